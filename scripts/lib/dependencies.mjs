@@ -1,0 +1,17 @@
+import { run } from './run.mjs';
+import { say, stopWith } from './say.mjs';
+import { hashOf, isStamped, stamp } from './stamp.mjs';
+
+const stampFile = 'node_modules/.eave-installed';
+
+/** Installs the npm packages of the lock file when they are not there or not those. */
+export async function ensureDependencies() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) stopWith(`Eave needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+  const hash = hashOf(['package-lock.json']);
+  if (isStamped(stampFile, hash)) return;
+  say('installing npm packages');
+  const { code, output } = await run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
+  if (code !== 0) stopWith(`npm ci failed:\n${output.trim().split('\n').slice(-8).join('\n')}\nCheck that the npm registry can be reached, then start again.`);
+  stamp(stampFile, hash);
+}

@@ -1,0 +1,93 @@
+import { personSchema, type Person } from '../corpus/person';
+import { countryCode } from '../people/countries';
+import { industryCode } from '../people/industries';
+import type { ColumnField } from './columns';
+
+export type RowResult = { person: Person } | { error: string };
+
+/**
+ * A person out of one row of a file. `cells` stand in the order of `mapping`; `key` names the row where the file has no
+ * key of its own. A cell that cannot be what its column says is an error with a sentence; empty cells are left out.
+ */
+export function personFromRow(cells: readonly unknown[], mapping: readonly ColumnField[], key: string): RowResult {
+  const cell = (field: ColumnField) => textOf(cells[mapping.indexOf(field)]);
+  const whole = cells[mapping.indexOf('person')];
+  if (whole !== undefined && whole !== null && typeof whole === 'object') return checked(whole, key);
+
+  const name = cell('name') || [cell('firstName'), cell('lastName')].filter(Boolean).join(' ');
+  if (!name) return { error: 'The name is empty.' };
+  const headcount = readNumber(cell('headcount'));
+  if (headcount === null) return { error: `The company size “${cut(cell('headcount'))}” is not a number. Write digits, as in 240 or 51-200.` };
+  const founded = readNumber(cell('founded'));
+  if (founded === null) return { error: `The year “${cut(cell('founded'))}” is not a number. Write it as in 1998.` };
+  const jobs = [
+    ...(cell('title') || cell('company') ? [{ title: cell('title'), company: cell('company') }] : []),
+    ...(cell('pastTitle') || cell('pastCompany') ? [{ title: cell('pastTitle'), company: cell('pastCompany'), to: 'past' }] : [])
+  ];
+  const country = cell('country');
+  const industry = cell('industry');
+  const contact = [cell('mail'), cell('phone'), ...mapping.flatMap((field, i) => (field === 'url' ? [textOf(cells[i])] : []))].filter(Boolean);
+  return checked(
+    {
+      id: cell('id') || key,
+      name,
+      ...(jobs.length && { jobs }),
+      ...(cell('about') && { about: cell('about') }),
+      ...(cell('skills') && { skills: listOf(cell('skills')) }),
+      ...(cell('school') && { schools: [cell('school')] }),
+      ...(cell('group') && { groups: listOf(cell('group')) }),
+      ...(contact.length && { contact }),
+      ...(cell('place') && { place: cell('place') }),
+      ...(country && { country: countryCode(country) ?? country }),
+      ...(industry && { industry: industryCode(industry) ?? industry }),
+      ...(cell('function') && { function: cell('function') }),
+      ...(cell('rank') && { rank: cell('rank') }),
+      ...(headcount !== undefined && { headcount }),
+      ...(founded !== undefined && { founded })
+    },
+    key
+  );
+}
+
+function checked(raw: object, key: string): RowResult {
+  const read = personSchema.safeParse({ ...raw, id: (raw as { id?: unknown }).id ?? key });
+  if (read.success) return { person: read.data };
+  const [issue] = read.error.issues;
+  return { error: `${issue!.path.join('.') || 'The row'}: ${issue!.message}` };
+}
+
+const cut = (text: string) => (text.length > 40 ? `${text.slice(0, 40)}…` : text);
+
+const textOf = (cell: unknown): string =>
+  typeof cell === 'string'
+    ? cell.trim()
+    : typeof cell === 'number' || typeof cell === 'boolean'
+      ? String(cell)
+      : Array.isArray(cell)
+        ? cell.map(textOf).join('; ')
+        : '';
+
+const listOf = (text: string) =>
+  text
+    .split(/[;,|]/)
+    .map((piece) => piece.trim())
+    .filter(Boolean);
+
+const grouped = /^\d{1,3}([,.'\s\u00a0\u202f]\d{3})+$/;
+
+/** A whole number as files write it: `1,200`, `1.200`, `51-200` (its middle), `5000+`. Undefined when empty, null when it is none. */
+export function readNumber(text: string): number | undefined | null {
+  const bare = text.replace(/\s*(employees|people|staff)$/i, '').trim();
+  if (!bare) return undefined;
+  const range = bare.split(/\s*[-–—]\s*/);
+  if (range.length === 2) {
+    const [low, high] = range.map(wholeNumber) as [number | null, number | null];
+    return low === null || high === null ? null : Math.round((low + high) / 2);
+  }
+  return wholeNumber(bare.replace(/\+$/, ''));
+}
+
+function wholeNumber(text: string): number | null {
+  const plain = grouped.test(text) ? text.replaceAll(/\D/g, '') : text;
+  return /^\d+$/.test(plain) ? Number(plain) : /^\d+\.0+$/.test(plain) ? Number.parseInt(plain, 10) : null;
+}

@@ -1,0 +1,27 @@
+/** The core's face: what Eave exists for, without interface, database or Node. */
+export * from './query/problem';
+export * from './query/query';
+export * from './query/scopes';
+export { limits } from './query/limits';
+export { parse, type Parsed } from './query/parse';
+export { layOut, print } from './query/print';
+export { matches, matcher } from './query/matches';
+export { exactMatching, matchingOf, matchingSchema, type Matching } from './query/matching';
+export { marksOf, partsOf, type Mark, type Part } from './query/parts';
+export { tokenKeys, tokens } from './query/tokens';
+export { jobSchema, personSchema, type Job, type Person } from './corpus/person';
+export { valuesOf, type Field, type Value } from './corpus/values';
+export { PeopleIndex } from './corpus/people-index';
+export { render, type Rendering } from './dialect/render';
+export { readSearch, searchSchema, writeSearch, type Search } from './dialect/search';
+export { sheetSchema, type Sheet } from './dialect/sheet';
+export { wilson, type Interval } from './measure/wilson';
+export { estimatedFits, precisionOf, verdictsNeeded, type Precision, type Verdict } from './measure/precision';
+export { drawSample } from './measure/draw-sample';
+export { countInterval, shownCount, countingSchema, type Counting } from './measure/count';
+export { emptyPersona, personaSchema, type Persona } from './persona/persona';
+export { fitWordSets, readWordingList, wordSetSchema, wordSetsSchema, type WordSet, type Wording } from './persona/word-set';
+export { buildString } from './persona/build-string';
+export { describePersona } from './persona/describe-persona';
+export { countries, countryCode, countryName } from './people/countries';
+export { industries, industryCode, industryName } from './people/industries';

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import type { Interval } from './wilson';
+
+/** How a source counts: exactly, rounded to some figures above a bound, or as a guess that may be `factor` times off. */
+export const countingSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('exact') }),
+  z.object({ kind: z.literal('rounded'), above: z.int().min(0), figures: z.int().min(1).max(6) }),
+  z.object({ kind: z.literal('guess'), factor: z.number().min(1).max(100) })
+]);
+export type Counting = z.infer<typeof countingSchema>;
+
+const step = (count: number, figures: number) => 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, count))) + 1 - figures);
+
+/** The count a source that counts so would show for a true count. A guess is for the source itself to make. */
+export function shownCount(count: number, counting: Counting): number {
+  if (counting.kind !== 'rounded' || count <= counting.above) return count;
+  const unit = step(count, counting.figures);
+  return Math.round(count / unit) * unit;
+}
+
+/** The true counts that a shown count may stand for, in whole people. */
+export function countInterval(shown: number, counting: Counting): Interval {
+  if (counting.kind === 'exact') return { low: shown, high: shown };
+  if (counting.kind === 'guess')
+    return { low: Math.floor(shown / counting.factor), high: Math.ceil(shown * counting.factor) };
+  const { above, figures } = counting;
+  const unit = step(shown, figures);
+  const highest = Math.ceil(shown + unit / 2) - 1;
+  if (shown <= above) return { low: shown, high: highest > above ? highest : shown };
+  // Just above a power of ten the counts below were rounded in smaller steps.
+  const below = step(shown - 1, figures);
+  return { low: Math.max(above + 1, Math.ceil(shown - below / 2)), high: Math.max(shown, highest) };
+}

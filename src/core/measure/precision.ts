@@ -1,0 +1,54 @@
+import { wilson, type Interval } from './wilson';
+
+export type Verdict = 'fit' | 'miss' | 'unsure';
+
+export interface Precision {
+  fits: number;
+  misses: number;
+  unsure: number;
+  /** Share of fits among those judged fit or miss; null while none is. */
+  share: number | null;
+  interval: Interval;
+}
+
+/**
+ * Precision of a sample from its verdicts: fits among fits and misses, with Wilson's interval, corrected for a
+ * `population` of known size. Unsure verdicts are counted and left out of the share.
+ * Manning, Raghavan, Schütze, Introduction to Information Retrieval, chapter 8.
+ */
+export function precisionOf(verdicts: Iterable<Verdict>, population = Infinity): Precision {
+  const tally = { fit: 0, miss: 0, unsure: 0 };
+  for (const verdict of verdicts) tally[verdict]++;
+  const judged = tally.fit + tally.miss;
+  return {
+    fits: tally.fit,
+    misses: tally.miss,
+    unsure: tally.unsure,
+    share: judged ? tally.fit / judged : null,
+    interval: wilson(tally.fit, judged, Math.max(population, judged))
+  };
+}
+
+/**
+ * How many fits a result holds: count × precision. The bounds multiply the lower ends and the upper ends, so they
+ * carry both uncertainties and are, if anything, too wide.
+ */
+export function estimatedFits(count: Interval, precision: Precision): (Interval & { middle: number }) | null {
+  if (precision.share === null) return null;
+  return {
+    low: count.low * precision.interval.low,
+    middle: ((count.low + count.high) / 2) * precision.share,
+    high: count.high * precision.interval.high
+  };
+}
+
+/** More verdicts needed until the interval is at most `halfWidth` to each side, if the share stays as it is. */
+export function verdictsNeeded(precision: Precision, halfWidth: number, population: number): number {
+  const judged = precision.fits + precision.misses;
+  const share = precision.share ?? 0.5;
+  for (let n = judged; n < population; n++) {
+    const { low, high } = wilson(Math.min(n, share * n), n, population);
+    if (n > 0 && (high - low) / 2 <= halfWidth) return n - judged;
+  }
+  return Math.max(0, population - judged);
+}

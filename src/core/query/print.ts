@@ -1,0 +1,72 @@
+import { lex } from './lex';
+import { isTerm, type Query, type Term } from './query';
+import type { Scope } from './scopes';
+import { tokenKeys } from './tokens';
+
+/** Writes a query in the notation, on one line. `parse(print(q)).query` means the same as `q`. */
+export function print(query: Query): string {
+  return write(query, 'any', 'open');
+}
+
+/** Writes a query with each top-level part on a line of its own, as the string editor lays it out. */
+export function layOut(query: Query): string {
+  return query.kind === 'and' && query.parts.length > 1 ? writeAnd(query.parts, 'any', '\n') : print(query);
+}
+
+/** What stands around a part: nothing, the members of an AND or an OR, or a NOT that holds for one part only. */
+type Around = 'open' | 'and' | 'or' | 'not';
+
+function write(query: Query, scope: Scope, around: Around): string {
+  if (isTerm(query)) return writeTerm(query, scope);
+  if (query.kind === 'not') {
+    const text = `NOT ${write(query.part, scope, 'not')}`;
+    return around === 'not' ? `(${text})` : text;
+  }
+  if (query.parts.length === 1) return write(query.parts[0]!, scope, around);
+  const common = commonScope(query);
+  if (common && common !== scope) return `${common}:(${write(query, common, 'open')})`;
+  const text =
+    query.kind === 'and'
+      ? writeAnd(query.parts, scope, ' ')
+      : query.parts.map((part) => write(part, scope, 'or')).join(' OR ');
+  return around === 'open' || around === query.kind ? text : `(${text})`;
+}
+
+function writeAnd(parts: readonly Query[], scope: Scope, gap: string): string {
+  return parts
+    .map((part) => write(part, scope, 'and'))
+    .reduce((text, part) => text + gap + (part.startsWith('NOT ') ? part : `AND ${part}`));
+}
+
+/** The scope that all terms share, where it is not `any`. */
+function commonScope(query: Query): Scope | null {
+  if (isTerm(query)) return query.scope === 'any' ? null : query.scope;
+  const inner = query.kind === 'not' ? [query.part] : query.parts;
+  const first = commonScope(inner[0]!);
+  return first && inner.every((part) => commonScope(part) === first) ? first : null;
+}
+
+function writeTerm(term: Term, scope: Scope): string {
+  const prefix = term.scope === scope ? '' : `${term.scope}:`;
+  if (term.kind === 'range') return `${prefix}[${term.low ?? '*'} TO ${term.high ?? '*'}]`;
+  if (term.kind === 'phrase') return `${prefix}${quoted(term.text)}`;
+  return prefix + writeWord(term.text, term.prefix === true);
+}
+
+/** Words between plain quotes. */
+export function quoted(text: string): string {
+  return `"${text
+    .replaceAll(/["“”„‟«»″]/g, ' ')
+    .replaceAll(/\s+/g, ' ')
+    .trim()}"`;
+}
+
+function writeWord(text: string, prefix: boolean): string {
+  const plain = prefix ? `${text}*` : text;
+  const { lexemes, problems } = lex(plain);
+  const [lexeme] = lexemes;
+  if (lexemes.length === 1 && !problems.length && lexeme!.kind === 'word' && lexeme!.text === text && lexeme!.prefix === prefix)
+    return plain;
+  if (!prefix) return quoted(text);
+  return `${tokenKeys(text).join('-')}*`;
+}

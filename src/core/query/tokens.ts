@@ -1,0 +1,60 @@
+/** One word of a text: its folded form and where it stands in the text as given (UTF-16 offsets). */
+export interface Token {
+  key: string;
+  from: number;
+  to: number;
+}
+
+const ascii = /^[\x00-\x7f]*$/;
+const cluster = /\P{M}\p{M}*|\p{M}+/gu;
+
+/**
+ * A word: letters, marks and digits; inner `@ . + # & _` keep it together (`r&d`, `name@firm.example`);
+ * a leading dot and a closing `++` or `#` after a letter belong to it (`.net`, `c++`, `c#`).
+ */
+const word =
+  /(?:(?<![\p{L}\p{M}\p{N}.])\.(?=\p{L}))?[\p{L}\p{M}\p{N}]+(?:[@.+#&_][\p{L}\p{M}\p{N}]+)*(?:(?<=\p{L})(?:\+\+|#))?/gu;
+
+/** Folds case: lower case, with sharp s written out and one form of sigma. */
+export function fold(text: string): string {
+  return text.toLowerCase().replaceAll('ß', 'ss').replaceAll('ς', 'σ');
+}
+
+/** NFKC with a map from each place in the result to the place in `text` it came from. */
+function compatible(text: string): { text: string; origin: number[] | null } {
+  if (ascii.test(text) || text.normalize('NFKC') === text) return { text, origin: null };
+  let result = '';
+  const origin: number[] = [];
+  for (const match of text.matchAll(cluster)) {
+    const piece = match[0].normalize('NFKC');
+    for (let i = 0; i < piece.length; i++) origin.push(match.index + Math.min(i, match[0].length - 1));
+    result += piece;
+  }
+  origin.push(text.length);
+  return { text: result, origin };
+}
+
+/** The words of a text in order, by the word rules of the notation (docs/notation.md). */
+export function tokens(text: string): Token[] {
+  const { text: normal, origin } = compatible(text);
+  const found: Token[] = [];
+  for (const match of normal.matchAll(word)) {
+    const from = match.index;
+    const to = from + match[0].length;
+    found.push({
+      key: fold(match[0]),
+      from: origin ? origin[from]! : from,
+      to: origin ? Math.max(origin[to]!, origin[to - 1]! + 1) : to
+    });
+  }
+  return found;
+}
+
+/** The folded words of a text, without places: what an index needs. */
+export function tokenKeys(text: string): string[] {
+  const plain = ascii.test(text);
+  const normal = plain ? text.toLowerCase() : fold(compatible(text).text);
+  return normal.match(plain ? asciiWord : word) ?? [];
+}
+
+const asciiWord = /(?:(?<![a-z0-9.])\.(?=[a-z]))?[a-z0-9]+(?:[@.+#&_][a-z0-9]+)*(?:(?<=[a-z])(?:\+\+|#))?/g;

@@ -1,0 +1,8 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { listTrials, runTrial } from '$server/services/trials';
+
+export const GET = endpoint(contract.listTrials, ({ params }) => listTrials(params.id));
+export const POST = endpoint(contract.runTrial, ({ params, body }) =>
+  runTrial(params.id, body.version, body.sourceId, body.sampleSize)
+);

@@ -1,0 +1,3 @@
+import { openApi } from '$server/api/openapi';
+
+export const GET = () => Response.json(openApi());

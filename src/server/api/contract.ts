@@ -1,0 +1,322 @@
+import { z } from 'zod';
+import { jobSchema, personSchema } from '$core/corpus/person';
+import { fields } from '$core/corpus/values';
+import { searchSchema } from '$core/dialect/search';
+import { sheetSchema } from '$core/dialect/sheet';
+import { columnMappingSchema } from '$core/formats/columns';
+import { problemSchema } from '$core/query/problem';
+import { querySchema } from '$core/query/query';
+import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
+import { documentSchemas } from './documents';
+
+/** One operation of the JSON API: where it is, what it takes and what it gives. */
+export interface Operation<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType> {
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+  /** Path with parameters in braces, as OpenAPI writes it. */
+  path: string;
+  summary: string;
+  params: P;
+  query: Q;
+  body: B;
+  response: R;
+  /** Status of success; 204 has no content. */
+  status: 200 | 201 | 202 | 204;
+}
+export type AnyOperation = Operation<z.ZodType, z.ZodType, z.ZodType, z.ZodType>;
+
+const none = z.undefined();
+type None = typeof none;
+
+function operation<P extends z.ZodType = None, Q extends z.ZodType = None, B extends z.ZodType = None, R extends z.ZodType = None>(
+  method: AnyOperation['method'],
+  path: string,
+  summary: string,
+  shapes: { params?: P; query?: Q; body?: B; response?: R; status?: AnyOperation['status'] }
+): Operation<P, Q, B, R> {
+  return {
+    method,
+    path,
+    summary,
+    params: (shapes.params ?? none) as P,
+    query: (shapes.query ?? none) as Q,
+    body: (shapes.body ?? none) as B,
+    response: (shapes.response ?? none) as R,
+    status: shapes.status ?? (shapes.response ? 200 : 204)
+  };
+}
+
+const revision = z.int().min(1);
+const name = z.string().trim().min(1, 'A brief needs a name.').max(200, 'A name has at most 200 characters.');
+const brief = z.object({ id: z.uuid() });
+const versionParams = brief.extend({ number: z.coerce.number().int().min(1) });
+const text = z.string().max(200_000);
+const interval = z.object({ low: z.number(), high: z.number() });
+const verdict = z.enum(['fit', 'miss', 'unsure']);
+const sourceId = z.string().min(1).max(100);
+
+const briefHead = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  archived: z.boolean(),
+  revision,
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime()
+});
+const briefDetail = briefHead.extend({
+  sentence: z.string(),
+  wordingsInUse: z.int(),
+  versions: z.int(),
+  judged: z.int()
+});
+const version = z.object({ number: z.int(), text: z.string(), note: z.string(), createdAt: z.iso.datetime() });
+
+const rendering = z.object({
+  searches: z.array(searchSchema),
+  exactness: z.enum(['exact', 'wider', 'impossible']),
+  leftover: querySchema.nullable(),
+  notes: z.array(z.string()),
+  use: z.object({ characters: z.int(), words: z.int(), operators: z.int() })
+});
+const precision = z.object({
+  fits: z.int(),
+  misses: z.int(),
+  unsure: z.int(),
+  share: z.number().nullable(),
+  interval
+});
+const trial = z.object({
+  id: z.uuid(),
+  version: z.int(),
+  sourceId,
+  rendering,
+  answers: z.array(z.object({ said: z.int(), interval, shown: z.int() })),
+  count: interval,
+  shown: z.int().describe('People that can be seen, after the left-over part'),
+  filtered: z.int().describe('Seen people that the left-over part removed'),
+  createdAt: z.iso.datetime()
+});
+const toldVerdict = z.object({ verdict, reason: z.string(), revision });
+const sampled = z.object({
+  rank: z.int(),
+  person: personSchema,
+  values: z.array(z.object({ field: z.enum(fields), text: z.string(), job: z.int().optional() })),
+  marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
+  verdict: toldVerdict.nullable()
+});
+const readiness = z.discriminatedUnion('state', [
+  z.object({ state: z.enum(['preparing', 'ready']) }),
+  z.object({ state: z.literal('failed'), reason: z.string() })
+]);
+const source = z.object({
+  id: sourceId,
+  kind: z.enum(['stand-in', 'file']),
+  name: z.string(),
+  about: z.string(),
+  people: z.int().nullable(),
+  sheet: sheetSchema,
+  readiness
+});
+const importShape = z.object({
+  id: z.uuid(),
+  fileName: z.string(),
+  bytes: z.int(),
+  reading: readingSchema,
+  state: z.enum(['ready', 'running', 'done', 'refused', 'stopped']),
+  outcome: importOutcomeSchema.nullable(),
+  sourceId: sourceId.nullable()
+});
+const importParams = z.object({ id: z.uuid() });
+const namedPeople = z.object({
+  count: z.int(),
+  people: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      title: jobSchema.shape.title,
+      company: jobSchema.shape.company,
+      country: z.string(),
+      verdict: verdict.nullable()
+    })
+  )
+});
+
+const kept = <T extends z.ZodType>(body: T) => z.object({ body, revision });
+
+/** Every operation of the API, by name. The OpenAPI document is made from this. */
+export const contract = {
+  listBriefs: operation('GET', '/api/briefs', 'All briefs, newest change first', { response: z.array(briefDetail) }),
+  createBrief: operation('POST', '/api/briefs', 'Make a brief', { body: z.object({ name }), response: briefHead, status: 201 }),
+  readBrief: operation('GET', '/api/briefs/{id}', 'One brief', { params: brief, response: briefDetail }),
+  changeBrief: operation('PATCH', '/api/briefs/{id}', 'Rename, archive or bring back a brief', {
+    params: brief,
+    body: z.object({ revision, name: name.optional(), archived: z.boolean().optional() }),
+    response: briefHead
+  }),
+  deleteBrief: operation('DELETE', '/api/briefs/{id}', 'Delete an archived brief with all that belongs to it', { params: brief }),
+  copyBrief: operation('POST', '/api/briefs/{id}/copy', 'A new brief with the same persona, wording and string', {
+    params: brief,
+    response: briefHead,
+    status: 201
+  }),
+  readPersona: operation('GET', '/api/briefs/{id}/persona', 'The persona of a brief', {
+    params: brief,
+    response: kept(documentSchemas.persona)
+  }),
+  writePersona: operation('PUT', '/api/briefs/{id}/persona', 'Write the persona; refused with 409 if it was changed since `revision`', {
+    params: brief,
+    body: kept(documentSchemas.persona),
+    response: z.object({ revision })
+  }),
+  readWording: operation('GET', '/api/briefs/{id}/wording', 'The word sets of a brief', {
+    params: brief,
+    response: kept(documentSchemas.wording)
+  }),
+  writeWording: operation('PUT', '/api/briefs/{id}/wording', 'Write the word sets; refused with 409 if they were changed since `revision`', {
+    params: brief,
+    body: kept(documentSchemas.wording),
+    response: z.object({ revision })
+  }),
+  readDraft: operation('GET', '/api/briefs/{id}/draft', 'The string being written', { params: brief, response: kept(documentSchemas.draft) }),
+  writeDraft: operation('PUT', '/api/briefs/{id}/draft', 'Keep the string being written; refused with 409 if it was changed since `revision`', {
+    params: brief,
+    body: kept(documentSchemas.draft),
+    response: z.object({ revision })
+  }),
+  buildString: operation('GET', '/api/briefs/{id}/built-string', 'The string that persona and wording make', {
+    params: brief,
+    response: z.object({ text: z.string() })
+  }),
+  listVersions: operation('GET', '/api/briefs/{id}/versions', 'Kept versions of the string, newest first', {
+    params: brief,
+    response: z.array(version)
+  }),
+  keepVersion: operation('POST', '/api/briefs/{id}/versions', 'Keep a string as a version; a text kept before is that version', {
+    params: brief,
+    body: z.object({ text }),
+    response: version,
+    status: 201
+  }),
+  noteVersion: operation('PATCH', '/api/briefs/{id}/versions/{number}', 'Write a note on a version', {
+    params: versionParams,
+    body: z.object({ note: z.string().max(500) }),
+    response: version
+  }),
+  listTrials: operation('GET', '/api/briefs/{id}/trials', 'The newest trial of each version at each source', {
+    params: brief,
+    response: z.array(trial)
+  }),
+  runTrial: operation('POST', '/api/briefs/{id}/trials', 'Run a version at a source', {
+    params: brief,
+    body: z.object({ version: z.int().min(1), sourceId, sampleSize: z.int().min(1).max(500).default(40) }),
+    response: trial.extend({
+      sourceName: z.string(),
+      shownCap: z.int().nullable(),
+      text: z.string(),
+      precision,
+      sample: z.array(sampled)
+    }),
+    status: 201
+  }),
+  readTrial: operation('GET', '/api/briefs/{id}/trials/{trial}', 'A trial with its sample, marked words and verdicts', {
+    params: brief.extend({ trial: z.uuid() }),
+    response: trial.extend({
+      sourceName: z.string(),
+      shownCap: z.int().nullable(),
+      text: z.string(),
+      precision,
+      sample: z.array(sampled)
+    })
+  }),
+  giveVerdict: operation('PUT', '/api/briefs/{id}/verdicts', 'Give, change or (with null) take back a verdict', {
+    params: brief,
+    body: z.object({
+      sourceId,
+      personId: z.string().min(1).max(300),
+      verdict: verdict.nullable(),
+      reason: z.string().max(500).default(''),
+      revision: z.int().min(0).describe('The revision last seen; 0 when there was none')
+    }),
+    response: toldVerdict.nullable()
+  }),
+  compare: operation('GET', '/api/briefs/{id}/compare', 'Versions at sources, measured', {
+    params: brief,
+    query: z.object({
+      versions: z
+        .string()
+        .regex(/^\d+(,\d+)*$/, 'Write version numbers with commas, as in 1,3.')
+        .transform((list) => list.split(',').map(Number))
+    }),
+    response: z.object({
+      versions: z.array(version),
+      cells: z.array(
+        z.object({
+          version: z.int(),
+          sourceId,
+          trialId: z.uuid(),
+          count: interval,
+          said: z.array(z.int()),
+          exactness: rendering.shape.exactness,
+          searches: z.int(),
+          shown: z.int(),
+          sampled: z.int(),
+          precision,
+          missesPerHundred: z.number().nullable(),
+          estimatedFits: interval.extend({ middle: z.number() }).nullable()
+        })
+      )
+    })
+  }),
+  difference: operation('GET', '/api/briefs/{id}/difference', 'Who came and who went between two versions at a source', {
+    params: brief,
+    query: z.object({ from: z.coerce.number().int().min(1), to: z.coerce.number().int().min(1), source: sourceId }),
+    response: z.object({
+      from: z.int(),
+      to: z.int(),
+      sourceId,
+      kept: z.int(),
+      capped: z.boolean(),
+      added: namedPeople,
+      removed: namedPeople
+    })
+  }),
+  parse: operation('POST', '/api/parse', 'Read a string', {
+    body: z.object({ text }),
+    response: z.object({ query: querySchema.nullable(), problems: z.array(problemSchema), printed: z.string().nullable() })
+  }),
+  render: operation('POST', '/api/render', 'Translate a string for a source', {
+    body: z.object({ text, sourceId }),
+    response: rendering
+  }),
+  worth: operation('POST', '/api/worth', 'Count a string at a source, and each of its parts alone and left out', {
+    body: z.object({ text, sourceId }),
+    response: z.object({
+      rendering,
+      count: interval,
+      parts: z.array(z.object({ alone: interval, without: interval.nullable() }))
+    })
+  }),
+  listSources: operation('GET', '/api/sources', 'All sources with their capability sheets', { response: z.array(source) }),
+  deleteSource: operation('DELETE', '/api/sources/{source}', 'Delete an imported file with its people', {
+    params: z.object({ source: sourceId })
+  }),
+  receiveFile: operation('POST', '/api/imports', 'Upload a file of people (the body is the file) and see how it would be read', {
+    query: z.object({ name: z.string().trim().min(1).max(300) }),
+    response: importShape,
+    status: 201
+  }),
+  readImport: operation('GET', '/api/imports/{id}', 'How far an import is', { params: importParams, response: importShape }),
+  startImport: operation('POST', '/api/imports/{id}/start', 'Import an uploaded file in the background', {
+    params: importParams,
+    body: z.object({
+      name: z.string().trim().min(1, 'A source needs a name.').max(100),
+      mapping: columnMappingSchema,
+      skipBadRows: z.boolean().default(false)
+    }),
+    response: importShape,
+    status: 202
+  }),
+  stopImport: operation('DELETE', '/api/imports/{id}', 'Stop a running import, or throw an uploaded file away', { params: importParams })
+};
+
+export type Contract = typeof contract;
+export type Answer<K extends keyof Contract> = z.output<Contract[K]['response']>;

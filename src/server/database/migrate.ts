@@ -1,0 +1,33 @@
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import * as firstTables from './migrations/0001-first-tables';
+
+const migrations = [firstTables];
+
+/** Any number: names the lock that keeps two servers from migrating at once. */
+const migrationLock = 7_203_441;
+
+/** Told when the database was made by a later release than this one. */
+export class NewerSchema extends Error {}
+
+/**
+ * Brings the schema up to date; safe to run twice and from two processes. Throws NewerSchema, and changes nothing,
+ * when the database holds migrations that this release does not know.
+ */
+export async function migrate(database: Sequelize): Promise<void> {
+  await database.transaction(async (transaction) => {
+    await database.query(`SELECT pg_advisory_xact_lock(${migrationLock})`, { type: QueryTypes.SELECT, transaction });
+    const umzug = new Umzug({
+      migrations: migrations.map(({ name, up }) => ({ name, up: () => up(database) })),
+      storage: new SequelizeStorage({ sequelize: database, tableName: 'migrations' }),
+      logger: undefined
+    });
+    const known = new Set(migrations.map(({ name }) => name));
+    const unknown = (await umzug.executed()).filter(({ name }) => !known.has(name));
+    if (unknown.length)
+      throw new NewerSchema(
+        `This database was made by a newer Eave (it holds “${unknown[0]!.name}”). Start that release, or point DATABASE_URL to another database.`
+      );
+    await umzug.up();
+  });
+}

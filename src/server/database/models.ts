@@ -1,0 +1,192 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelAttributes,
+  type ModelStatic
+} from 'sequelize';
+import type { Person } from '$core/corpus/person';
+import type { Rendering } from '$core/dialect/render';
+import type { Sheet } from '$core/dialect/sheet';
+import type { Verdict } from '$core/measure/precision';
+import type { Outcome } from '$sources/try-string';
+import type { ImportOutcome, Reading } from '../services/imports/import-shapes';
+import { database } from './connection';
+
+interface Row<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {}
+
+export interface BriefRow extends Row<BriefRow> {
+  id: string;
+  personaId: string;
+  name: string;
+  archivedAt: CreationOptional<Date | null>;
+  revision: CreationOptional<number>;
+  createdAt: CreationOptional<Date>;
+  updatedAt: CreationOptional<Date>;
+}
+export type DocumentKind = 'persona' | 'wording' | 'draft';
+export interface DocumentRow extends Row<DocumentRow> {
+  briefId: string;
+  kind: DocumentKind;
+  body: unknown;
+  revision: CreationOptional<number>;
+  updatedAt: CreationOptional<Date>;
+}
+export interface VersionRow extends Row<VersionRow> {
+  id: string;
+  briefId: string;
+  number: number;
+  text: string;
+  note: CreationOptional<string>;
+  createdAt: CreationOptional<Date>;
+}
+export interface SourceRow extends Row<SourceRow> {
+  id: string;
+  kind: 'stand-in' | 'file';
+  name: string;
+  sheet: Sheet;
+  people: number | null;
+  createdAt: CreationOptional<Date>;
+}
+export interface SourcePersonRow extends Row<SourcePersonRow> {
+  sourceId: string;
+  ordinal: number;
+  person: Person;
+}
+export interface ImportRow extends Row<ImportRow> {
+  id: string;
+  fileName: string;
+  bytes: number;
+  reading: Reading;
+  state: 'ready' | 'running' | 'done' | 'refused' | 'stopped';
+  outcome: CreationOptional<ImportOutcome | null>;
+  sourceId: CreationOptional<string | null>;
+  createdAt: CreationOptional<Date>;
+}
+export interface TrialRow extends Row<TrialRow> {
+  id: string;
+  versionId: string;
+  sourceId: string;
+  seed: string;
+  rendering: Rendering;
+  answers: Outcome['answers'];
+  countLow: number;
+  countHigh: number;
+  shown: number;
+  filtered: number;
+  createdAt: CreationOptional<Date>;
+}
+export interface TrialPersonRow extends Row<TrialPersonRow> {
+  trialId: string;
+  rank: number;
+  personId: string;
+  person: Person;
+}
+export interface VerdictRow extends Row<VerdictRow> {
+  personaId: string;
+  sourceId: string;
+  personId: string;
+  verdict: Verdict;
+  reason: string;
+  revision: CreationOptional<number>;
+  updatedAt: CreationOptional<Date>;
+}
+
+const { UUID, TEXT, INTEGER, BIGINT, JSONB, DATE } = DataTypes;
+const id = { type: UUID, primaryKey: true };
+const key = (type: typeof UUID | typeof TEXT | typeof INTEGER) => ({ type, primaryKey: true });
+
+type Stamps = 'both' | 'created' | 'none';
+
+function define<M extends Model>(name: string, table: string, columns: object, stamps: Stamps): ModelStatic<M> {
+  const attributes = {
+    ...columns,
+    ...(stamps !== 'none' && { createdAt: DATE }),
+    ...(stamps === 'both' && { updatedAt: DATE })
+  } as ModelAttributes<M>;
+  return database().define<M>(name, attributes, {
+    tableName: table,
+    underscored: true,
+    timestamps: stamps !== 'none',
+    updatedAt: stamps === 'both' ? 'updatedAt' : false
+  });
+}
+
+function defineAll() {
+  return {
+    Brief: define<BriefRow>(
+      'Brief',
+      'briefs',
+      { id, personaId: UUID, name: TEXT, archivedAt: DATE, revision: { type: INTEGER, defaultValue: 1 } },
+      'both'
+    ),
+    Document: define<DocumentRow>(
+      'Document',
+      'documents',
+      { briefId: key(UUID), kind: key(TEXT), body: JSONB, revision: { type: INTEGER, defaultValue: 1 } },
+      'both'
+    ),
+    Version: define<VersionRow>('Version', 'versions', { id, briefId: UUID, number: INTEGER, text: TEXT, note: TEXT }, 'created'),
+    Source: define<SourceRow>(
+      'Source',
+      'sources',
+      { id: key(TEXT), kind: TEXT, name: TEXT, sheet: JSONB, people: INTEGER },
+      'created'
+    ),
+    SourcePerson: define<SourcePersonRow>(
+      'SourcePerson',
+      'source_people',
+      { sourceId: key(TEXT), ordinal: key(INTEGER), person: JSONB },
+      'none'
+    ),
+    Import: define<ImportRow>(
+      'Import',
+      'imports',
+      { id, fileName: TEXT, bytes: BIGINT, reading: JSONB, state: TEXT, outcome: JSONB, sourceId: TEXT },
+      'both'
+    ),
+    Trial: define<TrialRow>(
+      'Trial',
+      'trials',
+      {
+        id,
+        versionId: UUID,
+        sourceId: TEXT,
+        seed: TEXT,
+        rendering: JSONB,
+        answers: JSONB,
+        countLow: INTEGER,
+        countHigh: INTEGER,
+        shown: INTEGER,
+        filtered: INTEGER
+      },
+      'created'
+    ),
+    TrialPerson: define<TrialPersonRow>(
+      'TrialPerson',
+      'trial_people',
+      { trialId: key(UUID), rank: key(INTEGER), personId: TEXT, person: JSONB },
+      'none'
+    ),
+    Verdict: define<VerdictRow>(
+      'Verdict',
+      'verdicts',
+      {
+        personaId: key(UUID),
+        sourceId: key(TEXT),
+        personId: key(TEXT),
+        verdict: TEXT,
+        reason: TEXT,
+        revision: { type: INTEGER, defaultValue: 1 }
+      },
+      'both'
+    )
+  };
+}
+
+let defined: ReturnType<typeof defineAll> | undefined;
+
+/** The tables as Sequelize models. */
+export const models = () => (defined ??= defineAll());

@@ -1,0 +1,24 @@
+/** Something asked that cannot be done, with a sentence for the person who asked. Becomes an RFC 9457 problem. */
+export class Refusal extends Error {
+  readonly status: number;
+  readonly title: string;
+  readonly extra: Record<string, unknown>;
+
+  constructor(status: number, title: string, detail: string, extra: Record<string, unknown> = {}) {
+    super(detail);
+    this.status = status;
+    this.title = title;
+    this.extra = extra;
+  }
+}
+
+export const notFound = (what: string) =>
+  new Refusal(404, 'Not found', `${what} is not there. It may have been deleted, in another tab perhaps. What you typed is still on this page.`);
+
+export const changedElsewhere = (what: string, current: unknown) =>
+  new Refusal(
+    409,
+    'Changed elsewhere',
+    `${what} was changed in another tab or by someone else since you opened it. Nothing was overwritten: choose which to keep.`,
+    { current }
+  );

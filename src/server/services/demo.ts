@@ -1,0 +1,38 @@
+import { buildString } from '$core/persona/build-string';
+import { personaSchema } from '$core/persona/persona';
+import { layOut } from '$core/query/print';
+import { models } from '../database/models';
+import { createBrief } from './briefs';
+
+const demoPersona = personaSchema.parse({
+  offer: 'Temperature loggers for refrigerated transport',
+  titles: ['Head of Quality', 'Quality Manager', 'Responsible Person', 'QA'],
+  countries: ['Denmark', 'Sweden', 'Norway', 'Netherlands', 'Belgium', 'Germany', 'United Kingdom', 'Ireland', 'France'],
+  industries: ['46'],
+  size: { from: 51, to: 1000 },
+  mustHave: ['cold chain', 'good distribution practice', 'GDP', 'chilled', 'pharma'],
+  mustNot: ['intern']
+});
+
+const wordings: Record<string, readonly string[]> = {
+  'Head of Quality': ['Head of Quality', 'Quality Director', 'Kvalitetschef', 'Leiter Qualität', 'Hoofd Kwaliteit', 'Responsable Qualité'],
+  'Quality Manager': ['Quality Manager', 'Quality Assurance Manager', 'Qualitätsmanager', 'Kwaliteitsmanager', 'Kvalitetsleder'],
+  'Responsible Person': ['Responsible Person', 'RP', 'Großhandelsbeauftragter'],
+  QA: ['QA', 'QA Manager']
+};
+
+/** Puts the demo's brief into an empty database. */
+export async function loadDemo(): Promise<void> {
+  if (await models().Brief.count()) return;
+  const wording = demoPersona.titles.map((title) => ({
+    id: title.toLowerCase(),
+    name: title,
+    wordings: wordings[title]!.map((text) => ({ text, origin: 'typed' as const, inUse: true }))
+  }));
+  const query = buildString(demoPersona, wording);
+  await createBrief('Cold-chain quality, north-west Europe', {
+    persona: demoPersona,
+    wording,
+    draft: { text: query ? layOut(query) : '' }
+  });
+}

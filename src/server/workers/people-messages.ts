@@ -1,0 +1,52 @@
+import type { Person } from '$core/corpus/person';
+import type { Rendering } from '$core/dialect/render';
+import type { Sheet } from '$core/dialect/sheet';
+import type { Interval } from '$core/measure/wilson';
+import type { Query } from '$core/query/query';
+import type { Outcome } from '$sources/try-string';
+
+export interface SampledPerson {
+  /** Place in the list of results, from 1. */
+  rank: number;
+  person: Person;
+}
+
+export interface TryAnswer extends Omit<Outcome, 'people'> {
+  shown: number;
+  sample: SampledPerson[];
+}
+
+export interface WorthAnswer {
+  rendering: Rendering;
+  count: Interval;
+  /** Per top-level part: how many it finds alone, and how many the string finds without it. */
+  parts: { alone: Interval; without: Interval | null }[];
+}
+
+export interface DifferenceAnswer {
+  kept: number;
+  added: { count: number; people: Person[] };
+  removed: { count: number; people: Person[] };
+  /** True when one of the two finds more than the source shows, so that only what is shown is compared. */
+  capped: boolean;
+}
+
+/** What the page server asks of the people worker, by kind, and what it gets. */
+export interface PeopleWork {
+  'load-stand-ins': { ask: { size?: number }; answer: { sheet: Sheet; people: number }[] };
+  'begin-file': { ask: { sheet: Sheet }; answer: null };
+  'add-people': { ask: { sourceId: string; people: Person[] }; answer: null };
+  'finish-file': { ask: { sourceId: string }; answer: { people: number } };
+  forget: { ask: { sourceId: string }; answer: null };
+  try: { ask: { sourceId: string; query: Query; size: number; seed: string }; answer: TryAnswer };
+  worth: { ask: { sourceId: string; query: Query }; answer: WorthAnswer };
+  difference: { ask: { sourceId: string; from: Query; to: Query; most: number }; answer: DifferenceAnswer };
+}
+export type PeopleKind = keyof PeopleWork;
+
+export interface PeopleRequest<K extends PeopleKind = PeopleKind> {
+  id: number;
+  kind: K;
+  ask: PeopleWork[K]['ask'];
+}
+export type PeopleReply = { id: number; answer: unknown } | { id: number; error: string };

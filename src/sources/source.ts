@@ -1,0 +1,17 @@
+import type { Person } from '$core/corpus/person';
+import type { Search } from '$core/dialect/search';
+import type { Sheet } from '$core/dialect/sheet';
+
+/** What a source answers to one search. */
+export interface Answer {
+  /** The count as the source shows it. */
+  said: number;
+  /** The people it shows, best first, no further than its cap. */
+  people: Person[];
+}
+
+/** A place that finds people. It is asked in its own form and answers by its own rules. */
+export interface Source {
+  sheet: Sheet;
+  ask(search: Search): Answer;
+}

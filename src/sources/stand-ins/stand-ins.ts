@@ -1,0 +1,12 @@
+import { IndexedSource } from '../indexed-source';
+import { makeWorld, type World } from '../world/world';
+import { harrowPeople, marlowPeople } from './records';
+import { harrowGuild, marlowRegister } from './sheets';
+
+/** People in the demo world that ships with Eave. */
+export const demoWorldSize = 80_000;
+
+/** Every stand-in over one world. */
+export function makeStandIns(world: World = makeWorld(demoWorldSize)): IndexedSource[] {
+  return [new IndexedSource(harrowGuild, harrowPeople(world)), new IndexedSource(marlowRegister, marlowPeople(world))];
+}

@@ -1,0 +1,220 @@
+import { seededRandom } from '$core/measure/random';
+import { firmNames, worldCountries, type WorldCountry } from './countries';
+import { roles, type Rank, type Role } from './roles';
+import { trades, type Trade } from './trades';
+
+/** The day the demo world stands still at; months are counted back from it. */
+export const worldMonth = { year: 2026, month: 11 };
+
+export interface Firm {
+  name: string;
+  domain: string;
+  trade: Trade;
+  country: WorldCountry;
+  town: string;
+  headcount: number;
+  growth: number;
+  founded: number;
+  hiring: boolean;
+}
+
+export interface WorldJob {
+  role: Role;
+  title: string;
+  firm: Firm;
+  /** Months before the world's month that the job began and ended; the present one ends at 0. */
+  began: number;
+  ended: number;
+}
+
+/** A person as they truly are. Sources see parts of this, some of it late. */
+export interface WorldPerson {
+  number: number;
+  name: string;
+  /** Present job first. */
+  career: WorldJob[];
+  about: string;
+  skills: string[];
+  groups: string[];
+  school: string;
+  /** Days since the last post; null for the many who never post. */
+  posted: number | null;
+  mail: string;
+}
+
+export interface World {
+  firms: Firm[];
+  people: WorldPerson[];
+}
+
+/**
+ * Makes the demo world: invented people at invented firms in north-west Europe, some of whom answer for quality in
+ * the cold chain and many of whom only use the same words. The same seed and size give the same world.
+ */
+export function makeWorld(size: number, seed = 'eave'): World {
+  const random = seededRandom(`${seed}/world`);
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
+  const firms = makeFirms(Math.max(60, Math.round(size / 9)), random);
+  const pickFirm = weighted(firms, (firm) => Math.min(400, Math.sqrt(firm.headcount) * 6), random);
+  const rolesByTrade = new Map(
+    trades.map((trade) => [trade.id, weighted(roles, (role) => role.trades[trade.id] ?? role.trades['*'] ?? 0, random)])
+  );
+  const people = Array.from({ length: size }, (_, number) => makePerson(number));
+  return { firms, people };
+
+  function makePerson(number: number): WorldPerson {
+    const firm = pickFirm();
+    const name = `${pick(firm.country.given)} ${surname(firm.country)}`;
+    const career = makeCareer(firm);
+    const [now] = career as [WorldJob, ...WorldJob[]];
+    const past = career[1];
+    const sentences = [pick(now.role.says)];
+    if (random() < 0.55) sentences.push(`At ${firm.name} we do ${pick(firm.trade.does)}.`);
+    if (past && random() < 0.35) sentences.push(`Before that: ${past.title.toLowerCase()} at ${past.firm.name}, ${pick(past.firm.trade.does)}.`);
+    if (random() < 0.3) sentences.push(pick(asides));
+    const skills = [...new Set([...now.role.skills.filter(() => random() < 0.6), ...(past ? [pick(past.role.skills)] : [])])];
+    return {
+      number,
+      name,
+      career,
+      about: random() < 0.85 ? sentences.join(' ') : '',
+      skills,
+      groups: random() < 0.25 ? [pick(groups)] : [],
+      school: `${pick(firm.country.towns)} ${pick(schools)}`,
+      posted: random() < 0.02 ? Math.floor(random() * 30) : random() < 0.1 ? 30 + Math.floor(random() * 700) : null,
+      mail: `${plainLetters(name).replace(/\s+/g, '.')}@${firm.domain}`
+    };
+  }
+
+  function surname(country: WorldCountry): string {
+    const name = pick(country.surname[0]) + pick(country.surname[1]);
+    return random() < 0.06 ? `${name}-${pick(country.surname[0])}${pick(country.surname[1])}` : name;
+  }
+
+  function makeCareer(present: Firm): WorldJob[] {
+    const jobs: WorldJob[] = [];
+    let ended = 0;
+    let firm = present;
+    let role = rolesByTrade.get(firm.trade.id)!();
+    const count = 1 + Math.floor(random() * 4);
+    for (let i = 0; i < count; i++) {
+      const began = ended + 3 + Math.floor(random() * random() * 120);
+      jobs.push({ role, title: writeTitle(role, firm, i === 0), firm, began, ended });
+      ended = began + (random() < 0.15 ? Math.floor(random() * 6) : 0);
+      if (random() < 0.75) firm = pickFirm();
+      // People tend to stay in their line of work, but not always: old jobs are one of the traps.
+      role = random() < 0.45 ? roleNear(role, firm) : rolesByTrade.get(firm.trade.id)!();
+    }
+    return jobs;
+  }
+
+  function roleNear(role: Role, firm: Firm): Role {
+    const near = roles.filter(
+      (other) => other.function === role.function && (other.trades[firm.trade.id] ?? other.trades['*'] ?? 0) > 0
+    );
+    return near.length ? pick(near) : rolesByTrade.get(firm.trade.id)!();
+  }
+
+  function writeTitle(role: Role, firm: Firm, present: boolean): string {
+    const language = pick(firm.country.languages);
+    const title = pick(role.titles[language] ?? role.titles.en);
+    if (!present) return title;
+    const luck = random();
+    if (luck < 0.03) return title.toUpperCase();
+    if (luck < 0.06) return `${title} | ${pick(firm.trade.does)}`;
+    if (luck < 0.09) return `${title} / ${pick(extras)}`;
+    if (luck < 0.11) return `Interim ${title}`;
+    if (luck < 0.13) return `${title}, ex-${pick(firmNames)}`;
+    if (luck < 0.16) return `${title} – ${firm.town}`;
+    return title;
+  }
+}
+
+const asides = [
+  'Father of three and owner of a very old bicycle.',
+  'Opinions are mine.',
+  'Open to board work.',
+  'Not looking for a new job, thank you.',
+  'Happy to talk about temperature data.',
+  'No cold calls please.',
+  'I write about quality, now and then.'
+];
+const groups = ['Cold Chain Forum North', 'GDP Practitioners', 'Quality Circle', 'Sales People of Europe', 'Test Automation Club', 'Food Safety Exchange'];
+const schools = ['University', 'Business School', 'Technical College', 'School of Pharmacy'];
+const extras = ['Board Member', 'Speaker', 'Safety Officer', 'Internal Auditor', 'Project Lead'];
+
+function makeFirms(count: number, random: () => number): Firm[] {
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
+  const pickCountry = weighted(worldCountries, (country) => country.share, random);
+  const pickTrade = weighted(trades, (trade) => trade.share, random);
+  const taken = new Map<string, number>();
+  return Array.from({ length: count }, () => {
+    const country = pickCountry();
+    const trade = pickTrade();
+    const town = pick(country.towns);
+    let base = `${pick(firmNames)} ${pick(trade.names)}`;
+    const times = (taken.get(base) ?? 0) + 1;
+    taken.set(base, times);
+    if (times > 1) base += ` ${town}`;
+    return {
+      name: `${base} ${pick(country.legal)}`,
+      domain: `${plainLetters(base).replace(/[^a-z0-9]+/g, '-')}${times > 2 ? `-${times}` : ''}.example`,
+      trade,
+      country,
+      town,
+      // Sizes spread evenly over orders of magnitude, from a handful to some thousands.
+      headcount: Math.round(3 * 10 ** (random() * 3.2)),
+      growth: Math.round((random() + random() + random() - 1.35) * 40),
+      founded: 2026 - Math.floor(2 + random() * random() * 110),
+      hiring: random() < 0.3
+    };
+  });
+}
+
+const plainLetters = (text: string) =>
+  text
+    .toLowerCase()
+    .replaceAll('ø', 'o')
+    .replaceAll('æ', 'ae')
+    .replaceAll('ß', 'ss')
+    .normalize('NFD')
+    .replaceAll(/\p{M}/gu, '');
+
+/** A chooser that takes items in proportion to their weights. */
+function weighted<T>(items: readonly T[], weight: (item: T) => number, random: () => number): () => T {
+  const ends: number[] = [];
+  let total = 0;
+  for (const item of items) ends.push((total += weight(item)));
+  return () => {
+    const at = random() * total;
+    let low = 0;
+    let high = ends.length - 1;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (ends[middle]! <= at) low = middle + 1;
+      else high = middle;
+    }
+    return items[low]!;
+  };
+}
+
+const deciding: ReadonlySet<Rank> = new Set<Rank>(['director', 'head', 'manager']);
+const wantedTrades: ReadonlySet<string> = new Set(['pharma-wholesale', 'chilled-food']);
+
+/** The hidden truth of the demo's scenario: who answers for quality or compliance at a wanted firm of a wanted size. */
+export function isTrulyWanted(person: WorldPerson): boolean {
+  const { role, firm } = person.career[0]!;
+  return (
+    (role.function === 'quality' || role.function === 'compliance') &&
+    deciding.has(role.rank) &&
+    wantedTrades.has(firm.trade.id) &&
+    firm.headcount >= 51 &&
+    firm.headcount <= 1000
+  );
+}
+
+/** `2024-05` for a number of months before the world's month. */
+export function monthBefore(months: number): string {
+  const total = worldMonth.year * 12 + worldMonth.month - 1 - months;
+  return `${Math.floor(total / 12)}-${String((total % 12) + 1).padStart(2, '0')}`;
+}
