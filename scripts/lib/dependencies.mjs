@@ -11,7 +11,10 @@ export async function ensureDependencies() {
   const hash = hashOf(['package-lock.json']);
   if (isStamped(stampFile, hash)) return;
   say('installing npm packages');
-  const { code, output } = await run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
-  if (code !== 0) stopWith(`npm ci failed:\n${output.trim().split('\n').slice(-8).join('\n')}\nCheck that the npm registry can be reached, then start again.`);
+  const npm = (...args) => run('npm', [...args, '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
+  let { code, output } = await npm('ci');
+  // A registry that lacks a build of an optional package for some other system makes `ci` refuse; `install` passes it over.
+  if (code !== 0) ({ code, output } = await npm('install', '--no-save'));
+  if (code !== 0) stopWith(`npm could not install the packages:\n${output.trim().split('\n').slice(-8).join('\n')}\nCheck that the npm registry can be reached, then start again.`);
   stamp(stampFile, hash);
 }
