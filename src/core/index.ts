@@ -23,5 +23,6 @@ export { emptyPersona, personaSchema, type Persona } from './persona/persona';
 export { fitWordSets, readWordingList, wordSetSchema, wordSetsSchema, type WordSet, type Wording } from './persona/word-set';
 export { buildString } from './persona/build-string';
 export { describePersona } from './persona/describe-persona';
+export { checkFacts, type FactCheck } from './persona/check-facts';
 export { countries, countryCode, countryName } from './people/countries';
 export { industries, industryCode, industryName } from './people/industries';

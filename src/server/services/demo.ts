@@ -8,9 +8,8 @@ const demoPersona = personaSchema.parse({
   offer: 'Temperature loggers for refrigerated transport',
   titles: ['Head of Quality', 'Quality Manager', 'Responsible Person', 'QA'],
   countries: ['Denmark', 'Sweden', 'Norway', 'Netherlands', 'Belgium', 'Germany', 'United Kingdom', 'Ireland', 'France'],
-  industries: ['46'],
   size: { from: 51, to: 1000 },
-  mustHave: ['cold chain', 'good distribution practice', 'GDP', 'chilled', 'pharma'],
+  mustHave: ['cold chain', 'GDP', 'chilled', 'pharma'],
   mustNot: ['intern']
 });
 

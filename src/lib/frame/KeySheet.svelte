@@ -1,0 +1,57 @@
+<script lang="ts">
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+
+  let { open = $bindable() }: { open: boolean } = $props();
+
+  const keys: [string, [string, string][]][] = [
+    [
+      'Everywhere',
+      [
+        ['?', 'this sheet'],
+        ['Ctrl Z', 'undo'],
+        ['Ctrl Y', 'redo'],
+        ['g then 1–5', 'go to a step of the brief']
+      ]
+    ],
+    [
+      'String',
+      [
+        ['Ctrl Enter', 'run on the chosen sources'],
+        ['Ctrl Space', 'complete a scope or operator'],
+        ['F8', 'next problem'],
+        ['Ctrl .', 'take the fix offered at the cursor']
+      ]
+    ],
+    [
+      'Trial',
+      [
+        ['F, M, U', 'fit, miss, unsure'],
+        ['1–6', 'reason'],
+        ['← →', 'previous, next person'],
+        ['N', 'write a reason of your own'],
+        ['Backspace', 'take the verdict back']
+      ]
+    ]
+  ];
+</script>
+
+<Modal passiveModal bind:open modalHeading="Keys" size="sm">
+  {#each keys as [place, list] (place)}
+    <h2>{place}</h2>
+    <dl>
+      {#each list as [key, does] (key)}
+        <dt><kbd>{key}</kbd></dt>
+        <dd>{does}</dd>
+      {/each}
+    </dl>
+  {/each}
+</Modal>
+
+<style>
+  dl {
+    display: grid;
+    grid-template-columns: 140px 1fr;
+    gap: 6px 12px;
+    margin: 8px 0 18px;
+  }
+</style>

@@ -1,0 +1,113 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { Answer } from '$server/api/contract';
+  import { brief as briefPath, type Step } from './paths';
+  import { steps } from './steps';
+  import { theme } from './theme.svelte';
+  import Logo from './Logo.svelte';
+
+  let { brief, onkeysheet }: { brief: Answer<'readBrief'> | null; onkeysheet: () => void } = $props();
+
+  const here = $derived(page.route.id?.split('/').at(-1) as Step | undefined);
+</script>
+
+<header>
+  <a class="logo" href="/" aria-label="Eave, all briefs"><Logo /><span>eave</span></a>
+  {#if brief}
+    <div class="brief">{brief.name}</div>
+    <nav aria-label="Steps of this brief">
+      {#each steps as step (step.id)}
+        <a href={briefPath(brief.id, step.id)} class:on={here === step.id} aria-current={here === step.id ? 'page' : undefined}>
+          {step.name}<small>{step.state(brief)}</small>
+        </a>
+      {/each}
+    </nav>
+  {:else}
+    <nav aria-label="Eave">
+      <a href="/" class:on={page.route.id === '/'} aria-current={page.route.id === '/' ? 'page' : undefined}>Briefs<small>all jobs</small></a>
+    </nav>
+  {/if}
+  <div class="side">
+    <a href="/sources" aria-current={page.route.id === '/sources' ? 'page' : undefined}>Sources</a>
+    <button class="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark">{theme.current === 'white' ? '◐ dark' : '◑ light'}</button>
+    <button class="plain" onclick={onkeysheet} aria-label="Keys">?</button>
+  </div>
+</header>
+
+<style>
+  header {
+    display: flex;
+    align-items: stretch;
+    height: 56px;
+    background: var(--ridge);
+    color: var(--ridge-ink);
+    padding: 0 20px;
+    gap: 20px;
+  }
+  a,
+  button {
+    color: var(--ridge-ink);
+    text-decoration: none;
+  }
+  .logo {
+    display: flex;
+    align-items: center;
+    gap: 9px;
+    font-weight: 600;
+    letter-spacing: 0.02em;
+    font-size: 17px;
+  }
+  .brief {
+    align-self: center;
+    color: var(--ridge-soft);
+    font-size: 13px;
+    width: 170px;
+    line-height: 1.2;
+    max-height: 32px;
+    overflow: hidden;
+  }
+  nav {
+    display: flex;
+    flex: 1;
+    gap: 26px;
+  }
+  nav a {
+    display: flex;
+    flex-direction: column;
+    justify-content: center;
+    padding: 0 14px;
+    font-size: 13.5px;
+    position: relative;
+  }
+  nav small {
+    color: var(--ridge-soft);
+    font-size: 11px;
+  }
+  nav a.on {
+    background: var(--paper);
+    color: var(--ink);
+  }
+  nav a.on small {
+    color: var(--soft);
+  }
+  nav a:not(:last-child)::after {
+    content: '';
+    position: absolute;
+    right: -17px;
+    top: 23px;
+    width: 8px;
+    height: 8px;
+    border-top: 1px solid #7d8387;
+    border-right: 1px solid #7d8387;
+    transform: rotate(45deg);
+  }
+  .side {
+    display: flex;
+    align-items: center;
+    gap: 18px;
+    font-size: 13px;
+  }
+  .side [aria-current] {
+    border-bottom: 2px solid #7fc4b6;
+  }
+</style>

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
+
+  interface Props {
+    label: string;
+    hint: string;
+    lines: readonly string[];
+    rows?: number;
+    invalid?: string | undefined;
+    onchange: (lines: string[]) => void;
+  }
+  let { label, hint, lines, rows = 4, invalid, onchange }: Props = $props();
+
+  const read = (written: string) =>
+    written
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean);
+
+  // What is typed stays as typed; it gives way only when the lines change from outside, as by undo.
+  // svelte-ignore state_referenced_locally
+  let text = $state(lines.join('\n'));
+  $effect.pre(() => {
+    if (read(text).join('\n') !== lines.join('\n')) text = lines.join('\n');
+  });
+</script>
+
+<TextArea
+  labelText={label}
+  helperText={hint}
+  {rows}
+  value={text}
+  invalid={invalid !== undefined}
+  invalidText={invalid ?? ''}
+  on:input={(event) => {
+    text = (event.target as HTMLTextAreaElement).value;
+    onchange(read(text));
+  }}
+/>

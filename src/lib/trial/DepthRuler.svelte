@@ -1,0 +1,110 @@
+<script lang="ts">
+  import { count } from '$lib/marks/format';
+  import { verdicts } from '$lib/marks/verdicts';
+  import type { Answer } from '$server/api/contract';
+
+  type Trial = Answer<'readTrial'>;
+  interface Props {
+    trial: Trial;
+    at: number;
+    onopen: (index: number) => void;
+  }
+  let { trial, at, onopen }: Props = $props();
+
+  const row = 22;
+  const unseen = $derived({ low: Math.max(0, trial.count.low - trial.shown), high: Math.max(0, trial.count.high - trial.shown) });
+  const height = $derived(Math.max(300, trial.sample.length * row));
+  const y = (rank: number) => 8 + (trial.shown > 1 ? ((rank - 1) / (trial.shown - 1)) * (height - 16) : 0);
+  const ticks = $derived([...new Set([1, Math.round(trial.shown / 4), Math.round(trial.shown / 2), Math.round((3 * trial.shown) / 4), trial.shown])].filter((rank) => rank > 0));
+
+  let list: HTMLElement | undefined = $state();
+  $effect(() => {
+    list?.querySelectorAll('button')[at]?.scrollIntoView({ block: 'nearest' });
+  });
+</script>
+
+<div class="depth sheet" bind:this={list} role="group" aria-label="Where in the result the sample sits">
+  <h2 class="soft">Where in the result</h2>
+  <div class="plot" style:height="{height}px">
+    <svg width="62" {height} aria-hidden="true">
+      <line x1="52" x2="52" y1={y(1)} y2={y(trial.shown)} stroke="var(--ink)" />
+      {#each ticks as rank (rank)}
+        <line x1="46" x2="52" y1={y(rank)} y2={y(rank)} stroke="var(--ink)" />
+        <text x="42" y={y(rank) + 4} text-anchor="end" fill="var(--soft)" font-size="11">{count(rank)}</text>
+      {/each}
+      {#each trial.sample as { rank, verdict }, i (rank)}
+        <line x1="53" x2="62" y1={y(rank)} y2={i * row + row / 2} stroke="var(--line)" />
+        <circle cx="52" cy={y(rank)} r={i === at ? 4.5 : 3} fill={verdict ? verdicts[verdict.verdict].colour : 'var(--sheet)'} stroke={verdict ? 'none' : 'var(--grey)'} />
+      {/each}
+    </svg>
+    <ol>
+      {#each trial.sample as { person, verdict, rank }, i (rank)}
+        <li style:height="{row}px">
+          <button class="plain" aria-current={i === at} onclick={() => onopen(i)}>
+            <span class="sign" style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}>{verdict ? verdicts[verdict.verdict].sign : '·'}</span>
+            <span class="name">{person.name}</span><span class="visually-hidden">{verdict ? verdicts[verdict.verdict].word : 'not judged'}</span>
+          </button>
+        </li>
+      {/each}
+    </ol>
+  </div>
+  {#if unseen.high > 0}
+    <p class="beyond">
+      <i></i><span>beyond the {count(trial.shown)} shown:<br />{unseen.low === unseen.high ? count(unseen.low) : `${count(unseen.low)}–${count(unseen.high)}`} unseen</span>
+    </p>
+  {/if}
+</div>
+
+<style>
+  .depth {
+    overflow: auto;
+    padding: 10px 8px 10px 0;
+  }
+  h2 {
+    padding-left: 12px;
+    margin-bottom: 8px;
+    font-size: 13px;
+  }
+  .plot {
+    display: flex;
+  }
+  ol {
+    list-style: none;
+    padding: 0;
+    flex: 1;
+    min-width: 0;
+  }
+  button {
+    display: flex;
+    gap: 6px;
+    width: 100%;
+    padding: 1px 6px;
+    font-size: 12.5px;
+    line-height: 20px;
+  }
+  .name {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .sign {
+    width: 12px;
+    font-weight: 700;
+  }
+  button[aria-current='true'] {
+    background: var(--ridge);
+    color: var(--ridge-ink);
+  }
+  .beyond {
+    display: flex;
+    gap: 10px;
+    font-size: 12px;
+    color: var(--soft);
+    padding: 6px 8px 0 46px;
+  }
+  .beyond i {
+    width: 12px;
+    flex: none;
+    background: repeating-linear-gradient(45deg, var(--line) 0 3px, transparent 3px 6px);
+  }
+</style>

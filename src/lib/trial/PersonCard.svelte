@@ -1,0 +1,139 @@
+<script lang="ts">
+  import Marked from './Marked.svelte';
+  import { partGlyph, partTint } from '$lib/marks/parts';
+  import { countryName } from '$core/people/countries';
+  import type { Answer } from '$server/api/contract';
+
+  type Trial = Answer<'readTrial'>;
+  let { trial, at }: { trial: Trial; at: number } = $props();
+
+  const sampled = $derived(trial.sample[at]!);
+  const person = $derived(sampled.person);
+  const marksOf = (index: number) => sampled.marks.filter((mark) => mark.value === index);
+  const valuesIn = (field: string) => sampled.values.map((value, index) => ({ ...value, index })).filter((value) => value.field === field);
+  const valueOfJob = (job: number, fields: readonly string[]) =>
+    sampled.values.map((value, index) => ({ ...value, index })).find((value) => value.job === job && fields.includes(value.field));
+
+  const now = $derived(person.jobs?.findIndex((job) => !job.to) ?? -1);
+  const because = $derived(
+    [...new Set(sampled.marks.map((mark) => mark.part))]
+      .sort((a, b) => a - b)
+      .map((part) => {
+        const mark = sampled.marks.find((one) => one.part === part)!;
+        const value = sampled.values[mark.value]!;
+        return { part, word: value.text.slice(mark.from, mark.to), field: value.field };
+      })
+  );
+  const fieldWords: Record<string, string> = {
+    title: 'the current title',
+    pasttitle: 'a past title',
+    company: 'the current firm',
+    pastcompany: 'a past firm',
+    about: 'the about text',
+    skill: 'a skill',
+    school: 'the school',
+    group: 'a group',
+    contact: 'the contact data',
+    jobtext: 'a job’s text'
+  };
+  const year = (month: string | undefined) => (month === 'past' ? '' : (month?.slice(0, 4) ?? ''));
+  const span = (from: string | undefined, to: string | undefined) =>
+    to === 'past' ? 'earlier' : `${year(from) || '…'} to ${to ? year(to) : 'now'}`;
+</script>
+
+<article class="sheet" aria-label="Profile of {person.name}">
+  <p class="name"><Marked text={person.name} marks={marksOf(0)} /></p>
+  {#if now >= 0}
+    {@const title = valueOfJob(now, ['title'])}
+    {#if title}<p class="title"><Marked text={title.text} marks={marksOf(title.index)} /></p>{/if}
+  {/if}
+  <p class="soft">
+    {[person.jobs?.[now]?.company, person.headcount && `${person.headcount.toLocaleString('en')} people`, [person.place, person.country && countryName(person.country)].filter(Boolean).join(', ')]
+      .filter(Boolean)
+      .join(' · ')} · {trial.sourceName} shows this at {sampled.rank.toLocaleString('en')}
+  </p>
+
+  <dl class="career">
+    {#each person.jobs ?? [] as job, i (i)}
+      {@const title = valueOfJob(i, ['title', 'pasttitle'])}
+      {@const company = valueOfJob(i, ['company', 'pastcompany'])}
+      {@const more = valueOfJob(i, ['jobtext'])}
+      <dt>{span(job.from, job.to)}</dt>
+      <dd class:past={job.to}>
+        {#if title}<Marked text={title.text} marks={marksOf(title.index)} />{/if}{title && company ? ', ' : ''}{#if company}<Marked
+            text={company.text}
+            marks={marksOf(company.index)}
+          />{/if}
+        {#if more}<div class="more"><Marked text={more.text} marks={marksOf(more.index)} /></div>{/if}
+      </dd>
+    {/each}
+  </dl>
+
+  {#each valuesIn('about') as value (value.index)}<p class="about"><Marked text={value.text} marks={marksOf(value.index)} /></p>{/each}
+  {#each [['Skills', 'skill'], ['Groups', 'group'], ['School', 'school'], ['Contact', 'contact']] as [label, field] (field)}
+    {@const values = valuesIn(field!)}
+    {#if values.length}
+      <p class="list">
+        <span class="soft">{label}</span>
+        {#each values as value, i (value.index)}{i ? ' · ' : ''}<Marked text={value.text} marks={marksOf(value.index)} />{/each}
+      </p>
+    {/if}
+  {/each}
+
+  {#if because.length}
+    <p class="because">
+      Found because
+      {#each because as { part, word, field }, i (part)}{i ? (i === because.length - 1 ? ' and ' : ', ') : ''}<b style:color={partTint(part)}>{partGlyph(part)} {word}</b> is in
+        {fieldWords[field] ?? `the ${field}`}{/each}.
+    </p>
+  {/if}
+</article>
+
+<style>
+  article {
+    padding: 18px 22px;
+    overflow: auto;
+  }
+  .name {
+    font-size: 25px;
+    line-height: 1.25;
+  }
+  .title {
+    font-size: 17px;
+    font-weight: 600;
+    margin-top: 2px;
+  }
+  .career {
+    display: grid;
+    grid-template-columns: 112px 1fr;
+    gap: 4px 14px;
+    margin-top: 16px;
+  }
+  dt {
+    color: var(--soft);
+  }
+  dd {
+    font-weight: 600;
+  }
+  dd.past,
+  .more {
+    font-weight: 400;
+  }
+  .about {
+    margin-top: 16px;
+    line-height: 1.6;
+  }
+  .list {
+    margin-top: 10px;
+    font-size: 13px;
+  }
+  .list span {
+    display: inline-block;
+    width: 64px;
+  }
+  .because {
+    margin-top: 18px;
+    font-size: 13px;
+    color: var(--soft);
+  }
+</style>

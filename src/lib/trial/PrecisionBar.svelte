@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { percent, percentRange } from '$lib/marks/format';
+  import { verdicts } from '$lib/marks/verdicts';
+  import { verdictsNeeded, type Precision } from '$core/measure/precision';
+
+  interface Props {
+    precision: Precision;
+    /** People the sample was drawn from. */
+    population: number;
+    sampled: number;
+  }
+  let { precision, population, sampled }: Props = $props();
+
+  const judged = $derived(precision.fits + precision.misses);
+  const more = $derived(verdictsNeeded(precision, 0.1, population));
+  const x = (share: number) => 4 + share * 552;
+</script>
+
+<section class="sheet" aria-label="Precision so far">
+  <div>
+    <h2 class="soft">Precision so far</h2>
+    {#if precision.share === null}
+      <span class="n soft">nobody judged</span>
+    {:else}
+      <span class="n">{percent(precision.share)}</span> <span class="soft" data-testid="interval">{percentRange(precision.interval)}</span>
+    {/if}
+  </div>
+  <svg width="560" height="46" aria-hidden="true" font-size="11" fill="var(--soft)">
+    <line x1="4" x2="556" y1="22" y2="22" stroke="var(--line)" />
+    {#if precision.share !== null}
+      <rect x={x(precision.interval.low)} y="17" width={x(precision.interval.high) - x(precision.interval.low)} height="10" fill="var(--accent-2)" />
+      <rect x={x(precision.interval.low) - 1} y="14" width="2" height="16" fill="var(--accent)" />
+      <rect x={x(precision.interval.high) - 1} y="14" width="2" height="16" fill="var(--accent)" />
+      <circle cx={x(precision.share)} cy="22" r="6" fill="var(--accent)" />
+      <text x={Math.min(520, Math.max(20, x(precision.share)))} y="10" text-anchor="middle">{precision.fits} of {judged}</text>
+    {/if}
+    <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100 %</text>
+  </svg>
+  <div class="tally">
+    {#each [['fit', precision.fits, 'fits'], ['miss', precision.misses, 'misses'], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}
+      <span><b style:color={verdicts[verdict].colour}>{verdicts[verdict].sign}</b> {number} {word}</span>
+    {/each}
+    <br /><span class="soft">
+      {judged + precision.unsure} of {sampled} judged.
+      {more === 0 ? 'Judged enough for ±10 points.' : `About ${more} more verdicts bring it to ±10 points.`}
+    </span>
+  </div>
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 18px;
+    display: grid;
+    grid-template-columns: 170px 1fr auto;
+    gap: 8px 20px;
+    align-items: center;
+    font-size: 13px;
+  }
+  h2 {
+    font-size: 13px;
+  }
+  .n {
+    font-size: 25px;
+    font-weight: 300;
+  }
+  .n.soft {
+    font-size: 17px;
+  }
+  svg {
+    max-width: 100%;
+  }
+  .tally span {
+    margin-right: 10px;
+  }
+</style>

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import { verdicts } from '$lib/marks/verdicts';
+  import type { Verdict } from '$core/measure/precision';
+  import type { FactCheck } from '$core/persona/check-facts';
+  import { reasons } from './reasons';
+
+  interface Props {
+    checks: readonly FactCheck[];
+    verdict: Verdict | null;
+    reason: string;
+    ongive: (verdict: Verdict) => void;
+    onreason: (reason: string) => void;
+    onback: () => void;
+  }
+  let { checks, verdict, reason, ongive, onreason, onback }: Props = $props();
+
+  const signs = { met: { sign: '✓', colour: 'var(--accent)' }, 'not met': { sign: '✕', colour: 'var(--warm)' }, unknown: { sign: '◐', colour: 'var(--grey)' } };
+  let own: HTMLInputElement | undefined = $state();
+  export const focusReason = () => own?.focus();
+</script>
+
+<aside class="sheet" aria-label="Verdict">
+  <h2 class="soft">Against the persona</h2>
+  {#each checks as { fact, outcome, has } (fact)}
+    <div class="fact">
+      <span style:color={signs[outcome].colour} title={outcome}>{signs[outcome].sign}</span><span>{fact}<span class="visually-hidden"> {outcome}</span></span><b>{has}</b>
+    </div>
+  {/each}
+  <div class="give">
+    {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
+      <button class="plain" class:on={verdict === name} aria-pressed={verdict === name} style:--tint={colour} onclick={() => ongive(name as Verdict)}>
+        <span><b style:color={colour}>{sign}</b> {word}</span><kbd>{key}</kbd>
+      </button>
+    {/each}
+  </div>
+  <div class="why">
+    <span class="soft">Because</span>
+    <div>
+      {#each reasons as text, i (text)}
+        <button class="plain" class:on={reason === text} aria-pressed={reason === text} disabled={!verdict} onclick={() => onreason(reason === text ? '' : text)}>{i + 1} {text}</button>
+      {/each}
+    </div>
+    <input
+      bind:this={own}
+      aria-label="A reason of your own"
+      placeholder="or in your own words (N)"
+      maxlength="500"
+      disabled={!verdict}
+      value={(reasons as readonly string[]).includes(reason) ? '' : reason}
+      onchange={(event) => onreason(event.currentTarget.value)}
+      onkeydown={(event) => {
+        if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
+      }}
+    />
+    <p class="soft keys"><kbd>←</kbd> <kbd>→</kbd> go through · <button class="plain link" disabled={!verdict} onclick={onback}>take back</button> <kbd>⌫</kbd></p>
+  </div>
+</aside>
+
+<style>
+  aside {
+    overflow: auto;
+  }
+  h2 {
+    font-size: 13px;
+    padding: 12px 14px 4px;
+  }
+  .fact {
+    display: grid;
+    grid-template-columns: 20px 82px 1fr;
+    padding: 6px 14px;
+    border-top: 1px solid var(--rule);
+    font-size: 13.5px;
+  }
+  .fact b {
+    font-weight: 600;
+    overflow-wrap: anywhere;
+  }
+  .give {
+    display: grid;
+    grid-template-columns: 1fr 1fr 1fr;
+    gap: 8px;
+    padding: 12px 14px;
+    border-top: 1px solid var(--line);
+  }
+  .give button {
+    border: 1px solid var(--line);
+    padding: 8px 6px;
+    text-align: center;
+    font-size: 15px;
+    display: grid;
+    gap: 4px;
+    justify-items: center;
+  }
+  .give button.on {
+    border-color: var(--tint);
+    box-shadow: inset 0 0 0 1px var(--tint);
+    background: var(--sheet-2);
+  }
+  .why {
+    padding: 0 14px 12px;
+    font-size: 13px;
+  }
+  .why div button {
+    border: 1px solid var(--line);
+    padding: 2px 8px;
+    margin: 3px 5px 3px 0;
+  }
+  .why div button.on {
+    background: var(--warm-2);
+    border-color: var(--warm);
+  }
+  .why button:disabled {
+    color: var(--grey);
+    cursor: default;
+  }
+  input {
+    width: 100%;
+    box-sizing: border-box;
+    font: inherit;
+    color: inherit;
+    background: var(--sheet-2);
+    border: 1px solid var(--line);
+    padding: 4px 8px;
+    margin: 4px 0 10px;
+  }
+  .link {
+    text-decoration: underline;
+  }
+</style>

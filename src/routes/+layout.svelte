@@ -1,0 +1,45 @@
+<script lang="ts">
+  import '@fontsource/ibm-plex-sans/300.css';
+  import '@fontsource/ibm-plex-sans/400.css';
+  import '@fontsource/ibm-plex-sans/600.css';
+  import '@fontsource/ibm-plex-mono/400.css';
+  import '@fontsource/ibm-plex-mono/600.css';
+  import 'carbon-components-svelte/css/all.css';
+  import '$lib/theme/eave.css';
+  import { onMount, type Snippet } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import KeySheet from '$lib/frame/KeySheet.svelte';
+  import Ridge from '$lib/frame/Ridge.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { steps } from '$lib/frame/steps';
+  import { theme } from '$lib/frame/theme.svelte';
+
+  let { children }: { children: Snippet } = $props();
+  let keySheet = $state(false);
+  let going = false;
+
+  onMount(() => theme.start());
+
+  function keys(event: KeyboardEvent) {
+    const target = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, .cm-editor')) return;
+    const brief = page.data.brief;
+    if (event.key === '?') keySheet = true;
+    else if (going && brief && steps[Number(event.key) - 1]) void goto(briefPath(brief.id, steps[Number(event.key) - 1]!.id));
+    going = event.key === 'g';
+  }
+</script>
+
+<svelte:window onkeydown={keys} />
+<svelte:head><title>{page.data.brief ? `${page.data.brief.name} · Eave` : 'Eave'}</title></svelte:head>
+
+<Ridge brief={page.data.brief ?? null} onkeysheet={() => (keySheet = true)} />
+<main>{@render children()}</main>
+<KeySheet bind:open={keySheet} />
+
+<style>
+  main {
+    padding: 14px 20px 40px;
+  }
+</style>

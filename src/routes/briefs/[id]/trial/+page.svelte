@@ -1,0 +1,225 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { goto, invalidate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { ApiProblem, call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { about, count } from '$lib/marks/format';
+  import DepthRuler from '$lib/trial/DepthRuler.svelte';
+  import PersonCard from '$lib/trial/PersonCard.svelte';
+  import PrecisionBar from '$lib/trial/PrecisionBar.svelte';
+  import { reasons } from '$lib/trial/reasons';
+  import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
+  import { precisionOf, type Verdict } from '$core/measure/precision';
+  import { checkFacts } from '$core/persona/check-facts';
+  import { contract, type Answer } from '$server/api/contract';
+
+  let { data } = $props();
+  type Given = Answer<'giveVerdict'>;
+
+  // Verdicts given on this page lie over those the trial came with, so that nothing waits for the server.
+  let given: Record<string, Given> = $state({});
+  let waiting: Record<string, { verdict: Verdict | null; reason: string }> = $state({});
+  let undone: { index: number; verdict: Verdict | null; reason: string }[] = $state([]);
+  let refused: unknown = $state(null);
+  $effect.pre(() => {
+    void data.trial;
+    untrack(() => {
+      given = {};
+      undone = [];
+      refused = null;
+    });
+  });
+
+  const trial = $derived(
+    data.trial && {
+      ...data.trial,
+      sample: data.trial.sample.map((one) => ({ ...one, verdict: one.person.id in given ? given[one.person.id]! : one.verdict }))
+    }
+  );
+  const at = $derived(trial ? Math.min(trial.sample.length - 1, Math.max(0, Number(page.url.searchParams.get('at') ?? 0) || 0)) : 0);
+  const current = $derived(trial?.sample[at] ?? null);
+  const precision = $derived(
+    trial && precisionOf(trial.sample.flatMap(({ verdict }) => (verdict ? [verdict.verdict] : [])), trial.shown)
+  );
+  const checks = $derived(current ? checkFacts(data.persona.body, data.wording.body, current.person) : []);
+
+  const sourceName = (id: string) => data.sources.find((source) => source.id === id)?.name ?? id;
+  const versionNumbers = $derived([...new Set(data.trials.map(({ version }) => version))]);
+  const openTrial = (id: string) => goto(briefPath(data.brief.id, 'trial', { trial: id }));
+  const go = (index: number) => {
+    if (!trial || index < 0 || index >= trial.sample.length) return;
+    void goto(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index }), { keepFocus: true, noScroll: true, replaceState: true });
+  };
+
+  async function judge(index: number, verdict: Verdict | null, reason: string, remember = true) {
+    const one = trial?.sample[index];
+    if (!trial || !one) return;
+    const { id } = one.person;
+    const before = one.verdict;
+    if (remember) undone = [...undone, { index, verdict: before?.verdict ?? null, reason: before?.reason ?? '' }];
+    given[id] = verdict && { verdict, reason, revision: before?.revision ?? 0 };
+    refused = null;
+    try {
+      given[id] = (await call(contract.giveVerdict, {
+        params: { id: data.brief.id },
+        body: { sourceId: trial.sourceId, personId: id, verdict, reason, revision: before?.revision ?? 0 }
+      })) as Given;
+      delete waiting[id];
+      void invalidate('eave:brief');
+    } catch (problem) {
+      refused = problem;
+      if (problem instanceof ApiProblem && problem.status === 409) {
+        // Someone judged meanwhile: theirs stands, and judging again would follow it.
+        given[id] = problem.body.current as Given;
+      } else {
+        given[id] = before;
+        waiting[id] = { verdict, reason };
+      }
+    }
+  }
+
+  const give = (verdict: Verdict) => {
+    void judge(at, verdict, verdict === current?.verdict?.verdict ? (current.verdict?.reason ?? '') : '');
+  };
+  const because = (reason: string) => {
+    if (current?.verdict) void judge(at, current.verdict.verdict, reason);
+  };
+  const takeBack = () => {
+    if (current?.verdict) void judge(at, null, '');
+  };
+  function undo() {
+    const last = undone.at(-1);
+    if (!last) return;
+    undone = undone.slice(0, -1);
+    go(last.index);
+    void judge(last.index, last.verdict, last.reason, false);
+  }
+  async function tryAgain() {
+    for (const [id, one] of Object.entries(waiting)) {
+      const index = trial?.sample.findIndex(({ person }) => person.id === id) ?? -1;
+      if (index >= 0) await judge(index, one.verdict, one.reason, false);
+    }
+  }
+
+  let desk: VerdictDesk | undefined = $state();
+  function keys(event: KeyboardEvent) {
+    const target = event.target as HTMLElement;
+    if (!trial || target.closest('input, textarea, select, [role="dialog"]')) return;
+    const key = event.key.toLowerCase();
+    if (event.ctrlKey || event.metaKey) {
+      if (key !== 'z') return;
+      undo();
+    } else if (key === 'f') give('fit');
+    else if (key === 'm') give('miss');
+    else if (key === 'u') give('unsure');
+    else if (key === 'arrowright' || key === 'arrowdown') go(at + 1);
+    else if (key === 'arrowleft' || key === 'arrowup') go(at - 1);
+    else if (key === 'backspace') takeBack();
+    else if (key === 'n') desk?.focusReason();
+    else if (reasons[Number(key) - 1]) because(reasons[Number(key) - 1]!);
+    else return;
+    event.preventDefault();
+  }
+
+  const nextUnjudged = $derived(trial ? trial.sample.findIndex(({ verdict }, i) => !verdict && i !== at) : -1);
+</script>
+
+<svelte:window onkeydown={keys} />
+
+{#if !trial}
+  <h1>Trial</h1>
+  <div class="sheet empty">
+    <h2>Nothing was run yet</h2>
+    <p>A trial runs the string at the sources and draws a sample to read. <a href={briefPath(data.brief.id, 'string')}>Run the string</a> first.</p>
+  </div>
+{:else}
+  <div class="strip">
+    <h1>Version {trial.version} on {trial.sourceName}</h1>
+    <p class="soft">
+      {about(trial.count)} found.
+      {trial.sample.length === trial.shown ? `All ${count(trial.shown)} are here to read.` : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
+      {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all of the string.{/if}
+    </p>
+    <label>
+      <span class="visually-hidden">Trial</span>
+      <select value={trial.id} onchange={(event) => openTrial(event.currentTarget.value)}>
+        {#each versionNumbers as number (number)}
+          <optgroup label="Version {number}">
+            {#each data.trials.filter(({ version }) => version === number) as one (one.id)}
+              <option value={one.id}>Version {number} on {sourceName(one.sourceId)}</option>
+            {/each}
+          </optgroup>
+        {/each}
+      </select>
+    </label>
+    <button class="quiet" disabled={nextUnjudged < 0} onclick={() => go(nextUnjudged)}>Next not judged</button>
+    <button class="quiet" disabled={!undone.length} onclick={undo} title="Ctrl Z">Undo</button>
+  </div>
+  <Refused problem={refused} />
+  {#if Object.keys(waiting).length}
+    <p class="sheet waiting" role="status">
+      {Object.keys(waiting).length} verdict{Object.keys(waiting).length === 1 ? ' is' : 's are'} not kept yet. <button class="quiet" onclick={tryAgain}>Try again</button>
+    </p>
+  {/if}
+  {#if current}
+    <div class="desk">
+      <DepthRuler {trial} {at} onopen={go} />
+      <PersonCard {trial} {at} />
+      <VerdictDesk
+        bind:this={desk}
+        {checks}
+        verdict={current.verdict?.verdict ?? null}
+        reason={current.verdict?.reason ?? ''}
+        ongive={give}
+        onreason={because}
+        onback={takeBack}
+      />
+    </div>
+    <PrecisionBar precision={precision!} population={trial.shown} sampled={trial.sample.length} />
+  {:else}
+    <div class="sheet empty">
+      <h2>Nobody is found</h2>
+      <p>{trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`} <a href={briefPath(data.brief.id, 'string')}>Change the string.</a></p>
+    </div>
+  {/if}
+{/if}
+
+<style>
+  .strip {
+    display: flex;
+    align-items: baseline;
+    gap: 12px;
+    margin-bottom: 10px;
+  }
+  .strip h1,
+  .strip button {
+    white-space: nowrap;
+  }
+  .strip p {
+    flex: 1;
+  }
+  select {
+    font: inherit;
+    font-size: 13px;
+    color: var(--ink);
+    background: var(--sheet);
+    border: 1px solid var(--grey);
+    padding: 4px 8px;
+  }
+  .desk {
+    display: grid;
+    grid-template-columns: 236px 1fr 330px;
+    gap: 14px;
+    height: max(430px, calc(100vh - 240px));
+  }
+  .empty {
+    padding: 26px;
+    margin-top: 12px;
+  }
+  .waiting {
+    padding: 6px 14px;
+    margin-bottom: 10px;
+  }
+</style>

@@ -1,0 +1,8 @@
+import { call } from '$lib/api/call';
+import { orErrorPage } from '$lib/api/load';
+import { contract } from '$server/api/contract';
+import type { PageLoad } from './$types';
+
+export const load: PageLoad = async ({ params, fetch }) => ({
+  wording: await orErrorPage(call(contract.readWording, { params, fetch }))
+});
