@@ -31,12 +31,22 @@ export const handle: Handle = async ({ event, resolve }) => {
   // Loopback by name or number only, so that a page elsewhere cannot reach in through a name of its own.
   const host = event.url.hostname;
   const allowed = (process.env.EAVE_HOSTS ?? 'localhost,127.0.0.1,[::1]').split(',');
-  if (!allowed.includes(host)) return refuse(421, 'Unknown host', `Eave does not answer as ${host}. Add it to EAVE_HOSTS.`);
+  if (!allowed.includes(host))
+    return refuse(421, 'Unknown host', `Eave does not answer as ${host}. Add it to EAVE_HOSTS.`);
   const origin = event.request.headers.get('origin');
   if (origin !== null && origin !== event.url.origin && event.request.method !== 'GET')
     return refuse(403, 'Another site', 'Changes are taken from Eave’s own pages only.');
   const response = await resolve(event);
+  allowEditorStyles(response.headers);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   return response;
 };
+
+/** The editor adds style elements of its own under the page's nonce; SvelteKit names the nonce for scripts only. */
+function allowEditorStyles(headers: Headers): void {
+  const policy = headers.get('content-security-policy');
+  const nonce = policy && /'nonce-[^']+'/.exec(policy)?.[0];
+  if (nonce && !/style-src [^;]*'nonce-/.test(policy))
+    headers.set('content-security-policy', policy.replace("style-src 'self'", `style-src 'self' ${nonce}`));
+}

@@ -4,7 +4,15 @@ import { say, stopWith } from './say.mjs';
 import { hashOf, isStamped, stamp } from './stamp.mjs';
 
 const stampFile = 'build/.eave-built';
-const inputs = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.workers.config.ts', 'tsconfig.json'];
+const inputs = [
+  'src',
+  'static',
+  'package-lock.json',
+  'svelte.config.js',
+  'vite.config.ts',
+  'vite.workers.config.ts',
+  'tsconfig.json'
+];
 
 /** Builds the application when its sources have changed since it was built. */
 export async function ensureBuild() {

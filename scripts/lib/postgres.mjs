@@ -1,5 +1,17 @@
 import { randomBytes, createHash } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, lstatSync, mkdirSync, readFileSync, readdirSync, readlinkSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  lstatSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  readlinkSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -15,7 +27,12 @@ const ownerFile = join(dataRoot, 'postgres-owner');
 
 function binaries() {
   const base = '/usr/lib/postgresql';
-  const releases = existsSync(base) ? readdirSync(base).map(Number).filter(Boolean).sort((a, b) => b - a) : [];
+  const releases = existsSync(base)
+    ? readdirSync(base)
+        .map(Number)
+        .filter(Boolean)
+        .sort((a, b) => b - a)
+    : [];
   const release = releases.find((one) => existsSync(join(base, String(one), 'bin/initdb')));
   return release ? join(base, String(release), 'bin') : null;
 }
@@ -25,7 +42,10 @@ function serverUser() {
   if (process.getuid() !== 0) return {};
   const id = (flag) => Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout);
   const uid = id('-u');
-  if (!uid) stopWith('PostgreSQL cannot run as root and there is no user “postgres” to run it as. Install Debian’s package postgresql, or start Eave as an ordinary user.');
+  if (!uid)
+    stopWith(
+      'PostgreSQL cannot run as root and there is no user “postgres” to run it as. Install Debian’s package postgresql, or start Eave as an ordinary user.'
+    );
   return { uid, gid: id('-g') };
 }
 
@@ -89,7 +109,10 @@ export async function ensurePostgres(database) {
   if (!bin) {
     await installPackages(['postgresql'], 'PostgreSQL');
     bin = binaries();
-    if (!bin) stopWith('Debian’s package postgresql is installed, but /usr/lib/postgresql has no server in it. Set DATABASE_URL to a PostgreSQL of yours.');
+    if (!bin)
+      stopWith(
+        'Debian’s package postgresql is installed, but /usr/lib/postgresql has no server in it. Set DATABASE_URL to a PostgreSQL of yours.'
+      );
   }
   const user = serverUser();
   placeCluster(user);
@@ -117,7 +140,13 @@ export async function ensurePostgres(database) {
   if (port === null) {
     port = await freePort();
     say('starting PostgreSQL on loopback');
-    const settings = [`-p ${port}`, '-c listen_addresses=127.0.0.1', "-c unix_socket_directories=''", '-c fsync=on', '-c shared_buffers=256MB'];
+    const settings = [
+      `-p ${port}`,
+      '-c listen_addresses=127.0.0.1',
+      "-c unix_socket_directories=''",
+      '-c fsync=on',
+      '-c shared_buffers=256MB'
+    ];
     const { code, output } = await run(
       join(bin, 'pg_ctl'),
       ['start', '-w', '-t', '60', '-s', '-D', cluster, '-l', join(cluster, 'server.log'), '-o', settings.join(' ')],
@@ -136,9 +165,14 @@ export async function ensurePostgres(database) {
 }
 
 async function createDatabase(bin, port, password, database) {
-  const { code, output } = await run(join(bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(port), '-U', 'eave', database], {
-    quiet: true,
-    env: { ...process.env, PGPASSWORD: password }
-  });
-  if (code !== 0 && !output.includes('already exists')) stopWith(`The database “${database}” could not be made: ${output.trim()}`);
+  const { code, output } = await run(
+    join(bin, 'createdb'),
+    ['-h', '127.0.0.1', '-p', String(port), '-U', 'eave', database],
+    {
+      quiet: true,
+      env: { ...process.env, PGPASSWORD: password }
+    }
+  );
+  if (code !== 0 && !output.includes('already exists'))
+    stopWith(`The database “${database}” could not be made: ${output.trim()}`);
 }

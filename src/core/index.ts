@@ -20,7 +20,14 @@ export { estimatedFits, precisionOf, verdictsNeeded, type Precision, type Verdic
 export { drawSample } from './measure/draw-sample';
 export { countInterval, shownCount, countingSchema, type Counting } from './measure/count';
 export { emptyPersona, personaSchema, type Persona } from './persona/persona';
-export { fitWordSets, readWordingList, wordSetSchema, wordSetsSchema, type WordSet, type Wording } from './persona/word-set';
+export {
+  fitWordSets,
+  readWordingList,
+  wordSetSchema,
+  wordSetsSchema,
+  type WordSet,
+  type Wording
+} from './persona/word-set';
 export { buildString } from './persona/build-string';
 export { describePersona } from './persona/describe-persona';
 export { checkFacts, type FactCheck } from './persona/check-facts';

@@ -26,7 +26,8 @@
     if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, .cm-editor')) return;
     const brief = page.data.brief;
     if (event.key === '?') keySheet = true;
-    else if (going && brief && steps[Number(event.key) - 1]) void goto(briefPath(brief.id, steps[Number(event.key) - 1]!.id));
+    else if (going && brief && steps[Number(event.key) - 1])
+      void goto(briefPath(brief.id, steps[Number(event.key) - 1]!.id));
     going = event.key === 'g';
   }
 </script>

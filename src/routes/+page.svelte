@@ -47,9 +47,17 @@
 
 <div class="top">
   <h1>Briefs</h1>
-  <p class="soft">A brief is one prospecting job: who is wanted, the strings that look for them, and the proof of which is best.</p>
+  <p class="soft">
+    A brief is one prospecting job: who is wanted, the strings that look for them, and the proof of which is best.
+  </p>
   <form onsubmit={make}>
-    <TextInput size="sm" hideLabel labelText="Name of the new brief" placeholder="Name of the new brief" bind:value={newName} />
+    <TextInput
+      size="sm"
+      hideLabel
+      labelText="Name of the new brief"
+      placeholder="Name of the new brief"
+      bind:value={newName}
+    />
     <button class="quiet main" type="submit">New brief</button>
   </form>
 </div>
@@ -59,7 +67,10 @@
 {#if shown.length === 0}
   <div class="sheet empty">
     <h2>No brief yet</h2>
-    <p>Give the job a name above, such as the product and the market, and describe who is wanted. Eave writes the string from that.</p>
+    <p>
+      Give the job a name above, such as the product and the market, and describe who is wanted. Eave writes the string
+      from that.
+    </p>
   </div>
 {:else}
   <ul>
@@ -71,10 +82,22 @@
           <p>{brief.sentence}</p>
         </div>
         <dl>
-          <div><dt>versions</dt><dd class="number">{brief.versions}</dd></div>
-          <div><dt>wordings</dt><dd class="number">{brief.wordingsInUse}</dd></div>
-          <div><dt>judged</dt><dd class="number">{brief.judged}</dd></div>
-          <div><dt>changed</dt><dd>{day.format(new Date(brief.updatedAt))}</dd></div>
+          <div>
+            <dt>versions</dt>
+            <dd class="number">{brief.versions}</dd>
+          </div>
+          <div>
+            <dt>wordings</dt>
+            <dd class="number">{brief.wordingsInUse}</dd>
+          </div>
+          <div>
+            <dt>judged</dt>
+            <dd class="number">{brief.judged}</dd>
+          </div>
+          <div>
+            <dt>changed</dt>
+            <dd>{day.format(new Date(brief.updatedAt))}</dd>
+          </div>
         </dl>
         <div class="acts">
           <button
@@ -84,8 +107,12 @@
               newTitle = brief.name;
             }}>Rename</button
           >
-          <button class="quiet" onclick={() => act(() => call(contract.copyBrief, { params: { id: brief.id } }))}>Copy</button>
-          <button class="quiet" onclick={() => change(brief, { archived: !brief.archived })}>{brief.archived ? 'Bring back' : 'Archive'}</button>
+          <button class="quiet" onclick={() => act(() => call(contract.copyBrief, { params: { id: brief.id } }))}
+            >Copy</button
+          >
+          <button class="quiet" onclick={() => change(brief, { archived: !brief.archived })}
+            >{brief.archived ? 'Bring back' : 'Archive'}</button
+          >
           {#if brief.archived}<button class="quiet" onclick={() => (deleting = brief)}>Delete</button>{/if}
         </div>
       </li>
@@ -93,7 +120,9 @@
   </ul>
 {/if}
 {#if archived}
-  <button class="quiet" onclick={() => (showArchived = !showArchived)}>{showArchived ? 'Hide' : 'Show'} {archived} archived</button>
+  <button class="quiet" onclick={() => (showArchived = !showArchived)}
+    >{showArchived ? 'Hide' : 'Show'} {archived} archived</button
+  >
 {/if}
 
 <Modal
@@ -130,7 +159,10 @@
     if (brief) void act(() => call(contract.deleteBrief, { params: { id: brief.id } }));
   }}
 >
-  <p>“{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.judged} verdicts. This cannot be undone.</p>
+  <p>
+    “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.judged} verdicts. This cannot
+    be undone.
+  </p>
 </Modal>
 
 <style>

@@ -13,7 +13,9 @@ const read = environmentSchema.safeParse(process.env);
 export const environment = () => {
   if (!read.success) {
     const wrong = read.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`).join('; ');
-    throw new Error(`Eave cannot start: ${wrong}. Start it with npm start, or set DATABASE_URL to a PostgreSQL address.`);
+    throw new Error(
+      `Eave cannot start: ${wrong}. Start it with npm start, or set DATABASE_URL to a PostgreSQL address.`
+    );
   }
   return {
     databaseUrl: read.data.DATABASE_URL,

@@ -13,7 +13,11 @@ export class Refusal extends Error {
 }
 
 export const notFound = (what: string) =>
-  new Refusal(404, 'Not found', `${what} is not there. It may have been deleted, in another tab perhaps. What you typed is still on this page.`);
+  new Refusal(
+    404,
+    'Not found',
+    `${what} is not there. It may have been deleted, in another tab perhaps. What you typed is still on this page.`
+  );
 
 export const changedElsewhere = (what: string, current: unknown) =>
   new Refusal(

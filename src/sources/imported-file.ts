@@ -9,7 +9,17 @@ export function importedSheet(id: string, name: string): Sheet {
     name,
     about: 'A file of your own. Takes every string as it is.',
     boxes: [
-      { id: 'string', label: 'String', searches: 'any', scoped: true, or: true, not: true, phrase: true, group: true, prefix: true }
+      {
+        id: 'string',
+        label: 'String',
+        searches: 'any',
+        scoped: true,
+        or: true,
+        not: true,
+        phrase: true,
+        group: true,
+        prefix: true
+      }
     ],
     facts: [],
     limits: { characters: null, words: null, operators: null, shown: null, searches: 1 },

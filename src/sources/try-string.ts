@@ -40,7 +40,13 @@ export function tryString(query: Query, source: Source): Outcome {
     interval: countInterval(said, source.sheet.counting),
     shown: people.length
   }));
-  return { rendering, answers: told, count: countOf(told, rendering, seen.size), people: [...seen.values()], filtered: removed.size };
+  return {
+    rendering,
+    answers: told,
+    count: countOf(told, rendering, seen.size),
+    people: [...seen.values()],
+    filtered: removed.size
+  };
 }
 
 function countOf(answers: Outcome['answers'], rendering: Rendering, seen: number): Interval {
@@ -48,6 +54,7 @@ function countOf(answers: Outcome['answers'], rendering: Rendering, seen: number
     low: Math.max(0, interval.low - shown),
     high: Math.max(0, interval.high - shown)
   }));
-  if (answers.length === 1 && rendering.exactness === 'exact') return { low: seen + unseen[0]!.low, high: seen + unseen[0]!.high };
+  if (answers.length === 1 && rendering.exactness === 'exact')
+    return { low: seen + unseen[0]!.low, high: seen + unseen[0]!.high };
   return { low: seen, high: seen + unseen.reduce((sum, one) => sum + one.high, 0) };
 }

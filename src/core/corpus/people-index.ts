@@ -51,10 +51,7 @@ export class PeopleIndex {
     this.size = people.length;
     this.ids = people.map((person) => person.id);
     this.numbers = Object.fromEntries(
-      numberFacts.map((fact) => [
-        fact,
-        Float64Array.from(people, (person) => numberOf(person, fact) ?? Number.NaN)
-      ])
+      numberFacts.map((fact) => [fact, Float64Array.from(people, (person) => numberOf(person, fact) ?? Number.NaN)])
     ) as Record<NumberFact, Float64Array>;
 
     const vocabulary = new Map<string, number>();
@@ -183,7 +180,9 @@ export class PeopleIndex {
     const choices = sequence.keys.map((key, i) =>
       i === size - 1 && sequence.prefix ? this.beginning(key, sequence.form) : this.wordsLike(key, sequence.form)
     );
-    const weights = choices.map((words) => words.reduce((sum, word) => sum + this.start[word + 1]! - this.start[word]!, 0));
+    const weights = choices.map((words) =>
+      words.reduce((sum, word) => sum + this.start[word + 1]! - this.start[word]!, 0)
+    );
     const rarest = weights.indexOf(Math.min(...weights));
     if (weights[rarest] === 0) return rows;
     const searched = Uint8Array.from(fields, (field) => (searches(scope, field) ? 1 : 0));
@@ -245,7 +244,8 @@ export class PeopleIndex {
       else high = middle;
     }
     const words: number[] = [];
-    while (low < this.sorted.length && this.sorted[low]!.startsWith(prefix)) words.push(this.vocabulary.get(this.sorted[low++]!)!);
+    while (low < this.sorted.length && this.sorted[low]!.startsWith(prefix))
+      words.push(this.vocabulary.get(this.sorted[low++]!)!);
     return words;
   }
 

@@ -2,7 +2,7 @@ import { print } from '../query/print';
 import { join, type And, type Or, type Query, type Term } from '../query/query';
 import { isTextScope, type Scope } from '../query/scopes';
 import { tokenKeys } from '../query/tokens';
-import { useOf, writeSearch, type Draft, type Search } from './search';
+import { useOf, wordsOnly, writeSearch, type Draft, type Search } from './search';
 import type { Box, Sheet } from './sheet';
 
 /** A string translated for one source. */
@@ -72,7 +72,8 @@ function finish(drafts: Draft[], leftover: Query[], sheet: Sheet): Rendering {
         use
       };
   }
-  if (searches.length > 1) notes.push(`Shared out to ${searches.length} searches; whoever comes twice is counted once.`);
+  if (searches.length > 1)
+    notes.push(`Shared out to ${searches.length} searches; whoever comes twice is counted once.`);
   if (leftover.length) {
     const written = leftover.map(print).join(' · ');
     const short = written.length > 240 ? `${written.slice(0, 240)}…` : written;
@@ -203,7 +204,7 @@ function inBox(term: Term, box: Box, sheet: Sheet): { query: Query; exact: boole
 
 /** Whether a word can stand unquoted in the box and be read as itself. */
 function isPlain(text: string, box: Box): boolean {
-  if (!box.phrase && !box.or && !box.not && !box.group) return tokenKeys(text).length === 1;
+  if (wordsOnly(box)) return tokenKeys(text).length === 1;
   return print({ kind: 'word', scope: 'any', text }) === text;
 }
 

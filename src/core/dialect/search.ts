@@ -54,18 +54,35 @@ export function readSearch(search: Search, sheet: Sheet): Query | null {
     if (query) parts.push(query);
   }
   for (const { scope, include, exclude, range } of search.facts) {
-    if (include?.length) parts.push(join('or', include.map((text) => readValue(text, scope))));
-    if (exclude?.length) parts.push({ kind: 'not', part: join('or', exclude.map((text) => readValue(text, scope))) });
+    if (include?.length)
+      parts.push(
+        join(
+          'or',
+          include.map((text) => readValue(text, scope))
+        )
+      );
+    if (exclude?.length)
+      parts.push({
+        kind: 'not',
+        part: join(
+          'or',
+          exclude.map((text) => readValue(text, scope))
+        )
+      });
     if (range) parts.push({ kind: 'range', scope, ...range });
   }
   return parts.length ? join('and', parts) : null;
 }
 
-const wordsOnly = (box: Box) => !box.or && !box.not && !box.phrase && !box.group;
+/** Whether a box takes nothing but words, all of which must be found. */
+export const wordsOnly = (box: Box) => !box.or && !box.not && !box.phrase && !box.group && !box.prefix;
 
 function writeBox(query: Query, box: Box): string {
   if (box.scoped) return print(query);
-  if (wordsOnly(box)) return (query.kind === 'and' ? query.parts : [query]).map((part) => (part as Term & { text: string }).text).join(' ');
+  if (wordsOnly(box))
+    return (query.kind === 'and' ? query.parts : [query])
+      .map((part) => (part as Term & { text: string }).text)
+      .join(' ');
   return print(rescope(query, 'any'));
 }
 
@@ -75,7 +92,12 @@ function readBox(text: string, box: Box): Query | null {
     return query && (box.scoped ? query : rescope(query, box.searches));
   }
   const words = tokenKeys(text);
-  return words.length ? join('and', words.map((word) => ({ kind: 'word', scope: box.searches, text: word }))) : null;
+  return words.length
+    ? join(
+        'and',
+        words.map((word) => ({ kind: 'word', scope: box.searches, text: word }))
+      )
+    : null;
 }
 
 /** A fact's value as the source's list shows it; phrases keep their quotes, word beginnings their star. */

@@ -17,16 +17,25 @@ export function personFromRow(cells: readonly unknown[], mapping: readonly Colum
   const name = cell('name') || [cell('firstName'), cell('lastName')].filter(Boolean).join(' ');
   if (!name) return { error: 'The name is empty.' };
   const headcount = readNumber(cell('headcount'));
-  if (headcount === null) return { error: `The company size “${cut(cell('headcount'))}” is not a number. Write digits, as in 240 or 51-200.` };
+  if (headcount === null)
+    return {
+      error: `The company size “${cut(cell('headcount'))}” is not a number. Write digits, as in 240 or 51-200.`
+    };
   const founded = readNumber(cell('founded'));
   if (founded === null) return { error: `The year “${cut(cell('founded'))}” is not a number. Write it as in 1998.` };
   const jobs = [
     ...(cell('title') || cell('company') ? [{ title: cell('title'), company: cell('company') }] : []),
-    ...(cell('pastTitle') || cell('pastCompany') ? [{ title: cell('pastTitle'), company: cell('pastCompany'), to: 'past' }] : [])
+    ...(cell('pastTitle') || cell('pastCompany')
+      ? [{ title: cell('pastTitle'), company: cell('pastCompany'), to: 'past' }]
+      : [])
   ];
   const country = cell('country');
   const industry = cell('industry');
-  const contact = [cell('mail'), cell('phone'), ...mapping.flatMap((field, i) => (field === 'url' ? [textOf(cells[i])] : []))].filter(Boolean);
+  const contact = [
+    cell('mail'),
+    cell('phone'),
+    ...mapping.flatMap((field, i) => (field === 'url' ? [textOf(cells[i])] : []))
+  ].filter(Boolean);
   return checked(
     {
       id: cell('id') || key,

@@ -9,7 +9,8 @@ export const countingSchema = z.discriminatedUnion('kind', [
 ]);
 export type Counting = z.infer<typeof countingSchema>;
 
-const step = (count: number, figures: number) => 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, count))) + 1 - figures);
+const step = (count: number, figures: number) =>
+  10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, count))) + 1 - figures);
 
 /** The count a source that counts so would show for a true count. A guess is for the source itself to make. */
 export function shownCount(count: number, counting: Counting): number {

@@ -32,7 +32,11 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
   const { from, to } = persona.size;
   if (from !== null || to !== null) {
     const { headcount } = person;
-    add('Firm size', headcount?.toLocaleString('en'), () => headcount! >= (from ?? 0) && headcount! <= (to ?? Infinity));
+    add(
+      'Firm size',
+      headcount?.toLocaleString('en'),
+      () => headcount! >= (from ?? 0) && headcount! <= (to ?? Infinity)
+    );
   }
   if (persona.industries.length) {
     const wanted = new Set(persona.industries.map((text) => industryCode(text)));
@@ -44,8 +48,14 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
     const wanted = new Set(persona.countries.map(countryCode));
     add('Country', person.country && countryName(person.country), () => wanted.has(countryCode(person.country!)));
   }
-  const unwanted = persona.mustNot.filter((text) => tokenKeys(text).length > 0 && matches({ kind: 'phrase', scope: 'any', text }, person));
+  const unwanted = persona.mustNot.filter(
+    (text) => tokenKeys(text).length > 0 && matches({ kind: 'phrase', scope: 'any', text }, person)
+  );
   if (persona.mustNot.length)
-    checks.push({ fact: 'Must not', outcome: unwanted.length ? 'not met' : 'met', has: unwanted.join(', ') || 'none of it found' });
+    checks.push({
+      fact: 'Must not',
+      outcome: unwanted.length ? 'not met' : 'met',
+      has: unwanted.join(', ') || 'none of it found'
+    });
   return checks;
 }

@@ -26,7 +26,11 @@ const ends = /[\s\p{Cc}\p{Cf}()[\]"“”„‟«»″]/u;
 const number = /^-?\d+(\.\d+)?$/;
 /** How many letters or digits must stand before a `*`. */
 export const shortestPrefix = 3;
-const foreign: Record<string, 'and' | 'or' | 'not'> = { '&&': 'and', '||': 'or', '!': 'not' };
+const foreign = new Map<string, 'and' | 'or' | 'not'>([
+  ['&&', 'and'],
+  ['||', 'or'],
+  ['!', 'not']
+]);
 
 /** Cuts a string into lexemes, saying what cannot be read. Never throws; linear in the text. */
 export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
@@ -119,7 +123,8 @@ export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
         severity: 'warning',
         from,
         to: at,
-        message: 'Curly quotes come from a document; many sources do not read them. They are read as plain quotes here.',
+        message:
+          'Curly quotes come from a document; many sources do not read them. They are read as plain quotes here.',
         fix: { label: 'Write plain quotes', edits: [{ from, to: at, insert: `"${inside}"` }] }
       });
     if (tokenKeys(inside).length === 0) {
@@ -240,7 +245,7 @@ export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
       lexemes.push({ kind: raw.toLowerCase() as 'and' | 'or' | 'not', from, to: end });
       return;
     }
-    const operator = foreign[raw];
+    const operator = foreign.get(raw);
     if (operator) {
       problems.push({
         code: 'foreign-operator',

@@ -138,20 +138,28 @@ class Reader {
     if (alternatives.length === 1) return first.member;
     const span = { from: first.member.span.from, to: alternatives.at(-1)!.member.span.to };
     const mixed = alternatives.filter((one) => one.several);
-    if (mixed.length) this.mixed(alternatives, mixed, span);
+    if (mixed.length) this.mixed(alternatives, mixed);
     const parts = alternatives.map((one) => one.member.query);
     return { query: join('or', parts, span), span, bare: false };
   }
 
-  private mixed(all: { member: Member; several: boolean }[], mixed: { member: Member }[], span: Span) {
-    const cut = (s: Span) => this.text.slice(s.from, s.to).replaceAll(/\s+/g, ' ');
-    const reading = all.map((one) => (one.several ? `(${cut(one.member.span)})` : cut(one.member.span))).join(' OR ');
-    const short = reading.length > 160 ? `${reading.slice(0, 160)}…` : reading;
+  /** Told at the operator between the first two alternatives, so that a long string is not marked from end to end. */
+  private mixed(all: { member: Member; several: boolean }[], mixed: { member: Member }[]) {
+    const cut = ({ from, to }: Span) => {
+      const text = this.text.slice(from, to).replaceAll(/\s+/g, ' ');
+      return text.length > 60 ? `${text.slice(0, 28)} … ${text.slice(-28)}` : text;
+    };
+    const shown = all.slice(0, 4).map((one) => (one.several ? `(${cut(one.member.span)})` : cut(one.member.span)));
+    if (all.length > shown.length) shown.push('…');
+    const gap = { from: all[0]!.member.span.to, to: all[1]!.member.span.from };
+    const operator = this.lexemes.find(
+      (lexeme) => lexeme.kind === 'or' && lexeme.from >= gap.from && lexeme.to <= gap.to
+    );
     this.say(
       'mixed-operators',
       'warning',
-      span,
-      `AND and OR stand side by side without brackets. It is read as: ${short}`,
+      operator ?? gap,
+      `AND and OR stand side by side without brackets. It is read as: ${shown.join(' OR ')}`,
       {
         label: 'Write these brackets',
         edits: mixed.flatMap(({ member: { span: s } }) => [
@@ -301,7 +309,8 @@ class Reader {
         });
       return null;
     }
-    const query = inside.query.kind === 'and' || inside.query.kind === 'or' ? { ...inside.query, at: span } : inside.query;
+    const query =
+      inside.query.kind === 'and' || inside.query.kind === 'or' ? { ...inside.query, at: span } : inside.query;
     return { query, span, bare: false };
   }
 

@@ -65,7 +65,13 @@ function writeWord(text: string, prefix: boolean): string {
   const plain = prefix ? `${text}*` : text;
   const { lexemes, problems } = lex(plain);
   const [lexeme] = lexemes;
-  if (lexemes.length === 1 && !problems.length && lexeme!.kind === 'word' && lexeme!.text === text && lexeme!.prefix === prefix)
+  if (
+    lexemes.length === 1 &&
+    !problems.length &&
+    lexeme!.kind === 'word' &&
+    lexeme!.text === text &&
+    lexeme!.prefix === prefix
+  )
     return plain;
   if (!prefix) return quoted(text);
   return `${tokenKeys(text).join('-')}*`;

@@ -16,7 +16,11 @@ export class ApiProblem extends Error {
 }
 
 const unreachable = () =>
-  new ApiProblem(0, 'Eave does not answer', 'The Eave server cannot be reached. Start it again with npm start; what you typed stays on this page.');
+  new ApiProblem(
+    0,
+    'Eave does not answer',
+    'The Eave server cannot be reached. Start it again with npm start; what you typed stays on this page.'
+  );
 
 interface Input<P, Q, B> {
   params?: P;
@@ -32,13 +36,20 @@ export async function call<P extends z.ZodType, Q extends z.ZodType, B extends z
   operation: Operation<P, Q, B, R>,
   input: Input<Record<string, string | number>, Record<string, string | number>, z.input<B>> = {}
 ): Promise<z.output<R>> {
-  const path = operation.path.replaceAll(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(String(input.params?.[name])));
-  const query = input.query ? `?${new URLSearchParams(Object.entries(input.query).map(([k, v]) => [k, String(v)]))}` : '';
+  const path = operation.path.replaceAll(/\{(\w+)\}/g, (_, name: string) =>
+    encodeURIComponent(String(input.params?.[name]))
+  );
+  const query = input.query
+    ? `?${new URLSearchParams(Object.entries(input.query).map(([k, v]) => [k, String(v)]))}`
+    : '';
   const send = input.fetch ?? fetch;
   const response = await send(path + query, {
     method: operation.method,
     ...(input.signal && { signal: input.signal }),
-    ...(input.body !== undefined && { body: JSON.stringify(input.body), headers: { 'content-type': 'application/json' } }),
+    ...(input.body !== undefined && {
+      body: JSON.stringify(input.body),
+      headers: { 'content-type': 'application/json' }
+    }),
     ...(input.file && { body: input.file, headers: { 'content-type': 'application/octet-stream' } })
   }).catch((error: Error) => {
     throw error.name === 'AbortError' ? error : unreachable();
@@ -49,7 +60,12 @@ export async function call<P extends z.ZodType, Q extends z.ZodType, B extends z
   });
   if (!response.ok) {
     const told = body as { title?: string; detail?: string };
-    throw new ApiProblem(response.status, told.title ?? 'Refused', told.detail ?? 'The server refused this.', body as Record<string, unknown>);
+    throw new ApiProblem(
+      response.status,
+      told.title ?? 'Refused',
+      told.detail ?? 'The server refused this.',
+      body as Record<string, unknown>
+    );
   }
   return body as z.output<R>;
 }

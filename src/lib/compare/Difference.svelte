@@ -46,30 +46,57 @@
 <section class="sheet" aria-label="What changed between two versions">
   <header>
     <h2>What changed</h2>
-    <label>from version <select value={from} onchange={(event) => onchoose({ from: Number(event.currentTarget.value) })}>{#each versions as { number } (number)}<option value={number}>{number}</option>{/each}</select></label>
-    <label>to version <select value={to} onchange={(event) => onchoose({ to: Number(event.currentTarget.value) })}>{#each versions as { number } (number)}<option value={number}>{number}</option>{/each}</select></label>
-    <label>on <select value={source} onchange={(event) => onchoose({ source: event.currentTarget.value })}>{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select></label>
-    {#if answer}<span class="soft">{count(answer.kept)} people are in both.{answer.capped ? ` More are found than shown: only the first ${cap?.toLocaleString('en')} of each are compared.` : ''}</span>{/if}
+    <label
+      >from version <select value={from} onchange={(event) => onchoose({ from: Number(event.currentTarget.value) })}
+        >{#each versions as { number } (number)}<option value={number}>{number}</option>{/each}</select
+      ></label
+    >
+    <label
+      >to version <select value={to} onchange={(event) => onchoose({ to: Number(event.currentTarget.value) })}
+        >{#each versions as { number } (number)}<option value={number}>{number}</option>{/each}</select
+      ></label
+    >
+    <label
+      >on <select value={source} onchange={(event) => onchoose({ source: event.currentTarget.value })}
+        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
+      ></label
+    >
+    {#if answer}<span class="soft"
+        >{count(answer.kept)} people are in both.{answer.capped
+          ? ` More are found than shown: only the first ${cap?.toLocaleString('en')} of each are compared.`
+          : ''}</span
+      >{/if}
   </header>
   <Refused problem={refused} />
   {#if answer}
     <div class="sides">
       {#each [{ side: answer.removed, word: 'Removed' }, { side: answer.added, word: 'Added' }] as { side, word } (word)}
         <div>
-          <h3><span class="n">{count(side.count)}</span> {word.toLowerCase()} <span class="soft">{judgedWords(side.people)}</span></h3>
+          <h3>
+            <span class="n">{count(side.count)}</span>
+            {word.toLowerCase()} <span class="soft">{judgedWords(side.people)}</span>
+          </h3>
           {#if side.people.length}
             <table aria-label={word}>
               <thead><tr><th>Name</th><th>Title</th><th>Firm</th><th>Country</th><th>Verdict</th></tr></thead>
               <tbody>
                 {#each side.people as person (person.id)}
                   <tr>
-                    <td>{person.name}</td><td>{person.title}</td><td>{person.company}</td><td>{countryName(person.country)}</td>
-                    <td>{#if person.verdict}<span style:color={verdicts[person.verdict].colour}>{verdicts[person.verdict].sign} {verdicts[person.verdict].word}</span>{/if}</td>
+                    <td>{person.name}</td><td>{person.title}</td><td>{person.company}</td><td
+                      >{countryName(person.country)}</td
+                    >
+                    <td
+                      >{#if person.verdict}<span style:color={verdicts[person.verdict].colour}
+                          >{verdicts[person.verdict].sign} {verdicts[person.verdict].word}</span
+                        >{/if}</td
+                    >
                   </tr>
                 {/each}
               </tbody>
             </table>
-            {#if side.count > side.people.length}<p class="soft">and {count(side.count - side.people.length)} more</p>{/if}
+            {#if side.count > side.people.length}<p class="soft">
+                and {count(side.count - side.people.length)} more
+              </p>{/if}
           {:else}<p class="soft">Nobody.</p>{/if}
         </div>
       {/each}

@@ -17,19 +17,27 @@
     <div class="brief">{brief.name}</div>
     <nav aria-label="Steps of this brief">
       {#each steps as step (step.id)}
-        <a href={briefPath(brief.id, step.id)} class:on={here === step.id} aria-current={here === step.id ? 'page' : undefined}>
+        <a
+          href={briefPath(brief.id, step.id)}
+          class:on={here === step.id}
+          aria-current={here === step.id ? 'page' : undefined}
+        >
           {step.name}<small>{step.state(brief)}</small>
         </a>
       {/each}
     </nav>
   {:else}
     <nav aria-label="Eave">
-      <a href="/" class:on={page.route.id === '/'} aria-current={page.route.id === '/' ? 'page' : undefined}>Briefs<small>all jobs</small></a>
+      <a href="/" class:on={page.route.id === '/'} aria-current={page.route.id === '/' ? 'page' : undefined}
+        >Briefs<small>all jobs</small></a
+      >
     </nav>
   {/if}
   <div class="side">
     <a href="/sources" aria-current={page.route.id === '/sources' ? 'page' : undefined}>Sources</a>
-    <button class="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark">{theme.current === 'white' ? '◐ dark' : '◑ light'}</button>
+    <button class="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark"
+      >{theme.current === 'white' ? '◐ dark' : '◑ light'}</button
+    >
     <button class="plain" onclick={onkeysheet} aria-label="Keys">?</button>
   </div>
 </header>

@@ -7,7 +7,13 @@ class ThemeChoice {
 
   start(): void {
     const chosen = localStorage.getItem(key);
-    this.set(chosen === 'white' || chosen === 'g100' ? chosen : matchMedia('(prefers-color-scheme: dark)').matches ? 'g100' : 'white');
+    this.set(
+      chosen === 'white' || chosen === 'g100'
+        ? chosen
+        : matchMedia('(prefers-color-scheme: dark)').matches
+          ? 'g100'
+          : 'white'
+    );
   }
 
   toggle(): void {

@@ -42,7 +42,10 @@
     if (!job) return;
     refused = null;
     try {
-      job = await call(contract.startImport, { params: { id: job.id }, body: { name, mapping: [...mapping], skipBadRows } });
+      job = await call(contract.startImport, {
+        params: { id: job.id },
+        body: { name, mapping: [...mapping], skipBadRows }
+      });
       void watch();
     } catch (problem) {
       refused = problem;
@@ -79,14 +82,20 @@
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>{/if}
     <p class="soft">CSV with a heading line, or JSON Lines, up to 500,000 people. The file stays on this machine.</p>
     <label class="drop">
-      <input type="file" accept=".csv,.tsv,.txt,.jsonl,.ndjson,text/csv,application/jsonl" onchange={(event) => receive(event.currentTarget.files?.[0])} />
+      <input
+        type="file"
+        accept=".csv,.tsv,.txt,.jsonl,.ndjson,text/csv,application/jsonl"
+        onchange={(event) => receive(event.currentTarget.files?.[0])}
+      />
       {uploading ? `Reading ${uploading}…` : ''}
     </label>
   {:else}
     <p>
       <b>{job.fileName}</b>
       <span class="soft">
-        {count(job.bytes)} bytes, {job.reading.format === 'csv' ? `CSV with ${separators[job.reading.delimiter ?? ','] ?? job.reading.delimiter}` : 'JSON Lines'}, {job.reading.encoding},
+        {count(job.bytes)} bytes, {job.reading.format === 'csv'
+          ? `CSV with ${separators[job.reading.delimiter ?? ','] ?? job.reading.delimiter}`
+          : 'JSON Lines'}, {job.reading.encoding},
         {job.reading.columns.length} columns
       </span>
     </p>
@@ -104,10 +113,14 @@
             <table>
               <thead><tr><th>Row</th><th>Line</th><th>What is wrong</th></tr></thead>
               <tbody>
-                {#each job.outcome.errors as error (`${error.row} ${error.line}`)}<tr><td class="number">{error.row}</td><td class="number">{error.line}</td><td>{error.message}</td></tr>{/each}
+                {#each job.outcome.errors as error (`${error.row} ${error.line}`)}<tr
+                    ><td class="number">{error.row}</td><td class="number">{error.line}</td><td>{error.message}</td></tr
+                  >{/each}
               </tbody>
             </table>
-            {#if job.outcome.skipped > job.outcome.errors.length}<p class="soft">and {count(job.outcome.skipped - job.outcome.errors.length)} more</p>{/if}
+            {#if job.outcome.skipped > job.outcome.errors.length}<p class="soft">
+                and {count(job.outcome.skipped - job.outcome.errors.length)} more
+              </p>{/if}
           {/if}
         </div>
       {/if}
@@ -119,15 +132,20 @@
                 <th>
                   <b>{column.name || `column ${i + 1}`}</b>
                   <select aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
-                    {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option>{/each}
+                    {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option
+                      >{/each}
                   </select>
                 </th>
               {/each}
             </tr>
           </thead>
           <tbody>
-            {#each { length: rows } as _, row (row)}
-              <tr>{#each job.reading.columns as column, i (i)}<td class:out={mapping[i] === 'ignore'}>{column.samples[row] ?? ''}</td>{/each}</tr>
+            {#each Array.from({ length: rows }).keys() as row (row)}
+              <tr
+                >{#each job.reading.columns as column, i (i)}<td class:out={mapping[i] === 'ignore'}
+                    >{column.samples[row] ?? ''}</td
+                  >{/each}</tr
+              >
             {/each}
           </tbody>
         </table>
@@ -135,9 +153,12 @@
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
         <label>Name of the source <input bind:value={name} maxlength="100" /></label>
-        <button class="quiet main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</button>
+        <button class="quiet main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</button
+        >
         {#if job.outcome?.errors.length}
-          <button class="quiet" disabled={fault !== null || !name.trim()} onclick={() => start(true)}>Import without those rows</button>
+          <button class="quiet" disabled={fault !== null || !name.trim()} onclick={() => start(true)}
+            >Import without those rows</button
+          >
         {/if}
         <button class="quiet" onclick={stop}>Throw the file away</button>
       </div>

@@ -11,9 +11,15 @@
   let { document, history = true }: Props = $props();
 
   const said = $derived(
-    { kept: 'All kept', typing: 'Keeping…', keeping: 'Keeping…', waiting: 'Waiting to keep', invalid: 'Not kept yet', conflict: 'Changed elsewhere', refused: 'Not kept' }[
-      document.state
-    ]
+    {
+      kept: 'All kept',
+      typing: 'Keeping…',
+      keeping: 'Keeping…',
+      waiting: 'Waiting to keep',
+      invalid: 'Not kept yet',
+      conflict: 'Changed elsewhere',
+      refused: 'Not kept'
+    }[document.state]
   );
 
   beforeNavigate(({ cancel, willUnload }) => {

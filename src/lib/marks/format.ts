@@ -5,7 +5,8 @@ const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
 export const count = (value: number): string => whole.format(value);
 
 /** A count that may be an interval: `418`, or `1,350–1,449`. */
-export const counted = ({ low, high }: Interval): string => (low === high ? count(low) : `${count(low)}–${count(high)}`);
+export const counted = ({ low, high }: Interval): string =>
+  low === high ? count(low) : `${count(low)}–${count(high)}`;
 
 /** The middle of an interval with a sign that it is one. */
 export const about = ({ low, high }: Interval): string => (low === high ? count(low) : `≈ ${count((low + high) / 2)}`);

@@ -28,8 +28,10 @@
   <div class="box">
     {#each chosen as value (value)}
       <span class="one"
-        >{nameOf.get(value) ?? value}<button class="plain" aria-label="Take {nameOf.get(value) ?? value} out" onclick={() => onchange(chosen.filter((other) => other !== value))}
-          >✕</button
+        >{nameOf.get(value) ?? value}<button
+          class="plain"
+          aria-label="Take {nameOf.get(value) ?? value} out"
+          onclick={() => onchange(chosen.filter((other) => other !== value))}>✕</button
         ></span
       >
     {/each}
@@ -55,7 +57,9 @@
       {#each choices as { value, name } (value)}<option value={name}>{value}</option>{/each}
     </datalist>
   </div>
-  <div class="hint" class:invalid={invalid !== undefined}>{invalid ?? (typed ? 'Press Enter to add; only what is on the list can be added.' : hint)}</div>
+  <div class="hint" class:invalid={invalid !== undefined}>
+    {invalid ?? (typed ? 'Press Enter to add; only what is on the list can be added.' : hint)}
+  </div>
 </div>
 
 <style>

@@ -26,7 +26,9 @@
         {/if}
       </li>
     {/each}
-    {#if problems.length > 6}<li class="hint"><span class="soft">and {problems.length - 6} more, marked in the string</span></li>{/if}
+    {#if problems.length > 6}<li class="hint">
+        <span class="soft">and {problems.length - 6} more, marked in the string</span>
+      </li>{/if}
   </ul>
 {/if}
 

@@ -5,7 +5,11 @@
   type Source = Answer<'listSources'>[number];
   let { source, rendering }: { source: Source; rendering: Answer<'render'> } = $props();
 
-  const words = { exact: 'The source is asked exactly this string.', wider: 'The source brings more people than the string means; Eave removes them.', impossible: 'The source cannot be asked this.' };
+  const words = {
+    exact: 'The source is asked exactly this string.',
+    wider: 'The source brings more people than the string means; Eave removes them.',
+    impossible: 'The source cannot be asked this.'
+  };
   const label = (id: string) => source.sheet.boxes.find((box) => box.id === id)?.label ?? id;
 
   let copied = $state('');
@@ -28,7 +32,9 @@
         {#each Object.entries(search.boxes) as [id, text] (id)}
           <div class="row">
             <span class="label">{label(id)}</span><code>{text}</code>
-            <button class="quiet" onclick={() => copy(text, `${i}${id}`)}>{copied === `${i}${id}` ? 'Copied' : 'Copy'}</button>
+            <button class="quiet" onclick={() => copy(text, `${i}${id}`)}
+              >{copied === `${i}${id}` ? 'Copied' : 'Copy'}</button
+            >
           </div>
         {/each}
         {#each search.facts as fact (fact.scope)}

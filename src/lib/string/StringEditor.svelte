@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { EditorView } from '@codemirror/view';
+  import type { EditorView } from '@codemirror/view';
   import { stringEditor } from './editor';
 
   interface Props {
@@ -21,7 +21,8 @@
   // A text set from outside replaces what stands there as one edit, so that the editor's undo brings it back.
   $effect(() => {
     const next = text;
-    if (view && view.state.doc.toString() !== next) view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } });
+    if (view && view.state.doc.toString() !== next)
+      view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } });
   });
 
   export function focus() {

@@ -45,8 +45,12 @@
         <button class="quiet" onclick={() => navigator.clipboard.writeText(version.text)}>Copy</button>
         <button class="quiet" onclick={onclose}>Close</button>
       </div>
-      <p class="soft">{same ? 'The same as the string above.' : `From version ${version.number} to the string above:`}</p>
-      <pre>{#each changes as change, i (i)}{#if change.added}<ins>{change.value}</ins>{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
+      <p class="soft">
+        {same ? 'The same as the string above.' : `From version ${version.number} to the string above:`}
+      </p>
+      <pre>{#each changes as change, i (i)}{#if change.added}<ins>{change.value}</ins>{:else if change.removed}<del
+              >{change.value}</del
+            >{:else}{change.value}{/if}{/each}</pre>
     </div>
   {/if}
 </section>

@@ -26,7 +26,8 @@
     if (!without) return '';
     const difference = (without.low + without.high - whole.low - whole.high) / 2;
     const exact = without.low === without.high && whole.low === whole.high;
-    return `${difference > 0 ? '+' : difference < 0 ? '−' : ''} ${exact ? '' : difference === 0 ? '' : '≈ '}${count(Math.abs(difference))}`;
+    const sign = difference > 0 ? '+' : difference < 0 ? '−' : '';
+    return `${exact || !difference ? '' : '≈ '}${sign} ${count(Math.abs(difference))}`;
   };
   const use = (source: Source, answer: Answer<'worth'>) => {
     const { limits } = source.sheet;
@@ -39,23 +40,34 @@
   <table class="board" class:stale aria-label="Worth of each part by source">
     <thead>
       <tr>
-        <th class="first"><b>Worth of each part</b><span class="soft">found alone, and the change if it is left out</span></th>
+        <th class="first"
+          ><b>Worth of each part</b><span class="soft">found alone, and the change if it is left out</span></th
+        >
         {#each sources as source (source.id)}
           {@const now = worth[source.id]}
           <th>
-            <button class="plain name" onclick={() => onchoose(source)} title="Show how {source.name} is asked">{source.name}</button>
+            <button class="plain name" onclick={() => onchoose(source)} title="Show how {source.name} is asked"
+              >{source.name}</button
+            >
             {#if now?.answer}
-              <span class="n">{about(now.answer.count)} <em>{now.answer.count.low === now.answer.count.high ? 'exact' : counted(now.answer.count)}</em></span>
+              <span class="n"
+                >{about(now.answer.count)}
+                <em>{now.answer.count.low === now.answer.count.high ? 'exact' : counted(now.answer.count)}</em></span
+              >
               <span class="badge {now.answer.rendering.exactness}">{now.answer.rendering.exactness}</span>
               {now.answer.rendering.searches.length}
               {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
               {#each use(source, now.answer) as { kind, used, most } (kind)}
-                <div class="bar" title="{used} of {most} {kind}"><i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > most}></i></div>
+                <div class="bar" title="{used} of {most} {kind}">
+                  <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > most}></i>
+                </div>
               {/each}
             {:else if now?.state === 'refused'}
               <span class="refused">{now.message}</span>
             {:else}
-              <span class="n soft">…</span><span class="soft">{source.readiness.state === 'preparing' ? 'its people are being prepared' : 'counting'}</span>
+              <span class="n soft">…</span><span class="soft"
+                >{source.readiness.state === 'preparing' ? 'its people are being prepared' : 'counting'}</span
+              >
             {/if}
           </th>
         {/each}
@@ -73,7 +85,10 @@
             {@const figures = answer?.parts[part.index]}
             <td>
               {#if answer && figures}
-                <span class="al">{about(figures.alone)}</span><span class="ch">{change(figures.without, answer.count)}</span>
+                {#if figures.alone}<span class="al">{about(figures.alone)}</span>{:else}<span
+                    class="al soft"
+                    title="{source.name} cannot be asked this part alone">not alone</span
+                  >{/if}<span class="ch">{change(figures.without, answer.count)}</span>
               {/if}
             </td>
           {/each}
@@ -138,6 +153,9 @@
   .part {
     border-left: 0;
     max-width: 420px;
+  }
+  .part {
+    white-space: nowrap;
   }
   .part .mono {
     font-size: 12.5px;

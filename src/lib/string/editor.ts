@@ -3,7 +3,16 @@ import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { bracketMatching } from '@codemirror/language';
 import { forEachDiagnostic, lintKeymap, linter, type Diagnostic } from '@codemirror/lint';
 import { EditorState, RangeSetBuilder, StateField, type Text } from '@codemirror/state';
-import { Decoration, EditorView, GutterMarker, drawSelection, gutter, keymap, placeholder, type DecorationSet } from '@codemirror/view';
+import {
+  Decoration,
+  EditorView,
+  GutterMarker,
+  drawSelection,
+  gutter,
+  keymap,
+  placeholder,
+  type DecorationSet
+} from '@codemirror/view';
 import { lex } from '$core/query/lex';
 import { limits } from '$core/query/limits';
 import { parse } from '$core/query/parse';
@@ -31,7 +40,9 @@ export function stringEditor(parent: HTMLElement, text: string, handlers: Handle
         drawSelection(),
         bracketMatching(),
         EditorView.lineWrapping,
-        placeholder('Write a string, or build it from the persona: title:("head of quality" OR "quality manager") NOT intern'),
+        placeholder(
+          'Write a string, or build it from the persona: title:("head of quality" OR "quality manager") NOT intern'
+        ),
         EditorView.contentAttributes.of({ 'aria-label': 'String', spellcheck: 'false' }),
         reading,
         partGutter,
@@ -71,7 +82,10 @@ function diagnostic({ from, to, severity, message, fix }: Problem): Diagnostic {
         {
           name: fix.label,
           // The place given here has followed edits made since; the fix's own places are moved along with it.
-          apply: (view: EditorView, at: number) => view.dispatch({ changes: fix.edits.map((edit) => ({ ...edit, from: edit.from + at - from, to: edit.to + at - from })) })
+          apply: (view: EditorView, at: number) =>
+            view.dispatch({
+              changes: fix.edits.map((edit) => ({ ...edit, from: edit.from + at - from, to: edit.to + at - from }))
+            })
         }
       ]
     })
@@ -126,7 +140,8 @@ function read(doc: Text): Reading {
     }
   }
   const builder = new RangeSetBuilder<Decoration>();
-  for (const { from, to, mark } of marks.sort((a, b) => a.from - b.from || b.to - a.to)) if (from < to) builder.add(from, to, mark);
+  for (const { from, to, mark } of marks.sort((a, b) => a.from - b.from || b.to - a.to))
+    if (from < to) builder.add(from, to, mark);
   return { decorations: builder.finish(), starts };
 }
 
@@ -191,7 +206,19 @@ const look = EditorView.theme({
   '.cm-tooltip-autocomplete ul li[aria-selected]': { backgroundColor: 'var(--accent)', color: 'var(--on-accent)' },
   '.cm-diagnostic': { borderLeftColor: 'var(--warm)', fontFamily: "'IBM Plex Sans', sans-serif", fontSize: '13px' },
   '.cm-diagnosticAction': { backgroundColor: 'var(--accent)', color: 'var(--on-accent)', borderRadius: '0' },
-  '.cm-lintRange-error': { backgroundImage: 'none', textDecoration: 'underline wavy var(--warm)', textUnderlineOffset: '5px' },
-  '.cm-lintRange-warning': { backgroundImage: 'none', textDecoration: 'underline wavy var(--warm) 1px', textUnderlineOffset: '5px' },
-  '.cm-lintRange-hint': { backgroundImage: 'none', textDecoration: 'underline dotted var(--soft)', textUnderlineOffset: '5px' }
+  '.cm-lintRange-error': {
+    backgroundImage: 'none',
+    textDecoration: 'underline wavy var(--warm)',
+    textUnderlineOffset: '5px'
+  },
+  '.cm-lintRange-warning': {
+    backgroundImage: 'none',
+    textDecoration: 'underline wavy var(--warm) 1px',
+    textUnderlineOffset: '5px'
+  },
+  '.cm-lintRange-hint': {
+    backgroundImage: 'none',
+    textDecoration: 'underline dotted var(--soft)',
+    textUnderlineOffset: '5px'
+  }
 });

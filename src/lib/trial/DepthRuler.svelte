@@ -12,10 +12,23 @@
   let { trial, at, onopen }: Props = $props();
 
   const row = 22;
-  const unseen = $derived({ low: Math.max(0, trial.count.low - trial.shown), high: Math.max(0, trial.count.high - trial.shown) });
+  const unseen = $derived({
+    low: Math.max(0, trial.count.low - trial.shown),
+    high: Math.max(0, trial.count.high - trial.shown)
+  });
   const height = $derived(Math.max(300, trial.sample.length * row));
   const y = (rank: number) => 8 + (trial.shown > 1 ? ((rank - 1) / (trial.shown - 1)) * (height - 16) : 0);
-  const ticks = $derived([...new Set([1, Math.round(trial.shown / 4), Math.round(trial.shown / 2), Math.round((3 * trial.shown) / 4), trial.shown])].filter((rank) => rank > 0));
+  const ticks = $derived(
+    [
+      ...new Set([
+        1,
+        Math.round(trial.shown / 4),
+        Math.round(trial.shown / 2),
+        Math.round((3 * trial.shown) / 4),
+        trial.shown
+      ])
+    ].filter((rank) => rank > 0)
+  );
 
   let list: HTMLElement | undefined = $state();
   $effect(() => {
@@ -34,15 +47,27 @@
       {/each}
       {#each trial.sample as { rank, verdict }, i (rank)}
         <line x1="53" x2="62" y1={y(rank)} y2={i * row + row / 2} stroke="var(--line)" />
-        <circle cx="52" cy={y(rank)} r={i === at ? 4.5 : 3} fill={verdict ? verdicts[verdict.verdict].colour : 'var(--sheet)'} stroke={verdict ? 'none' : 'var(--grey)'} />
+        <circle
+          cx="52"
+          cy={y(rank)}
+          r={i === at ? 4.5 : 3}
+          fill={verdict ? verdicts[verdict.verdict].colour : 'var(--sheet)'}
+          stroke={verdict ? 'none' : 'var(--grey)'}
+        />
       {/each}
     </svg>
     <ol>
       {#each trial.sample as { person, verdict, rank }, i (rank)}
         <li style:height="{row}px">
           <button class="plain" aria-current={i === at} onclick={() => onopen(i)}>
-            <span class="sign" style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}>{verdict ? verdicts[verdict.verdict].sign : '·'}</span>
-            <span class="name">{person.name}</span><span class="visually-hidden">{verdict ? verdicts[verdict.verdict].word : 'not judged'}</span>
+            <span
+              class="sign"
+              style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}
+              >{verdict ? verdicts[verdict.verdict].sign : '·'}</span
+            >
+            <span class="name">{person.name}</span><span class="visually-hidden"
+              >{verdict ? verdicts[verdict.verdict].word : 'not judged'}</span
+            >
           </button>
         </li>
       {/each}
@@ -50,7 +75,11 @@
   </div>
   {#if unseen.high > 0}
     <p class="beyond">
-      <i></i><span>beyond the {count(trial.shown)} shown:<br />{unseen.low === unseen.high ? count(unseen.low) : `${count(unseen.low)}–${count(unseen.high)}`} unseen</span>
+      <i></i><span
+        >beyond the {count(trial.shown)} shown:<br />{unseen.low === unseen.high
+          ? count(unseen.low)
+          : `${count(unseen.low)}–${count(unseen.high)}`} unseen</span
+      >
     </p>
   {/if}
 </div>

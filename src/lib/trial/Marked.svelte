@@ -17,7 +17,8 @@
   });
 </script>
 
-{#each pieces as piece, i (i)}{#if piece.part === null}{piece.text}{:else}<mark style:border-color={partTint(piece.part)}
+{#each pieces as piece, i (i)}{#if piece.part === null}{piece.text}{:else}<mark
+      style:border-color={partTint(piece.part)}
       >{piece.text}<sup style:color={partTint(piece.part)}>{partGlyph(piece.part)}</sup></mark
     >{/if}{/each}
 

@@ -10,9 +10,12 @@
   const sampled = $derived(trial.sample[at]!);
   const person = $derived(sampled.person);
   const marksOf = (index: number) => sampled.marks.filter((mark) => mark.value === index);
-  const valuesIn = (field: string) => sampled.values.map((value, index) => ({ ...value, index })).filter((value) => value.field === field);
+  const valuesIn = (field: string) =>
+    sampled.values.map((value, index) => ({ ...value, index })).filter((value) => value.field === field);
   const valueOfJob = (job: number, fields: readonly string[]) =>
-    sampled.values.map((value, index) => ({ ...value, index })).find((value) => value.job === job && fields.includes(value.field));
+    sampled.values
+      .map((value, index) => ({ ...value, index }))
+      .find((value) => value.job === job && fields.includes(value.field));
 
   const now = $derived(person.jobs?.findIndex((job) => !job.to) ?? -1);
   const because = $derived(
@@ -48,7 +51,11 @@
     {#if title}<p class="title"><Marked text={title.text} marks={marksOf(title.index)} /></p>{/if}
   {/if}
   <p class="soft">
-    {[person.jobs?.[now]?.company, person.headcount && `${person.headcount.toLocaleString('en')} people`, [person.place, person.country && countryName(person.country)].filter(Boolean).join(', ')]
+    {[
+      person.jobs?.[now]?.company,
+      person.headcount && `${person.headcount.toLocaleString('en')} people`,
+      [person.place, person.country && countryName(person.country)].filter(Boolean).join(', ')
+    ]
       .filter(Boolean)
       .join(' · ')} · {trial.sourceName} shows this at {sampled.rank.toLocaleString('en')}
   </p>
@@ -60,22 +67,26 @@
       {@const more = valueOfJob(i, ['jobtext'])}
       <dt>{span(job.from, job.to)}</dt>
       <dd class:past={job.to}>
-        {#if title}<Marked text={title.text} marks={marksOf(title.index)} />{/if}{title && company ? ', ' : ''}{#if company}<Marked
-            text={company.text}
-            marks={marksOf(company.index)}
-          />{/if}
+        {#if title}<Marked text={title.text} marks={marksOf(title.index)} />{/if}{title && company
+          ? ', '
+          : ''}{#if company}<Marked text={company.text} marks={marksOf(company.index)} />{/if}
         {#if more}<div class="more"><Marked text={more.text} marks={marksOf(more.index)} /></div>{/if}
       </dd>
     {/each}
   </dl>
 
-  {#each valuesIn('about') as value (value.index)}<p class="about"><Marked text={value.text} marks={marksOf(value.index)} /></p>{/each}
+  {#each valuesIn('about') as value (value.index)}<p class="about">
+      <Marked text={value.text} marks={marksOf(value.index)} />
+    </p>{/each}
   {#each [['Skills', 'skill'], ['Groups', 'group'], ['School', 'school'], ['Contact', 'contact']] as [label, field] (field)}
     {@const values = valuesIn(field!)}
     {#if values.length}
       <p class="list">
         <span class="soft">{label}</span>
-        {#each values as value, i (value.index)}{i ? ' · ' : ''}<Marked text={value.text} marks={marksOf(value.index)} />{/each}
+        {#each values as value, i (value.index)}{i ? ' · ' : ''}<Marked
+            text={value.text}
+            marks={marksOf(value.index)}
+          />{/each}
       </p>
     {/if}
   {/each}
@@ -83,7 +94,10 @@
   {#if because.length}
     <p class="because">
       Found because
-      {#each because as { part, word, field }, i (part)}{i ? (i === because.length - 1 ? ' and ' : ', ') : ''}<b style:color={partTint(part)}>{partGlyph(part)} {word}</b> is in
+      {#each because as { part, word, field }, i (part)}{i ? (i === because.length - 1 ? ' and ' : ', ') : ''}<b
+          style:color={partTint(part)}>{partGlyph(part)} {word}</b
+        >
+        is in
         {fieldWords[field] ?? `the ${field}`}{/each}.
     </p>
   {/if}

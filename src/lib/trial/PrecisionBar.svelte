@@ -22,17 +22,26 @@
     {#if precision.share === null}
       <span class="n soft">nobody judged</span>
     {:else}
-      <span class="n">{percent(precision.share)}</span> <span class="soft" data-testid="interval">{percentRange(precision.interval)}</span>
+      <span class="n">{percent(precision.share)}</span>
+      <span class="soft" data-testid="interval">{percentRange(precision.interval)}</span>
     {/if}
   </div>
   <svg width="560" height="46" aria-hidden="true" font-size="11" fill="var(--soft)">
     <line x1="4" x2="556" y1="22" y2="22" stroke="var(--line)" />
     {#if precision.share !== null}
-      <rect x={x(precision.interval.low)} y="17" width={x(precision.interval.high) - x(precision.interval.low)} height="10" fill="var(--accent-2)" />
+      <rect
+        x={x(precision.interval.low)}
+        y="17"
+        width={x(precision.interval.high) - x(precision.interval.low)}
+        height="10"
+        fill="var(--accent-2)"
+      />
       <rect x={x(precision.interval.low) - 1} y="14" width="2" height="16" fill="var(--accent)" />
       <rect x={x(precision.interval.high) - 1} y="14" width="2" height="16" fill="var(--accent)" />
       <circle cx={x(precision.share)} cy="22" r="6" fill="var(--accent)" />
-      <text x={Math.min(520, Math.max(20, x(precision.share)))} y="10" text-anchor="middle">{precision.fits} of {judged}</text>
+      <text x={Math.min(520, Math.max(20, x(precision.share)))} y="10" text-anchor="middle"
+        >{precision.fits} of {judged}</text
+      >
     {/if}
     <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100 %</text>
   </svg>

@@ -14,7 +14,11 @@
   }
   let { checks, verdict, reason, ongive, onreason, onback }: Props = $props();
 
-  const signs = { met: { sign: '✓', colour: 'var(--accent)' }, 'not met': { sign: '✕', colour: 'var(--warm)' }, unknown: { sign: '◐', colour: 'var(--grey)' } };
+  const signs = {
+    met: { sign: '✓', colour: 'var(--accent)' },
+    'not met': { sign: '✕', colour: 'var(--warm)' },
+    unknown: { sign: '◐', colour: 'var(--grey)' }
+  };
   let own: HTMLInputElement | undefined = $state();
   export const focusReason = () => own?.focus();
 </script>
@@ -23,12 +27,20 @@
   <h2 class="soft">Against the persona</h2>
   {#each checks as { fact, outcome, has } (fact)}
     <div class="fact">
-      <span style:color={signs[outcome].colour} title={outcome}>{signs[outcome].sign}</span><span>{fact}<span class="visually-hidden"> {outcome}</span></span><b>{has}</b>
+      <span style:color={signs[outcome].colour} title={outcome}>{signs[outcome].sign}</span><span
+        >{fact}<span class="visually-hidden"> {outcome}</span></span
+      ><b>{has}</b>
     </div>
   {/each}
   <div class="give">
     {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
-      <button class="plain" class:on={verdict === name} aria-pressed={verdict === name} style:--tint={colour} onclick={() => ongive(name as Verdict)}>
+      <button
+        class="plain"
+        class:on={verdict === name}
+        aria-pressed={verdict === name}
+        style:--tint={colour}
+        onclick={() => ongive(name as Verdict)}
+      >
         <span><b style:color={colour}>{sign}</b> {word}</span><kbd>{key}</kbd>
       </button>
     {/each}
@@ -37,7 +49,13 @@
     <span class="soft">Because</span>
     <div>
       {#each reasons as text, i (text)}
-        <button class="plain" class:on={reason === text} aria-pressed={reason === text} disabled={!verdict} onclick={() => onreason(reason === text ? '' : text)}>{i + 1} {text}</button>
+        <button
+          class="plain"
+          class:on={reason === text}
+          aria-pressed={reason === text}
+          disabled={!verdict}
+          onclick={() => onreason(reason === text ? '' : text)}>{i + 1} {text}</button
+        >
       {/each}
     </div>
     <input
@@ -52,7 +70,10 @@
         if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
       }}
     />
-    <p class="soft keys"><kbd>←</kbd> <kbd>→</kbd> go through · <button class="plain link" disabled={!verdict} onclick={onback}>take back</button> <kbd>⌫</kbd></p>
+    <p class="soft keys">
+      <kbd>←</kbd> <kbd>→</kbd> go through ·
+      <button class="plain link" disabled={!verdict} onclick={onback}>take back</button> <kbd>⌫</kbd>
+    </p>
   </div>
 </aside>
 

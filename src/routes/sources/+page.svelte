@@ -20,7 +20,11 @@
 
   function counting({ counting: how, limits }: Source['sheet']): string {
     const counts =
-      how.kind === 'exact' ? 'Counts exactly' : how.kind === 'rounded' ? `Rounds counts over ${count(how.above)} to ${how.figures} figures` : `Guesses counts, up to ${how.factor} times off`;
+      how.kind === 'exact'
+        ? 'Counts exactly'
+        : how.kind === 'rounded'
+          ? `Rounds counts over ${count(how.above)} to ${how.figures} figures`
+          : `Guesses counts, up to ${how.factor} times off`;
     return `${counts}; ${limits.shown === null ? 'shows everyone' : `shows the first ${count(limits.shown)}`}.`;
   }
   function asking({ boxes, facts }: Source['sheet']): string {
@@ -50,7 +54,9 @@
 
 <div class="strip">
   <h1>Sources</h1>
-  <p class="soft">Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.</p>
+  <p class="soft">
+    Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.
+  </p>
 </div>
 <Refused problem={refused} />
 
@@ -60,11 +66,19 @@
     <tbody>
       {#each data.sources as source (source.id)}
         <tr>
-          <td class="who"><b>{source.name}</b><div class="soft">{source.kind === 'file' ? 'imported file' : 'stand-in'}</div></td>
+          <td class="who"
+            ><b>{source.name}</b>
+            <div class="soft">{source.kind === 'file' ? 'imported file' : 'stand-in'}</div></td
+          >
           <td>{source.people === null ? '…' : count(source.people)}</td>
           <td>{asking(source.sheet)}</td>
           <td>{counting(source.sheet)}</td>
-          <td>{readiness(source)}{#if source.kind === 'file'}<br /><button class="quiet" onclick={() => (deleting = source)}>Delete</button>{/if}</td>
+          <td
+            >{readiness(source)}{#if source.kind === 'file'}<br /><button
+                class="quiet"
+                onclick={() => (deleting = source)}>Delete</button
+              >{/if}</td
+          >
         </tr>
       {/each}
     </tbody>
@@ -87,7 +101,10 @@
     if (source) void remove(source);
   }}
 >
-  <p>“{deleting?.name}” goes with its people, its trials and the verdicts on its people, in every brief. This cannot be undone.</p>
+  <p>
+    “{deleting?.name}” goes with its people, its trials and the verdicts on its people, in every brief. This cannot be
+    undone.
+  </p>
 </Modal>
 
 <style>

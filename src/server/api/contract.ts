@@ -27,7 +27,12 @@ export type AnyOperation = Operation<z.ZodType, z.ZodType, z.ZodType, z.ZodType>
 const none = z.undefined();
 type None = typeof none;
 
-function operation<P extends z.ZodType = None, Q extends z.ZodType = None, B extends z.ZodType = None, R extends z.ZodType = None>(
+function operation<
+  P extends z.ZodType = None,
+  Q extends z.ZodType = None,
+  B extends z.ZodType = None,
+  R extends z.ZodType = None
+>(
   method: AnyOperation['method'],
   path: string,
   summary: string,
@@ -145,14 +150,20 @@ const kept = <T extends z.ZodType>(body: T) => z.object({ body, revision });
 /** Every operation of the API, by name. The OpenAPI document is made from this. */
 export const contract = {
   listBriefs: operation('GET', '/api/briefs', 'All briefs, newest change first', { response: z.array(briefDetail) }),
-  createBrief: operation('POST', '/api/briefs', 'Make a brief', { body: z.object({ name }), response: briefHead, status: 201 }),
+  createBrief: operation('POST', '/api/briefs', 'Make a brief', {
+    body: z.object({ name }),
+    response: briefHead,
+    status: 201
+  }),
   readBrief: operation('GET', '/api/briefs/{id}', 'One brief', { params: brief, response: briefDetail }),
   changeBrief: operation('PATCH', '/api/briefs/{id}', 'Rename, archive or bring back a brief', {
     params: brief,
     body: z.object({ revision, name: name.optional(), archived: z.boolean().optional() }),
     response: briefHead
   }),
-  deleteBrief: operation('DELETE', '/api/briefs/{id}', 'Delete an archived brief with all that belongs to it', { params: brief }),
+  deleteBrief: operation('DELETE', '/api/briefs/{id}', 'Delete an archived brief with all that belongs to it', {
+    params: brief
+  }),
   copyBrief: operation('POST', '/api/briefs/{id}/copy', 'A new brief with the same persona, wording and string', {
     params: brief,
     response: briefHead,
@@ -162,26 +173,44 @@ export const contract = {
     params: brief,
     response: kept(documentSchemas.persona)
   }),
-  writePersona: operation('PUT', '/api/briefs/{id}/persona', 'Write the persona; refused with 409 if it was changed since `revision`', {
-    params: brief,
-    body: kept(documentSchemas.persona),
-    response: z.object({ revision })
-  }),
+  writePersona: operation(
+    'PUT',
+    '/api/briefs/{id}/persona',
+    'Write the persona; refused with 409 if it was changed since `revision`',
+    {
+      params: brief,
+      body: kept(documentSchemas.persona),
+      response: z.object({ revision })
+    }
+  ),
   readWording: operation('GET', '/api/briefs/{id}/wording', 'The word sets of a brief', {
     params: brief,
     response: kept(documentSchemas.wording)
   }),
-  writeWording: operation('PUT', '/api/briefs/{id}/wording', 'Write the word sets; refused with 409 if they were changed since `revision`', {
+  writeWording: operation(
+    'PUT',
+    '/api/briefs/{id}/wording',
+    'Write the word sets; refused with 409 if they were changed since `revision`',
+    {
+      params: brief,
+      body: kept(documentSchemas.wording),
+      response: z.object({ revision })
+    }
+  ),
+  readDraft: operation('GET', '/api/briefs/{id}/draft', 'The string being written', {
     params: brief,
-    body: kept(documentSchemas.wording),
-    response: z.object({ revision })
+    response: kept(documentSchemas.draft)
   }),
-  readDraft: operation('GET', '/api/briefs/{id}/draft', 'The string being written', { params: brief, response: kept(documentSchemas.draft) }),
-  writeDraft: operation('PUT', '/api/briefs/{id}/draft', 'Keep the string being written; refused with 409 if it was changed since `revision`', {
-    params: brief,
-    body: kept(documentSchemas.draft),
-    response: z.object({ revision })
-  }),
+  writeDraft: operation(
+    'PUT',
+    '/api/briefs/{id}/draft',
+    'Keep the string being written; refused with 409 if it was changed since `revision`',
+    {
+      params: brief,
+      body: kept(documentSchemas.draft),
+      response: z.object({ revision })
+    }
+  ),
   buildString: operation('GET', '/api/briefs/{id}/built-string', 'The string that persona and wording make', {
     params: brief,
     response: z.object({ text: z.string() })
@@ -190,12 +219,17 @@ export const contract = {
     params: brief,
     response: z.array(version)
   }),
-  keepVersion: operation('POST', '/api/briefs/{id}/versions', 'Keep a string as a version; a text kept before is that version', {
-    params: brief,
-    body: z.object({ text }),
-    response: version,
-    status: 201
-  }),
+  keepVersion: operation(
+    'POST',
+    '/api/briefs/{id}/versions',
+    'Keep a string as a version; a text kept before is that version',
+    {
+      params: brief,
+      body: z.object({ text }),
+      response: version,
+      status: 201
+    }
+  ),
   noteVersion: operation('PATCH', '/api/briefs/{id}/versions/{number}', 'Write a note on a version', {
     params: versionParams,
     body: z.object({ note: z.string().max(500) }),
@@ -266,22 +300,31 @@ export const contract = {
       )
     })
   }),
-  difference: operation('GET', '/api/briefs/{id}/difference', 'Who came and who went between two versions at a source', {
-    params: brief,
-    query: z.object({ from: z.coerce.number().int().min(1), to: z.coerce.number().int().min(1), source: sourceId }),
-    response: z.object({
-      from: z.int(),
-      to: z.int(),
-      sourceId,
-      kept: z.int(),
-      capped: z.boolean(),
-      added: namedPeople,
-      removed: namedPeople
-    })
-  }),
+  difference: operation(
+    'GET',
+    '/api/briefs/{id}/difference',
+    'Who came and who went between two versions at a source',
+    {
+      params: brief,
+      query: z.object({ from: z.coerce.number().int().min(1), to: z.coerce.number().int().min(1), source: sourceId }),
+      response: z.object({
+        from: z.int(),
+        to: z.int(),
+        sourceId,
+        kept: z.int(),
+        capped: z.boolean(),
+        added: namedPeople,
+        removed: namedPeople
+      })
+    }
+  ),
   parse: operation('POST', '/api/parse', 'Read a string', {
     body: z.object({ text }),
-    response: z.object({ query: querySchema.nullable(), problems: z.array(problemSchema), printed: z.string().nullable() })
+    response: z.object({
+      query: querySchema.nullable(),
+      problems: z.array(problemSchema),
+      printed: z.string().nullable()
+    })
   }),
   render: operation('POST', '/api/render', 'Translate a string for a source', {
     body: z.object({ text, sourceId }),
@@ -292,19 +335,29 @@ export const contract = {
     response: z.object({
       rendering,
       count: interval,
-      parts: z.array(z.object({ alone: interval, without: interval.nullable() }))
+      parts: z.array(z.object({ alone: interval.nullable(), without: interval.nullable() }))
     })
   }),
-  listSources: operation('GET', '/api/sources', 'All sources with their capability sheets', { response: z.array(source) }),
+  listSources: operation('GET', '/api/sources', 'All sources with their capability sheets', {
+    response: z.array(source)
+  }),
   deleteSource: operation('DELETE', '/api/sources/{source}', 'Delete an imported file with its people', {
     params: z.object({ source: sourceId })
   }),
-  receiveFile: operation('POST', '/api/imports', 'Upload a file of people (the body is the file) and see how it would be read', {
-    query: z.object({ name: z.string().trim().min(1).max(300) }),
-    response: importShape,
-    status: 201
+  receiveFile: operation(
+    'POST',
+    '/api/imports',
+    'Upload a file of people (the body is the file) and see how it would be read',
+    {
+      query: z.object({ name: z.string().trim().min(1).max(300) }),
+      response: importShape,
+      status: 201
+    }
+  ),
+  readImport: operation('GET', '/api/imports/{id}', 'How far an import is', {
+    params: importParams,
+    response: importShape
   }),
-  readImport: operation('GET', '/api/imports/{id}', 'How far an import is', { params: importParams, response: importShape }),
   startImport: operation('POST', '/api/imports/{id}/start', 'Import an uploaded file in the background', {
     params: importParams,
     body: z.object({
@@ -315,7 +368,9 @@ export const contract = {
     response: importShape,
     status: 202
   }),
-  stopImport: operation('DELETE', '/api/imports/{id}', 'Stop a running import, or throw an uploaded file away', { params: importParams })
+  stopImport: operation('DELETE', '/api/imports/{id}', 'Stop a running import, or throw an uploaded file away', {
+    params: importParams
+  })
 };
 
 export type Contract = typeof contract;

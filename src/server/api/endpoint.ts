@@ -26,7 +26,9 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
         ? (undefined as z.output<B>)
         : check(operation.body, await readBody(event.request), 'what was sent');
       const answer = await handle({ params, query, body, event });
-      return operation.status === 204 ? new Response(null, { status: 204 }) : Response.json(answer, { status: operation.status });
+      return operation.status === 204
+        ? new Response(null, { status: 204 })
+        : Response.json(answer, { status: operation.status });
     } catch (error) {
       return problemResponse(error, `${event.request.method} ${event.url.pathname}`);
     }
@@ -47,7 +49,9 @@ function check<S extends z.ZodType>(schema: S, value: unknown, where: string): z
   if (read.success) return read.data;
   const issues = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
   const [first] = issues;
-  throw new Refusal(422, 'Not accepted', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, { issues });
+  throw new Refusal(422, 'Not accepted', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, {
+    issues
+  });
 }
 
 /** Whether an error means that the database cannot be reached now. */
@@ -55,7 +59,10 @@ export function isDatabaseAway(error: unknown): boolean {
   if (error instanceof ConnectionError) return true;
   const cause = error instanceof DatabaseError ? error.parent : error;
   const { code, message } = (cause ?? {}) as { code?: string; message?: string };
-  return /^(57P0[123]|08\w{3}|ECONN\w+|EPIPE)$/.test(code ?? '') || /Connection terminated|ConnectionManager/.test(message ?? '');
+  return (
+    /^(57P0[123]|08\w{3}|ECONN\w+|EPIPE)$/.test(code ?? '') ||
+    /Connection terminated|ConnectionManager/.test(message ?? '')
+  );
 }
 
 /** An error as `application/problem+json`; anything unforeseen is logged and told without its inside. */
@@ -64,13 +71,22 @@ export function problemResponse(error: unknown, where: string): Response {
     error instanceof Refusal
       ? error
       : isDatabaseAway(error)
-        ? new Refusal(503, 'Database away', 'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.')
+        ? new Refusal(
+            503,
+            'Database away',
+            'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.'
+          )
         : (error as { status?: number }).status === 413
           ? new Refusal(413, 'Too large', 'This is larger than Eave takes. Split it and try again.')
           : null;
   if (!refusal) console.error(`${where}: ${error instanceof Error ? error.stack : String(error)}`);
   const { status, title, message, extra } =
-    refusal ?? new Refusal(500, 'Unforeseen error', 'Something went wrong in Eave itself. Nothing of yours was changed; the server’s log tells more.');
+    refusal ??
+    new Refusal(
+      500,
+      'Unforeseen error',
+      'Something went wrong in Eave itself. Nothing of yours was changed; the server’s log tells more.'
+    );
   return new Response(JSON.stringify({ type: 'about:blank', title, status, detail: message, ...extra }), {
     status,
     headers: { 'content-type': 'application/problem+json' }

@@ -36,12 +36,17 @@ function describeOperation(name: string, operation: AnyOperation) {
       requestBody: { required: true, content: { 'application/json': { schema: schemaOf(operation.body, 'input') } } }
     }),
     ...(name === 'receiveFile' && {
-      requestBody: { required: true, content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } } }
+      requestBody: {
+        required: true,
+        content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } }
+      }
     }),
     responses: {
       [operation.status]: {
         description: 'Done',
-        ...(!isNone(operation.response) && { content: { 'application/json': { schema: schemaOf(operation.response, 'output') } } })
+        ...(!isNone(operation.response) && {
+          content: { 'application/json': { schema: schemaOf(operation.response, 'output') } }
+        })
       },
       default: {
         description: 'Refused, with a sentence (RFC 9457)',

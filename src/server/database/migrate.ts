@@ -17,16 +17,17 @@ export class NewerSchema extends Error {}
 export async function migrate(database: Sequelize): Promise<void> {
   await database.transaction(async (transaction) => {
     await database.query(`SELECT pg_advisory_xact_lock(${migrationLock})`, { type: QueryTypes.SELECT, transaction });
+    const storage = new SequelizeStorage({ sequelize: database, tableName: 'migrations' });
     const umzug = new Umzug({
       migrations: migrations.map(({ name, up }) => ({ name, up: () => up(database) })),
-      storage: new SequelizeStorage({ sequelize: database, tableName: 'migrations' }),
+      storage,
       logger: undefined
     });
     const known = new Set(migrations.map(({ name }) => name));
-    const unknown = (await umzug.executed()).filter(({ name }) => !known.has(name));
+    const unknown = (await storage.executed()).filter((name) => !known.has(name));
     if (unknown.length)
       throw new NewerSchema(
-        `This database was made by a newer Eave (it holds “${unknown[0]!.name}”). Start that release, or point DATABASE_URL to another database.`
+        `This database was made by a newer Eave (it holds “${unknown[0]}”). Start that release, or point DATABASE_URL to another database.`
       );
     await umzug.up();
   });

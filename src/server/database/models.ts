@@ -1,6 +1,6 @@
+import type { Model } from 'sequelize';
 import {
   DataTypes,
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -128,7 +128,12 @@ function defineAll() {
       { briefId: key(UUID), kind: key(TEXT), body: JSONB, revision: { type: INTEGER, defaultValue: 1 } },
       'both'
     ),
-    Version: define<VersionRow>('Version', 'versions', { id, briefId: UUID, number: INTEGER, text: TEXT, note: TEXT }, 'created'),
+    Version: define<VersionRow>(
+      'Version',
+      'versions',
+      { id, briefId: UUID, number: INTEGER, text: TEXT, note: TEXT },
+      'created'
+    ),
     Source: define<SourceRow>(
       'Source',
       'sources',

@@ -29,7 +29,10 @@ const told = (brief: BriefRow) => ({
 export async function createBrief(name: string, documents: Partial<Record<DocumentKind, unknown>> = {}) {
   return database().transaction(async (transaction) => {
     const { Brief, Document } = models();
-    const brief = await Brief.create({ id: randomUUID(), personaId: randomUUID(), name, archivedAt: null }, { transaction });
+    const brief = await Brief.create(
+      { id: randomUUID(), personaId: randomUUID(), name, archivedAt: null },
+      { transaction }
+    );
     await Document.bulkCreate(
       (Object.keys(documentSchemas) as DocumentKind[]).map((kind) => ({
         briefId: brief.id,
@@ -74,7 +77,10 @@ export async function listBriefs() {
   return Promise.all(briefs.map((brief) => readBrief(brief.id)));
 }
 
-export async function changeBrief(id: string, change: { revision: number; name?: string | undefined; archived?: boolean | undefined }) {
+export async function changeBrief(
+  id: string,
+  change: { revision: number; name?: string | undefined; archived?: boolean | undefined }
+) {
   const brief = await findBrief(id);
   const [changed] = await models().Brief.update(
     {
@@ -91,7 +97,8 @@ export async function changeBrief(id: string, change: { revision: number; name?:
 
 export async function deleteBrief(id: string): Promise<void> {
   const brief = await findBrief(id);
-  if (!brief.archivedAt) throw new Refusal(409, 'Not archived', 'Only an archived brief can be deleted. Archive it first.');
+  if (!brief.archivedAt)
+    throw new Refusal(409, 'Not archived', 'Only an archived brief can be deleted. Archive it first.');
   await brief.destroy();
 }
 
@@ -101,7 +108,10 @@ export async function readDocument<K extends DocumentKind>(
 ): Promise<{ body: z.output<(typeof documentSchemas)[K]>; revision: number }> {
   const document = await models().Document.findOne({ where: { briefId, kind } });
   if (!document) throw notFound('This brief');
-  return { body: documentSchemas[kind].parse(document.body) as z.output<(typeof documentSchemas)[K]>, revision: document.revision };
+  return {
+    body: documentSchemas[kind].parse(document.body) as z.output<(typeof documentSchemas)[K]>,
+    revision: document.revision
+  };
 }
 
 /** Writes a document of a brief if nobody has since `revision`; word sets follow the persona's titles. */

@@ -14,8 +14,15 @@ export async function compareVersions(briefId: string, numbers: readonly number[
   const cells = await Promise.all(
     trials.map(async ({ trial, version }) => {
       const people = await models().TrialPerson.findAll({ where: { trialId: trial.id }, attributes: ['personId'] });
-      const verdicts = await verdictsOn(personaId, trial.sourceId, people.map((row) => row.personId));
-      const precision = precisionOf([...verdicts.values()].map((one) => one.verdict), populationOf(trial));
+      const verdicts = await verdictsOn(
+        personaId,
+        trial.sourceId,
+        people.map((row) => row.personId)
+      );
+      const precision = precisionOf(
+        [...verdicts.values()].map((one) => one.verdict),
+        populationOf(trial)
+      );
       const count = { low: trial.countLow, high: trial.countHigh };
       return {
         version: version.number,

@@ -7,15 +7,38 @@ import { createBrief } from './briefs';
 const demoPersona = personaSchema.parse({
   offer: 'Temperature loggers for refrigerated transport',
   titles: ['Head of Quality', 'Quality Manager', 'Responsible Person', 'QA'],
-  countries: ['Denmark', 'Sweden', 'Norway', 'Netherlands', 'Belgium', 'Germany', 'United Kingdom', 'Ireland', 'France'],
+  countries: [
+    'Denmark',
+    'Sweden',
+    'Norway',
+    'Netherlands',
+    'Belgium',
+    'Germany',
+    'United Kingdom',
+    'Ireland',
+    'France'
+  ],
   size: { from: 51, to: 1000 },
   mustHave: ['cold chain', 'GDP', 'chilled', 'pharma'],
   mustNot: ['intern']
 });
 
 const wordings: Record<string, readonly string[]> = {
-  'Head of Quality': ['Head of Quality', 'Quality Director', 'Kvalitetschef', 'Leiter Qualität', 'Hoofd Kwaliteit', 'Responsable Qualité'],
-  'Quality Manager': ['Quality Manager', 'Quality Assurance Manager', 'Qualitätsmanager', 'Kwaliteitsmanager', 'Kvalitetsleder'],
+  'Head of Quality': [
+    'Head of Quality',
+    'Quality Director',
+    'Kvalitetschef',
+    'Leiter Qualität',
+    'Hoofd Kwaliteit',
+    'Responsable Qualité'
+  ],
+  'Quality Manager': [
+    'Quality Manager',
+    'Quality Assurance Manager',
+    'Qualitätsmanager',
+    'Kwaliteitsmanager',
+    'Kvalitetsleder'
+  ],
   'Responsible Person': ['Responsible Person', 'RP', 'Großhandelsbeauftragter'],
   QA: ['QA', 'QA Manager']
 };

@@ -15,7 +15,10 @@ const readiness = new Map<string, Readiness>();
 export async function openSources(): Promise<void> {
   const { Source } = models();
   for (const sheet of standInSheets)
-    await Source.upsert({ id: sheet.id, kind: 'stand-in', name: sheet.name, sheet, people: null }, { fields: ['name', 'sheet'] });
+    await Source.upsert(
+      { id: sheet.id, kind: 'stand-in', name: sheet.name, sheet, people: null },
+      { fields: ['name', 'sheet'] }
+    );
   whenWorkerStops(() => {
     loading.clear();
     readiness.clear();
@@ -78,7 +81,13 @@ export async function readySource(id: string): Promise<SourceRow> {
 }
 
 export async function listSources() {
-  const rows = await models().Source.findAll({ order: [['kind', 'DESC'], ['createdAt', 'ASC'], ['name', 'ASC']] });
+  const rows = await models().Source.findAll({
+    order: [
+      ['kind', 'DESC'],
+      ['createdAt', 'ASC'],
+      ['name', 'ASC']
+    ]
+  });
   return rows.map((row) => ({
     id: row.id,
     kind: row.kind,
@@ -94,7 +103,8 @@ export async function listSources() {
 export async function deleteSource(id: string): Promise<void> {
   const source = await models().Source.findByPk(id);
   if (!source) throw notFound('This source');
-  if (source.kind !== 'file') throw new Refusal(409, 'Cannot be deleted', `${source.name} ships with Eave and cannot be deleted.`);
+  if (source.kind !== 'file')
+    throw new Refusal(409, 'Cannot be deleted', `${source.name} ships with Eave and cannot be deleted.`);
   await source.destroy();
   loading.delete(id);
   readiness.delete(id);

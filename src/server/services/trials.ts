@@ -15,10 +15,13 @@ import { findVersion, runnable } from './versions';
 
 /** Runs a version at a source and keeps what came: the count, the translation and a sample through the depth shown. */
 export async function runTrial(briefId: string, number: number, sourceId: string, sampleSize: number) {
-  const version = await findVersion(briefId, number);
-  const source = await readySource(sourceId);
+  const [{ personaId }, version, source] = await Promise.all([
+    findBrief(briefId),
+    findVersion(briefId, number),
+    readySource(sourceId)
+  ]);
   const query = runnable(version.text);
-  const seed = `${version.id}/${sourceId}`;
+  const seed = `${personaId}/${sourceId}`;
   const outcome = await askPeople('try', { sourceId: source.id, query, size: sampleSize, seed });
   const id = randomUUID();
   await database().transaction(async (transaction) => {
@@ -96,7 +99,11 @@ export async function readTrial(briefId: string, trialId: string) {
     TrialPerson.findAll({ where: { trialId }, order: ['rank'] }),
     Source.findByPk(trial.sourceId)
   ]);
-  const verdicts = await verdictsOn(brief.personaId, trial.sourceId, people.map((row: TrialPersonRow) => row.personId));
+  const verdicts = await verdictsOn(
+    brief.personaId,
+    trial.sourceId,
+    people.map((row: TrialPersonRow) => row.personId)
+  );
   const { query } = parse(version.text);
   const matching = matchingOf(source!.sheet.matching);
   return {
@@ -104,7 +111,10 @@ export async function readTrial(briefId: string, trialId: string) {
     sourceName: source!.name,
     shownCap: source!.sheet.limits.shown,
     text: version.text,
-    precision: precisionOf([...verdicts.values()].map((one) => one.verdict), populationOf(trial)),
+    precision: precisionOf(
+      [...verdicts.values()].map((one) => one.verdict),
+      populationOf(trial)
+    ),
     sample: people.map(({ rank, person, personId }) => ({
       rank,
       person,

@@ -42,7 +42,10 @@ export async function giveVerdict(
       throw error;
     }
   }
-  const [changed] = await Verdicts.update({ verdict, reason, revision: revision + 1 }, { where: { ...where, revision } });
+  const [changed] = await Verdicts.update(
+    { verdict, reason, revision: revision + 1 },
+    { where: { ...where, revision } }
+  );
   if (!changed) throw await refuse();
   return { verdict, reason, revision: revision + 1 };
 }

@@ -44,7 +44,9 @@ export async function keepVersion(briefId: string, text: string) {
     const same = await Version.findOne({ where: { briefId, text }, transaction });
     if (same) return told(same);
     const last = await Version.max<number, VersionRow>('number', { where: { briefId }, transaction });
-    return told(await Version.create({ id: randomUUID(), briefId, number: (last ?? 0) + 1, text, note: '' }, { transaction }));
+    return told(
+      await Version.create({ id: randomUUID(), briefId, number: (last ?? 0) + 1, text, note: '' }, { transaction })
+    );
   });
 }
 

@@ -19,8 +19,8 @@ export interface TryAnswer extends Omit<Outcome, 'people'> {
 export interface WorthAnswer {
   rendering: Rendering;
   count: Interval;
-  /** Per top-level part: how many it finds alone, and how many the string finds without it. */
-  parts: { alone: Interval; without: Interval | null }[];
+  /** Per top-level part: how many it finds alone, and how many the string finds without it; null where it cannot be asked. */
+  parts: { alone: Interval | null; without: Interval | null }[];
 }
 
 export interface DifferenceAnswer {

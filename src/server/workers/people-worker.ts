@@ -1,7 +1,8 @@
 import { parentPort } from 'node:worker_threads';
 import type { Person } from '$core/corpus/person';
 import { partsOf } from '$core/query/parts';
-import { join } from '$core/query/query';
+import { join, type Query } from '$core/query/query';
+import type { Interval } from '$core/measure/wilson';
 import { drawSample } from '$core/measure/draw-sample';
 import type { Sheet } from '$core/dialect/sheet';
 import { importedSource } from '$sources/imported-file';
@@ -18,6 +19,11 @@ const sourceOf = (id: string): Source => {
   const source = sources.get(id);
   if (!source) throw new Error(`The people of “${id}” are not loaded.`);
   return source;
+};
+
+const countAt = (query: Query, source: Source): Interval | null => {
+  const { rendering, count } = tryString(query, source);
+  return rendering.exactness === 'impossible' ? null : count;
 };
 
 const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['answer'] } = {
@@ -49,7 +55,12 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
 
   try: ({ sourceId, query, size, seed }) => {
     const { people, ...outcome } = tryString(query, sourceOf(sourceId));
-    const sample = drawSample(people.length, size, seed).map((rank) => ({ rank, person: people[rank - 1]! }));
+    const ranks = drawSample(
+      people.map(({ id }) => id),
+      size,
+      seed
+    );
+    const sample = ranks.map((rank) => ({ rank, person: people[rank - 1]! }));
     return { ...outcome, shown: people.length, sample };
   },
 
@@ -63,8 +74,8 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
       parts: parts.map(({ query: part, index }) => {
         const others = parts.filter((other) => other.index !== index).map((other) => other.query);
         return {
-          alone: tryString(part.kind === 'not' ? part.part : part, source).count,
-          without: others.length ? tryString(join('and', others), source).count : null
+          alone: countAt(part.kind === 'not' ? part.part : part, source),
+          without: others.length ? countAt(join('and', others), source) : null
         };
       })
     };

@@ -27,7 +27,9 @@ function start(): Worker {
     stopped();
     console.error(`The people worker stopped: ${error.message}`);
     for (const asked of waiting.values())
-      asked.reject(new Refusal(503, 'Source stopped', 'Counting stopped unexpectedly and is being started again. Try once more.'));
+      asked.reject(
+        new Refusal(503, 'Source stopped', 'Counting stopped unexpectedly and is being started again. Try once more.')
+      );
     waiting.clear();
   });
   return thread;

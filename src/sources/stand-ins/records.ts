@@ -3,7 +3,8 @@ import { hashText } from '$core/measure/random';
 import { monthBefore, type World, type WorldPerson } from '../world/world';
 
 /** A number in [0, 1) that belongs to one person and one question, the same every time. */
-const luck = (person: WorldPerson, question: string) => hashText(`${question}/${person.number}/${person.name}`) / 4294967296;
+const luck = (person: WorldPerson, question: string) =>
+  hashText(`${question}/${person.number}/${person.name}`) / 4294967296;
 
 /** What the members' network knows: 70 % of the world, some of it out of date, facts missing here and there. */
 export function harrowPeople(world: World): Person[] {
@@ -16,7 +17,10 @@ export function harrowPeople(world: World): Person[] {
 
 /** Fuller and livelier profiles are listed first. */
 const standing = (person: WorldPerson) =>
-  luck(person, 'standing') + (person.about ? 0.3 : 0) + person.skills.length * 0.04 + (person.posted === null ? 0 : 0.4);
+  luck(person, 'standing') +
+  (person.about ? 0.3 : 0) +
+  person.skills.length * 0.04 +
+  (person.posted === null ? 0 : 0.4);
 
 function harrowRecord(person: WorldPerson): Person {
   const stale = person.career.length > 1 && person.career[0]!.began < 18 && luck(person, 'stale') < 0.3;
@@ -42,7 +46,11 @@ function harrowRecord(person: WorldPerson): Person {
     ...(known('industry', 0.96) && { industry: now.firm.trade.industry }),
     ...(known('function', 0.9) && { function: now.role.function }),
     ...(known('rank', 0.92) && { rank: now.role.rank }),
-    ...(known('headcount', 0.95) && { headcount: now.firm.headcount, growth: now.firm.growth, founded: now.firm.founded }),
+    ...(known('headcount', 0.95) && {
+      headcount: now.firm.headcount,
+      growth: now.firm.growth,
+      founded: now.firm.founded
+    }),
     tenure: now.began,
     moved,
     ...(person.posted !== null && { active: person.posted }),
@@ -51,7 +59,14 @@ function harrowRecord(person: WorldPerson): Person {
 }
 
 const memberTrades = new Set(['pharma-wholesale', 'chilled-food', 'cold-logistics']);
-const memberFunctions = new Set(['quality', 'compliance', 'logistics', 'warehouse', 'general management', 'purchasing']);
+const memberFunctions = new Set([
+  'quality',
+  'compliance',
+  'logistics',
+  'warehouse',
+  'general management',
+  'purchasing'
+]);
 
 /** What the trade association's directory knows: members of its own line of business, present job only, up to date. */
 export function marlowPeople(world: World): Person[] {

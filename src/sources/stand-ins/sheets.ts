@@ -34,7 +34,9 @@ export const marlowRegister: Sheet = sheetSchema.parse({
   id: 'marlow-register',
   name: 'Marlow Register',
   about: 'A trade association’s directory of temperature-controlled distribution. One box; every word must be found.',
-  boxes: [{ id: 'words', label: 'Words', searches: 'any', or: false, not: false, phrase: false, group: false, prefix: false }],
+  boxes: [
+    { id: 'words', label: 'Words', searches: 'any', or: false, not: false, phrase: false, group: false, prefix: false }
+  ],
   facts: [],
   limits: { characters: 120, words: 8, operators: null, shown: null, searches: 24 },
   matching: { stemming: null, diacritics: 'folded' },

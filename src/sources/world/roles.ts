@@ -23,7 +23,13 @@ export const roles: readonly Role[] = [
     rank: 'head',
     trades: { ...goods, restaurants: 1, machinery: 1 },
     titles: {
-      en: ['Head of Quality', 'Head of Quality Assurance', 'Head of QA', 'Head of Quality & Compliance', 'Quality Lead (site)'],
+      en: [
+        'Head of Quality',
+        'Head of Quality Assurance',
+        'Head of QA',
+        'Head of Quality & Compliance',
+        'Quality Lead (site)'
+      ],
       de: ['Leiter Qualität', 'Leiterin Qualitätssicherung', 'Leiter Qualitätsmanagement', 'Leitung QS'],
       nl: ['Hoofd Kwaliteit', 'Hoofd Kwaliteitszorg', 'Head of Quality'],
       da: ['Kvalitetschef', 'Head of Quality', 'Kvalitetschef / QA'],
@@ -79,7 +85,10 @@ export const roles: readonly Role[] = [
       no: ['Kvalitetsdirektør', 'Quality Director'],
       fr: ['Directeur Qualité', 'Directrice Qualité']
     },
-    says: ['I lead quality across all sites and sit on the board of the firm.', 'Compliance that helps the night shift, not only the auditor.'],
+    says: [
+      'I lead quality across all sites and sit on the board of the firm.',
+      'Compliance that helps the night shift, not only the auditor.'
+    ],
     skills: ['leadership', 'GDP', 'GMP', 'cold chain', 'regulatory affairs']
   },
   {
@@ -87,7 +96,13 @@ export const roles: readonly Role[] = [
     rank: 'manager',
     trades: pharma,
     titles: {
-      en: ['Responsible Person (RP)', 'Responsible Person GDP', 'RP / Quality Manager', 'Deputy Responsible Person', 'GDP Compliance Manager'],
+      en: [
+        'Responsible Person (RP)',
+        'Responsible Person GDP',
+        'RP / Quality Manager',
+        'Deputy Responsible Person',
+        'GDP Compliance Manager'
+      ],
       de: ['Großhandelsbeauftragter', 'Verantwortliche Person (GDP)', 'Großhandelsbeauftragte'],
       nl: ['Verantwoordelijke Persoon GDP', 'Responsible Person'],
       da: ['Fagansvarlig (RP)', 'Responsible Person'],
@@ -114,7 +129,10 @@ export const roles: readonly Role[] = [
       no: ['Kvalitetsmedarbeider', 'QA-spesialist'],
       fr: ['Technicien Qualité', 'Chargé de qualité']
     },
-    says: ['I read loggers, write deviations and walk the cold store.', 'Samples, records and training for the quality team.'],
+    says: [
+      'I read loggers, write deviations and walk the cold store.',
+      'Samples, records and training for the quality team.'
+    ],
     skills: ['sampling', 'documentation', 'HACCP', 'temperature monitoring']
   },
   {
@@ -128,9 +146,23 @@ export const roles: readonly Role[] = [
   {
     function: 'logistics',
     rank: 'manager',
-    trades: { 'pharma-wholesale': 4, 'chilled-food': 6, 'cold-logistics': 8, 'food-maker': 3, retail: 3, machinery: 2, '*': 0.4 },
+    trades: {
+      'pharma-wholesale': 4,
+      'chilled-food': 6,
+      'cold-logistics': 8,
+      'food-maker': 3,
+      retail: 3,
+      machinery: 2,
+      '*': 0.4
+    },
     titles: {
-      en: ['Logistics Manager', 'Supply Chain Manager', 'Cold Chain Manager', 'Transport Manager', 'Distribution Manager'],
+      en: [
+        'Logistics Manager',
+        'Supply Chain Manager',
+        'Cold Chain Manager',
+        'Transport Manager',
+        'Distribution Manager'
+      ],
       de: ['Leiter Logistik', 'Logistikleiter', 'Fuhrparkleiter'],
       nl: ['Logistiek Manager', 'Manager Distributie'],
       da: ['Logistikchef', 'Transportchef'],
@@ -145,7 +177,15 @@ export const roles: readonly Role[] = [
     function: 'warehouse',
     rank: 'manager',
     trades: { 'pharma-wholesale': 4, 'chilled-food': 5, 'cold-logistics': 7, retail: 4, machinery: 1 },
-    titles: { en: ['Warehouse Manager', 'Site Manager', 'Shift Manager'], de: ['Lagerleiter'], nl: ['Magazijnchef'], da: ['Lagerchef'], sv: ['Lagerchef'], no: ['Lagersjef'], fr: ["Chef d'entrepôt"] },
+    titles: {
+      en: ['Warehouse Manager', 'Site Manager', 'Shift Manager'],
+      de: ['Lagerleiter'],
+      nl: ['Magazijnchef'],
+      da: ['Lagerchef'],
+      sv: ['Lagerchef'],
+      no: ['Lagersjef'],
+      fr: ["Chef d'entrepôt"]
+    },
     says: ['A cold store that never sleeps.', 'Picking, packing and people.'],
     skills: ['warehouse', 'forklift', 'planning']
   },
@@ -153,7 +193,15 @@ export const roles: readonly Role[] = [
     function: 'warehouse',
     rank: 'assistant',
     trades: { 'pharma-wholesale': 8, 'chilled-food': 11, 'cold-logistics': 14, retail: 6 },
-    titles: { en: ['Warehouse Operative', 'Picker', 'Driver', 'Chilled Goods Handler'], de: ['Lagerist', 'Fahrer'], nl: ['Magazijnmedewerker'], da: ['Lagermedarbejder', 'Chauffør'], sv: ['Lagerarbetare'], no: ['Lagermedarbeider'], fr: ['Préparateur de commandes'] },
+    titles: {
+      en: ['Warehouse Operative', 'Picker', 'Driver', 'Chilled Goods Handler'],
+      de: ['Lagerist', 'Fahrer'],
+      nl: ['Magazijnmedewerker'],
+      da: ['Lagermedarbejder', 'Chauffør'],
+      sv: ['Lagerarbetare'],
+      no: ['Lagermedarbeider'],
+      fr: ['Préparateur de commandes']
+    },
     says: ['Night shift in the cold, and proud of it.'],
     skills: ['forklift', 'scanning']
   },
@@ -161,7 +209,16 @@ export const roles: readonly Role[] = [
     function: 'software testing',
     rank: 'specialist',
     trades: { software: 9, finance: 1, retail: 0.6 },
-    titles: { en: ['QA Engineer', 'Senior QA Engineer', 'QA Tester', 'Test Engineer', 'QA Automation Engineer', 'Quality Engineer, Platform'] },
+    titles: {
+      en: [
+        'QA Engineer',
+        'Senior QA Engineer',
+        'QA Tester',
+        'Test Engineer',
+        'QA Automation Engineer',
+        'Quality Engineer, Platform'
+      ]
+    },
     says: ['I break software before users do.', 'Test automation, regressions and release trains.'],
     skills: ['test automation', 'QA', 'regression testing', 'scripting', 'software quality']
   },
@@ -169,15 +226,35 @@ export const roles: readonly Role[] = [
     function: 'software testing',
     rank: 'lead',
     trades: { software: 5 },
-    titles: { en: ['QA Lead', 'QA Manager', 'Head of QA', 'Quality Assurance Lead', 'Head of Quality Engineering', 'QA Lead, Release Trains'] },
-    says: ['I keep release trains on time and regressions out.', 'Quality assurance for software: people, pipelines, patience.'],
+    titles: {
+      en: [
+        'QA Lead',
+        'QA Manager',
+        'Head of QA',
+        'Quality Assurance Lead',
+        'Head of Quality Engineering',
+        'QA Lead, Release Trains'
+      ]
+    },
+    says: [
+      'I keep release trains on time and regressions out.',
+      'Quality assurance for software: people, pipelines, patience.'
+    ],
     skills: ['QA', 'software testing', 'release management', 'test strategy']
   },
   {
     function: 'software',
     rank: 'specialist',
     trades: { software: 26, finance: 4, retail: 2 },
-    titles: { en: ['Software Engineer', 'Backend Developer', 'Frontend Developer', 'Senior Developer', 'DevOps Engineer'], de: ['Softwareentwickler'], nl: ['Softwareontwikkelaar'], da: ['Softwareudvikler'], sv: ['Systemutvecklare'], no: ['Utvikler'], fr: ['Développeur'] },
+    titles: {
+      en: ['Software Engineer', 'Backend Developer', 'Frontend Developer', 'Senior Developer', 'DevOps Engineer'],
+      de: ['Softwareentwickler'],
+      nl: ['Softwareontwikkelaar'],
+      da: ['Softwareudvikler'],
+      sv: ['Systemutvecklare'],
+      no: ['Utvikler'],
+      fr: ['Développeur']
+    },
     says: ['I like small services and long walks.', 'Typed languages, tested code, cold brew coffee.'],
     skills: ['c++', '.net', 'databases', 'cloud', 'testing']
   },
@@ -185,7 +262,11 @@ export const roles: readonly Role[] = [
     function: 'economics',
     rank: 'specialist',
     trades: { finance: 9 },
-    titles: { en: ['Economist', 'GDP Forecast Analyst', 'Senior Economist, GDP & Inflation', 'Macro Analyst'], de: ['Volkswirt'], fr: ['Économiste'] },
+    titles: {
+      en: ['Economist', 'GDP Forecast Analyst', 'Senior Economist, GDP & Inflation', 'Macro Analyst'],
+      de: ['Volkswirt'],
+      fr: ['Économiste']
+    },
     says: ['I nowcast GDP and explain why it was wrong.', 'Gross domestic product, quarter by quarter.'],
     skills: ['GDP', 'econometrics', 'forecasting', 'statistics']
   },
@@ -201,7 +282,15 @@ export const roles: readonly Role[] = [
     function: 'sales',
     rank: 'specialist',
     trades: { 'call-centre': 14, software: 6, '*': 5 },
-    titles: { en: ['Account Manager', 'Sales Representative', 'Cold Calling Specialist', 'Business Development Representative'], de: ['Vertriebsmitarbeiter'], nl: ['Accountmanager'], da: ['Sælger'], sv: ['Säljare'], no: ['Selger'], fr: ['Commercial'] },
+    titles: {
+      en: ['Account Manager', 'Sales Representative', 'Cold Calling Specialist', 'Business Development Representative'],
+      de: ['Vertriebsmitarbeiter'],
+      nl: ['Accountmanager'],
+      da: ['Sælger'],
+      sv: ['Säljare'],
+      no: ['Selger'],
+      fr: ['Commercial']
+    },
     says: ['Cold calling is a craft.', 'I open doors and chilled drinks.'],
     skills: ['cold calling', 'negotiation', 'pipeline']
   },
@@ -209,7 +298,15 @@ export const roles: readonly Role[] = [
     function: 'sales',
     rank: 'manager',
     trades: { 'call-centre': 5, '*': 2.5 },
-    titles: { en: ['Sales Manager', 'Regional Sales Manager', 'Head of Sales', 'Key Account Manager Pharma'], de: ['Vertriebsleiter'], nl: ['Sales Manager'], da: ['Salgschef'], sv: ['Försäljningschef'], no: ['Salgssjef'], fr: ['Responsable Commercial'] },
+    titles: {
+      en: ['Sales Manager', 'Regional Sales Manager', 'Head of Sales', 'Key Account Manager Pharma'],
+      de: ['Vertriebsleiter'],
+      nl: ['Sales Manager'],
+      da: ['Salgschef'],
+      sv: ['Försäljningschef'],
+      no: ['Salgssjef'],
+      fr: ['Responsable Commercial']
+    },
     says: ['Numbers, coaching and coffee.', 'Selling to pharma and food for ten years.'],
     skills: ['sales', 'forecasting', 'coaching']
   },
@@ -217,7 +314,15 @@ export const roles: readonly Role[] = [
     function: 'customer service',
     rank: 'specialist',
     trades: { 'call-centre': 16, '*': 4 },
-    titles: { en: ['Customer Service Agent', 'Support Agent', 'Call Quality Monitor', 'Quality Coach'], de: ['Kundenberater'], nl: ['Klantenservice medewerker'], da: ['Kundekonsulent'], sv: ['Kundtjänst'], no: ['Kundebehandler'], fr: ['Conseiller clientèle'] },
+    titles: {
+      en: ['Customer Service Agent', 'Support Agent', 'Call Quality Monitor', 'Quality Coach'],
+      de: ['Kundenberater'],
+      nl: ['Klantenservice medewerker'],
+      da: ['Kundekonsulent'],
+      sv: ['Kundtjänst'],
+      no: ['Kundebehandler'],
+      fr: ['Conseiller clientèle']
+    },
     says: ['Listening for a living.', 'I score calls for quality and tone.'],
     skills: ['service', 'complaints', 'call quality']
   },
@@ -225,7 +330,15 @@ export const roles: readonly Role[] = [
     function: 'production',
     rank: 'manager',
     trades: { 'food-maker': 8, 'pharma-maker': 7, machinery: 8 },
-    titles: { en: ['Production Manager', 'Plant Manager', 'Operations Manager'], de: ['Produktionsleiter', 'Werksleiter'], nl: ['Productiemanager'], da: ['Produktionschef'], sv: ['Produktionschef'], no: ['Produksjonssjef'], fr: ['Responsable de production'] },
+    titles: {
+      en: ['Production Manager', 'Plant Manager', 'Operations Manager'],
+      de: ['Produktionsleiter', 'Werksleiter'],
+      nl: ['Productiemanager'],
+      da: ['Produktionschef'],
+      sv: ['Produktionschef'],
+      no: ['Produksjonssjef'],
+      fr: ['Responsable de production']
+    },
     says: ['Lean lines and loud machines.', 'From raw material to chilled pallet.'],
     skills: ['lean', 'planning', 'safety']
   },
@@ -233,7 +346,21 @@ export const roles: readonly Role[] = [
     function: 'engineering',
     rank: 'specialist',
     trades: { machinery: 15, building: 6, 'pharma-maker': 4 },
-    titles: { en: ['Mechanical Engineer', 'RP Engineer', 'Rapid Prototyping (RP) Specialist', 'Design Engineer', 'Refrigeration Engineer'], de: ['Konstrukteur'], nl: ['Werktuigbouwkundige'], da: ['Maskiningeniør'], sv: ['Konstruktör'], no: ['Ingeniør'], fr: ['Ingénieur mécanique'] },
+    titles: {
+      en: [
+        'Mechanical Engineer',
+        'RP Engineer',
+        'Rapid Prototyping (RP) Specialist',
+        'Design Engineer',
+        'Refrigeration Engineer'
+      ],
+      de: ['Konstrukteur'],
+      nl: ['Werktuigbouwkundige'],
+      da: ['Maskiningeniør'],
+      sv: ['Konstruktör'],
+      no: ['Ingeniør'],
+      fr: ['Ingénieur mécanique']
+    },
     says: ['RP in the morning, drawings after lunch.', 'I design compressors for cold rooms.'],
     skills: ['CAD', 'rapid prototyping', 'refrigeration']
   },
@@ -241,7 +368,15 @@ export const roles: readonly Role[] = [
     function: 'general management',
     rank: 'owner',
     trades: { '*': 1.6, restaurants: 5 },
-    titles: { en: ['Owner', 'Founder', 'Owner & Managing Director'], de: ['Inhaber', 'Gründerin'], nl: ['Eigenaar'], da: ['Ejer', 'Indehaver'], sv: ['Ägare'], no: ['Eier'], fr: ['Gérant', 'Fondateur'] },
+    titles: {
+      en: ['Owner', 'Founder', 'Owner & Managing Director'],
+      de: ['Inhaber', 'Gründerin'],
+      nl: ['Eigenaar'],
+      da: ['Ejer', 'Indehaver'],
+      sv: ['Ägare'],
+      no: ['Eier'],
+      fr: ['Gérant', 'Fondateur']
+    },
     says: ['Started with one van and a borrowed cold box.', 'My name is on the door.'],
     skills: ['leadership', 'everything']
   },
@@ -249,7 +384,15 @@ export const roles: readonly Role[] = [
     function: 'general management',
     rank: 'chief',
     trades: { '*': 2 },
-    titles: { en: ['Managing Director', 'CEO', 'Chief Operating Officer', 'General Manager'], de: ['Geschäftsführer'], nl: ['Algemeen Directeur'], da: ['Administrerende direktør'], sv: ['VD'], no: ['Daglig leder'], fr: ['Directeur Général'] },
+    titles: {
+      en: ['Managing Director', 'CEO', 'Chief Operating Officer', 'General Manager'],
+      de: ['Geschäftsführer'],
+      nl: ['Algemeen Directeur'],
+      da: ['Administrerende direktør'],
+      sv: ['VD'],
+      no: ['Daglig leder'],
+      fr: ['Directeur Général']
+    },
     says: ['Growing a firm without losing sleep.', 'Quality first, then growth.'],
     skills: ['strategy', 'leadership']
   },
@@ -257,7 +400,15 @@ export const roles: readonly Role[] = [
     function: 'finance',
     rank: 'manager',
     trades: { finance: 12, '*': 3 },
-    titles: { en: ['Finance Manager', 'Controller', 'Credit Quality Analyst', 'Chief Financial Officer'], de: ['Leiter Finanzen', 'Controller'], nl: ['Financieel Manager'], da: ['Økonomichef'], sv: ['Ekonomichef'], no: ['Økonomisjef'], fr: ['Responsable financier'] },
+    titles: {
+      en: ['Finance Manager', 'Controller', 'Credit Quality Analyst', 'Chief Financial Officer'],
+      de: ['Leiter Finanzen', 'Controller'],
+      nl: ['Financieel Manager'],
+      da: ['Økonomichef'],
+      sv: ['Ekonomichef'],
+      no: ['Økonomisjef'],
+      fr: ['Responsable financier']
+    },
     says: ['Month end, every month.', 'Credit quality and cash.'],
     skills: ['accounting', 'reporting']
   },
@@ -265,7 +416,15 @@ export const roles: readonly Role[] = [
     function: 'human resources',
     rank: 'manager',
     trades: { recruiting: 6, '*': 1.8 },
-    titles: { en: ['HR Manager', 'People Partner', 'HR Business Partner'], de: ['Personalleiter'], nl: ['HR Manager'], da: ['HR-chef'], sv: ['HR-chef'], no: ['HR-sjef'], fr: ['Responsable RH'] },
+    titles: {
+      en: ['HR Manager', 'People Partner', 'HR Business Partner'],
+      de: ['Personalleiter'],
+      nl: ['HR Manager'],
+      da: ['HR-chef'],
+      sv: ['HR-chef'],
+      no: ['HR-sjef'],
+      fr: ['Responsable RH']
+    },
     says: ['People before paper.'],
     skills: ['labour law', 'hiring']
   },
@@ -273,15 +432,30 @@ export const roles: readonly Role[] = [
     function: 'recruiting',
     rank: 'specialist',
     trades: { recruiting: 20 },
-    titles: { en: ['Recruiter, Quality & Regulatory', 'Talent Partner Pharma', 'Recruitment Consultant', 'Interim Quality Placement'], fr: ['Chargé de recrutement'] },
-    says: ['Looking for a head of quality or responsible person? Talk to me.', 'I place quality managers in pharma and cold chain.'],
+    titles: {
+      en: [
+        'Recruiter, Quality & Regulatory',
+        'Talent Partner Pharma',
+        'Recruitment Consultant',
+        'Interim Quality Placement'
+      ],
+      fr: ['Chargé de recrutement']
+    },
+    says: [
+      'Looking for a head of quality or responsible person? Talk to me.',
+      'I place quality managers in pharma and cold chain.'
+    ],
     skills: ['sourcing', 'interviews', 'GDP']
   },
   {
     function: 'marketing',
     rank: 'specialist',
     trades: { '*': 3 },
-    titles: { en: ['Marketing Manager', 'Content Lead', 'Brand Manager'], de: ['Marketingleiter'], fr: ['Chargé de RP et communication', 'Responsable marketing'] },
+    titles: {
+      en: ['Marketing Manager', 'Content Lead', 'Brand Manager'],
+      de: ['Marketingleiter'],
+      fr: ['Chargé de RP et communication', 'Responsable marketing']
+    },
     says: ['Words, pictures, numbers.', 'Brand quality is what people say when you leave the room.'],
     skills: ['content', 'brand']
   },
@@ -289,7 +463,15 @@ export const roles: readonly Role[] = [
     function: 'purchasing',
     rank: 'manager',
     trades: { 'food-maker': 3, retail: 4, machinery: 3, 'chilled-food': 3, 'pharma-wholesale': 3 },
-    titles: { en: ['Purchasing Manager', 'Category Manager Chilled', 'Buyer'], de: ['Einkaufsleiter'], nl: ['Inkoper'], da: ['Indkøbschef'], sv: ['Inköpschef'], no: ['Innkjøpssjef'], fr: ['Responsable achats'] },
+    titles: {
+      en: ['Purchasing Manager', 'Category Manager Chilled', 'Buyer'],
+      de: ['Einkaufsleiter'],
+      nl: ['Inkoper'],
+      da: ['Indkøbschef'],
+      sv: ['Inköpschef'],
+      no: ['Innkjøpssjef'],
+      fr: ['Responsable achats']
+    },
     says: ['Good suppliers make good nights.', 'I buy chilled goods for a living.'],
     skills: ['negotiation', 'categories']
   },
@@ -297,7 +479,15 @@ export const roles: readonly Role[] = [
     function: 'kitchen',
     rank: 'lead',
     trades: { restaurants: 24 },
-    titles: { en: ['Head Chef', 'Sous Chef', 'Restaurant Manager', 'Cold Section Chef'], de: ['Küchenchef'], nl: ['Chef-kok'], da: ['Køkkenchef'], sv: ['Kökschef'], no: ['Kjøkkensjef'], fr: ['Chef de cuisine'] },
+    titles: {
+      en: ['Head Chef', 'Sous Chef', 'Restaurant Manager', 'Cold Section Chef'],
+      de: ['Küchenchef'],
+      nl: ['Chef-kok'],
+      da: ['Køkkenchef'],
+      sv: ['Kökschef'],
+      no: ['Kjøkkensjef'],
+      fr: ['Chef de cuisine']
+    },
     says: ['Quality on every plate.', 'Eleven kitchens in one restaurant chain.'],
     skills: ['cooking', 'HACCP', 'menus']
   },
@@ -305,7 +495,15 @@ export const roles: readonly Role[] = [
     function: 'medical',
     rank: 'specialist',
     trades: { hospital: 28, 'pharma-maker': 2 },
-    titles: { en: ['Nurse', 'Pharmacist', 'Physician', 'Ward Manager', 'Quality of Care Nurse'], de: ['Apothekerin', 'Krankenpfleger'], nl: ['Apotheker'], da: ['Farmaceut', 'Sygeplejerske'], sv: ['Apotekare'], no: ['Farmasøyt'], fr: ['Pharmacien', 'Infirmier'] },
+    titles: {
+      en: ['Nurse', 'Pharmacist', 'Physician', 'Ward Manager', 'Quality of Care Nurse'],
+      de: ['Apothekerin', 'Krankenpfleger'],
+      nl: ['Apotheker'],
+      da: ['Farmaceut', 'Sygeplejerske'],
+      sv: ['Apotekare'],
+      no: ['Farmasøyt'],
+      fr: ['Pharmacien', 'Infirmier']
+    },
     says: ['Quality of care is a conversation.', 'Hospital pharmacy, vaccines and late trains.'],
     skills: ['pharmacy', 'care', 'vaccines']
   },
@@ -313,7 +511,15 @@ export const roles: readonly Role[] = [
     function: 'building',
     rank: 'manager',
     trades: { building: 22 },
-    titles: { en: ['Site Manager', 'Project Manager', 'Quantity Surveyor', 'Quality Inspector, Concrete'], de: ['Bauleiter'], nl: ['Projectleider bouw'], da: ['Byggeleder'], sv: ['Platschef'], no: ['Byggeleder'], fr: ['Chef de chantier'] },
+    titles: {
+      en: ['Site Manager', 'Project Manager', 'Quantity Surveyor', 'Quality Inspector, Concrete'],
+      de: ['Bauleiter'],
+      nl: ['Projectleider bouw'],
+      da: ['Byggeleder'],
+      sv: ['Platschef'],
+      no: ['Byggeleder'],
+      fr: ['Chef de chantier']
+    },
     says: ['Concrete dries when it wants to.'],
     skills: ['planning', 'safety', 'concrete']
   },
@@ -321,7 +527,15 @@ export const roles: readonly Role[] = [
     function: 'retail',
     rank: 'manager',
     trades: { retail: 22 },
-    titles: { en: ['Store Manager', 'Area Manager', 'Deputy Store Manager'], de: ['Filialleiter'], nl: ['Filiaalmanager'], da: ['Butikschef'], sv: ['Butikschef'], no: ['Butikksjef'], fr: ['Directeur de magasin'] },
+    titles: {
+      en: ['Store Manager', 'Area Manager', 'Deputy Store Manager'],
+      de: ['Filialleiter'],
+      nl: ['Filiaalmanager'],
+      da: ['Butikschef'],
+      sv: ['Butikschef'],
+      no: ['Butikksjef'],
+      fr: ['Directeur de magasin']
+    },
     says: ['Happy shelves.', 'I run four shops of a chain.'],
     skills: ['retail', 'staffing']
   }

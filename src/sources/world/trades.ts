@@ -15,7 +15,14 @@ export const trades: readonly Trade[] = [
     id: 'pharma-wholesale',
     industry: '46',
     share: 62,
-    names: ['Pharma', 'Pharma Logistics', 'Medical Supply', 'Apotek Service', 'Healthcare Distribution', 'Pharma Wholesale'],
+    names: [
+      'Pharma',
+      'Pharma Logistics',
+      'Medical Supply',
+      'Apotek Service',
+      'Healthcare Distribution',
+      'Pharma Wholesale'
+    ],
     does: [
       'medicines to pharmacies and hospitals under good distribution practice',
       'wholesale of temperature-sensitive medicines, 2 to 8 degrees all the way',
@@ -38,7 +45,10 @@ export const trades: readonly Trade[] = [
     industry: '52',
     share: 40,
     names: ['Cold Stores', 'Reefer', 'Coldlog', 'Temperature Logistics', 'Thermo Transport'],
-    does: ['refrigerated transport and cold storage for food and pharma', 'cold stores and reefer trailers across the north']
+    does: [
+      'refrigerated transport and cold storage for food and pharma',
+      'cold stores and reefer trailers across the north'
+    ]
   },
   {
     id: 'pharma-maker',
@@ -52,7 +62,11 @@ export const trades: readonly Trade[] = [
     industry: '10',
     share: 70,
     names: ['Bakery', 'Dairy', 'Foods', 'Provisions', 'Mill', 'Meats'],
-    does: ['bread and cakes for the whole region', 'cheese, butter and chilled desserts', 'ready meals for supermarkets']
+    does: [
+      'bread and cakes for the whole region',
+      'cheese, butter and chilled desserts',
+      'ready meals for supermarkets'
+    ]
   },
   {
     id: 'restaurants',
@@ -66,7 +80,11 @@ export const trades: readonly Trade[] = [
     industry: '62',
     share: 125,
     names: ['Systems', 'Software', 'Digital', 'Cloud', 'Data', 'Studio'],
-    does: ['software for shops and warehouses', 'a booking platform used in nine countries', 'blockchain and supply chain software']
+    does: [
+      'software for shops and warehouses',
+      'a booking platform used in nine countries',
+      'blockchain and supply chain software'
+    ]
   },
   {
     id: 'finance',
@@ -80,14 +98,21 @@ export const trades: readonly Trade[] = [
     industry: '82',
     share: 45,
     names: ['Contact', 'Dialogue', 'Outreach', 'Callhouse'],
-    does: ['cold calling and appointment setting for other firms', 'outbound sales, cold outreach and quality monitoring of calls']
+    does: [
+      'cold calling and appointment setting for other firms',
+      'outbound sales, cold outreach and quality monitoring of calls'
+    ]
   },
   {
     id: 'machinery',
     industry: '28',
     share: 95,
     names: ['Engineering', 'Maskin', 'Werke', 'Tools', 'Automation'],
-    does: ['pumps and valves for ships', 'packaging machines with rapid prototyping (RP) in house', 'compressors for heat pumps']
+    does: [
+      'pumps and valves for ships',
+      'packaging machines with rapid prototyping (RP) in house',
+      'compressors for heat pumps'
+    ]
   },
   {
     id: 'retail',
@@ -115,6 +140,9 @@ export const trades: readonly Trade[] = [
     industry: '78',
     share: 54,
     names: ['People', 'Talent', 'Staffing', 'Search Partners'],
-    does: ['finding quality managers and responsible persons for pharma firms', 'interim staff for warehouses and offices']
+    does: [
+      'finding quality managers and responsible persons for pharma firms',
+      'interim staff for warehouses and offices'
+    ]
   }
 ];

@@ -70,9 +70,12 @@ export function makeWorld(size: number, seed = 'eave'): World {
     const past = career[1];
     const sentences = [pick(now.role.says)];
     if (random() < 0.55) sentences.push(`At ${firm.name} we do ${pick(firm.trade.does)}.`);
-    if (past && random() < 0.35) sentences.push(`Before that: ${past.title.toLowerCase()} at ${past.firm.name}, ${pick(past.firm.trade.does)}.`);
+    if (past && random() < 0.35)
+      sentences.push(`Before that: ${past.title.toLowerCase()} at ${past.firm.name}, ${pick(past.firm.trade.does)}.`);
     if (random() < 0.3) sentences.push(pick(asides));
-    const skills = [...new Set([...now.role.skills.filter(() => random() < 0.6), ...(past ? [pick(past.role.skills)] : [])])];
+    const skills = [
+      ...new Set([...now.role.skills.filter(() => random() < 0.6), ...(past ? [pick(past.role.skills)] : [])])
+    ];
     return {
       number,
       name,
@@ -139,7 +142,14 @@ const asides = [
   'No cold calls please.',
   'I write about quality, now and then.'
 ];
-const groups = ['Cold Chain Forum North', 'GDP Practitioners', 'Quality Circle', 'Sales People of Europe', 'Test Automation Club', 'Food Safety Exchange'];
+const groups = [
+  'Cold Chain Forum North',
+  'GDP Practitioners',
+  'Quality Circle',
+  'Sales People of Europe',
+  'Test Automation Club',
+  'Food Safety Exchange'
+];
 const schools = ['University', 'Business School', 'Technical College', 'School of Pharmacy'];
 const extras = ['Board Member', 'Speaker', 'Safety Officer', 'Internal Auditor', 'Project Lead'];
 

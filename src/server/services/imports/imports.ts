@@ -45,7 +45,17 @@ export async function receiveFile(fileName: string, body: WebStream | null) {
     await pipeline(body ? Readable.fromWeb(body) : Readable.from([]), createWriteStream(path));
     const reading = await recognise(path, fileName);
     const { size } = await stat(path);
-    return told(await models().Import.create({ id, fileName, bytes: size, reading, state: 'ready', outcome: null, sourceId: null }));
+    return told(
+      await models().Import.create({
+        id,
+        fileName,
+        bytes: size,
+        reading,
+        state: 'ready',
+        outcome: null,
+        sourceId: null
+      })
+    );
   } catch (error) {
     await rm(path, { force: true });
     throw error;
@@ -63,9 +73,14 @@ export const readImport = async (id: string) => told(await findImport(id));
 /** Begins to import in the background; `readImport` tells how far it is. */
 export async function startImport(id: string, name: string, mapping: readonly ColumnField[], skipBadRows: boolean) {
   const row = await findImport(id);
-  if (row.state === 'running' || row.state === 'done') throw new Refusal(409, 'Already begun', 'This file is being imported or is imported already.');
+  if (row.state === 'running' || row.state === 'done')
+    throw new Refusal(409, 'Already begun', 'This file is being imported or is imported already.');
   if (mapping.length !== row.reading.columns.length)
-    throw new Refusal(422, 'Columns do not match', `The file has ${row.reading.columns.length} columns and ${mapping.length} were given.`);
+    throw new Refusal(
+      422,
+      'Columns do not match',
+      `The file has ${row.reading.columns.length} columns and ${mapping.length} were given.`
+    );
   const fault = mappingFault(mapping);
   if (fault) throw new Refusal(422, 'Columns do not match', fault);
   const progress = { outcome: { rows: 0, bytesRead: 0, skipped: 0, errors: [], message: null }, stop: false };
@@ -108,12 +123,21 @@ async function runImport(
         outcome.rows = read.row;
         outcome.bytesRead = Math.max(outcome.bytesRead, read.bytes);
         if (read.row > mostRows)
-          throw new Ended('refused', `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`);
+          throw new Ended(
+            'refused',
+            `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
+          );
         const result = 'error' in read ? read : personFromRow(read.cells, mapping, `row-${read.row}`);
-        const error = 'error' in result ? result.error : keys.has(result.person.id) ? `The key “${result.person.id}” stands twice in the file.` : null;
+        const error =
+          'error' in result
+            ? result.error
+            : keys.has(result.person.id)
+              ? `The key “${result.person.id}” stands twice in the file.`
+              : null;
         if (error !== null) {
           outcome.skipped++;
-          if (outcome.errors.length < mostErrors) outcome.errors.push({ row: read.row, line: read.line, message: error });
+          if (outcome.errors.length < mostErrors)
+            outcome.errors.push({ row: read.row, line: read.line, message: error });
         } else if ('person' in result) {
           keys.add(result.person.id);
           waiting.push({ sourceId, ordinal: kept++, person: result.person as never });
@@ -133,10 +157,13 @@ async function runImport(
     });
     await rm(pathOf(row.id), { force: true });
   } catch (error) {
-    const ended = error instanceof Ended ? error : new Ended('refused', 'The import broke off and nothing was kept. Try it again.');
+    const ended =
+      error instanceof Ended ? error : new Ended('refused', 'The import broke off and nothing was kept. Try it again.');
     if (!(error instanceof Ended)) console.error(`Import ${row.id}: ${(error as Error).message}`);
     outcome.message = ended.message;
-    await row.update({ state: ended.state, outcome }).catch((failure: Error) => console.error(`Import ${row.id}: ${failure.message}`));
+    await row
+      .update({ state: ended.state, outcome })
+      .catch((failure: Error) => console.error(`Import ${row.id}: ${failure.message}`));
   } finally {
     running.delete(row.id);
   }

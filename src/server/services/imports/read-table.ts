@@ -21,7 +21,6 @@ export async function recognise(path: string, fileName: string): Promise<Reading
   if (!head.length) throw refuse(`${fileName} is empty. Choose a CSV or JSON Lines file with people in it.`);
   const encoding = await encodingOf(path, head);
   const text = new TextDecoder(encoding).decode(head, { stream: true });
-  // eslint-disable-next-line no-control-regex -- control characters are what tells a picture or a program from text
   if (/[\x00-\x08\x0e-\x1f]/.test(text))
     throw refuse(`${fileName} is not a text file. Save the table as CSV (UTF-8) or JSON Lines and choose that.`);
   const first = text.trimStart();
@@ -153,20 +152,28 @@ async function* csvRows(path: string, reading: Reading, checkWidth: boolean): As
   let row = -1;
   let width = 0;
   try {
-    for await (const { record, info } of parser as AsyncIterable<{ record: string[]; info: { lines: number; bytes: number } }>) {
+    for await (const { record, info } of parser as AsyncIterable<{
+      record: string[];
+      info: { lines: number; bytes: number };
+    }>) {
       row++;
       if (row === 0) width = record.length;
       const place = { row, line: info.lines, bytes: info.bytes };
       if (checkWidth && record.length > width)
-        yield { ...place, error: `This row has ${record.length} cells and the heading ${width}. Check its quotes and separators.` };
+        yield {
+          ...place,
+          error: `This row has ${record.length} cells and the heading ${width}. Check its quotes and separators.`
+        };
       else yield { ...place, cells: record };
     }
   } catch (error) {
     const { code, lines } = error as CsvError & { lines?: number };
     const known: Partial<Record<string, string>> = {
       CSV_QUOTE_NOT_CLOSED: 'A quote is opened here and never closed.',
-      INVALID_OPENING_QUOTE: 'A quote stands in the middle of a cell. Put the whole cell in quotes and double the quote inside it.',
-      CSV_INVALID_CLOSING_QUOTE: 'Something stands between a closing quote and the next separator. Double the quotes inside the cell.',
+      INVALID_OPENING_QUOTE:
+        'A quote stands in the middle of a cell. Put the whole cell in quotes and double the quote inside it.',
+      CSV_INVALID_CLOSING_QUOTE:
+        'Something stands between a closing quote and the next separator. Double the quotes inside the cell.',
       CSV_MAX_RECORD_SIZE: 'This row is longer than 1 MiB; a quote may be open.'
     };
     if (!code || !known[code]) throw error;
@@ -191,5 +198,5 @@ async function* linesOf(path: string, encoding: string): AsyncGenerator<{ text: 
     rest = lines.pop()!;
     for (const text of lines) yield { text: text.replace(/\r$/, ''), line: ++line };
   }
-  if (rest) yield { text: rest, line: ++line };
+  if (rest) yield { text: rest, line: line + 1 };
 }

@@ -10,7 +10,8 @@
 
   const board = $derived(data.board);
   const sources = $derived(data.sources.filter(({ id }) => board?.cells.some((cell) => cell.sourceId === id)));
-  const cellOf = (version: number, source: string) => board?.cells.find((cell) => cell.version === version && cell.sourceId === source);
+  const cellOf = (version: number, source: string) =>
+    board?.cells.find((cell) => cell.version === version && cell.sourceId === source);
   const shown = $derived(board?.versions.map(({ number }) => number) ?? []);
   const triedVersions = $derived(data.versions.filter(({ number }) => data.tried.includes(number)));
 
@@ -31,12 +32,22 @@
 
 <div class="strip">
   <h1>Compare</h1>
-  <p class="soft">Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval; fits are count times precision, both uncertainties carried.</p>
+  <p class="soft">
+    Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval; fits are count
+    times precision, both uncertainties carried.
+  </p>
   {#if triedVersions.length > 1}
     <fieldset>
       <legend class="visually-hidden">Versions shown</legend>
       {#each triedVersions as { number } (number)}
-        <label><input type="checkbox" checked={shown.includes(number)} onchange={(event) => toggle(number, event.currentTarget.checked)} /> {number}</label>
+        <label
+          ><input
+            type="checkbox"
+            checked={shown.includes(number)}
+            onchange={(event) => toggle(number, event.currentTarget.checked)}
+          />
+          {number}</label
+        >
       {/each}
     </fieldset>
   {/if}
@@ -45,7 +56,10 @@
 {#if !board}
   <div class="sheet empty">
     <h2>Nothing to compare yet</h2>
-    <p><a href={briefPath(data.brief.id, 'string')}>Run the string</a>, judge its sample, change one thing and run it again. Both versions then stand here side by side.</p>
+    <p>
+      <a href={briefPath(data.brief.id, 'string')}>Run the string</a>, judge its sample, change one thing and run it
+      again. Both versions then stand here side by side.
+    </p>
   </div>
 {:else}
   <div class="scroll">
@@ -53,29 +67,58 @@
       <thead>
         <tr>
           <th class="first">Version</th>
-          {#each sources as one (one.id)}<th><b>{one.name}</b><small class="soft">{one.people?.toLocaleString('en') ?? '…'} people</small></th>{/each}
+          {#each sources as one (one.id)}<th
+              ><b>{one.name}</b><small class="soft">{one.people?.toLocaleString('en') ?? '…'} people</small></th
+            >{/each}
         </tr>
       </thead>
       <tbody>
         {#each board.versions as version (version.number)}
           <tr>
             <th class="first" scope="row">
-              <b>{version.number}</b> {version.note}
-              <a class="mono text" href={briefPath(data.brief.id, 'string', { version: version.number })} title={version.text}>{version.text}</a>
+              <b>{version.number}</b>
+              {version.note}
+              <a
+                class="mono text"
+                href={briefPath(data.brief.id, 'string', { version: version.number })}
+                title={version.text}>{version.text}</a
+              >
             </th>
             {#each sources as one (one.id)}
               {@const cell = cellOf(version.number, one.id)}
               <td>
                 {#if cell}
                   <a class="c" href={briefPath(data.brief.id, 'trial', { trial: cell.trialId })}>{about(cell.count)}</a>
-                  <small class="soft">{cell.count.low === cell.count.high ? '' : counted(cell.count)} {cell.exactness === 'exact' ? '' : cell.exactness}{cell.count.high > cell.shown ? ` · ${count(cell.shown)} shown` : ''}</small>
+                  <small class="soft"
+                    >{cell.count.low === cell.count.high ? '' : counted(cell.count)}
+                    {cell.exactness === 'exact' ? '' : cell.exactness}{cell.count.high > cell.shown
+                      ? ` · ${count(cell.shown)} shown`
+                      : ''}</small
+                  >
                   {#if cell.precision.share !== null}
                     <IntervalLine share={cell.precision.share} interval={cell.precision.interval} />
-                    <div><b>{percent(cell.precision.share)}</b> fits <small class="soft">{percentRange(cell.precision.interval)}, {cell.precision.fits + cell.precision.misses} judged</small></div>
+                    <div>
+                      <b>{percent(cell.precision.share)}</b> fits
+                      <small class="soft"
+                        >{percentRange(cell.precision.interval)}, {cell.precision.fits + cell.precision.misses} judged</small
+                      >
+                    </div>
                     <div class="small">{count(cell.missesPerHundred!)} misses in 100</div>
-                    <div class="small">about {count(cell.estimatedFits!.middle)} fits <small class="soft">{counted({ low: Math.round(cell.estimatedFits!.low), high: Math.round(cell.estimatedFits!.high) })}</small></div>
+                    <div class="small">
+                      about {count(cell.estimatedFits!.middle)} fits
+                      <small class="soft"
+                        >{counted({
+                          low: Math.round(cell.estimatedFits!.low),
+                          high: Math.round(cell.estimatedFits!.high)
+                        })}</small
+                      >
+                    </div>
                   {:else}
-                    <div class="small soft">nobody judged · <a href={briefPath(data.brief.id, 'trial', { trial: cell.trialId })}>judge the sample</a></div>
+                    <div class="small soft">
+                      nobody judged · <a href={briefPath(data.brief.id, 'trial', { trial: cell.trialId })}
+                        >judge the sample</a
+                      >
+                    </div>
                   {/if}
                 {:else}<span class="soft">not run</span>{/if}
               </td>

@@ -22,15 +22,21 @@
     return kept;
   });
 
-  const set = <K extends keyof Persona>(field: K, value: Persona[K]) => persona.change({ ...persona.value, [field]: value }, field);
-  const wrong = (field: string) => persona.issues.find(({ path }) => path === field || path.startsWith(`${field}.`))?.message;
+  const set = <K extends keyof Persona>(field: K, value: Persona[K]) =>
+    persona.change({ ...persona.value, [field]: value }, field);
+  const wrong = (field: string) =>
+    persona.issues.find(({ path }) => path === field || path.startsWith(`${field}.`))?.message;
 
   /** Sizes stay as typed; what is no number is told and not kept. */
   let sizeText = $state({ from: '', to: '' });
   $effect.pre(() => {
     for (const end of ['from', 'to'] as const) {
       const value = persona.value.size[end];
-      if (value === null ? readSize(sizeText[end]) !== null && !Number.isNaN(readSize(sizeText[end])) : readSize(sizeText[end]) !== value && !Number.isNaN(value))
+      if (
+        value === null
+          ? readSize(sizeText[end]) !== null && !Number.isNaN(readSize(sizeText[end]))
+          : readSize(sizeText[end]) !== value && !Number.isNaN(value)
+      )
         sizeText[end] = value === null ? '' : String(value);
     }
   });
@@ -43,7 +49,9 @@
     set('size', { ...persona.value.size, [end]: readSize(text) });
   }
 
-  const countryChoices = countries.map(({ code, name }) => ({ value: name, name: `${name}`, code })).sort((a, b) => a.name.localeCompare(b.name));
+  const countryChoices = countries
+    .map(({ code, name }) => ({ value: name, name: `${name}`, code }))
+    .sort((a, b) => a.name.localeCompare(b.name));
   const industryChoices = industries.map(({ code, name }) => ({ value: code, name: `${code} ${name}` }));
   const sizeProblem = $derived(wrong('size'));
 </script>
@@ -100,7 +108,9 @@
         on:input={(event) => typeSize('to', String(event.detail ?? ''))}
       />
     </div>
-    {#if sizeProblem}<p class="wrong" role="alert">Company size: {sizeProblem}{sizeProblem.endsWith('.') ? '' : '.'} Write digits, as in 51.</p>{/if}
+    {#if sizeProblem}<p class="wrong" role="alert">
+        Company size: {sizeProblem}{sizeProblem.endsWith('.') ? '' : '.'} Write digits, as in 51.
+      </p>{/if}
     <ChoiceField
       label="Countries"
       hint="Names or codes of ISO 3166-1."

@@ -22,7 +22,9 @@
   let { data } = $props();
 
   // svelte-ignore state_referenced_locally
-  const draft = new KeptDocument<{ text: string }>(data.draft, draftSchema, (body) => call(contract.writeDraft, { params: { id: data.brief.id }, body }));
+  const draft = new KeptDocument<{ text: string }>(data.draft, draftSchema, (body) =>
+    call(contract.writeDraft, { params: { id: data.brief.id }, body })
+  );
 
   const text = $derived(draft.value.text);
   const parsed = $derived(parse(text));
@@ -113,7 +115,12 @@
     try {
       const built = await call(contract.buildString, { params: { id: data.brief.id } });
       if (built.text) draft.change({ text: built.text });
-      else refused = new ApiProblem(0, 'Nothing to build from', 'The persona says nothing yet. Name at least one title there.');
+      else
+        refused = new ApiProblem(
+          0,
+          'Nothing to build from',
+          'The persona says nothing yet. Name at least one title there.'
+        );
     } catch (problem) {
       refused = problem;
     }
@@ -138,13 +145,24 @@
 </script>
 
 <div class="strip">
-  <h1>{same ? `Version ${same.number}` : data.versions.length ? `After version ${data.versions[0]!.number}` : 'String'}</h1>
+  <h1>
+    {same ? `Version ${same.number}` : data.versions.length ? `After version ${data.versions[0]!.number}` : 'String'}
+  </h1>
   <p class="soft">{same?.note || data.brief.sentence}</p>
   <KeptNotice document={draft} history={false} />
   <button class="quiet" onclick={build}>Build from persona</button>
-  <button class="quiet" disabled={!parsed.query} onclick={() => draft.change({ text: layOut(parsed.query!) })}>Lay out</button>
-  <button class="quiet" aria-expanded={opened !== null} onclick={() => open(opened === null ? (data.versions[0]?.number ?? 0) : null)}>Versions ({data.versions.length})</button>
-  <button class="quiet main" onclick={run} disabled={running !== null}>Run on {chosen.length} source{chosen.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></button>
+  <button class="quiet" disabled={!parsed.query} onclick={() => draft.change({ text: layOut(parsed.query!) })}
+    >Lay out</button
+  >
+  <button
+    class="quiet"
+    aria-expanded={opened !== null}
+    onclick={() => open(opened === null ? (data.versions[0]?.number ?? 0) : null)}
+    >Versions ({data.versions.length})</button
+  >
+  <button class="quiet main" onclick={run} disabled={running !== null}
+    >Run on {chosen.length} source{chosen.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></button
+  >
 </div>
 
 <Refused problem={refused} />
@@ -162,7 +180,11 @@
 <div class="sources" role="group" aria-label="Sources to run on">
   {#each data.sources as source (source.id)}
     <label
-      ><input type="checkbox" checked={!leftOut.includes(source.id)} onchange={(event) => choose(source.id, event.currentTarget.checked)} />
+      ><input
+        type="checkbox"
+        checked={!leftOut.includes(source.id)}
+        onchange={(event) => choose(source.id, event.currentTarget.checked)}
+      />
       {source.name}
       <span class="soft number">{source.people === null ? '' : source.people.toLocaleString('en')}</span></label
     >
@@ -194,7 +216,9 @@
     onchoose={(source) => (shownCard = shownCard === source.id ? '' : source.id)}
   />
 {:else if !parts.length}
-  <p class="empty soft">Nothing is wanted yet. Write the string above, or build it from the persona and its wordings.</p>
+  <p class="empty soft">
+    Nothing is wanted yet. Write the string above, or build it from the persona and its wordings.
+  </p>
 {/if}
 
 {#each chosen as source (source.id)}

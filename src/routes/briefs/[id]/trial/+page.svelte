@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { SvelteMap } from 'svelte/reactivity';
   import { goto, invalidate } from '$app/navigation';
   import { page } from '$app/state';
   import { ApiProblem, call } from '$lib/api/call';
@@ -20,11 +21,13 @@
 
   // Verdicts given on this page lie over those the trial came with, so that nothing waits for the server.
   let given: Record<string, Given> = $state({});
-  let waiting: Record<string, { verdict: Verdict | null; reason: string }> = $state({});
+  let waiting = new SvelteMap<string, { verdict: Verdict | null; reason: string }>();
   let undone: { index: number; verdict: Verdict | null; reason: string }[] = $state([]);
   let refused: unknown = $state(null);
+  let loaded: unknown;
   $effect.pre(() => {
-    void data.trial;
+    if (data.trial === loaded) return;
+    loaded = data.trial;
     untrack(() => {
       given = {};
       undone = [];
@@ -35,13 +38,22 @@
   const trial = $derived(
     data.trial && {
       ...data.trial,
-      sample: data.trial.sample.map((one) => ({ ...one, verdict: one.person.id in given ? given[one.person.id]! : one.verdict }))
+      sample: data.trial.sample.map((one) => ({
+        ...one,
+        verdict: Object.hasOwn(given, one.person.id) ? given[one.person.id]! : one.verdict
+      }))
     }
   );
-  const at = $derived(trial ? Math.min(trial.sample.length - 1, Math.max(0, Number(page.url.searchParams.get('at') ?? 0) || 0)) : 0);
+  const at = $derived(
+    trial ? Math.min(trial.sample.length - 1, Math.max(0, Number(page.url.searchParams.get('at') ?? 0) || 0)) : 0
+  );
   const current = $derived(trial?.sample[at] ?? null);
   const precision = $derived(
-    trial && precisionOf(trial.sample.flatMap(({ verdict }) => (verdict ? [verdict.verdict] : [])), trial.shown)
+    trial &&
+      precisionOf(
+        trial.sample.flatMap(({ verdict }) => (verdict ? [verdict.verdict] : [])),
+        trial.shown
+      )
   );
   const checks = $derived(current ? checkFacts(data.persona.body, data.wording.body, current.person) : []);
 
@@ -50,7 +62,11 @@
   const openTrial = (id: string) => goto(briefPath(data.brief.id, 'trial', { trial: id }));
   const go = (index: number) => {
     if (!trial || index < 0 || index >= trial.sample.length) return;
-    void goto(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index }), { keepFocus: true, noScroll: true, replaceState: true });
+    void goto(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index }), {
+      keepFocus: true,
+      noScroll: true,
+      replaceState: true
+    });
   };
 
   async function judge(index: number, verdict: Verdict | null, reason: string, remember = true) {
@@ -66,7 +82,7 @@
         params: { id: data.brief.id },
         body: { sourceId: trial.sourceId, personId: id, verdict, reason, revision: before?.revision ?? 0 }
       })) as Given;
-      delete waiting[id];
+      waiting.delete(id);
       void invalidate('eave:brief');
     } catch (problem) {
       refused = problem;
@@ -75,7 +91,7 @@
         given[id] = problem.body.current as Given;
       } else {
         given[id] = before;
-        waiting[id] = { verdict, reason };
+        waiting.set(id, { verdict, reason });
       }
     }
   }
@@ -97,7 +113,7 @@
     void judge(last.index, last.verdict, last.reason, false);
   }
   async function tryAgain() {
-    for (const [id, one] of Object.entries(waiting)) {
+    for (const [id, one] of waiting) {
       const index = trial?.sample.findIndex(({ person }) => person.id === id) ?? -1;
       if (index >= 0) await judge(index, one.verdict, one.reason, false);
     }
@@ -132,15 +148,22 @@
   <h1>Trial</h1>
   <div class="sheet empty">
     <h2>Nothing was run yet</h2>
-    <p>A trial runs the string at the sources and draws a sample to read. <a href={briefPath(data.brief.id, 'string')}>Run the string</a> first.</p>
+    <p>
+      A trial runs the string at the sources and draws a sample to read. <a href={briefPath(data.brief.id, 'string')}
+        >Run the string</a
+      > first.
+    </p>
   </div>
 {:else}
   <div class="strip">
     <h1>Version {trial.version} on {trial.sourceName}</h1>
     <p class="soft">
       {about(trial.count)} found.
-      {trial.sample.length === trial.shown ? `All ${count(trial.shown)} are here to read.` : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
-      {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all of the string.{/if}
+      {trial.sample.length === trial.shown
+        ? `All ${count(trial.shown)} are here to read.`
+        : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
+      {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all
+        of the string.{/if}
     </p>
     <label>
       <span class="visually-hidden">Trial</span>
@@ -158,9 +181,10 @@
     <button class="quiet" disabled={!undone.length} onclick={undo} title="Ctrl Z">Undo</button>
   </div>
   <Refused problem={refused} />
-  {#if Object.keys(waiting).length}
+  {#if waiting.size}
     <p class="sheet waiting" role="status">
-      {Object.keys(waiting).length} verdict{Object.keys(waiting).length === 1 ? ' is' : 's are'} not kept yet. <button class="quiet" onclick={tryAgain}>Try again</button>
+      {waiting.size} verdict{waiting.size === 1 ? ' is' : 's are'} not kept yet.
+      <button class="quiet" onclick={tryAgain}>Try again</button>
     </p>
   {/if}
   {#if current}
@@ -181,7 +205,10 @@
   {:else}
     <div class="sheet empty">
       <h2>Nobody is found</h2>
-      <p>{trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`} <a href={briefPath(data.brief.id, 'string')}>Change the string.</a></p>
+      <p>
+        {trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`}
+        <a href={briefPath(data.brief.id, 'string')}>Change the string.</a>
+      </p>
     </div>
   {/if}
 {/if}

@@ -15,6 +15,8 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
     ])
   );
   const wanted = url.searchParams.get('trial') ?? trials[0]?.id;
-  const trial = wanted ? await orErrorPage(call(contract.readTrial, { params: { ...params, trial: wanted }, fetch })) : null;
+  const trial = wanted
+    ? await orErrorPage(call(contract.readTrial, { params: { ...params, trial: wanted }, fetch }))
+    : null;
   return { trials, sources, versions, persona, wording, trial };
 };

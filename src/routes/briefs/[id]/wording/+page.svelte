@@ -18,6 +18,8 @@
     return kept;
   });
 
+  // A set may be named like something every object has.
+  const key = (set: WordSet) => `set ${set.id}`;
   let typed: Record<string, string> = $state({});
   let told: Record<string, string> = $state({});
 
@@ -25,7 +27,7 @@
     sets.change(sets.value.map((set) => (set.id === id ? change(set) : set)));
 
   function add(set: WordSet) {
-    const wordings = readWordingList(typed[set.id] ?? '');
+    const wordings = readWordingList(typed[key(set)] ?? '');
     if (!wordings.length) return;
     const there = new Set(set.wordings.map(({ text }) => text.toLowerCase()));
     const fresh = wordings.filter((text) => !there.has(text.toLowerCase()));
@@ -35,12 +37,15 @@
         wordings: [...old.wordings, ...fresh.map((text) => ({ text, origin: 'typed' as const, inUse: true }))]
       }));
     const known = wordings.length - fresh.length;
-    told[set.id] = `${fresh.length} added${known ? `, ${known} there already` : ''}.`;
-    typed[set.id] = '';
+    told[key(set)] = `${fresh.length} added${known ? `, ${known} there already` : ''}.`;
+    typed[key(set)] = '';
   }
 
   const use = (set: WordSet, text: string, inUse: boolean) =>
-    changeSet(set.id, (old) => ({ ...old, wordings: old.wordings.map((one) => (one.text === text ? { ...one, inUse } : one)) }));
+    changeSet(set.id, (old) => ({
+      ...old,
+      wordings: old.wordings.map((one) => (one.text === text ? { ...one, inUse } : one))
+    }));
   const remove = (set: WordSet, text: string) =>
     changeSet(set.id, (old) => ({ ...old, wordings: old.wordings.filter((one) => one.text !== text) }));
 
@@ -60,7 +65,10 @@
 
 <div class="strip">
   <h1>Wording</h1>
-  <p class="soft">Every way a wanted title is written. Several words are quoted by themselves; a wording set aside stays here and out of the string.</p>
+  <p class="soft">
+    Every way a wanted title is written. Several words are quoted by themselves; a wording set aside stays here and out
+    of the string.
+  </p>
   <KeptNotice document={sets} />
   <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>Write the string</a>
 </div>
@@ -68,7 +76,11 @@
 {#if sets.value.length === 0}
   <div class="sheet empty">
     <h2>No titles yet</h2>
-    <p>Word sets belong to the wanted titles. <a href={briefPath(data.brief.id, 'persona')}>Name the titles in the persona</a> first.</p>
+    <p>
+      Word sets belong to the wanted titles. <a href={briefPath(data.brief.id, 'persona')}
+        >Name the titles in the persona</a
+      > first.
+    </p>
   </div>
 {/if}
 
@@ -84,7 +96,11 @@
         {#each set.wordings as one (one.text)}
           <li class:aside={!one.inUse}>
             <label>
-              <input type="checkbox" checked={one.inUse} onchange={(event) => use(set, one.text, event.currentTarget.checked)} />
+              <input
+                type="checkbox"
+                checked={one.inUse}
+                onchange={(event) => use(set, one.text, event.currentTarget.checked)}
+              />
               <span class="mono">{written(one.text)}</span>
             </label>
             <span class="origin">{one.inUse ? one.origin : 'set aside'}</span>
@@ -102,17 +118,16 @@
           rows="2"
           aria-label="New wordings for {set.name}"
           placeholder="Type or paste wordings: one a line, or with commas"
-          bind:value={typed[set.id]}
+          bind:value={typed[key(set)]}
           onkeydown={(event) => {
             if (event.key === 'Enter' && !event.shiftKey) {
               event.preventDefault();
               add(set);
             }
-          }}
-        ></textarea>
+          }}></textarea>
         <button class="quiet" type="submit">Add</button>
       </form>
-      <p class="soft told" role="status">{told[set.id] ?? ''}</p>
+      <p class="soft told" role="status">{told[key(set)] ?? ''}</p>
     </section>
   {/each}
 </div>

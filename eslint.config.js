@@ -1,0 +1,82 @@
+import js from '@eslint/js';
+import globals from 'globals';
+import svelte from 'eslint-plugin-svelte';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+/** Imports run one way only: routes → lib and server → sources → core (docs/architecture.md). */
+const direction = (files, patterns, message) => ({
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }] }
+});
+const outside = [
+  '$lib',
+  '$lib/*',
+  '$app/*',
+  '$server/*',
+  'svelte',
+  'svelte/*',
+  '@sveltejs/*',
+  'carbon-*',
+  'sequelize',
+  'pg',
+  'umzug',
+  'node:*'
+];
+
+export default ts.config(
+  { ignores: ['build/', '.svelte-kit/', '.data/', 'node_modules/'] },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  ...svelte.configs.recommended,
+  {
+    languageOptions: { globals: { ...globals.browser, ...globals.node } },
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-empty-object-type': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'no-control-regex': 'off',
+      'svelte/no-navigation-without-resolve': 'off'
+    }
+  },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
+    rules: { 'prefer-const': 'off', 'svelte/prefer-svelte-reactivity': 'off' }
+  },
+  direction(
+    ['src/core/**/*.ts'],
+    [...outside, '$sources/*', '$core/*', '**/sources/**', '**/server/**', '**/lib/**', '**/routes/**'],
+    'The core imports nothing outside itself but small pure libraries.'
+  ),
+  direction(
+    ['src/sources/**/*.ts'],
+    [...outside, '**/server/**', '**/lib/**', '**/routes/**'],
+    'Sources import the core only.'
+  ),
+  direction(
+    ['src/server/**/*.ts'],
+    ['$lib', '$lib/*', '$app/*', 'svelte', 'svelte/*', 'carbon-*', '**/routes/**'],
+    'The server imports sources and core only.'
+  ),
+  {
+    ...direction(
+      ['src/lib/**/*.ts', 'src/lib/**/*.svelte'],
+      [
+        '**/routes/**',
+        '$sources/*',
+        'sequelize',
+        'pg',
+        'umzug',
+        'node:*',
+        '$server/*',
+        '!$server/api',
+        '!$server/api/contract',
+        '!$server/api/documents'
+      ],
+      'The interface knows the server by its API contract only.'
+    )
+  }
+);

@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { people, queries } from '../../../tests/generate/queries-and-people';
+import { matcher } from '../query/matches';
+import { exactMatching, matchingOf } from '../query/matching';
+import { countBits, emptyBitmap, fullBitmap, hasBit, rowsOf, setBit } from './bitmap';
+import { PeopleIndex } from './people-index';
+
+describe('PeopleIndex', () => {
+  it.each([
+    exactMatching,
+    matchingOf({ stemming: 'english', diacritics: 'folded' }),
+    matchingOf({ stemming: null, diacritics: 'folded' })
+  ])('finds just those who match, in order (%#)', (matching) => {
+    fc.assert(
+      fc.property(people(40), fc.array(queries(), { minLength: 1, maxLength: 5 }), (list, wanted) => {
+        const index = PeopleIndex.from(list, matching);
+        for (const query of wanted) {
+          const expected = list.filter(matcher(query, matching)).map(({ id }) => id);
+          expect(index.find(query)).toEqual(expected);
+          expect(index.count(query)).toBe(expected.length);
+        }
+      }),
+      { numRuns: 400 }
+    );
+  });
+
+  it('holds nobody gracefully', () => {
+    const index = PeopleIndex.from([]);
+    expect(index.count({ kind: 'not', part: { kind: 'word', scope: 'any', text: 'x' } })).toBe(0);
+  });
+});
+
+describe('bitmaps', () => {
+  it('count and list what was set', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 300 })), (rows) => {
+        const bits = emptyBitmap(301);
+        rows.forEach((row) => setBit(bits, row));
+        expect(countBits(bits)).toBe(rows.length);
+        expect(rowsOf(bits)).toEqual([...rows].sort((a, b) => a - b));
+        rows.forEach((row) => expect(hasBit(bits, row)).toBe(true));
+      })
+    );
+  });
+  it.each([0, 1, 31, 32, 33, 64])('fill %i rows', (size) => expect(countBits(fullBitmap(size))).toBe(size));
+});

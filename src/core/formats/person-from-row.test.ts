@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { guessColumns, mappingFault } from './columns';
+import { personFromRow, readNumber } from './person-from-row';
+
+describe('columns', () => {
+  it('are guessed from headings in several languages', () => {
+    expect(
+      guessColumns(['Full Name', 'Job-Title', 'virksomhed', 'Land', 'Employees', 'E-mail', 'Shoe size', 'Name'])
+    ).toEqual(['name', 'title', 'company', 'country', 'headcount', 'mail', 'ignore', 'ignore']);
+  });
+  it('need a name, and no field twice', () => {
+    expect(mappingFault(['title'])).toContain('names');
+    expect(mappingFault(['name', 'title', 'title'])).toContain('current title');
+    expect(mappingFault(['firstName', 'lastName', 'ignore', 'ignore'])).toBeNull();
+  });
+});
+
+describe('person-from-row', () => {
+  it('makes a person of cells, leaving empty ones out', () => {
+    const result = personFromRow(
+      ['Ann', 'Ash', 'QA Lead', '', 'Danmark', '51-200', 'a@b.example'],
+      ['firstName', 'lastName', 'title', 'about', 'country', 'headcount', 'mail'],
+      'row-1'
+    );
+    expect(result).toEqual({
+      person: {
+        id: 'row-1',
+        name: 'Ann Ash',
+        jobs: [{ title: 'QA Lead', company: '' }],
+        contact: ['a@b.example'],
+        country: 'Danmark',
+        headcount: 126
+      }
+    });
+  });
+  it('turns known countries and industries into codes', () => {
+    const result = personFromRow(
+      ['B', 'uk', 'Retail trade, except of motor vehicles and motorcycles'],
+      ['name', 'country', 'industry'],
+      'k'
+    );
+    expect(result).toMatchObject({ person: { country: 'GB', industry: '47' } });
+  });
+  it('says what is wrong with a cell', () => {
+    expect(personFromRow(['A', 'about fifty'], ['name', 'headcount'], 'k')).toEqual({
+      error: 'The company size “about fifty” is not a number. Write digits, as in 240 or 51-200.'
+    });
+    expect(personFromRow(['  '], ['name'], 'k')).toEqual({ error: 'The name is empty.' });
+    expect(personFromRow([{ name: 4 }], ['person'], 'k')).toHaveProperty('error');
+  });
+  it.each([
+    ['1,200', 1200],
+    ['1.200', 1200],
+    ['1 200', 1200],
+    ['5000+', 5000],
+    ['11–50 employees', 31],
+    ['', undefined],
+    ['ten', null],
+    ['-5', null]
+  ])('reads the number %j', (text, value) => expect(readNumber(text)).toBe(value));
+});

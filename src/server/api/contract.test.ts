@@ -1,0 +1,49 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { contract } from './contract';
+import { openApi } from './openapi';
+
+const routes = 'src/routes/api';
+
+function routeFiles(folder: string): string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) =>
+    entry.isDirectory() ? routeFiles(join(folder, entry.name)) : entry.name === '+server.ts' ? [folder] : []
+  );
+}
+
+describe('the contract', () => {
+  it('has a route for every operation, and an operation for every route', () => {
+    const offered = routeFiles(routes)
+      .filter((folder) => !folder.endsWith('openapi.json') && !folder.includes('[...'))
+      .flatMap((folder) => {
+        const source = readFileSync(join(folder, '+server.ts'), 'utf8');
+        const path = folder.replace('src/routes', '').replaceAll('[', '{').replaceAll(']', '}');
+        return [...source.matchAll(/export const (GET|POST|PUT|PATCH|DELETE)/g)].map(
+          ([, method]) => `${method} ${path}`
+        );
+      });
+    expect(offered.sort()).toEqual(
+      Object.values(contract)
+        .map(({ method, path }) => `${method} ${path}`)
+        .sort()
+    );
+  });
+
+  it('becomes an OpenAPI document that describes each', () => {
+    const document = openApi();
+    expect(document.openapi).toBe('3.1.0');
+    const written = Object.values(document.paths).flatMap((path) => Object.values(path)) as {
+      operationId: string;
+      responses: object;
+    }[];
+    expect(written.map(({ operationId }) => operationId).sort()).toEqual(Object.keys(contract).sort());
+    const put = document.paths['/api/briefs/{id}/persona']!.put as {
+      requestBody: { content: Record<string, { schema: { properties: object } }> };
+      parameters: object[];
+    };
+    expect(put.requestBody.content['application/json']!.schema.properties).toHaveProperty('revision');
+    expect(put.parameters).toMatchObject([{ name: 'id', in: 'path', required: true }]);
+    expect(() => JSON.stringify(document)).not.toThrow();
+  });
+});

@@ -1,0 +1,175 @@
+import { existsSync, readdirSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import type { ReadableStream } from 'node:stream/web';
+import { models } from '../../database/models';
+import { environment } from '../../environment';
+import { Refusal } from '../../refusal';
+import { useFreshDatabase } from '../../testing/fresh-database';
+import { createBrief } from '../briefs';
+import { deleteSource } from '../sources';
+import { runTrial } from '../trials';
+import { keepVersion } from '../versions';
+import { endBrokenImports, readImport, receiveFile, startImport, stopImport } from './imports';
+
+useFreshDatabase();
+
+const stream = (content: string | Uint8Array) => new Blob([content as BlobPart]).stream() as unknown as ReadableStream;
+const upload = (content: string | Uint8Array, name = 'people.csv') => receiveFile(name, stream(content));
+
+async function importAll(content: string | Uint8Array, { name = 'people.csv', skip = false } = {}) {
+  const job = await upload(content, name);
+  await startImport(
+    job.id,
+    'People',
+    job.reading.columns.map(({ field }) => field),
+    skip
+  );
+  return ended(job.id);
+}
+async function ended(id: string) {
+  for (;;) {
+    const job = await readImport(id);
+    if (job.state !== 'running') return job;
+    await new Promise((done) => setTimeout(done, 20));
+  }
+}
+const refused = async (content: string | Uint8Array, name?: string): Promise<string> => {
+  const error: unknown = await upload(content, name).catch((thrown: unknown) => thrown);
+  expect(error).toBeInstanceOf(Refusal);
+  return (error as Refusal).message;
+};
+const peopleOf = async (sourceId: string | null) =>
+  (await models().SourcePerson.findAll({ where: { sourceId: sourceId! }, order: ['ordinal'] })).map(
+    ({ person }) => person
+  );
+
+describe('reading a file', () => {
+  it('recognises separators, encodings and columns', async () => {
+    const job = await upload('Navn;Stilling;Firma;Land\nSøren Høj;Kvalitetschef;"Køl; A/S";Danmark\n');
+    expect(job.reading).toMatchObject({ format: 'csv', delimiter: ';', encoding: 'utf-8' });
+    expect(job.reading.columns.map(({ field }) => field)).toEqual(['name', 'title', 'company', 'country']);
+    expect(job.reading.columns[2]!.samples).toEqual(['Køl; A/S']);
+  });
+
+  it.each([
+    [
+      'Latin-1',
+      new Uint8Array(
+        [...'Name,Title\nS']
+          .map((c) => c.charCodeAt(0))
+          .concat(
+            [0xf8],
+            [...'ren H'].map((c) => c.charCodeAt(0)),
+            [0xf8],
+            [...'j,QA leder'].map((c) => c.charCodeAt(0)),
+            [0xe5],
+            [10]
+          )
+      )
+    ],
+    ['UTF-16', new Uint8Array(Buffer.from('\ufeffName,Title\nSøren Høj,QA lederå\n', 'utf16le'))],
+    ['UTF-8 with a mark', new Uint8Array(Buffer.from('\ufeffName,Title\nSøren Høj,QA lederå\n'))]
+  ])('reads %s', async (_, content) => {
+    const job = await importAll(content);
+    expect(await peopleOf(job.sourceId)).toMatchObject([{ name: 'Søren Høj', jobs: [{ title: 'QA lederå' }] }]);
+  });
+
+  it('refuses, with a sentence, what is no table of people', async () => {
+    expect(await refused('')).toContain('is empty');
+    expect(await refused('Name,Title\n')).toContain('no rows');
+    expect(await refused(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]), 'photo.png')).toContain(
+      'not a text file'
+    );
+    expect(await refused('<html><body>x</body></html>')).toContain('no CSV');
+    expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object a line');
+    expect(await refused('{"name": oops}\n', 'x.jsonl')).toContain('line 1');
+    expect(await refused('x'.repeat(5000))).toContain('no columns');
+    expect(readdirSync(environment().uploads)).not.toContain('x.jsonl');
+  });
+
+  it('takes 200 columns', async () => {
+    const names = Array.from({ length: 200 }, (_, i) => (i === 57 ? 'name' : `extra ${i}`));
+    const job = await importAll(`${names.join(',')}\n${names.map((_, i) => `cell ${i}`).join(',')}\n`);
+    expect(await peopleOf(job.sourceId)).toMatchObject([{ name: 'cell 57' }]);
+  });
+});
+
+describe('importing', () => {
+  it('keeps people of CSV and JSON Lines, whole careers among them', async () => {
+    const csv = await importAll('name,title,employees\nAnn Ash,"Head of\nQuality",51-200\nBo By,QA,12\n');
+    expect(csv).toMatchObject({ state: 'done', outcome: { message: '2 people imported.' } });
+    const flat = await importAll('{"name":"Cy","title":"QA","skills":["a","b"]}\n\n{"name":"Di"}\n', {
+      name: 'p.jsonl'
+    });
+    expect(await peopleOf(flat.sourceId)).toMatchObject([{ name: 'Cy', skills: ['a', 'b'] }, { name: 'Di' }]);
+    const whole = await importAll('{"id":"7","name":"Eve","jobs":[{"title":"RP","company":"X","from":"2020-01"}]}\n', {
+      name: 'p.jsonl'
+    });
+    expect(await peopleOf(whole.sourceId)).toMatchObject([{ id: '7', jobs: [{ title: 'RP', from: '2020-01' }] }]);
+  });
+
+  it('keeps nothing of a refused file and names rows and lines; imports the rest when asked', async () => {
+    const content = 'name,title,employees\n"Ann\nAsh",QA,12\nBo,QA,about fifty\n,QA,3\nCy,QA,7,extra\n';
+    const job = await importAll(content);
+    expect(job.state).toBe('refused');
+    expect(job.outcome!.errors).toMatchObject([
+      { row: 2, line: 4, message: expect.stringContaining('about fifty') as string },
+      { row: 3, line: 5, message: 'The name is empty.' },
+      { row: 4, line: 6, message: expect.stringContaining('4 cells and the heading 3') as string }
+    ]);
+    expect(await models().Source.count({ where: { id: `file-${job.id}` } })).toBe(0);
+    await startImport(
+      job.id,
+      'People',
+      job.reading.columns.map(({ field }) => field),
+      true
+    );
+    const rest = await ended(job.id);
+    expect(rest).toMatchObject({ state: 'done', outcome: { message: '1 people imported, 3 rows left out.' } });
+    expect(existsSync(`${environment().uploads}/${job.id}`)).toBe(false);
+  });
+
+  it('tells the line of a broken quote', async () => {
+    const job = await importAll('name,title\nAnn,QA\nBo,"QA\nCy,QA\n');
+    expect(job.state).toBe('refused');
+    expect(job.outcome!.errors[0]!.message).toContain('never closed');
+  });
+
+  it('refuses a column matching that names nobody, and a key that stands twice', async () => {
+    const job = await upload('name,title\nAnn,QA\n');
+    const error = await startImport(job.id, 'P', ['ignore', 'title'], false).catch((thrown: unknown) => thrown);
+    expect((error as Refusal).message).toContain('No column holds names');
+    const twice = await importAll('id,name\n1,Ann\n1,Bo\n');
+    expect(twice.outcome!.errors).toMatchObject([{ row: 2, message: 'The key “1” stands twice in the file.' }]);
+  });
+
+  it('can be stopped, thrown away, and ends cleanly after the server stopped', async () => {
+    const long = `name,title\n${Array.from({ length: 60_000 }, (_, i) => `Person ${i},QA`).join('\n')}\n`;
+    const job = await upload(long);
+    await startImport(job.id, 'Long', ['name', 'title'], false);
+    await stopImport(job.id);
+    const stopped = await ended(job.id);
+    expect(stopped).toMatchObject({
+      state: 'stopped',
+      outcome: { message: expect.stringContaining('Nothing of the file was kept') as string }
+    });
+    await models().Import.update({ state: 'running' }, { where: { id: job.id } });
+    await endBrokenImports();
+    expect((await readImport(job.id)).outcome!.message).toContain('start it again');
+    await stopImport(job.id);
+    await expect(readImport(job.id)).rejects.toThrow('not there');
+    expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(0);
+  });
+
+  it('makes a source that strings run on, until it is deleted', async () => {
+    const job = await importAll('name,title,company\nAnn,Head of Quality,Cold A/S\nBo,QA,Warm Ltd\n');
+    const brief = await createBrief('On a file');
+    const version = await keepVersion(brief.id, 'title:"head of quality" AND company:cold');
+    const trial = await runTrial(brief.id, version.number, job.sourceId!, 10);
+    expect(trial.sample.map(({ person }) => person.name)).toEqual(['Ann']);
+    expect(trial).toMatchObject({ count: { low: 1, high: 1 }, rendering: { exactness: 'exact' } });
+    await deleteSource(job.sourceId!);
+    await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
+    await expect(deleteSource('harrow-guild')).rejects.toThrow();
+  });
+});

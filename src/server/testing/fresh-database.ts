@@ -1,0 +1,12 @@
+import { afterAll, beforeAll } from 'vitest';
+import { closeDatabase, database } from '../database/connection';
+import { migrate } from '../database/migrate';
+
+/** Gives a test file the real PostgreSQL with an empty, migrated schema. */
+export function useFreshDatabase(): void {
+  beforeAll(async () => {
+    await database().query('DROP SCHEMA public CASCADE; CREATE SCHEMA public;');
+    await migrate(database());
+  });
+  afterAll(closeDatabase);
+}

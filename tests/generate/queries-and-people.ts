@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import type { Person } from '../../src/core/corpus/person';
+import type { Query } from '../../src/core/query/query';
+import { numberFacts, textScopes } from '../../src/core/query/scopes';
+
+/** Few words, so that generated people and queries meet often. */
+const words = [
+  'head',
+  'quality',
+  'manager',
+  'managers',
+  'cold',
+  'chain',
+  'pharma',
+  'software',
+  'søren',
+  'soren',
+  'test',
+  'gdp'
+] as const;
+const word = fc.constantFrom(...words);
+const text = fc.array(word, { minLength: 1, maxLength: 4 }).map((list) => list.join(' '));
+const few = <T>(one: fc.Arbitrary<T>, most = 2) => fc.array(one, { maxLength: most });
+const country = fc.constantFrom('DK', 'SE', 'GB');
+const small = fc.integer({ min: 0, max: 6 });
+const sometimes = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: undefined });
+
+const job = fc
+  .record({ title: text, company: text, to: sometimes(fc.constantFrom('2020-05', 'past' as const)) })
+  .map(({ to, ...rest }) => ({ ...rest, ...(to && { to }) }));
+
+const person = fc.record({
+  name: text,
+  jobs: few(job, 3),
+  about: sometimes(text),
+  skills: few(text),
+  schools: few(text, 1),
+  groups: few(text, 1),
+  contact: few(text, 1),
+  place: sometimes(text),
+  country: sometimes(country),
+  headcount: sometimes(small),
+  tenure: sometimes(small),
+  growth: sometimes(fc.integer({ min: -3, max: 3 }))
+});
+
+/** People with distinct ids, at most `most` of them. */
+export const people = (most = 12): fc.Arbitrary<Person[]> =>
+  fc
+    .array(person, { minLength: 1, maxLength: most })
+    .map((list) => list.map((one, i) => ({ ...clean(one), id: `p${i}` }) as Person));
+
+const clean = (object: object) => Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined));
+
+const scope = fc.constantFrom(...textScopes, 'place' as const, 'any' as const, 'title' as const);
+const bound = fc.option(fc.integer({ min: -3, max: 6 }), { nil: null });
+
+const term: fc.Arbitrary<Query> = fc.oneof(
+  { weight: 5, arbitrary: fc.record({ kind: fc.constant('word' as const), scope, text: word }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      kind: fc.constant('word' as const),
+      scope,
+      text: fc.constantFrom('cold-chain', 'head/quality')
+    })
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      kind: fc.constant('word' as const),
+      scope,
+      text: fc.constantFrom('man', 'qual', 'sør'),
+      prefix: fc.constant(true)
+    })
+  },
+  { weight: 4, arbitrary: fc.record({ kind: fc.constant('phrase' as const), scope, text }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      kind: fc.constant('word' as const),
+      scope: fc.constant('country' as const),
+      text: fc.constantFrom('DK', 'Denmark', 'Sweden', 'uk')
+    })
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      kind: fc.constant('range' as const),
+      scope: fc.constantFrom(...numberFacts.slice(0, 3)),
+      low: bound,
+      high: bound
+    })
+  }
+);
+
+/** Queries over the same few words, up to a few levels deep. */
+export const queries = (depth = 3): fc.Arbitrary<Query> =>
+  depth === 0
+    ? term
+    : fc.oneof(
+        { weight: 3, arbitrary: term },
+        { weight: 2, arbitrary: group('and', depth) },
+        { weight: 2, arbitrary: group('or', depth) },
+        { weight: 1, arbitrary: queries(depth - 1).map((part) => ({ kind: 'not' as const, part })) }
+      );
+
+const group = (kind: 'and' | 'or', depth: number): fc.Arbitrary<Query> =>
+  fc.array(queries(depth - 1), { minLength: 1, maxLength: 3 }).map((parts) => ({ kind, parts }));

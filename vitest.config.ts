@@ -1,0 +1,43 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const path = (folder: string) => fileURLToPath(new URL(folder, import.meta.url));
+const resolve = {
+  alias: { $core: path('./src/core'), $sources: path('./src/sources'), $server: path('./src/server') }
+};
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        resolve,
+        test: { name: 'core', include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'], testTimeout: 60_000 }
+      },
+      {
+        resolve,
+        test: {
+          name: 'server',
+          include: ['src/server/**/*.test.ts'],
+          env: {
+            DATABASE_URL: process.env.TEST_SERVER_DATABASE_URL ?? '',
+            EAVE_DATA: '.data/test',
+            EAVE_WORLD_PEOPLE: '6000'
+          },
+          fileParallelism: false,
+          testTimeout: 60_000,
+          hookTimeout: 60_000
+        }
+      },
+      {
+        test: {
+          name: 'browser',
+          include: ['tests/browser/**/*.test.ts'],
+          globalSetup: ['tests/browser/built-application.ts'],
+          fileParallelism: false,
+          testTimeout: 90_000,
+          hookTimeout: 90_000
+        }
+      }
+    ]
+  }
+});
