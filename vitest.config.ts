@@ -11,7 +11,11 @@ export default defineConfig({
     projects: [
       {
         resolve,
-        test: { name: 'core', include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'], testTimeout: 60_000 }
+        test: {
+          name: 'core',
+          include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'],
+          testTimeout: 60_000
+        }
       },
       {
         resolve,

@@ -71,7 +71,8 @@
   {#if answer}
     <div class="sides">
       {#each [{ side: answer.removed, word: 'Removed' }, { side: answer.added, word: 'Added' }] as { side, word } (word)}
-        <div>
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <div role="region" aria-label={`${word} people`} tabindex="0">
           <h3>
             <span class="n">{count(side.count)}</span>
             {word.toLowerCase()} <span class="soft">{judgedWords(side.people)}</span>

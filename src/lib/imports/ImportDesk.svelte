@@ -82,6 +82,7 @@
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>{/if}
     <p class="soft">CSV with a heading line, or JSON Lines, up to 500,000 people. The file stays on this machine.</p>
     <label class="drop">
+      <span class="visually-hidden">File of people</span>
       <input
         type="file"
         accept=".csv,.tsv,.txt,.jsonl,.ndjson,text/csv,application/jsonl"
@@ -107,7 +108,8 @@
       </p>
     {:else}
       {#if job.outcome?.message}
-        <div class="errors" role="alert">
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <div class="errors" role="alert" tabindex="0">
           <p><b>{job.outcome.message}</b></p>
           {#if job.outcome.errors.length}
             <table>
@@ -124,7 +126,8 @@
           {/if}
         </div>
       {/if}
-      <div class="preview">
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <div class="preview" role="region" aria-label="First rows of the file" tabindex="0">
         <table class="board">
           <thead>
             <tr>

@@ -48,9 +48,9 @@
       <p class="soft">
         {same ? 'The same as the string above.' : `From version ${version.number} to the string above:`}
       </p>
-      <pre>{#each changes as change, i (i)}{#if change.added}<ins>{change.value}</ins>{:else if change.removed}<del
-              >{change.value}</del
-            >{:else}{change.value}{/if}{/each}</pre>
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <pre tabindex="0">{#each changes as change, i (i)}{#if change.added}<ins>{change.value}</ins
+            >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
     </div>
   {/if}
 </section>

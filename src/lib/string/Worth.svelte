@@ -105,7 +105,8 @@
   }
   .stale td,
   .stale .n {
-    opacity: 0.5;
+    color: var(--soft);
+    font-style: italic;
   }
   th {
     min-width: 200px;

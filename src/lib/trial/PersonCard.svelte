@@ -44,7 +44,8 @@
     to === 'past' ? 'earlier' : `${year(from) || '…'} to ${to ? year(to) : 'now'}`;
 </script>
 
-<article class="sheet" aria-label="Profile of {person.name}">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<article class="sheet" aria-label="Profile of {person.name}" tabindex="0">
   <p class="name"><Marked text={person.name} marks={marksOf(0)} /></p>
   {#if now >= 0}
     {@const title = valueOfJob(now, ['title'])}

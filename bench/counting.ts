@@ -1,0 +1,160 @@
+import pg from 'pg';
+import { PeopleIndex, parse, type Person, type Query } from '../src/core/index';
+import { seededRandom } from '../src/core/measure/random';
+import { scopeTexts, toFullTextSearch } from '../src/server/database/full-text';
+import { makeWorld } from '../src/sources/world/world';
+
+// Counting, held to PostgreSQL full-text search with GIN indexes on the same people in the same run.
+// npm run bench            250,000 people
+// PEOPLE=25000 npm run bench
+
+const size = Number(process.env.PEOPLE ?? 250_000);
+const text =
+  'title:("head of quality" OR "quality manager" OR QA OR kvalitetschef OR "responsible person") ' +
+  'AND any:(cold OR chilled OR pharma OR gdp) AND headcount:[51 TO 1000] NOT any:(software OR tester OR intern)';
+const scopes = ['title', 'any'] as const;
+
+const ms = (value: number) => (value >= 100 ? value.toFixed(0) : value >= 1 ? value.toFixed(1) : value.toFixed(3));
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
+const line = (what: string, ours: number, theirs: number) =>
+  console.log(
+    `${what.padEnd(34)} ${ms(ours).padStart(9)} ms  ${ms(theirs).padStart(9)} ms  ${(theirs / ours).toFixed(theirs / ours < 10 ? 1 : 0).padStart(7)} ×`
+  );
+
+/** People of the demo world with about 50 words each, all facts known. */
+function generate(): Person[] {
+  const random = seededRandom('bench');
+  const fill = [
+    'route',
+    'dock',
+    'audit',
+    'north',
+    'van',
+    'winter',
+    'team',
+    'night',
+    'paper',
+    'clear',
+    'value',
+    'plan',
+    'deliver',
+    'record',
+    'people',
+    'harbour'
+  ];
+  return makeWorld(size).people.map(({ number, name, career, about, skills, groups, school }) => {
+    const padding = Array.from({ length: 22 }, () => fill[Math.floor(random() * fill.length)]).join(' ');
+    return {
+      id: `p${number}`,
+      name,
+      jobs: career
+        .slice(0, 2)
+        .map((job, i) => ({ title: job.title, company: job.firm.name, ...(i > 0 && { to: 'past' as const }) })),
+      about: `${about} ${padding}`,
+      skills,
+      groups,
+      schools: [school],
+      place: career[0]!.firm.town,
+      headcount: career[0]!.firm.headcount
+    };
+  });
+}
+
+const query = parse(text).query!;
+const operators = text.match(/\b(AND|OR|NOT)\b/g)!.length;
+const phrases = (text.match(/"/g)!.length / 2) | 0;
+console.log(
+  `${size.toLocaleString('en')} people, Node ${process.versions.node}; a string of ${operators} operators and ${phrases} phrases\n`
+);
+
+const people = generate();
+const words = scopeTexts(people[0]!, scopes);
+console.log(`words of the first person: ${words.any!.split(' ').length}`);
+
+global.gc?.();
+const heapBefore = process.memoryUsage().heapUsed;
+let started = performance.now();
+const index = PeopleIndex.from(people);
+const buildOurs = performance.now() - started;
+global.gc?.();
+console.log(
+  `index: ${(index.bytes / size).toFixed(0)} bytes a person in arrays, ${((process.memoryUsage().heapUsed - heapBefore) / size).toFixed(0)} on the heap\n`
+);
+
+const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+await client.connect();
+const { rows: version } = await client.query<{ server_version: string }>('SHOW server_version');
+await client.query('CREATE UNLOGGED TABLE texts (id text, title text, "any" text, headcount double precision)');
+for (let from = 0; from < people.length; from += 5000) {
+  const part = people.slice(from, from + 5000);
+  const told = part.map((person) => scopeTexts(person, scopes));
+  await client.query('INSERT INTO texts SELECT * FROM unnest($1::text[], $2::text[], $3::text[], $4::float8[])', [
+    part.map(({ id }) => id),
+    told.map(({ title }) => title),
+    told.map(({ any }) => any),
+    part.map(({ headcount }) => headcount ?? null)
+  ]);
+}
+await client.query("SET maintenance_work_mem = '1GB'");
+started = performance.now();
+await client.query(
+  `CREATE UNLOGGED TABLE people AS SELECT id, to_tsvector('simple', title) AS title, to_tsvector('simple', "any") AS "any", headcount FROM texts`
+);
+const vectors = performance.now() - started;
+started = performance.now();
+await client.query('CREATE INDEX ON people USING gin (title)');
+await client.query('CREATE INDEX ON people USING gin ("any")');
+await client.query('CREATE INDEX ON people (headcount)');
+const gin = performance.now() - started;
+await client.query('VACUUM ANALYZE people');
+
+const sql = `SELECT count(*)::int AS count FROM people WHERE ${toFullTextSearch(query)}`;
+const theirs = async () => {
+  const from = performance.now();
+  const { rows } = await client.query<{ count: number }>(sql);
+  return { time: performance.now() - from, count: rows[0]!.count };
+};
+const cold = await theirs();
+const warm: number[] = [];
+for (let i = 0; i < 7; i++) warm.push((await theirs()).time);
+
+// First time: an index that has answered nothing yet. Several are made, so that one slow moment does not decide.
+const first: number[] = [];
+for (let i = 0; i < 3; i++) {
+  const fresh = i === 0 ? index : PeopleIndex.from(people);
+  // Another string first, so that the code is compiled and only this string's words are new.
+  for (let warmUp = 0; warmUp < 30; warmUp++)
+    fresh.count(parse(`title:"sales manager" OR "warm up ${warmUp}" NOT kitchen`).query!);
+  started = performance.now();
+  const count = fresh.count(query);
+  first.push(performance.now() - started);
+  if (count !== cold.count) throw new Error(`Eave counts ${count}, PostgreSQL ${cold.count}`);
+}
+const again = (wanted: Query) => {
+  const rounds = 2000;
+  const from = performance.now();
+  for (let i = 0; i < rounds; i++) index.count(wanted);
+  return (performance.now() - from) / rounds;
+};
+again(query);
+const repeated = again(query);
+
+console.log(`both find ${cold.count.toLocaleString('en')} people\n`);
+console.log(
+  `${''.padEnd(34)} ${'Eave'.padStart(12)}  ${`PostgreSQL ${version[0]!.server_version.split(' ')[0]}`.padStart(12)}   ratio`
+);
+line('counting, first time', median(first), median(warm));
+line('counting, repeated', repeated, median(warm));
+line('building, against GIN alone', buildOurs, gin);
+line('building, with the tsvectors', buildOurs, vectors + gin);
+
+const terms = text.match(/"[^"]*"|\b(?!AND|OR|NOT|TO|any|title|headcount)[A-Za-z]+\b/g)!.length + 1;
+const bytes = ((terms * 2 + 2) * size) / 8;
+console.log(
+  `\nWhere the time goes: the first time, each word's places are read once and its people marked; repeated, ${terms} kept sets of ` +
+    `${(size / 8 / 1024).toFixed(0)} KiB are joined and counted: about ${(bytes / 1024).toFixed(0)} KiB touched, ${(bytes / repeated / 1e6).toFixed(1)} GB/s.`
+);
+console.log(
+  'PostgreSQL figures are with warm caches, over one connection, the round trip of well under a millisecond included.'
+);
+await client.end();

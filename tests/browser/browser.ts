@@ -1,0 +1,102 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+const quietly = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run'
+];
+
+/** Opens Debian's Chromium for a test file. Whatever a page reports as an error fails the test, unless it is expected. */
+export function useBrowser() {
+  let browser: Browser;
+  let context: BrowserContext | undefined;
+  const errors: string[] = [];
+  const expected: RegExp[] = [];
+
+  beforeAll(async () => {
+    browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: quietly });
+  });
+  afterEach(async () => {
+    await context?.close();
+    context = undefined;
+    const unexpected = errors.filter((error) => !expected.some((pattern) => pattern.test(error)));
+    errors.length = 0;
+    expected.length = 0;
+    expect(unexpected).toEqual([]);
+  });
+  afterAll(() => browser.close());
+
+  return {
+    address: () => inject('address'),
+    /** Lets the page report such an error, as when the network answers with a refusal. */
+    expectError: (pattern: RegExp) => expected.push(pattern),
+    /** A page at `path`, in the one context of the test. */
+    async open(path: string): Promise<Page> {
+      context ??= await browser.newContext({
+        baseURL: inject('address'),
+        viewport: { width: 1280, height: 800 },
+        permissions: ['clipboard-read', 'clipboard-write']
+      });
+      const page = await context.newPage();
+      page.on('pageerror', (error) => errors.push(error.message));
+      page.on('console', (message) => {
+        if (message.type() === 'error') errors.push(message.text());
+      });
+      await page.goto(path, { waitUntil: 'networkidle' });
+      return page;
+    }
+  };
+}
+
+/** Runs axe on the page and expects no serious or critical fault. */
+export async function expectAccessible(page: Page): Promise<void> {
+  await page.evaluate(axeSource);
+  const faults = await page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> };
+    };
+    const { violations } = await axe.run();
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(
+        ({ id, nodes }) =>
+          `${id}: ${nodes
+            .slice(0, 3)
+            .map(({ html }) => html.slice(0, 160))
+            .join(' | ')}`
+      );
+  });
+  expect(faults).toEqual([]);
+}
+
+/** Calls the API of the running application. */
+export async function api<T = unknown>(method: string, path: string, body?: unknown): Promise<T> {
+  const response = await fetch(`${inject('address')}/api${path}`, {
+    method,
+    ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+  });
+  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+/** Replaces what stands in the string editor. */
+export async function writeString(page: Page, text: string): Promise<void> {
+  await page.locator('.cm-content').click();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.press('Delete');
+  await page.keyboard.insertText(text);
+}
+
+export const stringText = (page: Page) =>
+  page
+    .locator('.cm-line')
+    .allInnerTexts()
+    .then((lines) => lines.join('\n'));
