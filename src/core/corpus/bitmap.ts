@@ -1,7 +1,7 @@
 /** A set of row numbers, one bit a row. */
-export type Bitmap = Uint32Array;
+export type Bitmap = Int32Array;
 
-export const emptyBitmap = (size: number): Bitmap => new Uint32Array((size + 31) >>> 5);
+export const emptyBitmap = (size: number): Bitmap => new Int32Array((size + 31) >>> 5);
 
 /** Every row below `size`. */
 export function fullBitmap(size: number): Bitmap {
@@ -16,35 +16,66 @@ export function setBit(bits: Bitmap, row: number): void {
 
 export const hasBit = (bits: Bitmap, row: number): boolean => (bits[row >>> 5]! & (1 << (row & 31))) !== 0;
 
-export function intersect(a: Bitmap, b: Bitmap): Bitmap {
-  const result = new Uint32Array(a.length);
-  for (let i = 0; i < a.length; i++) result[i] = a[i]! & b[i]!;
-  return result;
+/** Keeps in `rows` what is also in `others`. */
+export function keepCommon(rows: Bitmap, others: Bitmap): void {
+  for (let i = 0; i < rows.length; i++) rows[i]! &= others[i]!;
 }
 
-export function unite(a: Bitmap, b: Bitmap): Bitmap {
-  const result = new Uint32Array(a.length);
-  for (let i = 0; i < a.length; i++) result[i] = a[i]! | b[i]!;
-  return result;
+/** Adds to `rows` what is in `others`. */
+export function addAll(rows: Bitmap, others: Bitmap): void {
+  for (let i = 0; i < rows.length; i++) rows[i]! |= others[i]!;
 }
 
-/** What is in `a` and not in `b`. */
-export function subtract(a: Bitmap, b: Bitmap): Bitmap {
-  const result = new Uint32Array(a.length);
-  for (let i = 0; i < a.length; i++) result[i] = a[i]! & ~b[i]!;
-  return result;
+/** Takes out of `rows` what is in `others`. */
+export function takeOut(rows: Bitmap, others: Bitmap): void {
+  for (let i = 0; i < rows.length; i++) rows[i]! &= ~others[i]!;
 }
 
-/** How many rows are in the set: bits counted in parallel, as in Warren, Hacker's Delight, chapter 5 (from memory). */
-export function countBits(bits: Bitmap): number {
+/** Bits of one word, counted in parallel, as in Warren, Hacker's Delight, chapter 5 (from memory). */
+function bitsOf(word: number): number {
+  word = (word - ((word >>> 1) & 0x55555555)) | 0;
+  word = (word & 0x33333333) + ((word >>> 2) & 0x33333333);
+  return Math.imul((word + (word >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
+}
+
+/** How many rows are in the set. */
+export function countBits(rows: Bitmap): number {
   let total = 0;
-  for (let i = 0; i < bits.length; i++) {
-    let word = bits[i]!;
-    if (word === 0) continue;
-    word -= (word >>> 1) & 0x55555555;
-    word = (word & 0x33333333) + ((word >>> 2) & 0x33333333);
-    total += Math.imul((word + (word >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
-  }
+  for (let i = 0; i < rows.length; i++) total += bitsOf(rows[i]!);
+  return total;
+}
+
+/**
+ * How many rows are in every wanted set and in no excluded one. At least one set is wanted. Most strings have a few
+ * parts: up to three wanted sets and one excluded are met in one pass that writes nothing.
+ */
+export function countCommon(wanted: readonly Bitmap[], excluded: readonly Bitmap[]): number {
+  const a = folded(wanted, 3, keepCommon);
+  const b = wanted[1] ?? a;
+  const c = wanted[2] ?? b;
+  if (!excluded.length) return met(a, b, c);
+  return metWithout(a, b, c, folded(excluded, 1, addAll));
+}
+
+/** The first set, joined with those from `from` on. */
+function folded(sets: readonly Bitmap[], from: number, joinTo: (rows: Bitmap, others: Bitmap) => void): Bitmap {
+  if (sets.length <= from) return sets[0]!;
+  const rows = sets[0]!.slice();
+  for (let i = from; i < sets.length; i++) joinTo(rows, sets[i]!);
+  return rows;
+}
+
+function met(a: Bitmap, b: Bitmap, c: Bitmap): number {
+  const size = a.length;
+  let total = 0;
+  for (let i = 0; i < size; i++) total = (total + bitsOf(a[i]! & b[i]! & c[i]!)) | 0;
+  return total;
+}
+
+function metWithout(a: Bitmap, b: Bitmap, c: Bitmap, x: Bitmap): number {
+  const size = a.length;
+  let total = 0;
+  for (let i = 0; i < size; i++) total = (total + bitsOf(a[i]! & b[i]! & c[i]! & ~x[i]!)) | 0;
   return total;
 }
 

@@ -3,7 +3,7 @@ import { industryName } from '../people/industries';
 import type { NumberFact, Scope } from '../query/scopes';
 import type { Person } from './person';
 
-/** The kinds of field that hold words. `name` and `jobtext` are found by the scope `any` alone. */
+/** The kinds of field that hold words, those that `any` searches first. `name` and `jobtext` have no scope of their own. */
 export const fields = [
   'name',
   'title',
