@@ -8,7 +8,7 @@ import { freshDatabases } from './lib/test-databases.mjs';
 process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
 await ensureDependencies();
 const postgres = await ensurePostgres('eave_test');
-let code = 1;
+let code;
 try {
   const [url] = await freshDatabases(postgres.url, ['eave_bench']);
   ({ code } = await run('npx', ['tsx', '--expose-gc', 'bench/counting.ts'], {
@@ -17,4 +17,4 @@ try {
 } finally {
   await postgres.stop();
 }
-process.exit(code);
+process.exit(code ?? 1);

@@ -36,11 +36,8 @@
     return () => asked.abort();
   });
 
-  const judgedWords = (people: Answer<'difference'>['added']['people']) => {
-    const fits = people.filter(({ verdict }) => verdict === 'fit').length;
-    const misses = people.filter(({ verdict }) => verdict === 'miss').length;
-    return fits + misses ? `${fits} judged fit, ${misses} judged miss` : 'nobody judged';
-  };
+  const judgedWords = ({ fits, misses }: Answer<'difference'>['added']) =>
+    fits + misses ? `${fits} judged fit, ${misses} judged miss` : 'nobody judged';
 </script>
 
 <section class="sheet" aria-label="What changed between two versions">
@@ -75,7 +72,7 @@
         <div role="region" aria-label={`${word} people`} tabindex="0">
           <h3>
             <span class="n">{count(side.count)}</span>
-            {word.toLowerCase()} <span class="soft">{judgedWords(side.people)}</span>
+            {word.toLowerCase()} <span class="soft">{judgedWords(side)}</span>
           </h3>
           {#if side.people.length}
             <table aria-label={word}>

@@ -133,6 +133,8 @@ const importShape = z.object({
 const importParams = z.object({ id: z.uuid() });
 const namedPeople = z.object({
   count: z.int(),
+  fits: z.int(),
+  misses: z.int(),
   people: z.array(
     z.object({
       id: z.string(),

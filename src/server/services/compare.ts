@@ -1,6 +1,7 @@
 import { estimatedFits, precisionOf } from '$core/measure/precision';
 import { models } from '../database/models';
 import { askPeople } from '../workers/people';
+import type { DifferenceSide } from '../workers/people-messages';
 import { findBrief } from './briefs';
 import { readySource } from './sources';
 import { latestTrials, populationOf } from './trials';
@@ -55,16 +56,18 @@ export async function differenceBetween(briefId: string, from: number, to: numbe
     findVersion(briefId, to),
     readySource(sourceId)
   ]);
+  const verdicts = await verdictsOn(personaId, sourceId);
   const { added, removed, kept, capped } = await askPeople('difference', {
     sourceId: source.id,
     from: runnable(before.text),
     to: runnable(after.text),
-    most: mostNames
+    most: mostNames,
+    judged: [...verdicts.keys()]
   });
-  const ids = [...added.people, ...removed.people].map((person) => person.id);
-  const verdicts = await verdictsOn(personaId, sourceId, ids);
-  const named = ({ count, people }: typeof added) => ({
+  const named = ({ count, people, judged }: DifferenceSide) => ({
     count,
+    fits: judged.filter((id) => verdicts.get(id)!.verdict === 'fit').length,
+    misses: judged.filter((id) => verdicts.get(id)!.verdict === 'miss').length,
     people: people.map(({ id, name, jobs, country }) => ({
       id,
       name,

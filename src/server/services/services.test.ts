@@ -147,6 +147,10 @@ describe('trials, verdicts and comparing', () => {
     const difference = await differenceBetween(id, 1, 2, 'harrow-guild');
     const software = matcher(parse('software').query!);
     expect(difference.added.count).toBe(0);
+    expect(difference.removed.fits + difference.removed.misses).toBeGreaterThan(0);
+    expect(difference.removed.people.filter(({ verdict }) => verdict === 'fit').length).toBeLessThanOrEqual(
+      difference.removed.fits
+    );
     expect(difference.removed.count).toBeGreaterThan(0);
     expect(difference.removed.people[0]!.name).not.toBe('');
     expect(difference.kept + difference.removed.count).toBe(first.shown);

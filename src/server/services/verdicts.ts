@@ -7,9 +7,11 @@ import { UniqueConstraintError } from 'sequelize';
 const told = (row: VerdictRow) => ({ verdict: row.verdict, reason: row.reason, revision: row.revision });
 export type ToldVerdict = ReturnType<typeof told>;
 
-/** Verdicts of a persona on people of one source, by person. */
-export async function verdictsOn(personaId: string, sourceId: string, personIds: readonly string[]) {
-  const rows = await models().Verdict.findAll({ where: { personaId, sourceId, personId: [...personIds] } });
+/** Verdicts of a persona on people of one source, by person; on some people only, where they are named. */
+export async function verdictsOn(personaId: string, sourceId: string, personIds?: readonly string[]) {
+  const rows = await models().Verdict.findAll({
+    where: { personaId, sourceId, ...(personIds && { personId: [...personIds] }) }
+  });
   return new Map(rows.map((row) => [row.personId, told(row)]));
 }
 

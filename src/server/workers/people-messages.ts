@@ -23,10 +23,17 @@ export interface WorthAnswer {
   parts: { alone: Interval | null; without: Interval | null }[];
 }
 
+/** People on one side of a difference: how many, the first of them, and which of the judged are among them. */
+export interface DifferenceSide {
+  count: number;
+  people: Person[];
+  judged: string[];
+}
+
 export interface DifferenceAnswer {
   kept: number;
-  added: { count: number; people: Person[] };
-  removed: { count: number; people: Person[] };
+  added: DifferenceSide;
+  removed: DifferenceSide;
   /** True when one of the two finds more than the source shows, so that only what is shown is compared. */
   capped: boolean;
 }
@@ -40,7 +47,10 @@ export interface PeopleWork {
   forget: { ask: { sourceId: string }; answer: null };
   try: { ask: { sourceId: string; query: Query; size: number; seed: string }; answer: TryAnswer };
   worth: { ask: { sourceId: string; query: Query }; answer: WorthAnswer };
-  difference: { ask: { sourceId: string; from: Query; to: Query; most: number }; answer: DifferenceAnswer };
+  difference: {
+    ask: { sourceId: string; from: Query; to: Query; most: number; judged: string[] };
+    answer: DifferenceAnswer;
+  };
 }
 export type PeopleKind = keyof PeopleWork;
 

@@ -81,18 +81,24 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
     };
   },
 
-  difference: ({ sourceId, from, to, most }) => {
+  difference: ({ sourceId, from, to, most, judged }) => {
     const source = sourceOf(sourceId);
     const before = tryString(from, source);
     const after = tryString(to, source);
     const had = new Set(before.people.map((person) => person.id));
     const has = new Set(after.people.map((person) => person.id));
+    const isJudged = new Set(judged);
+    const side = (people: Person[]) => ({
+      count: people.length,
+      people: people.slice(0, most),
+      judged: people.map(({ id }) => id).filter((id) => isJudged.has(id))
+    });
     const added = after.people.filter((person) => !had.has(person.id));
     const removed = before.people.filter((person) => !has.has(person.id));
     return {
       kept: after.people.length - added.length,
-      added: { count: added.length, people: added.slice(0, most) },
-      removed: { count: removed.length, people: removed.slice(0, most) },
+      added: side(added),
+      removed: side(removed),
       capped: [before, after].some((outcome) => outcome.count.high > outcome.people.length)
     };
   }

@@ -1,0 +1,99 @@
+import { mkdirSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from 'playwright-core';
+import { say, stopWith } from './lib/say.mjs';
+
+// Pictures of each main view, from the demo of an Eave that runs: npm start, then npm run screenshots.
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const folder = resolve(root, 'docs/screenshots');
+const address = process.env.EAVE_ADDRESS ?? 'http://127.0.0.1:4310';
+mkdirSync(folder, { recursive: true });
+
+const api = async (method, path, body) => {
+  const response = await fetch(`${address}/api${path}`, {
+    method,
+    ...(body && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+  });
+  if (!response.ok) throw new Error(`${method} ${path}: ${await response.text()}`);
+  return response.status === 204 ? undefined : response.json();
+};
+
+const briefs = await api('GET', '/briefs').catch(() => stopWith(`No Eave answers at ${address}. Run npm start first.`));
+const demo = briefs.find(({ name }) => name.startsWith('Cold-chain quality'));
+if (!demo) stopWith('The demo’s brief is not there.');
+
+// Two versions, judged by what the demo's people say of themselves, so that every view has something to show.
+const { body: draft } = await api('GET', `/briefs/${demo.id}/draft`);
+const base = draft.text.split('\nNOT')[0];
+const texts = [
+  `${base}\nNOT intern`,
+  `${base}\nNOT (intern OR title:(software OR engineer OR tester OR prototyping OR lead))`
+];
+const wanted = /pharma|apotek|medical|healthcare|chilled|fresh|kyl|frost|cool|seafood/i;
+const right = /quality|qualit|kvalit|kwalit|responsible person|\brp\b|großhandels|fagansvarlig|sakkunnig/i;
+const trials = [];
+for (const [i, text] of texts.entries()) {
+  const version = await api('POST', `/briefs/${demo.id}/versions`, { text });
+  await api('PATCH', `/briefs/${demo.id}/versions/${version.number}`, {
+    note: ['as first written', 'no software, no prototypes'][i]
+  });
+  for (const sourceId of ['harrow-guild', 'marlow-register']) {
+    const trial = await api('POST', `/briefs/${demo.id}/trials`, { version: version.number, sourceId, sampleSize: 40 });
+    trials.push(trial);
+    for (const { person, verdict } of trial.sample.slice(0, 31)) {
+      const [job] = person.jobs;
+      const fit =
+        wanted.test(job.company) &&
+        right.test(job.title) &&
+        !/specialist|coordinator|associate|intern/i.test(job.title);
+      if (!verdict)
+        await api('PUT', `/briefs/${demo.id}/verdicts`, {
+          sourceId,
+          personId: person.id,
+          verdict: fit ? 'fit' : 'miss',
+          reason: fit ? '' : wanted.test(job.company) ? 'wrong rank' : 'wrong trade',
+          revision: 0
+        });
+    }
+  }
+}
+await api('PUT', `/briefs/${demo.id}/draft`, {
+  body: { text: texts[1] },
+  revision: (await api('GET', `/briefs/${demo.id}/draft`)).revision
+});
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking']
+});
+async function picture(name, path, { theme = 'light', act } = {}) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: theme });
+  await page.goto(address + path, { waitUntil: 'networkidle' });
+  await act?.(page);
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: resolve(folder, `${name}.png`) });
+  await page.close();
+  say(`docs/screenshots/${name}.png`);
+}
+const at = `/briefs/${demo.id}`;
+await picture('briefs', '/');
+await picture('persona', `${at}/persona`);
+await picture('wording', `${at}/wording`);
+await picture('string', `${at}/string`, { act: (page) => page.waitForTimeout(1200) });
+await picture('trial', `${at}/trial?trial=${trials[0].id}&at=12`);
+await picture('trial-dark', `${at}/trial?trial=${trials[2].id}&at=20`, { theme: 'dark' });
+await picture('compare', `${at}/compare`);
+await picture('sources', '/sources', {
+  act: async (page) => {
+    await page.locator('input[type=file]').setInputFiles({
+      name: 'contacts.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'Name,Position held,Company,Country,Employees\nIda Brandsma,Head of Quality,Polderkoel B.V.,Netherlands,240\nJonas Ekehult,"QA Lead, Release Trains",Nordfjeld Systems AB,Sweden,51-200\nOona Kilbride,Responsible Person,Drumlin Pharma Ltd,Ireland,"1,200"\n'
+      )
+    });
+    await page.getByRole('button', { name: 'Import', exact: true }).waitFor();
+  }
+});
+await browser.close();
