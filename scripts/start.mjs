@@ -22,36 +22,21 @@ await new Promise((done) => {
   probe.listen(port, host, () => probe.close(done));
 });
 
-await ensureDependencies();
-const postgres = await ensurePostgres('eave');
-await ensureBuild();
-
-say('starting');
-const server = spawn(process.execPath, ['build/index.js'], {
-  stdio: ['ignore', 'inherit', 'inherit'],
-  env: {
-    ...process.env,
-    HOST: host,
-    PORT: String(port),
-    ORIGIN: process.env.ORIGIN ?? `http://${host}:${port}`,
-    DATABASE_URL: postgres.url,
-    BODY_SIZE_LIMIT: process.env.BODY_SIZE_LIMIT ?? '512M',
-    SHUTDOWN_TIMEOUT: '3'
-  },
-  detached: true
-});
-
+let postgres;
+let server;
 let stopping = false;
+
+/** Stops all that was started, in the middle of starting too. */
 async function stop(code) {
   if (stopping) return;
   stopping = true;
-  if (server.exitCode === null) {
+  if (server && server.exitCode === null) {
     server.kill('SIGTERM');
     const late = setTimeout(() => server.kill('SIGKILL'), 5000);
     await new Promise((done) => server.once('exit', done));
     clearTimeout(late);
   }
-  await postgres.stop();
+  await (await postgres)?.stop();
   process.exit(code);
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
@@ -59,9 +44,32 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     say('stopping');
     void stop(0);
   });
-server.once('exit', (code) => {
-  if (!stopping) void stop(code ?? 1);
+/** Waits for a step, and for ever when Eave is being stopped meanwhile. */
+const unlessStopping = async (step) => {
+  const outcome = await step;
+  return stopping ? new Promise(() => {}) : outcome;
+};
+
+await unlessStopping(ensureDependencies());
+postgres = ensurePostgres('eave');
+const { url } = await unlessStopping(postgres);
+await unlessStopping(ensureBuild());
+
+say('starting');
+server = spawn(process.execPath, ['build/index.js'], {
+  stdio: ['ignore', 'inherit', 'inherit'],
+  env: {
+    ...process.env,
+    HOST: host,
+    PORT: String(port),
+    ORIGIN: process.env.ORIGIN ?? `http://${host}:${port}`,
+    DATABASE_URL: url,
+    BODY_SIZE_LIMIT: process.env.BODY_SIZE_LIMIT ?? '512M',
+    SHUTDOWN_TIMEOUT: '1'
+  },
+  detached: true
 });
+server.once('exit', (code) => void stop(code ?? 1));
 
 const address = `http://${host}:${port}`;
 while (!stopping) {
