@@ -1,10 +1,10 @@
-import { mkdirSync, readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureBuild } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureDependencies } from './lib/dependencies.mjs';
-import { ensurePostgres } from './lib/postgres.mjs';
+import { withPostgres } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
 import { say } from './lib/say.mjs';
 import { freshDatabases } from './lib/test-databases.mjs';
@@ -15,13 +15,12 @@ process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
 const chosen = process.argv.slice(2);
 
 await ensureDependencies();
-const postgres = await ensurePostgres('eave_test');
 let passed = 0;
 let failed = 0;
-try {
+await withPostgres('eave_test', async (url) => {
   await ensureChromium();
   await ensureBuild();
-  const [server, browser] = await freshDatabases(postgres.url, ['eave_test_server', 'eave_test_browser']);
+  const [server, browser] = await freshDatabases(url, ['eave_test_server', 'eave_test_browser']);
 
   const check = async (name, command, args) => {
     say(name);
@@ -37,6 +36,7 @@ try {
   say('tests');
   mkdirSync('.data/test', { recursive: true });
   const report = '.data/test/report.json';
+  rmSync(report, { force: true });
   const { code } = await run(
     'npx',
     ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...chosen],
@@ -49,8 +49,6 @@ try {
   failed += told.numFailedTests;
   // A file that cannot be loaded, or an error outside any test, fails the run without failing a test.
   if (code !== 0 && told.numFailedTests === 0) failed++;
-} finally {
-  await postgres.stop();
-}
+});
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

@@ -114,6 +114,18 @@ export async function ensurePostgres(database) {
   return { url, stop: () => withLock(lockFile, () => stopServer(bin, user)) };
 }
 
+/** Does `work` with a PostgreSQL, which is let go of at the end and on Ctrl-C too. */
+export async function withPostgres(database, work) {
+  const postgres = await ensurePostgres(database);
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.once(signal, () => void postgres.stop().then(() => process.exit(130)));
+  try {
+    return await work(postgres.url);
+  } finally {
+    await postgres.stop();
+  }
+}
+
 const quietly = (user) => ({ ...user, cwd: '/', quiet: true, env: { PATH: process.env.PATH, LANG: 'C.UTF-8' } });
 
 async function startServer(bin, user, database) {
