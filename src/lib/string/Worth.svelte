@@ -58,7 +58,8 @@
               {now.answer.rendering.searches.length}
               {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
               {#each use(source, now.answer) as { kind, used, most } (kind)}
-                <div class="bar" title="{used} of {most} {kind}">
+                <div class="use soft">{count(used)} of {count(most)} {kind}</div>
+                <div class="bar">
                   <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > most}></i>
                 </div>
               {/each}
@@ -70,6 +71,12 @@
               >
             {/if}
           </th>
+        {/each}
+      </tr>
+      <tr class="sub">
+        <td class="part"></td>
+        {#each sources as source (source.id)}
+          <td><span class="al">alone</span><span class="ch">if left out</span></td>
         {/each}
       </tr>
     </thead>
@@ -138,10 +145,22 @@
     color: var(--soft);
     letter-spacing: 0;
   }
+  .sub td {
+    padding: 2px 12px;
+    font-size: 11.5px;
+    color: var(--soft);
+  }
+  .sub .ch {
+    font-weight: 400;
+  }
+  .use {
+    font-size: 11.5px;
+    margin-top: 5px;
+  }
   .bar {
     height: 4px;
     background: var(--rule);
-    margin-top: 7px;
+    margin-top: 2px;
   }
   .bar i {
     display: block;
