@@ -230,8 +230,4 @@
     display: flex;
     gap: 6px;
   }
-  .empty {
-    padding: 26px;
-    margin-bottom: 14px;
-  }
 </style>

@@ -108,12 +108,6 @@
 </Modal>
 
 <style>
-  .strip {
-    display: flex;
-    align-items: baseline;
-    gap: 14px;
-    margin-bottom: 10px;
-  }
   .grid {
     display: grid;
     gap: 14px;

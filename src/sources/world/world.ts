@@ -1,7 +1,14 @@
 import { seededRandom } from '$core/measure/random';
-import { firmNames, worldCountries, type WorldCountry } from './countries';
-import { roles, type Rank, type Role } from './roles';
-import { trades, type Trade } from './trades';
+import {
+  firmNames,
+  roles,
+  trades,
+  worldCountries,
+  type Rank,
+  type Role,
+  type Trade,
+  type WorldCountry
+} from './world-data';
 
 /** The day the demo world stands still at; months are counted back from it. */
 export const worldMonth = { year: 2026, month: 11 };

@@ -136,15 +136,6 @@
 {/if}
 
 <style>
-  .strip {
-    display: flex;
-    align-items: baseline;
-    gap: 14px;
-    margin-bottom: 10px;
-  }
-  .strip p {
-    flex: 1;
-  }
   fieldset {
     border: 0;
     display: flex;
@@ -188,9 +179,6 @@
   }
   .small {
     font-size: 12.5px;
-  }
-  .empty {
-    padding: 26px;
   }
   .hint {
     margin-top: 12px;

@@ -150,15 +150,6 @@
 </div>
 
 <style>
-  .strip {
-    display: flex;
-    align-items: baseline;
-    gap: 14px;
-    margin-bottom: 12px;
-  }
-  .strip p {
-    flex: 1;
-  }
   .columns {
     display: grid;
     grid-template-columns: 1fr 1fr 1fr;

@@ -227,15 +227,6 @@
 {/each}
 
 <style>
-  .strip {
-    display: flex;
-    align-items: baseline;
-    gap: 10px;
-    margin-bottom: 10px;
-  }
-  .strip h1 {
-    white-space: nowrap;
-  }
   .strip p {
     flex: 1;
     display: -webkit-box;
@@ -243,9 +234,6 @@
     -webkit-line-clamp: 2;
     -webkit-box-orient: vertical;
     overflow: hidden;
-  }
-  .strip button {
-    white-space: nowrap;
   }
   .sources {
     display: flex;

@@ -214,19 +214,6 @@
 {/if}
 
 <style>
-  .strip {
-    display: flex;
-    align-items: baseline;
-    gap: 12px;
-    margin-bottom: 10px;
-  }
-  .strip h1,
-  .strip button {
-    white-space: nowrap;
-  }
-  .strip p {
-    flex: 1;
-  }
   select {
     font: inherit;
     font-size: 13px;
@@ -240,10 +227,6 @@
     grid-template-columns: 236px 1fr 330px;
     gap: 14px;
     height: max(430px, calc(100vh - 240px));
-  }
-  .empty {
-    padding: 26px;
-    margin-top: 12px;
   }
   .waiting {
     padding: 6px 14px;

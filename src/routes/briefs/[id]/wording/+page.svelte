@@ -133,15 +133,6 @@
 </div>
 
 <style>
-  .strip {
-    display: flex;
-    align-items: baseline;
-    gap: 14px;
-    margin-bottom: 12px;
-  }
-  .strip p {
-    flex: 1;
-  }
   .next {
     font-size: 13px;
     background: var(--accent);
@@ -214,8 +205,5 @@
   .told {
     font-size: 12.5px;
     min-height: 18px;
-  }
-  .empty {
-    padding: 26px;
   }
 </style>
