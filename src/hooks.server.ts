@@ -37,6 +37,12 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (origin !== null && origin !== event.url.origin && event.request.method !== 'GET')
     return refuse(403, 'Another site', 'Changes are taken from Eave’s own pages only.');
   const response = await resolve(event);
+  if (response.status === 405 && event.url.pathname.startsWith('/api/'))
+    return refuse(
+      405,
+      'Not offered',
+      `${event.url.pathname} does not take ${event.request.method}; /api/openapi.json lists what it takes.`
+    );
   allowEditorStyles(response.headers);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');

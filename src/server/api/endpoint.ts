@@ -65,20 +65,32 @@ export function isDatabaseAway(error: unknown): boolean {
   );
 }
 
+/** PostgreSQL's text and JSON cannot hold the character zero. */
+const isZeroByte = (error: unknown) =>
+  error instanceof DatabaseError && /^(22021|22P05)$/.test((error.parent as { code?: string }).code ?? '');
+
+const known = (error: unknown): Refusal | null => {
+  if (error instanceof Refusal) return error;
+  if (isDatabaseAway(error))
+    return new Refusal(
+      503,
+      'Database away',
+      'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.'
+    );
+  if (isZeroByte(error))
+    return new Refusal(
+      422,
+      'Not accepted',
+      'The text holds a character that cannot be kept (code zero). Take it out and try again.'
+    );
+  if ((error as { status?: number }).status === 413)
+    return new Refusal(413, 'Too large', 'This is larger than Eave takes. Split it and try again.');
+  return null;
+};
+
 /** An error as `application/problem+json`; anything unforeseen is logged and told without its inside. */
 export function problemResponse(error: unknown, where: string): Response {
-  const refusal =
-    error instanceof Refusal
-      ? error
-      : isDatabaseAway(error)
-        ? new Refusal(
-            503,
-            'Database away',
-            'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.'
-          )
-        : (error as { status?: number }).status === 413
-          ? new Refusal(413, 'Too large', 'This is larger than Eave takes. Split it and try again.')
-          : null;
+  const refusal = known(error);
   if (!refusal) console.error(`${where}: ${error instanceof Error ? error.stack : String(error)}`);
   const { status, title, message, extra } =
     refusal ??
