@@ -36,20 +36,8 @@ export interface Value {
   job?: number;
 }
 
-const anyFields: ReadonlySet<Field> = new Set<Field>([
-  'name',
-  'title',
-  'pasttitle',
-  'company',
-  'pastcompany',
-  'jobtext',
-  'about',
-  'skill',
-  'school',
-  'group',
-  'contact',
-  'place'
-]);
+/** What a profile page tells: every field up to the place. */
+const anyFields: ReadonlySet<Field> = new Set(fields.slice(0, fields.indexOf('place') + 1));
 
 /** Whether a scope searches a field. `any` searches all that a profile page tells; facts have their own scopes. */
 export function searches(scope: Scope, field: Field): boolean {

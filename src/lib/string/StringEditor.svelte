@@ -24,10 +24,6 @@
     if (view && view.state.doc.toString() !== next)
       view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } });
   });
-
-  export function focus() {
-    view?.focus();
-  }
 </script>
 
 <div class="editor" bind:this={host}></div>

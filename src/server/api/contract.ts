@@ -108,6 +108,13 @@ const sampled = z.object({
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
   verdict: toldVerdict.nullable()
 });
+const trialDetail = trial.extend({
+  sourceName: z.string(),
+  shownCap: z.int().nullable(),
+  text: z.string(),
+  precision,
+  sample: z.array(sampled)
+});
 const readiness = z.discriminatedUnion('state', [
   z.object({ state: z.enum(['preparing', 'ready']) }),
   z.object({ state: z.literal('failed'), reason: z.string() })
@@ -244,24 +251,12 @@ export const contract = {
   runTrial: operation('POST', '/api/briefs/{id}/trials', 'Run a version at a source', {
     params: brief,
     body: z.object({ version: z.int().min(1), sourceId, sampleSize: z.int().min(1).max(500).default(40) }),
-    response: trial.extend({
-      sourceName: z.string(),
-      shownCap: z.int().nullable(),
-      text: z.string(),
-      precision,
-      sample: z.array(sampled)
-    }),
+    response: trialDetail,
     status: 201
   }),
   readTrial: operation('GET', '/api/briefs/{id}/trials/{trial}', 'A trial with its sample, marked words and verdicts', {
     params: brief.extend({ trial: z.uuid() }),
-    response: trial.extend({
-      sourceName: z.string(),
-      shownCap: z.int().nullable(),
-      text: z.string(),
-      precision,
-      sample: z.array(sampled)
-    })
+    response: trialDetail
   }),
   giveVerdict: operation('PUT', '/api/briefs/{id}/verdicts', 'Give, change or (with null) take back a verdict', {
     params: brief,

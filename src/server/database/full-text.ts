@@ -9,7 +9,7 @@ import { isNumberFact, type Scope } from '$core/query/scopes';
 const gap = 'xvaluegapx';
 
 /** The words of each field as one text for `to_tsvector('simple', …)`. */
-export function fieldTexts(person: Person): Record<Field, string> {
+function fieldTexts(person: Person): Record<Field, string> {
   const texts = Object.fromEntries(fields.map((field) => [field, [] as string[]])) as Record<Field, string[]>;
   for (const { field, text } of valuesOf(person)) texts[field].push(text);
   return Object.fromEntries(fields.map((field) => [field, texts[field].join(` ${gap} `)])) as Record<Field, string>;

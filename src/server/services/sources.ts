@@ -1,4 +1,3 @@
-import { importedSheet } from '$sources/imported-file';
 import { standInSheets } from '$sources/stand-ins/sheets';
 import { models, type SourceRow } from '../database/models';
 import { environment } from '../environment';
@@ -110,5 +109,3 @@ export async function deleteSource(id: string): Promise<void> {
   readiness.delete(id);
   await askPeople('forget', { sourceId: id });
 }
-
-export const sheetForFile = importedSheet;

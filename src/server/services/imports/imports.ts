@@ -8,11 +8,11 @@ import { Op } from 'sequelize';
 import type { ReadableStream as WebStream } from 'node:stream/web';
 import { mappingFault, type ColumnField } from '$core/formats/columns';
 import { personFromRow } from '$core/formats/person-from-row';
+import { importedSheet } from '$sources/imported-file';
 import { database } from '../../database/connection';
 import { models, type ImportRow } from '../../database/models';
 import { environment } from '../../environment';
 import { notFound, Refusal } from '../../refusal';
-import { sheetForFile } from '../sources';
 import type { ImportOutcome } from './import-shapes';
 import { readRows, recognise } from './read-table';
 
@@ -111,7 +111,7 @@ async function runImport(
     await database().transaction(async (transaction) => {
       const { Source, SourcePerson } = models();
       const source = await Source.create(
-        { id: sourceId, kind: 'file', name, sheet: sheetForFile(sourceId, name), people: 0 },
+        { id: sourceId, kind: 'file', name, sheet: importedSheet(sourceId, name), people: 0 },
         { transaction }
       );
       const waiting: { sourceId: string; ordinal: number; person: never }[] = [];
