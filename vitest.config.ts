@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
 const path = (folder: string) => fileURLToPath(new URL(folder, import.meta.url));
@@ -16,6 +17,11 @@ export default defineConfig({
           include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'],
           testTimeout: 60_000
         }
+      },
+      {
+        resolve: { ...resolve, alias: { ...resolve.alias, $lib: path('./src/lib') }, conditions: ['browser'] },
+        plugins: [svelte({ configFile: false })],
+        test: { name: 'interface', include: ['src/lib/**/*.test.ts'] }
       },
       {
         resolve,

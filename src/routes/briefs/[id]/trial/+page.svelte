@@ -1,37 +1,39 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { SvelteMap } from 'svelte/reactivity';
   import { goto, invalidate } from '$app/navigation';
   import { page } from '$app/state';
-  import { ApiProblem, call } from '$lib/api/call';
+  import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { about, count } from '$lib/marks/format';
   import DepthRuler from '$lib/trial/DepthRuler.svelte';
+  import { KeptVerdicts, type KeptVerdict } from '$lib/trial/kept-verdicts.svelte';
   import PersonCard from '$lib/trial/PersonCard.svelte';
   import PrecisionBar from '$lib/trial/PrecisionBar.svelte';
   import { reasons } from '$lib/trial/reasons';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
   import { precisionOf, type Verdict } from '$core/measure/precision';
   import { checkFacts } from '$core/persona/check-facts';
-  import { contract, type Answer } from '$server/api/contract';
+  import { contract } from '$server/api/contract';
 
   let { data } = $props();
-  type Given = Answer<'giveVerdict'>;
 
-  // Verdicts given on this page lie over those the trial came with, so that nothing waits for the server.
-  let given: Record<string, Given> = $state({});
-  let waiting = new SvelteMap<string, { verdict: Verdict | null; reason: string }>();
+  const kept = new KeptVerdicts((key, { verdict, reason }, revision) => {
+    const [sourceId, personId] = JSON.parse(key) as [string, string];
+    return call(contract.giveVerdict, {
+      params: { id: data.brief.id },
+      body: { sourceId, personId, verdict, reason, revision }
+    }) as Promise<KeptVerdict | null>;
+  });
+  const keyOf = (personId: string) => JSON.stringify([data.trial?.sourceId, personId]);
   let undone: { index: number; verdict: Verdict | null; reason: string }[] = $state([]);
-  let refused: unknown = $state(null);
-  let loaded: unknown;
+  let loaded: string | undefined;
   $effect.pre(() => {
-    if (data.trial === loaded) return;
-    loaded = data.trial;
+    if (data.trial?.id === loaded) return;
+    loaded = data.trial?.id;
     untrack(() => {
-      given = {};
       undone = [];
-      refused = null;
+      kept.problem = null;
     });
   });
 
@@ -40,7 +42,7 @@
       ...data.trial,
       sample: data.trial.sample.map((one) => ({
         ...one,
-        verdict: Object.hasOwn(given, one.person.id) ? given[one.person.id]! : one.verdict
+        verdict: kept.of(keyOf(one.person.id), one.verdict)
       }))
     }
   );
@@ -70,30 +72,12 @@
   };
 
   async function judge(index: number, verdict: Verdict | null, reason: string, remember = true) {
-    const one = trial?.sample[index];
-    if (!trial || !one) return;
-    const { id } = one.person;
-    const before = one.verdict;
-    if (remember) undone = [...undone, { index, verdict: before?.verdict ?? null, reason: before?.reason ?? '' }];
-    given[id] = verdict && { verdict, reason, revision: before?.revision ?? 0 };
-    refused = null;
-    try {
-      given[id] = (await call(contract.giveVerdict, {
-        params: { id: data.brief.id },
-        body: { sourceId: trial.sourceId, personId: id, verdict, reason, revision: before?.revision ?? 0 }
-      })) as Given;
-      waiting.delete(id);
-      void invalidate('eave:brief');
-    } catch (problem) {
-      refused = problem;
-      if (problem instanceof ApiProblem && problem.status === 409) {
-        // Someone judged meanwhile: theirs stands, and judging again would follow it.
-        given[id] = problem.body.current as Given;
-      } else {
-        given[id] = before;
-        waiting.set(id, { verdict, reason });
-      }
-    }
+    const one = data.trial?.sample[index];
+    const shown = trial?.sample[index]?.verdict;
+    if (!one) return;
+    if (remember) undone = [...undone, { index, verdict: shown?.verdict ?? null, reason: shown?.reason ?? '' }];
+    await kept.give(keyOf(one.person.id), one.verdict, { verdict, reason });
+    if (!kept.problem) void invalidate('eave:brief');
   }
 
   const give = (verdict: Verdict) => {
@@ -112,13 +96,6 @@
     go(last.index);
     void judge(last.index, last.verdict, last.reason, false);
   }
-  async function tryAgain() {
-    for (const [id, one] of waiting) {
-      const index = trial?.sample.findIndex(({ person }) => person.id === id) ?? -1;
-      if (index >= 0) await judge(index, one.verdict, one.reason, false);
-    }
-  }
-
   let desk: VerdictDesk | undefined = $state();
   function keys(event: KeyboardEvent) {
     const target = event.target as HTMLElement;
@@ -180,11 +157,11 @@
     <button class="quiet" disabled={nextUnjudged < 0} onclick={() => go(nextUnjudged)}>Next not judged</button>
     <button class="quiet" disabled={!undone.length} onclick={undo} title="Ctrl Z">Undo</button>
   </div>
-  <Refused problem={refused} />
-  {#if waiting.size}
+  <Refused problem={kept.problem} />
+  {#if kept.waiting}
     <p class="sheet waiting" role="status">
-      {waiting.size} verdict{waiting.size === 1 ? ' is' : 's are'} not kept yet.
-      <button class="quiet" onclick={tryAgain}>Try again</button>
+      {kept.waiting} verdict{kept.waiting === 1 ? ' is' : 's are'} not kept yet.
+      <button class="quiet" onclick={() => kept.tryAgain()}>Try again</button>
     </p>
   {/if}
   {#if current}
