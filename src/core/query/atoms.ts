@@ -1,11 +1,12 @@
 import type { Person } from '../corpus/person';
 import { fields, searches, type Field } from '../corpus/values';
 import { TooMuchWork, type DecisionDiagram, type Node } from './decision-diagram';
-import { keysImply, spanOf, wordingOf, type Wording } from './implies';
+import { spanOf, wordingOf, type Wording } from './implies';
 import { indexOfSequence, sequenceOf } from './leaf';
 import { exactMatching } from './matching';
 import { terms, type Phrase, type Query, type Term, type Word } from './query';
 import { isNumberFact, type NumberFact, type Scope } from './scopes';
+import { WordingIndex } from './wording-index';
 
 /** What can be true or false of a person on its own: words in a field, or a number at or beyond a bound. */
 type Atom =
@@ -74,15 +75,13 @@ export class Atoms {
   /** Each pair of atoms of which the first implies the second, those of the last variables first. */
   links(): [number, number][] {
     const links: [number, number][] = [];
-    const byFirst = new Map<string, number[]>();
-    const beginnings = new Set<number>();
+    const indexes = new Map<Field, WordingIndex<number>>();
     const lastOf = new Map<OrderedFact, number>();
     this.atoms.forEach((atom, i) => {
       if (atom.kind === 'words') {
-        const [first] = atom.wording.keys;
-        if (atom.wording.prefix && atom.wording.keys.length === 1) beginnings.add(first!.length);
-        const key = `${atom.field} ${first}`;
-        byFirst.set(key, [...(byFirst.get(key) ?? []), i]);
+        const index = indexes.get(atom.field) ?? new WordingIndex<number>();
+        indexes.set(atom.field, index);
+        index.add(atom.wording, i);
       } else {
         const last = lastOf.get(atom.fact);
         if (last !== undefined) links.push([i, last]);
@@ -91,17 +90,36 @@ export class Atoms {
     });
     this.atoms.forEach((atom, i) => {
       if (atom.kind !== 'words') return;
-      const starts = new Set(
-        atom.wording.keys.flatMap((key) => [key, ...[...beginnings].map((size) => key.slice(0, size))])
-      );
-      for (const start of starts)
-        for (const other of byFirst.get(`${atom.field} ${start}`) ?? []) {
-          const { wording } = this.atoms[other] as Atom & { kind: 'words' };
-          if (other !== i && keysImply(atom.wording, wording)) links.push([i, other]);
-          if (links.length > mostLinks) throw new TooMuchWork();
-        }
+      for (const other of indexes.get(atom.field)!.within(atom.wording)) {
+        if (other !== i) links.push([i, other]);
+        if (links.length > mostLinks) throw new TooMuchWork();
+      }
     });
     return links.sort((a, b) => Math.max(...b) - Math.max(...a));
+  }
+
+  /**
+   * The person a query seems to be about: of whom all is true that it wants, but what it excludes. Most queries find
+   * them, which saves deciding.
+   */
+  likelyPerson(query: Query): Person {
+    const all = [...terms(query)];
+    const unwanted = new WordingIndex<Term>();
+    for (const { term, wanted } of all)
+      if (!wanted && (term.kind === 'word' || term.kind === 'phrase')) unwanted.add(wordingOf(term), term);
+    const facts = new Set<Scope>();
+    const held = new Set<number>();
+    for (const { term, wanted } of all) {
+      if (!wanted || (term.kind !== 'range' && unwanted.within(wordingOf(term)).length)) continue;
+      const ordered = this.orderedAtoms(term);
+      if (ordered.length && facts.has(term.scope)) continue;
+      facts.add(term.scope);
+      for (const atom of ordered.length
+        ? ordered.filter(({ kind }) => kind !== 'beyond')
+        : this.wordAtoms(term).slice(-1))
+        held.add(this.numbers.get(nameOf(atom))!);
+    }
+    return this.person((atom) => held.has(atom));
   }
 
   /** A person of whom just the given atoms are true. */
@@ -124,7 +142,7 @@ export class Atoms {
       const span = facts.get(fact);
       if (!span) return;
       if (isTrue(i)) Object.assign(span, { low: atom.bound, open: atom.kind === 'beyond' });
-      else if (span.high === Infinity) span.high = atom.kind === 'from' ? atom.bound : atom.bound;
+      else if (span.high === Infinity) span.high = atom.bound;
     });
     for (const [fact, { low, open, high }] of facts) {
       const value = !open && low > -Infinity ? low : between(low, high);
@@ -176,10 +194,13 @@ export class Atoms {
     }
     if (isNumberFact(term.scope)) {
       const ordered = this.orderedAtoms(term);
-      return ordered.reduceRight<Node>((rest, atom) => {
-        const node = this.variable(atom);
-        return diagram.and(atom.kind === 'beyond' ? diagram.not(node) : node, rest);
-      }, ordered.length ? 1 : 0);
+      return ordered.reduceRight<Node>(
+        (rest, atom) => {
+          const node = this.variable(atom);
+          return diagram.and(atom.kind === 'beyond' ? diagram.not(node) : node, rest);
+        },
+        ordered.length ? 1 : 0
+      );
     }
     return this.wordAtoms(term).reduceRight<Node>((rest, atom) => diagram.or(this.variable(atom), rest), 0);
   }

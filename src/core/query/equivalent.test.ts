@@ -69,7 +69,11 @@ describe('equivalent', () => {
   /** Unscoped words only, so that atoms are independent and a formula says all that is to be known. */
   const formulas = (depth: number): fc.Arbitrary<Query> =>
     depth === 0
-      ? fc.record({ kind: fc.constant('word' as const), scope: fc.constant('title' as const), text: fc.constantFrom(...'abcdef') })
+      ? fc.record({
+          kind: fc.constant('word' as const),
+          scope: fc.constant('title' as const),
+          text: fc.constantFrom(...'abcdef')
+        })
       : fc.oneof(
           formulas(0),
           fc.record({
@@ -115,9 +119,10 @@ describe('equivalent', () => {
 
   it('says that it cannot decide rather than hang', () => {
     const hostile = (sign: string) =>
-      Array.from({ length: 60 }, (_, i) => `((w${i} OR v${(i * 37) % 60}) AND (u${(i * 17) % 60} OR w${(i * 23) % 60}))`).join(
-        ` ${sign} `
-      );
+      Array.from(
+        { length: 60 },
+        (_, i) => `((w${i} OR v${(i * 37) % 60}) AND (u${(i * 17) % 60} OR w${(i * 23) % 60}))`
+      ).join(` ${sign} `);
     expect(['undecided', false]).toContain(same(hostile('OR'), hostile('AND')));
     const many = Array.from({ length: 4000 }, (_, i) => `w${i}`).join(' OR ');
     expect(same(many, many)).toBe('undecided');

@@ -1,6 +1,7 @@
 import type { Person } from '../corpus/person';
 import { Atoms } from './atoms';
 import { DecisionDiagram, TooMuchWork, type Node } from './decision-diagram';
+import { matcher } from './matches';
 import type { Query } from './query';
 
 /** Steps that a question may take: about a tenth of a second. */
@@ -22,18 +23,23 @@ export function tellApart(a: Query, b: Query): Person | null | 'undecided' {
 
 /** Whether a query finds nobody (`never`) or everybody (`always`), whoever there is; null when it depends. */
 export function constantOf(query: Query): 'never' | 'always' | 'undecided' | null {
-  const found = someone([query], (_, [node]) => node!);
-  if (found === 'undecided') return found;
-  if (found === null) return 'never';
-  const missed = someone([query], (diagram, [node]) => diagram.not(node!));
-  return missed === 'undecided' ? missed : missed === null ? 'always' : null;
+  const likely = bounded(() => {
+    const atoms = new Atoms(new DecisionDiagram(0), [query]);
+    return [atoms.likelyPerson(query), atoms.person(() => false)];
+  });
+  if (likely === 'undecided') return likely;
+  const finds = likely.map(matcher(query));
+  if (finds.includes(true) && finds.includes(false)) return null;
+  const other = finds[0] ? 'always' : 'never';
+  const found = someone([query], (diagram, [node]) => (finds[0] ? diagram.not(node!) : node!));
+  return found === 'undecided' ? found : found === null ? other : null;
 }
 
 function someone(
   queries: Query[],
   ask: (diagram: DecisionDiagram, nodes: Node[]) => Node
 ): Person | null | 'undecided' {
-  try {
+  return bounded(() => {
     const diagram = new DecisionDiagram(work);
     const atoms = new Atoms(diagram, queries);
     let node = ask(
@@ -47,6 +53,12 @@ function someone(
     }
     const values = diagram.solution(node);
     return values && atoms.person((atom) => values.get(atom) === true);
+  });
+}
+
+function bounded<T>(ask: () => T): T | 'undecided' {
+  try {
+    return ask();
   } catch (error) {
     if (error instanceof TooMuchWork) return 'undecided';
     throw error;

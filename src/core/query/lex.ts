@@ -15,6 +15,8 @@ export type Lexeme = At &
     | { kind: 'word'; text: string; prefix: boolean }
     | { kind: 'phrase'; text: string }
     | { kind: 'range'; low: number | null; high: number | null }
+    /** A named word set, `@quality-heads`, by its name in lower case. */
+    | { kind: 'set'; name: string }
   );
 
 const space = /[\s\p{Cc}\p{Cf}]/u;
@@ -24,6 +26,8 @@ const curly = /[“”„‟«»″]/;
 const quote = /["“”„‟«»″]/;
 const ends = /[\s\p{Cc}\p{Cf}()[\]"“”„‟«»″]/u;
 const number = /^-?\d+(\.\d+)?$/;
+/** How a named word set is written. */
+const setName = /^@([\p{L}\p{N}][\p{L}\p{N}_-]*)$/u;
 /** How many letters or digits must stand before a `*`. */
 export const shortestPrefix = 3;
 const foreign = new Map<string, 'and' | 'or' | 'not'>([
@@ -32,9 +36,16 @@ const foreign = new Map<string, 'and' | 'or' | 'not'>([
   ['!', 'not']
 ]);
 
+/** A part set aside for a moment, `/* … *\/`: it stays in the text and means nothing. */
+export interface Muted extends At {
+  /** What stands between the marks. */
+  text: string;
+}
+
 /** Cuts a string into lexemes, saying what cannot be read. Never throws; linear in the text. */
-export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
+export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems: Problem[] } {
   const lexemes: Lexeme[] = [];
+  const muted: Muted[] = [];
   const problems: Problem[] = [];
   const size = text.length;
   let at = 0;
@@ -59,7 +70,8 @@ export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
           fix: { label: 'Replace it with a space', edits: [{ from, to: at, insert: ' ' }] }
         });
       } else at += here.length;
-    } else if (here === '(' || here === ')') {
+    } else if (here === '/' && text[at + 1] === '*') mute();
+    else if (here === '(' || here === ')') {
       lexemes.push({ kind: here === '(' ? 'open' : 'close', from: at, to: at + 1 });
       at++;
     } else if (quote.test(here)) phrase();
@@ -99,7 +111,23 @@ export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
       at++;
     } else word();
   }
-  return { lexemes, problems };
+  return { lexemes, muted, problems };
+
+  function mute() {
+    const from = at;
+    const end = text.indexOf('*/', from + 2);
+    at = end < 0 ? size : end + 2;
+    muted.push({ from, to: at, text: text.slice(from + 2, end < 0 ? size : end).trim() });
+    if (end < 0)
+      problems.push({
+        code: 'unclosed-muted',
+        severity: 'error',
+        from,
+        to: size,
+        message: 'This part is set aside and never ends. Write */ where it ends.',
+        fix: { label: 'End it here', edits: [{ from: size, to: size, insert: ' */' }] }
+      });
+  }
 
   function phrase() {
     const from = at;
@@ -267,6 +295,11 @@ export function lex(text: string): { lexemes: Lexeme[]; problems: Problem[] } {
         message: `“${raw}” is read as a word to find. Operators are written in capitals.`,
         fix: { label: `Write ${raw.toUpperCase()}`, edits: [{ from, to: end, insert: raw.toUpperCase() }] }
       });
+    const set = setName.exec(raw);
+    if (set) {
+      lexemes.push({ kind: 'set', name: set[1]!.toLowerCase(), from, to: end });
+      return;
+    }
     const keys = tokenKeys(raw);
     if (keys.length === 0) {
       problems.push({

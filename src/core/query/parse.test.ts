@@ -57,6 +57,25 @@ describe('problems', () => {
     ['misplaced-wildcard', 'pha*rma', 'pharma*'],
     ['only-exclusions', 'NOT a', 'b NOT a'],
     ['repeated-term', 'a OR b OR A', 'a OR b'],
+    ['unclosed-muted', 'a /* OR b', 'a /* OR b */'],
+    ['unknown-set', 'a NOT @nobody', 'a NOT nobody'],
+    [
+      'covered-wording',
+      '"senior quality manager" OR "quality manager"',
+      '"senior quality manager" OR "quality director"'
+    ],
+    ['wanted-and-excluded', '(tester OR b) NOT tester', '(tester OR b) NOT test'],
+    ['exclusion-hits-wanted', 'title:"test manager" NOT test', 'title:"test manager" NOT title:tests'],
+    [
+      'never-matches',
+      'a AND headcount:[1 TO 5] AND headcount:[9 TO 20]',
+      'a AND (headcount:[1 TO 5] OR headcount:[9 TO 20])'
+    ],
+    ['never-matches', 'country:Denmark AND country:Sweden', 'country:Denmark OR country:Sweden'],
+    ['always-true', 'a AND (b OR NOT b)', 'a AND (b OR NOT c)'],
+    ['several-meanings', 'title:GDP', 'title:GDP AND pharma'],
+    ['spelling-pair', 'title:organisation', 'title:(organisation OR organization)'],
+    ['spelling-pair', 'e-commerce', 'ecommerce OR e-commerce'],
     ['stray-sign', 'sales & marketing', 'r&d OR sales'],
     ['hidden-character', 'a\u200bb', 'a OR b'],
     ['too-long', 'a '.repeat(40_000), 'a'],
@@ -69,7 +88,8 @@ describe('problems', () => {
   });
 
   it('shows every code that there is', () => {
-    expect(new Set(shown.map(([code]) => code))).toEqual(new Set(problemCodes));
+    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise'];
+    expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
   });
 
   it.each([
@@ -81,7 +101,16 @@ describe('problems', () => {
     ['-test engineer', '-"test engineer"'],
     ['a AND b OR c', '(a AND b) OR c'],
     ['headcount:[51 TO 1,000]', 'headcount:[51 TO 1000]'],
-    ['a OR b)', 'a OR b']
+    ['a OR b)', 'a OR b'],
+    ['a /* OR b', 'a /* OR b */'],
+    ['a OR b OR a', 'a OR b'],
+    ['title:(x OR "senior quality manager" OR "quality manager")', 'title:(x OR "quality manager")'],
+    ['"senior quality manager" OR "quality manager" OR x', '"quality manager" OR x'],
+    ['title:"test manager" NOT test', 'title:"test manager"'],
+    ['title:"test manager" NOT (intern OR test)', 'title:"test manager" NOT (intern)'],
+    ['a AND (b OR NOT b)', 'a'],
+    ['title:organisation', 'title:(organisation OR organization)'],
+    ['title:(x OR "quality centre")', 'title:(x OR "quality centre" OR "quality center")']
   ])('mends the first problem of %j', (bad, mended) => {
     const fixable = parse(bad).problems.find(({ fix }) => fix)!;
     expect(applyEdits(bad, fixable.fix!.edits)).toBe(mended);

@@ -1,28 +1,39 @@
-import { lex, type Lexeme } from './lex';
+import { lex, type Lexeme, type Muted } from './lex';
 import { limits } from './limits';
+import { meaningProblems } from './meaning-problems';
 import type { Edit, Problem } from './problem';
-import { join, type Query, type Span, type Term } from './query';
+import { isTerm, join, terms, type Query, type Span, type Term } from './query';
 import { isNumberFact, type Scope } from './scopes';
 
 /** What a text was read as. `query` holds all that could be read, and is null when nothing could. */
 export interface Parsed {
   query: Query | null;
   problems: Problem[];
+  /** Parts set aside, which mean nothing for now. */
+  muted: Muted[];
+  /** Names of the word sets that the text uses, known or not. */
+  sets: string[];
 }
+
+/** What named word sets stand for, by name in lower case. */
+export type SetQueries = ReadonlyMap<string, Query>;
+const noSets: SetQueries = new Map();
 
 /**
  * Reads a string in Eave's notation (docs/notation.md). Takes anything and never throws: what cannot be read
  * is told as problems, in the order of the text, and the rest is read all the same.
  */
-export function parse(text: string): Parsed {
+export function parse(text: string, sets: SetQueries = noSets): Parsed {
   const tooLarge = overLimit(text);
-  if (tooLarge) return { query: null, problems: [tooLarge] };
-  const { lexemes, problems } = lex(text);
-  const tooMuch = overCount(lexemes);
-  if (tooMuch) return { query: null, problems: [tooMuch] };
-  const query = new Reader(text, lexemes, problems).read();
+  if (tooLarge) return { query: null, problems: [tooLarge], muted: [], sets: [] };
+  const { lexemes, muted, problems } = lex(text);
+  const named = [...new Set(lexemes.flatMap((lexeme) => (lexeme.kind === 'set' ? [lexeme.name] : [])))];
+  const tooMuch = overCount(lexemes, sets);
+  if (tooMuch) return { query: null, problems: [tooMuch], muted, sets: named };
+  const query = new Reader(text, lexemes, problems, sets).read();
+  if (query) problems.push(...meaningProblems(text, query));
   problems.sort((a, b) => a.from - b.from || a.to - b.to);
-  return { query, problems };
+  return { query, problems, muted, sets: named };
 }
 
 function overLimit(text: string): Problem | null {
@@ -37,13 +48,23 @@ function overLimit(text: string): Problem | null {
   };
 }
 
-function overCount(lexemes: Lexeme[]): Problem | null {
+function overCount(lexemes: Lexeme[], sets: SetQueries): Problem | null {
+  const sizes = new Map<string, number>();
+  const sizeOf = (name: string) => {
+    const known = sizes.get(name);
+    if (known !== undefined) return known;
+    const query = sets.get(name);
+    const size = query ? [...terms(query)].length : 1;
+    sizes.set(name, size);
+    return size;
+  };
   let level = 0;
   let count = 0;
   for (const lexeme of lexemes) {
     if (lexeme.kind === 'open') level++;
     else if (lexeme.kind === 'close') level = Math.max(0, level - 1);
     else if (lexeme.kind === 'word' || lexeme.kind === 'phrase' || lexeme.kind === 'range') count++;
+    else if (lexeme.kind === 'set') count += sizeOf(lexeme.name);
     if (level > limits.levels)
       return {
         code: 'too-deep',
@@ -78,8 +99,11 @@ class Reader {
   private readonly lexemes: Lexeme[];
   private readonly problems: Problem[];
 
-  constructor(text: string, lexemes: Lexeme[], problems: Problem[]) {
+  private readonly sets: SetQueries;
+
+  constructor(text: string, lexemes: Lexeme[], problems: Problem[], sets: SetQueries) {
     this.text = text;
+    this.sets = sets;
     this.lexemes = lexemes;
     this.problems = problems;
   }
@@ -286,9 +310,23 @@ class Reader {
     if (next.kind === 'gap') return null;
     if (next.kind === 'open') return this.readGroup(scope, first, next);
     const span = { from: first.from, to: next.to };
+    if (next.kind === 'set') return this.readSet(next, scope, span);
     const term = this.term(next, scope, span);
     const operatorLike = next.kind === 'word' && /^(and|or|not)$/i.test(next.text);
     return term && { query: term, span, bare: next === first && next.kind === 'word' && !operatorLike };
+  }
+
+  private readSet({ name, from, to }: Lexeme & { kind: 'set' }, scope: Scope, span: Span): Member | null {
+    const query = this.sets.get(name);
+    if (query) return { query: standFor(query, scope, { at: span, set: { name, scope } }), span, bare: false };
+    this.say(
+      'unknown-set',
+      'error',
+      { from, to },
+      `There is no word set called “${name}”. Choose one of the library, or quote the text if it is no set.`,
+      { label: 'Search for it as words', edits: [{ from, to, insert: `"${this.text.slice(from + 1, to)}"` }] }
+    );
+    return null;
   }
 
   private readGroup(scope: Scope, first: Lexeme, open: Lexeme): Member | null {
@@ -358,28 +396,20 @@ class Reader {
         { from: 0, to: this.text.length },
         'This string only excludes. Most sources answer nothing to that: add what is wanted.'
       );
-    this.checkRepeats(query);
   }
+}
 
-  private checkRepeats(query: Query): void {
-    if (query.kind === 'not') return this.checkRepeats(query.part);
-    if (query.kind !== 'and' && query.kind !== 'or') return;
-    const seen = new Set<string>();
-    for (const part of query.parts) {
-      this.checkRepeats(part);
-      if (part.kind !== 'word' && part.kind !== 'phrase') continue;
-      const key = `${part.scope} ${part.kind === 'word' && part.prefix ? '*' : ''} ${part.text.toLowerCase()}`;
-      if (seen.has(key) && part.at)
-        this.say('repeated-term', 'hint', part.at, `“${part.text.slice(0, 40)}” stands twice in this group.`);
-      seen.add(key);
-    }
-  }
+/** A named set's query where its name stands: words without a scope of their own take the scope there. */
+function standFor(query: Query, scope: Scope, placed: Pick<Term, 'at' | 'set'>): Query {
+  if (isTerm(query)) return { ...query, scope: query.scope === 'any' ? scope : query.scope, ...placed };
+  if (query.kind === 'not') return { ...query, part: standFor(query.part, scope, placed), ...placed };
+  return { ...query, parts: query.parts.map((part) => standFor(part, scope, placed)), ...placed };
 }
 
 /** A scoped or excluded plain word: the words after it are easily taken to belong to it. */
 function opensRun(query: Query): boolean {
   if (query.kind === 'not') return opensRun(query.part);
-  return query.kind === 'word';
+  return query.kind === 'word' && !query.set;
 }
 
 function onlyExcludes(query: Query): boolean {

@@ -30,7 +30,19 @@ export const problemCodes = [
   'wildcard-in-phrase',
   'misplaced-wildcard',
   'only-exclusions',
-  'repeated-term'
+  'unclosed-muted',
+  'unknown-set',
+  'repeated-term',
+  'covered-wording',
+  'wanted-and-excluded',
+  'exclusion-hits-wanted',
+  'never-matches',
+  'always-true',
+  'several-meanings',
+  'spelling-pair',
+  'stop-words',
+  'over-limit',
+  'read-otherwise'
 ] as const;
 
 const edit = z.object({ from: z.int(), to: z.int(), insert: z.string() });

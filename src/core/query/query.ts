@@ -12,6 +12,8 @@ export interface Span {
 interface Placed {
   /** Present on parsed queries; never part of the meaning. */
   at?: Span | undefined;
+  /** Present on what stands for a named word set: its name, and the scope it was written in. */
+  set?: { name: string; scope: Scope } | undefined;
 }
 
 /** An unquoted word; with `prefix`, every word that begins so. One that the word rules split is read as a phrase. */
@@ -53,6 +55,7 @@ export type Query = Term | And | Or | Not;
 
 const span = z.object({ from: z.int().min(0), to: z.int().min(0) }).optional();
 const scope = z.enum(scopes);
+const set = z.object({ name: z.string(), scope }).optional();
 const searchable = z
   .string()
   .max(65536)
@@ -62,13 +65,20 @@ const searchable = z
 export const querySchema: z.ZodType<Query> = z.lazy(() =>
   z.discriminatedUnion('kind', [
     z
-      .object({ kind: z.literal('word'), scope, text: searchable, prefix: z.boolean().optional(), at: span })
+      .object({ kind: z.literal('word'), scope, text: searchable, prefix: z.boolean().optional(), at: span, set })
       .refine((word) => !word.prefix || tokenKeys(word.text).at(-1)!.length >= shortestPrefix, 'too short for a *'),
-    z.object({ kind: z.literal('phrase'), scope, text: searchable, at: span }),
-    z.object({ kind: z.literal('range'), scope, low: z.number().nullable(), high: z.number().nullable(), at: span }),
-    z.object({ kind: z.literal('and'), parts: z.array(querySchema).min(1), at: span }),
-    z.object({ kind: z.literal('or'), parts: z.array(querySchema).min(1), at: span }),
-    z.object({ kind: z.literal('not'), part: querySchema, at: span })
+    z.object({ kind: z.literal('phrase'), scope, text: searchable, at: span, set }),
+    z.object({
+      kind: z.literal('range'),
+      scope,
+      low: z.number().nullable(),
+      high: z.number().nullable(),
+      at: span,
+      set
+    }),
+    z.object({ kind: z.literal('and'), parts: z.array(querySchema).min(1), at: span, set }),
+    z.object({ kind: z.literal('or'), parts: z.array(querySchema).min(1), at: span, set }),
+    z.object({ kind: z.literal('not'), part: querySchema, at: span, set })
   ])
 );
 

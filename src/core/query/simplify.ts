@@ -1,6 +1,7 @@
 import { implies, isNever, scopeImplies, keysImply, spanOf, wordingOf, type Under } from './implies';
 import { isTerm, join, type And, type Or, type Phrase, type Query, type Range, type Word } from './query';
 import { print } from './print';
+import { WordingIndex } from './wording-index';
 
 /** Groups compared part by part; beyond it only terms are compared, by their words. */
 const mostGroups = 60;
@@ -54,38 +55,30 @@ function shorten(group: And | Or, under: Under, steps: { left: number }): Query 
   return join(kind, kept, group.at);
 }
 
-/** Words and phrases that others beside them make needless; the first of several alike stays. */
+/** Words and phrases that others beside them make needless, each with the one that does; the first of several alike stays. */
 export function coveredTerms(parts: readonly Query[], kind: 'and' | 'or', under: Under): Map<Query, Word | Phrase> {
-  const terms = parts.filter((part): part is Word | Phrase => part.kind === 'word' || part.kind === 'phrase');
-  const order = new Map(terms.map((term, i) => [term, i]));
-  // Whoever covers a wording begins with one of its words, or with a beginning of one.
-  const byFirst = new Map<string, (Word | Phrase)[]>();
-  const beginnings = new Map<number, Map<string, (Word | Phrase)[]>>();
-  const put = (map: Map<string, (Word | Phrase)[]>, key: string, term: Word | Phrase) => {
-    const list = map.get(key);
-    if (list) list.push(term);
-    else map.set(key, [term]);
-  };
-  for (const term of terms) {
-    const { keys, prefix } = wordingOf(term);
-    const [first] = keys;
-    if (first === undefined) continue;
-    if (prefix && keys.length === 1) {
-      const bySize = beginnings.get(first.length) ?? new Map<string, (Word | Phrase)[]>();
-      beginnings.set(first.length, bySize);
-      put(bySize, first, term);
-    } else put(byFirst, first, term);
-  }
+  const index = new WordingIndex<Word | Phrase>();
+  const order = new Map<Query, number>();
   const covered = new Map<Query, Word | Phrase>();
-  for (const long of terms) {
+  const firstAlike = new Map<string, Word | Phrase>();
+  for (const part of parts) {
+    if (part.kind !== 'word' && part.kind !== 'phrase') continue;
+    const wording = wordingOf(part);
+    const name = `${part.scope} ${wording.stems} ${wording.prefix} ${wording.keys.join(' ')}`;
+    const alike = firstAlike.get(name);
+    if (alike) {
+      covered.set(part, alike);
+      continue;
+    }
+    firstAlike.set(name, part);
+    order.set(part, order.size);
+    index.add(wording, part);
+  }
+  for (const long of order.keys() as Iterable<Word | Phrase>) {
     const wording = wordingOf(long);
-    const candidates = wording.keys.flatMap((key) => [
-      ...(byFirst.get(key) ?? []),
-      ...[...beginnings].flatMap(([size, bySize]) => bySize.get(key.slice(0, size)) ?? [])
-    ]);
-    for (const short of candidates) {
+    for (const short of index.within(wording)) {
       const [needless, by] = kind === 'or' ? [long, short] : [short, long];
-      if (short === long || covered.has(needless)) continue;
+      if (short === long || covered.has(needless) || covered.has(by)) continue;
       const shortWording = wordingOf(short);
       if (!scopeImplies(long.scope, short.scope) || !keysImply(wording, shortWording, under)) continue;
       const alike = scopeImplies(short.scope, long.scope) && keysImply(shortWording, wording, under);

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import data from './data/meanings.json';
+import { fold } from '../query/tokens';
+
+/** One of several things a word can mean in a title or a profile. */
+export interface Sense {
+  name: string;
+  /** Words, folded, that stand near it when it means this. */
+  tells: readonly string[];
+}
+
+const shape = z.record(
+  z.string().regex(/^[a-z]+$/),
+  z
+    .record(z.string().min(1), z.array(z.string().regex(/^[a-z]+$/)).min(1))
+    .refine((senses) => Object.keys(senses).length > 1, 'needs two senses or more')
+);
+
+const known: ReadonlyMap<string, readonly Sense[]> = new Map(
+  Object.entries(shape.parse(data)).map(([word, senses]) => [
+    word,
+    Object.entries(senses).map(([name, tells]) => ({ name, tells }))
+  ])
+);
+
+/** The senses of a word or acronym that is known to have several; none for other words. Common practice, no published source. */
+export const meanings = (word: string): readonly Sense[] => known.get(fold(word.trim())) ?? [];
+
+/** Every word that is known to have several senses. */
+export const ambiguousWords = (): string[] => [...known.keys()];
