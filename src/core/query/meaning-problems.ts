@@ -278,9 +278,9 @@ function bounded(group: And | Or): boolean {
 }
 
 function atLeast(query: Query, most: number): boolean {
-  let count = 0;
-  for (const _ of terms(query)) if (++count > most) return true;
-  return false;
+  const all = terms(query);
+  for (let count = 0; count <= most; count++) if (all.next().done) return false;
+  return true;
 }
 
 const short = (text: string) => (text.length > 40 ? `${text.slice(0, 40)}…` : text);

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
 import { matches } from './matches';
 import { parse } from './parse';
-import { layOut, print } from './print';
+import { layOut } from './outline';
+import { print } from './print';
 import { applyEdits, problemCodes, type ProblemCode } from './problem';
 import { querySchema } from './query';
 

@@ -8,11 +8,6 @@ export function print(query: Query): string {
   return write(query, 'any', 'open');
 }
 
-/** Writes a query with each top-level part on a line of its own, as the string editor lays it out. */
-export function layOut(query: Query): string {
-  return query.kind === 'and' && query.parts.length > 1 ? writeAnd(query.parts, 'any', '\n') : print(query);
-}
-
 /** What stands around a part: nothing, the members of an AND or an OR, or a NOT that holds for one part only. */
 type Around = 'open' | 'and' | 'or' | 'not';
 
@@ -27,15 +22,15 @@ function write(query: Query, scope: Scope, around: Around): string {
   if (common && common !== scope) return `${common}:(${write(query, common, 'open')})`;
   const text =
     query.kind === 'and'
-      ? writeAnd(query.parts, scope, ' ')
+      ? writeAnd(query.parts, scope)
       : query.parts.map((part) => write(part, scope, 'or')).join(' OR ');
   return around === 'open' || around === query.kind ? text : `(${text})`;
 }
 
-function writeAnd(parts: readonly Query[], scope: Scope, gap: string): string {
+function writeAnd(parts: readonly Query[], scope: Scope): string {
   return parts
     .map((part) => write(part, scope, 'and'))
-    .reduce((text, part) => text + gap + (part.startsWith('NOT ') ? part : `AND ${part}`));
+    .reduce((text, part) => `${text} ${part.startsWith('NOT ') ? part : `AND ${part}`}`);
 }
 
 /** The scope that all terms share, where it is not `any`. */
@@ -46,7 +41,8 @@ function commonScope(query: Query): Scope | null {
   return first && inner.every((part) => commonScope(part) === first) ? first : null;
 }
 
-function writeTerm(term: Term, scope: Scope): string {
+/** Writes a term, with its scope where that is another than the one around it. */
+export function writeTerm(term: Term, scope: Scope): string {
   const prefix = term.scope === scope ? '' : `${term.scope}:`;
   if (term.kind === 'range') return `${prefix}[${term.low ?? '*'} TO ${term.high ?? '*'}]`;
   if (term.kind === 'phrase') return `${prefix}${quoted(term.text)}`;

@@ -1,6 +1,6 @@
 import { buildString } from '$core/persona/build-string';
 import { personaSchema } from '$core/persona/persona';
-import { layOut } from '$core/query/print';
+import { layOut } from '$core/query/outline';
 import { models } from '../database/models';
 import { createBrief } from './briefs';
 

@@ -12,7 +12,7 @@
   import StringEditor from '$lib/string/StringEditor.svelte';
   import VersionPanel from '$lib/string/VersionPanel.svelte';
   import Worth, { type Worth as WorthState } from '$lib/string/Worth.svelte';
-  import { layOut } from '$core/query/print';
+  import { layOut } from '$core/query/outline';
   import { parse } from '$core/query/parse';
   import { partsOf } from '$core/query/parts';
   import { applyEdits } from '$core/query/problem';
