@@ -163,7 +163,7 @@ export function readLeaf(typed: string, scope: Scope): OutlineLeaf | null {
   const leaf = { not: false, muted: false, scope };
   if (/^@[\p{L}\p{N}][\p{L}\p{N}_-]*$/u.test(written))
     return { ...leaf, kind: 'set', text: written.slice(1).toLowerCase() };
-  const { query, problems } = parse(written);
+  const { query, problems } = parse(`${scope}:${written}`);
   if (query && isTerm(query) && !problems.some(({ severity }) => severity === 'error'))
     return { ...leaf, kind: 'term', text: writeTerm({ ...query, scope }, scope) };
   const words = written
