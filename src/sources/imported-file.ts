@@ -14,8 +14,9 @@ export function importedSheet(id: string, name: string): Sheet {
         label: 'String',
         searches: 'any',
         scoped: true,
-        or: true,
-        not: true,
+        and: 'AND',
+        or: 'OR',
+        not: 'NOT',
         phrase: true,
         group: true,
         prefix: true

@@ -4,6 +4,7 @@ import { countBits, rowsOf } from '$core/corpus/bitmap';
 import { readSearch, type Search } from '$core/dialect/search';
 import type { Sheet } from '$core/dialect/sheet';
 import { shownCount } from '$core/measure/count';
+import { hashText } from '$core/measure/random';
 import { matchingOf } from '$core/query/matching';
 import type { Answer, Source } from './source';
 
@@ -25,8 +26,11 @@ export class IndexedSource implements Source {
     if (!query) return { said: 0, people: [] };
     const rows = this.index.rows(query);
     return {
-      said: shownCount(countBits(rows), this.sheet.counting),
+      said: shownCount(countBits(rows), this.sheet.counting, luckOf(search)),
       people: rowsOf(rows, this.sheet.limits.shown ?? Infinity).map((row) => this.people[row]!)
     };
   }
 }
+
+/** How a guess at the count of a search turns out: the same every time it is asked. */
+const luckOf = (search: Search) => (hashText(JSON.stringify(search)) >>> 0) / 4294967296;

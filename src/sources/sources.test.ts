@@ -3,16 +3,15 @@ import { parse } from '$core/query/parse';
 import { personSchema } from '$core/corpus/person';
 import { matcher } from '$core/query/matches';
 import { matchingOf } from '$core/query/matching';
-import { harrowPeople } from './stand-ins/records';
+import type { IndexedSource } from './indexed-source';
+import { harrowPeople, lanternfieldPeople, quillbankPeople } from './stand-ins/records';
 import { makeStandIns } from './stand-ins/stand-ins';
 import { tryString } from './try-string';
 import { isTrulyWanted, makeWorld } from './world/world';
 
 const world = makeWorld(20_000);
-const [harrow, marlow] = makeStandIns(world) as [
-  ReturnType<typeof makeStandIns>[0],
-  ReturnType<typeof makeStandIns>[0]
-];
+const standIns = makeStandIns(world);
+const [harrow, lantern, quill, marlow] = standIns as [IndexedSource, IndexedSource, IndexedSource, IndexedSource];
 const query = (text: string) => parse(text).query!;
 
 describe('the world', () => {
@@ -49,6 +48,46 @@ describe('stand-ins', () => {
     expect(people.length / world.people.length).toBeCloseTo(0.7, 1);
   });
 
+  it.each([
+    ['Lanternfield', lanternfieldPeople, 0.6],
+    ['Quillbank', quillbankPeople, 0.45]
+  ] as const)('%s tells people that the schema accepts, each once', (_, make, share) => {
+    const people = make(world);
+    people.slice(0, 300).forEach((person) => expect(personSchema.safeParse(person).error).toBeUndefined());
+    expect(new Set(people.map(({ id }) => id)).size).toBe(people.length);
+    expect(people.length / world.people.length).toBeCloseTo(share, 1);
+  });
+
+  it('Lanternfield guesses its counts within the factor it tells, the same every time, and shows 300', () => {
+    let off = 0;
+    for (const word of ['quality', 'manager', 'pharma', 'cold', 'chain', 'utrecht', 'audits']) {
+      const search = { boxes: { search: `site:lanternfield.example ${word}` }, facts: [] };
+      const { said, people } = lantern.ask(search);
+      const truth = lantern.index.count(query(word));
+      expect(said).toBeGreaterThanOrEqual(Math.floor(truth / 3));
+      expect(said).toBeLessThanOrEqual(Math.ceil(truth * 3));
+      expect(people.length).toBe(Math.min(300, truth));
+      expect(lantern.ask(search).said).toBe(said);
+      if (said !== truth) off++;
+    }
+    expect(off).toBeGreaterThan(3);
+  });
+
+  it('Lanternfield drops small words inside quotes', () => {
+    const box = (text: string) => lantern.ask({ boxes: { search: text }, facts: [] }).said;
+    expect(box('"head of quality"')).toBe(lantern.ask({ boxes: { search: '"head of quality"' }, facts: [] }).said);
+    expect(lantern.index.count(query('"head of quality"'))).toBe(lantern.index.count(query('"head quality"')));
+  });
+
+  it('Quillbank finds titles as phrases, by lists', () => {
+    const { people } = quill.ask({ boxes: {}, facts: [{ scope: 'title', include: ['quality manager'] }] });
+    expect(people.length).toBeGreaterThan(50);
+    expect(people.every(({ jobs }) => /quality manager/i.test(jobs![0]!.title))).toBe(true);
+    const mails = quillbankPeople(world).map(({ mail }) => mail);
+    expect(mails.filter((state) => state === 'verified').length / mails.length).toBeCloseTo(0.5, 1);
+    expect(mails.filter((state) => state === 'risky').length / mails.length).toBeCloseTo(0.27, 1);
+  });
+
   it('Harrow Guild rounds long counts and shows the first thousand', () => {
     const answer = harrow.ask({ boxes: { profile: 'quality' }, facts: [] });
     expect(answer.said).toBeGreaterThan(1000);
@@ -70,8 +109,8 @@ describe('try-string', () => {
     'title:quality OR company:pharma',
     '"cold chain" NOT title:quality',
     'title:manag*'
-  ])('finds at both sources just those the string means there: %s', (text) => {
-    for (const source of [harrow, marlow]) {
+  ])('finds at every source just those the string means there: %s', (text) => {
+    for (const source of standIns) {
       const outcome = tryString(query(text), source);
       if (outcome.rendering.exactness === 'impossible') continue;
       const truth = source.index.count(query(text));
@@ -80,7 +119,8 @@ describe('try-string', () => {
       const means = matcher(query(text), matchingOf(source.sheet.matching));
       expect(outcome.people.every(means)).toBe(true);
       expect(new Set(outcome.people.map(({ id }) => id)).size).toBe(outcome.people.length);
-      if (truth <= 500) expect(outcome.people).toHaveLength(truth);
+      const cap = source.sheet.limits.shown ?? Infinity;
+      if (outcome.answers.every(({ shown }) => shown < cap)) expect(outcome.people).toHaveLength(truth);
     }
   });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Person } from '../../src/core/corpus/person';
 import type { Query } from '../../src/core/query/query';
-import { numberFacts, textScopes } from '../../src/core/query/scopes';
+import { numberFacts, textScopes, type Scope } from '../../src/core/query/scopes';
 
 /** Few words, so that generated people and queries meet often. */
 const words = [
@@ -52,58 +52,59 @@ export const people = (most = 12): fc.Arbitrary<Person[]> =>
 
 const clean = (object: object) => Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined));
 
-const scope = fc.constantFrom(...textScopes, 'place' as const, 'any' as const, 'title' as const);
+const scopes: fc.Arbitrary<Scope> = fc.constantFrom(...textScopes, 'place', 'any', 'title');
 const bound = fc.option(fc.integer({ min: -3, max: 6 }), { nil: null });
 
-const term: fc.Arbitrary<Query> = fc.oneof(
-  { weight: 5, arbitrary: fc.record({ kind: fc.constant('word' as const), scope, text: word }) },
-  {
-    weight: 1,
-    arbitrary: fc.record({
-      kind: fc.constant('word' as const),
-      scope,
-      text: fc.constantFrom('cold-chain', 'head/quality')
-    })
-  },
-  {
-    weight: 1,
-    arbitrary: fc.record({
-      kind: fc.constant('word' as const),
-      scope,
-      text: fc.constantFrom('man', 'qual', 'sør'),
-      prefix: fc.constant(true)
-    })
-  },
-  { weight: 4, arbitrary: fc.record({ kind: fc.constant('phrase' as const), scope, text }) },
-  {
-    weight: 1,
-    arbitrary: fc.record({
-      kind: fc.constant('word' as const),
-      scope: fc.constant('country' as const),
-      text: fc.constantFrom('DK', 'Denmark', 'Sweden', 'uk')
-    })
-  },
-  {
-    weight: 1,
-    arbitrary: fc.record({
-      kind: fc.constant('range' as const),
-      scope: fc.constantFrom(...numberFacts.slice(0, 3)),
-      low: bound,
-      high: bound
-    })
-  }
-);
+const termIn = (scope: fc.Arbitrary<Scope>): fc.Arbitrary<Query> =>
+  fc.oneof(
+    { weight: 5, arbitrary: fc.record({ kind: fc.constant('word' as const), scope, text: word }) },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        kind: fc.constant('word' as const),
+        scope,
+        text: fc.constantFrom('cold-chain', 'head/quality')
+      })
+    },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        kind: fc.constant('word' as const),
+        scope,
+        text: fc.constantFrom('man', 'qual', 'sør'),
+        prefix: fc.constant(true)
+      })
+    },
+    { weight: 4, arbitrary: fc.record({ kind: fc.constant('phrase' as const), scope, text }) },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        kind: fc.constant('word' as const),
+        scope: fc.constant('country' as const),
+        text: fc.constantFrom('DK', 'Denmark', 'Sweden', 'uk')
+      })
+    },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        kind: fc.constant('range' as const),
+        scope: fc.constantFrom(...numberFacts.slice(0, 3)),
+        low: bound,
+        high: bound
+      })
+    }
+  );
 
-/** Queries over the same few words, up to a few levels deep. */
-export const queries = (depth = 3): fc.Arbitrary<Query> =>
+/** Queries over the same few words, up to a few levels deep; terms have the given scopes. */
+export const queries = (depth = 3, scope: fc.Arbitrary<Scope> = scopes): fc.Arbitrary<Query> =>
   depth === 0
-    ? term
+    ? termIn(scope)
     : fc.oneof(
-        { weight: 3, arbitrary: term },
-        { weight: 2, arbitrary: group('and', depth) },
-        { weight: 2, arbitrary: group('or', depth) },
-        { weight: 1, arbitrary: queries(depth - 1).map((part) => ({ kind: 'not' as const, part })) }
+        { weight: 3, arbitrary: termIn(scope) },
+        { weight: 2, arbitrary: group('and', depth, scope) },
+        { weight: 2, arbitrary: group('or', depth, scope) },
+        { weight: 1, arbitrary: queries(depth - 1, scope).map((part) => ({ kind: 'not' as const, part })) }
       );
 
-const group = (kind: 'and' | 'or', depth: number): fc.Arbitrary<Query> =>
-  fc.array(queries(depth - 1), { minLength: 1, maxLength: 3 }).map((parts) => ({ kind, parts }));
+const group = (kind: 'and' | 'or', depth: number, scope: fc.Arbitrary<Scope>): fc.Arbitrary<Query> =>
+  fc.array(queries(depth - 1, scope), { minLength: 1, maxLength: 3 }).map((parts) => ({ kind, parts }));

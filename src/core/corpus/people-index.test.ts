@@ -10,7 +10,8 @@ describe('PeopleIndex', () => {
   it.each([
     exactMatching,
     matchingOf({ stemming: 'english', diacritics: 'folded' }),
-    matchingOf({ stemming: null, diacritics: 'folded' })
+    matchingOf({ stemming: null, diacritics: 'folded' }),
+    matchingOf({ stemming: 'english', diacritics: 'folded', stopWords: ['of', 'head', 'cold'] })
   ])('finds just those who match, in order (%#)', (matching) => {
     fc.assert(
       fc.property(people(40), fc.array(queries(), { minLength: 1, maxLength: 5 }), (list, wanted) => {

@@ -67,7 +67,10 @@ export class PeopleIndex {
     const stream = new GrowingUint32(people.length * 64);
     /** Place and end of each value, in pairs. */
     const values = new GrowingUint32(people.length * 32);
-    const push = (word: number) => stream.push(word);
+    // Words the source drops are met first, so that their numbers are the lowest, and never reach the stream.
+    for (const word of matching.stopWords) vocabulary.cut(word, () => {});
+    const dropped = vocabulary.words.length - 1;
+    const push = dropped ? (word: number) => word > dropped && stream.push(word) : (word: number) => stream.push(word);
     people.forEach((person, row) => {
       for (const { field, text } of valuesOf(person)) {
         vocabulary.cut(text, push);

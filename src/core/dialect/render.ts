@@ -1,9 +1,9 @@
 import { print } from '../query/print';
-import { join, type And, type Or, type Query, type Term } from '../query/query';
-import { isTextScope, type Scope } from '../query/scopes';
-import { tokenKeys } from '../query/tokens';
-import { useOf, wordsOnly, writeSearch, type Draft, type Search } from './search';
-import type { Box, Sheet } from './sheet';
+import { isTerm, join, type Query } from '../query/query';
+import { apart, cross, everybody, merge, planFor, type Plan } from './plan';
+import { noUse, overLimit, useOf, writeSearch, type Draft, type Search, type Use } from './search';
+import { fits, shareOut, tooManyValues, type SharedOut } from './share-out';
+import { factLabel, type LimitKind, type Sheet } from './sheet';
 
 /** A string translated for one source. */
 export interface Rendering {
@@ -13,13 +13,16 @@ export interface Rendering {
   /** What the source cannot say, for Eave to check on the people that come back. */
   leftover: Query | null;
   notes: string[];
-  use: { characters: number; words: number; operators: number };
+  /** The most that any one search takes of each limit. */
+  use: Use;
 }
 
-/** Searches that together find at least what a part means; `exact` when they find just that. */
-interface Plan {
-  drafts: Draft[];
-  exact: boolean;
+/** Attempts at leaving something out until the rest keeps to the limits. */
+const mostAttempts = 40;
+
+interface Asked {
+  conjunct: Query;
+  plan: Plan;
 }
 
 /**
@@ -28,65 +31,191 @@ interface Plan {
  */
 export function render(query: Query, sheet: Sheet): Rendering {
   const scoped = sheet.boxes.find((box) => box.scoped);
-  if (scoped) return finish([{ ...emptyDraft(), boxes: { [scoped.id]: query } }], [], sheet);
+  if (scoped) {
+    const draft: Draft = { ...everybody.drafts[0]!, boxes: { [scoped.id]: query } };
+    return fits(draft, sheet) ? finish({ drafts: [draft], cuts: [] }, [], sheet) : tooLong(draft, sheet);
+  }
   const normal = pushNots(query, false);
   const conjuncts = normal.kind === 'and' ? normal.parts : [normal];
-  let drafts: Draft[] = [emptyDraft()];
-  const leftover: Query[] = [];
-  for (const conjunct of conjuncts) {
-    const plan = planFor(conjunct, sheet);
-    const combined = plan && cross(drafts, plan.drafts, sheet);
-    if (combined) drafts = combined.drafts;
-    if (!plan?.exact || !combined?.exact) leftover.push(conjunct);
+  const planned = conjuncts.map((conjunct) => ({ conjunct, plan: planFor(conjunct, sheet) }));
+  const wanted: Asked[] = [];
+  const excluded: Asked[] = [];
+  for (const { conjunct, plan } of planned) {
+    if (plan) (conjunct.kind === 'not' ? excluded : wanted).push({ conjunct, plan });
   }
-  return finish(distinct(drafts), leftover, sheet);
+  wanted.sort((a, b) => a.plan.drafts.length - b.plan.drafts.length);
+
+  // Exclusions alone would bring almost everyone.
+  if (!wanted.length && conjuncts.some(({ kind }) => kind !== 'not')) return nothingToAsk(query, sheet);
+  let asked = wanted;
+  for (let attempt = 0; attempt < mostAttempts; attempt++) {
+    const made = attemptAll(asked, excluded, sheet);
+    if (made) {
+      const left = conjuncts.filter((conjunct) => !made.exactly.has(conjunct));
+      return lonelyExclusions(made.shared.drafts, sheet)
+        ? render(query, withoutNots(made.shared.drafts, sheet))
+        : finish(made.shared, left, sheet);
+    }
+    if (asked.length <= 1) break;
+    const heaviest = asked.reduce((most, one) => (sizeOf(one.conjunct) > sizeOf(most.conjunct) ? one : most));
+    asked = asked.filter((one) => one !== heaviest);
+  }
+  const drafts = combine([...wanted, ...excluded], sheet).drafts;
+  return tooLong(drafts.find((draft) => !fits(draft, sheet)) ?? drafts[0]!, sheet);
 }
 
-const emptyDraft = (): Draft => ({ boxes: {}, include: {}, exclude: {}, range: {} });
-
-function finish(drafts: Draft[], leftover: Query[], sheet: Sheet): Rendering {
-  const searches = drafts.map((draft) => writeSearch(draft, sheet));
-  const uses = searches.map(useOf);
-  const use = {
-    characters: Math.max(0, ...uses.map((one) => one.characters)),
-    words: Math.max(0, ...uses.map((one) => one.words)),
-    operators: Math.max(0, ...uses.map((one) => one.operators))
+/** Asks what is wanted, and as many exclusions as fit; null when what is wanted does not fit. */
+function attemptAll(
+  wanted: readonly Asked[],
+  excluded: readonly Asked[],
+  sheet: Sheet
+): { shared: SharedOut; exactly: Set<Query> } | null {
+  const attempt = (count: number) => {
+    const { drafts, exactly } = combine([...wanted, ...excluded.slice(0, count)], sheet);
+    const shared = shareOutAll(drafts, sheet);
+    return shared && { shared, exactly };
   };
-  const notes: string[] = [];
-  if (searches.some((search) => !Object.keys(search.boxes).length && !search.facts.length))
-    return {
-      searches: [],
-      exactness: 'impossible',
-      leftover: leftover.length ? join('and', leftover) : null,
-      notes: [`Nothing in this string can be asked of ${sheet.name}: add a wanted word that it can search.`],
-      use
-    };
-  for (const limit of ['characters', 'words', 'operators'] as const) {
-    const most = sheet.limits[limit];
-    if (most !== null && use[limit] > most)
-      return {
-        searches: [],
-        exactness: 'impossible',
-        leftover: null,
-        notes: [`A search would have ${use[limit]} ${limit}; ${sheet.name} takes ${most}. Shorten the string.`],
-        use
-      };
+  const whole = attempt(excluded.length);
+  if (whole) return whole;
+  let best = attempt(0);
+  if (!best) return null;
+  let [low, high] = [0, excluded.length];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    const made = attempt(middle);
+    if (made) [low, best] = [middle, made];
+    else high = middle;
   }
+  return best;
+}
+
+/** Searches that ask all of some parts together, and which parts they say in full. */
+function combine(asked: readonly Asked[], sheet: Sheet): { drafts: Draft[]; exactly: Set<Query> } {
+  const exactly = new Set<Query>();
+  let now: Plan = everybody;
+  for (const { conjunct, plan } of asked) {
+    const next = together(now, plan, sheet);
+    const fewer = next ? null : planFor(conjunct, sheet, true);
+    const broad = fewer && cross({ ...now, exact: true }, { ...fewer, exact: false }, sheet);
+    if (next?.exact) exactly.add(conjunct);
+    now = next ?? broad ?? now;
+  }
+  return { drafts: merge(now.drafts, sheet), exactly };
+}
+
+/**
+ * Two plans as one. Where a box cannot hold both for want of brackets, their alternatives are asked one by one, and the
+ * pairs joined again as far as the box can say it.
+ */
+function together(now: Plan, plan: Plan, sheet: Sheet): Plan | null {
+  const before = { ...now, exact: true };
+  const next = cross(before, plan, sheet);
+  if (!plan.exact || next?.exact !== false || sheet.boxes.every((box) => box.group)) return next;
+  const [left, right] = [apart(before), apart(plan)];
+  const ways = [cross(before, right, sheet), cross(left, plan, sheet), cross(left, right, sheet)];
+  return ways.find((way) => way?.exact) ?? next;
+}
+
+function shareOutAll(drafts: readonly Draft[], sheet: Sheet): SharedOut | null {
+  const all: SharedOut = { drafts: [], cuts: [] };
+  for (const draft of drafts) {
+    const left = sheet.limits.searches - all.drafts.length;
+    const shared = left > 0 ? shareOut(draft, sheet, left) : null;
+    if (!shared) return null;
+    all.drafts.push(...shared.drafts);
+    all.cuts.push(...shared.cuts);
+  }
+  return all;
+}
+
+function finish({ drafts, cuts }: SharedOut, left: readonly Query[], sheet: Sheet): Rendering {
+  const leftover = left.length ? join('and', left) : null;
+  const searches = drafts.map((draft) => writeSearch(draft, sheet));
+  const use = searches.map((search) => useOf(search, sheet)).reduce(larger, noUse);
+  if (searches.some((search) => !Object.keys(search.boxes).length && !search.facts.length))
+    return nothingToAsk(leftover, sheet);
+  const notes: string[] = [];
   if (searches.length > 1)
     notes.push(`Shared out to ${searches.length} searches; whoever comes twice is counted once.`);
-  if (leftover.length) {
-    const written = leftover.map(print).join(' · ');
+  for (const { place, pieces } of cuts)
+    notes.push(
+      `A limit of ${sheet.name} cuts the alternatives in “${place}” into ${pieces.length} pieces (${pieces.join(', ')}).`
+    );
+  if (leftover) {
+    const written = print(leftover);
     const short = written.length > 240 ? `${written.slice(0, 240)}…` : written;
     notes.push(`${sheet.name} cannot be asked all of it. Eave checks the rest on who comes back: ${short}`);
   }
-  return {
-    searches,
-    exactness: leftover.length ? 'wider' : 'exact',
-    leftover: leftover.length ? join('and', leftover) : null,
-    notes,
-    use
-  };
+  return { searches, exactness: leftover ? 'wider' : 'exact', leftover, notes, use };
 }
+
+const nothingToAsk = (leftover: Query | null, sheet: Sheet): Rendering => ({
+  searches: [],
+  exactness: 'impossible',
+  leftover,
+  notes: [`Nothing in this string can be asked of ${sheet.name}: add a wanted word that it can search.`],
+  use: noUse
+});
+
+const larger = (a: Use, b: Use): Use => ({
+  characters: Math.max(a.characters, b.characters),
+  words: Math.max(a.words, b.words),
+  operators: Math.max(a.operators, b.operators),
+  nesting: Math.max(a.nesting, b.nesting)
+});
+
+const units: Record<LimitKind, string> = {
+  characters: 'characters in one box',
+  words: 'words',
+  operators: 'operators',
+  nesting: 'brackets within brackets'
+};
+
+/** What to say of a search that goes beyond a limit and cannot be cut. */
+function tooLong(draft: Draft, sheet: Sheet): Rendering {
+  const use = useOf(writeSearch(draft, sheet), sheet);
+  const kind = overLimit(use, sheet);
+  const values = tooManyValues(draft, sheet);
+  const fact = values && sheet.facts.find(({ scope }) => scope === values.scope);
+  const why = kind
+    ? `A search would have ${use[kind].toLocaleString('en')} ${units[kind]}; ${sheet.name} takes ${sheet.limits[kind]!.toLocaleString('en')}.`
+    : values
+      ? `A search would name ${values.given} values of “${factLabel(fact!)}”; ${sheet.name} takes ${values.most}.`
+      : `This takes more than the ${sheet.limits.searches} searches that one string may be shared out to.`;
+  return { searches: [], exactness: 'impossible', leftover: null, notes: [`${why} Shorten the string.`], use };
+}
+
+/** Whether some box would hold exclusions only where its source answers nothing to that. */
+const lonelyExclusions = (drafts: readonly Draft[], sheet: Sheet) => lonelyBoxes(drafts, sheet).size > 0;
+
+function lonelyBoxes(drafts: readonly Draft[], sheet: Sheet): Set<string> {
+  const lonely = new Set<string>();
+  for (const box of sheet.boxes)
+    if (!box.excludesAlone && box.not)
+      for (const draft of drafts) {
+        const query = draft.boxes[box.id];
+        if (query && (query.kind === 'and' || query.kind === 'or' ? query.parts : [query]).every(onlyExcludes))
+          lonely.add(box.id);
+      }
+  return lonely;
+}
+
+const onlyExcludes = (query: Query): boolean =>
+  query.kind === 'not' ||
+  (query.kind === 'and' && query.parts.every(onlyExcludes)) ||
+  (query.kind === 'or' && query.parts.some(onlyExcludes));
+
+const withoutNots = (drafts: readonly Draft[], sheet: Sheet): Sheet => {
+  const lonely = lonelyBoxes(drafts, sheet);
+  return { ...sheet, boxes: sheet.boxes.map((box) => (lonely.has(box.id) ? { ...box, not: null } : box)) };
+};
+
+const sizeOf = (query: Query): number =>
+  isTerm(query)
+    ? 1
+    : query.kind === 'not'
+      ? sizeOf(query.part)
+      : query.parts.reduce((sum, part) => sum + sizeOf(part), 0);
 
 /** Negation normal form: NOT stands on terms only. */
 function pushNots(query: Query, negated: boolean): Query {
@@ -104,182 +233,4 @@ function pushNots(query: Query, negated: boolean): Query {
     default:
       return negated ? { kind: 'not', part: query } : query;
   }
-}
-
-/** How a part can be asked; null when asking it would need everyone. */
-function planFor(query: Query, sheet: Sheet): Plan | null {
-  switch (query.kind) {
-    case 'and':
-      return planAll(query, sheet);
-    case 'or':
-      return planAny(query, sheet);
-    case 'not':
-      return planExclusion(query.part as Term, sheet);
-    default:
-      return planTerm(query, sheet);
-  }
-}
-
-function planAll(query: And, sheet: Sheet): Plan | null {
-  let plan: Plan | null = null;
-  let exact = true;
-  for (const part of query.parts) {
-    const next = planFor(part, sheet);
-    if (!next) {
-      exact = false;
-      continue;
-    }
-    const combined: Plan | null = plan ? cross(plan.drafts, next.drafts, sheet) : next;
-    exact &&= next.exact && combined !== null && combined.exact;
-    plan = combined ?? plan;
-  }
-  return plan && { drafts: plan.drafts, exact };
-}
-
-function planAny(query: Or, sheet: Sheet): Plan | null {
-  const drafts: Draft[] = [];
-  let exact = true;
-  for (const part of query.parts) {
-    const plan = planFor(part, sheet);
-    if (!plan) return null;
-    exact &&= plan.exact;
-    for (const draft of plan.drafts) {
-      const host = drafts.findIndex((other) => canShare(other, draft, sheet));
-      if (host >= 0) drafts[host] = share(drafts[host]!, draft);
-      else drafts.push(draft);
-    }
-  }
-  const single = distinct(drafts);
-  return single.length <= sheet.limits.searches ? { drafts: single, exact } : null;
-}
-
-function planTerm(term: Term, sheet: Sheet): Plan | null {
-  if (!isTextScope(term.scope)) {
-    const fact = sheet.facts.find((one) => one.scope === term.scope);
-    if (term.kind === 'range')
-      return fact?.range ? one({ range: { [term.scope]: { low: term.low, high: term.high } } }, true) : null;
-    return fact?.include ? one({ include: { [term.scope]: [term] } }, true) : null;
-  }
-  if (term.kind === 'range') return null;
-  const own = sheet.boxes.find((box) => box.searches === term.scope);
-  const box = own ?? sheet.boxes.find((other) => other.searches === 'any');
-  if (!box) return null;
-  const said = inBox(term, box, sheet);
-  return said && one({ boxes: { [box.id]: said.query } }, said.exact && own !== undefined);
-}
-
-function planExclusion(term: Term, sheet: Sheet): Plan | null {
-  if (!isTextScope(term.scope)) {
-    const fact = sheet.facts.find((other) => other.scope === term.scope);
-    return fact?.exclude && term.kind !== 'range' ? one({ exclude: { [term.scope]: [term] } }, true) : null;
-  }
-  const box = sheet.boxes.find((other) => other.searches === term.scope && other.not);
-  const said = box && term.kind !== 'range' ? inBox(term, box, sheet) : null;
-  return box && said?.exact ? one({ boxes: { [box.id]: { kind: 'not', part: said.query } } }, true) : null;
-}
-
-const one = (draft: Partial<Draft>, exact: boolean): Plan => ({ drafts: [{ ...emptyDraft(), ...draft }], exact });
-
-/** A word or phrase as a box can say it; its words joined by and where the box knows no phrases. */
-function inBox(term: Term, box: Box, sheet: Sheet): { query: Query; exact: boolean } | null {
-  if (term.kind === 'range') return null;
-  const scope: Scope = box.searches;
-  const keys = tokenKeys(term.text);
-  if (term.kind === 'word' && term.prefix) {
-    if (box.prefix) return { query: { ...term, scope }, exact: true };
-    const whole = keys.slice(0, -1);
-    return whole.length ? { query: words(whole, scope), exact: false } : null;
-  }
-  if (term.kind === 'word' && keys.length === 1) {
-    const text = [term.text, keys[0]!].find((written) => isPlain(written, box));
-    if (text) return { query: { kind: 'word', scope, text }, exact: true };
-    // Quoted, the word would lose its stem and find fewer people.
-    if (!box.phrase || sheet.matching.stemming) return null;
-  }
-  if (box.phrase) return { query: { kind: 'phrase', scope, text: term.text }, exact: true };
-  const plain = keys.filter((key) => isPlain(key, box));
-  const exact = keys.length === 1 && plain.length === 1 && sheet.matching.stemming === null;
-  return plain.length ? { query: words(plain, scope), exact } : null;
-}
-
-/** Whether a word can stand unquoted in the box and be read as itself. */
-function isPlain(text: string, box: Box): boolean {
-  if (wordsOnly(box)) return tokenKeys(text).length === 1;
-  return print({ kind: 'word', scope: 'any', text }) === text;
-}
-
-const words = (keys: readonly string[], scope: Scope): Query =>
-  join(
-    'and',
-    keys.map((text) => ({ kind: 'word', scope, text }))
-  );
-
-/** Every search of one side joined with every search of the other; null when that makes too many. */
-function cross(left: Draft[], right: Draft[], sheet: Sheet): Plan | null {
-  if (left.length * right.length > sheet.limits.searches) return null;
-  let exact = true;
-  const drafts = left.flatMap((a) =>
-    right.map((b) => {
-      const merged = both(a, b);
-      exact &&= merged.exact;
-      return merged.draft;
-    })
-  );
-  return { drafts: distinct(drafts), exact };
-}
-
-/** One search that asks both. Two lists for one fact cannot be asked together: the first stays. */
-function both(a: Draft, b: Draft): { draft: Draft; exact: boolean } {
-  let exact = true;
-  const boxes = { ...a.boxes };
-  for (const [id, query] of Object.entries(b.boxes)) boxes[id] = boxes[id] ? join('and', [boxes[id], query]) : query;
-  const include = { ...b.include, ...a.include };
-  if (Object.keys(b.include).some((scope) => scope in a.include)) exact = false;
-  const exclude = { ...a.exclude };
-  for (const [scope, list] of Object.entries(b.exclude) as [Scope, Term[]][])
-    exclude[scope] = [...(exclude[scope] ?? []), ...list];
-  const range = { ...b.range, ...a.range };
-  if (Object.keys(b.range).some((scope) => scope in a.range)) exact = false;
-  return { draft: { boxes, include, exclude, range }, exact };
-}
-
-/** Whether two alternatives fit into one search: words for one box that knows OR, or values of one fact. */
-function canShare(a: Draft, b: Draft, sheet: Sheet): boolean {
-  const only = (draft: Draft) => {
-    const used = [
-      ...Object.keys(draft.boxes).map((id) => `box ${id}`),
-      ...Object.keys(draft.include).map((scope) => `include ${scope}`),
-      ...Object.keys(draft.exclude).map((scope) => `exclude ${scope}`),
-      ...Object.keys(draft.range).map((scope) => `range ${scope}`)
-    ];
-    return used.length === 1 ? used[0]! : null;
-  };
-  const place = only(a);
-  if (!place || place !== only(b)) return false;
-  if (place.startsWith('include ')) return true;
-  const box = sheet.boxes.find((candidate) => place === `box ${candidate.id}`);
-  return box !== undefined && box.or && box.group;
-}
-
-function share(a: Draft, b: Draft): Draft {
-  const [id] = Object.keys(a.boxes);
-  if (id) return { ...a, boxes: { [id]: join('or', [a.boxes[id]!, b.boxes[id]!]) } };
-  const [scope] = Object.keys(a.include) as Scope[];
-  return { ...a, include: { [scope!]: [...a.include[scope!]!, ...b.include[scope!]!] } };
-}
-
-/** Drafts without repeats; words joined by and are the same in any order. */
-function distinct(drafts: Draft[]): Draft[] {
-  const seen = new Set<string>();
-  return drafts.filter((draft) => {
-    const key = JSON.stringify([
-      Object.entries(draft.boxes)
-        .map(([id, query]) => [id, query.kind === 'and' ? query.parts.map(print).sort().join(' ') : print(query)])
-        .sort(),
-      draft.include,
-      draft.exclude,
-      draft.range
-    ]);
-    return seen.size < seen.add(key).size;
-  });
 }

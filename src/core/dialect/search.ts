@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { parse } from '../query/parse';
-import { quoted, print } from '../query/print';
+import { quoted } from '../query/print';
 import { isTerm, join, type Query, type Term } from '../query/query';
-import { scopes, type Scope } from '../query/scopes';
+import { isTextScope, scopes, type Scope } from '../query/scopes';
 import { tokenKeys } from '../query/tokens';
-import type { Box, Sheet } from './sheet';
+import { lexBox, readBox, writeBox } from './box-text';
+import type { Box, LimitKind, Sheet } from './sheet';
 
 /** One search as a person would enter it at a source: a text in each box, and values or a range for each fact. */
 export const searchSchema = z.object({
@@ -28,12 +28,13 @@ export interface Draft {
   range: Partial<Record<Scope, { low: number | null; high: number | null }>>;
 }
 
-/** Writes a draft in the source's own form. */
+/** Writes a draft in the source's own form; every box of it must be one that can be said. */
 export function writeSearch(draft: Draft, sheet: Sheet): Search {
   const boxes: Search['boxes'] = {};
   for (const box of sheet.boxes) {
     const query = draft.boxes[box.id];
-    if (query) boxes[box.id] = writeBox(query, box);
+    const text = query && writeBox(query, box);
+    if (text) boxes[box.id] = text;
   }
   const facts = sheet.facts.flatMap(({ scope }) => {
     const include = draft.include[scope]?.map(writeValue);
@@ -54,58 +55,27 @@ export function readSearch(search: Search, sheet: Sheet): Query | null {
     if (query) parts.push(query);
   }
   for (const { scope, include, exclude, range } of search.facts) {
-    if (include?.length)
-      parts.push(
-        join(
-          'or',
-          include.map((text) => readValue(text, scope))
-        )
+    const anyOf = (texts: readonly string[]) =>
+      join(
+        'or',
+        texts.map((text) => readValue(text, scope))
       );
-    if (exclude?.length)
-      parts.push({
-        kind: 'not',
-        part: join(
-          'or',
-          exclude.map((text) => readValue(text, scope))
-        )
-      });
+    if (include?.length) parts.push(anyOf(include));
+    if (exclude?.length) parts.push({ kind: 'not', part: anyOf(exclude) });
     if (range) parts.push({ kind: 'range', scope, ...range });
   }
   return parts.length ? join('and', parts) : null;
 }
 
-/** Whether a box takes nothing but words, all of which must be found. */
-export const wordsOnly = (box: Box) => !box.or && !box.not && !box.phrase && !box.group && !box.prefix;
-
-function writeBox(query: Query, box: Box): string {
-  if (box.scoped) return print(query);
-  if (wordsOnly(box))
-    return (query.kind === 'and' ? query.parts : [query])
-      .map((part) => (part as Term & { text: string }).text)
-      .join(' ');
-  return print(rescope(query, 'any'));
-}
-
-function readBox(text: string, box: Box): Query | null {
-  if (!wordsOnly(box)) {
-    const { query } = parse(text);
-    return query && (box.scoped ? query : rescope(query, box.searches));
-  }
-  const words = tokenKeys(text);
-  return words.length
-    ? join(
-        'and',
-        words.map((word) => ({ kind: 'word', scope: box.searches, text: word }))
-      )
-    : null;
-}
-
-/** A fact's value as the source's list shows it; phrases keep their quotes, word beginnings their star. */
+/** A fact's value as it is chosen or typed; titles and firms are phrases there, elsewhere a phrase keeps its quotes. */
 function writeValue(term: Term): string {
-  return term.kind === 'range' ? '' : term.kind === 'phrase' ? quoted(term.text) : term.text + (term.prefix ? '*' : '');
+  if (term.kind === 'range') return '';
+  if (isTextScope(term.scope)) return term.text;
+  return term.kind === 'phrase' ? quoted(term.text) : term.text + (term.prefix ? '*' : '');
 }
 
 function readValue(text: string, scope: Scope): Query {
+  if (isTextScope(scope)) return { kind: 'phrase', scope, text };
   const prefix = text.endsWith('*');
   if (text.startsWith('"')) return { kind: 'phrase', scope, text: text.slice(1, -1) };
   return { kind: 'word', scope, text: prefix ? text.slice(0, -1) : text, ...(prefix && { prefix }) };
@@ -118,13 +88,39 @@ export function rescope(query: Query, scope: Scope): Query {
   return { ...query, parts: query.parts.map((part) => rescope(part, scope)) };
 }
 
-/** Counts what limits count in a written search. */
-export function useOf(search: Search): { characters: number; words: number; operators: number } {
-  const texts = Object.values(search.boxes);
-  const operators = texts.flatMap((text) => text.replaceAll(/"[^"]*"/g, '').match(/\b(AND|OR|NOT)\b/g) ?? []).length;
-  return {
-    characters: Math.max(0, ...texts.map((text) => text.length)),
-    words: texts.reduce((sum, text) => sum + tokenKeys(text).length, 0) - operators,
-    operators
-  };
+/** How much of each limit is used. */
+export type Use = Record<LimitKind, number>;
+export const noUse: Use = { characters: 0, words: 0, operators: 0, nesting: 0 };
+
+/** What limits count in the text of one box. */
+export function useOfText(text: string, box: Box): Use {
+  const opening = box.opening && text.startsWith(box.opening) ? box.opening : '';
+  const use = { ...noUse, characters: text.length, words: opening ? opening.split(/\s+/).length : 0 };
+  let level = 0;
+  for (const lexeme of lexBox(text.slice(opening.length), box)) {
+    if (lexeme.kind === 'word' || lexeme.kind === 'phrase') use.words += tokenKeys(lexeme.text).length;
+    else if (lexeme.kind === 'open') use.nesting = Math.max(use.nesting, ++level);
+    else if (lexeme.kind === 'close') level--;
+    else use.operators++;
+  }
+  return use;
 }
+
+/** What limits count in a written search: the longest box, and words and operators of all boxes together. */
+export function useOf(search: Search, sheet: Sheet): Use {
+  return sheet.boxes
+    .flatMap((box) => (search.boxes[box.id] ? [useOfText(search.boxes[box.id]!, box)] : []))
+    .reduce(
+      (all, one) => ({
+        characters: Math.max(all.characters, one.characters),
+        words: all.words + one.words,
+        operators: all.operators + one.operators,
+        nesting: Math.max(all.nesting, one.nesting)
+      }),
+      noUse
+    );
+}
+
+/** The first limit that a use goes beyond; null where it keeps to all. */
+export const overLimit = (use: Use, sheet: Sheet): LimitKind | null =>
+  (Object.keys(use) as LimitKind[]).find((kind) => use[kind] > (sheet.limits[kind] ?? Infinity)) ?? null;

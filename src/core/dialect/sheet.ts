@@ -3,45 +3,106 @@ import { countingSchema } from '../measure/count';
 import { matchingSchema } from '../query/matching';
 import { scopes, textScopes } from '../query/scopes';
 
-const count = z.int().min(1);
+const count = z.int().min(1).max(1_000_000);
+const label = z
+  .string()
+  .trim()
+  .min(1)
+  .max(100)
+  .regex(/^[^:\n]*$/, 'no colon and no line break');
 
-/** A text box of a source: what it searches and what can be written in it. */
-const boxSchema = z.object({
-  id: z.string().regex(/^[a-z][a-z0-9-]*$/),
-  label: z.string().min(1).max(100),
+/** A text box of a source: what it searches and how things are written in it. */
+export const boxSchema = z.object({
+  id: z.string().regex(/^[a-z][a-z0-9-]*$/, 'small letters, digits and hyphens'),
+  label,
   searches: z.enum(textScopes).describe('The scope that every word in the box has'),
   scoped: z.boolean().default(false).describe('Takes the whole notation, scopes, facts and ranges among it'),
-  or: z.boolean(),
-  not: z.boolean(),
-  phrase: z.boolean(),
-  group: z.boolean(),
-  prefix: z.boolean()
+  and: z.enum(['AND', '&', '+']).nullable().describe('How "and" is written; null where it cannot be'),
+  or: z.enum(['OR', '|', ',', ';']).nullable().describe('How "or" is written; null where it cannot be'),
+  not: z
+    .enum(['NOT', '-', '!'])
+    .nullable()
+    .describe('What stands before an exclusion; null where nothing can be excluded'),
+  phrase: z.boolean().describe('Words in quotes are found side by side'),
+  group: z.boolean().describe('Brackets make groups'),
+  prefix: z.boolean().describe('A * ends a word beginning'),
+  beside: z.enum(['and', 'or', 'phrase']).default('and').describe('What words side by side, without quotes, mean'),
+  binding: z
+    .enum(['standard', 'or-first', 'left-to-right'])
+    .default('standard')
+    .describe('What binds first without brackets: AND (standard), OR, or whatever stands further left'),
+  excludesAlone: z.boolean().default(true).describe('Answers when all that stands in the box is excluded'),
+  opening: z
+    .string()
+    .trim()
+    .max(200)
+    .default('')
+    .describe('What Eave writes before every search, such as a site to stay on')
 });
 
-const factSchema = z.object({
+export const factSchema = z.object({
   scope: z.enum(scopes),
+  label: label.optional(),
   include: z.boolean().default(false),
   exclude: z.boolean().default(false),
-  range: z.boolean().default(false)
+  range: z.boolean().default(false),
+  values: z
+    .array(z.string().trim().min(1).max(200))
+    .max(1000)
+    .nullable()
+    .default(null)
+    .describe('The values to choose from; null where any can be typed'),
+  most: count.nullable().default(null).describe('Most values in one search')
 });
+
+const unique = (names: readonly string[]) => new Set(names).size === names.length;
 
 /** What a source can be asked, how it matches, counts and where it ends: all that Eave knows of it, as data. */
 export const sheetSchema = z.object({
   id: z.string().min(1).max(100),
   name: z.string().trim().min(1).max(100),
   about: z.string().max(500),
-  boxes: z.array(boxSchema).min(1),
-  facts: z.array(factSchema),
+  boxes: z
+    .array(boxSchema)
+    .max(20)
+    .refine((boxes) => unique(boxes.map(({ id }) => id)), 'every box needs an id of its own')
+    .refine((boxes) => unique(boxes.map(({ label }) => label.toLowerCase())), 'every box needs a label of its own'),
+  facts: z
+    .array(factSchema)
+    .max(scopes.length)
+    .refine((facts) => unique(facts.map(({ scope }) => scope)), 'every fact is named once'),
   limits: z.object({
     characters: count.nullable().describe('Longest text of one box'),
     words: count.nullable().describe('Most words in one search'),
     operators: count.nullable().describe('Most AND, OR and NOT in one search'),
+    nesting: count.nullable().default(null).describe('Most brackets within brackets'),
     shown: count.nullable().describe('Results shown of a longer list'),
-    searches: count.describe('Most searches that one string may be shared out to')
+    page: count.nullable().default(null).describe('Results on a page'),
+    perMinute: count.nullable().default(null).describe('Requests a minute before it slows down or refuses'),
+    searches: count.max(200).describe('Most searches that one string may be shared out to')
   }),
+  price: z
+    .object({
+      perSearch: z.number().min(0).max(10_000),
+      perRecord: z.number().min(0).max(10_000),
+      unit: z.string().trim().min(1).max(20)
+    })
+    .nullable()
+    .default(null),
   matching: matchingSchema,
   counting: countingSchema
 });
 
 export type Sheet = z.infer<typeof sheetSchema>;
 export type Box = Sheet['boxes'][number];
+export type Fact = Sheet['facts'][number];
+/** A limit that a written search is held against. */
+export const limitKinds = ['characters', 'words', 'operators', 'nesting'] as const;
+export type LimitKind = (typeof limitKinds)[number];
+
+/** Whether a box takes nothing but words, all of which must be found. */
+export const wordsOnly = (box: Box) =>
+  !box.or && !box.not && !box.phrase && !box.group && !box.prefix && box.beside === 'and';
+
+/** The word a person sees beside a fact. */
+export const factLabel = (fact: Fact): string => fact.label ?? fact.scope;

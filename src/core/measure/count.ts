@@ -12,10 +12,20 @@ export type Counting = z.infer<typeof countingSchema>;
 const step = (count: number, figures: number) =>
   10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, count))) + 1 - figures);
 
-/** The count a source that counts so would show for a true count. A guess is for the source itself to make. */
-export function shownCount(count: number, counting: Counting): number {
-  if (counting.kind !== 'rounded' || count <= counting.above) return count;
-  const unit = step(count, counting.figures);
+/**
+ * The count a source that counts so would show for a true count. `luck`, in [0, 1), is how far off a guess is: from
+ * `factor` times too few to as many times too many, told to two figures.
+ */
+export function shownCount(count: number, counting: Counting, luck = 0.5): number {
+  if (counting.kind === 'exact') return count;
+  if (counting.kind === 'rounded') return count <= counting.above ? count : roundTo(count, counting.figures);
+  const guess = roundTo(Math.round(count * counting.factor ** (2 * luck - 1)), 2);
+  const { low, high } = countInterval(guess, counting);
+  return low <= count && count <= high ? guess : count;
+}
+
+function roundTo(count: number, figures: number): number {
+  const unit = step(count, figures);
   return Math.round(count / unit) * unit;
 }
 

@@ -10,12 +10,18 @@ export interface Sequence {
   form: (key: string) => string;
 }
 
-/** Compiles a word or phrase under a source's matching. A word that the word rules split is matched as a phrase. */
+/**
+ * Compiles a word or phrase under a source's matching. A word that the word rules split is matched as a phrase. Dropped
+ * words are gone; what has no other is an empty sequence, which stands nowhere.
+ */
 export function sequenceOf(term: Word | Phrase, matching: Matching): Sequence {
   const keys = tokenKeys(term.text);
   const prefix = term.kind === 'word' && term.prefix === true;
   const form = term.kind === 'word' && keys.length === 1 && !prefix ? matching.word : matching.phrase;
-  return { keys: keys.map(form), prefix, form };
+  const kept = matching.stopWords.size
+    ? keys.filter((key, i) => (prefix && i === keys.length - 1) || !matching.stopWords.has(key))
+    : keys;
+  return { keys: kept.map(form), prefix, form };
 }
 
 /** The first place, from `start` on, where the sequence stands in a row of words; −1 where it does not. */

@@ -67,7 +67,7 @@ function says(term: Word | Phrase, matching: Matching): Test {
   return ({ values }) =>
     values.some((entry) => {
       if (!searches(term.scope, entry.value.field)) return false;
-      entry.words ??= tokenKeys(entry.value.text);
+      entry.words ??= tokenKeys(entry.value.text).filter((key) => !matching.stopWords.has(key));
       return indexOfSequence(entry.words, sequence) >= 0;
     });
 }

@@ -30,7 +30,10 @@ export interface Mark {
 
 /** Every place where a wanted term of the query stands in a person, in reading order and without overlaps. */
 export function marksOf(query: Query, person: Person, matching: Matching = exactMatching): Mark[] {
-  const values = valuesOf(person).map((value) => ({ ...value, tokens: tokens(value.text) }));
+  const values = valuesOf(person).map((value) => ({
+    ...value,
+    tokens: tokens(value.text).filter(({ key }) => !matching.stopWords.has(key))
+  }));
   const marks: Mark[] = [];
   for (const part of partsOf(query))
     for (const { term, wanted } of terms(part.query)) {

@@ -1,4 +1,4 @@
-import { standInSheets } from '$sources/stand-ins/sheets';
+import { standInSheets } from '$core/dialect/sheets';
 import { models, type SourceRow } from '../database/models';
 import { environment } from '../environment';
 import { notFound, Refusal } from '../refusal';

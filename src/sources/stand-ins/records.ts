@@ -91,3 +91,58 @@ export function marlowPeople(world: World): Person[] {
     })
     .sort((a, b) => a.name.localeCompare(b.name, 'en') || a.id.localeCompare(b.id, 'en'));
 }
+
+/** Months that a page of the index is old; pages are up to two years old. */
+const pageAge = (person: WorldPerson) => Math.floor(luck(person, 'page age') * 25);
+
+/** What the index of public pages knows: a name, a title, a firm and a snippet, as they were when the page was read. */
+export function lanternfieldPeople(world: World): Person[] {
+  return world.people
+    .filter((person) => luck(person, 'lanternfield') < 0.6)
+    .map((person) => {
+      const age = pageAge(person);
+      const then = person.career.find((job) => job.began >= age) ?? person.career.at(-1)!;
+      const page = `${person.mail.split('@')[0]!.replaceAll('.', '-')}-${person.number.toString(36)}`;
+      return {
+        rank: luck(person, 'page rank') + (person.about ? 0.2 : 0),
+        person: {
+          id: `lf-${person.number.toString(36)}`,
+          name: person.name,
+          jobs: [{ title: then.title, company: then.firm.name }],
+          ...(person.about && { about: person.about.slice(0, 180) }),
+          ...(luck(person, 'page place') < 0.7 && { place: then.firm.town }),
+          contact: [`lanternfield.example/${page}`]
+        }
+      };
+    })
+    .sort((a, b) => b.rank - a.rank)
+    .map(({ person }) => person);
+}
+
+/** What the contact database knows: facts and an address for 45 % of the world, many of the records old. */
+export function quillbankPeople(world: World): Person[] {
+  return world.people
+    .filter((person) => luck(person, 'quillbank') < 0.45)
+    .map((person) => {
+      const old = person.career.length > 1 && luck(person, 'old record') < 0.35;
+      const now = person.career[old ? 1 : 0]!;
+      const checked = luck(person, 'mail state');
+      return {
+        id: `qb-${person.number.toString(36)}`,
+        name: person.name,
+        jobs: [{ title: now.title, company: now.firm.name }],
+        place: now.firm.town,
+        country: now.firm.country.code,
+        industry: now.firm.trade.industry,
+        function: now.role.function,
+        rank: now.role.rank,
+        headcount: now.firm.headcount,
+        // About half of the addresses verify and a bit over a quarter more are risky: common practice, no published source.
+        mail: checked < 0.5 ? ('verified' as const) : checked < 0.77 ? ('risky' as const) : ('none' as const),
+        ...(checked < 0.77 && { contact: [person.mail] })
+      };
+    })
+    .sort((a, b) => luckOf(a.id) - luckOf(b.id));
+}
+
+const luckOf = (id: string) => hashText(id) >>> 0;

@@ -1,0 +1,300 @@
+import { print } from '../query/print';
+import { isTerm, join, type And, type Or, type Query, type Term } from '../query/query';
+import { isTextScope, type Scope } from '../query/scopes';
+import { fold, tokenKeys } from '../query/tokens';
+import { isPlain, joiner, writeBox } from './box-text';
+import type { Draft } from './search';
+import { wordsOnly, type Box, type Fact, type Sheet } from './sheet';
+
+/** Searches that together find at least what a part means; `exact` when they find just that. */
+export interface Plan {
+  drafts: Draft[];
+  exact: boolean;
+}
+
+const emptyDraft = (): Draft => ({ boxes: {}, include: {}, exclude: {}, range: {} });
+const one = (draft: Partial<Draft>, exact: boolean): Plan => ({ drafts: [{ ...emptyDraft(), ...draft }], exact });
+
+/** Asking nothing: finds everybody. */
+export const everybody: Plan = { drafts: [emptyDraft()], exact: true };
+
+/**
+ * How a part in negation normal form can be asked; null when asking it would need everyone. `broad` asks the box for the
+ * whole profile instead of a term's own, which brings more people in fewer searches.
+ */
+export function planFor(query: Query, sheet: Sheet, broad = false): Plan | null {
+  switch (query.kind) {
+    case 'and':
+      return planAll(query, sheet, broad);
+    case 'or':
+      return planAny(query, sheet, broad);
+    case 'not':
+      return planExclusion(query.part as Term, sheet);
+    default:
+      return planTerm(query, sheet, broad);
+  }
+}
+
+function planAll(query: And, sheet: Sheet, broad: boolean): Plan | null {
+  let plan: Plan | null = null;
+  let exact = true;
+  for (const part of query.parts) {
+    const next = planFor(part, sheet, broad);
+    if (!next) {
+      exact = false;
+      continue;
+    }
+    const combined: Plan | null = plan ? cross(plan, next, sheet) : next;
+    exact &&= next.exact && combined !== null && combined.exact;
+    plan = combined ?? plan;
+  }
+  return plan && { drafts: plan.drafts, exact };
+}
+
+function planAny(query: Or, sheet: Sheet, broad: boolean): Plan | null {
+  const drafts: Draft[] = [];
+  let exact = true;
+  for (const part of query.parts) {
+    const plan = planFor(part, sheet, broad);
+    if (!plan) return null;
+    exact &&= plan.exact;
+    drafts.push(...plan.drafts);
+  }
+  const merged = merge(drafts, sheet);
+  if (merged.length <= sheet.limits.searches) return { drafts: merged, exact };
+  return broad ? null : planAny(query, sheet, true);
+}
+
+function planTerm(term: Term, sheet: Sheet, broad: boolean): Plan | null {
+  const { scope } = term;
+  const fact = sheet.facts.find((other) => other.scope === scope);
+  if (term.kind === 'range')
+    return fact?.range ? one({ range: { [scope]: { low: term.low, high: term.high } } }, true) : null;
+  const own =
+    broad && scope !== 'any' ? undefined : sheet.boxes.find((box) => isTextScope(scope) && box.searches === scope);
+  const said = own && inBox(term, own, sheet);
+  if (said?.exact) return one({ boxes: { [own!.id]: said.query } }, true);
+  if (fact?.include && !broad && isValue(term, fact, sheet)) return one({ include: { [scope]: [term] } }, true);
+  if (said) return one({ boxes: { [own!.id]: said.query } }, false);
+  const any = isTextScope(scope) || scope === 'place' ? sheet.boxes.find((box) => box.searches === 'any') : undefined;
+  const instead = any && any !== own ? inBox(term, any, sheet) : null;
+  return instead && one({ boxes: { [any!.id]: instead.query } }, false);
+}
+
+function planExclusion(term: Term, sheet: Sheet): Plan | null {
+  if (term.kind === 'range') return null;
+  const { scope } = term;
+  const box = sheet.boxes.find((other) => isTextScope(scope) && other.searches === scope && other.not);
+  const said = box && inBox(term, box, sheet);
+  if (said?.exact && isTerm(said.query)) {
+    const query: Query = { kind: 'not', part: said.query };
+    if (writeBox(query, box!) !== null) return one({ boxes: { [box!.id]: query } }, true);
+  }
+  const fact = sheet.facts.find((other) => other.scope === scope);
+  return fact?.exclude && isValue(term, fact, sheet) ? one({ exclude: { [scope]: [term] } }, true) : null;
+}
+
+/** Whether a term can be chosen, or typed, as a value of a fact and means there what it means here. */
+function isValue(term: Term, fact: Fact, sheet: Sheet): boolean {
+  if (term.kind === 'range') return false;
+  if (isTextScope(fact.scope)) {
+    // A list of titles or firms finds phrases, and finds the stem of nothing.
+    if (term.kind === 'word' && (term.prefix || sheet.matching.stemming)) return false;
+  }
+  if (fact.values === null) return true;
+  const wanted = fold(term.text).trim();
+  return !(term.kind === 'word' && term.prefix) && fact.values.some((value) => fold(value) === wanted);
+}
+
+/** A word or phrase as a box can say it; its words joined by and where the box knows no phrases. */
+function inBox(term: Term, box: Box, sheet: Sheet): { query: Query; exact: boolean } | null {
+  if (term.kind === 'range') return null;
+  const scope: Scope = box.searches;
+  const keys = tokenKeys(term.text);
+  if (term.kind === 'word' && term.prefix) {
+    const query: Query = { ...term, scope };
+    if (box.prefix && keys.length === 1 && writeBox(query, box) !== null) return { query, exact: true };
+    return words(keys.slice(0, -1), box, sheet);
+  }
+  if (term.kind === 'word' && keys.length === 1) {
+    const text = [term.text, keys[0]!].find((written) => isPlain({ kind: 'word', scope, text: written }, box));
+    if (text) return { query: { kind: 'word', scope, text }, exact: true };
+    // Quoted, the word would lose its stem and find fewer people.
+    if (!box.phrase || sheet.matching.stemming) return null;
+  }
+  const phrase: Query = { kind: 'phrase', scope, text: term.text };
+  if (writeBox(phrase, box) !== null) return { query: phrase, exact: true };
+  const single = keys.length === 1 && sheet.matching.stemming === null;
+  const said = words(keys, box, sheet);
+  return said && { query: said.query, exact: single && said.whole };
+}
+
+/** Words each to be found anywhere in the box; only the longest of them where the box cannot join them. */
+function words(keys: readonly string[], box: Box, sheet: Sheet): { query: Query; exact: false; whole: boolean } | null {
+  const plain = keys
+    .map((text) => ({ kind: 'word' as const, scope: box.searches, text }))
+    .filter((word) => !sheet.matching.stopWords.includes(word.text) && isPlain(word, box));
+  if (!plain.length) return null;
+  const all = join('and', plain);
+  if (joiner('and', box) !== null) return { query: all, exact: false, whole: plain.length === keys.length };
+  const longest = plain.reduce((best, word) => (word.text.length > best.text.length ? word : best));
+  return { query: longest, exact: false, whole: keys.length === 1 };
+}
+
+/** Every search of one side joined with every search of the other; null when that makes too many. */
+export function cross(left: Plan, right: Plan, sheet: Sheet): Plan | null {
+  if (left.drafts.length * right.drafts.length > sheet.limits.searches) return null;
+  let exact = left.exact && right.exact;
+  const drafts = left.drafts.flatMap((a) =>
+    right.drafts.map((b) => {
+      const merged = both(a, b, sheet);
+      exact &&= merged.exact;
+      return merged.draft;
+    })
+  );
+  return { drafts: merge(drafts, sheet), exact };
+}
+
+/** The same plan with a search of its own for each alternative in a box. */
+export function apart(plan: Plan): Plan {
+  const drafts = plan.drafts.flatMap((draft) => {
+    const [id, query] = Object.entries(draft.boxes).find(([, query]) => query.kind === 'or') ?? [];
+    if (!id || query?.kind !== 'or') return [draft];
+    return query.parts.map((part) => ({ ...draft, boxes: { ...draft.boxes, [id]: part } }));
+  });
+  return { drafts, exact: plan.exact };
+}
+
+/** One search that asks both. What cannot be asked together is asked by the first alone. */
+function both(a: Draft, b: Draft, sheet: Sheet): { draft: Draft; exact: boolean } {
+  let exact = true;
+  const boxes = { ...a.boxes };
+  for (const [id, query] of Object.entries(b.boxes)) {
+    const before = boxes[id];
+    const box = sheet.boxes.find((other) => other.id === id)!;
+    if (!before) boxes[id] = query;
+    else if (canJoin('and', before, query, box)) boxes[id] = join('and', [before, query]);
+    else exact = false;
+  }
+  const include = { ...b.include, ...a.include };
+  if (Object.keys(b.include).some((scope) => scope in a.include)) exact = false;
+  const exclude = { ...a.exclude };
+  for (const [scope, list] of Object.entries(b.exclude) as [Scope, Term[]][])
+    exclude[scope] = [...(exclude[scope] ?? []), ...list];
+  const range = { ...b.range, ...a.range };
+  if (Object.keys(b.range).some((scope) => scope in a.range)) exact = false;
+  return { draft: { boxes, include, exclude, range }, exact };
+}
+
+/** Whether a box can say two of its queries joined. Each can be said alone. */
+function canJoin(kind: 'and' | 'or', a: Query, b: Query, box: Box): boolean {
+  if (box.scoped) return true;
+  if (joiner(kind, box) === null) return false;
+  return box.group || writeBox(join(kind, [a, b]), box) !== null;
+}
+
+/** The places of a draft that say something, each with what it says written out. */
+function placesOf(draft: Draft): Map<string, string> {
+  const known = written.get(draft);
+  if (known) return new Map(known);
+  const places = new Map<string, string>();
+  for (const [id, query] of Object.entries(draft.boxes))
+    places.set(`box ${id}`, query.kind === 'and' ? query.parts.map(print).sort().join(' ') : print(query));
+  for (const kind of ['include', 'exclude', 'range'] as const)
+    for (const [scope, value] of Object.entries(draft[kind]))
+      places.set(`${kind} ${scope}`, JSON.stringify(value, noPlace));
+  written.set(draft, places);
+  return new Map(places);
+}
+const written = new WeakMap<Draft, Map<string, string>>();
+const noPlace = (key: string, value: unknown) => (key === 'at' || key === 'set' ? undefined : value);
+
+/**
+ * Drafts that find together what the given ones do, with those made one that differ in one place only: alternatives of
+ * a box that knows "or", values of one fact, ranges that overlap.
+ */
+export function merge(drafts: readonly Draft[], sheet: Sheet): Draft[] {
+  if (drafts.length < 2) return [...drafts];
+  let now = [...drafts];
+  for (let before = Infinity; now.length < before;) {
+    before = now.length;
+    now = withoutRepeats(now);
+    for (const box of sheet.boxes) now = mergeAt(`box ${box.id}`, now, (a, b) => shareBox(a, b, box));
+    for (const { scope } of sheet.facts) {
+      now = mergeAt(`include ${scope}`, now, (a, b) => shareValues(a, b, scope));
+      now = mergeAt(`range ${scope}`, now, (a, b) => shareRange(a, b, scope));
+    }
+  }
+  return withoutCovered(now, sheet);
+}
+
+function withoutRepeats(drafts: Draft[]): Draft[] {
+  const seen = new Set<string>();
+  return drafts.filter((draft) => seen.size < seen.add(JSON.stringify([...placesOf(draft)].sort())).size);
+}
+
+/** Makes one of drafts that say the same but in one place, where `share` can. */
+function mergeAt(place: string, drafts: Draft[], share: (a: Draft, b: Draft) => Draft | null): Draft[] {
+  if (drafts.length < 2) return drafts;
+  const hosts = new Map<string, number[]>();
+  const merged: Draft[] = [];
+  for (const draft of drafts) {
+    const places = placesOf(draft);
+    if (places.delete(place)) {
+      const rest = JSON.stringify([...places].sort());
+      const candidates = hosts.get(rest) ?? [];
+      hosts.set(rest, candidates);
+      let shared = false;
+      for (const host of candidates) {
+        const together = share(merged[host]!, draft);
+        if (!together) continue;
+        merged[host] = together;
+        shared = true;
+        break;
+      }
+      if (shared) continue;
+      candidates.push(merged.length);
+    }
+    merged.push(draft);
+  }
+  return merged;
+}
+
+function shareBox(a: Draft, b: Draft, box: Box): Draft | null {
+  const [left, right] = [a.boxes[box.id]!, b.boxes[box.id]!];
+  if (!canJoin('or', left, right, box)) return null;
+  return { ...a, boxes: { ...a.boxes, [box.id]: join('or', [left, right]) } };
+}
+
+const shareValues = (a: Draft, b: Draft, scope: Scope): Draft => ({
+  ...a,
+  include: { ...a.include, [scope]: [...a.include[scope]!, ...b.include[scope]!] }
+});
+
+function shareRange(a: Draft, b: Draft, scope: Scope): Draft | null {
+  const [first, second] = [a.range[scope]!, b.range[scope]!].sort(
+    (x, y) => (x.low ?? -Infinity) - (y.low ?? -Infinity)
+  );
+  if ((second!.low ?? -Infinity) > (first!.high ?? Infinity)) return null;
+  const high = Math.max(first!.high ?? Infinity, second!.high ?? Infinity);
+  return { ...a, range: { ...a.range, [scope]: { low: first!.low, high: high === Infinity ? null : high } } };
+}
+
+/** Drafts of words joined by and, without those whose words hold all of another's: the other finds their people too. */
+function withoutCovered(drafts: Draft[], sheet: Sheet): Draft[] {
+  const [box] = sheet.boxes;
+  if (sheet.boxes.length !== 1 || !box || !wordsOnly(box) || drafts.length > 400) return drafts;
+  const keys = drafts.map((draft) => {
+    const query = draft.boxes[box.id];
+    const terms = query ? (query.kind === 'and' ? query.parts : [query]) : [];
+    return new Set(terms.map((term) => (term as Term & { text: string }).text.toLowerCase()));
+  });
+  const rest = drafts.map((draft) => JSON.stringify([draft.include, draft.exclude, draft.range], noPlace));
+  return drafts.filter(
+    (_, i) =>
+      !keys.some(
+        (other, j) =>
+          i !== j && rest[i] === rest[j] && other.size < keys[i]!.size && [...other].every((key) => keys[i]!.has(key))
+      )
+  );
+}

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { parse } from '../query/parse';
+import type { ProblemCode } from '../query/problem';
+import { render } from './render';
+import type { Sheet } from './sheet';
+import { harrowGuild, lanternfield, marlowRegister } from './sheets';
+import { otherReading, sourceProblems } from './source-problems';
+
+const problems = (text: string, sheet: Sheet) => {
+  const query = parse(text).query!;
+  return sourceProblems(text, query, sheet, render(query, sheet));
+};
+const codes = (text: string, sheet: Sheet): ProblemCode[] => problems(text, sheet).map(({ code }) => code);
+const titles = Array.from({ length: 30 }, (_, i) => `"quality manager ${i}"`).join(' OR ');
+
+describe('problems a source has with a string', () => {
+  it('tells which words it drops inside quotes', () => {
+    const [first] = problems('pharma AND "head of quality"', lanternfield);
+    expect(first).toMatchObject({ code: 'stop-words', from: 11, to: 28 });
+    expect(first!.message).toBe('Lanternfield drops “of” inside quotes: it also finds “head quality”.');
+    expect(codes('"of the"', lanternfield)).toContain('stop-words');
+    expect(codes('"head of quality"', harrowGuild)).toEqual([]);
+    expect(codes('"quality head"', lanternfield)).toEqual([]);
+  });
+
+  it('tells which limit cuts a string, and where it is filled', () => {
+    const [first] = problems(`(${titles}) AND pharma`, lanternfield);
+    expect(first).toMatchObject({ code: 'over-limit', severity: 'hint', from: 0 });
+    expect(first!.message).toMatch(
+      /A limit of Lanternfield cuts the alternatives in “Search” into 3 pieces \(10, 10, 10\)/
+    );
+    expect(codes(`"${'quality '.repeat(40)}"`, lanternfield)).toContain('over-limit');
+    expect(codes('QA AND pharma', lanternfield)).toEqual([]);
+  });
+
+  it('tells a string that it would read otherwise, with both readings', () => {
+    expect(otherReading('QA OR RP pharma', parse('QA OR RP pharma').query!, lanternfield)).toEqual({
+      here: 'QA OR (RP AND pharma)',
+      there: '(QA OR RP) AND pharma'
+    });
+    expect(codes('title:(QA OR RP pharma) NOT intern', lanternfield)).toEqual(['read-otherwise']);
+    for (const text of ['(QA OR RP) pharma', 'QA OR RP', 'QA -RP', 'headcount:[1 TO 2] OR QA RP'])
+      expect(codes(text, lanternfield)).toEqual([]);
+    expect(codes('QA OR RP pharma', harrowGuild)).toEqual([]);
+    expect(codes('QA OR RP pharma', marlowRegister)).toEqual([]);
+  });
+});
