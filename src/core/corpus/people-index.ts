@@ -1,6 +1,7 @@
 import { sequenceOf, type Sequence } from '../query/leaf';
 import { rangeOf } from '../query/matches';
 import { exactMatching, type Matching } from '../query/matching';
+import { keyOf } from '../query/key';
 import type { And, Phrase, Query, Range, Word } from '../query/query';
 import { isNumberFact, numberFacts, type NumberFact, type Scope } from '../query/scopes';
 import {
@@ -352,27 +353,4 @@ function inFieldOrder(values: Uint32Array): Uint32Array {
 function fieldsOf(scope: Scope): [number, number] {
   const searched = fields.map((field) => searches(scope, field));
   return [searched.indexOf(true), searched.lastIndexOf(true)];
-}
-
-const keys = new WeakMap<Query, string>();
-
-/** Names what a query finds, whatever its places in a text. */
-function keyOf(query: Query): string {
-  let key = keys.get(query);
-  if (key === undefined) keys.set(query, (key = writeKey(query)));
-  return key;
-}
-
-function writeKey(query: Query): string {
-  switch (query.kind) {
-    case 'and':
-    case 'or':
-      return `${query.kind}(${query.parts.map(writeKey).join('\u0000')})`;
-    case 'not':
-      return `not(${writeKey(query.part)})`;
-    case 'range':
-      return `${query.scope}[${query.low} ${query.high}`;
-    default:
-      return `${query.scope}${query.kind === 'word' && query.prefix ? '*' : query.kind[0]}${query.text}`;
-  }
 }

@@ -2,7 +2,7 @@ import { limits } from '../query/limits';
 import { print } from '../query/print';
 import { isTerm, join, type Query, type Term } from '../query/query';
 import { parse } from '../query/parse';
-import { tokenKeys } from '../query/tokens';
+import { keysOf } from '../query/tokens';
 import type { Box } from './sheet';
 
 /** How the members of a group are joined in a box; null where they cannot be. */
@@ -81,20 +81,24 @@ function writeTerm(term: Term, box: Box, around: 'open' | 'and' | 'or' | 'not'):
   }
   if (box.phrase) return `"${term.text.replaceAll(/["\s]+/g, ' ').trim()}"`;
   if (box.beside !== 'phrase' || around === 'not') return null;
-  const keys = tokenKeys(term.text);
+  const keys = keysOf(term.text);
   const words = keys.map((text) => ({ kind: 'word' as const, scope: term.scope, text }));
   return keys.length > 1 && words.every((word) => isPlain(word, box)) ? keys.join(' ') : null;
 }
 
-const plainWord = /^[\p{L}\p{N}]+$/u;
+/** What is one word whatever the box. */
+const plainWord = /^[A-Za-z0-9]+$/;
 
 /** Whether a word can stand without quotes in the box and be read as itself. */
 export function isPlain(term: Term & { kind: 'word' }, box: Box): boolean {
-  if (tokenKeys(term.text).length !== 1) return false;
+  if (!plainWord.test(term.text) && keysOf(term.text).length !== 1) return false;
   if (plainWord.test(term.text)) return term.text !== box.and && term.text !== box.or && term.text !== box.not;
   const [only, ...more] = lexBox(term.prefix ? `${term.text}*` : term.text, box);
   return only?.kind === 'word' && !more.length && only.text === term.text && only.prefix === (term.prefix ?? false);
 }
+
+/** What ends a word: white space, brackets, quotes, and signs that stand between words. */
+const endings = new Set(' \t\n\r\f\v\u00a0\u2028\u2029()"|,;');
 
 type BoxLexeme =
   | { kind: 'open' | 'close' | 'and' | 'or' | 'not' }
@@ -106,7 +110,7 @@ export function lexBox(text: string, box: Box): BoxLexeme[] {
   const lexemes: BoxLexeme[] = [];
   let at = 0;
   const size = text.length;
-  const ends = (c: string) => /[\s()"]/.test(c) || c === '|' || c === ',' || c === ';';
+  const ends = (c: string) => endings.has(c);
   while (at < size) {
     const c = text[at]!;
     if (c === '"') {
@@ -114,7 +118,7 @@ export function lexBox(text: string, box: Box): BoxLexeme[] {
       const inside = text.slice(at + 1, close < 0 ? size : close);
       at = close < 0 ? size : close + 1;
       if (box.phrase) {
-        if (tokenKeys(inside).length) lexemes.push({ kind: 'phrase', text: inside });
+        if (keysOf(inside).length) lexemes.push({ kind: 'phrase', text: inside });
       } else words(inside);
     } else if (c === '(' || c === ')') {
       if (box.group) lexemes.push({ kind: c === '(' ? 'open' : 'close' });
@@ -139,7 +143,7 @@ export function lexBox(text: string, box: Box): BoxLexeme[] {
       else if (raw === box.or) lexemes.push({ kind: 'or' });
       else if (raw === box.not) lexemes.push({ kind: 'not' });
       else {
-        const keys = tokenKeys(raw);
+        const keys = keysOf(raw);
         const prefix = box.prefix && raw.endsWith('*');
         if (!keys.length) continue;
         if (keys.length === 1) lexemes.push({ kind: 'word', text: raw.replaceAll('*', ''), prefix });

@@ -1,7 +1,8 @@
-import { print } from '../query/print';
+import { wordingOf } from '../query/implies';
+import { keyOf } from '../query/key';
 import { isTerm, join, type And, type Or, type Query, type Term } from '../query/query';
 import { isTextScope, type Scope } from '../query/scopes';
-import { fold, tokenKeys } from '../query/tokens';
+import { fold } from '../query/tokens';
 import { isPlain, joiner, writeBox } from './box-text';
 import type { Draft } from './search';
 import { wordsOnly, type Box, type Fact, type Sheet } from './sheet';
@@ -110,7 +111,7 @@ function isValue(term: Term, fact: Fact, sheet: Sheet): boolean {
 function inBox(term: Term, box: Box, sheet: Sheet): { query: Query; exact: boolean } | null {
   if (term.kind === 'range') return null;
   const scope: Scope = box.searches;
-  const keys = tokenKeys(term.text);
+  const { keys } = wordingOf(term);
   if (term.kind === 'word' && term.prefix) {
     const query: Query = { ...term, scope };
     if (box.prefix && keys.length === 1 && writeBox(query, box) !== null) return { query, exact: true };
@@ -193,21 +194,31 @@ function canJoin(kind: 'and' | 'or', a: Query, b: Query, box: Box): boolean {
   return box.group || writeBox(join(kind, [a, b]), box) !== null;
 }
 
-/** The places of a draft that say something, each with what it says written out. */
+/** The places of a draft that say something, each with what it says as a key. */
 function placesOf(draft: Draft): Map<string, string> {
-  const known = written.get(draft);
-  if (known) return new Map(known);
+  const known = placesKnown.get(draft);
+  if (known) return known;
   const places = new Map<string, string>();
   for (const [id, query] of Object.entries(draft.boxes))
-    places.set(`box ${id}`, query.kind === 'and' ? query.parts.map(print).sort().join(' ') : print(query));
-  for (const kind of ['include', 'exclude', 'range'] as const)
-    for (const [scope, value] of Object.entries(draft[kind]))
-      places.set(`${kind} ${scope}`, JSON.stringify(value, noPlace));
-  written.set(draft, places);
-  return new Map(places);
+    places.set(`box ${id}`, query.kind === 'and' ? query.parts.map(keyOf).sort().join('\u0001') : keyOf(query));
+  for (const kind of ['include', 'exclude'] as const)
+    for (const [scope, values] of Object.entries(draft[kind]))
+      places.set(`${kind} ${scope}`, values.map(keyOf).join('\u0001'));
+  for (const [scope, range] of Object.entries(draft.range)) places.set(`range ${scope}`, `${range.low} ${range.high}`);
+  placesKnown.set(draft, places);
+  return places;
 }
-const written = new WeakMap<Draft, Map<string, string>>();
-const noPlace = (key: string, value: unknown) => (key === 'at' || key === 'set' ? undefined : value);
+const placesKnown = new WeakMap<Draft, Map<string, string>>();
+
+/** All that a draft says but in one place, as a key. */
+function restOf(draft: Draft, place: string): string {
+  const places = placesOf(draft);
+  if (places.size === 1 && places.has(place)) return '';
+  return [...places]
+    .flatMap(([name, said]) => (name === place ? [] : [`${name}\u0002${said}`]))
+    .sort()
+    .join('\u0003');
+}
 
 /**
  * Drafts that find together what the given ones do, with those made one that differ in one place only: alternatives of
@@ -216,13 +227,13 @@ const noPlace = (key: string, value: unknown) => (key === 'at' || key === 'set' 
 export function merge(drafts: readonly Draft[], sheet: Sheet): Draft[] {
   if (drafts.length < 2) return [...drafts];
   let now = [...drafts];
-  for (let before = Infinity; now.length < before;) {
+  for (let before = Infinity; now.length > 1 && now.length < before;) {
     before = now.length;
     now = withoutRepeats(now);
-    for (const box of sheet.boxes) now = mergeAt(`box ${box.id}`, now, (a, b) => shareBox(a, b, box));
+    for (const box of sheet.boxes) now = mergeAt(`box ${box.id}`, now, (alike) => shareBox(alike, box));
     for (const { scope } of sheet.facts) {
-      now = mergeAt(`include ${scope}`, now, (a, b) => shareValues(a, b, scope));
-      now = mergeAt(`range ${scope}`, now, (a, b) => shareRange(a, b, scope));
+      now = mergeAt(`include ${scope}`, now, (alike) => [shareValues(alike, scope)]);
+      now = mergeAt(`range ${scope}`, now, (alike) => shareRanges(alike, scope));
     }
   }
   return withoutCovered(now, sheet);
@@ -230,54 +241,69 @@ export function merge(drafts: readonly Draft[], sheet: Sheet): Draft[] {
 
 function withoutRepeats(drafts: Draft[]): Draft[] {
   const seen = new Set<string>();
-  return drafts.filter((draft) => seen.size < seen.add(JSON.stringify([...placesOf(draft)].sort())).size);
+  return drafts.filter((draft) => seen.size < seen.add(restOf(draft, '')).size);
 }
 
-/** Makes one of drafts that say the same but in one place, where `share` can. */
-function mergeAt(place: string, drafts: Draft[], share: (a: Draft, b: Draft) => Draft | null): Draft[] {
-  if (drafts.length < 2) return drafts;
-  const hosts = new Map<string, number[]>();
-  const merged: Draft[] = [];
+/** Makes fewer of drafts that say the same but in one place; the others stay where they are. */
+function mergeAt(place: string, drafts: Draft[], share: (alike: Draft[]) => Draft[]): Draft[] {
+  const alike = new Map<string, Draft[]>();
   for (const draft of drafts) {
-    const places = placesOf(draft);
-    if (places.delete(place)) {
-      const rest = JSON.stringify([...places].sort());
-      const candidates = hosts.get(rest) ?? [];
-      hosts.set(rest, candidates);
-      let shared = false;
-      for (const host of candidates) {
-        const together = share(merged[host]!, draft);
-        if (!together) continue;
-        merged[host] = together;
-        shared = true;
-        break;
-      }
-      if (shared) continue;
-      candidates.push(merged.length);
-    }
-    merged.push(draft);
+    if (!placesOf(draft).has(place)) continue;
+    const rest = restOf(draft, place);
+    const list = alike.get(rest);
+    if (list) list.push(draft);
+    else alike.set(rest, [draft]);
   }
-  return merged;
+  const instead = new Map<Draft, Draft[]>();
+  for (const list of alike.values()) {
+    if (list.length < 2) continue;
+    const [first, ...others] = list;
+    instead.set(first!, share(list));
+    for (const other of others) instead.set(other, []);
+  }
+  return instead.size ? drafts.flatMap((draft) => instead.get(draft) ?? [draft]) : drafts;
 }
 
-function shareBox(a: Draft, b: Draft, box: Box): Draft | null {
-  const [left, right] = [a.boxes[box.id]!, b.boxes[box.id]!];
-  if (!canJoin('or', left, right, box)) return null;
-  return { ...a, boxes: { ...a.boxes, [box.id]: join('or', [left, right]) } };
+/** Drafts that say the same but in a box, with as many of its queries joined by or as can be said. */
+function shareBox(alike: Draft[], box: Box): Draft[] {
+  const inBox = (draft: Draft) => draft.boxes[box.id]!;
+  const distinct = [...new Map(alike.map((draft) => [keyOf(inBox(draft)), draft])).values()];
+  const asked = (draft: Draft, query: Query): Draft => ({ ...draft, boxes: { ...draft.boxes, [box.id]: query } });
+  if (joiner('or', box) === null) return distinct;
+  if (box.group) return [asked(distinct[0]!, join('or', distinct.map(inBox)))];
+  const hosts: Draft[] = [];
+  for (const draft of distinct) {
+    const at = hosts.findIndex((host) => canJoin('or', inBox(host), inBox(draft), box));
+    if (at < 0) hosts.push(draft);
+    else hosts[at] = asked(hosts[at]!, join('or', [inBox(hosts[at]!), inBox(draft)]));
+  }
+  return hosts;
 }
 
-const shareValues = (a: Draft, b: Draft, scope: Scope): Draft => ({
-  ...a,
-  include: { ...a.include, [scope]: [...a.include[scope]!, ...b.include[scope]!] }
+const shareValues = (alike: Draft[], scope: Scope): Draft => ({
+  ...alike[0]!,
+  include: {
+    ...alike[0]!.include,
+    [scope]: [...new Map(alike.flatMap((draft) => draft.include[scope]!).map((term) => [keyOf(term), term])).values()]
+  }
 });
 
-function shareRange(a: Draft, b: Draft, scope: Scope): Draft | null {
-  const [first, second] = [a.range[scope]!, b.range[scope]!].sort(
-    (x, y) => (x.low ?? -Infinity) - (y.low ?? -Infinity)
-  );
-  if ((second!.low ?? -Infinity) > (first!.high ?? Infinity)) return null;
-  const high = Math.max(first!.high ?? Infinity, second!.high ?? Infinity);
-  return { ...a, range: { ...a.range, [scope]: { low: first!.low, high: high === Infinity ? null : high } } };
+function shareRanges(alike: Draft[], scope: Scope): Draft[] {
+  const rangeIn = (draft: Draft) => draft.range[scope]!;
+  const sorted = [...alike].sort((a, b) => (rangeIn(a).low ?? -Infinity) - (rangeIn(b).low ?? -Infinity));
+  const shared: Draft[] = [];
+  for (const draft of sorted) {
+    const last = shared.at(-1);
+    const reach = last ? (rangeIn(last).high ?? Infinity) : -Infinity;
+    if (!last || (rangeIn(draft).low ?? -Infinity) > reach) {
+      shared.push(draft);
+      continue;
+    }
+    const high = Math.max(reach, rangeIn(draft).high ?? Infinity);
+    const range = { low: rangeIn(last).low, high: high === Infinity ? null : high };
+    shared[shared.length - 1] = { ...last, range: { ...last.range, [scope]: range } };
+  }
+  return shared;
 }
 
 /** Drafts of words joined by and, without those whose words hold all of another's: the other finds their people too. */
@@ -289,7 +315,7 @@ function withoutCovered(drafts: Draft[], sheet: Sheet): Draft[] {
     const terms = query ? (query.kind === 'and' ? query.parts : [query]) : [];
     return new Set(terms.map((term) => (term as Term & { text: string }).text.toLowerCase()));
   });
-  const rest = drafts.map((draft) => JSON.stringify([draft.include, draft.exclude, draft.range], noPlace));
+  const rest = drafts.map((draft) => restOf(draft, `box ${box.id}`));
   return drafts.filter(
     (_, i) =>
       !keys.some(

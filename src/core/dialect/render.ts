@@ -2,7 +2,7 @@ import { print } from '../query/print';
 import { isTerm, join, type Query } from '../query/query';
 import { apart, cross, everybody, merge, planFor, type Plan } from './plan';
 import { noUse, overLimit, useOf, writeSearch, type Draft, type Search, type Use } from './search';
-import { fits, shareOut, tooManyValues, type SharedOut } from './share-out';
+import { shareOut, tooManyValues, type SharedOut } from './share-out';
 import { factLabel, type LimitKind, type Sheet } from './sheet';
 
 /** A string translated for one source. */
@@ -33,7 +33,8 @@ export function render(query: Query, sheet: Sheet): Rendering {
   const scoped = sheet.boxes.find((box) => box.scoped);
   if (scoped) {
     const draft: Draft = { ...everybody.drafts[0]!, boxes: { [scoped.id]: query } };
-    return fits(draft, sheet) ? finish({ drafts: [draft], cuts: [] }, [], sheet) : tooLong(draft, sheet);
+    const shared = shareOut(draft, sheet, 1);
+    return shared ? finish(shared, [], sheet) : tooLong(draft, sheet);
   }
   const normal = pushNots(query, false);
   const conjuncts = normal.kind === 'and' ? normal.parts : [normal];
@@ -43,46 +44,62 @@ export function render(query: Query, sheet: Sheet): Rendering {
   for (const { conjunct, plan } of planned) {
     if (plan) (conjunct.kind === 'not' ? excluded : wanted).push({ conjunct, plan });
   }
-  wanted.sort((a, b) => a.plan.drafts.length - b.plan.drafts.length);
-
   // Exclusions alone would bring almost everyone.
   if (!wanted.length && conjuncts.some(({ kind }) => kind !== 'not')) return nothingToAsk(query, sheet);
-  let asked = wanted;
-  for (let attempt = 0; attempt < mostAttempts; attempt++) {
+  for (const asked of fewerAndFewer(wanted)) {
     const made = attemptAll(asked, excluded, sheet);
-    if (made) {
-      const left = conjuncts.filter((conjunct) => !made.exactly.has(conjunct));
-      return lonelyExclusions(made.shared.drafts, sheet)
-        ? render(query, withoutNots(made.shared.drafts, sheet))
-        : finish(made.shared, left, sheet);
-    }
-    if (asked.length <= 1) break;
-    const heaviest = asked.reduce((most, one) => (sizeOf(one.conjunct) > sizeOf(most.conjunct) ? one : most));
-    asked = asked.filter((one) => one !== heaviest);
+    if (!made) continue;
+    const left = conjuncts.filter((conjunct) => !made.exactly.has(conjunct));
+    const lonely = lonelyBoxes(made.shared, sheet);
+    return lonely.size ? render(query, withoutNots(lonely, sheet)) : finish(made.shared, left, sheet);
   }
   const drafts = combine([...wanted, ...excluded], sheet).drafts;
-  return tooLong(drafts.find((draft) => !fits(draft, sheet)) ?? drafts[0]!, sheet);
+  return tooLong(drafts.find((draft) => !shareOut(draft, sheet, sheet.limits.searches)) ?? drafts[0]!, sheet);
 }
 
-/** Asks what is wanted, and as many exclusions as fit; null when what is wanted does not fit. */
+/**
+ * What is wanted, whole and then with ever less of it, for as long as it may not fit: without one part, the last first,
+ * since strings narrow from who is wanted to where; then without the largest part, and so on.
+ */
+function* fewerAndFewer(wanted: readonly Asked[]): Generator<Asked[]> {
+  let asked = [...wanted];
+  let attempts = 0;
+  yield inOrder(asked);
+  while (asked.length > 1 && attempts < mostAttempts) {
+    for (const one of [...asked].reverse()) {
+      if (attempts++ < mostAttempts) yield inOrder(asked.filter((other) => other !== one));
+    }
+    const largest = asked.reduce((most, one) => (sizeOf(one.conjunct) > sizeOf(most.conjunct) ? one : most));
+    asked = asked.filter((one) => one !== largest);
+  }
+}
+
+/** Parts that need few searches first, so that as many as can be are asked together. */
+const inOrder = (asked: readonly Asked[]) => [...asked].sort((a, b) => a.plan.drafts.length - b.plan.drafts.length);
+
+/**
+ * Asks what is wanted, and as many exclusions as fit without more than twice the searches: people whom an exclusion left
+ * over would have kept away are taken out of what comes back. Null when what is wanted does not fit.
+ */
 function attemptAll(
   wanted: readonly Asked[],
   excluded: readonly Asked[],
   sheet: Sheet
 ): { shared: SharedOut; exactly: Set<Query> } | null {
-  const attempt = (count: number) => {
+  const attempt = (count: number, most: number) => {
     const { drafts, exactly } = combine([...wanted, ...excluded.slice(0, count)], sheet);
-    const shared = shareOutAll(drafts, sheet);
+    const shared = shareOutAll(drafts, most, sheet);
     return shared && { shared, exactly };
   };
-  const whole = attempt(excluded.length);
+  let best = attempt(0, sheet.limits.searches);
+  if (!best || !excluded.length) return best;
+  const most = Math.min(sheet.limits.searches, wanted.length ? 2 * best.shared.pieces.length : 1);
+  const whole = attempt(excluded.length, most);
   if (whole) return whole;
-  let best = attempt(0);
-  if (!best) return null;
   let [low, high] = [0, excluded.length];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    const made = attempt(middle);
+    const made = attempt(middle, most);
     if (made) [low, best] = [middle, made];
     else high = middle;
   }
@@ -116,22 +133,22 @@ function together(now: Plan, plan: Plan, sheet: Sheet): Plan | null {
   return ways.find((way) => way?.exact) ?? next;
 }
 
-function shareOutAll(drafts: readonly Draft[], sheet: Sheet): SharedOut | null {
-  const all: SharedOut = { drafts: [], cuts: [] };
+function shareOutAll(drafts: readonly Draft[], most: number, sheet: Sheet): SharedOut | null {
+  const all: SharedOut = { pieces: [], cuts: [] };
   for (const draft of drafts) {
-    const left = sheet.limits.searches - all.drafts.length;
+    const left = most - all.pieces.length;
     const shared = left > 0 ? shareOut(draft, sheet, left) : null;
     if (!shared) return null;
-    all.drafts.push(...shared.drafts);
+    all.pieces.push(...shared.pieces);
     all.cuts.push(...shared.cuts);
   }
   return all;
 }
 
-function finish({ drafts, cuts }: SharedOut, left: readonly Query[], sheet: Sheet): Rendering {
+function finish({ pieces, cuts }: SharedOut, left: readonly Query[], sheet: Sheet): Rendering {
   const leftover = left.length ? join('and', left) : null;
-  const searches = drafts.map((draft) => writeSearch(draft, sheet));
-  const use = searches.map((search) => useOf(search, sheet)).reduce(larger, noUse);
+  const searches = pieces.map(({ search }) => search);
+  const use = pieces.map((piece) => piece.use).reduce(larger, noUse);
   if (searches.some((search) => !Object.keys(search.boxes).length && !search.facts.length))
     return nothingToAsk(leftover, sheet);
   const notes: string[] = [];
@@ -185,14 +202,12 @@ function tooLong(draft: Draft, sheet: Sheet): Rendering {
   return { searches: [], exactness: 'impossible', leftover: null, notes: [`${why} Shorten the string.`], use };
 }
 
-/** Whether some box would hold exclusions only where its source answers nothing to that. */
-const lonelyExclusions = (drafts: readonly Draft[], sheet: Sheet) => lonelyBoxes(drafts, sheet).size > 0;
-
-function lonelyBoxes(drafts: readonly Draft[], sheet: Sheet): Set<string> {
+/** The boxes that would hold exclusions only where their source answers nothing to that. */
+function lonelyBoxes({ pieces }: SharedOut, sheet: Sheet): Set<string> {
   const lonely = new Set<string>();
   for (const box of sheet.boxes)
     if (!box.excludesAlone && box.not)
-      for (const draft of drafts) {
+      for (const { draft } of pieces) {
         const query = draft.boxes[box.id];
         if (query && (query.kind === 'and' || query.kind === 'or' ? query.parts : [query]).every(onlyExcludes))
           lonely.add(box.id);
@@ -205,10 +220,10 @@ const onlyExcludes = (query: Query): boolean =>
   (query.kind === 'and' && query.parts.every(onlyExcludes)) ||
   (query.kind === 'or' && query.parts.some(onlyExcludes));
 
-const withoutNots = (drafts: readonly Draft[], sheet: Sheet): Sheet => {
-  const lonely = lonelyBoxes(drafts, sheet);
-  return { ...sheet, boxes: sheet.boxes.map((box) => (lonely.has(box.id) ? { ...box, not: null } : box)) };
-};
+const withoutNots = (lonely: ReadonlySet<string>, sheet: Sheet): Sheet => ({
+  ...sheet,
+  boxes: sheet.boxes.map((box) => (lonely.has(box.id) ? { ...box, not: null } : box))
+});
 
 const sizeOf = (query: Query): number =>
   isTerm(query)

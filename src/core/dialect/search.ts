@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { quoted } from '../query/print';
 import { isTerm, join, type Query, type Term } from '../query/query';
 import { isTextScope, scopes, type Scope } from '../query/scopes';
-import { tokenKeys } from '../query/tokens';
+import { keysOf } from '../query/tokens';
 import { lexBox, readBox, writeBox } from './box-text';
 import type { Box, LimitKind, Sheet } from './sheet';
 
@@ -98,7 +98,7 @@ export function useOfText(text: string, box: Box): Use {
   const use = { ...noUse, characters: text.length, words: opening ? opening.split(/\s+/).length : 0 };
   let level = 0;
   for (const lexeme of lexBox(text.slice(opening.length), box)) {
-    if (lexeme.kind === 'word' || lexeme.kind === 'phrase') use.words += tokenKeys(lexeme.text).length;
+    if (lexeme.kind === 'word' || lexeme.kind === 'phrase') use.words += keysOf(lexeme.text).length;
     else if (lexeme.kind === 'open') use.nesting = Math.max(use.nesting, ++level);
     else if (lexeme.kind === 'close') level--;
     else use.operators++;

@@ -1,7 +1,7 @@
 import { join, type Query, type Term } from '../query/query';
 import type { Scope } from '../query/scopes';
 import { joiner, writeBox } from './box-text';
-import { noUse, overLimit, useOf, useOfText, writeSearch, type Draft, type Use } from './search';
+import { noUse, overLimit, useOf, useOfText, writeSearch, type Draft, type Search, type Use } from './search';
 import { factLabel, type Sheet } from './sheet';
 
 /** Groups that are cut at the most; beyond these the largest are. */
@@ -22,16 +22,17 @@ interface Group {
 
 /** A draft cut into searches that each keep to the limits, and how the alternatives were dealt out. */
 export interface SharedOut {
-  drafts: Draft[];
+  pieces: { draft: Draft; search: Search; use: Use }[];
   /** Sizes of the pieces of each group that was cut. */
   cuts: { place: string; pieces: number[] }[];
 }
 
-/** Whether a draft can be written and keeps to all limits of its source. */
-export function fits(draft: Draft, sheet: Sheet): boolean {
-  const said = sheet.boxes.every((box) => !draft.boxes[box.id] || writeBox(draft.boxes[box.id]!, box) !== null);
-  if (!said || tooManyValues(draft, sheet)) return false;
-  return overLimit(useOf(writeSearch(draft, sheet), sheet), sheet) === null;
+/** A draft as it is written, and what it takes of the limits; null where a box cannot say its part. */
+function writtenWithin(draft: Draft, sheet: Sheet): { search: Search; use: Use } | null {
+  const search = writeSearch(draft, sheet);
+  if (Object.keys(draft.boxes).some((id) => search.boxes[id] === undefined)) return null;
+  const use = useOf(search, sheet);
+  return !tooManyValues(draft, sheet) && overLimit(use, sheet) === null ? { search, use } : null;
 }
 
 /** A list of values longer than its fact takes. */
@@ -48,7 +49,8 @@ export function tooManyValues(draft: Draft, sheet: Sheet): { scope: Scope; given
  * when what is not an alternative is too long already.
  */
 export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | null {
-  if (fits(draft, sheet)) return { drafts: [draft], cuts: [] };
+  const whole = writtenWithin(draft, sheet);
+  if (whole) return { pieces: [{ draft, ...whole }], cuts: [] };
   const groups = groupsOf(draft, sheet)
     .sort((a, b) => weightOf(b) - weightOf(a))
     .slice(0, mostGroups);
@@ -59,11 +61,17 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
       (all, group, i) => all.flatMap((one) => dealt[i]!.map((chosen) => group.put(one, chosen))),
       [draft]
     );
-    if (!drafts.every((one) => fits(one, sheet))) continue;
+    const pieces: SharedOut['pieces'] = [];
+    for (const one of drafts) {
+      const written = writtenWithin(one, sheet);
+      if (!written) break;
+      pieces.push({ draft: one, ...written });
+    }
+    if (pieces.length < drafts.length) continue;
     const cuts = groups.flatMap(({ place }, i) =>
       counts[i]! > 1 ? [{ place, pieces: dealt[i]!.map((chosen) => chosen.length) }] : []
     );
-    return { drafts, cuts };
+    return { pieces, cuts };
   }
   return null;
 }

@@ -1,7 +1,7 @@
 import { isNumberFact, isTextScope, type Scope } from './scopes';
 import { isTerm, type Phrase, type Query, type Range, type Word } from './query';
 import { rangeOf } from './matches';
-import { tokenKeys } from './tokens';
+import { keysOf, tokenKeys } from './tokens';
 import { searches } from '../corpus/values';
 
 /**
@@ -25,7 +25,7 @@ const wordings = new WeakMap<Word | Phrase, Wording>();
 export function wordingOf(term: Word | Phrase): Wording {
   let wording = wordings.get(term);
   if (!wording) {
-    const keys = tokenKeys(term.text);
+    const keys = keysOf(term.text);
     const prefix = term.kind === 'word' && term.prefix === true;
     wording = { scope: term.scope, keys, prefix, stems: term.kind === 'word' && keys.length === 1 && !prefix };
     wordings.set(term, wording);

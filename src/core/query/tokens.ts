@@ -57,4 +57,17 @@ export function tokenKeys(text: string): string[] {
   return normal.match(plain ? asciiWord : word) ?? [];
 }
 
+const known = new Map<string, readonly string[]>();
+
+/** `tokenKeys` of the short texts that strings are made of, which are asked for again and again; kept. */
+export function keysOf(text: string): readonly string[] {
+  let keys = known.get(text);
+  if (keys === undefined) {
+    keys = tokenKeys(text);
+    if (known.size > 20_000) known.clear();
+    known.set(text, keys);
+  }
+  return keys;
+}
+
 const asciiWord = /(?:(?<![a-z0-9.])\.(?=[a-z]))?[a-z0-9]+(?:[@.+#&_][a-z0-9]+)*(?:(?<=[a-z])(?:\+\+|#))?/g;

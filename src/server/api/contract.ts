@@ -4,6 +4,7 @@ import { fields } from '$core/corpus/values';
 import { searchSchema } from '$core/dialect/search';
 import { sheetSchema } from '$core/dialect/sheet';
 import { columnMappingSchema } from '$core/formats/columns';
+import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
 import { problemSchema } from '$core/query/problem';
 import { querySchema } from '$core/query/query';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
@@ -73,14 +74,23 @@ const briefDetail = briefHead.extend({
   versions: z.int(),
   judged: z.int()
 });
-const version = z.object({ number: z.int(), text: z.string(), note: z.string(), createdAt: z.iso.datetime() });
+const versionSets = z.array(z.object({ name: z.string(), wordings: z.array(z.string()) }));
+const version = z.object({
+  number: z.int(),
+  text: z.string(),
+  name: z.string(),
+  note: z.string(),
+  parent: z.int().nullable().describe('The version it was made from'),
+  sets: versionSets.describe('The named word sets it uses, as they were when it was kept'),
+  createdAt: z.iso.datetime()
+});
 
 const rendering = z.object({
   searches: z.array(searchSchema),
   exactness: z.enum(['exact', 'wider', 'impossible']),
   leftover: querySchema.nullable(),
   notes: z.array(z.string()),
-  use: z.object({ characters: z.int(), words: z.int(), operators: z.int() })
+  use: z.object({ characters: z.int(), words: z.int(), operators: z.int(), nesting: z.int() })
 });
 const precision = z.object({
   fits: z.int(),
@@ -112,6 +122,7 @@ const trialDetail = trial.extend({
   sourceName: z.string(),
   shownCap: z.int().nullable(),
   text: z.string(),
+  sets: versionSets,
   precision,
   sample: z.array(sampled)
 });
@@ -121,11 +132,12 @@ const readiness = z.discriminatedUnion('state', [
 ]);
 const source = z.object({
   id: sourceId,
-  kind: z.enum(['stand-in', 'file']),
+  kind: z.enum(['stand-in', 'file', 'by-hand']),
   name: z.string(),
   about: z.string(),
   people: z.int().nullable(),
   sheet: sheetSchema,
+  revision,
   readiness
 });
 const importShape = z.object({
@@ -137,6 +149,16 @@ const importShape = z.object({
   outcome: importOutcomeSchema.nullable(),
   sourceId: sourceId.nullable()
 });
+const readText = z.object({
+  query: querySchema.nullable(),
+  problems: z.array(problemSchema),
+  printed: z.string().nullable()
+});
+const wordSet = namedSetSchema.extend({
+  revision,
+  usedIn: z.array(z.object({ id: z.uuid(), name: z.string() })).describe('Briefs whose string uses it')
+});
+const wordSetParams = z.object({ name: setNameSchema });
 const importParams = z.object({ id: z.uuid() });
 const namedPeople = z.object({
   count: z.int(),
@@ -234,14 +256,14 @@ export const contract = {
     'Keep a string as a version; a text kept before is that version',
     {
       params: brief,
-      body: z.object({ text }),
+      body: z.object({ text, parent: z.int().min(1).nullable().default(null) }),
       response: version,
       status: 201
     }
   ),
-  noteVersion: operation('PATCH', '/api/briefs/{id}/versions/{number}', 'Write a note on a version', {
+  nameVersion: operation('PATCH', '/api/briefs/{id}/versions/{number}', 'Give a version a name, a note, or both', {
     params: versionParams,
-    body: z.object({ note: z.string().max(500) }),
+    body: z.object({ name: z.string().trim().max(100).optional(), note: z.string().max(500).optional() }),
     response: version
   }),
   listTrials: operation('GET', '/api/briefs/{id}/trials', 'The newest trial of each version at each source', {
@@ -317,15 +339,47 @@ export const contract = {
   ),
   parse: operation('POST', '/api/parse', 'Read a string', {
     body: z.object({ text }),
-    response: z.object({
-      query: querySchema.nullable(),
-      problems: z.array(problemSchema),
-      printed: z.string().nullable()
-    })
+    response: readText
   }),
   render: operation('POST', '/api/render', 'Translate a string for a source', {
     body: z.object({ text, sourceId }),
-    response: rendering
+    response: rendering.extend({ problems: z.array(problemSchema) })
+  }),
+  read: operation('POST', '/api/read', 'Read a text copied from a source by that source’s rules', {
+    body: z.object({ text, sourceId }),
+    response: readText
+  }),
+  listWordSets: operation('GET', '/api/word-sets', 'The library of named word sets, each with the briefs that use it', {
+    response: z.array(wordSet)
+  }),
+  createWordSet: operation('POST', '/api/word-sets', 'Add a word set to the library', {
+    body: namedSetSchema,
+    response: wordSet,
+    status: 201
+  }),
+  writeWordSet: operation(
+    'PUT',
+    '/api/word-sets/{name}',
+    'Change a word set; refused with 409 if it was changed since `revision`, or if a brief not in `seen` uses it',
+    {
+      params: wordSetParams,
+      body: namedSetSchema.omit({ name: true }).extend({
+        revision,
+        seen: z.array(z.uuid()).max(10_000).default([]).describe('Briefs that are known to change with it')
+      }),
+      response: wordSet
+    }
+  ),
+  deleteWordSet: operation('DELETE', '/api/word-sets/{name}', 'Delete a word set that no string uses', {
+    params: wordSetParams
+  }),
+  exportWordSets: operation('GET', '/api/word-set-files', 'All word sets as a file', {
+    query: z.object({ format: z.enum(['json', 'csv']) }),
+    response: z.object({ text: z.string() })
+  }),
+  importWordSets: operation('POST', '/api/word-set-files', 'Take word sets out of a JSON or CSV file, all or none', {
+    body: z.object({ text: z.string().max(4_000_000) }),
+    response: z.object({ added: z.int(), extended: z.int(), unchanged: z.int(), wordings: z.int() })
   }),
   worth: operation('POST', '/api/worth', 'Count a string at a source, and each of its parts alone and left out', {
     body: z.object({ text, sourceId }),
@@ -338,9 +392,33 @@ export const contract = {
   listSources: operation('GET', '/api/sources', 'All sources with their capability sheets', {
     response: z.array(source)
   }),
-  deleteSource: operation('DELETE', '/api/sources/{source}', 'Delete an imported file with its people', {
-    params: z.object({ source: sourceId })
+  createByHand: operation('POST', '/api/sources', 'Add a place that is run by hand, described by a sheet', {
+    body: z.object({ sheet: sheetSchema }),
+    response: source,
+    status: 201
   }),
+  readSource: operation('GET', '/api/sources/{source}', 'One source with its capability sheet', {
+    params: z.object({ source: sourceId }),
+    response: source
+  }),
+  writeSheet: operation(
+    'PUT',
+    '/api/sources/{source}',
+    'Write the sheet of a place run by hand; refused with 409 if it was changed since `revision`',
+    {
+      params: z.object({ source: sourceId }),
+      body: z.object({ sheet: sheetSchema, revision }),
+      response: source
+    }
+  ),
+  deleteSource: operation(
+    'DELETE',
+    '/api/sources/{source}',
+    'Delete an imported file with its people, or a place run by hand',
+    {
+      params: z.object({ source: sourceId })
+    }
+  ),
   receiveFile: operation(
     'POST',
     '/api/imports',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sheetSchema } from '$core/dialect/sheet';
 import { contract, type AnyOperation } from './contract';
 
 const problem = z.object({
@@ -55,6 +56,13 @@ function describeOperation(name: string, operation: AnyOperation) {
     }
   };
 }
+
+/** The JSON Schema (2020-12) of a capability sheet: what can be imported as one. */
+export const sheetJsonSchema = () => ({
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: 'Capability sheet of a people-search source',
+  ...schemaOf(sheetSchema, 'input')
+});
 
 /** The OpenAPI 3.1 document of the API, made from the schemas that validate it. */
 export function openApi() {

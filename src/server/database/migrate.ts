@@ -1,8 +1,9 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables';
+import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 
-const migrations = [firstTables];
+const migrations = [firstTables, wordSetsAndSheets];
 
 /** Any number: names the lock that keeps two servers from migrating at once. */
 const migrationLock = 7_203_441;

@@ -11,6 +11,7 @@ import type { Person } from '$core/corpus/person';
 import type { Rendering } from '$core/dialect/render';
 import type { Sheet } from '$core/dialect/sheet';
 import type { Verdict } from '$core/measure/precision';
+import type { NamedSet } from '$core/query/named-sets';
 import type { Outcome } from '$sources/try-string';
 import type { ImportOutcome, Reading } from '../services/imports/import-shapes';
 import { database } from './connection';
@@ -39,15 +40,31 @@ export interface VersionRow extends Row<VersionRow> {
   briefId: string;
   number: number;
   text: string;
+  name: CreationOptional<string>;
   note: CreationOptional<string>;
+  /** The version it was made from. */
+  parent: number | null;
+  /** The named word sets that its text uses, as they were when it was kept. */
+  sets: VersionSet[];
   createdAt: CreationOptional<Date>;
+}
+export type VersionSet = Pick<NamedSet, 'name' | 'wordings'>;
+export interface WordSetRow extends Row<WordSetRow> {
+  name: string;
+  kind: NamedSet['kind'];
+  wordings: string[];
+  note: string;
+  revision: CreationOptional<number>;
+  createdAt: CreationOptional<Date>;
+  updatedAt: CreationOptional<Date>;
 }
 export interface SourceRow extends Row<SourceRow> {
   id: string;
-  kind: 'stand-in' | 'file';
+  kind: 'stand-in' | 'file' | 'by-hand';
   name: string;
   sheet: Sheet;
   people: number | null;
+  revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
 }
 export interface SourcePersonRow extends Row<SourcePersonRow> {
@@ -131,13 +148,26 @@ function defineAll() {
     Version: define<VersionRow>(
       'Version',
       'versions',
-      { id, briefId: UUID, number: INTEGER, text: TEXT, note: TEXT },
+      { id, briefId: UUID, number: INTEGER, text: TEXT, name: TEXT, note: TEXT, parent: INTEGER, sets: JSONB },
       'created'
+    ),
+    WordSet: define<WordSetRow>(
+      'WordSet',
+      'word_sets',
+      { name: key(TEXT), kind: TEXT, wordings: JSONB, note: TEXT, revision: { type: INTEGER, defaultValue: 1 } },
+      'both'
     ),
     Source: define<SourceRow>(
       'Source',
       'sources',
-      { id: key(TEXT), kind: TEXT, name: TEXT, sheet: JSONB, people: INTEGER },
+      {
+        id: key(TEXT),
+        kind: TEXT,
+        name: TEXT,
+        sheet: JSONB,
+        people: INTEGER,
+        revision: { type: INTEGER, defaultValue: 1 }
+      },
       'created'
     ),
     SourcePerson: define<SourcePersonRow>(

@@ -6,7 +6,7 @@ import { findBrief } from './briefs';
 import { readySource } from './sources';
 import { latestTrials, populationOf } from './trials';
 import { verdictsOn } from './verdicts';
-import { findVersion, listVersions, runnable } from './versions';
+import { findVersion, listVersions, versionQuery } from './versions';
 
 /** Versions down, sources across: for each pair that was tried, its newest trial measured. */
 export async function compareVersions(briefId: string, numbers: readonly number[]) {
@@ -59,8 +59,8 @@ export async function differenceBetween(briefId: string, from: number, to: numbe
   const verdicts = await verdictsOn(personaId, sourceId);
   const { added, removed, kept, capped } = await askPeople('difference', {
     sourceId: source.id,
-    from: runnable(before.text),
-    to: runnable(after.text),
+    from: versionQuery(before),
+    to: versionQuery(after),
     most: mostNames,
     judged: [...verdicts.keys()]
   });

@@ -3,6 +3,7 @@ import { personaSchema } from '$core/persona/persona';
 import { layOut } from '$core/query/outline';
 import { models } from '../database/models';
 import { createBrief } from './briefs';
+import { demoWordSets } from './demo-word-sets';
 
 const demoPersona = personaSchema.parse({
   offer: 'Temperature loggers for refrigerated transport',
@@ -43,9 +44,10 @@ const wordings: Record<string, readonly string[]> = {
   QA: ['QA', 'QA Manager']
 };
 
-/** Puts the demo's brief into an empty database. */
+/** Puts the demo's brief, and word sets to begin with, into an empty database. */
 export async function loadDemo(): Promise<void> {
   if (await models().Brief.count()) return;
+  await models().WordSet.bulkCreate([...demoWordSets], { ignoreDuplicates: true });
   const wording = demoPersona.titles.map((title) => ({
     id: title.toLowerCase(),
     name: title,

@@ -1,7 +1,9 @@
+import { randomUUID } from 'node:crypto';
+import { sheetSchema, type Sheet } from '$core/dialect/sheet';
 import { standInSheets } from '$core/dialect/sheets';
 import { models, type SourceRow } from '../database/models';
 import { environment } from '../environment';
-import { notFound, Refusal } from '../refusal';
+import { changedElsewhere, notFound, Refusal } from '../refusal';
 import { askPeople, whenWorkerStops } from '../workers/people';
 
 export type Readiness = { state: 'preparing' | 'ready' } | { state: 'failed'; reason: string };
@@ -70,10 +72,21 @@ async function loadFile(source: SourceRow): Promise<void> {
   await askPeople('finish-file', { sourceId: source.id });
 }
 
-/** The source with its people ready to be asked; waits while they are being prepared. */
-export async function readySource(id: string): Promise<SourceRow> {
+async function findSource(id: string): Promise<SourceRow> {
   const source = await models().Source.findByPk(id);
   if (!source) throw notFound('This source');
+  return source;
+}
+
+/** The source with its people ready to be asked; waits while they are being prepared. */
+export async function readySource(id: string): Promise<SourceRow> {
+  const source = await findSource(id);
+  if (source.kind === 'by-hand')
+    throw new Refusal(
+      409,
+      'Run by hand',
+      `${source.name} cannot be reached from here. Copy the search from its card and run it there.`
+    );
   const started = loading.get(id) ?? (source.kind === 'file' ? track([id], () => loadFile(source)) : prepareStandIns());
   await started;
   return source;
@@ -82,30 +95,64 @@ export async function readySource(id: string): Promise<SourceRow> {
 export async function listSources() {
   const rows = await models().Source.findAll({
     order: [
-      ['kind', 'DESC'],
       ['createdAt', 'ASC'],
       ['name', 'ASC']
     ]
   });
-  return rows.map((row) => ({
-    id: row.id,
-    kind: row.kind,
-    name: row.name,
-    about: row.sheet.about,
-    people: row.people,
-    sheet: row.sheet,
-    readiness: readiness.get(row.id) ?? { state: row.kind === 'file' ? ('ready' as const) : ('preparing' as const) }
-  }));
+  const order = standInSheets.map(({ id }) => id);
+  const place = ({ id, kind }: SourceRow) => (kind === 'stand-in' ? order.indexOf(id) : kind === 'file' ? 100 : 200);
+  rows.sort((a, b) => place(a) - place(b));
+  return rows.map(told);
 }
 
-/** Removes an imported file with its people, its trials and the verdicts on them. */
+const told = (row: SourceRow) => ({
+  id: row.id,
+  kind: row.kind,
+  name: row.name,
+  about: row.sheet.about,
+  people: row.people,
+  sheet: sheetSchema.parse(row.sheet),
+  revision: row.revision,
+  readiness: readiness.get(row.id) ?? { state: row.kind === 'stand-in' ? ('preparing' as const) : ('ready' as const) }
+});
+
+/** Adds a place that the user runs by hand; the sheet gets an id of its own. */
+export async function createByHand(sheet: Sheet) {
+  const id = `hand-${randomUUID()}`;
+  return told(
+    await models().Source.create({ id, kind: 'by-hand', name: sheet.name, sheet: { ...sheet, id }, people: null })
+  );
+}
+
+/** Writes the sheet of a place run by hand, if nobody has since `revision`. The sheets of others belong to their people. */
+export async function writeSheet(id: string, change: { sheet: Sheet; revision: number }) {
+  const source = await findSource(id);
+  if (source.kind !== 'by-hand')
+    throw new Refusal(
+      409,
+      'Cannot be changed',
+      `The sheet of ${source.name} says how its people are searched here and stays as it is. Copy it to a place of your own and change that.`
+    );
+  const sheet = { ...change.sheet, id };
+  const [changed] = await models().Source.update(
+    { name: sheet.name, sheet, revision: change.revision + 1 },
+    { where: { id, revision: change.revision } }
+  );
+  await source.reload();
+  if (!changed) throw changedElsewhere('This sheet', told(source));
+  return told(source);
+}
+
+/** The source, whatever its state. */
+export const readSource = async (id: string) => told(await findSource(id));
+
+/** Removes an imported file with its people, or a place run by hand; its trials and the verdicts on its people go too. */
 export async function deleteSource(id: string): Promise<void> {
-  const source = await models().Source.findByPk(id);
-  if (!source) throw notFound('This source');
-  if (source.kind !== 'file')
+  const source = await findSource(id);
+  if (source.kind === 'stand-in')
     throw new Refusal(409, 'Cannot be deleted', `${source.name} ships with Eave and cannot be deleted.`);
   await source.destroy();
   loading.delete(id);
   readiness.delete(id);
-  await askPeople('forget', { sourceId: id });
+  if (source.kind === 'file') await askPeople('forget', { sourceId: id });
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { matchingOf } from '$core/query/matching';
 import { marksOf } from '$core/query/parts';
 import { precisionOf } from '$core/measure/precision';
+import { setQueries } from '$core/query/named-sets';
 import { parse } from '$core/query/parse';
 import { valuesOf } from '$core/corpus/values';
 import { database } from '../database/connection';
@@ -11,7 +12,7 @@ import { askPeople } from '../workers/people';
 import { findBrief } from './briefs';
 import { readySource } from './sources';
 import { verdictsOn } from './verdicts';
-import { findVersion, runnable } from './versions';
+import { findVersion, versionQuery } from './versions';
 
 /** Runs a version at a source and keeps what came: the count, the translation and a sample through the depth shown. */
 export async function runTrial(briefId: string, number: number, sourceId: string, sampleSize: number) {
@@ -20,7 +21,7 @@ export async function runTrial(briefId: string, number: number, sourceId: string
     findVersion(briefId, number),
     readySource(sourceId)
   ]);
-  const query = runnable(version.text);
+  const query = versionQuery(version);
   const seed = `${personaId}/${sourceId}`;
   const outcome = await askPeople('try', { sourceId: source.id, query, size: sampleSize, seed });
   const id = randomUUID();
@@ -104,13 +105,14 @@ export async function readTrial(briefId: string, trialId: string) {
     trial.sourceId,
     people.map((row: TrialPersonRow) => row.personId)
   );
-  const { query } = parse(version.text);
+  const { query } = parse(version.text, setQueries(version.sets));
   const matching = matchingOf(source!.sheet.matching);
   return {
     ...toldTrial(trial, version),
     sourceName: source!.name,
     shownCap: source!.sheet.limits.shown,
     text: version.text,
+    sets: version.sets,
     precision: precisionOf(
       [...verdicts.values()].map((one) => one.verdict),
       populationOf(trial)

@@ -1,5 +1,7 @@
 import { contract } from '$server/api/contract';
 import { endpoint } from '$server/api/endpoint';
-import { deleteSource } from '$server/services/sources';
+import { deleteSource, readSource, writeSheet } from '$server/services/sources';
 
+export const GET = endpoint(contract.readSource, ({ params }) => readSource(params.source));
+export const PUT = endpoint(contract.writeSheet, ({ params, body }) => writeSheet(params.source, body));
 export const DELETE = endpoint(contract.deleteSource, ({ params }) => deleteSource(params.source));

@@ -1,7 +1,5 @@
 import { contract } from '$server/api/contract';
 import { endpoint } from '$server/api/endpoint';
-import { noteVersion } from '$server/services/versions';
+import { nameVersion } from '$server/services/versions';
 
-export const PATCH = endpoint(contract.noteVersion, ({ params, body }) =>
-  noteVersion(params.id, params.number, body.note)
-);
+export const PATCH = endpoint(contract.nameVersion, ({ params, body }) => nameVersion(params.id, params.number, body));

@@ -1,0 +1,87 @@
+import { parse as parseCsv } from 'csv-parse/browser/esm/sync';
+import { stringify } from 'csv-stringify/browser/esm/sync';
+import { z } from 'zod';
+import { namedSetSchema, type NamedSet } from '../query/named-sets';
+
+const columns = ['set', 'kind', 'wording', 'note'] as const;
+
+/** Named word sets as JSON: an array of sets, as `namedSetSchema` says. */
+export const writeSetsJson = (sets: readonly NamedSet[]): string =>
+  `${JSON.stringify(
+    sets.map(({ name, kind, wordings, note }) => ({ name, kind, wordings, note })),
+    null,
+    2
+  )}\n`;
+
+/** Named word sets as CSV (RFC 4180), a wording a row; no cell starts a formula. `readSets` reads it back. */
+export const writeSetsCsv = (sets: readonly NamedSet[]): string =>
+  stringify(
+    sets.flatMap(({ name, kind, wordings, note }) => wordings.map((wording) => [name, kind, escaped(wording), escaped(note)])),
+    { header: true, columns: columns.map((key) => ({ key })), escape_formulas: true, record_delimiter: '\r\n' }
+  );
+
+/**
+ * Sets out of a file, JSON or CSV by its first sign. A CSV needs the columns set and wording; kind and note are optional.
+ * Throws an Error with a sentence for people where the file is neither.
+ */
+export function readSets(text: string): NamedSet[] {
+  const trimmed = text.replace(/^\ufeff/, '').trim();
+  if (!trimmed) throw new Error('The file is empty. Choose a JSON or CSV file of word sets.');
+  return trimmed.startsWith('[') || trimmed.startsWith('{') ? readJson(trimmed) : readCsv(trimmed);
+}
+
+function readJson(text: string): NamedSet[] {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw new Error('The file begins like JSON and is not valid JSON. Export a set here to see how it is written.');
+  }
+  return checked(Array.isArray(value) ? value : [value]);
+}
+
+function readCsv(text: string): NamedSet[] {
+  let rows: Record<string, string>[];
+  try {
+    rows = parseCsv(text, {
+      columns: (heading: string[]) => heading.map((name) => name.trim().toLowerCase()),
+      skip_empty_lines: true,
+      relax_column_count: true,
+      delimiter: /^"?set"?([,;\t])|[,;\t]/i.exec(text.split('\n')[0]!)?.[0].at(-1) ?? ','
+    });
+  } catch (error) {
+    throw new Error(`The CSV cannot be read: ${(error as Error).message}.`, { cause: error });
+  }
+  if (!rows.length || rows[0]!.set === undefined || rows[0]!.wording === undefined)
+    throw new Error('The CSV needs a heading with the columns set and wording; kind and note are optional.');
+  const sets = new Map<string, { name: string; kind: string; wordings: string[]; note: string }>();
+  for (const row of rows) {
+    const name = unescaped(row.set ?? '').trim();
+    const wording = unescaped(row.wording ?? '').trim();
+    if (!name && !wording) continue;
+    const set = sets.get(name.toLowerCase()) ?? {
+      name,
+      kind: row.kind?.trim() || 'wanted',
+      wordings: [],
+      note: unescaped(row.note ?? '')
+    };
+    sets.set(name.toLowerCase(), set);
+    if (wording) set.wordings.push(wording);
+  }
+  return checked([...sets.values()]);
+}
+
+/** A quote mark before a sign that starts a formula is kept apart from the one that the writer puts there. */
+const escaped = (cell: string) => cell.replace(/^(?='+[=+\-@\t\r])/, "'");
+/** Takes off the mark that keeps a cell from starting a formula. */
+const unescaped = (cell: string) => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
+
+function checked(values: unknown[]): NamedSet[] {
+  const read = z.array(namedSetSchema).max(1000).safeParse(values);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  const at = typeof issue!.path[0] === 'number' ? (values[issue!.path[0]] as { name?: unknown })?.name : undefined;
+  throw new Error(
+    `${at ? `In the set “${String(at)}”: ` : ''}${issue!.path.slice(1).join('.') || 'set'}: ${issue!.message}`
+  );
+}

@@ -1,0 +1,3 @@
+import { sheetJsonSchema } from '$server/api/openapi';
+
+export const GET = () => Response.json(sheetJsonSchema());

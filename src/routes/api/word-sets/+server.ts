@@ -1,0 +1,6 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { createWordSet, listWordSets } from '$server/services/word-sets';
+
+export const GET = endpoint(contract.listWordSets, listWordSets);
+export const POST = endpoint(contract.createWordSet, ({ body }) => createWordSet(body));

@@ -1,0 +1,25 @@
+import type { Sequelize } from 'sequelize';
+
+export const name = '0002-word-sets-and-sheets';
+
+export async function up(database: Sequelize): Promise<void> {
+  await database.query(`
+    CREATE TABLE word_sets (
+      name text PRIMARY KEY,
+      kind text NOT NULL CHECK (kind IN ('wanted', 'unwanted')),
+      wordings jsonb NOT NULL,
+      note text NOT NULL DEFAULT '',
+      revision integer NOT NULL DEFAULT 1,
+      created_at timestamptz NOT NULL,
+      updated_at timestamptz NOT NULL
+    );
+    ALTER TABLE versions
+      ADD COLUMN name text NOT NULL DEFAULT '',
+      ADD COLUMN parent integer,
+      ADD COLUMN sets jsonb NOT NULL DEFAULT '[]';
+    ALTER TABLE sources
+      DROP CONSTRAINT sources_kind_check,
+      ADD CONSTRAINT sources_kind_check CHECK (kind IN ('stand-in', 'file', 'by-hand')),
+      ADD COLUMN revision integer NOT NULL DEFAULT 1;
+  `);
+}
