@@ -21,6 +21,7 @@ export default {
         'img-src': ['self', 'data:'],
         'font-src': ['self'],
         'connect-src': ['self'],
+        'worker-src': ['self'],
         'object-src': ['none'],
         'base-uri': ['none'],
         'form-action': ['self'],

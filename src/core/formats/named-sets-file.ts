@@ -16,7 +16,9 @@ export const writeSetsJson = (sets: readonly NamedSet[]): string =>
 /** Named word sets as CSV (RFC 4180), a wording a row; no cell starts a formula. `readSets` reads it back. */
 export const writeSetsCsv = (sets: readonly NamedSet[]): string =>
   stringify(
-    sets.flatMap(({ name, kind, wordings, note }) => wordings.map((wording) => [name, kind, escaped(wording), escaped(note)])),
+    sets.flatMap(({ name, kind, wordings, note }) =>
+      wordings.map((wording) => [name, kind, escaped(wording), escaped(note)])
+    ),
     { header: true, columns: columns.map((key) => ({ key })), escape_formulas: true, record_delimiter: '\r\n' }
   );
 

@@ -24,6 +24,14 @@ const noSets: SetQueries = new Map();
  * is told as problems, in the order of the text, and the rest is read all the same.
  */
 export function parse(text: string, sets: SetQueries = noSets): Parsed {
+  const read = parseForm(text, sets);
+  if (!read.query) return read;
+  const problems = [...read.problems, ...meaningProblems(text, read.query)];
+  return { ...read, problems: problems.sort((a, b) => a.from - b.from || a.to - b.to) };
+}
+
+/** What `parse` reads, with the problems of how it is written only: several times quicker on a long string. */
+export function parseForm(text: string, sets: SetQueries = noSets): Parsed {
   const tooLarge = overLimit(text);
   if (tooLarge) return { query: null, problems: [tooLarge], muted: [], sets: [] };
   const { lexemes, muted, problems } = lex(text);
@@ -31,7 +39,6 @@ export function parse(text: string, sets: SetQueries = noSets): Parsed {
   const tooMuch = overCount(lexemes, sets);
   if (tooMuch) return { query: null, problems: [tooMuch], muted, sets: named };
   const query = new Reader(text, lexemes, problems, sets).read();
-  if (query) problems.push(...meaningProblems(text, query));
   problems.sort((a, b) => a.from - b.from || a.to - b.to);
   return { query, problems, muted, sets: named };
 }

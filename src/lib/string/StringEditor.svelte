@@ -1,21 +1,30 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { redo, undo } from '@codemirror/commands';
   import type { EditorView } from '@codemirror/view';
-  import { stringEditor } from './editor';
+  import type { Problem } from '$core/query/problem';
+  import { readAgain, showProblems, stringEditor, type EditorContext } from './editor';
 
-  interface Props {
+  interface Props extends EditorContext {
     text: string;
-    onchange: (text: string) => void;
-    onrun: () => void;
+    /** Problems of the text as it stands; null while they are not known yet. */
+    problems: readonly Problem[] | null;
   }
-  let { text, onchange, onrun }: Props = $props();
+  let { text, problems, ...context }: Props = $props();
 
   let host: HTMLDivElement;
-  let view: EditorView | undefined;
+  let view: EditorView | undefined = $state.raw();
 
   onMount(() => {
-    view = stringEditor(host, text, { change: (next) => onchange(next), run: () => onrun() });
-    return () => view?.destroy();
+    const made = (view = stringEditor(host, text, {
+      change: (next) => context.change(next),
+      run: () => context.run(),
+      sets: () => context.sets(),
+      offers: () => context.offers(),
+      pasted: (pasted, clean, from) => context.pasted(pasted, clean, from),
+      countAlone: (query) => context.countAlone(query)
+    }));
+    return () => made.destroy();
   });
 
   // A text set from outside replaces what stands there as one edit, so that the editor's undo brings it back.
@@ -24,6 +33,23 @@
     if (view && view.state.doc.toString() !== next)
       view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } });
   });
+  $effect(() => {
+    context.sets();
+    if (view) readAgain(view);
+  });
+  $effect(() => {
+    if (view && problems && view.state.doc.toString() === text) showProblems(view, problems);
+  });
+
+  export const takeBack = () => view && undo(view);
+  export const doAgain = () => view && redo(view);
+
+  /** Puts other text where some was pasted, unless it has changed since. */
+  export function replacePasted(from: number, pasted: string, other: string): void {
+    if (view?.state.sliceDoc(from, from + pasted.length) === pasted)
+      view.dispatch({ changes: { from, to: from + pasted.length, insert: other } });
+    view?.focus();
+  }
 </script>
 
 <div class="editor" bind:this={host}></div>

@@ -1,23 +1,40 @@
 <script lang="ts">
   import { diffWordsWithSpace } from 'diff';
+  import CopyButton from '$lib/frame/CopyButton.svelte';
+  import { compareVersions } from '$core/query/compare-versions';
+  import { setQueries } from '$core/query/named-sets';
+  import type { SetQueries } from '$core/query/parse';
   import type { Answer } from '$server/api/contract';
 
   type Version = Answer<'listVersions'>[number];
   interface Props {
     versions: readonly Version[];
     opened: number;
+    /** The string as it is being written, and what its word sets stand for now. */
     text: string;
+    sets: SetQueries;
     onopen: (number: number) => void;
-    ontake: (text: string) => void;
-    onnote: (number: number, note: string) => void;
+    ontake: (version: Version) => void;
+    onname: (number: number, change: { name?: string; note?: string }) => void;
     onclose: () => void;
   }
-  let { versions, opened, text, onopen, ontake, onnote, onclose }: Props = $props();
+  let { versions, opened, text, sets, onopen, ontake, onname, onclose }: Props = $props();
 
   const version = $derived(versions.find(({ number }) => number === opened) ?? versions[0]);
-  const changes = $derived(version ? diffWordsWithSpace(version.text, text) : []);
-  const same = $derived(version?.text === text);
+  let against = $state('string');
+  const other = $derived(versions.find(({ number }) => String(number) === against && number !== version?.number));
+  const to = $derived(
+    other
+      ? { text: other.text, sets: setQueries(other.sets), name: `version ${other.number}` }
+      : { text, sets, name: 'the string above' }
+  );
+  const parts = $derived(
+    version ? compareVersions(version.text, to.text, { before: setQueries(version.sets), after: to.sets }) : []
+  );
+  const words = $derived(version ? diffWordsWithSpace(version.text, to.text) : []);
+  const same = $derived(version?.text === to.text);
   const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+  const sign = { added: '+', removed: '−', moved: '→' };
 </script>
 
 <section class="sheet" aria-label="Versions">
@@ -25,7 +42,8 @@
     <h2>Versions</h2>
     {#each versions as one (one.number)}
       <button class="plain one" aria-current={one.number === version?.number} onclick={() => onopen(one.number)}>
-        <b>{one.number}</b><span>{one.note || moment.format(new Date(one.createdAt))}</span>
+        <b>{one.number}</b><span>{one.name || one.note || moment.format(new Date(one.createdAt))}</span>
+        {#if one.parent !== null && one.parent !== one.number - 1}<small>from {one.parent}</small>{/if}
       </button>
     {:else}
       <p class="soft">None yet. Every string that is run is kept here.</p>
@@ -35,22 +53,62 @@
     <div class="open">
       <div class="acts">
         <input
+          aria-label="Name of version {version.number}"
+          placeholder="Name of version {version.number}"
+          value={version.name}
+          maxlength="100"
+          onchange={(event) => onname(version.number, { name: event.currentTarget.value })}
+        />
+        <input
+          class="note"
           aria-label="Note on version {version.number}"
           placeholder="Note on version {version.number}"
           value={version.note}
           maxlength="500"
-          onchange={(event) => onnote(version.number, event.currentTarget.value)}
+          onchange={(event) => onname(version.number, { note: event.currentTarget.value })}
         />
-        <button class="quiet" disabled={same} onclick={() => ontake(version.text)}>Take up again</button>
-        <button class="quiet" onclick={() => navigator.clipboard.writeText(version.text)}>Copy</button>
+        <button
+          class="quiet"
+          disabled={version.text === text}
+          title="What you change next becomes a version made from this one"
+          onclick={() => ontake(version)}>Take up again</button
+        >
+        <CopyButton text={version.text} of="version {version.number}" />
         <button class="quiet" onclick={onclose}>Close</button>
       </div>
       <p class="soft">
-        {same ? 'The same as the string above.' : `From version ${version.number} to the string above:`}
+        From version {version.number} to
+        <select bind:value={against} aria-label="Compare with">
+          <option value="string">the string above</option>
+          {#each versions.filter(({ number }) => number !== version.number) as one (one.number)}
+            <option value={String(one.number)}>version {one.number}</option>
+          {/each}
+        </select>:
+        {same ? 'the same text.' : parts.length ? '' : 'the same parts, written otherwise.'}
       </p>
-      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <pre tabindex="0">{#each changes as change, i (i)}{#if change.added}<ins>{change.value}</ins
-            >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
+      {#if parts.length}
+        <ul aria-label="Parts that differ">
+          {#each parts.slice(0, 60) as part, i (i)}
+            <li class={part.change}>
+              <b><span aria-hidden="true">{sign[part.change]}</span> {part.change}</b>
+              <span class="mono">{part.text}</span>
+              <span class="soft">{part.before ? `from ${part.before} to ${part.place}` : part.place}</span>
+            </li>
+          {/each}
+        </ul>
+        {#if parts.length > 60}<p class="soft">and {parts.length - 60} more</p>{/if}
+      {/if}
+      <details open={!parts.length && !same}>
+        <summary>As text</summary>
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <pre tabindex="0">{#each words as change, i (i)}{#if change.added}<ins>{change.value}</ins
+              >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
+      </details>
+      {#if version.sets.length}
+        <p class="soft">
+          Word sets as they were: {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
+        </p>
+      {/if}
     </div>
   {/if}
 </section>
@@ -64,7 +122,7 @@
   .list {
     padding: 12px 16px;
     border-right: 1px solid var(--line);
-    max-height: 260px;
+    max-height: 300px;
     overflow: auto;
   }
   .one {
@@ -72,10 +130,17 @@
     gap: 10px;
     width: 100%;
     padding: 3px 6px;
+    align-items: baseline;
   }
   .one span {
+    flex: 1;
     overflow: hidden;
     text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .one small {
+    color: inherit;
+    opacity: 0.8;
     white-space: nowrap;
   }
   .one[aria-current='true'] {
@@ -84,23 +149,61 @@
   }
   .open {
     padding: 12px 16px;
+    min-width: 0;
   }
   .acts {
     display: flex;
     gap: 8px;
     margin-bottom: 8px;
   }
-  input {
-    flex: 1;
+  input,
+  select {
     font: inherit;
-    color: inherit;
+    color: var(--ink);
     background: var(--sheet-2);
     border: 1px solid var(--line);
     padding: 4px 8px;
   }
+  input {
+    flex: 1;
+    min-width: 0;
+  }
+  input.note {
+    flex: 2;
+  }
+  select {
+    padding: 1px 4px;
+  }
+  ul {
+    list-style: none;
+    padding: 0;
+    margin: 8px 0;
+    max-height: 190px;
+    overflow: auto;
+    font-size: 13px;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 92px minmax(120px, auto) 1fr;
+    gap: 10px;
+    padding: 2px 0;
+    border-top: 1px solid var(--rule);
+  }
+  .added b {
+    color: var(--accent);
+  }
+  .removed b {
+    color: var(--warm);
+  }
+  summary {
+    cursor: pointer;
+    font-size: 13px;
+    color: var(--soft);
+  }
   pre {
     margin: 6px 0 0;
     white-space: pre-wrap;
+    overflow-wrap: anywhere;
     font:
       13px/1.6 'IBM Plex Mono',
       monospace;

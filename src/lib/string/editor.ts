@@ -1,35 +1,49 @@
-import { autocompletion, completionKeymap, type CompletionContext } from '@codemirror/autocomplete';
+import { autocompletion, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { bracketMatching } from '@codemirror/language';
-import { forEachDiagnostic, lintKeymap, linter, type Diagnostic } from '@codemirror/lint';
-import { EditorState, RangeSetBuilder, StateField, type Text } from '@codemirror/state';
+import { forEachDiagnostic, lintKeymap, linter, setDiagnostics, type Diagnostic } from '@codemirror/lint';
+import { EditorState, RangeSetBuilder, StateEffect, StateField, type Text } from '@codemirror/state';
 import {
   Decoration,
   EditorView,
   GutterMarker,
   drawSelection,
   gutter,
+  hoverTooltip,
   keymap,
   placeholder,
-  type DecorationSet
+  type DecorationSet,
+  type Tooltip
 } from '@codemirror/view';
+import { cleanPasted, type CleanPaste } from '$core/formats/clean-pasted';
+import { describe } from '$core/query/describe';
 import { lex } from '$core/query/lex';
 import { limits } from '$core/query/limits';
-import { parse } from '$core/query/parse';
+import { parseForm, type SetQueries } from '$core/query/parse';
 import { partsOf } from '$core/query/parts';
 import type { Problem } from '$core/query/problem';
-import { terms } from '$core/query/query';
-import { scopes } from '$core/query/scopes';
+import { terms, type Query } from '$core/query/query';
 import { partGlyph, partTint } from '$lib/marks/parts';
+import { complete, type Offers } from './complete';
+import { partAt } from './part-at';
 
-interface Handlers {
+/** What the editor asks of the page around it. */
+export interface EditorContext {
   change: (text: string) => void;
   run: () => void;
+  /** The word sets that can be named, as they are now. */
+  sets: () => SetQueries;
+  offers: () => Offers;
+  /** Told what was pasted, and what was made of it before it was put at `from`. */
+  pasted: (pasted: string, clean: CleanPaste, from: number) => void;
+  /** How many people a part finds alone at each source, a line each. */
+  countAlone: (query: Query) => Promise<string[]>;
 }
 
-/** The editor for a string: tints of its parts, problems in place with their fixes, completion, undo. */
-export function stringEditor(parent: HTMLElement, text: string, handlers: Handlers): EditorView {
+/** The editor for a string: tints of its parts, problems in place with their fixes, completion, what a part matches, undo. */
+export function stringEditor(parent: HTMLElement, text: string, context: EditorContext): EditorView {
   const nonce = document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? '';
+  const reading = readingOf(context);
   return new EditorView({
     parent,
     state: EditorState.create({
@@ -45,14 +59,21 @@ export function stringEditor(parent: HTMLElement, text: string, handlers: Handle
         ),
         EditorView.contentAttributes.of({ 'aria-label': 'String', spellcheck: 'false' }),
         reading,
-        partGutter,
-        linter((view) => parse(view.state.doc.toString()).problems.map(diagnostic), { delay: 120 }),
-        autocompletion({ override: [complete], activateOnTyping: true }),
+        partGutter(reading),
+        linter(null),
+        autocompletion({ override: [(asked) => complete(asked, context.offers())], activateOnTyping: true }),
+        hoverTooltip((view, at) => whatMatches(view, at, context)),
+        EditorView.clipboardInputFilter.of((pasted, state) => {
+          const clean = cleanPasted(pasted);
+          const { from } = state.selection.main;
+          if (clean.changes.length || clean.ask) queueMicrotask(() => context.pasted(pasted, clean, from));
+          return clean.text;
+        }),
         keymap.of([
           {
             key: 'Mod-Enter',
             run: () => {
-              handlers.run();
+              context.run();
               return true;
             }
           },
@@ -63,12 +84,49 @@ export function stringEditor(parent: HTMLElement, text: string, handlers: Handle
           ...defaultKeymap.filter(({ key }) => key !== 'Mod-Enter')
         ]),
         EditorView.updateListener.of((update) => {
-          if (update.docChanged) handlers.change(update.state.doc.toString());
+          if (update.docChanged) context.change(update.state.doc.toString());
         }),
         look
       ]
     })
   });
+}
+
+/** Marks problems in the text they were found in. */
+export const showProblems = (view: EditorView, problems: readonly Problem[]) =>
+  view.dispatch(setDiagnostics(view.state, problems.map(diagnostic)));
+
+/** Reads the text again after the word sets it names have changed. */
+export const readAgain = (view: EditorView) => view.dispatch({ effects: setsChanged.of(null) });
+
+const setsChanged = StateEffect.define<null>();
+
+/** What stands at a place, in plain words, and how many people it finds alone. */
+function whatMatches(view: EditorView, at: number, context: EditorContext): Tooltip | null {
+  const { query } = parseForm(view.state.doc.toString(), context.sets());
+  const part = query && partAt(query, at);
+  if (!part?.at) return null;
+  return {
+    pos: part.at.from,
+    end: part.at.to,
+    above: true,
+    create: () => {
+      const dom = document.createElement('div');
+      dom.className = 'cm-matches';
+      const say = (text: string) => {
+        const line = dom.appendChild(document.createElement('div'));
+        line.textContent = text;
+      };
+      if (part.set) say(`@${part.set.name}`);
+      const described = describe(part);
+      say(described.length > 400 ? `${described.slice(0, 400)}…` : described);
+      context.countAlone(part).then(
+        (lines) => lines.forEach(say),
+        () => {}
+      );
+      return { dom };
+    }
+  };
 }
 
 function diagnostic({ from, to, severity, message, fix }: Problem): Diagnostic {
@@ -112,23 +170,28 @@ interface Reading {
 
 const operator = Decoration.mark({ class: 'cm-operator' });
 const scopeMark = Decoration.mark({ class: 'cm-scope' });
+const mutedMark = Decoration.mark({ class: 'cm-muted' });
 
-function read(doc: Text): Reading {
+function read(doc: Text, sets: SetQueries): Reading {
   const text = doc.toString();
   const marks: { from: number; to: number; mark: Decoration }[] = [];
   const starts = new Map<number, number>();
   if (text.length <= limits.bytes) {
-    for (const lexeme of lex(text).lexemes) {
+    const { lexemes } = lex(text);
+    for (const lexeme of lexemes) {
       if (lexeme.kind === 'and' || lexeme.kind === 'or' || lexeme.kind === 'not' || lexeme.kind === 'minus')
         marks.push({ from: lexeme.from, to: lexeme.to, mark: operator });
       if (lexeme.kind === 'scope') marks.push({ from: lexeme.from, to: lexeme.to, mark: scopeMark });
     }
-    const { query } = parse(text);
+    const { query, muted } = parseForm(text, sets);
+    for (const { from, to } of muted) marks.push({ from, to, mark: mutedMark });
     for (const part of query ? partsOf(query) : []) {
       const tint = Decoration.mark({ attributes: { style: `border-bottom: 2px solid ${partTint(part.index)}` } });
       let first = Infinity;
+      let last = -1;
       for (const { term } of terms(part.query)) {
-        if (!term.at) continue;
+        if (!term.at || term.at.from <= last) continue;
+        last = term.at.from;
         first = Math.min(first, term.at.from);
         const scopeEnd = /^[A-Za-z]+:\s*/.exec(text.slice(term.at.from, term.at.to))?.[0].length ?? 0;
         marks.push({ from: term.at.from + scopeEnd, to: term.at.to, mark: tint });
@@ -145,11 +208,15 @@ function read(doc: Text): Reading {
   return { decorations: builder.finish(), starts };
 }
 
-const reading = StateField.define<Reading>({
-  create: (state) => read(state.doc),
-  update: (value, change) => (change.docChanged ? read(change.newDoc) : value),
-  provide: (field) => EditorView.decorations.from(field, (value) => value.decorations)
-});
+const readingOf = (context: EditorContext) =>
+  StateField.define<Reading>({
+    create: (state) => read(state.doc, context.sets()),
+    update: (value, change) =>
+      change.docChanged || change.effects.some((effect) => effect.is(setsChanged))
+        ? read(change.newDoc, context.sets())
+        : value,
+    provide: (field) => EditorView.decorations.from(field, (value) => value.decorations)
+  });
 
 class PartMarker extends GutterMarker {
   readonly index: number;
@@ -168,27 +235,15 @@ class PartMarker extends GutterMarker {
   }
 }
 
-const partGutter = gutter({
-  class: 'cm-parts',
-  lineMarker: (view, line) => {
-    const index = view.state.field(reading).starts.get(line.from);
-    return index === undefined ? null : new PartMarker(index);
-  },
-  lineMarkerChange: (update) => update.docChanged
-});
-
-function complete(context: CompletionContext) {
-  const word = context.matchBefore(/[A-Za-z]+/);
-  if (!word || (word.text.length < 2 && !context.explicit)) return null;
-  return {
-    from: word.from,
-    options: [
-      ...scopes.map((scope) => ({ label: `${scope}:`, type: 'scope', detail: 'scope' })),
-      ...['AND', 'OR', 'NOT'].map((label) => ({ label, type: 'operator', detail: 'operator' }))
-    ],
-    validFor: /^[A-Za-z]*$/
-  };
-}
+const partGutter = (reading: StateField<Reading>) =>
+  gutter({
+    class: 'cm-parts',
+    lineMarker: (view, line) => {
+      const index = view.state.field(reading).starts.get(line.from);
+      return index === undefined ? null : new PartMarker(index);
+    },
+    lineMarkerChange: (update) => update.docChanged
+  });
 
 const look = EditorView.theme({
   '&': { color: 'var(--ink)', backgroundColor: 'transparent' },
@@ -199,6 +254,13 @@ const look = EditorView.theme({
   '.cm-parts': { width: '38px', textAlign: 'center' },
   '.cm-operator': { color: 'var(--soft)', fontWeight: '600' },
   '.cm-scope': { color: 'var(--accent)' },
+  '.cm-muted, .cm-muted *': { color: 'var(--grey)', fontStyle: 'italic', textDecoration: 'line-through' },
+  '.cm-matches': {
+    padding: '6px 10px',
+    maxWidth: '460px',
+    fontFamily: "'IBM Plex Sans', sans-serif",
+    fontSize: '13px'
+  },
   '.cm-selectionBackground, &.cm-focused .cm-selectionBackground': { backgroundColor: 'var(--accent-2) !important' },
   '.cm-matchingBracket': { backgroundColor: 'var(--accent-2)' },
   '.cm-placeholder': { color: 'var(--grey)' },

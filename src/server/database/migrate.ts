@@ -24,7 +24,7 @@ export async function migrate(database: Sequelize): Promise<void> {
       storage,
       logger: undefined
     });
-    const known = new Set(migrations.map(({ name }) => name));
+    const known = new Set<string>(migrations.map(({ name }) => name));
     const unknown = (await storage.executed()).filter((name) => !known.has(name));
     if (unknown.length)
       throw new NewerSchema(

@@ -23,7 +23,7 @@ import { loadDemo } from './demo';
 import { listSources, openSources } from './sources';
 import { listTrials, readTrial, runTrial } from './trials';
 import { giveVerdict } from './verdicts';
-import { keepVersion, listVersions, noteVersion } from './versions';
+import { keepVersion, listVersions, nameVersion } from './versions';
 import { worthOf } from './worth';
 
 useFreshDatabase();
@@ -93,7 +93,7 @@ describe('versions', () => {
     expect(refused.message).toContain('never closed');
     expect((refused.extra.problems as Problem[]).filter(({ severity }) => severity === 'error')).toHaveLength(1);
     expect((await refusal(keepVersion(id, '  '))).title).toBe('The string is empty');
-    await noteVersion(id, 2, 'no software');
+    await nameVersion(id, 2, { note: 'no software' });
     expect((await listVersions(id)).map(({ number, note }) => [number, note])).toEqual([
       [2, 'no software'],
       [1, '']

@@ -8,29 +8,59 @@
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import Problems from '$lib/string/Problems.svelte';
-  import RenderingCard from '$lib/string/RenderingCard.svelte';
+  import { about } from '$lib/marks/format';
+  import PartTree from '$lib/string/PartTree.svelte';
+  import PasteNotice from '$lib/string/PasteNotice.svelte';
+  import { StringReading } from '$lib/string/reading.svelte';
+  import SourceCard from '$lib/string/SourceCard.svelte';
+  import SourcePaste from '$lib/string/SourcePaste.svelte';
   import StringEditor from '$lib/string/StringEditor.svelte';
   import VersionPanel from '$lib/string/VersionPanel.svelte';
   import Worth, { type Worth as WorthState } from '$lib/string/Worth.svelte';
-  import { layOut } from '$core/query/outline';
-  import { parse } from '$core/query/parse';
+  import type { CleanPaste } from '$core/formats/clean-pasted';
+  import { setNamesIn, setQueries } from '$core/query/named-sets';
+  import { outlineOf, printOutline } from '$core/query/outline';
+  import { parseForm } from '$core/query/parse';
   import { partsOf } from '$core/query/parts';
+  import { print } from '$core/query/print';
   import { applyEdits } from '$core/query/problem';
+  import type { Query } from '$core/query/query';
   import { contract } from '$server/api/contract';
   import { draftSchema } from '$server/api/documents';
 
   let { data } = $props();
 
   // svelte-ignore state_referenced_locally
-  const draft = new KeptDocument<{ text: string }>(data.draft, draftSchema, (body) =>
+  const draft = new KeptDocument<{ text: string; from: number | null }>(data.draft, draftSchema, (body) =>
     call(contract.writeDraft, { params: { id: data.brief.id }, body })
   );
+  const write = (next: string, place = '', from = draft.value.from) => draft.change({ text: next, from }, place);
 
   const text = $derived(draft.value.text);
-  const parsed = $derived(parse(text));
+  const sets = $derived(setQueries(data.wordSets));
+  const parsed = $derived(parseForm(text, sets));
   const parts = $derived(parsed.query ? partsOf(parsed.query) : []);
   const blocked = $derived(!parsed.query || parsed.problems.some(({ severity }) => severity === 'error'));
   const same = $derived(data.versions.find((version) => version.text === text));
+  const titles = $derived([
+    ...new Set(data.wording.body.flatMap((set) => set.wordings.filter((one) => one.inUse).map((one) => one.text)))
+  ]);
+
+  // A worker reads the string in full and translates it for every chosen source.
+  const reading = new StringReading();
+  const isRead = $derived(reading.text === text);
+  const problems = $derived(isRead ? reading.problems : parsed.problems);
+  $effect(() => {
+    const named = new Set(setNamesIn(text));
+    reading.ask({
+      text,
+      sets: $state
+        .snapshot(data.wordSets)
+        .filter(({ name }) => named.has(name))
+        .map(({ name, wordings }) => ({ name, wordings })),
+      sheets: $state.snapshot(chosen).map(({ sheet }) => sheet)
+    });
+  });
 
   let leftOut: string[] = $state([]);
   const chosen = $derived(data.sources.filter(({ id }) => !leftOut.includes(id)));
@@ -42,13 +72,13 @@
 
   let worth: Record<string, WorthState> = $state({});
   let worthText = $state('');
-  let shownCard = $state('');
+  const counted = $derived(chosen.filter(({ kind }) => kind !== 'by-hand'));
   let asking: AbortController | undefined;
 
   // Figures follow the typing after a short pause; answers to earlier texts are dropped.
   $effect(() => {
     const wanted = text;
-    const sources = chosen.map(({ id }) => id);
+    const sources = counted.map(({ id }) => id);
     if (blocked) return;
     const timer = setTimeout(() => untrack(() => askWorth(wanted, sources)), 150);
     return () => clearTimeout(timer);
@@ -72,6 +102,18 @@
     }
   }
 
+  /** How many people a part finds alone, source by source. */
+  async function countAlone(query: Query): Promise<string[]> {
+    const written = print(query);
+    const answers = await Promise.all(
+      counted.map(async ({ id, name }) => {
+        const answer = await call(contract.worth, { body: { text: written, sourceId: id } }).catch(() => null);
+        return answer && answer.rendering.exactness !== 'impossible' ? `${name}: ${about(answer.count)}` : `${name}: –`;
+      })
+    );
+    return answers;
+  }
+
   let refused: unknown = $state(null);
   let running: { done: number; of: number; name: string } | null = $state(null);
   let stopRun = false;
@@ -84,20 +126,27 @@
       refused = new ApiProblem(0, 'Not run', first?.message ?? 'Write a string first, or build it from the persona.');
       return;
     }
-    if (!chosen.length) {
-      refused = new ApiProblem(0, 'Not run', 'No source is chosen. Tick at least one under the string.');
+    if (!counted.length) {
+      refused = new ApiProblem(
+        0,
+        'Not run',
+        chosen.length
+          ? 'Only places run by hand are chosen. Copy the search from their cards, or tick a source that can be asked.'
+          : 'No source is chosen. Tick at least one under the string.'
+      );
       return;
     }
     const params = { id: data.brief.id };
     stopRun = false;
-    running = { done: 0, of: chosen.length, name: chosen[0]!.name };
+    running = { done: 0, of: counted.length, name: counted[0]!.name };
     try {
       await draft.flush();
-      const version = await call(contract.keepVersion, { params, body: { text } });
+      const version = await call(contract.keepVersion, { params, body: { text, parent: draft.value.from } });
+      if (draft.value.from !== version.number) write(text, 'from', version.number);
       let last = '';
-      for (const [done, source] of chosen.entries()) {
+      for (const [done, source] of counted.entries()) {
         if (stopRun) break;
-        running = { done, of: chosen.length, name: source.name };
+        running = { done, of: counted.length, name: source.name };
         const trial = await call(contract.runTrial, { params, body: { version: version.number, sourceId: source.id } });
         last ||= trial.id;
       }
@@ -114,7 +163,7 @@
     refused = null;
     try {
       const built = await call(contract.buildString, { params: { id: data.brief.id } });
-      if (built.text) draft.change({ text: built.text });
+      if (built.text) write(built.text);
       else
         refused = new ApiProblem(
           0,
@@ -123,6 +172,31 @@
         );
     } catch (problem) {
       refused = problem;
+    }
+  }
+
+  let editor: StringEditor;
+  let pasted: { raw: string; clean: CleanPaste; from: number } | null = $state(null);
+  const panel = $derived(page.url.searchParams.get('panel'));
+  const tree = $derived(page.url.searchParams.has('tree'));
+  const showing = (name: 'panel' | 'tree' | 'version', value: string | null) => {
+    const query = Object.fromEntries(page.url.searchParams);
+    if (value === null) delete query[name];
+    else query[name] = value;
+    return goto(briefPath(data.brief.id, 'string', query), { keepFocus: true, noScroll: true });
+  };
+
+  async function pull(name: string, unwanted: boolean, wordings: string[]): Promise<boolean> {
+    refused = null;
+    try {
+      await call(contract.createWordSet, {
+        body: { name: name.replace(/^@/, ''), kind: unwanted ? 'unwanted' : 'wanted', wordings, note: '' }
+      });
+      await invalidate('eave:word-sets');
+      return true;
+    } catch (problem) {
+      refused = problem;
+      return false;
     }
   }
 
@@ -136,32 +210,24 @@
     const poll = setInterval(() => {
       if (data.sources.some(({ readiness }) => readiness.state === 'preparing')) void invalidate('eave:sources');
     }, 1500);
-    return () => clearInterval(poll);
+    return () => {
+      clearInterval(poll);
+      reading.stop();
+    };
   });
 
   const opened = $derived(page.url.searchParams.get('version'));
-  const open = (version: number | null) =>
-    goto(briefPath(data.brief.id, 'string', version === null ? {} : { version }), { keepFocus: true, noScroll: true });
+  const open = (version: number | null) => showing('version', version === null ? null : String(version));
 </script>
 
 <div class="strip">
   <h1>
     {same ? `Version ${same.number}` : data.versions.length ? `After version ${data.versions[0]!.number}` : 'String'}
   </h1>
-  <p class="soft">{same?.note || data.brief.sentence}</p>
+  <p class="soft" title={reading.description}>{(isRead && reading.description) || same?.note || data.brief.sentence}</p>
   <KeptNotice document={draft} history={false} />
-  <button class="quiet" onclick={build}>Build from persona</button>
-  <button class="quiet" disabled={!parsed.query} onclick={() => draft.change({ text: layOut(parsed.query!) })}
-    >Lay out</button
-  >
-  <button
-    class="quiet"
-    aria-expanded={opened !== null}
-    onclick={() => open(opened === null ? (data.versions[0]?.number ?? 0) : null)}
-    >Versions ({data.versions.length})</button
-  >
   <button class="quiet main" onclick={run} disabled={running !== null}
-    >Run on {chosen.length} source{chosen.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></button
+    >Run on {counted.length} source{counted.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></button
   >
 </div>
 
@@ -174,8 +240,91 @@
   </p>
 {/if}
 
-<StringEditor {text} onchange={(next) => draft.change({ text: next }, 'text')} onrun={run} />
-<Problems problems={parsed.problems} {text} onfix={(fix) => draft.change({ text: applyEdits(text, fix.edits) })} />
+<StringEditor
+  bind:this={editor}
+  {text}
+  problems={isRead ? reading.problems : null}
+  change={(next) => write(next, 'text')}
+  {run}
+  sets={() => sets}
+  offers={() => ({ sets: data.wordSets, titles })}
+  pasted={(raw, clean, from) => (pasted = { raw, clean, from })}
+  {countAlone}
+/>
+{#if pasted}
+  <PasteNotice
+    clean={pasted.clean}
+    onasitwas={() => {
+      editor.replacePasted(pasted!.from, pasted!.clean.text, pasted!.raw);
+      pasted = null;
+    }}
+    onask={() => {
+      editor.replacePasted(pasted!.from, pasted!.clean.text, pasted!.clean.ask!.text);
+      pasted = null;
+    }}
+    onclose={() => (pasted = null)}
+  />
+{/if}
+<Problems {problems} {text} onfix={(fix) => write(applyEdits(text, fix.edits))} />
+
+<div class="tools" role="toolbar" aria-label="What to do with the string">
+  <button class="quiet" onclick={() => editor.takeBack()} title="Ctrl Z">Undo</button>
+  <button class="quiet" onclick={() => editor.doAgain()} title="Ctrl Y">Redo</button>
+  <button class="quiet" onclick={build}>Build from persona</button>
+  <button
+    class="quiet"
+    disabled={blocked}
+    title="Each part on a line; long groups an alternative a line"
+    onclick={() => write(printOutline(outlineOf(text, sets, parsed)))}>Lay out</button
+  >
+  <button
+    class="quiet"
+    disabled={blocked}
+    onclick={() => write(printOutline(outlineOf(text, sets, parsed), Infinity).replaceAll(/\s*\n\s*/g, ' '))}
+    >One line</button
+  >
+  {#if isRead && reading.shorter}
+    <button
+      class="quiet"
+      title="The same people, said shorter: {reading.shorter}"
+      onclick={() => write(reading.shorter!)}>Shorten</button
+    >
+  {/if}
+  <button class="quiet" aria-pressed={tree} onclick={() => showing('tree', tree ? null : '1')}>As a tree</button>
+  <button
+    class="quiet"
+    aria-expanded={panel === 'paste'}
+    onclick={() => showing('panel', panel === 'paste' ? null : 'paste')}>Paste from a source</button
+  >
+  <button
+    class="quiet"
+    aria-expanded={opened !== null}
+    onclick={() => open(opened === null ? (data.versions[0]?.number ?? 0) : null)}
+    >Versions ({data.versions.length})</button
+  >
+</div>
+
+{#if panel === 'paste'}
+  <SourcePaste
+    sources={data.sources.filter(({ kind }) => kind !== 'file')}
+    ontake={(taken) => {
+      write(taken);
+      void showing('panel', null);
+    }}
+    onclose={() => showing('panel', null)}
+  />
+{/if}
+{#if tree}
+  <PartTree
+    root={outlineOf(text, sets, parsed)}
+    enabled={!parsed.problems.some(({ severity }) => severity === 'error')}
+    sets={data.wordSets}
+    onchange={(next) => write(next)}
+    onundo={() => editor.takeBack()}
+    onredo={() => editor.doAgain()}
+    onpull={pull}
+  />
+{/if}
 
 <div class="sources" role="group" aria-label="Sources to run on">
   {#each data.sources as source (source.id)}
@@ -198,22 +347,23 @@
     opened={Number(opened)}
     {text}
     onopen={open}
-    ontake={(old) => draft.change({ text: old })}
-    onnote={async (number, note) => {
-      await call(contract.noteVersion, { params: { id: data.brief.id, number }, body: { note } });
+    {sets}
+    ontake={(old) => write(old.text, '', old.number)}
+    onname={async (number, change) => {
+      await call(contract.nameVersion, { params: { id: data.brief.id, number }, body: change });
       await invalidate('eave:versions');
     }}
     onclose={() => open(null)}
   />
 {/if}
 
-{#if parts.length && chosen.length}
+{#if parts.length && counted.length}
   <Worth
-    sources={chosen}
+    sources={counted}
     {worth}
     {parts}
     stale={blocked || worthText !== text}
-    onchoose={(source) => (shownCard = shownCard === source.id ? '' : source.id)}
+    onchoose={(source) => document.getElementById(`card-${source.id}`)?.scrollIntoView({ behavior: 'smooth' })}
   />
 {:else if !parts.length}
   <p class="empty soft">
@@ -221,10 +371,15 @@
   </p>
 {/if}
 
-{#each chosen as source (source.id)}
-  {@const answer = worth[source.id]?.answer}
-  {#if shownCard === source.id && answer}<RenderingCard {source} rendering={answer.rendering} />{/if}
-{/each}
+{#if parsed.query}
+  <div class="cards">
+    {#each chosen as source (source.id)}
+      <div id="card-{source.id}">
+        <SourceCard {source} reading={reading.sources[source.id]} stale={!isRead} />
+      </div>
+    {/each}
+  </div>
+{/if}
 
 <style>
   .strip p {
@@ -246,6 +401,25 @@
   .sources input {
     accent-color: var(--accent);
     vertical-align: -2px;
+  }
+  .tools {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin-top: 8px;
+  }
+  .tools [aria-pressed='true'] {
+    background: var(--accent-2);
+  }
+  .cards {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+    margin-top: 12px;
+  }
+  .cards > div {
+    min-width: 0;
+    display: grid;
   }
   .running {
     padding: 8px 14px;

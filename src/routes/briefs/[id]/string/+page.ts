@@ -4,13 +4,15 @@ import { contract } from '$server/api/contract';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, fetch, depends }) => {
-  depends('eave:versions', 'eave:sources');
-  const [draft, versions, sources] = await orErrorPage(
+  depends('eave:versions', 'eave:sources', 'eave:word-sets');
+  const [draft, versions, sources, wording, wordSets] = await orErrorPage(
     Promise.all([
       call(contract.readDraft, { params, fetch }),
       call(contract.listVersions, { params, fetch }),
-      call(contract.listSources, { fetch })
+      call(contract.listSources, { fetch }),
+      call(contract.readWording, { params, fetch }),
+      call(contract.listWordSets, { fetch })
     ])
   );
-  return { draft, versions, sources };
+  return { draft, versions, sources, wording, wordSets };
 };

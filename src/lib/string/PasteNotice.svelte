@@ -1,0 +1,37 @@
+<script lang="ts">
+  import type { CleanPaste } from '$core/formats/clean-pasted';
+
+  interface Props {
+    clean: CleanPaste;
+    onasitwas: () => void;
+    onask: () => void;
+    onclose: () => void;
+  }
+  let { clean, onasitwas, onask, onclose }: Props = $props();
+</script>
+
+<div class="notice" role="status">
+  {#if clean.changes.length}
+    <span>Pasted and cleaned: {clean.changes.join('; ')}.</span>
+    <button class="quiet" onclick={onasitwas}>Put it as it was</button>
+  {/if}
+  {#if clean.ask}
+    <span>{clean.ask.question}</span>
+    <button class="quiet" onclick={onask}>Yes, in capitals</button>
+  {/if}
+  <button class="quiet" onclick={onclose}>{clean.ask ? 'No, leave it' : 'Good'}</button>
+</div>
+
+<style>
+  .notice {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    align-items: center;
+    padding: 6px 14px;
+    font-size: 13px;
+    background: var(--accent-2);
+    border: 1px solid var(--line);
+    border-top: 0;
+  }
+</style>

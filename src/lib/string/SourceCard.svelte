@@ -1,0 +1,184 @@
+<script lang="ts">
+  import CopyButton from '$lib/frame/CopyButton.svelte';
+  import { count } from '$lib/marks/format';
+  import { factLabel } from '$core/dialect/sheet';
+  import type { Answer } from '$server/api/contract';
+  import { factWords } from './fact-words';
+  import type { SourceReading } from './reading-messages';
+
+  type Source = Answer<'listSources'>[number];
+  interface Props {
+    source: Source;
+    reading: SourceReading | undefined;
+    stale: boolean;
+  }
+  let { source, reading, stale }: Props = $props();
+
+  const words = {
+    exact: 'asked just this',
+    wider: 'brings more; Eave takes the rest out',
+    impossible: 'cannot be asked this'
+  };
+  const label = (id: string) => source.sheet.boxes.find((box) => box.id === id)?.label ?? id;
+  const factName = (scope: string) => {
+    const fact = source.sheet.facts.find((one) => one.scope === scope);
+    return fact ? factLabel(fact) : scope;
+  };
+  const limits = $derived(
+    reading
+      ? (['characters', 'words', 'operators', 'nesting'] as const)
+          .filter((kind) => source.sheet.limits[kind] !== null)
+          .map((kind) => ({ kind, used: reading.rendering.use[kind], most: source.sheet.limits[kind]! }))
+      : []
+  );
+  const several = $derived((reading?.rendering.searches.length ?? 0) > 1);
+  let shown = $state(3);
+</script>
+
+<section class="sheet" class:stale aria-label="How {source.name} is asked">
+  <header>
+    <h2>{source.name}</h2>
+    {#if source.kind === 'by-hand'}<span class="soft">run by hand</span>{/if}
+    {#if reading}
+      <span class="badge {reading.rendering.exactness}">{reading.rendering.exactness}</span>
+      <span class="soft">{words[reading.rendering.exactness]}</span>
+      <span class="end">
+        {#if reading.rendering.searches.length}
+          {reading.rendering.searches.length} search{several ? 'es' : ''}
+          <CopyButton text={reading.copy} label={several ? 'Copy all' : 'Copy'} of={source.name} />
+        {/if}
+      </span>
+    {/if}
+  </header>
+  {#if reading}
+    {#if limits.length && reading.rendering.searches.length}
+      <div class="limits">
+        {#each limits as { kind, used, most } (kind)}
+          <div>
+            <span class="soft">{count(used)} of {count(most)} {kind}</span>
+            <div class="bar">
+              <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > 0.9 * most}></i>
+            </div>
+          </div>
+        {/each}
+      </div>
+    {/if}
+    {#each [...reading.rendering.notes, ...reading.problems
+        .filter(({ code }) => code !== 'over-limit')
+        .map(({ message }) => message)] as note (note)}<p class="note">{note}</p>{/each}
+    <ol>
+      {#each reading.rendering.searches.slice(0, shown) as search, i (i)}
+        <li>
+          {#each Object.entries(search.boxes) as [id, text] (id)}
+            <div class="row">
+              <span class="label">{label(id)}</span><code>{text}</code>
+              <CopyButton
+                {text}
+                label="Copy"
+                of="{label(id)}{several ? ` of search ${i + 1}` : ''} for {source.name}"
+              />
+            </div>
+          {/each}
+          {#each search.facts as fact (fact.scope)}
+            <div class="row">
+              <span class="label">{factName(fact.scope)}</span><span>{factWords(fact)}</span>
+              <CopyButton
+                text={[...(fact.include ?? []), ...(fact.exclude ?? [])].join('\n') || factWords(fact)}
+                label="Copy"
+                of="{factName(fact.scope)}{several ? ` of search ${i + 1}` : ''} for {source.name}"
+              />
+            </div>
+          {/each}
+        </li>
+      {/each}
+    </ol>
+    {#if reading.rendering.searches.length > shown}
+      <button class="quiet" onclick={() => (shown = Infinity)}
+        >Show all {reading.rendering.searches.length} searches</button
+      >
+    {/if}
+  {:else}
+    <p class="soft">Translating…</p>
+  {/if}
+</section>
+
+<style>
+  section {
+    padding: 10px 14px;
+    min-width: 0;
+  }
+  .stale {
+    opacity: 0.6;
+  }
+  header {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+    flex-wrap: wrap;
+    font-size: 13px;
+  }
+  .end {
+    margin-left: auto;
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+  }
+  .limits {
+    display: flex;
+    gap: 18px;
+    margin-top: 6px;
+    font-size: 11.5px;
+  }
+  .limits > div {
+    flex: 1;
+    max-width: 220px;
+  }
+  .bar {
+    height: 4px;
+    background: var(--rule);
+    margin-top: 2px;
+  }
+  .bar i {
+    display: block;
+    height: 4px;
+    background: var(--soft);
+  }
+  .bar i.full {
+    background: var(--warm);
+  }
+  .note {
+    color: var(--soft);
+    font-size: 12.5px;
+    margin-top: 6px;
+    overflow-wrap: anywhere;
+  }
+  ol {
+    list-style: none;
+    padding: 0;
+    max-height: 260px;
+    overflow: auto;
+  }
+  li {
+    border-top: 1px solid var(--rule);
+    padding: 5px 0;
+    margin-top: 5px;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: 118px 1fr auto;
+    gap: 10px;
+    align-items: start;
+    padding: 2px 0;
+    font-size: 13px;
+  }
+  .label {
+    color: var(--soft);
+    font-size: 12.5px;
+  }
+  code {
+    font:
+      12.5px/1.5 'IBM Plex Mono',
+      monospace;
+    overflow-wrap: anywhere;
+  }
+</style>

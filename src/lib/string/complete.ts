@@ -1,0 +1,88 @@
+import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
+import { countries } from '$core/people/countries';
+import { industries } from '$core/people/industries';
+import { quoted } from '$core/query/print';
+import { isScope, scopes, type Scope } from '$core/query/scopes';
+
+/** What can be offered besides scopes and operators. */
+export interface Offers {
+  sets: readonly { name: string; kind: string; wordings: readonly string[] }[];
+  titles: readonly string[];
+}
+
+const ranks = ['owner', 'chief', 'director', 'head', 'manager', 'specialist', 'coordinator', 'assistant', 'intern'];
+const functions = [
+  'quality',
+  'compliance',
+  'logistics',
+  'warehouse',
+  'purchasing',
+  'sales',
+  'finance',
+  'software',
+  'general management'
+];
+
+/** Values of the facts that have few or well-known ones. */
+const values: Partial<Record<Scope, readonly Completion[]>> = {
+  country: countries.map(({ name, code }) => ({ label: name, detail: code })),
+  industry: industries.map(({ code, name }) => ({ label: code, detail: name })),
+  rank: ranks.map((label) => ({ label })),
+  function: functions.map((label) => ({ label })),
+  mail: ['verified', 'risky', 'none'].map((label) => ({ label })),
+  hiring: ['yes', 'no'].map((label) => ({ label })),
+  funded: ['yes', 'no'].map((label) => ({ label })),
+  headcount: ['[1 TO 50]', '[51 TO 1000]', '[1001 TO *]'].map((label) => ({ label })),
+  growth: ['[10 TO *]', '[* TO 0]'].map((label) => ({ label, detail: '% in a year' })),
+  tenure: ['[0 TO 6]', '[24 TO *]'].map((label) => ({ label, detail: 'months' })),
+  moved: ['[0 TO 90]'].map((label) => ({ label, detail: 'days' })),
+  active: ['[0 TO 30]'].map((label) => ({ label, detail: 'days' }))
+};
+
+const written = (text: string) => (/^[\p{L}\p{N}]+$/u.test(text) || text.startsWith('[') ? text : quoted(text));
+
+/** The scope that holds at the end of a text: of a bracket not yet closed, or of the word being written. */
+function scopeAt(before: string): Scope | null {
+  const found = /([A-Za-z]+):(?:\((?:[^()"]|"[^"]*")*)?$/.exec(before);
+  const name = found?.[1]?.toLowerCase();
+  return name && isScope(name) ? name : null;
+}
+
+/** Completes scopes, operators, values of facts, word sets and the titles of the brief. */
+export function complete(context: CompletionContext, offers: Offers): CompletionResult | null {
+  const set = context.matchBefore(/@[\p{L}\p{N}_-]*/u);
+  if (set)
+    return {
+      from: set.from,
+      options: offers.sets.map(({ name, kind, wordings }) => ({
+        label: `@${name}`,
+        type: 'set',
+        detail: kind === 'unwanted' ? 'to exclude' : `${wordings.length} wordings`,
+        info: wordings.slice(0, 12).join(', ')
+      })),
+      validFor: /^@[\p{L}\p{N}_-]*$/u
+    };
+  const word = context.matchBefore(/[\p{L}\p{N}]+/u);
+  if (!word && !context.explicit) return null;
+  const from = word?.from ?? context.pos;
+  const before = context.state.sliceDoc(Math.max(0, from - 4000), from);
+  const scope = scopeAt(before);
+  const known = scope && values[scope];
+  if (known)
+    return {
+      from,
+      options: known.map((option) => ({ ...option, type: 'value', apply: written(option.label) })),
+      validFor: /^[\p{L}\p{N} ]*$/u
+    };
+  if (word && word.text.length < 2 && !context.explicit) return null;
+  if (/"[^"]*$/.test(before.replaceAll(/"[^"]*"/g, ''))) return null;
+  return {
+    from,
+    options: [
+      ...scopes.map((label) => ({ label: `${label}:`, type: 'scope', detail: 'scope' })),
+      ...['AND', 'OR', 'NOT'].map((label) => ({ label, type: 'operator', detail: 'operator' })),
+      ...offers.titles.map((label) => ({ label, type: 'wording', detail: 'wording', apply: written(label) }))
+    ],
+    validFor: /^[\p{L}\p{N}]*$/u
+  };
+}

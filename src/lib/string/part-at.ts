@@ -1,0 +1,14 @@
+import { isTerm, type Query } from '$core/query/query';
+
+/** The smallest part of a query that stands at a place in its text and says something on its own. */
+export function partAt(query: Query, at: number): Query | null {
+  const { from = 0, to = Infinity } = query.at ?? {};
+  if (at < from || at > to) return null;
+  if (isTerm(query) || query.set) return query;
+  const parts = query.kind === 'not' ? [query.part] : query.parts;
+  for (const part of parts) {
+    const found = partAt(part, at);
+    if (found) return found;
+  }
+  return null;
+}

@@ -1,0 +1,45 @@
+import { render } from '$core/dialect/render';
+import { writeText } from '$core/dialect/search-text';
+import { sourceProblems } from '$core/dialect/source-problems';
+import { describe } from '$core/query/describe';
+import { layOut } from '$core/query/outline';
+import { parse } from '$core/query/parse';
+import { print } from '$core/query/print';
+import { setQueries } from '$core/query/named-sets';
+import { simplify } from '$core/query/simplify';
+import type { ReadingAnswer, ReadingQuestion } from './reading-messages';
+
+let latest = 0;
+
+/** Reads a string in full and translates it for every sheet, one answer at a time; stops when a newer one has come. */
+async function work({ id, text, sets, sheets }: ReadingQuestion): Promise<void> {
+  const tell = (answer: ReadingAnswer) => postMessage(answer);
+  const { query, problems } = parse(text, setQueries(sets));
+  const shorter = query && !sets.length && !text.includes('/*') ? simplify(query) : null;
+  tell({
+    id,
+    kind: 'read',
+    problems,
+    description: query ? describe(query) : '',
+    shorter: shorter && print(shorter).length < print(query!).length ? layOut(shorter) : null
+  });
+  for (const sheet of query ? sheets : []) {
+    await new Promise((later) => setTimeout(later));
+    if (id !== latest) return;
+    const rendering = render(query!, sheet);
+    tell({
+      id,
+      kind: 'rendered',
+      sourceId: sheet.id,
+      rendering,
+      copy: writeText(rendering.searches, sheet),
+      problems: sourceProblems(text, query!, sheet, rendering)
+    });
+  }
+  tell({ id, kind: 'done' });
+}
+
+addEventListener('message', ({ data }: MessageEvent<ReadingQuestion>) => {
+  latest = data.id;
+  void work(data);
+});
