@@ -13,5 +13,7 @@ const dropRemoteFonts: Plugin = {
 
 export default defineConfig({
   plugins: [dropRemoteFonts, sveltekit()],
+  // Its files can be read by a bundler only.
+  ssr: { noExternal: [/^@atlaskit\/pragmatic-drag-and-drop/] },
   build: { chunkSizeWarningLimit: 1500 }
 });

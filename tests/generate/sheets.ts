@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { sheetSchema, type Sheet } from '../../src/core/dialect/sheet';
-import { textScopes } from '../../src/core/query/scopes';
 
 const sometimes = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: null, freq: 3 });
 /** Null twice as often as not. */

@@ -1,9 +1,9 @@
 import { print } from '../query/print';
 import { isTerm, join, type Query } from '../query/query';
 import { apart, cross, everybody, merge, planFor, type Plan } from './plan';
-import { noUse, overLimit, useOf, writeSearch, type Draft, type Search, type Use } from './search';
-import { shareOut, tooManyValues, type SharedOut } from './share-out';
-import { factLabel, type LimitKind, type Sheet } from './sheet';
+import { noUse, useOf, writeSearch, type Draft, type Search, type Use } from './search';
+import { limitOf, shareOut, type SharedOut } from './share-out';
+import type { Sheet } from './sheet';
 
 /** A string translated for one source. */
 export interface Rendering {
@@ -13,6 +13,8 @@ export interface Rendering {
   /** What the source cannot say, for Eave to check on the people that come back. */
   leftover: Query | null;
   notes: string[];
+  /** The limit that makes several searches of it, or none at all, where one does: `32 words`. */
+  limit?: string | undefined;
   /** The most that any one search takes of each limit. */
   use: Use;
 }
@@ -154,16 +156,16 @@ function finish({ pieces, cuts }: SharedOut, left: readonly Query[], sheet: Shee
   const notes: string[] = [];
   if (searches.length > 1)
     notes.push(`Shared out to ${searches.length} searches; whoever comes twice is counted once.`);
-  for (const { place, pieces } of cuts)
+  for (const { place, pieces, limit } of cuts)
     notes.push(
-      `A limit of ${sheet.name} cuts the alternatives in “${place}” into ${pieces.length} pieces (${pieces.join(', ')}).`
+      `${sheet.name} takes ${limit}: the alternatives in “${place}” are cut into ${pieces.length} pieces (${pieces.join(', ')}).`
     );
   if (leftover) {
     const written = print(leftover);
     const short = written.length > 240 ? `${written.slice(0, 240)}…` : written;
     notes.push(`${sheet.name} cannot be asked all of it. Eave checks the rest on who comes back: ${short}`);
   }
-  return { searches, exactness: leftover ? 'wider' : 'exact', leftover, notes, use };
+  return { searches, exactness: leftover ? 'wider' : 'exact', leftover, notes, use, limit: cuts[0]?.limit };
 }
 
 const nothingToAsk = (leftover: Query | null, sheet: Sheet): Rendering => ({
@@ -181,25 +183,22 @@ const larger = (a: Use, b: Use): Use => ({
   nesting: Math.max(a.nesting, b.nesting)
 });
 
-const units: Record<LimitKind, string> = {
-  characters: 'characters in one box',
-  words: 'words',
-  operators: 'operators',
-  nesting: 'brackets within brackets'
-};
-
 /** What to say of a search that goes beyond a limit and cannot be cut. */
 function tooLong(draft: Draft, sheet: Sheet): Rendering {
+  const limit = limitOf(draft, sheet);
+  const why = limit
+    ? `${sheet.name} takes ${limit}, and a search would have more.`
+    : `This takes more than the ${sheet.limits.searches} searches that one string may be shared out to.`;
   const use = useOf(writeSearch(draft, sheet), sheet);
-  const kind = overLimit(use, sheet);
-  const values = tooManyValues(draft, sheet);
-  const fact = values && sheet.facts.find(({ scope }) => scope === values.scope);
-  const why = kind
-    ? `A search would have ${use[kind].toLocaleString('en')} ${units[kind]}; ${sheet.name} takes ${sheet.limits[kind]!.toLocaleString('en')}.`
-    : values
-      ? `A search would name ${values.given} values of “${factLabel(fact!)}”; ${sheet.name} takes ${values.most}.`
-      : `This takes more than the ${sheet.limits.searches} searches that one string may be shared out to.`;
-  return { searches: [], exactness: 'impossible', leftover: null, notes: [`${why} Shorten the string.`], use };
+  const searches = `${sheet.limits.searches} searches`;
+  return {
+    searches: [],
+    exactness: 'impossible',
+    leftover: null,
+    notes: [`${why} Shorten the string.`],
+    use,
+    limit: limit ?? searches
+  };
 }
 
 /** The boxes that would hold exclusions only where their source answers nothing to that. */

@@ -2,7 +2,7 @@ import { join, type Query, type Term } from '../query/query';
 import type { Scope } from '../query/scopes';
 import { joiner, writeBox } from './box-text';
 import { noUse, overLimit, useOf, useOfText, writeSearch, type Draft, type Search, type Use } from './search';
-import { factLabel, type Sheet } from './sheet';
+import { factLabel, type LimitKind, type Sheet } from './sheet';
 
 /** Groups that are cut at the most; beyond these the largest are. */
 const mostGroups = 5;
@@ -24,7 +24,7 @@ interface Group {
 export interface SharedOut {
   pieces: { draft: Draft; search: Search; use: Use }[];
   /** Sizes of the pieces of each group that was cut. */
-  cuts: { place: string; pieces: number[] }[];
+  cuts: { place: string; pieces: number[]; limit: string }[];
 }
 
 /** A draft as it is written, and what it takes of the limits; null where a box cannot say its part. */
@@ -36,7 +36,7 @@ function writtenWithin(draft: Draft, sheet: Sheet): { search: Search; use: Use }
 }
 
 /** A list of values longer than its fact takes. */
-export function tooManyValues(draft: Draft, sheet: Sheet): { scope: Scope; given: number; most: number } | null {
+function tooManyValues(draft: Draft, sheet: Sheet): { scope: Scope; given: number; most: number } | null {
   for (const { scope, most } of sheet.facts)
     for (const list of [draft.include[scope], draft.exclude[scope]])
       if (most !== null && list && list.length > most) return { scope, given: list.length, most };
@@ -54,6 +54,7 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
   const groups = groupsOf(draft, sheet)
     .sort((a, b) => weightOf(b) - weightOf(a))
     .slice(0, mostGroups);
+  const limit = limitOf(draft, sheet) ?? '';
   const possible = countsUpTo(groups, most).filter(room(draft, groups, sheet));
   for (const counts of possible.slice(0, mostTries)) {
     const dealt = groups.map((group, i) => deal(group, counts[i]!));
@@ -69,12 +70,27 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
     }
     if (pieces.length < drafts.length) continue;
     const cuts = groups.flatMap(({ place }, i) =>
-      counts[i]! > 1 ? [{ place, pieces: dealt[i]!.map((chosen) => chosen.length) }] : []
+      counts[i]! > 1 ? [{ place, limit, pieces: dealt[i]!.map((chosen) => chosen.length) }] : []
     );
     return { pieces, cuts };
   }
   return null;
 }
+
+/** The limit that a draft goes beyond, in words: `32 words`; null where it keeps to all. */
+export function limitOf(draft: Draft, sheet: Sheet): string | null {
+  const kind = overLimit(useOf(writeSearch(draft, sheet), sheet), sheet);
+  if (kind) return `${sheet.limits[kind]!.toLocaleString('en')} ${units[kind]}`;
+  const values = tooManyValues(draft, sheet);
+  return values && `${values.most} values of ${factLabel(sheet.facts.find(({ scope }) => scope === values.scope)!)}`;
+}
+
+const units: Record<LimitKind, string> = {
+  characters: 'characters in one box',
+  words: 'words',
+  operators: 'operators',
+  nesting: 'brackets within brackets'
+};
 
 const weightOf = (group: Group) => group.members.reduce((sum, { weight }) => sum + weight, 0);
 const product = (numbers: readonly number[]) => numbers.reduce((a, b) => a * b, 1);

@@ -39,16 +39,26 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       break;
     }
 
-  const place = largestGroup(query);
-  const tooMuch = rendering.notes.find((note) => note.startsWith('A limit of') || /; .+ takes /.test(note));
-  if (tooMuch)
-    say(
-      'over-limit',
-      rendering.exactness === 'impossible' ? 'warning' : 'hint',
-      place.from,
-      place.to || text.length,
-      tooMuch
-    );
+  const { limit, searches } = rendering;
+  if (limit !== undefined) {
+    const { from, to } = largestGroup(query);
+    if (searches.length)
+      say(
+        'over-limit',
+        'hint',
+        from,
+        to,
+        `${sheet.name} takes ${limit}: this string is shared out to ${searches.length} searches.`
+      );
+    else
+      say(
+        'over-limit',
+        'warning',
+        from,
+        to,
+        `${sheet.name} takes ${limit}, which this string goes beyond. Shorten it.`
+      );
+  }
 
   const other = otherReading(text, query, sheet);
   if (other)

@@ -54,12 +54,13 @@ describe('an outline', () => {
     }
   });
 
-  it('lays each outermost part on a line, and a long group an alternative a line', () => {
+  it('lays each outermost part on a line, and a long group over several, indented', () => {
     const long = Array.from({ length: 12 }, (_, i) => `"quality manager ${i}"`).join(' OR ');
     expect(printOutline(outlineOf(`title:(${long}) pharma`)).split('\n')).toEqual([
       'title:(',
-      '  "quality manager 0"',
-      ...Array.from({ length: 11 }, (_, i) => `  OR "quality manager ${i + 1}"`),
+      '  "quality manager 0" OR "quality manager 1" OR "quality manager 2" OR "quality manager 3"',
+      '  OR "quality manager 4" OR "quality manager 5" OR "quality manager 6" OR "quality manager 7"',
+      '  OR "quality manager 8" OR "quality manager 9" OR "quality manager 10" OR "quality manager 11"',
       ')',
       'AND pharma'
     ]);
@@ -121,6 +122,16 @@ describe('edits of an outline', () => {
   it('takes up again what was set aside', () => {
     const aside = edited(text, (root) => mute(root, [0]));
     expect(edited(aside, (root) => mute(root, [0]))).toBe(text);
+  });
+
+  it('leaves what is set aside the scope of its place', () => {
+    const again = outlineOf('NOT title:(/* QA OR */ RP OR (a b /* AND "c d" */)) pharma /* AND chilled */');
+    expect(nodeAt(again, [0, 0])).toMatchObject({ text: 'QA', scope: 'title', muted: true });
+    expect(nodeAt(again, [0, 2, 2])).toMatchObject({ text: '"c d"', scope: 'title', muted: true });
+    expect(nodeAt(again, [2])).toMatchObject({ text: 'chilled', scope: 'any', muted: true });
+    expect(line(mute(again, [0, 0]))).toBe(
+      'NOT title:(QA OR RP OR (a AND b /* AND "c d" */)) AND pharma /* AND chilled */'
+    );
   });
 
   it('tells the way to a part that was shifted', () => {

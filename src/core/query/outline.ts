@@ -1,4 +1,4 @@
-import { parse, type Parsed, type SetQueries } from './parse';
+import { parseForm, type Parsed, type SetQueries } from './parse';
 import { writeTerm } from './print';
 import { isTerm, type Query, type Span } from './query';
 import { isScope, type Scope } from './scopes';
@@ -26,21 +26,24 @@ export type Outline = OutlineGroup | OutlineLeaf;
 export const isLeaf = (outline: Outline): outline is OutlineLeaf => outline.kind !== 'all' && outline.kind !== 'any';
 
 /** The outline of a text. The outermost node is always a group; an empty text has an empty one. */
-export function outlineOf(text: string, sets?: SetQueries, parsed: Parsed = parse(text, sets)): OutlineGroup {
+export function outlineOf(text: string, sets?: SetQueries, parsed: Parsed = parseForm(text, sets)): OutlineGroup {
   const root = parsed.query && fromQuery(parsed.query);
   const group: OutlineGroup =
     root && !isLeaf(root) && !root.not
       ? { ...root, at: { from: 0, to: text.length } }
       : { kind: 'all', not: false, muted: false, parts: root ? [root] : [], at: { from: 0, to: text.length } };
   for (const muted of parsed.muted) {
-    const home = innermost(group, muted);
+    const { home, scope } = innermost(group, muted, text);
     const index = home.parts.findIndex(({ at }) => at && at.from >= muted.from);
-    home.parts.splice(index < 0 ? home.parts.length : index, 0, { ...mutedOutline(muted.text, sets), at: muted });
+    home.parts.splice(index < 0 ? home.parts.length : index, 0, {
+      ...mutedOutline(muted.text, scope, sets),
+      at: muted
+    });
   }
   return group;
 }
 
-/** Writes an outline; each outermost part on a line of its own, and long groups with an alternative a line, indented. */
+/** Writes an outline; each outermost part on a line of its own, and long groups over several lines, indented. */
 export function printOutline(root: OutlineGroup, width = 100): string {
   return writeParts(root.kind, root.parts, 'any', width, 0);
 }
@@ -77,21 +80,31 @@ function fromQuery(query: Query): Outline {
   return { kind: query.kind === 'and' ? 'all' : 'any', not: false, muted: false, parts, at: query.at };
 }
 
-/** Muted text as it would be read, without the operator that stands at its edge. */
-function mutedOutline(text: string, sets?: SetQueries): Outline {
+/** Muted text as it would be read in its place, without the operator that stands at its edge. */
+function mutedOutline(text: string, scope: Scope, sets?: SetQueries): Outline {
   const inner = text.replace(/^(AND|OR)\s+/, '').replace(/\s+(AND|OR)$/, '');
-  const parsed = parse(inner, sets);
+  const parsed = parseForm(scope === 'any' ? inner : `${scope}:(${inner})`, sets);
   const broken = !parsed.query || parsed.problems.some(({ severity }) => severity === 'error');
   return broken
     ? { kind: 'text', not: false, muted: true, scope: 'any', text: inner }
     : { ...fromQuery(parsed.query!), muted: true };
 }
 
-function innermost(group: OutlineGroup, at: Span): OutlineGroup {
+const scopedGroup = /^(?:NOT\s+|-)*([A-Za-z]+):\s*\(/;
+
+/** The smallest group around a place in the text, and the scope that words there have. */
+function innermost(
+  group: OutlineGroup,
+  at: Span,
+  text: string,
+  scope: Scope = 'any'
+): { home: OutlineGroup; scope: Scope } {
   for (const part of group.parts)
-    if (!isLeaf(part) && !part.muted && part.at && part.at.from <= at.from && at.to <= part.at.to)
-      return innermost(part, at);
-  return group;
+    if (!isLeaf(part) && !part.muted && part.at && part.at.from <= at.from && at.to <= part.at.to) {
+      const named = scopedGroup.exec(text.slice(part.at.from, at.from))?.[1]?.toLowerCase();
+      return innermost(part, at, text, named && isScope(named) ? named : scope);
+    }
+  return { home: group, scope };
 }
 
 function writeParts(
@@ -114,9 +127,16 @@ function writeParts(
     } else if (before) pieces.push(`/* ${operator} ${text} */`);
     else pieces.push(live ? `/* ${text} ${operator} */` : `/* ${text} */`);
   }
-  const line = pieces.join(' ');
-  const breaks = depth === 0 && kind === 'all' ? pieces.length > 1 : line.length + indent.length > width;
-  return breaks ? pieces.join(`\n${indent}`) : line;
+  if (depth === 0 && kind === 'all') return pieces.join('\n');
+  const lines: string[] = [];
+  for (const piece of pieces) {
+    const last = lines.at(-1);
+    const fits =
+      last && !last.includes('\n') && !piece.includes('\n') && last.length + piece.length + indent.length < width;
+    if (fits) lines[lines.length - 1] = `${last} ${piece}`;
+    else lines.push(piece);
+  }
+  return lines.join(`\n${indent}`);
 }
 
 function write(
@@ -163,7 +183,7 @@ export function readLeaf(typed: string, scope: Scope): OutlineLeaf | null {
   const leaf = { not: false, muted: false, scope };
   if (/^@[\p{L}\p{N}][\p{L}\p{N}_-]*$/u.test(written))
     return { ...leaf, kind: 'set', text: written.slice(1).toLowerCase() };
-  const { query, problems } = parse(`${scope}:${written}`);
+  const { query, problems } = parseForm(`${scope}:${written}`);
   if (query && isTerm(query) && !problems.some(({ severity }) => severity === 'error'))
     return { ...leaf, kind: 'term', text: writeTerm({ ...query, scope }, scope) };
   const words = written

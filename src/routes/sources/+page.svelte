@@ -1,19 +1,24 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { invalidate } from '$app/navigation';
+  import { goto, invalidate } from '$app/navigation';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import ImportDesk from '$lib/imports/ImportDesk.svelte';
   import { count } from '$lib/marks/format';
+  import { factLabel, type Sheet } from '$core/dialect/sheet';
+  import { generalSheets } from '$core/dialect/sheets';
   import { contract, type Answer } from '$server/api/contract';
 
   let { data } = $props();
   type Source = Answer<'listSources'>[number];
+  const kinds = { 'stand-in': 'stand-in', file: 'imported file', 'by-hand': 'run by hand' };
   let deleting: Source | null = $state(null);
   let refused: unknown = $state(null);
 
-  function readiness({ readiness: now }: Source): string {
+  function readiness(source: Source): string {
+    const { readiness: now } = source;
+    if (source.kind === 'by-hand') return 'you run it';
     if ('reason' in now) return `not ready: ${now.reason}`;
     return now.state === 'ready' ? 'ready' : 'its people are being prepared';
   }
@@ -30,8 +35,13 @@
   function asking({ boxes, facts }: Source['sheet']): string {
     if (boxes.some((box) => box.scoped)) return 'Takes every string as it is.';
     const words = boxes.map((box) => box.label.toLowerCase()).join(', ');
-    const how = boxes.every((box) => box.or) ? 'and, or, not, phrases and groups' : 'words joined by and, nothing else';
-    return `Boxes: ${words} (${how}).${facts.length ? ` Facts: ${facts.map((fact) => fact.scope).join(', ')}.` : ''}`;
+    const can = (['or', 'not', 'phrase', 'group'] as const).filter((sign) => boxes.some((box) => box[sign]));
+    const how = can.length ? ['and', ...can].join(', ') : 'words joined by and, nothing else';
+    const first = boxes.some((box) => box.binding === 'or-first') ? ', or binds first' : '';
+    return [
+      boxes.length ? `Boxes: ${words} (${how}${first}).` : 'No free text: lists and facts.',
+      facts.length ? `Facts: ${facts.map(factLabel).join(', ')}.` : ''
+    ].join(' ');
   }
 
   onMount(() => {
@@ -40,6 +50,16 @@
     }, 1500);
     return () => clearInterval(poll);
   });
+
+  async function start(sheet: Sheet) {
+    refused = null;
+    try {
+      const made = await call(contract.createByHand, { body: { sheet } });
+      await goto(`/sources/${made.id}`);
+    } catch (problem) {
+      refused = problem;
+    }
+  }
 
   async function remove(source: Source) {
     refused = null;
@@ -67,14 +87,14 @@
       {#each data.sources as source (source.id)}
         <tr>
           <td class="who"
-            ><b>{source.name}</b>
-            <div class="soft">{source.kind === 'file' ? 'imported file' : 'stand-in'}</div></td
+            ><a href="/sources/{source.id}"><b>{source.name}</b></a>
+            <div class="soft">{kinds[source.kind]}</div></td
           >
-          <td>{source.people === null ? '…' : count(source.people)}</td>
+          <td>{source.kind === 'by-hand' ? '–' : source.people === null ? '…' : count(source.people)}</td>
           <td>{asking(source.sheet)}</td>
           <td>{counting(source.sheet)}</td>
           <td
-            >{readiness(source)}{#if source.kind === 'file'}<br /><button
+            >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><button
                 class="quiet"
                 onclick={() => (deleting = source)}>Delete</button
               >{/if}</td
@@ -83,6 +103,16 @@
       {/each}
     </tbody>
   </table>
+  <section class="sheet own" aria-label="Add a place that you run by hand">
+    <h2>A place that you run by hand</h2>
+    <p class="soft">
+      For a place Eave cannot reach: it writes the search for you to copy. Start from what comes closest, and say how
+      the place is asked.
+    </p>
+    {#each generalSheets as sheet (sheet.id)}
+      <button class="quiet" onclick={() => start(sheet)} title={sheet.about}>{sheet.name}</button>
+    {/each}
+  </section>
   <ImportDesk ondone={() => invalidate('eave:sources')} />
 </div>
 
@@ -102,12 +132,23 @@
   }}
 >
   <p>
-    “{deleting?.name}” goes with its people, its trials and the verdicts on its people, in every brief. This cannot be
-    undone.
+    “{deleting?.name}” goes with {deleting?.kind === 'by-hand' ? 'its sheet' : 'its people'}, its trials and the
+    verdicts on its people, in every brief. This cannot be undone.
   </p>
 </Modal>
 
 <style>
+  .own {
+    padding: 12px 16px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    align-items: baseline;
+  }
+  .own p {
+    flex: 1;
+    font-size: 13px;
+  }
   .grid {
     display: grid;
     gap: 14px;

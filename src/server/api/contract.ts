@@ -90,6 +90,7 @@ const rendering = z.object({
   exactness: z.enum(['exact', 'wider', 'impossible']),
   leftover: querySchema.nullable(),
   notes: z.array(z.string()),
+  limit: z.string().optional().describe('The limit that makes several searches of it, or none'),
   use: z.object({ characters: z.int(), words: z.int(), operators: z.int(), nesting: z.int() })
 });
 const precision = z.object({

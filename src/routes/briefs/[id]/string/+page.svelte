@@ -180,9 +180,8 @@
   const panel = $derived(page.url.searchParams.get('panel'));
   const tree = $derived(page.url.searchParams.has('tree'));
   const showing = (name: 'panel' | 'tree' | 'version', value: string | null) => {
-    const query = Object.fromEntries(page.url.searchParams);
-    if (value === null) delete query[name];
-    else query[name] = value;
+    const query = Object.fromEntries([...page.url.searchParams].filter(([key]) => key !== name));
+    if (value !== null) query[name] = value;
     return goto(briefPath(data.brief.id, 'string', query), { keepFocus: true, noScroll: true });
   };
 

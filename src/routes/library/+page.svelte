@@ -1,0 +1,192 @@
+<script lang="ts">
+  import { goto, invalidate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { saveFile } from '$lib/frame/save-file';
+  import WordSetForm from '$lib/library/WordSetForm.svelte';
+  import { count } from '$lib/marks/format';
+  import type { NamedSet } from '$core/query/named-sets';
+  import { contract } from '$server/api/contract';
+
+  let { data } = $props();
+  let refused: unknown = $state(null);
+  let told = $state('');
+  let filter = $state('');
+  const shown = $derived(
+    data.wordSets.filter(({ name, note, wordings }) =>
+      [name, note, ...wordings].some((text) => text.toLowerCase().includes(filter.trim().toLowerCase()))
+    )
+  );
+  const openName = $derived(page.url.searchParams.get('set'));
+  const opened = $derived(data.wordSets.find(({ name }) => name === openName) ?? null);
+  const open = (name: string | null) =>
+    goto(name === null ? '/library' : `/library?set=${encodeURIComponent(name)}`, { keepFocus: true, noScroll: true });
+
+  async function attempt(work: () => Promise<string>) {
+    refused = null;
+    told = '';
+    try {
+      told = await work();
+      await invalidate('eave:word-sets');
+      return true;
+    } catch (problem) {
+      refused = problem;
+      return false;
+    }
+  }
+
+  const create = (set: NamedSet) =>
+    attempt(async () => {
+      await call(contract.createWordSet, { body: set });
+      return `@${set.name} is in the library.`;
+    });
+  const change = (set: NamedSet, revision: number, seen: string[]) =>
+    attempt(async () => {
+      const { name, ...rest } = set;
+      await call(contract.writeWordSet, { params: { name }, body: { ...rest, revision, seen } });
+      return `@${name} is kept${seen.length ? ` and changed in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
+    });
+  const remove = (name: string) =>
+    attempt(async () => {
+      await call(contract.deleteWordSet, { params: { name } });
+      await open(null);
+      return `@${name} is deleted.`;
+    });
+
+  async function save(format: 'json' | 'csv') {
+    await attempt(async () => {
+      const { text } = await call(contract.exportWordSets, { query: { format } });
+      saveFile(text, `word-sets.${format}`, format === 'json' ? 'application/json' : 'text/csv');
+      return '';
+    });
+  }
+  async function take(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    await attempt(async () => {
+      const { added, extended, unchanged, wordings } = await call(contract.importWordSets, {
+        body: { text: await file.text() }
+      });
+      return `${file.name}: ${added} set${added === 1 ? '' : 's'} added, ${extended} extended, ${unchanged} unchanged; ${count(wordings)} wordings new.`;
+    });
+    input.value = '';
+  }
+</script>
+
+<div class="strip">
+  <h1>Library</h1>
+  <p class="soft">
+    Word sets to use in any string by their name, as in <code>title:@quality-heads NOT @never-interns</code>. A change
+    shows in all strings that use the set; versions that were kept stay as they were.
+  </p>
+  <button class="quiet" onclick={() => save('json')}>Export JSON</button>
+  <button class="quiet" onclick={() => save('csv')}>Export CSV</button>
+  <label class="file">Import <input type="file" accept=".json,.csv,.txt" onchange={take} /></label>
+  <button class="quiet main" onclick={() => open('')}>New word set</button>
+</div>
+<Refused problem={refused} />
+{#if told}<p class="told" role="status">{told}</p>{/if}
+
+<div class="grid">
+  <div>
+    <input
+      class="filter"
+      type="search"
+      placeholder="Find a set or a wording"
+      aria-label="Find a set or a wording"
+      bind:value={filter}
+    />
+    <table class="board" aria-label="Word sets">
+      <thead><tr><th>Set</th><th>Wordings</th><th>Used in</th></tr></thead>
+      <tbody>
+        {#each shown as set (set.name)}
+          <tr aria-current={set.name === openName ? 'true' : undefined}>
+            <td>
+              <button class="plain name mono" onclick={() => open(set.name)}>@{set.name}</button>
+              <div class="soft">
+                {set.kind === 'unwanted' ? 'to exclude' : 'wanted'}{set.note ? ` · ${set.note}` : ''}
+              </div>
+            </td>
+            <td>
+              {count(set.wordings.length)}
+              <div class="soft few">{set.wordings.slice(0, 5).join(', ')}{set.wordings.length > 5 ? ' …' : ''}</div>
+            </td>
+            <td>
+              {#each set.usedIn as brief (brief.id)}<a href={briefPath(brief.id, 'string')}>{brief.name}</a><br
+                />{:else}<span class="soft">no string</span>{/each}
+            </td>
+          </tr>
+        {:else}
+          <tr
+            ><td colspan="3" class="soft"
+              >{filter
+                ? 'No set and no wording has this in it.'
+                : 'Nothing yet. Make a set here, keep one from the tree of a string, or import a file.'}</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  {#if openName !== null}
+    {#key `${openName} ${opened?.revision}`}
+      <WordSetForm set={opened} oncreate={create} onchange={change} onremove={remove} onopen={open} />
+    {/key}
+  {/if}
+</div>
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 14px;
+    align-items: start;
+  }
+  .grid > :only-child {
+    grid-column: 1 / -1;
+  }
+  .filter {
+    font: inherit;
+    color: var(--ink);
+    background: var(--sheet);
+    border: 1px solid var(--line);
+    padding: 5px 10px;
+    width: 320px;
+    margin-bottom: 10px;
+  }
+  .told {
+    margin-bottom: 10px;
+  }
+  .name {
+    font-weight: 600;
+    color: var(--accent);
+  }
+  tr[aria-current] {
+    background: var(--accent-2);
+  }
+  td {
+    font-size: 13px;
+  }
+  .few {
+    overflow-wrap: anywhere;
+  }
+  .file {
+    font-size: 13px;
+    border: 1px solid var(--grey);
+    background: var(--sheet);
+    padding: 4px 11px;
+    cursor: pointer;
+  }
+  .file:focus-within {
+    outline: 2px solid var(--accent);
+  }
+  .file input {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    opacity: 0;
+  }
+</style>

@@ -1,0 +1,236 @@
+<script lang="ts">
+  import { goto, invalidate } from '$app/navigation';
+  import { ApiProblem, call } from '$lib/api/call';
+  import CopyButton from '$lib/frame/CopyButton.svelte';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { saveFile } from '$lib/frame/save-file';
+  import SheetFields from '$lib/sheets/SheetFields.svelte';
+  import SourceCard from '$lib/string/SourceCard.svelte';
+  import { render } from '$core/dialect/render';
+  import { read, writeText } from '$core/dialect/search-text';
+  import { sheetSchema, type Sheet } from '$core/dialect/sheet';
+  import { sourceProblems } from '$core/dialect/source-problems';
+  import { layOut } from '$core/query/outline';
+  import { parse } from '$core/query/parse';
+  import { contract } from '$server/api/contract';
+
+  let { data } = $props();
+
+  // svelte-ignore state_referenced_locally
+  let sheet: Sheet = $state.raw(data.source.sheet);
+  // svelte-ignore state_referenced_locally
+  let revision = $state(data.source.revision);
+  let refused: unknown = $state(null);
+  let told = $state('');
+  const own = $derived(data.source.kind === 'by-hand');
+  const checked = $derived(sheetSchema.safeParse(sheet));
+  const wrong = $derived(
+    checked.success
+      ? []
+      : checked.error.issues.map(({ path, message }) => `${path.join(' ') || 'The sheet'}: ${message}`)
+  );
+  const changed = $derived(JSON.stringify(sheet) !== JSON.stringify(data.source.sheet));
+
+  let sample = $state(
+    'title:("head of quality" OR "quality director" OR QA) AND ("cold chain" OR pharma*) AND country:(Denmark OR Sweden) AND headcount:[51 TO 1000] NOT (intern OR "test engineer")'
+  );
+  const query = $derived(parse(sample).query);
+  const reading = $derived.by(() => {
+    if (!query || !checked.success) return null;
+    const rendering = render(query, checked.data);
+    return {
+      rendering,
+      copy: writeText(rendering.searches, checked.data),
+      problems: sourceProblems(sample, query, checked.data, rendering)
+    };
+  });
+  let native = $state('quality OR qa pharma');
+  const understood = $derived(checked.success && native.trim() ? read(native, checked.data) : null);
+
+  async function keep() {
+    if (!checked.success) return;
+    refused = null;
+    told = '';
+    try {
+      const kept = await call(contract.writeSheet, {
+        params: { source: data.source.id },
+        body: { sheet: checked.data, revision }
+      });
+      revision = kept.revision;
+      sheet = kept.sheet;
+      await invalidate('eave:sources');
+      told = 'Kept.';
+    } catch (problem) {
+      refused = problem;
+      if (problem instanceof ApiProblem && problem.status === 409) {
+        const theirs = problem.body.current as { revision: number } | undefined;
+        if (theirs) revision = theirs.revision;
+      }
+    }
+  }
+  async function copyToOwn() {
+    refused = null;
+    try {
+      const made = await call(contract.createByHand, {
+        body: { sheet: { ...sheet, name: `${sheet.name.slice(0, 90)} (copy)` } }
+      });
+      await goto(`/sources/${made.id}`, { invalidateAll: true });
+      sheet = made.sheet;
+      revision = made.revision;
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+  async function take(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    refused = null;
+    try {
+      const given = sheetSchema.safeParse(JSON.parse(await file.text()));
+      if (given.success) sheet = { ...given.data, id: sheet.id };
+      else {
+        const [issue] = given.error.issues;
+        refused = new ApiProblem(
+          0,
+          'Not a sheet',
+          `${file.name} is no capability sheet: ${issue!.path.join(' ')}: ${issue!.message}. Nothing was changed.`
+        );
+      }
+    } catch {
+      refused = new ApiProblem(
+        0,
+        'Not JSON',
+        `${file.name} is not valid JSON. Choose a sheet that was exported here, or one written after its schema. Nothing was changed.`
+      );
+    }
+    input.value = '';
+  }
+</script>
+
+<div class="strip">
+  <h1>{data.source.name}</h1>
+  <p class="soft">
+    {own
+      ? 'A place that you run by hand: its sheet says how it is asked.'
+      : 'Its sheet says how it is searched here and stays as it is. Copy it to change it.'}
+  </p>
+  {#if told && !changed}<span class="soft" role="status">{told}</span>{/if}
+  <button
+    class="quiet"
+    onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
+    >Export JSON</button
+  >
+  {#if own}<label class="file">Import JSON <input type="file" accept=".json" onchange={take} /></label>{/if}
+  <a href="/api/sheet.schema.json">Schema</a>
+  <button class="quiet" onclick={copyToOwn}>Copy to a place of my own</button>
+  {#if own}<button class="quiet main" disabled={!checked.success || !changed} onclick={keep}>Keep</button>{/if}
+</div>
+<Refused problem={refused} />
+
+<div class="grid">
+  <section class="sheet" aria-label="Capability sheet">
+    <SheetFields {sheet} disabled={!own} onchange={(next) => (sheet = next)} />
+    {#if wrong.length}
+      <ul class="wrong" role="alert">
+        {#each wrong.slice(0, 6) as line (line)}<li>{line}</li>{/each}
+      </ul>
+    {/if}
+  </section>
+  <div class="live">
+    <section class="sheet" aria-label="What follows from it">
+      <h2>What follows from it</h2>
+      <label
+        >A string in Eave’s notation
+        <textarea rows="3" bind:value={sample} spellcheck="false"></textarea></label
+      >
+      {#if !query}<p class="soft">Write a string to see how it would be asked.</p>{/if}
+    </section>
+    {#if reading}<SourceCard source={{ ...data.source, sheet }} {reading} stale={false} />{/if}
+    <section class="sheet" aria-label="Reading back">
+      <label
+        >A text as it would be typed there
+        <textarea rows="2" bind:value={native} spellcheck="false"></textarea></label
+      >
+      {#if understood?.query}
+        <p>
+          is read as <code>{layOut(understood.query)}</code>
+          <CopyButton text={layOut(understood.query)} of="what was understood" />
+        </p>
+      {:else}<p class="soft">asks nothing.</p>{/if}
+      {#each understood?.problems ?? [] as problem, i (i)}<p class="soft">{problem.message}</p>{/each}
+    </section>
+  </div>
+</div>
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+    gap: 14px;
+    align-items: start;
+  }
+  section {
+    padding: 12px 16px;
+  }
+  .live {
+    display: grid;
+    gap: 12px;
+    position: sticky;
+    top: 8px;
+  }
+  label {
+    font-size: 12.5px;
+    color: var(--soft);
+  }
+  textarea {
+    display: block;
+    width: 100%;
+    box-sizing: border-box;
+    font:
+      13px/1.5 'IBM Plex Mono',
+      monospace;
+    color: var(--ink);
+    background: var(--sheet-2);
+    border: 1px solid var(--line);
+    padding: 6px 8px;
+    margin: 4px 0;
+  }
+  p {
+    font-size: 13px;
+    margin-top: 4px;
+  }
+  code {
+    font:
+      13px/1.5 'IBM Plex Mono',
+      monospace;
+    overflow-wrap: anywhere;
+    white-space: pre-wrap;
+  }
+  .wrong {
+    color: var(--warm);
+    font-size: 13px;
+    margin-top: 10px;
+    padding-left: 18px;
+  }
+  .file {
+    border: 1px solid var(--grey);
+    background: var(--sheet);
+    color: var(--ink);
+    font-size: 13px;
+    padding: 4px 11px;
+    cursor: pointer;
+  }
+  .file:focus-within {
+    outline: 2px solid var(--accent);
+  }
+  .file input {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    opacity: 0;
+  }
+  .strip a {
+    font-size: 13px;
+  }
+</style>
