@@ -20,6 +20,8 @@ interface Found {
   aside: boolean;
   /** The other leaves of the group it stands in: what tells one group from another. */
   group: OutlineGroup;
+  /** Where that group is: the index among its fellows at each level. */
+  path: string;
 }
 
 /**
@@ -46,32 +48,35 @@ export function compareVersions(
   const changes: PartChange[] = [];
   for (const found of now) {
     const partner = partners.get(found);
-    if (!partner) changes.push({ change: 'added', text: found.leaf.text, place: placeOf(found) });
+    if (!partner) changes.push({ change: 'added', text: written(found.leaf), place: placeOf(found) });
     else if (!isSamePlace(partner, found))
-      changes.push({ change: 'moved', text: found.leaf.text, place: placeOf(found), before: placeOf(partner) });
+      changes.push({ change: 'moved', text: written(found.leaf), place: placeOf(found), before: placeOf(partner) });
   }
   for (const found of [...left.values()].flat())
-    changes.push({ change: 'removed', text: found.leaf.text, place: placeOf(found) });
+    changes.push({ change: 'removed', text: written(found.leaf), place: placeOf(found) });
   return changes;
 }
 
+const written = ({ kind, text }: OutlineLeaf) => (kind === 'set' ? `@${text}` : text);
 const nameOf = ({ leaf }: Found) => `${leaf.kind} ${fold(leaf.text).replaceAll(/\s+/g, ' ')}`;
 
 function leavesOf(root: OutlineGroup): Found[] {
   const found: Found[] = [];
-  const walk = (part: Outline, excluded: boolean, aside: boolean, group: OutlineGroup) => {
-    const not = excluded !== part.not;
-    const muted = aside || part.muted;
-    if (isLeaf(part)) found.push({ leaf: part, excluded: not, aside: muted, group });
-    else for (const inner of part.parts) walk(inner, not, muted, part);
-  };
-  for (const part of root.parts) walk(part, root.not, false, root);
+  const walk = (group: OutlineGroup, path: string, excluded: boolean, aside: boolean) =>
+    group.parts.forEach((part, i) => {
+      const not = excluded !== part.not;
+      const muted = aside || part.muted;
+      if (isLeaf(part)) found.push({ leaf: part, excluded: not, aside: muted, group, path });
+      else walk(part, `${path}.${i}`, not, muted);
+    });
+  walk(root, '', root.not, false);
   return found;
 }
 
-/** Whether two leaves stand alike: same scope and sign, in groups of the same kind that share others or are both alone. */
+/** Whether two leaves stand alike: same scope and sign, in the same group, or in groups of one kind that share others. */
 function isSamePlace(a: Found, b: Found): boolean {
   if (a.leaf.scope !== b.leaf.scope || a.excluded !== b.excluded || a.aside !== b.aside) return false;
+  if (a.path === b.path && a.group.kind === b.group.kind) return true;
   const [beforeOthers, nowOthers] = [othersOf(a), othersOf(b)];
   if (!beforeOthers.size || !nowOthers.size) return true;
   return a.group.kind === b.group.kind && [...beforeOthers].some((name) => nowOthers.has(name));
@@ -87,6 +92,6 @@ function placeOf({ leaf, excluded, aside, group }: Found): string {
   if (excluded) words.push('excluded');
   if (aside) words.push('set aside');
   if (group.kind === 'any' && others.length)
-    words.push(`beside ${others[0]!.text}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`);
+    words.push(`beside ${written(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`);
   return words.join(', ');
 }

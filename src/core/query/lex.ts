@@ -1,4 +1,4 @@
-import type { Problem } from './problem';
+import { cutOut, type Problem } from './problem';
 import { isScope, type Scope } from './scopes';
 import { tokenKeys } from './tokens';
 
@@ -163,7 +163,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
           from,
           to: at,
           message: 'Nothing to find stands between these quotes. Write words there or take them out.',
-          fix: { label: 'Take them out', edits: [{ from, to: at, insert: '' }] }
+          fix: { label: 'Take them out', edits: [cutOut(text, { from, to: at })] }
         });
       lexemes.push({ kind: 'gap', from, to: at });
       return;
@@ -308,7 +308,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         from,
         to: end,
         message: `“${raw.slice(0, 20)}” has no letter or digit, so nothing can be found by it; it is left out.`,
-        fix: { label: 'Take it out', edits: [{ from, to: end, insert: '' }] }
+        fix: { label: 'Take it out', edits: [cutOut(text, { from, to: end })] }
       });
       return;
     }

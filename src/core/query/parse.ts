@@ -1,7 +1,7 @@
 import { lex, type Lexeme, type Muted } from './lex';
 import { limits } from './limits';
 import { meaningProblems } from './meaning-problems';
-import type { Edit, Problem } from './problem';
+import { cutOut, type Edit, type Problem } from './problem';
 import { isTerm, join, terms, type Query, type Span, type Term } from './query';
 import { isNumberFact, type Scope } from './scopes';
 
@@ -350,7 +350,7 @@ class Reader {
       if (close)
         this.say('empty-group', 'error', span, 'Nothing stands in this group. Write words in it or take it out.', {
           label: 'Take it out',
-          edits: [{ ...span, insert: '' }]
+          edits: [cutOut(this.text, span)]
         });
       return null;
     }
@@ -391,7 +391,7 @@ class Reader {
       'error',
       lexeme,
       `${written} has nothing to join here. It stands between two parts (NOT and - before one).`,
-      { label: `Take ${written} out`, edits: [{ from: lexeme.from, to: lexeme.to, insert: '' }] }
+      { label: `Take ${written} out`, edits: [cutOut(this.text, lexeme)] }
     );
   }
 

@@ -61,6 +61,12 @@ export type Problem = z.infer<typeof problemSchema>;
 export type ProblemCode = Problem['code'];
 export type Edit = z.infer<typeof edit>;
 
+/** Takes a piece out of a text, with one of the spaces around it where there is one on both sides. */
+export function cutOut(text: string, { from, to }: { from: number; to: number }): Edit {
+  const apart = /\s/.test(text[to] ?? ' ') && /\s/.test(text[from - 1] ?? '');
+  return { from: apart ? from - 1 : from, to, insert: '' };
+}
+
 /** The text after a fix's edits, which never overlap. */
 export function applyEdits(text: string, edits: readonly Edit[]): string {
   return [...edits]

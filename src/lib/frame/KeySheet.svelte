@@ -17,9 +17,21 @@
       'String',
       [
         ['Ctrl Enter', 'run on the chosen sources'],
-        ['Ctrl Space', 'complete a scope or operator'],
+        ['Ctrl Space', 'complete a scope, a value, a title or @ a word set'],
         ['F8', 'next problem'],
         ['Ctrl .', 'take the fix offered at the cursor']
+      ]
+    ],
+    [
+      'Tree of the string',
+      [
+        ['↑ ↓', 'choose a part; ← → fold and unfold'],
+        ['Alt ↑ ↓', 'move it, out of its group at the edge'],
+        ['Enter', 'edit it'],
+        ['+', 'add a part after it, or in the group'],
+        ['X, M', 'exclude it, set it aside'],
+        ['O, W, U', 'all or any, wrap, unwrap'],
+        ['Del', 'remove it']
       ]
     ],
     [

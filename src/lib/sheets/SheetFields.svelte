@@ -116,7 +116,7 @@
               'boxes',
               sheet.boxes.filter((_, at) => at !== i)
             )}
-          aria-label="Take the box {box.label} out">Take out</button
+          aria-label="Take out {box.label}">Take out</button
         >
       </div>
       {#if box.scoped}
@@ -126,6 +126,7 @@
           <label
             >and
             <select
+              aria-label="How “and” is written"
               value={box.and ?? ''}
               onchange={(e) => putBox(i, { and: nullable(e.currentTarget.value) as Box['and'] })}
             >
@@ -135,6 +136,7 @@
           <label
             >or
             <select
+              aria-label="How “or” is written"
               value={box.or ?? ''}
               onchange={(e) => putBox(i, { or: nullable(e.currentTarget.value) as Box['or'] })}
             >
@@ -144,6 +146,7 @@
           <label
             >not
             <select
+              aria-label="How “not” is written"
               value={box.not ?? ''}
               onchange={(e) => putBox(i, { not: nullable(e.currentTarget.value) as Box['not'] })}
             >
@@ -152,7 +155,11 @@
           >
           <label
             >words side by side mean
-            <select value={box.beside} onchange={(e) => putBox(i, { beside: e.currentTarget.value as Box['beside'] })}>
+            <select
+              aria-label="What words side by side mean"
+              value={box.beside}
+              onchange={(e) => putBox(i, { beside: e.currentTarget.value as Box['beside'] })}
+            >
               <option value="and">all of them</option><option value="or">any of them</option><option value="phrase"
                 >a phrase</option
               >
@@ -161,6 +168,7 @@
           <label
             >binds first
             <select
+              aria-label="What binds first"
               value={box.binding}
               onchange={(e) => putBox(i, { binding: e.currentTarget.value as Box['binding'] })}
             >
@@ -193,7 +201,7 @@
       {/if}
     </div>
   {/each}
-  <button type="button" class="quiet" onclick={addBox}>Add a box</button>
+  <button type="button" class="quiet add" onclick={addBox}>Add a box</button>
 
   <h2>Facts and lists</h2>
   {#each sheet.facts as fact, i (fact.scope)}
@@ -263,7 +271,7 @@
             'facts',
             sheet.facts.filter((_, at) => at !== i)
           )}
-        aria-label="Take {fact.scope} out">Take out</button
+        aria-label="Take out {fact.scope}">Take out</button
       >
     </div>
   {/each}
@@ -480,6 +488,9 @@
   }
   .fact input:not([type='checkbox']):not(.number) {
     width: 130px;
+  }
+  .add {
+    justify-self: start;
   }
   .number {
     width: 66px;

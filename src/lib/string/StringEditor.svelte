@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { redo, undo } from '@codemirror/commands';
+  import { isolateHistory, redo, undo } from '@codemirror/commands';
   import type { EditorView } from '@codemirror/view';
   import type { Problem } from '$core/query/problem';
   import { readAgain, showProblems, stringEditor, type EditorContext } from './editor';
@@ -31,7 +31,10 @@
   $effect(() => {
     const next = text;
     if (view && view.state.doc.toString() !== next)
-      view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } });
+      view.dispatch({
+        changes: { from: 0, to: view.state.doc.length, insert: next },
+        annotations: isolateHistory.of('full')
+      });
   });
   $effect(() => {
     context.sets();

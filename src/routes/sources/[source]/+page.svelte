@@ -146,7 +146,7 @@
       >
       {#if !query}<p class="soft">Write a string to see how it would be asked.</p>{/if}
     </section>
-    {#if reading}<SourceCard source={{ ...data.source, sheet }} {reading} stale={false} />{/if}
+    {#if reading}<SourceCard source={{ ...data.source, name: sheet.name, sheet }} {reading} stale={false} />{/if}
     <section class="sheet" aria-label="Reading back">
       <label
         >A text as it would be typed there

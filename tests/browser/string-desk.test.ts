@@ -1,0 +1,431 @@
+import { describe, expect, it } from 'vitest';
+import type { Page } from 'playwright-core';
+import { problemCodes, type ProblemCode } from '../../src/core/query/problem';
+import { api, expectAccessible, stringText, useBrowser, writeString } from './browser';
+
+const { open, expectError } = useBrowser();
+
+async function desk(name: string, text = ''): Promise<{ page: Page; id: string }> {
+  const { id } = await api<{ id: string }>('POST', '/briefs', { name });
+  if (text) await api('PUT', `/briefs/${id}/draft`, { body: { text, from: null }, revision: 1 });
+  return { page: await open(`/briefs/${id}/string`), id };
+}
+const problems = (page: Page) => page.getByRole('list', { name: 'Problems of the string' });
+const card = (page: Page, source: string) => page.getByRole('region', { name: `How ${source} is asked` });
+const waitForText = (page: Page, text: string) =>
+  page.waitForFunction(
+    (wanted) =>
+      [...document.querySelectorAll('.cm-line')]
+        .map((line) => line.textContent)
+        .join(' ')
+        .replaceAll(/\s+/g, ' ') === wanted,
+    text
+  );
+
+describe('problems of a string', () => {
+  /** Each with a string that has it, the fix to press, and what that makes of it. */
+  const shown: [ProblemCode, string, RegExp, string?, string?][] = [
+    ['unclosed-quote', 'title:"head of', /quote is never closed/, 'Close it at the end', 'title:"head of"'],
+    ['unclosed-bracket', '(a OR b', /bracket is never closed/, 'Close it at the end', '(a OR b)'],
+    ['unopened-bracket', 'a OR b)', /closes nothing/, 'Take it out', 'a OR b'],
+    ['empty-group', 'a AND () b', /Nothing stands in this group/, 'Take it out', 'a AND b'],
+    ['empty-phrase', 'a ""', /between these quotes/, 'Take them out', 'a'],
+    ['empty-scope', 'a title:', /right after the scope/],
+    ['unknown-scope', 'titel:a', /There is no scope/, 'Search the whole profile', 'a'],
+    ['doubled-scope', 'title:company:a', /Two scopes/, 'Take the first out', 'company:a'],
+    ['misplaced-operator', 'a OR OR b', /nothing to join/, 'Take OR out', 'a OR b'],
+    ['lower-case-operator', 'aa or bb', /Operators are written in capitals/, 'Write OR', 'aa OR bb'],
+    ['foreign-operator', 'a && b', /read as AND/, 'Write AND', 'a AND b'],
+    ['curly-quotes', '“cold chain”', /Curly quotes/, 'Write plain quotes', '"cold chain"'],
+    ['long-dash', 'a –b', /long dash/, 'Write a plain -', 'a -b'],
+    ['unquoted-title', 'title:quality manager', /Without quotes/, 'Quote “quality manager”', 'title:"quality manager"'],
+    [
+      'unquoted-exclusion',
+      'a NOT test engineer',
+      /Only “test” is excluded/,
+      'Quote “test engineer”',
+      'a NOT "test engineer"'
+    ],
+    ['mixed-operators', 'a AND b OR c', /It is read as/, 'Write these brackets', '(a AND b) OR c'],
+    ['bad-range', 'headcount:[200 TO 50]', /lower bound comes first/, 'Swap them', 'headcount:[50 TO 200]'],
+    ['bad-number', 'headcount:big', /is not a number/],
+    ['range-on-words', 'title:[1 TO 2]', /holds words/],
+    ['short-wildcard', 'ab*', /three letters or more/, 'Take the * out', 'ab'],
+    ['wildcard-in-phrase', '"pharma* firm"', /not a wildcard/, 'Take it out', '"pharma firm"'],
+    ['misplaced-wildcard', 'pha*rma', /only at the end/, 'Take it out', 'pharma'],
+    ['only-exclusions', 'NOT a', /only excludes/],
+    ['unclosed-muted', 'a /* OR b', /set aside and never ends/, 'End it here', 'a /* OR b */'],
+    ['unknown-set', 'a NOT @nobody-known', /no word set called/, 'Search for it as words', 'a NOT "nobody-known"'],
+    ['repeated-term', 'a OR b OR a', /stands twice/, 'Take it out', 'a OR b'],
+    [
+      'covered-wording',
+      'x OR "quality manager" OR "senior quality manager"',
+      /is covered by/,
+      'Take it out',
+      'x OR "quality manager"'
+    ],
+    [
+      'wanted-and-excluded',
+      '(tester OR b) NOT tester',
+      /wanted and excluded at once/,
+      'Take the exclusion out',
+      '(tester OR b)'
+    ],
+    [
+      'exclusion-hits-wanted',
+      'title:"test manager" NOT test',
+      /removes everyone found by/,
+      'Take the exclusion out',
+      'title:"test manager"'
+    ],
+    ['never-matches', 'a AND headcount:[1 TO 5] AND headcount:[9 TO 20]', /can never match/],
+    ['always-true', 'a AND (b OR NOT b)', /true of everybody/, 'Take it out', 'a'],
+    ['several-meanings', 'title:GDP', /has several meanings: good distribution practice; gross domestic product/],
+    [
+      'spelling-pair',
+      'title:organisation',
+      /is also written “organization”/,
+      'Add organization',
+      'title:(organisation OR organization)'
+    ],
+    ['stray-sign', 'sales & marketing', /no letter or digit/, 'Take it out', 'sales marketing'],
+    ['hidden-character', 'a\u200bb', /cannot be seen/, 'Replace it with a space', 'a b'],
+    ['too-deep', '('.repeat(201) + 'a', /more than 200 deep/],
+    ['too-many-terms', 'ab OR '.repeat(5001) + 'c', /more than 5,000 terms/],
+    ['too-long', 'quality '.repeat(9000), /the most is 64 KiB/]
+  ];
+
+  it('are told at the string, each with its fix', async () => {
+    const { page } = await desk('Every problem');
+    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise'];
+    expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
+    for (const [code, text, message, fix, mended] of shown) {
+      await writeString(page, text);
+      const told = problems(page).getByRole('listitem').filter({ hasText: message }).first();
+      await told.waitFor().catch(() => {
+        throw new Error(`${code} is not told of ${text.slice(0, 60)}`);
+      });
+      if (!fix) continue;
+      await told.getByRole('button', { name: fix, exact: true }).click();
+      expect([code, await stringText(page)]).toEqual([code, mended]);
+    }
+  });
+
+  it('that a source has are told on its card, with both readings', async () => {
+    const { page } = await desk('Sources', '"head of quality" OR RP pharma');
+    await card(page, 'Lanternfield')
+      .getByText(/drops “of” inside quotes/)
+      .waitFor();
+    await card(page, 'Lanternfield')
+      .getByText(
+        'would read this as ("head of quality" OR RP) AND pharma; here it means "head of quality" OR (RP AND pharma)'
+      )
+      .waitFor();
+    await writeString(page, Array.from({ length: 30 }, (_, i) => `"quality manager ${i}"`).join(' OR '));
+    await card(page, 'Lanternfield')
+      .getByText(/takes 32 words: .* cut into 3 pieces/)
+      .waitFor();
+    await card(page, 'Lanternfield').getByRole('button', { name: 'Copy all: Lanternfield' }).waitFor();
+  });
+});
+
+describe('pasting', () => {
+  const paste = async (page: Page, text: string) => {
+    await page.evaluate((copied) => navigator.clipboard.writeText(copied), text);
+    await writeString(page, '');
+    await page.keyboard.press('ControlOrMeta+v');
+  };
+
+  it('cleans, makes a list a group, and asks about lower-case operators', async () => {
+    const { page } = await desk('Pasted');
+    await paste(page, 'Head of Quality\nQA Manager\nKvalitetschef');
+    await waitForText(page, '("Head of Quality" OR "QA Manager" OR Kvalitetschef)');
+    await page.getByText('Pasted and cleaned: a list of 3 made a group.').waitFor();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Put it as it was' }).click();
+    await waitForText(page, 'Head of Quality QA Manager Kvalitetschef');
+
+    await paste(page, '“cold\u00a0chain” or chilled');
+    await page.getByText('Read “or” as an operator? As pasted it is a word to find.').waitFor();
+    expect(await stringText(page)).toBe('"cold chain" or chilled');
+    await page.getByRole('button', { name: 'Yes, in capitals' }).click();
+    await waitForText(page, '"cold chain" OR chilled');
+  });
+
+  it('takes a native string by the rules of its source', async () => {
+    const { page } = await desk('From a source');
+    await page.getByRole('button', { name: 'Paste from a source' }).click();
+    const panel = page.getByRole('region', { name: 'Paste from a source' });
+    await panel.getByLabel('Source the text was written for').selectOption({ label: 'Lanternfield' });
+    await panel.getByLabel('Text as it stands at the source').fill('"head of quality" OR QA pharma -intern');
+    await panel.getByText('People whose profile has “head of quality” or “QA”').waitFor();
+    await expectAccessible(page);
+    await panel.getByRole('button', { name: 'Take it as the string' }).click();
+    await waitForText(page, '("head of quality" OR QA) AND pharma NOT intern');
+    await card(page, 'Lanternfield')
+      .getByText('site:lanternfield.example ("head of quality" OR QA) pharma -intern')
+      .waitFor();
+  });
+});
+
+describe('the string as a tree', () => {
+  const row = (page: Page, text: string) => page.getByRole('treeitem').filter({ hasText: text }).first();
+
+  it('is edited by keyboard, and the text follows', async () => {
+    const { page } = await desk('By keyboard', 'title:(QA OR RP) AND pharma NOT intern');
+    await page.getByRole('button', { name: 'As a tree' }).click();
+    await row(page, 'any of').click();
+    await expectAccessible(page);
+    await page.keyboard.press('+');
+    await page.keyboard.type('head of quality');
+    await page.keyboard.press('Enter');
+    await waitForText(page, 'title:(QA OR RP OR "head of quality") AND pharma NOT intern');
+    await page.keyboard.press('Alt+ArrowUp');
+    await waitForText(page, 'title:(QA OR "head of quality" OR RP) AND pharma NOT intern');
+    await page.keyboard.press('m');
+    await waitForText(page, 'title:(QA /* OR "head of quality" */ OR RP) AND pharma NOT intern');
+    await page.keyboard.press('m');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Delete');
+    await waitForText(page, 'title:(QA OR "head of quality") AND pharma NOT intern');
+    await row(page, 'pharma').click();
+    await page.keyboard.press('x');
+    await waitForText(page, 'title:(QA OR "head of quality") NOT pharma NOT intern');
+    await page.keyboard.press('x');
+    await page.keyboard.press('w');
+    await page.keyboard.type('chilled');
+    await page.keyboard.press('Enter');
+    await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR chilled) NOT intern');
+    await page.getByLabel('searched in').selectOption('about');
+    await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR about:chilled) NOT intern');
+    await page.keyboard.press('Escape');
+    await row(page, 'QA').click();
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('quality manager');
+    await page.keyboard.press('Enter');
+    await waitForText(page, 'title:("quality manager" OR "head of quality") AND (pharma OR about:chilled) NOT intern');
+    await page.keyboard.press('ControlOrMeta+z');
+    await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR about:chilled) NOT intern');
+    await page.keyboard.press('ControlOrMeta+y');
+    await waitForText(page, 'title:("quality manager" OR "head of quality") AND (pharma OR about:chilled) NOT intern');
+  });
+
+  it('is edited by drag and drop', async () => {
+    const { page } = await desk('By mouse', 'title:(QA OR RP) AND pharma AND chilled');
+    await page.getByRole('button', { name: 'As a tree' }).click();
+    // Into a group: dropped on its middle. Among its fellows: on its upper edge.
+    await row(page, 'pharma').dragTo(row(page, 'any of'));
+    await waitForText(page, '(title:QA OR title:RP OR pharma) AND chilled');
+    await row(page, 'chilled').dragTo(row(page, 'RP'), { targetPosition: { x: 60, y: 3 } });
+    await waitForText(page, 'title:QA OR chilled OR title:RP OR pharma');
+  });
+
+  it('cannot be edited while the text cannot be read whole, so that nothing of it is lost', async () => {
+    const { page } = await desk('Broken', 'title:(QA OR RP AND "cold');
+    await page.getByRole('button', { name: 'As a tree' }).click();
+    await page.getByText(/must be mended first/).waitFor();
+    await row(page, 'QA').click();
+    await page.keyboard.press('Delete');
+    expect(await stringText(page)).toBe('title:(QA OR RP AND "cold');
+    expect(await page.getByRole('button', { name: /^Remove/ }).isDisabled()).toBe(true);
+  });
+});
+
+describe('named word sets', () => {
+  it('are pulled out, used elsewhere, and change every string that uses them but no kept version', async () => {
+    const { page, id } = await desk('First', 'title:("head of quality" OR QA) NOT intern');
+    await page.getByRole('button', { name: 'As a tree' }).click();
+    await page.getByRole('treeitem').filter({ hasText: 'any of' }).click();
+    await page.getByRole('button', { name: 'Keep as a word set…' }).click();
+    await page.getByLabel('Name of the word set').fill('quality-heads');
+    await page.getByRole('button', { name: 'Keep in the library' }).click();
+    await waitForText(page, 'title:@quality-heads NOT intern');
+    await page.getByRole('checkbox', { name: 'Marlow Register' }).waitFor();
+    await page.getByRole('table', { name: 'Worth of each part by source' }).getByText(/^\d/).first().waitFor();
+    await page.waitForTimeout(600);
+    const kept = await api<{ number: number; sets: unknown }>('POST', `/briefs/${id}/versions`, {
+      text: 'title:@quality-heads NOT intern'
+    });
+    expect(kept.sets).toEqual([{ name: 'quality-heads', wordings: ['"head of quality"', 'QA'] }]);
+
+    // Another string uses it, by completion.
+    const other = await desk('Second');
+    await writeString(other.page, '@quality');
+    await other.page.getByText('2 wordings', { exact: true }).waitFor();
+    // The editor takes Enter for a completion only once it has been shown for a moment.
+    await other.page.waitForTimeout(200);
+    await other.page.keyboard.press('Enter');
+    await waitForText(other.page, '@quality-heads');
+    await card(other.page, 'Harrow Guild').getByText('"head of quality" OR QA').waitFor();
+    await other.page.getByText('All kept').waitFor();
+
+    // A change is asked about, with the strings it concerns.
+    await other.page.goto('/library?set=quality-heads', { waitUntil: 'networkidle' });
+    await other.page.getByLabel(/Wordings, one a line/).fill('head of quality\nQA\nresponsible person');
+    await other.page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await other.page
+      .getByText(/This changes the string of “First”, “Second”|This changes the string of “Second”, “First”/)
+      .waitFor();
+    await expectAccessible(other.page);
+    await other.page.getByRole('button', { name: 'Change it in all 2' }).click();
+    await other.page.getByText('@quality-heads is kept and changed in 2 strings.').waitFor();
+    await page.reload({ waitUntil: 'networkidle' });
+    await card(page, 'Harrow Guild')
+      .getByText(/"responsible person"/)
+      .waitFor();
+    const versions = await api<{ sets: unknown }[]>('GET', `/briefs/${id}/versions`);
+    expect(versions[0]!.sets).toEqual(kept.sets);
+    expect(await other.page.getByRole('button', { name: 'Delete' }).isDisabled()).toBe(true);
+  });
+
+  it('are made, exported and imported in the library', async () => {
+    const page = await open('/library');
+    await page.getByRole('button', { name: 'New word set' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('two words');
+    await page.getByLabel(/Wordings, one a line/).fill('ferry*\n=HYPERLINK("x")');
+    await page.getByText(/A name is one word/).waitFor();
+    await page.getByLabel('Name', { exact: true }).fill('ferries');
+    await page.getByRole('button', { name: 'Add to the library' }).click();
+    await page.getByText('@ferries is in the library.').waitFor();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export CSV' }).click()
+    ]);
+    const chunks: Buffer[] = [];
+    for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+    const csv = Buffer.concat(chunks).toString();
+    expect(csv).toContain('ferries,wanted,ferry*,');
+    expect(csv).toContain("'=HYPERLINK");
+    await page.getByRole('button', { name: 'Delete' }).click();
+    await page.getByText('@ferries is deleted.').waitFor();
+    const give = (name: string, text: string) =>
+      page.locator('input[type=file]').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await give('sets.csv', csv);
+    await page.getByText(/sets.csv: 1 set added, 0 extended/).waitFor();
+    expectError(/422/);
+    await give('broken.json', '{"name":');
+    await page.getByText(/begins like JSON and is not valid JSON/).waitFor();
+    await expectAccessible(page);
+  });
+});
+
+describe('versions', () => {
+  it('are named, compared part by part, and branched from', async () => {
+    const { page, id } = await desk('Versions');
+    const keep = (text: string, parent: number | null) =>
+      api<{ number: number }>('POST', `/briefs/${id}/versions`, { text, parent });
+    await keep('title:(QA OR RP) NOT intern', null);
+    await keep('title:(QA OR RP OR GDP) NOT (intern OR software)', 1);
+    await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:(QA OR GDP) RP', from: 2 }, revision: 1 });
+    await page.goto(`/briefs/${id}/string?version=1`, { waitUntil: 'networkidle' });
+    const panel = page.getByRole('region', { name: 'Versions' });
+    const differ = panel.getByRole('list', { name: 'Parts that differ' }).getByRole('listitem');
+    expect((await differ.allInnerTexts()).map((text) => text.replaceAll(/\s+/g, ' '))).toEqual([
+      '+ added GDP title, beside QA',
+      '→ moved RP from title, beside QA to whole profile',
+      '− removed intern whole profile, excluded'
+    ]);
+    await panel.getByLabel('Compare with').selectOption('2');
+    await panel.getByText('software', { exact: true }).waitFor();
+    await panel.getByLabel('Name of version 1').fill('first idea');
+    await page.keyboard.press('Tab');
+    await panel.getByRole('button', { name: 'first idea' }).waitFor();
+    await expectAccessible(page);
+    await panel.getByRole('button', { name: 'Take up again' }).click();
+    await waitForText(page, 'title:(QA OR RP) NOT intern');
+    await writeString(page, 'title:(QA OR RP) NOT (intern OR trainee)');
+    await page.getByText('All kept').waitFor();
+    await page.getByRole('button', { name: /^Run on/ }).click();
+    await page.waitForURL(/\/trial\?trial=/);
+    const [newest] = await api<{ number: number; parent: number }[]>('GET', `/briefs/${id}/versions`);
+    expect(newest).toMatchObject({ number: 3, parent: 1 });
+  });
+});
+
+describe('the cards of the sources', () => {
+  it('show each search box by box, with copy, limits and what is left over', async () => {
+    const { page } = await desk(
+      'Cards',
+      'title:("head of quality" OR QA) AND "cold chain" AND country:(Denmark OR Sweden) AND headcount:[51 TO 1000] NOT software'
+    );
+    const harrow = card(page, 'Harrow Guild');
+    await harrow.getByText('asked just this').waitFor();
+    await harrow.getByText('"cold chain" NOT software').waitFor();
+    await harrow.getByText('Denmark or Sweden').waitFor();
+    await harrow.getByRole('button', { name: 'Copy: Current title for Harrow Guild' }).click();
+    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('"head of quality" OR QA');
+    await harrow.getByRole('button', { name: 'Copy: Harrow Guild' }).click();
+    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(
+      'Whole profile: "cold chain" NOT software\nCurrent title: "head of quality" OR QA\nCountry: Denmark; Sweden\nPeople employed: 51 to 1000'
+    );
+    const lantern = card(page, 'Lanternfield');
+    await lantern.getByText('site:lanternfield.example ("head of quality" OR QA) "cold chain" -software').waitFor();
+    await lantern.getByText(/of 32 words/).waitFor();
+    await lantern.getByText(/cannot be asked all of it/).waitFor();
+    await card(page, 'Quillbank').getByText('head of quality or QA').waitFor();
+    await card(page, 'Marlow Register').getByRole('button', { name: 'Copy all: Marlow Register' }).waitFor();
+    await expectAccessible(page);
+  });
+});
+
+describe('a sheet of one’s own', () => {
+  it('is started from a general one, changed with the consequences shown, kept, and used at the string', async () => {
+    const page = await open('/sources');
+    await page.getByRole('button', { name: 'Web index', exact: true }).click();
+    await page.getByRole('heading', { name: 'Web index', level: 1 }).waitFor();
+    await page.getByLabel('Name', { exact: true }).fill('Fjord search');
+    const live = card(page, 'Fjord search');
+    await live.getByText('("head of quality" OR "quality director" OR QA) -intern -"test engineer"').waitFor();
+    await page.getByLabel('How “or” is written').selectOption('|');
+    await live.getByText('("head of quality" | "quality director" | QA) -intern -"test engineer"').waitFor();
+    await page.getByLabel('Words in a search').fill('6');
+    await live.getByText(/takes 6 words/).waitFor();
+    await page.getByLabel('Words in a search').fill('many');
+    await page
+      .getByRole('alert')
+      .getByText(/limits words/)
+      .waitFor();
+    expect(await page.getByRole('button', { name: 'Keep' }).isDisabled()).toBe(true);
+    await page.getByLabel('Words in a search').fill('');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByText('Kept.').waitFor();
+    await page.getByLabel('A text as it would be typed there').fill('QA | RP pharma');
+    await page.getByText('(QA OR RP)').waitFor();
+
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export JSON' }).click()
+    ]);
+    expect(download.suggestedFilename()).toBe('Fjord search.json');
+    await page.locator('input[type=file]').setInputFiles({
+      name: 'wrong.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"name":"x"}')
+    });
+    await page.getByText(/wrong.json is no capability sheet/).waitFor();
+    await page.reload({ waitUntil: 'networkidle' });
+    expect(await page.getByLabel('How “or” is written').inputValue()).toBe('|');
+
+    const other = await desk('By hand', 'title:QA OR pharma');
+    await card(other.page, 'Fjord search').getByText('QA | pharma').waitFor();
+    await other.page.getByRole('button', { name: 'Run on 4 sources' }).waitFor();
+    for (const name of ['Harrow Guild', 'Lanternfield', 'Quillbank', 'Marlow Register'])
+      await other.page.getByRole('checkbox', { name }).uncheck();
+    await other.page.getByRole('button', { name: 'Run on 0 sources' }).click();
+    await other.page.getByText(/Only places run by hand are chosen/).waitFor();
+
+    await page.goto('/sources', { waitUntil: 'networkidle' });
+    await page.getByRole('row').filter({ hasText: 'Fjord search' }).getByRole('button', { name: 'Delete' }).click();
+    await page.getByRole('button', { name: 'Delete for good' }).click();
+    await page.getByRole('link', { name: 'Fjord search' }).waitFor({ state: 'detached' });
+  });
+
+  it('of a stand-in is shown and not changed', async () => {
+    const page = await open('/sources/harrow-guild');
+    expect(await page.getByLabel('Name', { exact: true }).isDisabled()).toBe(true);
+    const schema = (await (await page.request.get('/api/sheet.schema.json')).json()) as { properties: object };
+    expect(schema.properties).toHaveProperty('boxes');
+    await expectAccessible(page);
+  });
+});
