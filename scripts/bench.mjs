@@ -12,6 +12,7 @@ const code = await withPostgres('eave_test', async (url) => {
   const counting = await run('npx', ['tsx', '--expose-gc', 'bench/counting.ts'], {
     env: { ...process.env, DATABASE_URL: bench }
   });
-  return counting.code;
+  if (counting.code !== 0) return counting.code;
+  return (await run('npx', ['tsx', 'bench/strings.ts'])).code;
 });
 process.exit(code);

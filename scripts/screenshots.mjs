@@ -28,7 +28,7 @@ const { body: draft } = await api('GET', `/briefs/${demo.id}/draft`);
 const base = draft.text.split('\nNOT')[0];
 const texts = [
   `${base}\nNOT intern`,
-  `${base}\nNOT (intern OR title:(software OR engineer OR tester OR prototyping OR lead))`
+  `${base}\nNOT (@never-interns OR title:(software OR engineer OR tester OR prototyping OR lead))`
 ];
 const wanted = /pharma|apotek|medical|healthcare|chilled|fresh|kyl|frost|cool|seafood/i;
 const right = /quality|qualit|kvalit|kwalit|responsible person|\brp\b|großhandels|fagansvarlig|sakkunnig/i;
@@ -36,9 +36,10 @@ const trials = [];
 for (const [i, text] of texts.entries()) {
   const version = await api('POST', `/briefs/${demo.id}/versions`, { text });
   await api('PATCH', `/briefs/${demo.id}/versions/${version.number}`, {
-    note: ['as first written', 'no software, no prototypes'][i]
+    name: ['as first written', 'no software'][i],
+    note: ['', 'no software, no prototypes, nobody who is learning'][i]
   });
-  for (const sourceId of ['harrow-guild', 'marlow-register']) {
+  for (const sourceId of ['harrow-guild', 'lanternfield', 'quillbank', 'marlow-register']) {
     const trial = await api('POST', `/briefs/${demo.id}/trials`, { version: version.number, sourceId, sampleSize: 40 });
     trials.push(trial);
     for (const { person, verdict } of trial.sample.slice(0, 31)) {
@@ -59,7 +60,7 @@ for (const [i, text] of texts.entries()) {
   }
 }
 await api('PUT', `/briefs/${demo.id}/draft`, {
-  body: { text: texts[1] },
+  body: { text: texts[1], from: 2 },
   revision: (await api('GET', `/briefs/${demo.id}/draft`)).revision
 });
 
@@ -81,8 +82,26 @@ await picture('briefs', '/');
 await picture('persona', `${at}/persona`);
 await picture('wording', `${at}/wording`);
 await picture('string', `${at}/string`, { act: (page) => page.waitForTimeout(1200) });
+await picture('string-tree', `${at}/string?tree=1`, {
+  act: async (page) => {
+    await page.getByRole('treeitem').nth(1).click();
+    await page.evaluate(() => document.querySelector('.tools')?.scrollIntoView());
+  }
+});
+await picture('cards', `${at}/string`, {
+  act: async (page) => {
+    await page.getByRole('region', { name: 'How Lanternfield is asked' }).getByText('of 32 words').waitFor();
+    await page.evaluate(() => document.querySelector('.cards')?.scrollIntoView());
+  }
+});
+await picture('versions', `${at}/string?version=1`, {
+  act: (page) =>
+    page.evaluate(() => document.querySelector('[aria-label=Versions]')?.scrollIntoView({ block: 'center' }))
+});
+await picture('library', '/library?set=never-interns');
+await picture('sheet', '/sources/lanternfield');
 await picture('trial', `${at}/trial?trial=${trials[0].id}&at=12`);
-await picture('trial-dark', `${at}/trial?trial=${trials[2].id}&at=20`, { theme: 'dark' });
+await picture('trial-dark', `${at}/trial?trial=${trials[4].id}&at=20`, { theme: 'dark' });
 await picture('compare', `${at}/compare`);
 await picture('sources', '/sources', {
   act: async (page) => {

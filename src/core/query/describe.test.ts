@@ -16,7 +16,10 @@ suite('describe', () => {
     ],
     ['pharma*', 'People whose profile has a word beginning with “pharma”.'],
     ['NOT intern', 'Everybody, but nobody whose profile has “intern”.'],
-    ['title:(QA AND (pharma OR chilled))', 'People whose current title has “QA” and (“pharma” or “chilled”).'],
+    [
+      'title:(QA AND (pharma OR chilled))',
+      'People whose current title has “QA”, whose current title has “pharma” or “chilled”.'
+    ],
     [
       '(headcount:[1 TO 49] title:owner) OR title:QA',
       'People either (at firms of 1 to 49 people and whose current title has “owner”) or whose current title has “QA”.'
