@@ -97,7 +97,7 @@ describe('problems of a string', () => {
 
   it('are told at the string, each with its fix', async () => {
     const { page } = await desk('Every problem');
-    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise'];
+    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise', 'untold-fact'];
     expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
     for (const [code, text, message, fix, mended] of shown) {
       await writeString(page, text);

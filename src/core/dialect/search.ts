@@ -71,7 +71,9 @@ export function readSearch(search: Search, sheet: Sheet): Query | null {
 function writeValue(term: Term): string {
   if (term.kind === 'range') return '';
   if (isTextScope(term.scope)) return term.text;
-  return term.kind === 'phrase' ? quoted(term.text) : term.text + (term.prefix ? '*' : '');
+  if (term.kind === 'word') return term.text + (term.prefix ? '*' : '');
+  // Several words are a phrase with or without quotes; one in quotes is not to be stemmed.
+  return keysOf(term.text).length > 1 ? term.text.replaceAll(/["*\s]+/g, ' ').trim() : quoted(term.text);
 }
 
 function readValue(text: string, scope: Scope): Query {

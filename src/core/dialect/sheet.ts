@@ -71,6 +71,11 @@ export const sheetSchema = z.object({
     .array(factSchema)
     .max(scopes.length)
     .refine((facts) => unique(facts.map(({ scope }) => scope)), 'every fact is named once'),
+  tells: z
+    .array(z.enum(scopes))
+    .max(scopes.length)
+    .default([])
+    .describe('Facts that its results show besides those it can be asked for'),
   limits: z.object({
     characters: count.nullable().describe('Longest text of one box'),
     words: count.nullable().describe('Most words in one search'),

@@ -31,6 +31,14 @@ describe('problems a source has with a string', () => {
     expect(codes('QA AND pharma', lanternfield)).toEqual([]);
   });
 
+  it('tells a fact that nobody there can be held to', () => {
+    expect(codes('QA AND headcount:[51 TO 1000]', lanternfield)).toEqual(['untold-fact']);
+    for (const text of ['QA AND country:Denmark', 'QA NOT headcount:[1 TO 50]'])
+      expect(codes(text, lanternfield)).toEqual([]);
+    expect(codes('QA AND headcount:[51 TO 1000]', marlowRegister)).toEqual([]);
+    expect(codes('QA AND headcount:[51 TO 1000]', harrowGuild)).toEqual([]);
+  });
+
   it('tells a string that it would read otherwise, with both readings', () => {
     expect(otherReading('QA OR RP pharma', parse('QA OR RP pharma').query!, lanternfield)).toEqual({
       here: 'QA OR (RP AND pharma)',

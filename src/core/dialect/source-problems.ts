@@ -2,7 +2,7 @@ import { equivalent } from '../query/equivalent';
 import { lex } from '../query/lex';
 import { print } from '../query/print';
 import type { Problem } from '../query/problem';
-import { isTerm, terms, type Query } from '../query/query';
+import { isTerm, terms, type Query, type Term } from '../query/query';
 import { isTextScope } from '../query/scopes';
 import { tokenKeys } from '../query/tokens';
 import { readBox } from './box-text';
@@ -60,6 +60,16 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       );
   }
 
+  const untold = untoldFact(rendering.leftover, sheet);
+  if (untold)
+    say(
+      'untold-fact',
+      'hint',
+      untold.at?.from ?? 0,
+      untold.at?.to ?? text.length,
+      `${sheet.name} tells nobody’s ${untold.scope}, so nobody there meets that part. Leave it out for ${sheet.name}, and judge it person by person.`
+    );
+
   const other = otherReading(text, query, sheet);
   if (other)
     say(
@@ -100,6 +110,17 @@ function asTyped(text: string): string {
       return lexeme.kind in signs ? signs[lexeme.kind as keyof typeof signs] : '';
     })
     .join(' ');
+}
+
+/** A fact in a left-over part that holds for nobody, because the source tells no such fact of anybody. */
+function untoldFact(leftover: Query | null, sheet: Sheet): Term | null {
+  const isUntold = ({ scope }: Term) =>
+    !isTextScope(scope) && !sheet.tells.includes(scope) && !sheet.facts.some((fact) => fact.scope === scope);
+  for (const part of leftover?.kind === 'and' ? leftover.parts : leftover ? [leftover] : []) {
+    const wanted = [...terms(part)].filter((one) => one.wanted).map(({ term }) => term);
+    if (wanted.length && part.kind !== 'not' && wanted.every(isUntold)) return wanted[0]!;
+  }
+  return null;
 }
 
 /** Where the largest group stands: what a limit is mostly filled by. */

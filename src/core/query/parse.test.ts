@@ -89,7 +89,7 @@ describe('problems', () => {
   });
 
   it('shows every code that there is', () => {
-    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise'];
+    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise', 'untold-fact'];
     expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
   });
 

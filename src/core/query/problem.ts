@@ -42,7 +42,8 @@ export const problemCodes = [
   'spelling-pair',
   'stop-words',
   'over-limit',
-  'read-otherwise'
+  'read-otherwise',
+  'untold-fact'
 ] as const;
 
 const edit = z.object({ from: z.int(), to: z.int(), insert: z.string() });

@@ -289,6 +289,16 @@
     </select></label
   >
 
+  <label
+    >Its results also tell
+    <input
+      class="tells"
+      value={sheet.tells.join(' ')}
+      placeholder="country place headcount"
+      onchange={(e) => put('tells', e.currentTarget.value.split(/[\s,;]+/).filter(Boolean) as Sheet['tells'])}
+    /></label
+  >
+
   <h2>Limits</h2>
   <div class="grid">
     {#each limits as [key, words] (key)}
@@ -488,6 +498,9 @@
   }
   .fact input:not([type='checkbox']):not(.number) {
     width: 130px;
+  }
+  .tells {
+    width: 320px;
   }
   .add {
     justify-self: start;

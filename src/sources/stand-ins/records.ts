@@ -110,7 +110,7 @@ export function lanternfieldPeople(world: World): Person[] {
           name: person.name,
           jobs: [{ title: then.title, company: then.firm.name }],
           ...(person.about && { about: person.about.slice(0, 180) }),
-          ...(luck(person, 'page place') < 0.7 && { place: then.firm.town }),
+          ...(luck(person, 'page place') < 0.7 && { place: then.firm.town, country: then.firm.country.code }),
           contact: [`lanternfield.example/${page}`]
         }
       };

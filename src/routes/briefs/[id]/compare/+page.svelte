@@ -77,7 +77,7 @@
           <tr>
             <th class="first" scope="row">
               <b>{version.number}</b>
-              {version.note}
+              {[version.name, version.note].filter(Boolean).join(' · ')}
               <a
                 class="mono text"
                 href={briefPath(data.brief.id, 'string', { version: version.number })}
