@@ -3,7 +3,11 @@ import { countingSchema } from '../measure/count';
 import { matchingSchema } from '../query/matching';
 import { scopes, textScopes } from '../query/scopes';
 
-const count = z.int().min(1).max(1_000_000);
+const count = z
+  .number({ error: 'is written in digits' })
+  .int('is a whole number')
+  .min(1, 'is at least 1')
+  .max(1_000_000, 'is at most 1,000,000');
 const label = z
   .string()
   .trim()

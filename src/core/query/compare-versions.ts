@@ -1,4 +1,4 @@
-import { isLeaf, outlineOf, type Outline, type OutlineGroup, type OutlineLeaf } from './outline';
+import { isLeaf, outlineOf, type OutlineGroup, type OutlineLeaf } from './outline';
 import type { SetQueries } from './parse';
 import { fold } from './tokens';
 

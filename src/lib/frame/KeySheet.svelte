@@ -47,7 +47,7 @@
   ];
 </script>
 
-<Modal passiveModal bind:open modalHeading="Keys" size="sm">
+<Modal passiveModal hasScrollingContent bind:open modalHeading="Keys" size="sm">
   {#each keys as [place, list] (place)}
     <h2>{place}</h2>
     <dl>

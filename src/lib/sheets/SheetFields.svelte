@@ -20,7 +20,10 @@
       'facts',
       sheet.facts.map((fact, i) => (i === at ? { ...fact, ...change } : fact))
     );
+  /** Limits as typed, kept beside what they were read as. */
+  let typed: Partial<Record<keyof Sheet['limits'], string>> = $state({});
   const putLimit = (key: keyof Sheet['limits'], text: string) => {
+    typed[key] = text;
     const value = text.trim() === '' ? null : Number(text.replaceAll(/[,\s]/g, ''));
     put('limits', { ...sheet.limits, [key]: key === 'searches' && value === null ? Number.NaN : value });
   };
@@ -306,7 +309,7 @@
         >{words}<input
           class="number"
           inputmode="numeric"
-          value={Number.isNaN(sheet.limits[key]) ? '' : (sheet.limits[key] ?? '')}
+          value={typed[key] ?? sheet.limits[key] ?? ''}
           placeholder="none"
           oninput={(e) => putLimit(key, e.currentTarget.value)}
         /></label

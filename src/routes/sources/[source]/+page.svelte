@@ -132,9 +132,11 @@
   <section class="sheet" aria-label="Capability sheet">
     <SheetFields {sheet} disabled={!own} onchange={(next) => (sheet = next)} />
     {#if wrong.length}
-      <ul class="wrong" role="alert">
-        {#each wrong.slice(0, 6) as line (line)}<li>{line}</li>{/each}
-      </ul>
+      <div class="wrong" role="alert">
+        <ul>
+          {#each wrong.slice(0, 6) as line (line)}<li>{line}</li>{/each}
+        </ul>
+      </div>
     {/if}
   </section>
   <div class="live">
