@@ -67,7 +67,7 @@
 </script>
 
 <form
-  class="sheet"
+  class="sheet fields"
   aria-label={set ? `Word set ${set.name}` : 'New word set'}
   onsubmit={(event) => {
     event.preventDefault();
@@ -144,15 +144,6 @@
   .wide input {
     flex: 1;
     min-width: 0;
-  }
-  input,
-  select,
-  textarea {
-    font: inherit;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 4px 8px;
   }
   textarea {
     display: block;

@@ -82,7 +82,7 @@
   const nullable = (value: string) => (value === '' ? null : value);
 </script>
 
-<fieldset {disabled}>
+<fieldset class="fields" {disabled}>
   <div class="line">
     <label>Name <input value={sheet.name} maxlength="100" oninput={(e) => put('name', e.currentTarget.value)} /></label>
     <label class="wide"
@@ -490,13 +490,8 @@
     flex: 1;
     min-width: 80px;
   }
-  input:not([type='checkbox']),
-  select {
-    font: inherit;
+  :is(input, select) {
     font-size: 13px;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
     padding: 3px 6px;
   }
   .fact input:not([type='checkbox']):not(.number) {

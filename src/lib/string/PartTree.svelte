@@ -251,7 +251,7 @@
   };
 </script>
 
-<section class="sheet" aria-label="The string as a tree">
+<section class="sheet fields" aria-label="The string as a tree">
   <div class="acts" role="toolbar" aria-label="What to do with the chosen part">
     {#each actions as action (action.name)}
       <button class="quiet" disabled={!enabled} onclick={action.does}
@@ -391,14 +391,8 @@
     font-size: 13px;
     color: var(--soft);
   }
-  select,
-  input {
-    font: inherit;
+  :is(select, input) {
     font-size: 13px;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 3px 6px;
   }
   .told {
     padding: 8px 14px;

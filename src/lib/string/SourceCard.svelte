@@ -56,7 +56,7 @@
         {#each limits as { kind, used, most } (kind)}
           <div>
             <span class="soft">{count(used)} of {count(most)} {kind}</span>
-            <div class="bar">
+            <div class="use-bar">
               <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > 0.9 * most}></i>
             </div>
           </div>
@@ -132,19 +132,6 @@
   .limits > div {
     flex: 1;
     max-width: 220px;
-  }
-  .bar {
-    height: 4px;
-    background: var(--rule);
-    margin-top: 2px;
-  }
-  .bar i {
-    display: block;
-    height: 4px;
-    background: var(--soft);
-  }
-  .bar i.full {
-    background: var(--warm);
   }
   .note {
     color: var(--soft);

@@ -37,7 +37,7 @@
   const sign = { added: '+', removed: '−', moved: '→' };
 </script>
 
-<section class="sheet" aria-label="Versions">
+<section class="sheet fields" aria-label="Versions">
   <div class="list">
     <h2>Versions</h2>
     {#each versions as one (one.number)}
@@ -155,14 +155,6 @@
     display: flex;
     gap: 8px;
     margin-bottom: 8px;
-  }
-  input,
-  select {
-    font: inherit;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 4px 8px;
   }
   input {
     flex: 1;

@@ -59,7 +59,7 @@
               {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
               {#each use(source, now.answer) as { kind, used, most } (kind)}
                 <div class="use soft">{count(used)} of {count(most)} {kind}</div>
-                <div class="bar">
+                <div class="use-bar">
                   <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > most}></i>
                 </div>
               {/each}
@@ -156,19 +156,6 @@
   .use {
     font-size: 11.5px;
     margin-top: 5px;
-  }
-  .bar {
-    height: 4px;
-    background: var(--rule);
-    margin-top: 2px;
-  }
-  .bar i {
-    display: block;
-    height: 4px;
-    background: var(--soft);
-  }
-  .bar i.full {
-    background: var(--warm);
   }
   .part {
     border-left: 0;

@@ -173,20 +173,4 @@
   .few {
     overflow-wrap: anywhere;
   }
-  .file {
-    font-size: 13px;
-    border: 1px solid var(--grey);
-    background: var(--sheet);
-    padding: 4px 11px;
-    cursor: pointer;
-  }
-  .file:focus-within {
-    outline: 2px solid var(--accent);
-  }
-  .file input {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    opacity: 0;
-  }
 </style>

@@ -215,23 +215,6 @@
     margin-top: 10px;
     padding-left: 18px;
   }
-  .file {
-    border: 1px solid var(--grey);
-    background: var(--sheet);
-    color: var(--ink);
-    font-size: 13px;
-    padding: 4px 11px;
-    cursor: pointer;
-  }
-  .file:focus-within {
-    outline: 2px solid var(--accent);
-  }
-  .file input {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    opacity: 0;
-  }
   .strip a {
     font-size: 13px;
   }
