@@ -25,6 +25,9 @@ export { wilson, type Interval } from './measure/wilson';
 export { estimatedFits, precisionOf, verdictsNeeded, type Precision, type Verdict } from './measure/precision';
 export { drawSample } from './measure/draw-sample';
 export { countInterval, shownCount, countingSchema, type Counting } from './measure/count';
+export { readTitle, type TitleReading } from './titles/read-title';
+export { meanings, type Sense } from './titles/meanings';
+export { wordings, type ProposedWording } from './titles/wordings';
 export { emptyPersona, personaSchema, type Persona } from './persona/persona';
 export {
   fitWordSets,

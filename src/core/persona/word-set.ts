@@ -12,7 +12,12 @@ export const wordingSchema = z.object({
 export const wordSetSchema = z.object({
   id: z.string().min(1).max(100),
   name: z.string().trim().min(1).max(200),
-  wordings: z.array(wordingSchema).max(2000)
+  wordings: z.array(wordingSchema).max(2000),
+  refused: z
+    .array(z.string().trim().min(1).max(200))
+    .max(2000)
+    .default([])
+    .describe('Proposals the person does not want')
 });
 export const wordSetsSchema = z.array(wordSetSchema).max(500);
 
@@ -48,7 +53,8 @@ export function fitWordSets(titles: readonly string[], sets: readonly WordSet[])
       byName.get(title.toLowerCase()) ?? {
         id: title.toLowerCase(),
         name: title,
-        wordings: [{ text: title, origin: 'typed', inUse: true }]
+        wordings: [{ text: title, origin: 'typed', inUse: true }],
+        refused: []
       }
   );
 }

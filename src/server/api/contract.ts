@@ -160,6 +160,7 @@ const wordSet = namedSetSchema.extend({
   usedIn: z.array(z.object({ id: z.uuid(), name: z.string() })).describe('Briefs whose string uses it')
 });
 const wordSetParams = z.object({ name: setNameSchema });
+const houseWording = z.object({ wording: z.string(), taken: z.boolean() });
 const importParams = z.object({ id: z.uuid() });
 const namedPeople = z.object({
   count: z.int(),
@@ -349,6 +350,33 @@ export const contract = {
   read: operation('POST', '/api/read', 'Read a text copied from a source by that source’s rules', {
     body: z.object({ text, sourceId }),
     response: readText
+  }),
+  countWordings: operation('POST', '/api/wording-counts', 'How often wordings stand in current titles at a source', {
+    body: z.object({ sourceId, wordings: z.array(z.string().max(300)).max(1000) }),
+    response: z.object({ counts: z.array(interval.nullable()) })
+  }),
+  foundTitles: operation(
+    'GET',
+    '/api/briefs/{id}/found-titles',
+    'Titles that people judged fit carry and no wording in use covers',
+    {
+      params: brief,
+      response: z.array(
+        z.object({ title: z.string(), people: z.array(z.object({ name: z.string(), company: z.string() })) })
+      )
+    }
+  ),
+  houseWordings: operation('GET', '/api/house-wordings', 'What the house took and refused for a title', {
+    query: z.object({ title: z.string().max(300) }),
+    response: z.array(houseWording)
+  }),
+  rememberWordings: operation('PUT', '/api/house-wordings', 'Remember wordings of a title as taken or refused', {
+    body: z.object({
+      title: z.string().min(1).max(300),
+      wordings: z.array(z.string().max(300)).max(1000),
+      taken: z.boolean()
+    }),
+    response: z.array(houseWording)
   }),
   listWordSets: operation('GET', '/api/word-sets', 'The library of named word sets, each with the briefs that use it', {
     response: z.array(wordSet)

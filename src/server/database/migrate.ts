@@ -1,9 +1,10 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables';
+import * as houseWordings from './migrations/0003-house-wordings';
 import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 
-const migrations = [firstTables, wordSetsAndSheets];
+const migrations = [firstTables, wordSetsAndSheets, houseWordings];
 
 /** Any number: names the lock that keeps two servers from migrating at once. */
 const migrationLock = 7_203_441;

@@ -58,6 +58,11 @@ export interface WordSetRow extends Row<WordSetRow> {
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
 }
+export interface HouseWordingRow extends Row<HouseWordingRow> {
+  title: string;
+  wording: string;
+  taken: boolean;
+}
 export interface SourceRow extends Row<SourceRow> {
   id: string;
   kind: 'stand-in' | 'file' | 'by-hand';
@@ -155,6 +160,12 @@ function defineAll() {
       'WordSet',
       'word_sets',
       { name: key(TEXT), kind: TEXT, wordings: JSONB, note: TEXT, revision: { type: INTEGER, defaultValue: 1 } },
+      'both'
+    ),
+    HouseWording: define<HouseWordingRow>(
+      'HouseWording',
+      'house_wordings',
+      { title: key(TEXT), wording: key(TEXT), taken: DataTypes.BOOLEAN },
       'both'
     ),
     Source: define<SourceRow>(

@@ -51,7 +51,8 @@ export async function loadDemo(): Promise<void> {
   const wording = demoPersona.titles.map((title) => ({
     id: title.toLowerCase(),
     name: title,
-    wordings: wordings[title]!.map((text) => ({ text, origin: 'typed' as const, inUse: true }))
+    wordings: wordings[title]!.map((text) => ({ text, origin: 'typed' as const, inUse: true })),
+    refused: []
   }));
   const query = buildString(demoPersona, wording);
   await createBrief('Cold-chain quality, north-west Europe', {

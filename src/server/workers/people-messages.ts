@@ -47,6 +47,7 @@ export interface PeopleWork {
   forget: { ask: { sourceId: string }; answer: null };
   try: { ask: { sourceId: string; query: Query; size: number; seed: string }; answer: TryAnswer };
   worth: { ask: { sourceId: string; query: Query }; answer: WorthAnswer };
+  'count-each': { ask: { sourceId: string; queries: Query[] }; answer: (Interval | null)[] };
   difference: {
     ask: { sourceId: string; from: Query; to: Query; most: number; judged: string[] };
     answer: DifferenceAnswer;

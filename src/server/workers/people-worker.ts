@@ -81,6 +81,8 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
     };
   },
 
+  'count-each': ({ sourceId, queries }) => queries.map((query) => countAt(query, sourceOf(sourceId))),
+
   difference: ({ sourceId, from, to, most, judged }) => {
     const source = sourceOf(sourceId);
     const before = tryString(from, source);

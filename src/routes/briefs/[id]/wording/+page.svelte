@@ -1,11 +1,19 @@
 <script lang="ts">
-  import { invalidate } from '$app/navigation';
-  import { call } from '$lib/api/call';
+  import { goto, invalidate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { ApiProblem, call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
+  import { saveFile } from '$lib/frame/save-file';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
-  import { readWordingList, wordSetsSchema, type WordSet } from '$core/persona/word-set';
-  import { quoted } from '$core/query/print';
+  import WordingTable from '$lib/wording/WordingTable.svelte';
+  import { readWordingsCsv, writeWordingsCsv } from '$core/formats/wordings-file';
+  import type { Interval } from '$core/measure/wilson';
+  import { readWordingList, wordSetsSchema, type WordSet, type Wording } from '$core/persona/word-set';
+  import { wordingTable } from '$core/persona/wording-table';
+  import { meanings } from '$core/titles/meanings';
+  import { languageNames, languages, type Language } from '$core/titles/lexicon';
   import { tokenKeys } from '$core/query/tokens';
   import { contract } from '$server/api/contract';
 
@@ -17,63 +25,168 @@
     await invalidate('eave:brief');
     return kept;
   });
+  let refused: unknown = $state(null);
+  let typed = $state('');
+  let told = $state('');
+  let spoken: readonly Language[] = $state.raw(languages);
+  let houseRemembers = $state(false);
 
-  // A set may be named like something every object has.
-  const key = (set: WordSet) => `set ${set.id}`;
-  let typed: Record<string, string> = $state({});
-  let told: Record<string, string> = $state({});
+  const open = $derived(sets.value.find(({ id }) => id === page.url.searchParams.get('title')) ?? sets.value[0]);
+  const rows = $derived(open ? wordingTable(open, { languages: spoken }) : []);
 
-  const changeSet = (id: string, change: (set: WordSet) => WordSet) =>
-    sets.change(sets.value.map((set) => (set.id === id ? change(set) : set)));
-
-  function add(set: WordSet) {
-    const wordings = readWordingList(typed[key(set)] ?? '');
-    if (!wordings.length) return;
-    const there = new Set(set.wordings.map(({ text }) => text.toLowerCase()));
-    const fresh = wordings.filter((text) => !there.has(text.toLowerCase()));
-    if (fresh.length)
-      changeSet(set.id, (old) => ({
-        ...old,
-        wordings: [...old.wordings, ...fresh.map((text) => ({ text, origin: 'typed' as const, inUse: true }))]
-      }));
-    const known = wordings.length - fresh.length;
-    told[key(set)] = `${fresh.length} added${known ? `, ${known} there already` : ''}.`;
-    typed[key(set)] = '';
+  let counts: Record<string, Map<string, Interval | null>> = $state({});
+  $effect(() => {
+    const texts = rows.map(({ text }) => text);
+    for (const { id, readiness } of data.sources) {
+      if ('reason' in readiness) continue;
+      const known = counts[id];
+      const missing = texts.filter((text) => !known?.has(text));
+      if (missing.length) void count(id, missing);
+    }
+  });
+  const asked = new Set<string>();
+  async function count(sourceId: string, texts: string[]) {
+    const fresh = texts.filter((text) => !asked.has(`${sourceId} ${text}`)).slice(0, 1000);
+    if (!fresh.length) return;
+    for (const text of fresh) asked.add(`${sourceId} ${text}`);
+    const answer = await call(contract.countWordings, { body: { sourceId, wordings: fresh } }).catch(() => null);
+    if (!answer) return;
+    const next = new Map(counts[sourceId]);
+    fresh.forEach((text, i) => next.set(text, answer.counts[i]!));
+    counts[sourceId] = next;
   }
 
-  const use = (set: WordSet, text: string, inUse: boolean) =>
-    changeSet(set.id, (old) => ({
-      ...old,
-      wordings: old.wordings.map((one) => (one.text === text ? { ...one, inUse } : one))
+  let house: ReadonlyMap<string, boolean> = $state.raw(new Map());
+  $effect(() => {
+    const title = open?.name;
+    if (title)
+      call(contract.houseWordings, { query: { title } }).then(
+        (known) => (house = new Map(known.map(({ wording, taken }) => [wording, taken]))),
+        () => {}
+      );
+  });
+  async function remember(wordings: string[], taken: boolean) {
+    if (!houseRemembers || !open) return;
+    const known = await call(contract.rememberWordings, { body: { title: open.name, wordings, taken } }).catch(
+      (problem: unknown) => {
+        refused = problem;
+        return null;
+      }
+    );
+    if (known) house = new Map(known.map((one) => [one.wording, one.taken]));
+  }
+
+  const nameOf = (text: string) => tokenKeys(text).join(' ');
+  const change = (edit: (set: WordSet) => WordSet) => {
+    const id = open?.id;
+    sets.change(sets.value.map((set) => (set.id === id ? edit(set) : set)));
+  };
+  /** The origin of a wording that is taken out of the table. */
+  function originOf(text: string): Wording['origin'] {
+    const row = rows.find((one) => one.text === text);
+    return row?.nearness === 'translated' ? 'translated' : row && row.nearness !== 'own' ? 'lexicon' : 'typed';
+  }
+  function put(set: WordSet, fresh: readonly Wording[]): WordSet {
+    const names = new Set(fresh.map(({ text }) => nameOf(text)));
+    const there = new Set(set.wordings.map(({ text }) => nameOf(text)));
+    return {
+      ...set,
+      wordings: [
+        ...set.wordings.map((one) =>
+          names.has(nameOf(one.text))
+            ? { ...one, inUse: fresh.find(({ text }) => nameOf(text) === nameOf(one.text))!.inUse }
+            : one
+        ),
+        ...fresh.filter(({ text, inUse }) => inUse && !there.has(nameOf(text)))
+      ],
+      refused: set.refused.filter((text) => !names.has(nameOf(text)))
+    };
+  }
+  function use(texts: string[], inUse: boolean) {
+    change((set) =>
+      put(
+        set,
+        texts.map((text) => ({ text, origin: originOf(text), inUse }))
+      )
+    );
+    if (inUse) void remember(texts, true);
+  }
+  function refuse(texts: string[]) {
+    const names = new Set(texts.map(nameOf));
+    change((set) => ({
+      ...set,
+      wordings: set.wordings.filter(({ text }) => !names.has(nameOf(text))),
+      refused: [...new Set([...set.refused, ...texts])]
     }));
-  const remove = (set: WordSet, text: string) =>
-    changeSet(set.id, (old) => ({ ...old, wordings: old.wordings.filter((one) => one.text !== text) }));
-
-  const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
-  const group = (set: WordSet) =>
-    `(${set.wordings
-      .filter((one) => one.inUse)
-      .map((one) => written(one.text))
-      .join(' OR ')})`;
-
-  let copied = $state('');
-  async function copy(set: WordSet) {
-    await navigator.clipboard.writeText(group(set));
-    copied = set.id;
+    void remember(texts, false);
   }
+  function remove(texts: string[]) {
+    const names = new Set(texts.map(nameOf));
+    change((set) => ({ ...set, wordings: set.wordings.filter(({ text }) => !names.has(nameOf(text))) }));
+  }
+  function add() {
+    const list = readWordingList(typed);
+    if (!list.length || !open) return;
+    const there = new Set(open.wordings.map(({ text }) => nameOf(text)));
+    const fresh = list.filter((text) => !there.has(nameOf(text)));
+    change((set) =>
+      put(
+        set,
+        fresh.map((text) => ({ text, origin: 'typed', inUse: true }))
+      )
+    );
+    const known = list.length - fresh.length;
+    told = `${fresh.length} added${known ? `, ${known} there already` : ''}.`;
+    typed = '';
+  }
+
+  async function take(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    refused = null;
+    try {
+      const found = readWordingsCsv(await file.text());
+      const byName = new Map([...found].map(([title, list]) => [title.toLowerCase(), list]));
+      const known = sets.value.filter(({ name }) => byName.has(name.toLowerCase()));
+      sets.change(sets.value.map((set) => put(set, byName.get(set.name.toLowerCase()) ?? [])));
+      const strange = found.size - known.length;
+      told = `${file.name}: wordings of ${known.length} title${known.length === 1 ? '' : 's'} taken${strange ? `; ${strange} title${strange === 1 ? ' is' : 's are'} not in the persona` : ''}.`;
+    } catch (problem) {
+      refused = new ApiProblem(0, 'Not imported', `${file.name}: ${(problem as Error).message} Nothing was changed.`);
+    }
+    input.value = '';
+  }
+  const inUse = (set: WordSet) => set.wordings.filter((one) => one.inUse).length;
+  const ambiguous = $derived(
+    [
+      ...new Set(
+        open?.wordings
+          .filter((one) => one.inUse)
+          .flatMap(({ text }) => (tokenKeys(text).length === 1 ? tokenKeys(text) : [])) ?? []
+      )
+    ]
+      .map((word) => ({ word, senses: meanings(word) }))
+      .filter(({ senses }) => senses.length)
+  );
 </script>
 
 <div class="strip">
   <h1>Wording</h1>
   <p class="soft">
-    Every way a wanted title is written. Several words are quoted by themselves; a wording set aside stays here and out
-    of the string.
+    Every way a wanted title is written, with what the lexicon proposes and how often each stands in a current title.
+    Several words are quoted by themselves.
   </p>
   <KeptNotice document={sets} />
+  <button class="quiet" onclick={() => saveFile(writeWordingsCsv(sets.value), 'wordings.csv', 'text/csv')}
+    >Export CSV</button
+  >
+  <label class="file">Import CSV <input type="file" accept=".csv,.txt" onchange={take} /></label>
   <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>Write the string</a>
 </div>
+<Refused problem={refused} />
 
-{#if sets.value.length === 0}
+{#if !open}
   <div class="sheet empty">
     <h2>No titles yet</h2>
     <p>
@@ -82,55 +195,105 @@
       > first.
     </p>
   </div>
-{/if}
-
-<div class="sets">
-  {#each sets.value as set (set.id)}
-    <section class="sheet" aria-label={set.name}>
-      <header>
-        <h2>{set.name}</h2>
-        <span class="soft">{set.wordings.filter((one) => one.inUse).length} of {set.wordings.length} in use</span>
-        <button class="quiet" onclick={() => copy(set)}>{copied === set.id ? 'Copied' : 'Copy as a group'}</button>
-      </header>
+{:else}
+  <div class="titles" role="group" aria-label="Titles wanted">
+    {#each sets.value as set (set.id)}
+      <button
+        class="quiet"
+        aria-pressed={set.id === open.id}
+        onclick={() =>
+          goto(briefPath(data.brief.id, 'wording', { title: set.id }), { keepFocus: true, noScroll: true })}
+        >{set.name} <span class="soft">{inUse(set)} of {set.wordings.length} in use</span></button
+      >
+    {/each}
+  </div>
+  <section class="sheet" aria-label={open.name}>
+    <form
+      class="fields"
+      onsubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <textarea
+        rows="2"
+        aria-label="New wordings for {open.name}"
+        placeholder="Type or paste wordings: one a line, with commas, or cells of a spreadsheet"
+        bind:value={typed}
+        onkeydown={(event) => {
+          if (event.key === 'Enter' && !event.shiftKey) {
+            event.preventDefault();
+            add();
+          }
+        }}></textarea>
+      <button class="quiet" type="submit">Add</button>
+      <span class="soft told" role="status">{told}</span>
+      <details class="languages">
+        <summary
+          >Propose in {spoken.length === languages.length
+            ? 'all languages'
+            : spoken.map((one) => languageNames[one]).join(', ') || 'no language'}</summary
+        >
+        {#each languages as language (language)}
+          <label
+            ><input
+              type="checkbox"
+              checked={spoken.includes(language)}
+              onchange={(event) =>
+                (spoken = languages.filter((one) =>
+                  one === language ? event.currentTarget.checked : spoken.includes(one)
+                ))}
+            />
+            {languageNames[language]}</label
+          >
+        {/each}
+      </details>
+      <label><input type="checkbox" bind:checked={houseRemembers} /> remember for the house</label>
+    </form>
+    {#each ambiguous as { word, senses } (word)}
+      <p class="warn">
+        <b>{word.toUpperCase()}</b> has several meanings: {senses.map(({ name }) => name).join('; ')}. Ask for one of
+        {senses[0]!.tells
+          .slice(0, 4)
+          .map((tell) => `“${tell}”`)
+          .join(', ')} beside it, or exclude
+        {senses[1]!.tells
+          .slice(0, 3)
+          .map((tell) => `“${tell}”`)
+          .join(', ')}.
+      </p>
+    {/each}
+    <WordingTable {rows} sources={data.sources} {counts} {house} onuse={use} onrefuse={refuse} onremove={remove} />
+  </section>
+  {#if data.found.length}
+    <section class="sheet found" aria-label="Found in results">
+      <h2>Found in results</h2>
+      <p class="soft">Titles of people judged fit that no wording in use covers.</p>
       <ul>
-        {#each set.wordings as one (one.text)}
-          <li class:aside={!one.inUse}>
-            <label>
-              <input
-                type="checkbox"
-                checked={one.inUse}
-                onchange={(event) => use(set, one.text, event.currentTarget.checked)}
-              />
-              <span class="mono">{written(one.text)}</span>
-            </label>
-            <span class="origin">{one.inUse ? one.origin : 'set aside'}</span>
-            <button class="plain" aria-label="Delete {one.text}" onclick={() => remove(set, one.text)}>✕</button>
+        {#each data.found.slice(0, 20) as one (one.title)}
+          {@const there = open.wordings.some(({ text }) => nameOf(text) === nameOf(one.title))}
+          <li>
+            <button
+              class="quiet"
+              disabled={there}
+              aria-label={there ? `${one.title} is taken` : `Take ${one.title}`}
+              onclick={() =>
+                change((set) => put(set, [{ text: one.title.slice(0, 200), origin: 'found', inUse: true }]))}
+              >{there ? 'taken' : '+'}</button
+            >
+            <span class="mono">{one.title}</span>
+            <span class="soft" title={one.people.map(({ name, company }) => `${name}, ${company}`).join('\n')}
+              >{one.people.length} fit{one.people.length === 1 ? '' : 's'}: {one.people
+                .slice(0, 3)
+                .map(({ name }) => name)
+                .join(', ')}</span
+            >
           </li>
         {/each}
       </ul>
-      <form
-        onsubmit={(event) => {
-          event.preventDefault();
-          add(set);
-        }}
-      >
-        <textarea
-          rows="2"
-          aria-label="New wordings for {set.name}"
-          placeholder="Type or paste wordings: one a line, or with commas"
-          bind:value={typed[key(set)]}
-          onkeydown={(event) => {
-            if (event.key === 'Enter' && !event.shiftKey) {
-              event.preventDefault();
-              add(set);
-            }
-          }}></textarea>
-        <button class="quiet" type="submit">Add</button>
-      </form>
-      <p class="soft told" role="status">{told[key(set)] ?? ''}</p>
     </section>
-  {/each}
-</div>
+  {/if}
+{/if}
 
 <style>
   .next {
@@ -139,71 +302,71 @@
     color: var(--on-accent);
     padding: 5px 12px;
     text-decoration: none;
+    white-space: nowrap;
   }
-  .sets {
-    display: grid;
-    grid-template-columns: repeat(3, 1fr);
-    gap: 14px;
-    align-items: start;
+  .titles {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin-bottom: 10px;
+  }
+  .titles [aria-pressed='true'] {
+    background: var(--accent-2);
+    border-color: var(--accent);
   }
   section {
     padding: 12px 16px;
   }
-  header {
-    display: flex;
-    align-items: baseline;
-    gap: 10px;
-    margin-bottom: 6px;
+  .found {
+    margin-top: 12px;
   }
-  header span {
-    flex: 1;
-    font-size: 12.5px;
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    align-items: center;
+    margin-bottom: 10px;
+    font-size: 13px;
+  }
+  textarea {
+    width: 420px;
+    resize: vertical;
+  }
+  .told {
+    min-width: 130px;
+  }
+  .languages {
+    position: relative;
+  }
+  .languages label {
+    display: block;
+  }
+  .languages[open] {
+    background: var(--sheet-2);
+    padding: 4px 8px;
+  }
+  .warn {
+    background: var(--warm-2);
+    padding: 6px 12px;
+    margin-bottom: 8px;
+    font-size: 13px;
   }
   ul {
     list-style: none;
     padding: 0;
+    margin: 6px 0 0;
   }
   li {
     display: flex;
-    align-items: center;
     gap: 10px;
-    border-top: 1px solid var(--rule);
-    padding: 4px 0;
+    align-items: baseline;
+    padding: 2px 0;
+    font-size: 13px;
   }
-  li label {
-    flex: 1;
-    display: flex;
-    gap: 8px;
-    align-items: center;
-  }
-  li.aside .mono {
-    color: var(--grey);
-    text-decoration: line-through;
+  li .quiet {
+    padding: 0 7px;
   }
   input[type='checkbox'] {
     accent-color: var(--accent);
-  }
-  .origin {
-    font-size: 11.5px;
-    color: var(--soft);
-  }
-  form {
-    display: flex;
-    gap: 8px;
-    margin-top: 8px;
-    align-items: end;
-  }
-  textarea {
-    flex: 1;
-    font: inherit;
-    color: inherit;
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 5px 8px;
-    resize: vertical;
-  }
-  .told {
-    font-size: 12.5px;
-    min-height: 18px;
   }
 </style>

@@ -1,0 +1,273 @@
+<script lang="ts">
+  import { about } from '$lib/marks/format';
+  import { groupOf, type WordingRow } from '$core/persona/wording-table';
+  import { tokenKeys } from '$core/query/tokens';
+  import { quoted } from '$core/query/print';
+  import type { Interval } from '$core/measure/wilson';
+
+  interface Props {
+    rows: readonly WordingRow[];
+    sources: readonly { id: string; name: string }[];
+    /** Per source, how often each wording occurs; null where it cannot be asked, absent while it is not known. */
+    counts: Record<string, Map<string, Interval | null>>;
+    house: ReadonlyMap<string, boolean>;
+    onuse: (texts: string[], inUse: boolean) => void;
+    onrefuse: (texts: string[]) => void;
+    onremove: (texts: string[]) => void;
+  }
+  let { rows, sources, counts, house, onuse, onrefuse, onremove }: Props = $props();
+
+  const groups = ['own', 'same', 'translated', 'rank', 'function'];
+  let filter = $state('');
+  let show: 'all' | 'set' | 'proposed' | 'refused' = $state('all');
+  let sort: { by: string; down: boolean } | null = $state(null);
+  let chosen: ReadonlySet<string> = $state.raw(new Set());
+  let last = $state(0);
+
+  const keyOf = (text: string) => tokenKeys(text).join(' ');
+  const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
+  const countIn = (source: string, text: string) => {
+    const count = counts[source]?.get(text);
+    return count ? (count.low + count.high) / 2 : -1;
+  };
+  const isIdle = (text: string) =>
+    sources.length > 0 && sources.every(({ id }) => counts[id]?.has(text) && countIn(id, text) <= 0);
+
+  const shown = $derived.by(() => {
+    const wanted = filter.trim().toLowerCase();
+    const kept = rows.filter(
+      (row) =>
+        (show === 'all'
+          ? row.state !== 'refused'
+          : show === 'set'
+            ? row.state === 'in use' || row.state === 'set aside'
+            : row.state === show) &&
+        (!wanted || [row.text, row.why, row.language].some((text) => text.toLowerCase().includes(wanted)))
+    );
+    if (!sort) return kept;
+    const { by, down } = sort;
+    const value = (row: WordingRow): string | number =>
+      by === 'text'
+        ? row.text.toLowerCase()
+        : by === 'why'
+          ? groups.indexOf(row.nearness) + row.why
+          : countIn(by, row.text);
+    return [...kept].sort((a, b) => {
+      const [x, y] = [value(a), value(b)];
+      const order = typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y));
+      return down ? -order : order;
+    });
+  });
+  const chosenRows = $derived(shown.filter(({ text }) => chosen.has(text)));
+  const targets = $derived(chosenRows.length ? chosenRows.map(({ text }) => text) : []);
+
+  function sortBy(by: string) {
+    sort =
+      sort?.by === by
+        ? sort.down === (by !== 'text' && by !== 'why')
+          ? { by, down: !sort.down }
+          : null
+        : { by, down: by !== 'text' && by !== 'why' };
+  }
+  const sorted = (by: string) => (sort?.by === by ? (sort.down ? 'descending' : 'ascending') : 'none');
+
+  function choose(index: number, event: { shiftKey: boolean }) {
+    const next = new Set(chosen);
+    if (event.shiftKey) {
+      const [from, to] = [Math.min(last, index), Math.max(last, index)];
+      for (const row of shown.slice(from, to + 1)) next.add(row.text);
+    } else if (!next.delete(shown[index]!.text)) next.add(shown[index]!.text);
+    last = index;
+    chosen = next;
+  }
+  let body: HTMLTableSectionElement;
+  function keys(event: KeyboardEvent, index: number) {
+    if ((event.target as HTMLElement).closest('input, button')) return;
+    const here = targets.length ? targets : [shown[index]!.text];
+    const step = { ArrowDown: 1, ArrowUp: -1, Home: -Infinity, End: Infinity }[event.key];
+    if (step !== undefined) {
+      const to = Math.max(0, Math.min(shown.length - 1, index + step));
+      if (event.shiftKey) choose(to, event);
+      body.querySelectorAll<HTMLElement>('tr')[to]?.focus();
+    } else if (event.key === ' ') choose(index, event);
+    else if (event.key === 'Enter') act((texts) => onuse(texts, true), here);
+    else if (event.key.toLowerCase() === 's') act((texts) => onuse(texts, false), here);
+    else if (event.key.toLowerCase() === 'r') act(onrefuse, here);
+    else if (event.key === 'Delete') act(onremove, here);
+    else return;
+    event.preventDefault();
+  }
+  function act(does: (texts: string[]) => void, texts: string[]) {
+    does(texts);
+    chosen = new Set();
+  }
+  const copyChosen = () =>
+    navigator.clipboard.writeText(
+      groupOf(targets.length ? targets : shown.filter(({ state }) => state === 'in use').map(({ text }) => text))
+    );
+</script>
+
+<div class="acts fields">
+  <input type="search" placeholder="Find a wording" aria-label="Find a wording" bind:value={filter} />
+  <select aria-label="Show" bind:value={show}>
+    <option value="all">all but refused</option>
+    <option value="set">in the set</option>
+    <option value="proposed">proposals</option>
+    <option value="refused">refused</option>
+  </select>
+  <span class="soft" role="status">{chosen.size ? `${chosenRows.length} chosen` : `${shown.length} shown`}</span>
+  <button class="quiet" disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}
+    >Take <kbd>↵</kbd></button
+  >
+  <button class="quiet" disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
+    >Set aside <kbd>S</kbd></button
+  >
+  <button class="quiet" disabled={!targets.length} onclick={() => act(onrefuse, targets)}>Refuse <kbd>R</kbd></button>
+  <button class="quiet" disabled={!targets.length} onclick={() => act(onremove, targets)}>Remove <kbd>Del</kbd></button>
+  <button class="quiet" onclick={copyChosen}>Copy {targets.length ? 'the chosen' : 'those in use'} as a group</button>
+</div>
+
+<div class="scroll">
+  <table class="board" aria-label="Wordings">
+    <thead>
+      <tr>
+        <th class="tick"><span class="visually-hidden">Chosen</span></th>
+        <th aria-sort={sorted('text')}><button class="plain" onclick={() => sortBy('text')}>Wording</button></th>
+        <th aria-sort={sorted('why')}><button class="plain" onclick={() => sortBy('why')}>Why</button></th>
+        {#each sources as source (source.id)}
+          <th class="count" aria-sort={sorted(source.id)}
+            ><button class="plain" onclick={() => sortBy(source.id)}>{source.name}</button></th
+          >
+        {/each}
+      </tr>
+    </thead>
+    <tbody bind:this={body}>
+      {#each shown as row, i (row.text)}
+        <tr
+          tabindex={i === Math.min(last, shown.length - 1) ? 0 : -1}
+          class:aside={row.state === 'set aside' || row.state === 'refused'}
+          class:proposed={row.state === 'proposed'}
+          class:chosen={chosen.has(row.text)}
+          onfocus={() => (last = i)}
+          onkeydown={(event) => keys(event, i)}
+        >
+          <td class="tick"
+            ><input
+              type="checkbox"
+              tabindex="-1"
+              aria-label="Choose {row.text}"
+              checked={chosen.has(row.text)}
+              onclick={(event) => choose(i, event)}
+            /></td
+          >
+          <td>
+            {#if row.state === 'proposed' || row.state === 'refused'}
+              <button
+                class="quiet take"
+                tabindex="-1"
+                aria-label="Take {row.text}"
+                onclick={() => onuse([row.text], true)}>+</button
+              >
+              <span class="mono">{written(row.text)}</span>
+            {:else}
+              <label
+                ><input
+                  type="checkbox"
+                  tabindex="-1"
+                  checked={row.state === 'in use'}
+                  onchange={(event) => onuse([row.text], event.currentTarget.checked)}
+                /> <span class="mono">{written(row.text)}</span></label
+              >
+            {/if}
+          </td>
+          <td class="why">
+            {row.nearness === 'same' ? `same meaning: ${row.why}` : row.why}
+            <span class="soft">{row.language}</span>
+            {#if row.coveredBy}<span class="note">free of cost: “{row.coveredBy}” finds them all</span>{/if}
+            {#if isIdle(row.text)}<span class="note warm">finds nobody in any source</span>{/if}
+            {#if row.state === 'proposed' && house.has(keyOf(row.text))}<span class="note"
+                >{house.get(keyOf(row.text)) ? 'taken' : 'refused'} by the house before</span
+              >{/if}
+          </td>
+          {#each sources as source (source.id)}
+            {@const count = counts[source.id]?.get(row.text)}
+            <td class="count">{count === undefined ? '…' : count === null ? '–' : about(count)}</td>
+          {/each}
+        </tr>
+      {:else}
+        <tr><td colspan={3 + sources.length} class="soft">Nothing here. Type or paste wordings above.</td></tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin-bottom: 8px;
+    font-size: 13px;
+  }
+  .acts span {
+    min-width: 84px;
+  }
+  .scroll {
+    max-height: 520px;
+    overflow: auto;
+  }
+  thead th {
+    position: sticky;
+    top: 0;
+    background: var(--sheet);
+    z-index: 1;
+    border-bottom: 1px solid var(--line);
+  }
+  th button {
+    font-weight: 600;
+  }
+  [aria-sort='ascending'] button::after {
+    content: ' ↑';
+  }
+  [aria-sort='descending'] button::after {
+    content: ' ↓';
+  }
+  td {
+    font-size: 13px;
+    padding: 3px 10px;
+  }
+  .tick {
+    width: 22px;
+    border-left: 0;
+  }
+  .count {
+    text-align: right;
+    width: 90px;
+    white-space: nowrap;
+  }
+  .take {
+    padding: 0 7px;
+  }
+  .aside .mono {
+    color: var(--soft);
+    text-decoration: line-through;
+  }
+  .proposed {
+    background: var(--sheet-2);
+  }
+  .chosen {
+    background: var(--accent-2);
+  }
+  .note {
+    display: block;
+    color: var(--soft);
+    font-size: 12px;
+  }
+  .warm {
+    color: var(--warm);
+  }
+  input[type='checkbox'] {
+    accent-color: var(--accent);
+  }
+</style>

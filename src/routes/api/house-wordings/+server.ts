@@ -1,0 +1,8 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { houseWordings, rememberWordings } from '$server/services/house-wordings';
+
+export const GET = endpoint(contract.houseWordings, ({ query }) => houseWordings(query.title));
+export const PUT = endpoint(contract.rememberWordings, ({ body }) =>
+  rememberWordings(body.title, body.wordings, body.taken)
+);

@@ -1,0 +1,50 @@
+import { matcher } from '$core/query/matches';
+import type { Query } from '$core/query/query';
+import { tokenKeys } from '$core/query/tokens';
+import { models } from '../database/models';
+import { askPeople } from '../workers/people';
+import { findBrief, readDocument } from './briefs';
+import { readySource } from './sources';
+
+const phrase = (text: string): Query => ({ kind: 'phrase', scope: 'title', text });
+
+/** How often each wording stands in a current title at a source, in the order given; null where it cannot be asked. */
+export async function countWordings(sourceId: string, wordings: readonly string[]) {
+  const source = await readySource(sourceId);
+  const asked = wordings.map((text) => (tokenKeys(text).length ? phrase(text) : null));
+  const counts = await askPeople('count-each', {
+    sourceId: source.id,
+    queries: asked.filter((query) => query !== null)
+  });
+  let at = 0;
+  return { counts: asked.map((query) => (query ? counts[at++]! : null)) };
+}
+
+/** Titles that people judged fit carry and no wording in use covers, the most frequent first, with the people behind each. */
+export async function foundTitles(briefId: string) {
+  const { personaId } = await findBrief(briefId);
+  const { Verdict, TrialPerson, Trial, Version } = models();
+  const [wording, fits, versions] = await Promise.all([
+    readDocument(briefId, 'wording'),
+    Verdict.findAll({ where: { personaId, verdict: 'fit' } }),
+    Version.findAll({ where: { briefId } })
+  ]);
+  const trials = await Trial.findAll({ where: { versionId: versions.map(({ id }) => id) } });
+  const sampled = await TrialPerson.findAll({
+    where: { trialId: trials.map(({ id }) => id), personId: fits.map(({ personId }) => personId) }
+  });
+  const inUse = wording.body.flatMap((set) => set.wordings.filter((one) => one.inUse && tokenKeys(one.text).length));
+  const covers = inUse.map(({ text }) => matcher(phrase(text)));
+  const people = new Map(sampled.map(({ person }) => [person.id, person]));
+  const found = new Map<string, { title: string; people: { name: string; company: string }[] }>();
+  for (const person of people.values()) {
+    if (covers.some((covered) => covered(person))) continue;
+    const job = person.jobs?.find(({ to }) => !to);
+    const key = job && tokenKeys(job.title).join(' ');
+    if (!job || !key) continue;
+    const entry = found.get(key) ?? { title: job.title, people: [] };
+    entry.people.push({ name: person.name, company: job.company });
+    found.set(key, entry);
+  }
+  return [...found.values()].sort((a, b) => b.people.length - a.people.length).slice(0, 100);
+}
