@@ -37,7 +37,8 @@ export {
   type WordSet,
   type Wording
 } from './persona/word-set';
-export { buildString } from './persona/build-string';
+export { buildParts, buildString, type BuiltPart } from './persona/build-string';
+export { personaFromText, type BriefFact, type BriefReading } from './persona/persona-from-text';
 export { describePersona } from './persona/describe-persona';
 export { checkFacts, type FactCheck } from './persona/check-facts';
 export { countries, countryCode, countryName } from './people/countries';

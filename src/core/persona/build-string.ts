@@ -1,30 +1,70 @@
 import { countryName } from '../people/countries';
 import { industryCode } from '../people/industries';
 import { join, type Query } from '../query/query';
+import { simplify } from '../query/simplify';
 import type { Scope } from '../query/scopes';
 import { tokenKeys } from '../query/tokens';
 import type { Persona } from './persona';
 import type { WordSet } from './word-set';
 
+/** A part of the string of a persona, and the line of the persona it comes from. */
+export interface BuiltPart {
+  of: 'titles' | 'functions' | 'ranks' | 'mustHave' | 'industries' | 'size' | 'countries' | 'mustNot';
+  query: Query;
+}
+
+/** The parts of a persona's string in the order researchers narrow: who, then what firm, then where, then what must not come. */
+export function buildParts(persona: Persona, wordSets: readonly WordSet[]): BuiltPart[] {
+  const parts: { of: BuiltPart['of']; query: Query | null }[] = [
+    ...who(persona, wordSets),
+    { of: 'functions', query: anyOf('function', persona.functions) },
+    { of: 'ranks', query: anyOf('rank', persona.ranks) },
+    { of: 'mustHave', query: anyOf('any', persona.mustHave) },
+    {
+      of: 'industries',
+      query: anyOf(
+        'industry',
+        persona.industries.map((text) => industryCode(text) ?? text)
+      )
+    },
+    ...(persona.bands.length ? [] : [{ of: 'size' as const, query: sizeOf(persona.size) }]),
+    { of: 'countries', query: anyOf('country', persona.countries.map(countryName)) },
+    { of: 'mustNot', query: excluded(persona.mustNot) }
+  ];
+  return parts.filter((part): part is BuiltPart => part.query !== null);
+}
+
 /**
- * The string of a persona: who, then what firm, then where, then what must not come. Wordings of several words are
- * phrases. Null when the persona says nothing yet.
+ * The string of a persona, in its shortest equivalent form. Wordings of several words are phrases; size bands are
+ * alternatives, each with its own titles. Null when the persona says nothing yet.
  */
 export function buildString(persona: Persona, wordSets: readonly WordSet[]): Query | null {
-  const wordings = wordSets.flatMap((set) => set.wordings.filter((one) => one.inUse).map((one) => one.text));
-  const parts = [
-    anyOf('title', wordings),
-    anyOf('function', persona.functions),
-    anyOf('any', persona.mustHave),
-    anyOf(
-      'industry',
-      persona.industries.map((text) => industryCode(text) ?? text)
-    ),
-    sizeOf(persona),
-    anyOf('country', persona.countries.map(countryName)),
-    excluded(persona.mustNot)
-  ].filter((part) => part !== null);
-  return parts.length ? join('and', parts) : null;
+  const parts = buildParts(persona, wordSets).map(({ query }) => query);
+  return parts.length ? simplify(join('and', parts), 'any source') : null;
+}
+
+/** Titles with their wordings; where there are bands, each band's titles at its sizes. */
+function who(persona: Persona, wordSets: readonly WordSet[]): { of: 'titles'; query: Query | null }[] {
+  const titled = (titles: readonly string[]) => {
+    const wanted = new Set(titles.map((title) => title.toLowerCase()));
+    return anyOf(
+      'title',
+      wordSets
+        .filter(({ name }) => wanted.has(name.toLowerCase()))
+        .flatMap((set) => set.wordings.filter((one) => one.inUse).map((one) => one.text))
+    );
+  };
+  if (!persona.bands.length) return [{ of: 'titles', query: titled(persona.titles) }];
+  const bands = persona.bands.flatMap((band) => {
+    const titles = titled(band.titles);
+    const sizes = sizeOf(band);
+    return titles ? [join('and', [...(sizes ? [sizes] : []), titles])] : [];
+  });
+  const anySize = titled(persona.titles);
+  const all = anySize
+    ? [...bands, join('and', [anySize, ...[sizeOf(persona.size)].filter((one) => one !== null)])]
+    : bands;
+  return [{ of: 'titles', query: all.length ? join('or', all) : null }];
 }
 
 function anyOf(scope: Scope, texts: readonly string[]): Query | null {
@@ -40,7 +80,7 @@ function anyOf(scope: Scope, texts: readonly string[]): Query | null {
   return found.length ? join('or', found) : null;
 }
 
-function sizeOf({ size: { from, to } }: Persona): Query | null {
+function sizeOf({ from, to }: Persona['size']): Query | null {
   return from === null && to === null ? null : { kind: 'range', scope: 'headcount', low: from, high: to };
 }
 

@@ -3,12 +3,16 @@ import { countryCode, countryName } from '../people/countries';
 import { industryCode, industryName } from '../people/industries';
 import { matches } from '../query/matches';
 import { tokenKeys } from '../query/tokens';
+import { readTitle } from '../titles/read-title';
 import type { Persona } from './persona';
 import type { WordSet } from './word-set';
 
+/** Confidence from which what a title says is taken for a fact. */
+const surelyRead = 0.7;
+
 /** One line of a persona held against one person. */
 export interface FactCheck {
-  fact: 'Title' | 'Function' | 'Firm size' | 'Country' | 'Industry' | 'Must not';
+  fact: 'Title' | 'Function' | 'Rank' | 'Firm size' | 'Country' | 'Industry' | 'Must not';
   outcome: 'met' | 'not met' | 'unknown';
   /** What the person has, in words. */
   has: string;
@@ -25,17 +29,22 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
     add('Title', titles.join(', '), () =>
       wordings.some((text) => tokenKeys(text).length > 0 && matches({ kind: 'phrase', scope: 'title', text }, person))
     );
-  if (persona.functions.length) {
-    const wanted = new Set(persona.functions.map((name) => name.toLowerCase()));
-    add('Function', person.function, (has) => wanted.has(has.toLowerCase()));
+  // Where the source tells no function or rank, the title may.
+  const read = readTitle(titles[0] ?? '');
+  for (const [fact, wanted, told, inTitle] of [
+    ['Function', persona.functions, person.function, read.function],
+    ['Rank', persona.ranks, person.rank, read.rank]
+  ] as const) {
+    if (!wanted.length) continue;
+    const names = new Set(wanted.map((name) => name.toLowerCase()));
+    const known = told ?? (read.confidence >= surelyRead && inTitle ? inTitle : undefined);
+    add(fact, known && (told ? known : `${known}, by the title`), () => names.has(known!.toLowerCase()));
   }
-  const { from, to } = persona.size;
-  if (from !== null || to !== null) {
+  const sizes = [persona.size, ...persona.bands].filter(({ from, to }) => from !== null || to !== null);
+  if (sizes.length) {
     const { headcount } = person;
-    add(
-      'Firm size',
-      headcount?.toLocaleString('en'),
-      () => headcount! >= (from ?? 0) && headcount! <= (to ?? Infinity)
+    add('Firm size', headcount?.toLocaleString('en'), () =>
+      sizes.some(({ from, to }) => headcount! >= (from ?? 0) && headcount! <= (to ?? Infinity))
     );
   }
   if (persona.industries.length) {

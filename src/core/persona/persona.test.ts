@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { print } from '../query/print';
-import { buildString } from './build-string';
+import { buildParts, buildString } from './build-string';
 import { checkFacts } from './check-facts';
 import { describePersona } from './describe-persona';
-import { emptyPersona, personaSchema } from './persona';
+import { allTitles, emptyPersona, personaSchema } from './persona';
+import { personaFromText } from './persona-from-text';
+import { bandNotes, missingFrom } from './persona-notes';
+import { takeFacts } from './take-facts';
 import { fitWordSets, readWordingList } from './word-set';
 
 const persona = personaSchema.parse({
@@ -31,6 +34,90 @@ describe('persona', () => {
       'People titled Head of Quality or QA, working in quality, at firms of 51 to 1,000 people in Denmark or United Kingdom, who speak of cold chain or pharma, and not of intern or test engineer.'
     );
     expect(describePersona(emptyPersona)).toBe('Nobody is described yet.');
+  });
+});
+
+describe('facts that a source does not tell', () => {
+  it('are read from the title where it is plain', () => {
+    const wanted = { ...emptyPersona, functions: ['quality'], ranks: ['head'] };
+    const check = (title: string, more: object = {}) =>
+      checkFacts(wanted, [], { id: '1', name: 'x', jobs: [{ title, company: 'y' }], ...more }).map(
+        ({ fact, outcome, has }) => [fact, outcome, has]
+      );
+    expect(check('Kvalitetschef')).toEqual([
+      ['Function', 'met', 'quality, by the title'],
+      ['Rank', 'met', 'head, by the title']
+    ]);
+    expect(check('Warehouse Operative')[0]).toEqual(['Function', 'not met', 'warehouse, by the title']);
+    expect(check('Keeper of the keys')).toEqual([
+      ['Function', 'unknown', 'not known'],
+      ['Rank', 'unknown', 'not known']
+    ]);
+    expect(check('Kvalitetschef', { function: 'sales' })[0]).toEqual(['Function', 'not met', 'sales']);
+  });
+});
+
+describe('size bands', () => {
+  const banded = personaSchema.parse({
+    bands: [
+      { from: 1, to: 49, titles: ['Owner', 'Managing Director'] },
+      { from: 50, to: 500, titles: ['Head of Quality'] }
+    ],
+    countries: ['Denmark'],
+    ranks: ['head']
+  });
+
+  it('are alternatives of the string, each with its own titles, and each gets word sets', () => {
+    const sets = fitWordSets(allTitles(banded), []);
+    expect(sets.map(({ name }) => name)).toEqual(['Owner', 'Managing Director', 'Head of Quality']);
+    expect(print(buildString(banded, sets)!)).toBe(
+      '((headcount:[1 TO 49] AND title:(Owner OR "Managing Director")) OR (headcount:[50 TO 500] AND title:"Head of Quality")) AND rank:head AND country:Denmark'
+    );
+    expect(buildParts(banded, sets).map(({ of }) => of)).toEqual(['titles', 'ranks', 'countries']);
+    expect(describePersona(banded)).toBe(
+      'People of the rank head, Owner or Managing Director at firms of 1 to 49 people, Head of Quality at firms of 50 to 500 people, at firms in Denmark.'
+    );
+    expect(
+      checkFacts(banded, sets, { id: '1', name: 'x', headcount: 700 }).find(({ fact }) => fact === 'Firm size')!.outcome
+    ).toBe('not met');
+  });
+
+  it('that leave a gap, overlap or lack something are pointed out', () => {
+    const notes = (...bands: [number | null, number | null, string[]][]) =>
+      bandNotes({ ...emptyPersona, bands: bands.map(([from, to, titles]) => ({ from, to, titles })) });
+    expect(notes([1, 49, ['a']], [50, null, ['b']])).toEqual([]);
+    expect(notes([1, 49, ['a']], [60, null, ['b']])).toEqual(['Firms of 50 to 59 people are in no band.']);
+    expect(notes([1, 49, ['a']], [51, null, ['b']])).toEqual(['Firms of 50 people are in no band.']);
+    expect(notes([1, 60, ['a']], [50, null, ['b']])).toEqual([
+      'The bands from 1 and from 50 overlap: a firm of 50 people is in both.'
+    ]);
+    expect(notes([null, null, []])).toEqual(['Band 1 has no sizes yet.', 'Band 1 has no titles yet.']);
+  });
+});
+
+describe('a persona', () => {
+  it('tells what is missing that usually matters', () => {
+    expect(missingFrom(persona)).toEqual([]);
+    expect(missingFrom(emptyPersona)).toHaveLength(5);
+    expect(missingFrom({ ...persona, countries: [] })).toEqual(['No country is named: the whole world is asked.']);
+  });
+
+  it('takes facts read from a text, and keeps what it has', () => {
+    const { facts } = personaFromText(
+      'We sell loggers. Heads of quality at pharma wholesalers in Sweden, 20 to 2,000 staff. No interns.'
+    );
+    const taken = takeFacts(persona, facts);
+    expect(taken.offer).toBe('loggers');
+    expect(taken.titles).toEqual(persona.titles);
+    expect(taken.countries).toEqual(['Denmark', 'GB', 'Sweden']);
+    expect(taken.size).toEqual({ from: 20, to: 2000 });
+    expect(taken.mustNot).toEqual(['intern', 'test engineer', 'interns']);
+    expect(takeFacts(emptyPersona, facts)).toMatchObject({
+      titles: ['Head of Quality'],
+      industries: ['46'],
+      size: { from: 20, to: 2000 }
+    });
+    expect(personaSchema.safeParse(taken).success).toBe(true);
   });
 });
 

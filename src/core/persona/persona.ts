@@ -12,6 +12,11 @@ const size = z
   .max(10_000_000, 'is larger than any firm')
   .nullable();
 
+const sizes = z.object({ from: size, to: size }).refine(({ from, to }) => from === null || to === null || from <= to, {
+  error: 'The smallest firm is larger than the largest.',
+  path: ['to']
+});
+
 /** Who is wanted: what a string is built from. */
 export const personaSchema = z.object({
   offer: z.string().max(2000, 'is longer than 2,000 characters').default('').describe('What is sold, in a sentence'),
@@ -25,16 +30,22 @@ export const personaSchema = z.object({
     .array(line.refine((text) => industryCode(text) !== undefined, 'is no division of ISIC Rev. 4'))
     .max(100)
     .default([]),
-  size: z
-    .object({ from: size, to: size })
-    .refine(({ from, to }) => from === null || to === null || from <= to, {
-      error: 'The smallest firm is larger than the largest.',
-      path: ['to']
-    })
-    .default({ from: null, to: null }),
+  size: sizes.default({ from: null, to: null }),
+  ranks: lines.default([]),
+  bands: z
+    .array(sizes.safeExtend({ titles: lines.default([]) }))
+    .max(20)
+    .default([])
+    .describe('Sizes of firm with titles of their own: who decides depends on the size'),
   mustHave: lines.default([]),
   mustNot: lines.default([])
 });
 export type Persona = z.infer<typeof personaSchema>;
+
+/** Every wanted title, those of the size bands too, each once. */
+export const allTitles = ({ titles, bands }: Persona): string[] => {
+  const all = [...titles, ...bands.flatMap((band) => band.titles)];
+  return all.filter((title, i) => all.findIndex((other) => other.toLowerCase() === title.toLowerCase()) === i);
+};
 
 export const emptyPersona: Persona = personaSchema.parse({});

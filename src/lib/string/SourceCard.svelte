@@ -107,8 +107,9 @@
     padding: 10px 14px;
     min-width: 0;
   }
-  .stale {
-    opacity: 0.6;
+  .stale code {
+    color: var(--soft);
+    font-style: italic;
   }
   header {
     display: flex;

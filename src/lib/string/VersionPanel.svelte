@@ -1,5 +1,6 @@
 <script lang="ts">
   import { diffWordsWithSpace } from 'diff';
+  import PartChanges from './PartChanges.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { compareVersions } from '$core/query/compare-versions';
   import { setQueries } from '$core/query/named-sets';
@@ -34,7 +35,6 @@
   const words = $derived(version ? diffWordsWithSpace(version.text, to.text) : []);
   const same = $derived(version?.text === to.text);
   const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-  const sign = { added: '+', removed: '−', moved: '→' };
 </script>
 
 <section class="sheet fields" aria-label="Versions">
@@ -87,16 +87,7 @@
         {same ? 'the same text.' : parts.length ? '' : 'the same parts, written otherwise.'}
       </p>
       {#if parts.length}
-        <ul aria-label="Parts that differ">
-          {#each parts.slice(0, 60) as part, i (i)}
-            <li class={part.change}>
-              <b><span aria-hidden="true">{sign[part.change]}</span> {part.change}</b>
-              <span class="mono">{part.text}</span>
-              <span class="soft">{part.before ? `from ${part.before} to ${part.place}` : part.place}</span>
-            </li>
-          {/each}
-        </ul>
-        {#if parts.length > 60}<p class="soft">and {parts.length - 60} more</p>{/if}
+        <PartChanges {parts} />
       {/if}
       <details open={!parts.length && !same}>
         <summary>As text</summary>
@@ -165,27 +156,6 @@
   }
   select {
     padding: 1px 4px;
-  }
-  ul {
-    list-style: none;
-    padding: 0;
-    margin: 8px 0;
-    max-height: 190px;
-    overflow: auto;
-    font-size: 13px;
-  }
-  li {
-    display: grid;
-    grid-template-columns: 92px minmax(120px, auto) 1fr;
-    gap: 10px;
-    padding: 2px 0;
-    border-top: 1px solid var(--rule);
-  }
-  .added b {
-    color: var(--accent);
-  }
-  .removed b {
-    color: var(--warm);
   }
   summary {
     cursor: pointer;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { describePersona } from '$core/persona/describe-persona';
-import { emptyPersona, personaSchema } from '$core/persona/persona';
+import { allTitles, emptyPersona, personaSchema } from '$core/persona/persona';
 import { fitWordSets, wordSetsSchema } from '$core/persona/word-set';
 import type { z } from 'zod';
 import { documentSchemas } from '../api/documents';
@@ -129,7 +129,7 @@ export async function writeDocument(briefId: string, kind: DocumentKind, change:
     if (kind === 'persona') {
       const wording = await Document.findOne({ where: { briefId, kind: 'wording' }, transaction });
       const sets = wordSetsSchema.parse(wording!.body);
-      const fitted = fitWordSets(personaSchema.parse(change.body).titles, sets);
+      const fitted = fitWordSets(allTitles(personaSchema.parse(change.body)), sets);
       if (JSON.stringify(fitted) !== JSON.stringify(sets))
         await wording!.update({ body: fitted, revision: wording!.revision + 1 }, { transaction });
     }

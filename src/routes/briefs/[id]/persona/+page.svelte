@@ -2,15 +2,22 @@
   import { invalidate } from '$app/navigation';
   import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
-  import { call } from '$lib/api/call';
+  import { ApiProblem, call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
+  import { saveFile } from '$lib/frame/save-file';
+  import Refused from '$lib/frame/Refused.svelte';
+  import BriefReader from '$lib/persona/BriefReader.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
   import LinesField from '$lib/persona/LinesField.svelte';
+  import SizeBands from '$lib/persona/SizeBands.svelte';
   import { countries } from '$core/people/countries';
   import { industries } from '$core/people/industries';
   import { describePersona } from '$core/persona/describe-persona';
   import { personaSchema, type Persona } from '$core/persona/persona';
+  import { bandNotes, missingFrom } from '$core/persona/persona-notes';
+  import { takeFacts } from '$core/persona/take-facts';
+  import { ranks } from '$core/titles/lexicon';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();
@@ -53,14 +60,67 @@
     .map(({ code, name }) => ({ value: name, name: `${name}`, code }))
     .sort((a, b) => a.name.localeCompare(b.name));
   const industryChoices = industries.map(({ code, name }) => ({ value: code, name: `${code} ${name}` }));
+  const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
   const sizeProblem = $derived(wrong('size'));
+  const bandProblem = $derived(wrong('bands'));
+  const missing = $derived(persona.issues.length ? [] : missingFrom(persona.value));
+
+  let reading = $state(false);
+  let refused: unknown = $state(null);
+  async function take(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    refused = null;
+    try {
+      const given = personaSchema.safeParse(JSON.parse(await file.text()));
+      if (given.success) persona.change(given.data);
+      else {
+        const [issue] = given.error.issues;
+        refused = new ApiProblem(
+          0,
+          'Not a persona',
+          `${file.name} is no persona: ${issue!.path.join(' ')} ${issue!.message}. Nothing was changed.`
+        );
+      }
+    } catch {
+      refused = new ApiProblem(
+        0,
+        'Not JSON',
+        `${file.name} is not valid JSON. Choose a persona that was exported here. Nothing was changed.`
+      );
+    }
+    input.value = '';
+  }
 </script>
 
 <div class="strip">
   <h1>Persona</h1>
   <p class="soft">{describePersona(persona.value)}</p>
   <KeptNotice document={persona} />
+  <button class="quiet" aria-expanded={reading} onclick={() => (reading = !reading)}>Read a written brief</button>
+  <button
+    class="quiet"
+    onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
+    >Export JSON</button
+  >
+  <label class="file">Import JSON <input type="file" accept=".json" onchange={take} /></label>
 </div>
+<Refused problem={refused} />
+{#if missing.length}
+  <ul class="missing" aria-label="What is missing">
+    {#each missing as note (note)}<li>{note}</li>{/each}
+  </ul>
+{/if}
+{#if reading}
+  <BriefReader
+    ontake={(facts) => {
+      persona.change(takeFacts(persona.value, facts));
+      reading = false;
+    }}
+    onclose={() => (reading = false)}
+  />
+{/if}
 
 <div class="columns">
   <section class="sheet" aria-labelledby="who">
@@ -89,6 +149,14 @@
       invalid={wrong('functions')}
       onchange={(lines) => set('functions', lines)}
     />
+    <ChoiceField
+      label="Ranks"
+      hint="Sources that know ranks are asked for them."
+      choices={rankChoices}
+      chosen={persona.value.ranks}
+      invalid={wrong('ranks')}
+      onchange={(chosen) => set('ranks', chosen)}
+    />
   </section>
   <section class="sheet" aria-labelledby="firm">
     <h2 id="firm">What firm, and where</h2>
@@ -111,6 +179,11 @@
     {#if sizeProblem}<p class="wrong" role="alert">
         Company size: {sizeProblem}{sizeProblem.endsWith('.') ? '' : '.'} Write digits, as in 51.
       </p>{/if}
+    <SizeBands
+      bands={persona.value.bands}
+      notes={bandProblem ? [`A band: ${bandProblem}`] : bandNotes(persona.value)}
+      onchange={(bands) => set('bands', bands)}
+    />
     <ChoiceField
       label="Countries"
       hint="Names or codes of ISO 3166-1."
@@ -166,6 +239,12 @@
     grid-template-columns: 1fr 1fr;
     gap: 12px;
     align-items: end;
+  }
+  .missing {
+    font-size: 13px;
+    color: var(--soft);
+    padding-left: 20px;
+    margin-bottom: 12px;
   }
   .wrong {
     color: var(--warm);

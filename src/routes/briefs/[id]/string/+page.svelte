@@ -9,6 +9,7 @@
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import Problems from '$lib/string/Problems.svelte';
   import { about } from '$lib/marks/format';
+  import BuiltDifference from '$lib/string/BuiltDifference.svelte';
   import PartTree from '$lib/string/PartTree.svelte';
   import PasteNotice from '$lib/string/PasteNotice.svelte';
   import { StringReading } from '$lib/string/reading.svelte';
@@ -159,11 +160,14 @@
     }
   }
 
+  /** What the persona would make of the string, while it is not taken. */
+  let proposal: string | null = $state(null);
   async function build() {
     refused = null;
     try {
       const built = await call(contract.buildString, { params: { id: data.brief.id } });
-      if (built.text) write(built.text);
+      if (built.text && !text.trim()) write(built.text);
+      else if (built.text) proposal = built.text;
       else
         refused = new ApiProblem(
           0,
@@ -303,6 +307,17 @@
   >
 </div>
 
+{#if proposal !== null}
+  <BuiltDifference
+    {text}
+    {proposal}
+    ontake={() => {
+      write(proposal!);
+      proposal = null;
+    }}
+    onclose={() => (proposal = null)}
+  />
+{/if}
 {#if panel === 'paste'}
   <SourcePaste
     sources={data.sources.filter(({ kind }) => kind !== 'file')}

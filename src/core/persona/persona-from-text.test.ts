@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { fold } from '../query/tokens';
+import { personaFromText, type FactKind } from './persona-from-text';
+
+interface Brief {
+  text: string;
+  expected: Partial<Record<FactKind, (string | [number | null, number | null])[] | 1>>;
+}
+/** Invented briefs, each with what a person reads out of it. */
+const briefs = JSON.parse(readFileSync('tests/briefs/written-briefs.json', 'utf8')) as Brief[];
+
+const kinds: FactKind[] = [
+  'title',
+  'function',
+  'rank',
+  'industry',
+  'country',
+  'size',
+  'revenue',
+  'must have',
+  'exclusion'
+];
+const written = (value: unknown): string =>
+  typeof value === 'string'
+    ? fold(value)
+    : Array.isArray(value)
+      ? value.join('–')
+      : [(value as { from: unknown }).from, (value as { to: unknown }).to].join('–');
+
+describe('personaFromText', () => {
+  it('reads at least 25 written briefs, and prints precision and recall per kind of fact', () => {
+    expect(briefs.length).toBeGreaterThanOrEqual(25);
+    const tally = new Map(kinds.map((kind) => [kind, { right: 0, read: 0, wanted: 0 }]));
+    const wrong: string[] = [];
+    for (const { text, expected } of briefs) {
+      const { facts } = personaFromText(text);
+      for (const kind of kinds) {
+        const read = new Set(facts.filter((fact) => fact.kind === kind).map(({ value }) => written(value)));
+        const wanted = new Set(((expected[kind] as unknown[]) ?? []).map(written));
+        const one = tally.get(kind)!;
+        one.read += read.size;
+        one.wanted += wanted.size;
+        for (const value of read) {
+          if (wanted.has(value)) one.right++;
+          else wrong.push(`${kind} “${value}” read wrongly: ${text.slice(0, 80)}`);
+        }
+        for (const value of wanted)
+          if (!read.has(value)) wrong.push(`${kind} “${value}” not read: ${text.slice(0, 80)}`);
+      }
+    }
+    const share = (part: number, whole: number) => (whole ? part / whole : 1);
+    console.log(`written briefs: ${briefs.length}\n${wrong.join('\n')}`);
+    for (const [kind, { right, read, wanted }] of tally) {
+      console.log(
+        `${kind.padEnd(10)} precision ${(100 * share(right, read)).toFixed(0)} % of ${read}, recall ${(100 * share(right, wanted)).toFixed(0)} % of ${wanted}`
+      );
+      expect(share(right, read)).toBeGreaterThan(0.8);
+      expect(share(right, wanted)).toBeGreaterThan(0.8);
+    }
+  });
+
+  it('tells the words each fact was read from, and the sentences it could not read', () => {
+    const text = 'We sell loggers. Heads of quality in the Nordics. The weather was fine last year.';
+    const { facts, unread } = personaFromText(text);
+    expect(facts.find(({ kind }) => kind === 'title')).toMatchObject({ value: 'Head of Quality', from: 17, to: 33 });
+    expect(
+      facts.filter(({ kind }) => kind === 'country').every(({ from, to }) => text.slice(from, to) === 'Nordics')
+    ).toBe(true);
+    expect(unread.map((one) => one.text)).toEqual(['The weather was fine last year.']);
+  });
+
+  it('takes anything, and places everything inside the text', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string({ unit: 'grapheme' }),
+          fc
+            .array(
+              fc.constantFrom(
+                'not ',
+                'heads of quality ',
+                '50 to 500 staff ',
+                'in the Nordics',
+                ', ',
+                '. ',
+                '"x y" ',
+                'we sell ',
+                '12'
+              )
+            )
+            .map((pieces) => pieces.join(''))
+        ),
+        (text) => {
+          const { facts, unread } = personaFromText(text);
+          for (const { from, to } of [...facts, ...unread])
+            expect(from >= 0 && from <= to && to <= text.length).toBe(true);
+        }
+      )
+    );
+  });
+});

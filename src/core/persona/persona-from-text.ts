@@ -1,0 +1,385 @@
+import { z } from 'zod';
+import { countries } from '../people/countries';
+import { demonyms, regions } from '../people/regions';
+import { industryName } from '../people/industries';
+import { composeTitles } from '../titles/compose-title';
+import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
+import { tokens, type Token } from '../query/tokens';
+import tradesData from './data/trades.json';
+
+export const factKinds = [
+  'title',
+  'function',
+  'rank',
+  'industry',
+  'country',
+  'size',
+  'revenue',
+  'must have',
+  'exclusion',
+  'offer'
+] as const;
+export type FactKind = (typeof factKinds)[number];
+
+/** Something a written brief says of who is wanted, with the words it was read from. */
+export interface BriefFact {
+  kind: FactKind;
+  /** As a persona holds it: a title, an ISIC division, an ISO country; numbers for sizes (people) and revenue (millions). */
+  value: string | { from: number | null; to: number | null };
+  /** In words, for the person who accepts it. */
+  words: string;
+  from: number;
+  to: number;
+}
+
+export interface BriefReading {
+  facts: BriefFact[];
+  /** Sentences in which nothing could be read. */
+  unread: { text: string; from: number; to: number }[];
+}
+
+const trades = z.record(z.string().regex(/^\d\d$/), z.array(z.string().min(1)).min(1)).parse(tradesData);
+
+/** Words in the singular, as far as English makes plurals by an s: both sides are cut alike. */
+function singular(key: string): string {
+  if (key.length <= 3 || /(ss|us|is)$/.test(key)) return key;
+  if (/ies$/.test(key) && key.length > 4) return `${key.slice(0, -3)}y`;
+  if (/(ches|shes|xes|sses)$/.test(key)) return key.slice(0, -2);
+  return key.endsWith('s') ? key.slice(0, -1) : key;
+}
+const keysOf = (text: string) => tokens(text).map(({ key }) => singular(key));
+
+interface Found<T> {
+  at: number;
+  size: number;
+  value: T;
+}
+
+/** Phrases by their first word, the longest found first. */
+class Lookup<T> {
+  private readonly byFirst = new Map<string, { keys: string[]; value: T }[]>();
+
+  add(text: string, value: T): void {
+    const keys = keysOf(text);
+    if (!keys.length) return;
+    const list = this.byFirst.get(keys[0]!) ?? [];
+    list.push({ keys, value });
+    list.sort((a, b) => b.keys.length - a.keys.length);
+    this.byFirst.set(keys[0]!, list);
+  }
+
+  at(words: readonly string[], from: number): Found<T> | null {
+    const found = this.byFirst.get(words[from]!)?.find(({ keys }) => keys.every((key, i) => words[from + i] === key));
+    return found ? { at: from, size: found.keys.length, value: found.value } : null;
+  }
+}
+
+const titleLookup = new Lookup<string>();
+for (const { titles } of fixedTitles)
+  for (const text of Object.values(titles).flat())
+    // Two letters alone are more often something else in running text.
+    if (
+      text.length > 2 &&
+      !['Partner', 'Directeur', 'Commercial', 'President', 'Driver', 'Chair', 'Controller'].includes(text)
+    )
+      titleLookup.add(text, text);
+for (const rank of ranks)
+  for (const entry of functions)
+    for (const language of languages)
+      for (const text of composeTitles(rank, entry, language)) titleLookup.add(text, text);
+
+const functionLookup = new Lookup<string>();
+for (const { id, names } of functions) for (const name of names.en) functionLookup.add(name, id);
+const rankLookup = new Lookup<string>();
+for (const [id, words] of [
+  ['owner', ['owners', 'founders', 'proprietors', 'shareholders']],
+  ['chief', ['C-level', 'C-suite', 'top management', 'board level', 'managing directors', 'chief executives']],
+  ['vp', ['vice presidents', 'VPs']],
+  ['director', ['directors', 'director level']],
+  ['head', ['department heads', 'heads of department', 'head of department', 'heads']],
+  ['manager', ['managers', 'middle management', 'management level']],
+  ['lead', ['team leads', 'team leaders']]
+] as const)
+  for (const word of words) rankLookup.add(word, id);
+
+const industryLookup = new Lookup<string>();
+for (const [code, names] of Object.entries(trades)) for (const name of names) industryLookup.add(name, code);
+
+const countryLookup = new Lookup<readonly string[]>();
+for (const { code, names } of countries) for (const name of names) if (name.length > 3) countryLookup.add(name, [code]);
+for (const [code, names] of Object.entries(demonyms)) for (const name of names) countryLookup.add(name, [code]);
+for (const name of ['UK', 'USA']) countryLookup.add(name, [name === 'UK' ? 'GB' : 'US']);
+for (const { names, countries: list } of regions) for (const name of names) countryLookup.add(name, list);
+
+/** Words that turn what follows in their clause into something not wanted. */
+const negation =
+  /\b(not|no|never|excluding|exclude|excluded|except|without|avoid|leave out|rather than|other than|skip|don't want|do not want|aren't|are not)\b/gi;
+/** What ends the reach of a negation. */
+const clauseEnd =
+  /[.;:!?\n]|,?\s+\b(but|however|instead|we (?:sell|talk|want|look|also)|who|ideally|and we|looking for)\b/i;
+
+const number = String.raw`(\d{1,3}(?:[,.' ]\d{3})+|\d+(?:[.,]\d+)?)\s*(k\b)?`;
+const people = String.raw`(?:employees|staff|people|persons|heads|FTEs?|workers|colleagues|headcount|seats)`;
+const upTo = String.raw`(?:\s*(?:to|and|up to|–|—|-)\s*)`;
+const sizePatterns: [RegExp, (low: number, high: number) => { from: number | null; to: number | null }][] = [
+  [
+    new RegExp(String.raw`(?:between\s+|from\s+)?${number}${upTo}${number}\s*(?:\w+\s+){0,2}${people}`, 'gi'),
+    (a, b) => ({ from: a, to: b })
+  ],
+  [
+    new RegExp(
+      String.raw`(?:headcount|size|employees|staff)\s*(?:of|between|from|:)?\s*${number}${upTo}${number}`,
+      'gi'
+    ),
+    (a, b) => ({ from: a, to: b })
+  ],
+  [
+    new RegExp(
+      String.raw`(?:more than|over|above|at least|minimum(?: of)?|min\.?|from|bigger than|larger than|>)\s*${number}\s*(?:\w+\s+){0,1}${people}`,
+      'gi'
+    ),
+    (a) => ({ from: a, to: null })
+  ],
+  [new RegExp(String.raw`${number}\s*\+\s*${people}`, 'gi'), (a) => ({ from: a, to: null })],
+  [
+    new RegExp(String.raw`${number}\s*${people}\s*(?:or more|and up|and above|upwards?|plus)`, 'gi'),
+    (a) => ({ from: a, to: null })
+  ],
+  [
+    new RegExp(
+      String.raw`(?:fewer than|less than|under|below|up to|at most|maximum(?: of)?|max\.?|no more than|smaller than|<)\s*${number}\s*(?:\w+\s+){0,1}${people}`,
+      'gi'
+    ),
+    (a) => ({ from: null, to: a })
+  ]
+];
+/** EU Recommendation 2003/361/EC: micro under 10, small under 50, medium under 250 people. */
+const namedSizes: [RegExp, { from: number | null; to: number | null }][] = [
+  [/\b(SMEs?|small and medium(?:-sized)?(?: firms| companies| businesses| enterprises)?)\b/gi, { from: 1, to: 249 }],
+  [/\b(medium-sized (?:firms|companies|businesses))\b/gi, { from: 50, to: 249 }],
+  [/\b(small (?:firms|companies|businesses))\b/gi, { from: 1, to: 49 }],
+  [/\b(micro (?:firms|companies|businesses|enterprises))\b/gi, { from: 1, to: 9 }],
+  [/\b(large (?:firms|companies|enterprises)|enterprises only)\b/gi, { from: 250, to: null }]
+];
+const money = String.raw`(?:€|£|\$|EUR|GBP|USD|DKK|SEK|NOK)?\s*(\d+(?:[.,]\d+)?)\s*(?:m\b|mn\b|million|mio\.?)?`;
+const revenuePatterns: [RegExp, (low: number, high: number) => { from: number | null; to: number | null }][] = [
+  [
+    new RegExp(String.raw`(?:revenues?|turnover|sales)\s*(?:of|between|from|:)?\s*${money}${upTo}${money}`, 'gi'),
+    (a, b) => ({ from: a, to: b })
+  ],
+  [
+    new RegExp(
+      String.raw`(?:revenues?|turnover|sales)\s*(?:of|is|:)?\s*(?:more than|over|above|at least|from|>)\s*${money}`,
+      'gi'
+    ),
+    (a) => ({ from: a, to: null })
+  ],
+  [
+    new RegExp(
+      String.raw`(?:revenues?|turnover|sales)\s*(?:of|is|:)?\s*(?:less than|under|below|up to|<)\s*${money}`,
+      'gi'
+    ),
+    (a) => ({ from: null, to: a })
+  ],
+  [
+    new RegExp(String.raw`(?:more than|over|above|at least)\s*${money}\s*(?:in |of )?(?:revenues?|turnover)`, 'gi'),
+    (a) => ({ from: a, to: null })
+  ]
+];
+
+const read = (text: string | undefined, thousand?: string) =>
+  Number((text ?? '').replaceAll(/[,.' ](?=\d{3}\b)/g, '').replace(',', '.')) * (thousand ? 1000 : 1);
+
+/**
+ * Reads who is wanted out of a written brief, in English: offline and by rules only. Every fact carries the words it was
+ * read from; sentences that say nothing it knows are told too.
+ */
+export function personaFromText(text: string): BriefReading {
+  const facts: BriefFact[] = [];
+  const list: Token[] = tokens(text);
+  const words = list.map(({ key }) => singular(key));
+  const taken = new Array<boolean>(words.length).fill(false);
+  const reaches = negatedReaches(text);
+  const isNegated = (at: number) => reaches.some(({ from, to }) => at >= from && at < to);
+  const add = (kind: FactKind, value: BriefFact['value'], from: number, to: number, said: string) => {
+    const written = typeof value === 'string' ? value.toLowerCase() : JSON.stringify(value);
+    const same = facts.some(
+      (fact) =>
+        fact.kind === kind &&
+        (typeof fact.value === 'string' ? fact.value.toLowerCase() : JSON.stringify(fact.value)) === written
+    );
+    if (!same) facts.push({ kind, value, words: said, from, to });
+  };
+  const spanOf = ({ at, size }: Found<unknown>) => ({ from: list[at]!.from, to: list[at + size - 1]!.to });
+
+  readNumbers();
+  readQuoted();
+  readOffer();
+  readExclusions();
+  phrases(titleLookup, ({ value, ...found }, span) => {
+    if (isNegated(span.from)) return exclude(found, span);
+    const said = text.slice(span.from, span.to);
+    // "The buyer is …" speaks of whoever buys, not of a title.
+    if (/^buyers?$/i.test(said) && /^\s+(is|are|was|were)\b/i.test(text.slice(span.to))) return;
+    add('title', titled(said, value), span.from, span.to, said);
+  });
+  phrases(industryLookup, ({ value, ...found }, span) =>
+    isNegated(span.from)
+      ? exclude(found, span)
+      : add('industry', value, span.from, span.to, `${value} ${industryName(value) ?? ''}`)
+  );
+  phrases(countryLookup, ({ value, ...found }, span) => {
+    if (isNegated(span.from)) return exclude(found, span);
+    for (const code of value) add('country', code, span.from, span.to, text.slice(span.from, span.to));
+  });
+  phrases(rankLookup, ({ value, ...found }, span) =>
+    isNegated(span.from) ? exclude(found, span) : add('rank', value, span.from, span.to, value)
+  );
+  phrases(functionLookup, ({ value, ...found }, span) => {
+    if (isNegated(span.from)) return exclude(found, span);
+    const before = text.slice(Math.max(0, span.from - 40), span.from);
+    const after = text.slice(span.to, span.to + 30);
+    const spoken =
+      /(?:\b(?:in|for|from|of|run|runs|running|lead|leads|head|heads|over|and|or|answer(?:s|able)? for|responsible for|in charge of|look(?:s)? after|work(?:s|ing)? (?:in|with))\s+(?:the\s+|their\s+)?|,\s*)$/i.test(
+        before
+      ) &&
+      (/^\s*(?:department|team|function|people|side|staff|area|at|,|\.|;|and|or|$)/i.test(after) ||
+        /^\s*$/.test(after));
+    const named = /^\s*(?:department|team|function|people|side)\b/i.test(after);
+    if (spoken || named) add('function', value, span.from, span.to, value);
+  });
+
+  facts.sort((a, b) => a.from - b.from || a.to - b.to);
+  return { facts, unread: unreadSentences() };
+
+  /** Goes along the words, the longest phrase at each place, over what no other reading has taken. */
+  function phrases<T>(lookup: Lookup<T>, tell: (found: Found<T>, span: { from: number; to: number }) => void) {
+    for (let at = 0; at < words.length; at++) {
+      if (taken[at]) continue;
+      const found = lookup.at(words, at);
+      if (!found || taken.slice(at, at + found.size).some(Boolean)) continue;
+      const count = facts.length;
+      const span = spanOf(found);
+      // A phrase never goes on over the end of a sentence or a list.
+      if (/[.;:,!?\n]/.test(text.slice(span.from, span.to).replaceAll(/[.,](?=\S)/g, ''))) continue;
+      tell(found, span);
+      if (facts.length > count) taken.fill(true, at, at + found.size);
+      at += found.size - 1;
+    }
+  }
+
+  function exclude(_: Omit<Found<unknown>, 'value'>, { from, to }: { from: number; to: number }) {
+    add('exclusion', plain(text.slice(from, to)), from, to, text.slice(from, to));
+  }
+
+  function readNumbers() {
+    const spans: { from: number; to: number }[] = [];
+    const note = (
+      kind: 'size' | 'revenue',
+      value: { from: number | null; to: number | null },
+      match: RegExpMatchArray
+    ) => {
+      const from = match.index!;
+      const to = from + match[0].length;
+      if (spans.some((span) => from < span.to && to > span.from)) return;
+      spans.push({ from, to });
+      add(kind, value, from, to, match[0].trim());
+      list.forEach((token, i) => {
+        if (token.from >= from && token.to <= to) taken[i] = true;
+      });
+    };
+    for (const [pattern, value] of revenuePatterns)
+      for (const match of text.matchAll(pattern)) note('revenue', value(read(match[1]), read(match[2])), match);
+    for (const [pattern, value] of sizePatterns)
+      for (const match of text.matchAll(pattern)) {
+        const [low, high] = [read(match[1], match[2]), read(match[3], match[4])];
+        note('size', value(low, high), match);
+      }
+    for (const [pattern, value] of namedSizes)
+      for (const match of text.matchAll(pattern)) if (!isNegated(match.index)) note('size', value, match);
+  }
+
+  function readQuoted() {
+    for (const match of text.matchAll(/["“]([^"“”\n]{2,60})["”]/g)) {
+      const from = match.index + 1;
+      if (isNegated(from)) add('exclusion', match[1]!.trim(), from, from + match[1]!.length, match[1]!);
+      else add('must have', match[1]!.trim(), from, from + match[1]!.length, match[1]!);
+      list.forEach((token, i) => {
+        if (token.from >= match.index && token.to <= match.index + match[0].length) taken[i] = true;
+      });
+    }
+  }
+
+  function readOffer() {
+    const match = /\bwe (?:sell|make|offer|provide|supply|build|produce|market)\s+([^.;!?\n]{4,200})/i.exec(text);
+    if (match) add('offer', match[1]!.trim(), match.index, match.index + match[0].length, match[1]!.trim());
+  }
+
+  /** What a negation names that is none of the known: the words up to the end of its clause, apart at commas and "or". */
+  function readExclusions() {
+    for (const { from, to } of reaches) {
+      let at = from;
+      for (const piece of text.slice(from, to).split(/(,|\bor\b|\bnor\b|\band\b|\/)/)) {
+        const start = at;
+        at += piece.length;
+        const said = plain(piece);
+        if (!said || /^(,|or|nor|and|\/)$/i.test(piece.trim())) continue;
+        const many = tokens(said).length;
+        if (many < 1 || many > 4 || /\d/.test(said)) continue;
+        const offset = start + piece.toLowerCase().indexOf(said.toLowerCase());
+        add('exclusion', said, offset, offset + said.length, said);
+        list.forEach((token, i) => {
+          if (token.from >= start && token.to <= at) taken[i] = true;
+        });
+      }
+    }
+  }
+
+  function unreadSentences(): BriefReading['unread'] {
+    const unread: BriefReading['unread'] = [];
+    for (const match of text.matchAll(/[^.!?\n;]+[.!?;]?/g)) {
+      const from = match.index;
+      const to = from + match[0].length;
+      if (tokens(match[0]).length < 3) continue;
+      if (!facts.some((fact) => fact.from < to && fact.to > from)) unread.push({ text: match[0].trim(), from, to });
+    }
+    return unread;
+  }
+}
+
+/** Words without the articles and fillers in front of them. */
+const plain = (text: string): string =>
+  text
+    .replaceAll(/\s+/g, ' ')
+    .trim()
+    .replace(
+      /^(?:(?:not|no|never|but|please|leave out|excluding|exclude|skip|avoid|except|without|the|a|an|any|in|at|from|to|of|for|with|interested|want|wanted|looking|include|including|anyone|people|them|it|please|who|are|is|be|those|us|relevant|target)\s+)+/i,
+      ''
+    )
+    .replace(/[.,;:!?]+$/, '')
+    .trim();
+
+/** A title as the lexicon writes it, unless the brief writes it in one way only. */
+const titled = (said: string, known: string): string => {
+  const written = said.replaceAll(/\s+/g, ' ').trim();
+  return keysOf(written).join(' ') === keysOf(known).join(' ') ? known : written;
+};
+
+/** From each negation to the end of its clause. */
+function negatedReaches(text: string): { from: number; to: number }[] {
+  const reaches: { from: number; to: number }[] = [];
+  for (const match of text.matchAll(negation)) {
+    // "no more than 50", "not only": these exclude nothing.
+    if (
+      /^\s*(?:more than|less than|fewer than|only|just|necessarily|yet|later than)/i.test(
+        text.slice(match.index + match[0].length)
+      )
+    )
+      continue;
+    const from = match.index + match[0].length;
+    if (reaches.some((reach) => from >= reach.from && from < reach.to)) continue;
+    const end = clauseEnd.exec(text.slice(from));
+    reaches.push({ from, to: end ? from + end.index : text.length });
+  }
+  return reaches;
+}

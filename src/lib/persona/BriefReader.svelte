@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { countryName } from '$core/people/countries';
+  import { personaFromText, type BriefFact } from '$core/persona/persona-from-text';
+  import { canTake } from '$core/persona/take-facts';
+
+  interface Props {
+    ontake: (facts: BriefFact[]) => void;
+    onclose: () => void;
+  }
+  let { ontake, onclose }: Props = $props();
+
+  let text = $state('');
+  let refused: ReadonlySet<number> = $state.raw(new Set());
+  const reading = $derived(text.trim() ? personaFromText(text.slice(0, 50_000)) : null);
+  const accepted = $derived(reading?.facts.filter((fact, i) => canTake(fact) && !refused.has(i)) ?? []);
+  const kinds: Record<BriefFact['kind'], string> = {
+    title: 'title',
+    function: 'function',
+    rank: 'rank',
+    industry: 'industry',
+    country: 'country',
+    size: 'size of firm',
+    revenue: 'revenue',
+    'must have': 'must have',
+    exclusion: 'must not come',
+    offer: 'what is sold'
+  };
+  const valueOf = ({ value, kind, words }: BriefFact): string => {
+    if (typeof value === 'string') return kind === 'industry' ? words : kind === 'country' ? countryName(value) : value;
+    const { from, to } = value;
+    const unit = kind === 'size' ? ' people' : ' million';
+    return from === null ? `up to ${to}${unit}` : to === null ? `${from}${unit} or more` : `${from} to ${to}${unit}`;
+  };
+  function toggle(index: number) {
+    const next = new Set(refused);
+    if (!next.delete(index)) next.add(index);
+    refused = next;
+  }
+</script>
+
+<section class="sheet" aria-label="Read a written brief">
+  <div>
+    <h2>Read a written brief</h2>
+    <textarea
+      rows="9"
+      aria-label="The brief as it was written"
+      placeholder="Paste a page of text: what is sold, who the best customers are, who is spoken to, who is not wanted. It is read here, by rules, and goes nowhere."
+      value={text}
+      oninput={(event) => {
+        text = event.currentTarget.value;
+        refused = new Set();
+      }}></textarea>
+    {#if reading?.unread.length}
+      <p class="soft">Not understood: {reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}</p>
+    {/if}
+  </div>
+  <div>
+    {#if reading}
+      <table class="board" aria-label="What the brief says">
+        <thead><tr><th></th><th>Fact</th><th>Read from</th></tr></thead>
+        <tbody>
+          {#each reading.facts as fact, i (i)}
+            <tr class:off={refused.has(i)}>
+              <td
+                ><input
+                  type="checkbox"
+                  aria-label="Accept {kinds[fact.kind]} {valueOf(fact)}"
+                  disabled={!canTake(fact)}
+                  checked={canTake(fact) && !refused.has(i)}
+                  onchange={() => toggle(i)}
+                /></td
+              >
+              <td
+                ><span class="soft">{kinds[fact.kind]}</span> <b>{valueOf(fact)}</b>
+                {#if !canTake(fact)}<span class="soft">(no source can be asked for it)</span>{/if}</td
+              >
+              <td class="soft">“{text.slice(fact.from, fact.to)}”</td>
+            </tr>
+          {:else}
+            <tr
+              ><td colspan="3" class="soft"
+                >Nothing was understood. Name titles, trades, countries and sizes, in English.</td
+              ></tr
+            >
+          {/each}
+        </tbody>
+      </table>
+    {:else}
+      <p class="soft">Facts appear here as you paste, each with the words it was read from.</p>
+    {/if}
+    <div class="line">
+      <button class="quiet main" disabled={!accepted.length} onclick={() => ontake(accepted)}
+        >Take {accepted.length} fact{accepted.length === 1 ? '' : 's'} into the persona</button
+      >
+      <button class="quiet" onclick={onclose}>Close</button>
+    </div>
+  </div>
+</section>
+
+<style>
+  section {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 16px;
+    padding: 14px 18px;
+    margin-bottom: 14px;
+  }
+  textarea {
+    width: 100%;
+    box-sizing: border-box;
+    font: inherit;
+    color: var(--ink);
+    background: var(--sheet-2);
+    border: 1px solid var(--line);
+    padding: 8px 10px;
+    margin: 8px 0;
+  }
+  table {
+    display: block;
+    max-height: 300px;
+    overflow: auto;
+    font-size: 13px;
+  }
+  td {
+    padding: 3px 10px;
+  }
+  .off b {
+    text-decoration: line-through;
+    font-weight: 400;
+  }
+  p {
+    font-size: 13px;
+  }
+  .line {
+    display: flex;
+    gap: 10px;
+    margin-top: 10px;
+  }
+  input {
+    accent-color: var(--accent);
+  }
+</style>

@@ -1,0 +1,105 @@
+<script lang="ts">
+  import type { Persona } from '$core/persona/persona';
+  import LinesField from './LinesField.svelte';
+
+  type Band = Persona['bands'][number];
+  interface Props {
+    bands: readonly Band[];
+    notes: readonly string[];
+    onchange: (bands: Band[]) => void;
+  }
+  let { bands, notes, onchange }: Props = $props();
+
+  /** Sizes and titles stay as typed; what is no number is told by the persona. */
+  let typed: Record<string, string> = $state({});
+  const put = (at: number, change: Partial<Band>) =>
+    onchange(bands.map((band, i) => (i === at ? { ...band, ...change } : band)));
+  function putSize(at: number, end: 'from' | 'to', text: string) {
+    typed[`${at} ${end}`] = text;
+    const plain = text.replaceAll(/[\s,.'](?=\d{3}\b)/g, '').trim();
+    put(at, { [end]: plain === '' ? null : /^\d+$/.test(plain) ? Number(plain) : Number.NaN });
+  }
+  const shown = (at: number, end: 'from' | 'to') => {
+    const value = bands[at]![end];
+    const text = typed[`${at} ${end}`];
+    return value !== null && Number.isNaN(value) ? (text ?? '') : value === null ? '' : String(value);
+  };
+  function add() {
+    const last = bands.at(-1);
+    onchange([...bands, { from: last?.to ? last.to + 1 : bands.length ? null : 1, to: null, titles: [] }]);
+  }
+</script>
+
+<fieldset class="fields">
+  <legend>Size bands</legend>
+  <p class="soft">Who decides depends on the size: give each band its own titles.</p>
+  {#each bands as band, i (i)}
+    <div class="band">
+      <label
+        >from <input
+          inputmode="numeric"
+          aria-label="Band {i + 1} from"
+          value={shown(i, 'from')}
+          oninput={(e) => putSize(i, 'from', e.currentTarget.value)}
+        /></label
+      >
+      <label
+        >to <input
+          inputmode="numeric"
+          aria-label="Band {i + 1} to"
+          placeholder="any"
+          value={shown(i, 'to')}
+          oninput={(e) => putSize(i, 'to', e.currentTarget.value)}
+        /></label
+      >
+      <LinesField
+        label="Titles of band {i + 1}"
+        hint=""
+        rows={2}
+        lines={band.titles}
+        onchange={(titles) => put(i, { titles })}
+      />
+      <button
+        type="button"
+        class="plain"
+        aria-label="Take band {i + 1} out"
+        onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</button
+      >
+    </div>
+  {/each}
+  <button type="button" class="quiet" onclick={add}>Add a band</button>
+  {#each notes as note (note)}<p class="note">{note}</p>{/each}
+</fieldset>
+
+<style>
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: grid;
+    gap: 8px;
+    justify-items: start;
+    font-size: 13px;
+  }
+  legend {
+    font-size: 12px;
+    color: var(--soft);
+    padding: 0;
+  }
+  .band {
+    display: grid;
+    grid-template-columns: auto auto 1fr auto;
+    gap: 8px;
+    align-items: start;
+    width: 100%;
+  }
+  .band label {
+    white-space: nowrap;
+  }
+  .band input {
+    width: 58px;
+  }
+  .note {
+    color: var(--warm);
+  }
+</style>

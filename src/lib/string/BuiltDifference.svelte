@@ -1,0 +1,40 @@
+<script lang="ts">
+  import { compareVersions } from '$core/query/compare-versions';
+  import PartChanges from './PartChanges.svelte';
+
+  interface Props {
+    text: string;
+    /** The string that persona and wording make now. */
+    proposal: string;
+    ontake: () => void;
+    onclose: () => void;
+  }
+  let { text, proposal, ontake, onclose }: Props = $props();
+  const parts = $derived(compareVersions(text, proposal));
+</script>
+
+<section class="sheet" aria-label="What the persona would change">
+  {#if parts.length}
+    <p>The persona and its wordings would change this string. What you edited by hand stays unless you take this.</p>
+    <PartChanges {parts} />
+  {:else}
+    <p>The string says what the persona and its wordings say.</p>
+  {/if}
+  <div>
+    {#if parts.length}<button class="quiet main" onclick={ontake}>Take it</button>{/if}
+    <button class="quiet" onclick={onclose}>{parts.length ? 'Leave mine' : 'Good'}</button>
+  </div>
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 16px;
+    font-size: 13px;
+  }
+  div {
+    display: flex;
+    gap: 8px;
+    margin-top: 6px;
+  }
+</style>

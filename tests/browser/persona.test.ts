@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest';
+import { api, expectAccessible, stringText, useBrowser, writeString } from './browser';
+
+const { open } = useBrowser();
+
+describe('the persona', () => {
+  it('is read from a written brief, fact by fact, and undone', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From text' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByText('No title is named yet: a string begins with who is wanted.').waitFor();
+    await page.getByRole('button', { name: 'Read a written brief' }).click();
+    const reader = page.getByRole('region', { name: 'Read a written brief' });
+    await reader
+      .getByLabel('The brief as it was written')
+      .fill(
+        'We sell temperature loggers. Our best customers are pharma wholesalers with 50 to 500 staff in the Benelux; we talk to heads of quality or the responsible person; not hospitals. Turnover of 5 to 50 million. The weather was fine.'
+      );
+    await reader.getByText('Not understood: “The weather was fine.”').waitFor();
+    await reader.getByText('(no source can be asked for it)').waitFor();
+    await reader.getByRole('checkbox', { name: 'Accept country Luxembourg' }).uncheck();
+    await expectAccessible(page);
+    await reader.getByRole('button', { name: 'Take 8 facts into the persona' }).click();
+    await page
+      .getByText(
+        'People titled Head of Quality or Responsible Person, at firms of 50 to 500 people in Belgium or Netherlands, and not of hospitals.'
+      )
+      .waitFor();
+    await page.getByText('All kept').waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByText('Nobody is described yet.').waitFor();
+    await page.getByRole('button', { name: 'Redo' }).click();
+
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export JSON' }).click()
+    ]);
+    expect(download.suggestedFilename()).toBe('persona.json');
+    const give = (text: string) =>
+      page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await give('{"titles":"QA"}');
+    await page.getByText(/p.json is no persona: titles/).waitFor();
+    await give('{"titles":["QA"]}');
+    await page.getByText('People titled QA.').waitFor();
+    await page.getByText('All kept').waitFor();
+  });
+
+  it('holds size bands with titles of their own, which become alternatives; a hand-edited string is never overwritten', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Bands' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByRole('button', { name: 'Add a band' }).click();
+    await page.getByLabel('Band 1 to').fill('49');
+    await page.getByLabel('Titles of band 1').fill('Owner\nManaging Director');
+    await page.getByRole('button', { name: 'Add a band' }).click();
+    await page.getByLabel('Band 2 from').fill('60');
+    await page.getByLabel('Titles of band 2').fill('Head of Quality');
+    await page.getByText('Firms of 50 to 59 people are in no band.').waitFor();
+    await page.getByLabel('Band 2 from').fill('50');
+    await page.getByText('Firms of 50 to 59 people are in no band.').waitFor({ state: 'detached' });
+    await page.getByLabel('Band 2 to').fill('many');
+    await page.getByText('A band: is written in digits').waitFor();
+    expect(await page.getByLabel('Band 2 to').inputValue()).toBe('many');
+    await page.getByLabel('Band 2 to').fill('');
+    await page.getByText('All kept').waitFor();
+    await expectAccessible(page);
+
+    await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Managing Director'));
+    expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
+      '(headcount:[1 TO 49] AND title:(Owner OR "Managing Director")) OR (headcount:[50 TO *] AND title:"Head of Quality")'
+    );
+    await page.getByRole('region', { name: 'How Harrow Guild is asked' }).getByText('2 searches').first().waitFor();
+
+    await writeString(page, 'title:("Head of Quality" OR QA) NOT intern');
+    await page.getByRole('button', { name: 'Build from persona' }).click();
+    const difference = page.getByRole('region', { name: 'What the persona would change' });
+    await difference.getByText('removed').first().waitFor();
+    expect(await stringText(page)).toBe('title:("Head of Quality" OR QA) NOT intern');
+    await expectAccessible(page);
+    await difference.getByRole('button', { name: 'Leave mine' }).click();
+    await page.getByRole('button', { name: 'Build from persona' }).click();
+    await difference.getByRole('button', { name: 'Take it' }).click();
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Managing Director'));
+  });
+});
