@@ -3,12 +3,15 @@ import { countryCode, countryName } from '../people/countries';
 import { industryCode, industryName } from '../people/industries';
 import { matches } from '../query/matches';
 import { tokenKeys } from '../query/tokens';
+import { meanings } from '../titles/meanings';
 import { readTitle } from '../titles/read-title';
 import type { Persona } from './persona';
 import type { WordSet } from './word-set';
 
 /** Confidence from which what a title says is taken for a fact. */
 const surelyRead = 0.7;
+/** Letters of an acronym at the most. */
+const acronym = 4;
 
 /** One line of a persona held against one person. */
 export interface FactCheck {
@@ -31,8 +34,10 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
     );
   // Where the source tells no function or rank, the title may.
   const read = readTitle(titles[0] ?? '');
+  // QA tests software for some: an acronym of several meanings tells no function.
+  const ambiguous = tokenKeys(titles[0] ?? '').some((key) => key.length <= acronym && meanings(key).length > 0);
   for (const [fact, wanted, told, inTitle] of [
-    ['Function', persona.functions, person.function, read.function],
+    ['Function', persona.functions, person.function, ambiguous ? null : read.function],
     ['Rank', persona.ranks, person.rank, read.rank]
   ] as const) {
     if (!wanted.length) continue;
