@@ -38,6 +38,7 @@ export {
   type Wording
 } from './persona/word-set';
 export { buildParts, buildString, type BuiltPart } from './persona/build-string';
+export { liftOf, personaFromCustomers, type CustomerReading } from './persona/persona-from-customers';
 export { personaFromText, type BriefFact, type BriefReading } from './persona/persona-from-text';
 export { describePersona } from './persona/describe-persona';
 export { checkFacts, type FactCheck } from './persona/check-facts';

@@ -84,3 +84,40 @@ describe('the persona', () => {
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Managing Director'));
   });
 });
+
+describe('customers won', () => {
+  it('show what they have in common and how much more than at a source, and become known-goods', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From customers' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByRole('button', { name: 'From customers won' }).click();
+    const panel = page.getByRole('region', { name: 'From customers won' });
+    const give = (text: string) =>
+      panel
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'won.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await give('nothing');
+    await panel.getByText(/won.csv: This is no table of customers/).waitFor();
+    const rows = [
+      ...Array.from({ length: 6 }, (_, i) => `Firm ${i},12,DK,Owner,46`),
+      ...Array.from({ length: 8 }, (_, i) => `House ${i},300,NL,Head of Quality,46`)
+    ];
+    await give(`Company,Employees,Country,Spoken to,Industry\n${rows.join('\n')}\nBad,many,DK,Owner,46\n`);
+    await panel.getByLabel('Spoken to').selectOption('title');
+    await panel.getByText(/14 customers read; 1 rows cannot be read: line 16: The company size “many”/).waitFor();
+    const traits = panel.getByRole('table', { name: 'What customers have in common' });
+    const head = traits.getByRole('row').filter({ hasText: 'title Head of Quality' });
+    await head.getByText('57 %').waitFor();
+    await head.getByText(/\d ×/).waitFor();
+    await panel.getByText(/At firms of 10 to 49 people you spoke to an owner/).waitFor();
+    await expectAccessible(page);
+    await head.getByRole('button', { name: 'Take Head of Quality' }).click();
+    await traits.getByRole('button', { name: 'Take 250 to 999 people' }).click();
+    await traits.getByRole('button', { name: 'Take Netherlands' }).click();
+    await page.getByText('People titled Head of Quality, at firms of 250 to 999 people in Netherlands.').waitFor();
+    await panel.getByRole('button', { name: 'Keep them as known-goods' }).click();
+    await panel.getByText('14 known-goods kept.').waitFor();
+    const known = await api<{ body: { name: string }[] }>('GET', `/briefs/${id}/known`);
+    expect(known.body).toHaveLength(14);
+    await page.getByText('All kept').waitFor();
+  });
+});

@@ -244,6 +244,20 @@ export const contract = {
       response: z.object({ revision })
     }
   ),
+  readKnown: operation('GET', '/api/briefs/{id}/known', 'The known-goods of a brief: people who must be found', {
+    params: brief,
+    response: kept(documentSchemas.known)
+  }),
+  writeKnown: operation(
+    'PUT',
+    '/api/briefs/{id}/known',
+    'Write the known-goods; refused with 409 if they were changed since `revision`',
+    {
+      params: brief,
+      body: kept(documentSchemas.known),
+      response: z.object({ revision })
+    }
+  ),
   buildString: operation('GET', '/api/briefs/{id}/built-string', 'The string that persona and wording make', {
     params: brief,
     response: z.object({ text: z.string() })
@@ -351,10 +365,15 @@ export const contract = {
     body: z.object({ text, sourceId }),
     response: readText
   }),
-  countWordings: operation('POST', '/api/wording-counts', 'How often wordings stand in current titles at a source', {
-    body: z.object({ sourceId, wordings: z.array(z.string().max(300)).max(1000) }),
-    response: z.object({ counts: z.array(interval.nullable()) })
-  }),
+  count: operation(
+    'POST',
+    '/api/counts',
+    'How many people each of some strings finds at a source; null where it cannot be asked',
+    {
+      body: z.object({ sourceId, texts: z.array(z.string().max(1000)).max(1000) }),
+      response: z.object({ counts: z.array(interval.nullable()), people: z.int().nullable() })
+    }
+  ),
   foundTitles: operation(
     'GET',
     '/api/briefs/{id}/found-titles',

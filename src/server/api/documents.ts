@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { personSchema } from '$core/corpus/person';
 import { personaSchema } from '$core/persona/persona';
 import { wordSetsSchema } from '$core/persona/word-set';
 
@@ -9,4 +10,10 @@ export const draftSchema = z.object({
 });
 
 /** The kinds of document a brief holds, with the schema of each. */
-export const documentSchemas = { persona: personaSchema, wording: wordSetsSchema, draft: draftSchema } as const;
+export const documentSchemas = {
+  persona: personaSchema,
+  wording: wordSetsSchema,
+  draft: draftSchema,
+  /** Known-goods: people who must be found. */
+  known: z.array(personSchema).max(20_000)
+} as const;

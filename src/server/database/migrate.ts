@@ -2,9 +2,10 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables';
 import * as houseWordings from './migrations/0003-house-wordings';
+import * as knownGoods from './migrations/0004-known-goods';
 import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 
-const migrations = [firstTables, wordSetsAndSheets, houseWordings];
+const migrations = [firstTables, wordSetsAndSheets, houseWordings, knownGoods];
 
 /** Any number: names the lock that keeps two servers from migrating at once. */
 const migrationLock = 7_203_441;

@@ -27,7 +27,7 @@ export interface BriefRow extends Row<BriefRow> {
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
 }
-export type DocumentKind = 'persona' | 'wording' | 'draft';
+export type DocumentKind = 'persona' | 'wording' | 'draft' | 'known';
 export interface DocumentRow extends Row<DocumentRow> {
   briefId: string;
   kind: DocumentKind;

@@ -8,8 +8,13 @@ import { database } from '../database/connection';
 import { models, type BriefRow, type DocumentKind, type VersionRow } from '../database/models';
 import { changedElsewhere, notFound, Refusal } from '../refusal';
 
-const emptyDocuments = { persona: emptyPersona, wording: [], draft: { text: '' } } as const;
-const documentNames = { persona: 'The persona', wording: 'The wording', draft: 'The string' } as const;
+const emptyDocuments = { persona: emptyPersona, wording: [], draft: { text: '', from: null }, known: [] } as const;
+const documentNames = {
+  persona: 'The persona',
+  wording: 'The wording',
+  draft: 'The string',
+  known: 'The list of known-goods'
+} as const;
 
 export async function findBrief(id: string): Promise<BriefRow> {
   const brief = await models().Brief.findByPk(id);

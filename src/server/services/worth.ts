@@ -42,3 +42,13 @@ export async function worthOf(text: string, sourceId: string) {
   const source = await readySource(sourceId);
   return askPeople('worth', { sourceId: source.id, query });
 }
+
+/** How many people each of some strings finds at a source, in their order; null where one cannot be read or asked. */
+export async function countTexts(texts: readonly string[], sourceId: string) {
+  const source = await readySource(sourceId);
+  const queries = texts.map((text) => parse(text).query);
+  const asked = queries.filter((query) => query !== null);
+  const counts = await askPeople('count-each', { sourceId: source.id, queries: asked });
+  let at = 0;
+  return { counts: queries.map((query) => (query ? counts[at++]! : null)), people: source.people };
+}

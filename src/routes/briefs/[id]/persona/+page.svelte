@@ -8,9 +8,11 @@
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
   import BriefReader from '$lib/persona/BriefReader.svelte';
+  import CustomerReader from '$lib/persona/CustomerReader.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
   import LinesField from '$lib/persona/LinesField.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
+  import type { Person } from '$core/corpus/person';
   import { countries } from '$core/people/countries';
   import { industries } from '$core/people/industries';
   import { describePersona } from '$core/persona/describe-persona';
@@ -65,7 +67,23 @@
   const bandProblem = $derived(wrong('bands'));
   const missing = $derived(persona.issues.length ? [] : missingFrom(persona.value));
 
-  let reading = $state(false);
+  async function keepKnown(people: Person[]): Promise<boolean> {
+    refused = null;
+    const params = { id: data.brief.id };
+    try {
+      const { body, revision } = await call(contract.readKnown, { params });
+      const name = ({ name, jobs }: Person) => `${name} ${jobs?.[0]?.company ?? ''}`.toLowerCase();
+      const there = new Set(body.map(name));
+      const fresh = people.filter((person) => !there.has(name(person)));
+      await call(contract.writeKnown, { params, body: { body: [...body, ...fresh], revision } });
+      return true;
+    } catch (problem) {
+      refused = problem;
+      return false;
+    }
+  }
+
+  let reading: 'text' | 'customers' | null = $state(null);
   let refused: unknown = $state(null);
   async function take(event: Event & { currentTarget: HTMLInputElement }) {
     const input = event.currentTarget;
@@ -98,7 +116,16 @@
   <h1>Persona</h1>
   <p class="soft">{describePersona(persona.value)}</p>
   <KeptNotice document={persona} />
-  <button class="quiet" aria-expanded={reading} onclick={() => (reading = !reading)}>Read a written brief</button>
+  <button
+    class="quiet"
+    aria-expanded={reading === 'text'}
+    onclick={() => (reading = reading === 'text' ? null : 'text')}>Read a written brief</button
+  >
+  <button
+    class="quiet"
+    aria-expanded={reading === 'customers'}
+    onclick={() => (reading = reading === 'customers' ? null : 'customers')}>From customers won</button
+  >
   <button
     class="quiet"
     onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
@@ -112,13 +139,20 @@
     {#each missing as note (note)}<li>{note}</li>{/each}
   </ul>
 {/if}
-{#if reading}
+{#if reading === 'customers'}
+  <CustomerReader
+    sources={data.sources}
+    ontake={(fact) => persona.change(takeFacts(persona.value, [fact]))}
+    onkeep={keepKnown}
+    onclose={() => (reading = null)}
+  />
+{:else if reading === 'text'}
   <BriefReader
     ontake={(facts) => {
       persona.change(takeFacts(persona.value, facts));
-      reading = false;
+      reading = null;
     }}
-    onclose={() => (reading = false)}
+    onclose={() => (reading = null)}
   />
 {/if}
 

@@ -14,6 +14,7 @@
   import { wordingTable } from '$core/persona/wording-table';
   import { meanings } from '$core/titles/meanings';
   import { languageNames, languages, type Language } from '$core/titles/lexicon';
+  import { quoted } from '$core/query/print';
   import { tokenKeys } from '$core/query/tokens';
   import { contract } from '$server/api/contract';
 
@@ -49,7 +50,9 @@
     const fresh = texts.filter((text) => !asked.has(`${sourceId} ${text}`)).slice(0, 1000);
     if (!fresh.length) return;
     for (const text of fresh) asked.add(`${sourceId} ${text}`);
-    const answer = await call(contract.countWordings, { body: { sourceId, wordings: fresh } }).catch(() => null);
+    const answer = await call(contract.count, {
+      body: { sourceId, texts: fresh.map((text) => `title:${quoted(text)}`) }
+    }).catch(() => null);
     if (!answer) return;
     const next = new Map(counts[sourceId]);
     fresh.forEach((text, i) => next.set(text, answer.counts[i]!));

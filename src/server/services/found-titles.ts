@@ -2,23 +2,9 @@ import { matcher } from '$core/query/matches';
 import type { Query } from '$core/query/query';
 import { tokenKeys } from '$core/query/tokens';
 import { models } from '../database/models';
-import { askPeople } from '../workers/people';
 import { findBrief, readDocument } from './briefs';
-import { readySource } from './sources';
 
 const phrase = (text: string): Query => ({ kind: 'phrase', scope: 'title', text });
-
-/** How often each wording stands in a current title at a source, in the order given; null where it cannot be asked. */
-export async function countWordings(sourceId: string, wordings: readonly string[]) {
-  const source = await readySource(sourceId);
-  const asked = wordings.map((text) => (tokenKeys(text).length ? phrase(text) : null));
-  const counts = await askPeople('count-each', {
-    sourceId: source.id,
-    queries: asked.filter((query) => query !== null)
-  });
-  let at = 0;
-  return { counts: asked.map((query) => (query ? counts[at++]! : null)) };
-}
 
 /** Titles that people judged fit carry and no wording in use covers, the most frequent first, with the people behind each. */
 export async function foundTitles(briefId: string) {

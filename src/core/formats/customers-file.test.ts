@@ -1,0 +1,33 @@
+import { describe, expect, it } from 'vitest';
+import { customersOf, readCustomerTable } from './customers-file';
+
+describe('a file of customers', () => {
+  it('is read with its columns guessed, and a firm stands in for a name', () => {
+    const table = readCustomerTable(
+      '\ufeffCompany;Employees;Country;Job title\nPolderkoel B.V.;240;NL;Head of Quality\nDrumlin Ltd;51-200;Ireland;Owner\n'
+    );
+    expect(table.columns.map(({ field }) => field)).toEqual(['company', 'headcount', 'country', 'title']);
+    const { people, faults } = customersOf(table);
+    expect(faults).toEqual([]);
+    expect(people[0]).toMatchObject({
+      name: 'Polderkoel B.V.',
+      headcount: 240,
+      country: 'NL',
+      jobs: [{ title: 'Head of Quality', company: 'Polderkoel B.V.' }]
+    });
+    expect(people[1]).toMatchObject({ country: 'IE' });
+  });
+
+  it('tells rows that cannot be read, by line', () => {
+    const { people, faults } = customersOf(readCustomerTable('Name,Employees\nIda,many\nJon,12\n'));
+    expect(people.map(({ name }) => name)).toEqual(['Jon']);
+    expect(faults).toEqual([{ line: 2, error: expect.stringContaining('“many” is not a number') }]);
+  });
+
+  it.each([
+    ['', /empty/],
+    ['just one column\nx', /no table of customers/],
+    ['a,b\n', /no table of customers/],
+    ['a,b\n"x,y', /cannot be read/]
+  ])('refuses %j in a sentence', (text, sentence) => expect(() => readCustomerTable(text)).toThrow(sentence));
+});

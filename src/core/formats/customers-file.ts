@@ -1,0 +1,62 @@
+import { parse as parseCsv } from 'csv-parse/browser/esm/sync';
+import type { Person } from '../corpus/person';
+import { guessColumns, type ColumnField } from './columns';
+import { personFromRow } from './person-from-row';
+
+/** A table of customers or contacts as it was read, before its columns are settled. */
+export interface CustomerTable {
+  columns: { name: string; field: ColumnField; samples: string[] }[];
+  rows: string[][];
+}
+
+const mostRows = 20_000;
+
+/** Reads a CSV of customers, commas, semicolons or tabs between the cells. Throws an Error with a sentence where it is none. */
+export function readCustomerTable(text: string): CustomerTable {
+  const trimmed = text.replace(/^\ufeff/, '').trim();
+  if (!trimmed) throw new Error('The file is empty. Choose a CSV of customers with a heading.');
+  let rows: string[][];
+  try {
+    rows = parseCsv(trimmed, {
+      relax_column_count: true,
+      skip_empty_lines: true,
+      delimiter: /[,;\t]/.exec(trimmed.split('\n')[0]!)?.[0] ?? ',',
+      to: mostRows + 1
+    });
+  } catch (error) {
+    throw new Error(`The CSV cannot be read: ${(error as Error).message}.`, { cause: error });
+  }
+  const [heading, ...body] = rows;
+  if (!heading || heading.length < 2 || !body.length)
+    throw new Error('This is no table of customers: it needs a heading with two columns or more, and rows under it.');
+  const fields = guessColumns(heading);
+  return {
+    columns: heading.map((name, i) => ({
+      name,
+      field: fields[i]!,
+      samples: body.slice(0, 3).map((row) => row[i] ?? '')
+    })),
+    rows: body
+  };
+}
+
+/** The customers of a table with its columns settled, and what is wrong with rows that cannot be read. A firm stands in for a name. */
+export function customersOf({ columns, rows }: CustomerTable): {
+  people: Person[];
+  faults: { line: number; error: string }[];
+} {
+  const mapping = columns.map(({ field }) => field);
+  const named = mapping.some((field) => field === 'name' || field === 'firstName' || field === 'lastName');
+  const company = mapping.indexOf('company');
+  const people: Person[] = [];
+  const faults: { line: number; error: string }[] = [];
+  rows.forEach((cells, i) => {
+    const read =
+      named || company < 0
+        ? personFromRow(cells, mapping, `customer-${i + 1}`)
+        : personFromRow([...cells, cells[company]], [...mapping, 'name'], `customer-${i + 1}`);
+    if ('person' in read) people.push(read.person);
+    else faults.push({ line: i + 2, error: read.error });
+  });
+  return { people, faults };
+}

@@ -1,0 +1,205 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import { count, percent, percentRange } from '$lib/marks/format';
+  import type { Person } from '$core/corpus/person';
+  import { columnFields, type ColumnField } from '$core/formats/columns';
+  import { customersOf, readCustomerTable, type CustomerTable } from '$core/formats/customers-file';
+  import { liftOf, personaFromCustomers, type CustomerTrait } from '$core/persona/persona-from-customers';
+  import type { BriefFact } from '$core/persona/persona-from-text';
+  import { contract, type Answer } from '$server/api/contract';
+
+  interface Props {
+    sources: Answer<'listSources'>;
+    ontake: (fact: BriefFact) => void;
+    /** Keeps the customers as people who must be found; false where it was refused. */
+    onkeep: (people: Person[]) => Promise<boolean>;
+    onclose: () => void;
+  }
+  let { sources, ontake, onkeep, onclose }: Props = $props();
+
+  let table: CustomerTable | null = $state.raw(null);
+  let fault = $state('');
+  let kept = $state('');
+  let taken: ReadonlySet<string> = $state.raw(new Set());
+  const read = $derived(table ? customersOf(table) : null);
+  const reading = $derived(read ? personaFromCustomers(read.people) : null);
+
+  // svelte-ignore state_referenced_locally
+  let sourceId = $state(sources[0]?.id ?? '');
+  let base: ReadonlyMap<string, { count: number; of: number } | null> = $state.raw(new Map());
+  $effect(() => {
+    const traits = reading?.traits ?? [];
+    const id = sourceId;
+    if (!traits.length || !id) return;
+    const texts = traits.map(({ query }) => query);
+    call(contract.count, { body: { sourceId: id, texts } }).then(
+      ({ counts, people }) => {
+        if (id !== sourceId) return;
+        base = new Map(
+          texts.map((text, i) => {
+            const found = counts[i];
+            return [text, found && people ? { count: (found.low + found.high) / 2, of: people } : null];
+          })
+        );
+      },
+      () => (base = new Map())
+    );
+  });
+
+  async function open(event: Event & { currentTarget: HTMLInputElement }) {
+    const file = event.currentTarget.files?.[0];
+    if (!file) return;
+    fault = kept = '';
+    taken = new Set();
+    try {
+      table = readCustomerTable(await file.text());
+    } catch (problem) {
+      table = null;
+      fault = `${file.name}: ${(problem as Error).message}`;
+    }
+    event.currentTarget.value = '';
+  }
+  const settle = (at: number, field: ColumnField) => {
+    if (table)
+      table = { ...table, columns: table.columns.map((column, i) => (i === at ? { ...column, field } : column)) };
+  };
+  function take(trait: CustomerTrait) {
+    ontake({ kind: trait.kind, value: trait.value, words: trait.words, from: 0, to: 0 });
+    taken = new Set([...taken, trait.kind + trait.words]);
+  }
+  const article = (word: string) => (/^[aeiou]/.test(word) ? 'an' : 'a');
+  const lift = (trait: CustomerTrait): string => {
+    const known = base.get(trait.query);
+    const times = liftOf(trait, known ?? null);
+    if (times === null) return known === undefined ? '…' : '–';
+    return `${times >= 10 ? Math.round(times) : times.toFixed(1)} ×`;
+  };
+</script>
+
+<section class="sheet fields" aria-label="From customers won">
+  <div class="line">
+    <h2>From customers won</h2>
+    <label class="file">Choose a CSV <input type="file" accept=".csv,.txt,.tsv" onchange={open} /></label>
+    <span class="soft">company, size, industry, country, and who was spoken to; it is read on this page</span>
+    <button class="quiet" onclick={onclose}>Close</button>
+  </div>
+  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  {#if table && read && reading}
+    <div class="columns">
+      {#each table.columns as column, i (i)}
+        <label
+          ><b>{column.name}</b>
+          <select value={column.field} onchange={(event) => settle(i, event.currentTarget.value as ColumnField)}>
+            {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option>{/each}
+          </select>
+          <span class="soft">{column.samples.filter(Boolean).join(' · ').slice(0, 60)}</span></label
+        >
+      {/each}
+    </div>
+    <p>
+      {count(read.people.length)} customers read{#if read.faults.length}; {count(read.faults.length)} rows cannot be read:
+        {read.faults
+          .slice(0, 3)
+          .map(({ line, error }) => `line ${line}: ${error}`)
+          .join(' ')}{/if}.
+      <button
+        class="quiet"
+        onclick={async () =>
+          (kept = (await onkeep(read.people)) ? `${count(read.people.length)} known-goods kept.` : '')}
+        >Keep them as known-goods</button
+      >
+      <span class="soft" role="status">{kept}</span>
+    </p>
+    <div class="scroll">
+      <table class="board" aria-label="What customers have in common">
+        <thead>
+          <tr
+            ><th></th><th>Trait</th><th>Share of customers</th><th
+              >How much more than at
+              <select bind:value={sourceId} aria-label="Source to compare with">
+                {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
+              </select></th
+            ></tr
+          >
+        </thead>
+        <tbody>
+          {#each reading.traits as trait (trait.kind + trait.words)}
+            {@const isTaken = taken.has(trait.kind + trait.words)}
+            <tr class:thin={trait.thin}>
+              <td
+                ><button
+                  class="quiet"
+                  disabled={isTaken}
+                  aria-label={isTaken ? `${trait.words} is taken` : `Take ${trait.words}`}
+                  onclick={() => take(trait)}>{isTaken ? 'taken' : 'Take'}</button
+                ></td
+              >
+              <td><span class="soft">{trait.kind}</span> {trait.words}</td>
+              <td
+                >{percent(trait.share)}
+                <span class="soft">{percentRange(trait.interval)}, {trait.count} of {trait.of}</span>
+                {#if trait.thin}<span class="soft">too thin to say</span>{/if}</td
+              >
+              <td
+                >{lift(trait)}
+                {#if base.get(trait.query)}<span class="soft">{count(base.get(trait.query)!.count)} people there</span
+                  >{/if}</td
+              >
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    {#each reading.pairs.slice(0, 5) as pair (pair.size + pair.rank)}
+      <p>
+        At firms of {pair.size} you spoke to {article(pair.rank)} <b>{pair.rank}</b>: {pair.count} times, {pair.expected.toFixed(
+          1
+        )} if size did not matter.
+      </p>
+    {/each}
+  {/if}
+</section>
+
+<style>
+  section {
+    padding: 12px 18px;
+    margin-bottom: 14px;
+    font-size: 13px;
+    display: grid;
+    gap: 10px;
+  }
+  .line {
+    display: flex;
+    gap: 12px;
+    align-items: baseline;
+  }
+  .line span {
+    flex: 1;
+  }
+  .fault {
+    color: var(--warm);
+  }
+  .columns {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+  }
+  .columns label {
+    display: grid;
+    gap: 3px;
+    max-width: 190px;
+  }
+  .scroll {
+    max-height: 340px;
+    overflow: auto;
+  }
+  td {
+    padding: 3px 10px;
+  }
+  td .quiet {
+    padding: 1px 8px;
+  }
+  .thin {
+    background: var(--sheet-2);
+  }
+</style>
