@@ -103,7 +103,7 @@ describe('customers won', () => {
     ];
     await give(`Company,Employees,Country,Spoken to,Industry\n${rows.join('\n')}\nBad,many,DK,Owner,46\n`);
     await panel.getByLabel('Spoken to').selectOption('title');
-    await panel.getByText(/14 customers read; 1 rows cannot be read: line 16: The company size “many”/).waitFor();
+    await panel.getByText(/14 customers read. 1 row cannot be read: line 16: The company size “many”/).waitFor();
     const traits = panel.getByRole('table', { name: 'What customers have in common' });
     const head = traits.getByRole('row').filter({ hasText: 'title Head of Quality' });
     await head.getByText('57 %').waitFor();

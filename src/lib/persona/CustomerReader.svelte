@@ -24,6 +24,16 @@
   const read = $derived(table ? customersOf(table) : null);
   const reading = $derived(read ? personaFromCustomers(read.people) : null);
 
+  const summary = $derived.by(() => {
+    if (!read) return '';
+    const { people, faults } = read;
+    const first = faults.slice(0, 3).map(({ line, error }) => `line ${line}: ${error}`);
+    const bad = faults.length
+      ? ` ${count(faults.length)} row${faults.length === 1 ? '' : 's'} cannot be read: ${first.join(' ')}`
+      : '';
+    return `${count(people.length)} customers read.${bad}`;
+  });
+
   // svelte-ignore state_referenced_locally
   let sourceId = $state(sources[0]?.id ?? '');
   let base: ReadonlyMap<string, { count: number; of: number } | null> = $state.raw(new Map());
@@ -47,7 +57,8 @@
   });
 
   async function open(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
+    const input = event.currentTarget;
+    const file = input.files?.[0];
     if (!file) return;
     fault = kept = '';
     taken = new Set();
@@ -57,7 +68,7 @@
       table = null;
       fault = `${file.name}: ${(problem as Error).message}`;
     }
-    event.currentTarget.value = '';
+    input.value = '';
   }
   const settle = (at: number, field: ColumnField) => {
     if (table)
@@ -97,11 +108,7 @@
       {/each}
     </div>
     <p>
-      {count(read.people.length)} customers read{#if read.faults.length}; {count(read.faults.length)} rows cannot be read:
-        {read.faults
-          .slice(0, 3)
-          .map(({ line, error }) => `line ${line}: ${error}`)
-          .join(' ')}{/if}.
+      {summary}
       <button
         class="quiet"
         onclick={async () =>

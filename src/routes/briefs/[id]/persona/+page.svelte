@@ -142,14 +142,14 @@
 {#if reading === 'customers'}
   <CustomerReader
     sources={data.sources}
-    ontake={(fact) => persona.change(takeFacts(persona.value, [fact]))}
+    ontake={(fact) => persona.change(takeFacts($state.snapshot(persona.value) as Persona, [fact]))}
     onkeep={keepKnown}
     onclose={() => (reading = null)}
   />
 {:else if reading === 'text'}
   <BriefReader
     ontake={(facts) => {
-      persona.change(takeFacts(persona.value, facts));
+      persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
       reading = null;
     }}
     onclose={() => (reading = null)}
