@@ -80,7 +80,17 @@ async function picture(name, path, { theme = 'light', act } = {}) {
 const at = `/briefs/${demo.id}`;
 await picture('briefs', '/');
 await picture('persona', `${at}/persona`);
-await picture('wording', `${at}/wording`);
+await picture('written-brief', `${at}/persona`, {
+  act: async (page) => {
+    await page.getByRole('button', { name: 'Read a written brief' }).click();
+    await page
+      .getByLabel('The brief as it was written')
+      .fill(
+        'We sell temperature loggers for refrigerated transport. Our best customers are pharma wholesalers and chilled-food distributors with 50 to 500 staff in the Nordics; we talk to heads of quality or the responsible person; not hospitals, not agencies. Turnover of 5 to 50 million. Last year was a good one.'
+      );
+  }
+});
+await picture('wording', `${at}/wording`, { act: (page) => page.waitForTimeout(2500) });
 await picture('string', `${at}/string`, { act: (page) => page.waitForTimeout(1200) });
 await picture('string-tree', `${at}/string?tree=1`, {
   act: async (page) => {

@@ -85,6 +85,28 @@ describe('the persona', () => {
   });
 });
 
+describe('facts and firms', () => {
+  it('are kept as typed, told when wrong, and reach the string', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Facts' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByLabel('Titles wanted').fill('Head of Quality');
+    await page.getByLabel('A whole region').selectOption('Benelux');
+    await page.getByRole('button', { name: 'Take Luxembourg out' }).click();
+    await page.getByLabel('Add a fact').selectOption('growth');
+    await page.getByLabel('growth from').fill('fast');
+    await page.getByText('A fact: is written in digits').waitFor();
+    await page.getByLabel('growth from').fill('10');
+    await page.getByLabel('Firms that must not come').fill('Polderkoel B.V.');
+    await page.getByText('All kept').waitFor();
+    await expectAccessible(page);
+    await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Polderkoel'));
+    expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
+      'title:"Head of Quality" AND country:(Belgium OR Netherlands) AND growth:[10 TO *] NOT company:Polderkoel'
+    );
+  });
+});
+
 describe('customers won', () => {
   it('show what they have in common and how much more than at a source, and become known-goods', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From customers' });

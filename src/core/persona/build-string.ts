@@ -1,15 +1,26 @@
 import { countryName } from '../people/countries';
+import { firmNameVariants } from '../people/firm-names';
 import { industryCode } from '../people/industries';
 import { join, type Query } from '../query/query';
 import { simplify } from '../query/simplify';
-import type { Scope } from '../query/scopes';
+import { isNumberFact, type Scope } from '../query/scopes';
 import { tokenKeys } from '../query/tokens';
 import type { Persona } from './persona';
 import type { WordSet } from './word-set';
 
 /** A part of the string of a persona, and the line of the persona it comes from. */
 export interface BuiltPart {
-  of: 'titles' | 'functions' | 'ranks' | 'mustHave' | 'industries' | 'size' | 'countries' | 'mustNot';
+  of:
+    | 'titles'
+    | 'functions'
+    | 'ranks'
+    | 'mustHave'
+    | 'industries'
+    | 'size'
+    | 'countries'
+    | 'facts'
+    | 'notFirms'
+    | 'mustNot';
   query: Query;
 }
 
@@ -29,6 +40,8 @@ export function buildParts(persona: Persona, wordSets: readonly WordSet[]): Buil
     },
     ...(persona.bands.length ? [] : [{ of: 'size' as const, query: sizeOf(persona.size) }]),
     { of: 'countries', query: anyOf('country', persona.countries.map(countryName)) },
+    ...persona.facts.map((fact) => ({ of: 'facts' as const, query: factOf(fact) })),
+    { of: 'notFirms', query: excluded(persona.notFirms.flatMap(firmNameVariants), 'company') },
     { of: 'mustNot', query: excluded(persona.mustNot) }
   ];
   return parts.filter((part): part is BuiltPart => part.query !== null);
@@ -84,7 +97,12 @@ function sizeOf({ from, to }: Persona['size']): Query | null {
   return from === null && to === null ? null : { kind: 'range', scope: 'headcount', low: from, high: to };
 }
 
-function excluded(texts: readonly string[]): Query | null {
-  const part = anyOf('any', texts);
+function factOf({ scope, from, to, values }: Persona['facts'][number]): Query | null {
+  if (!isNumberFact(scope)) return anyOf(scope, values);
+  return from === null && to === null ? null : { kind: 'range', scope, low: from, high: to };
+}
+
+function excluded(texts: readonly string[], scope: Scope = 'any'): Query | null {
+  const part = anyOf(scope, texts);
   return part && { kind: 'not', part };
 }

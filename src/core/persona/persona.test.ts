@@ -57,6 +57,24 @@ describe('facts that a source does not tell', () => {
   });
 });
 
+describe('other facts and firms', () => {
+  it('become ranges, values and exclusions of the current firm', () => {
+    const more = personaSchema.parse({
+      titles: ['QA'],
+      facts: [
+        { scope: 'growth', from: 10, to: null },
+        { scope: 'place', values: ['Aarhus', 'Den Haag'] },
+        { scope: 'moved', from: null, to: null }
+      ],
+      notFirms: ['Marlowe & Vale Ltd', 'Polderkoel B.V.']
+    });
+    expect(print(buildString(more, fitWordSets(more.titles, []))!)).toBe(
+      'title:QA AND growth:[10 TO *] AND place:(Aarhus OR "Den Haag") NOT company:("Marlowe & Vale" OR "Marlowe and Vale" OR Polderkoel)'
+    );
+    expect(personaSchema.safeParse({ facts: [{ scope: 'growth', from: 5, to: 1 }] }).success).toBe(false);
+  });
+});
+
 describe('size bands', () => {
   const banded = personaSchema.parse({
     bands: [

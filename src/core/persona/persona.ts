@@ -17,6 +17,32 @@ const sizes = z.object({ from: size, to: size }).refine(({ from, to }) => from =
   path: ['to']
 });
 
+/** Facts of a persona besides those with a field of their own: numbers from–to, or values to choose from. */
+export const otherFacts = [
+  'place',
+  'growth',
+  'founded',
+  'tenure',
+  'moved',
+  'active',
+  'hiring',
+  'funded',
+  'tech',
+  'mail',
+  'group',
+  'skill',
+  'school'
+] as const;
+const number = z.number({ error: 'is written in digits' }).nullable();
+const otherFact = z
+  .object({
+    scope: z.enum(otherFacts),
+    from: number.default(null),
+    to: number.default(null),
+    values: lines.default([])
+  })
+  .refine(({ from, to }) => from === null || to === null || from <= to, 'The lower bound comes first.');
+
 /** Who is wanted: what a string is built from. */
 export const personaSchema = z.object({
   offer: z.string().max(2000, 'is longer than 2,000 characters').default('').describe('What is sold, in a sentence'),
@@ -37,6 +63,8 @@ export const personaSchema = z.object({
     .max(20)
     .default([])
     .describe('Sizes of firm with titles of their own: who decides depends on the size'),
+  facts: z.array(otherFact).max(otherFacts.length).default([]),
+  notFirms: lines.default([]).describe('Firms that must not come: competitors, customers, one’s own'),
   mustHave: lines.default([]),
   mustNot: lines.default([])
 });

@@ -11,9 +11,11 @@
   import CustomerReader from '$lib/persona/CustomerReader.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
   import LinesField from '$lib/persona/LinesField.svelte';
+  import OtherFacts from '$lib/persona/OtherFacts.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
   import type { Person } from '$core/corpus/person';
-  import { countries } from '$core/people/countries';
+  import { countries, countryName } from '$core/people/countries';
+  import { regions } from '$core/people/regions';
   import { industries } from '$core/people/industries';
   import { describePersona } from '$core/persona/describe-persona';
   import { personaSchema, type Persona } from '$core/persona/persona';
@@ -62,6 +64,14 @@
     .map(({ code, name }) => ({ value: name, name: `${name}`, code }))
     .sort((a, b) => a.name.localeCompare(b.name));
   const industryChoices = industries.map(({ code, name }) => ({ value: code, name: `${code} ${name}` }));
+  function addRegion(select: HTMLSelectElement) {
+    const region = regions.find(({ names }) => names[0] === select.value);
+    select.value = '';
+    if (region)
+      set('countries', [
+        ...new Set([...persona.value.countries.map(countryName), ...region.countries.map(countryName)])
+      ]);
+  }
   const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
   const sizeProblem = $derived(wrong('size'));
   const bandProblem = $derived(wrong('bands'));
@@ -226,6 +236,13 @@
       invalid={wrong('countries')}
       onchange={(chosen) => set('countries', chosen)}
     />
+    <label class="region fields"
+      >A whole region
+      <select value="" onchange={(event) => addRegion(event.currentTarget)}>
+        <option value="">add its countries …</option>
+        {#each regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
+      </select></label
+    >
     <ChoiceField
       label="Industries"
       hint="Divisions of ISIC Rev. 4, by name or number."
@@ -244,6 +261,15 @@
       lines={persona.value.mustHave}
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
+    />
+    <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
+    <LinesField
+      label="Firms that must not come"
+      hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
+      rows={3}
+      lines={persona.value.notFirms}
+      invalid={wrong('notFirms')}
+      onchange={(lines) => set('notFirms', lines)}
     />
     <LinesField
       label="Must not come"
@@ -273,6 +299,10 @@
     grid-template-columns: 1fr 1fr;
     gap: 12px;
     align-items: end;
+  }
+  .region {
+    font-size: 12px;
+    color: var(--soft);
   }
   .missing {
     font-size: 13px;

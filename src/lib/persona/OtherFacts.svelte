@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { otherFacts, type Persona } from '$core/persona/persona';
+  import { isNumberFact } from '$core/query/scopes';
+
+  type Fact = Persona['facts'][number];
+  interface Props {
+    facts: readonly Fact[];
+    problem: string | undefined;
+    onchange: (facts: Fact[]) => void;
+  }
+  let { facts, problem, onchange }: Props = $props();
+
+  const words: Record<Fact['scope'], string> = {
+    place: 'place',
+    growth: 'growth in a year, %',
+    founded: 'year founded',
+    tenure: 'months in the role',
+    moved: 'days since the last move',
+    active: 'days since the last post',
+    hiring: 'firm is hiring (yes, no)',
+    funded: 'firm was funded (yes, no)',
+    tech: 'technology of the firm',
+    mail: 'mail (verified, risky, none)',
+    group: 'group',
+    skill: 'skill',
+    school: 'school'
+  };
+  let typed: Record<string, string> = $state({});
+  const unused = $derived(otherFacts.filter((scope) => !facts.some((fact) => fact.scope === scope)));
+  const put = (scope: Fact['scope'], change: Partial<Fact>) =>
+    onchange(facts.map((fact) => (fact.scope === scope ? { ...fact, ...change } : fact)));
+  function putNumber(scope: Fact['scope'], end: 'from' | 'to', text: string) {
+    typed[`${scope} ${end}`] = text;
+    put(scope, { [end]: text.trim() === '' ? null : Number(text.replace(',', '.')) });
+  }
+  const shown = (fact: Fact, end: 'from' | 'to') => {
+    const value = fact[end];
+    return value === null ? '' : Number.isNaN(value) ? (typed[`${fact.scope} ${end}`] ?? '') : String(value);
+  };
+  function add(scope: string) {
+    const known = unused.find((one) => one === scope);
+    if (known) onchange([...facts, { scope: known, from: null, to: null, values: [] }]);
+  }
+</script>
+
+<fieldset class="fields">
+  <legend>Other facts</legend>
+  {#each facts as fact (fact.scope)}
+    <div>
+      <span>{words[fact.scope]}</span>
+      {#if isNumberFact(fact.scope)}
+        <input
+          inputmode="numeric"
+          aria-label="{fact.scope} from"
+          placeholder="any"
+          value={shown(fact, 'from')}
+          oninput={(e) => putNumber(fact.scope, 'from', e.currentTarget.value)}
+        />
+        to
+        <input
+          inputmode="numeric"
+          aria-label="{fact.scope} to"
+          placeholder="any"
+          value={shown(fact, 'to')}
+          oninput={(e) => putNumber(fact.scope, 'to', e.currentTarget.value)}
+        />
+      {:else}
+        <input
+          class="wide"
+          aria-label="{fact.scope}: values with commas"
+          placeholder="values with commas"
+          value={fact.values.join(', ')}
+          onchange={(e) =>
+            put(fact.scope, {
+              values: e.currentTarget.value
+                .split(/[,;]/)
+                .map((value) => value.trim())
+                .filter(Boolean)
+            })}
+        />
+      {/if}
+      <button
+        type="button"
+        class="plain"
+        aria-label="Take {fact.scope} out"
+        onclick={() => onchange(facts.filter((one) => one !== fact))}>✕</button
+      >
+    </div>
+  {/each}
+  {#if unused.length}
+    <select
+      aria-label="Add a fact"
+      value=""
+      onchange={(event) => {
+        add(event.currentTarget.value);
+        event.currentTarget.value = '';
+      }}
+    >
+      <option value="">add a fact …</option>
+      {#each unused as scope (scope)}<option value={scope}>{words[scope]}</option>{/each}
+    </select>
+  {/if}
+  {#if problem}<p role="alert">A fact: {problem}</p>{/if}
+</fieldset>
+
+<style>
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: grid;
+    gap: 8px;
+    justify-items: start;
+    font-size: 13px;
+  }
+  legend {
+    font-size: 12px;
+    color: var(--soft);
+    padding: 0;
+  }
+  div {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+    width: 100%;
+  }
+  div span {
+    flex: 1;
+  }
+  input {
+    width: 58px;
+  }
+  input.wide {
+    width: 150px;
+  }
+  p {
+    color: var(--warm);
+  }
+</style>
