@@ -113,6 +113,8 @@
                         })}</small
                       >
                     </div>
+                  {:else if cell.sampled === 0}
+                    <div class="small soft">nobody to judge: no one shown meets what the source cannot be asked</div>
                   {:else}
                     <div class="small soft">
                       nobody judged · <a href={briefPath(data.brief.id, 'trial', { trial: cell.trialId })}
