@@ -141,7 +141,7 @@ export function lexBox(text: string, box: Box): BoxLexeme[] {
     for (const raw of piece.split(/\s+/)) {
       if (raw === box.and) lexemes.push({ kind: 'and' });
       else if (raw === box.or) lexemes.push({ kind: 'or' });
-      else if (raw === box.not) lexemes.push({ kind: 'not' });
+      else if (raw === 'NOT' && box.not === 'NOT') lexemes.push({ kind: 'not' });
       else {
         const keys = keysOf(raw);
         const prefix = box.prefix && raw.endsWith('*');
