@@ -96,7 +96,7 @@ describe('facts and firms', () => {
     await page.getByLabel('growth from').fill('fast');
     await page.getByText('A fact: is written in digits').waitFor();
     await page.getByLabel('growth from').fill('10');
-    await page.getByLabel('Firms that must not come').fill('Polderkoel B.V.');
+    await page.getByLabel('Firms to leave out').fill('Polderkoel B.V.');
     await page.getByText('All kept').waitFor();
     await expectAccessible(page);
     await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });

@@ -64,7 +64,7 @@ export const personaSchema = z.object({
     .default([])
     .describe('Sizes of firm with titles of their own: who decides depends on the size'),
   facts: z.array(otherFact).max(otherFacts.length).default([]),
-  notFirms: lines.default([]).describe('Firms that must not come: competitors, customers, one’s own'),
+  notFirms: lines.default([]).describe('Firms to leave out: competitors, customers, one’s own'),
   mustHave: lines.default([]),
   mustNot: lines.default([])
 });

@@ -89,7 +89,8 @@ export async function readySource(id: string): Promise<SourceRow> {
     );
   const started = loading.get(id) ?? (source.kind === 'file' ? track([id], () => loadFile(source)) : prepareStandIns());
   await started;
-  return source;
+  // How many people it has is known once they are there.
+  return source.people === null ? source.reload() : source;
 }
 
 export async function listSources() {

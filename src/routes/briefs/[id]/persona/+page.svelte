@@ -239,7 +239,7 @@
     <label class="region fields"
       >A whole region
       <select value="" onchange={(event) => addRegion(event.currentTarget)}>
-        <option value="">add its countries …</option>
+        <option value="">add all of it …</option>
         {#each regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
       </select></label
     >
@@ -264,7 +264,7 @@
     />
     <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
     <LinesField
-      label="Firms that must not come"
+      label="Firms to leave out"
       hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
       rows={3}
       lines={persona.value.notFirms}
