@@ -342,6 +342,51 @@ describe('versions', () => {
   });
 });
 
+describe('the editor', () => {
+  it('says what a part matches, lays out, shortens, and takes all of it back', async () => {
+    const { page } = await desk('Editor', 'title:("quality manager" OR "senior quality manager") AND pharma');
+    await page
+      .getByText(
+        'People whose current title has “quality manager” or “senior quality manager”, whose profile has “pharma”.'
+      )
+      .waitFor();
+    await page.locator('.cm-line').getByText('"quality manager"').first().hover();
+    const told = page.locator('.cm-matches');
+    await told.getByText('People whose current title has “quality manager”.').waitFor();
+    await told.getByText(/^Harrow Guild: [≈\d]/).waitFor();
+    await told.getByText(/^Marlow Register: \d/).waitFor();
+    await page.getByRole('button', { name: 'Shorten' }).click();
+    await waitForText(page, 'title:"quality manager" AND pharma');
+    await page.getByRole('button', { name: 'One line' }).click();
+    expect(await stringText(page)).toBe('title:"quality manager" AND pharma');
+    await page.getByRole('button', { name: 'Lay out' }).click();
+    expect(await stringText(page)).toBe('title:"quality manager"\nAND pharma');
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await waitForText(page, 'title:("quality manager" OR "senior quality manager") AND pharma');
+    await page.getByRole('button', { name: 'Redo', exact: true }).click();
+    await waitForText(page, 'title:"quality manager" AND pharma');
+  });
+
+  it('completes scopes, values of facts and titles of the brief', async () => {
+    const { page, id } = await desk('Completion');
+    const persona = await api<{ body: object; revision: number }>('GET', `/briefs/${id}/persona`);
+    await api('PUT', `/briefs/${id}/persona`, { ...persona, body: { ...persona.body, titles: ['Head of Quality'] } });
+    await page.reload({ waitUntil: 'networkidle' });
+    const options = page.locator('.cm-tooltip-autocomplete');
+    const pick = async (typed: string, option: string) => {
+      await page.keyboard.insertText(typed);
+      await options.getByText(option, { exact: true }).waitFor();
+      await page.waitForTimeout(200);
+      await page.keyboard.press('Enter');
+    };
+    await page.locator('.cm-content').click();
+    await pick('tit', 'title:');
+    await pick('Hea', 'Head of Quality');
+    await pick(' AND country:Den', 'Denmark');
+    expect(await stringText(page)).toBe('title:"Head of Quality" AND country:Denmark');
+  });
+});
+
 describe('the cards of the sources', () => {
   it('show each search box by box, with copy, limits and what is left over', async () => {
     const { page } = await desk(
