@@ -20,6 +20,12 @@ export const init: ServerInit = async () => {
   await endBrokenImports();
   await loadDemo();
   await openSources();
+  // Idle connections would keep the process for some seconds after the last page was served.
+  (process as NodeJS.EventEmitter).once('sveltekit:shutdown', () => {
+    void database()
+      .close()
+      .finally(() => process.exit(0));
+  });
 };
 
 export const handle: Handle = async ({ event, resolve }) => {
