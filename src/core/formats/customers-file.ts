@@ -1,6 +1,6 @@
-import { parse as parseCsv } from 'csv-parse/browser/esm/sync';
 import type { Person } from '../corpus/person';
 import { guessColumns, type ColumnField } from './columns';
+import { readCsv } from './csv';
 import { personFromRow } from './person-from-row';
 
 /** A table of customers or contacts as it was read, before its columns are settled. */
@@ -15,17 +15,7 @@ const mostRows = 20_000;
 export function readCustomerTable(text: string): CustomerTable {
   const trimmed = text.replace(/^\ufeff/, '').trim();
   if (!trimmed) throw new Error('The file is empty. Choose a CSV of customers with a heading.');
-  let rows: string[][];
-  try {
-    rows = parseCsv(trimmed, {
-      relax_column_count: true,
-      skip_empty_lines: true,
-      delimiter: /[,;\t]/.exec(trimmed.split('\n')[0]!)?.[0] ?? ',',
-      to: mostRows + 1
-    });
-  } catch (error) {
-    throw new Error(`The CSV cannot be read: ${(error as Error).message}.`, { cause: error });
-  }
+  const rows = readCsv(trimmed, mostRows + 1);
   const [heading, ...body] = rows;
   if (!heading || heading.length < 2 || !body.length)
     throw new Error('This is no table of customers: it needs a heading with two columns or more, and rows under it.');

@@ -1,7 +1,6 @@
-import { parse as parseCsv } from 'csv-parse/browser/esm/sync';
-import { stringify } from 'csv-stringify/browser/esm/sync';
 import { z } from 'zod';
 import { namedSetSchema, type NamedSet } from '../query/named-sets';
+import { readCsvRecords, writeCsv } from './csv';
 
 const columns = ['set', 'kind', 'wording', 'note'] as const;
 
@@ -15,11 +14,9 @@ export const writeSetsJson = (sets: readonly NamedSet[]): string =>
 
 /** Named word sets as CSV (RFC 4180), a wording a row; no cell starts a formula. `readSets` reads it back. */
 export const writeSetsCsv = (sets: readonly NamedSet[]): string =>
-  stringify(
-    sets.flatMap(({ name, kind, wordings, note }) =>
-      wordings.map((wording) => [name, kind, escaped(wording), escaped(note)])
-    ),
-    { header: true, columns: columns.map((key) => ({ key })), escape_formulas: true, record_delimiter: '\r\n' }
+  writeCsv(
+    columns,
+    sets.flatMap(({ name, kind, wordings, note }) => wordings.map((wording) => [name, kind, wording, note]))
   );
 
 /**
@@ -29,7 +26,7 @@ export const writeSetsCsv = (sets: readonly NamedSet[]): string =>
 export function readSets(text: string): NamedSet[] {
   const trimmed = text.replace(/^\ufeff/, '').trim();
   if (!trimmed) throw new Error('The file is empty. Choose a JSON or CSV file of word sets.');
-  return trimmed.startsWith('[') || trimmed.startsWith('{') ? readJson(trimmed) : readCsv(trimmed);
+  return trimmed.startsWith('[') || trimmed.startsWith('{') ? readJson(trimmed) : readTable(trimmed);
 }
 
 function readJson(text: string): NamedSet[] {
@@ -42,41 +39,26 @@ function readJson(text: string): NamedSet[] {
   return checked(Array.isArray(value) ? value : [value]);
 }
 
-function readCsv(text: string): NamedSet[] {
-  let rows: Record<string, string>[];
-  try {
-    rows = parseCsv(text, {
-      columns: (heading: string[]) => heading.map((name) => name.trim().toLowerCase()),
-      skip_empty_lines: true,
-      relax_column_count: true,
-      delimiter: /^"?set"?([,;\t])|[,;\t]/i.exec(text.split('\n')[0]!)?.[0].at(-1) ?? ','
-    });
-  } catch (error) {
-    throw new Error(`The CSV cannot be read: ${(error as Error).message}.`, { cause: error });
-  }
+function readTable(text: string): NamedSet[] {
+  const rows = readCsvRecords(text);
   if (!rows.length || rows[0]!.set === undefined || rows[0]!.wording === undefined)
     throw new Error('The CSV needs a heading with the columns set and wording; kind and note are optional.');
   const sets = new Map<string, { name: string; kind: string; wordings: string[]; note: string }>();
   for (const row of rows) {
-    const name = unescaped(row.set ?? '').trim();
-    const wording = unescaped(row.wording ?? '').trim();
+    const name = (row.set ?? '').trim();
+    const wording = (row.wording ?? '').trim();
     if (!name && !wording) continue;
     const set = sets.get(name.toLowerCase()) ?? {
       name,
       kind: row.kind?.trim() || 'wanted',
       wordings: [],
-      note: unescaped(row.note ?? '')
+      note: row.note ?? ''
     };
     sets.set(name.toLowerCase(), set);
     if (wording) set.wordings.push(wording);
   }
   return checked([...sets.values()]);
 }
-
-/** A quote mark before a sign that starts a formula is kept apart from the one that the writer puts there. */
-const escaped = (cell: string) => cell.replace(/^(?='+[=+\-@\t\r])/, "'");
-/** Takes off the mark that keeps a cell from starting a formula. */
-const unescaped = (cell: string) => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
 
 function checked(values: unknown[]): NamedSet[] {
   const read = z.array(namedSetSchema).max(1000).safeParse(values);

@@ -216,27 +216,27 @@ export function personaFromText(text: string): BriefReading {
   readQuoted();
   readOffer();
   readExclusions();
-  phrases(titleLookup, ({ value, ...found }, span) => {
-    if (isNegated(span.from)) return exclude(found, span);
+  phrases(titleLookup, ({ value }, span) => {
+    if (isNegated(span.from)) return exclude(span);
     const said = text.slice(span.from, span.to);
     // "The buyer is …" speaks of whoever buys, not of a title.
     if (/^buyers?$/i.test(said) && /^\s+(is|are|was|were)\b/i.test(text.slice(span.to))) return;
     add('title', titled(said, value), span.from, span.to, said);
   });
-  phrases(industryLookup, ({ value, ...found }, span) =>
+  phrases(industryLookup, ({ value }, span) =>
     isNegated(span.from)
-      ? exclude(found, span)
+      ? exclude(span)
       : add('industry', value, span.from, span.to, `${value} ${industryName(value) ?? ''}`)
   );
-  phrases(countryLookup, ({ value, ...found }, span) => {
-    if (isNegated(span.from)) return exclude(found, span);
+  phrases(countryLookup, ({ value }, span) => {
+    if (isNegated(span.from)) return exclude(span);
     for (const code of value) add('country', code, span.from, span.to, text.slice(span.from, span.to));
   });
-  phrases(rankLookup, ({ value, ...found }, span) =>
-    isNegated(span.from) ? exclude(found, span) : add('rank', value, span.from, span.to, value)
+  phrases(rankLookup, ({ value }, span) =>
+    isNegated(span.from) ? exclude(span) : add('rank', value, span.from, span.to, value)
   );
-  phrases(functionLookup, ({ value, ...found }, span) => {
-    if (isNegated(span.from)) return exclude(found, span);
+  phrases(functionLookup, ({ value }, span) => {
+    if (isNegated(span.from)) return exclude(span);
     const before = text.slice(Math.max(0, span.from - 40), span.from);
     const after = text.slice(span.to, span.to + 30);
     const spoken =
@@ -251,6 +251,13 @@ export function personaFromText(text: string): BriefReading {
 
   facts.sort((a, b) => a.from - b.from || a.to - b.to);
   return { facts, unread: unreadSentences() };
+
+  /** What has been read once is read as nothing else. */
+  function take(from: number, to: number) {
+    list.forEach((token, i) => {
+      if (token.from >= from && token.to <= to) taken[i] = true;
+    });
+  }
 
   /** Goes along the words, the longest phrase at each place, over what no other reading has taken. */
   function phrases<T>(lookup: Lookup<T>, tell: (found: Found<T>, span: { from: number; to: number }) => void) {
@@ -268,7 +275,7 @@ export function personaFromText(text: string): BriefReading {
     }
   }
 
-  function exclude(_: Omit<Found<unknown>, 'value'>, { from, to }: { from: number; to: number }) {
+  function exclude({ from, to }: { from: number; to: number }) {
     add('exclusion', plain(text.slice(from, to)), from, to, text.slice(from, to));
   }
 
@@ -284,9 +291,7 @@ export function personaFromText(text: string): BriefReading {
       if (spans.some((span) => from < span.to && to > span.from)) return;
       spans.push({ from, to });
       add(kind, value, from, to, match[0].trim());
-      list.forEach((token, i) => {
-        if (token.from >= from && token.to <= to) taken[i] = true;
-      });
+      take(from, to);
     };
     for (const [pattern, value] of revenuePatterns)
       for (const match of text.matchAll(pattern)) note('revenue', value(read(match[1]), read(match[2])), match);
@@ -304,9 +309,7 @@ export function personaFromText(text: string): BriefReading {
       const from = match.index + 1;
       if (isNegated(from)) add('exclusion', match[1]!.trim(), from, from + match[1]!.length, match[1]!);
       else add('must have', match[1]!.trim(), from, from + match[1]!.length, match[1]!);
-      list.forEach((token, i) => {
-        if (token.from >= match.index && token.to <= match.index + match[0].length) taken[i] = true;
-      });
+      take(match.index, match.index + match[0].length);
     }
   }
 
@@ -328,9 +331,7 @@ export function personaFromText(text: string): BriefReading {
         if (many < 1 || many > 4 || /\d/.test(said)) continue;
         const offset = start + piece.toLowerCase().indexOf(said.toLowerCase());
         add('exclusion', said, offset, offset + said.length, said);
-        list.forEach((token, i) => {
-          if (token.from >= start && token.to <= at) taken[i] = true;
-        });
+        take(start, at);
       }
     }
   }

@@ -44,7 +44,7 @@ describe('the table of wordings', () => {
 
 describe('wordings as CSV', () => {
   it('come back as they were, and start no formula', () => {
-    const one = set(['Head of Quality', '=SUM(A1)', 'Chef, kvalitet "nord"']);
+    const one = set(['Head of Quality', '=SUM(A1)', 'Chef, kvalitet "nord"', "'=0"]);
     one.wordings[1]!.inUse = false;
     one.wordings[2]!.origin = 'translated';
     const csv = writeWordingsCsv([one]);

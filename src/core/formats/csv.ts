@@ -1,0 +1,42 @@
+import { parse } from 'csv-parse/browser/esm/sync';
+import { stringify } from 'csv-stringify/browser/esm/sync';
+
+const signs = /[,;\t]/;
+
+/**
+ * The rows of a CSV as cells, the heading first; commas, semicolons or tabs between them, by the first line. Throws an
+ * Error with a sentence for people where it cannot be read.
+ */
+export function readCsv(text: string, most = Infinity): string[][] {
+  try {
+    return parse(text, {
+      relax_column_count: true,
+      skip_empty_lines: true,
+      delimiter: signs.exec(text.split('\n')[0]!)?.[0] ?? ',',
+      ...(most < Infinity && { to: most })
+    });
+  } catch (error) {
+    throw new Error(`The CSV cannot be read: ${(error as Error).message}.`, { cause: error });
+  }
+}
+
+/** The rows under a CSV's heading by column name in small letters; cells without the mark that `writeCsv` puts before a formula. */
+export function readCsvRecords(text: string): Record<string, string>[] {
+  const [heading = [], ...rows] = readCsv(text);
+  const names = heading.map((name) => name.trim().toLowerCase());
+  return rows.map((cells) =>
+    Object.fromEntries(names.flatMap((name, i) => (cells[i] === undefined ? [] : [[name, unescaped(cells[i])]])))
+  );
+}
+
+/** Writes a CSV (RFC 4180) in which no cell starts a formula. `readCsvRecords` reads it back. */
+export const writeCsv = (columns: readonly string[], rows: readonly (readonly string[])[]): string =>
+  stringify(
+    rows.map((cells) => cells.map(escaped)),
+    { header: true, columns: columns.map((key) => ({ key })), escape_formulas: true, record_delimiter: '\r\n' }
+  );
+
+/** A quote mark before a sign that starts a formula is kept apart from the one that the writer puts there. */
+const escaped = (cell: string) => cell.replace(/^(?='+[=+\-@\t\r])/, "'");
+/** Takes off the mark that keeps a cell from starting a formula. */
+const unescaped = (cell: string) => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
