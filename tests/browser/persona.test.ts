@@ -37,7 +37,7 @@ describe('the persona', () => {
     expect(download.suggestedFilename()).toBe('persona.json');
     const give = (text: string) =>
       page
-        .locator('input[type=file]')
+        .locator('input[type=file][accept=".json"]')
         .setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(text) });
     await give('{"titles":"QA"}');
     await page.getByText(/p.json is no persona: titles/).waitFor();
@@ -141,5 +141,48 @@ describe('customers won', () => {
     const known = await api<{ body: { name: string }[] }>('GET', `/briefs/${id}/known`);
     expect(known.body).toHaveLength(14);
     await page.getByText('All kept').waitFor();
+  });
+
+  it('rules out industries, countries that ask consent, and people already contacted; each term leads back to its line', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Ruled out' });
+    const page = await open('/library/places');
+    await page.getByRole('region', { name: 'Ask consent before a mail' }).waitFor();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Take Greece out' }).click();
+    await page.getByRole('region', { name: 'Ask consent before a mail' }).getByText('All kept').waitFor();
+
+    await page.goto(`/briefs/${id}/persona`, { waitUntil: 'networkidle' });
+    await page.getByLabel('Titles wanted').fill('Head of Quality');
+    await page.getByLabel('Industries to leave out').fill('86');
+    await page.getByLabel('Industries to leave out').press('Enter');
+    await page.getByRole('button', { name: 'Add those that ask consent first' }).click();
+    await page.getByRole('button', { name: 'Take Germany out' }).waitFor();
+    expect(await page.getByRole('button', { name: 'Take Greece out' }).count()).toBe(0);
+    const contacted = page.getByRole('group', { name: 'People already contacted' });
+    const give = (text: string) =>
+      contacted
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'sent.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await give('');
+    await contacted.getByText('sent.csv: The file is empty.').waitFor();
+    await give('name,company,email\nAnna Ström,Polderkoel B.V.,anna@polderkoel.example\nNo One,,\n');
+    await contacted.getByText('1 added, 0 already there, 1 without a mail address or a name with a firm.').waitFor();
+    await give('name,company\nanna ström,Polderkoel\n');
+    await contacted.getByText('0 added, 1 already there.').waitFor();
+    await page.getByText('All kept').waitFor();
+    await expectAccessible(page);
+
+    await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Germany'));
+    expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toMatch(
+      /^title:"Head of Quality" NOT (\()?industry:86.*country:/
+    );
+    await page.getByText('All kept').waitFor();
+    await page.getByRole('button', { name: 'As a tree' }).click();
+    await page.getByRole('link', { name: 'wording of Head of Quality' }).click();
+    await page.getByRole('link', { name: '1 term of the string' }).first().waitFor();
+    await page.getByRole('link', { name: /8 terms of the string/ }).click();
+    await page.getByRole('treeitem').filter({ hasText: 'Countries to leave out' }).first().waitFor();
+    expect(await page.locator('[role=treeitem].lit').count()).toBeGreaterThanOrEqual(8);
   });
 });

@@ -473,4 +473,23 @@ describe('a sheet of one’s own', () => {
     expect(schema.properties).toHaveProperty('boxes');
     await expectAccessible(page);
   });
+
+  it('shows what an ambiguous word means among the people found, and tells it apart in one click', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Meanings' });
+    const page = await open(`/briefs/${id}/string`);
+    await writeString(page, 'title:(QA OR "quality manager")');
+    await page.getByRole('button', { name: 'Meanings (1)' }).click();
+    const panel = page.getByRole('region', { name: 'Meanings of words in this string' });
+    await panel.getByText('testing of software').waitFor();
+    await panel
+      .getByText(/loses (none|\d+) of this meaning/)
+      .first()
+      .waitFor();
+    await expectAccessible(page);
+    await panel.getByRole('button', { name: 'Leave the others out: qa as quality assurance of goods' }).click();
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('selenium'));
+    await panel.getByText('0 of other meanings stay').first().waitFor();
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await page.waitForFunction(() => !document.querySelector('.cm-content')?.textContent?.includes('selenium'));
+  });
 });

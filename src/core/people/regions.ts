@@ -1,5 +1,35 @@
-/** Regions that people in the trade speak of, as ISO 3166-1 countries. Common practice, no published source. */
-export const regions: readonly { names: readonly string[]; countries: readonly string[] }[] = [
+import { z } from 'zod';
+import { countryCode } from './countries';
+
+const country = z
+  .string()
+  .trim()
+  .refine((text) => countryCode(text) !== undefined, 'is no country of ISO 3166-1')
+  .transform((text) => countryCode(text)!);
+
+/** Regions as a house speaks of them: by which names, and which countries (ISO 3166-1) they hold. */
+export const regionsSchema = z
+  .array(
+    z.object({
+      names: z.array(z.string().trim().min(1, 'needs a name').max(60)).min(1, 'needs a name').max(10),
+      countries: z.array(country).min(1, 'holds no country yet').max(250)
+    })
+  )
+  .max(200)
+  .superRefine((regions, context) => {
+    const seen = new Set<string>();
+    regions.forEach(({ names }, i) => {
+      for (const name of names.map((one) => one.toLowerCase())) {
+        if (seen.has(name))
+          context.addIssue({ code: 'custom', path: [i, 'names'], message: `“${name}” is named twice` });
+        seen.add(name);
+      }
+    });
+  });
+export type Regions = z.output<typeof regionsSchema>;
+
+/** Regions that people in the trade speak of, to begin with. Common practice, no published source. */
+export const regions: Regions = [
   { names: ['Nordics', 'Nordic countries', 'the Nordic region', 'Nordic'], countries: ['DK', 'SE', 'NO', 'FI', 'IS'] },
   { names: ['Scandinavia', 'Scandinavian'], countries: ['DK', 'SE', 'NO'] },
   { names: ['Benelux', 'Low Countries'], countries: ['BE', 'NL', 'LU'] },

@@ -20,6 +20,8 @@ export interface BuiltPart {
     | 'countries'
     | 'facts'
     | 'notFirms'
+    | 'notIndustries'
+    | 'notCountries'
     | 'mustNot';
   query: Query;
 }
@@ -31,18 +33,14 @@ export function buildParts(persona: Persona, wordSets: readonly WordSet[]): Buil
     { of: 'functions', query: anyOf('function', persona.functions) },
     { of: 'ranks', query: anyOf('rank', persona.ranks) },
     { of: 'mustHave', query: anyOf('any', persona.mustHave) },
-    {
-      of: 'industries',
-      query: anyOf(
-        'industry',
-        persona.industries.map((text) => industryCode(text) ?? text)
-      )
-    },
+    { of: 'industries', query: industriesOf(persona.industries) },
     ...(persona.bands.length ? [] : [{ of: 'size' as const, query: sizeOf(persona.size) }]),
     { of: 'countries', query: anyOf('country', persona.countries.map(countryName)) },
     ...persona.facts.map((fact) => ({ of: 'facts' as const, query: factOf(fact) })),
-    { of: 'notFirms', query: excluded(persona.notFirms.flatMap(firmNameVariants), 'company') },
-    { of: 'mustNot', query: excluded(persona.mustNot) }
+    { of: 'notFirms', query: excluded(anyOf('company', persona.notFirms.flatMap(firmNameVariants))) },
+    { of: 'notIndustries', query: excluded(industriesOf(persona.notIndustries)) },
+    { of: 'notCountries', query: excluded(anyOf('country', persona.notCountries.map(countryName))) },
+    { of: 'mustNot', query: excluded(anyOf('any', persona.mustNot)) }
   ];
   return parts.filter((part): part is BuiltPart => part.query !== null);
 }
@@ -102,7 +100,10 @@ function factOf({ scope, from, to, values }: Persona['facts'][number]): Query | 
   return from === null && to === null ? null : { kind: 'range', scope, low: from, high: to };
 }
 
-function excluded(texts: readonly string[], scope: Scope = 'any'): Query | null {
-  const part = anyOf(scope, texts);
-  return part && { kind: 'not', part };
-}
+const industriesOf = (texts: readonly string[]) =>
+  anyOf(
+    'industry',
+    texts.map((text) => industryCode(text) ?? text)
+  );
+
+const excluded = (part: Query | null): Query | null => part && { kind: 'not', part };

@@ -1,4 +1,5 @@
 import { countryName } from '../people/countries';
+import { industryName } from '../people/industries';
 import type { Persona } from './persona';
 
 const list = new Intl.ListFormat('en', { type: 'disjunction' });
@@ -26,6 +27,10 @@ export function describePersona(persona: Persona): string {
       .map((band) => [few(band.titles), sizeWords(band) && `at firms ${sizeWords(band)}`].filter(Boolean).join(' ')),
     firms.length ? `at firms ${firms.join(' ')}` : '',
     persona.mustHave.length ? `who speak of ${few(persona.mustHave)}` : '',
+    persona.notIndustries.length
+      ? `outside ${few(persona.notIndustries.map((code) => industryName(code) ?? code))}`
+      : '',
+    persona.notCountries.length ? `not in ${few(persona.notCountries.map(countryName))}` : '',
     persona.mustNot.length ? `and not of ${few(persona.mustNot)}` : ''
   ].filter(Boolean);
   return clauses.length ? `People ${clauses.join(', ')}.` : 'Nobody is described yet.';

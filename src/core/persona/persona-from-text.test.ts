@@ -8,8 +8,7 @@ interface Brief {
   text: string;
   expected: Partial<Record<FactKind, (string | [number | null, number | null])[] | 1>>;
 }
-/** Invented briefs, each with what a person reads out of it. */
-const briefs = JSON.parse(readFileSync('tests/briefs/written-briefs.json', 'utf8')) as Brief[];
+const readBriefs = (file: string) => JSON.parse(readFileSync(`tests/briefs/${file}.json`, 'utf8')) as Brief[];
 
 const kinds: FactKind[] = [
   'title',
@@ -17,6 +16,7 @@ const kinds: FactKind[] = [
   'rank',
   'industry',
   'country',
+  'place',
   'size',
   'revenue',
   'must have',
@@ -30,8 +30,13 @@ const written = (value: unknown): string =>
       : [(value as { from: unknown }).from, (value as { to: unknown }).to].join('–');
 
 describe('personaFromText', () => {
-  it('reads at least 25 written briefs, and prints precision and recall per kind of fact', () => {
-    expect(briefs.length).toBeGreaterThanOrEqual(25);
+  it.each([
+    ['written-briefs', 25],
+    // Written after the reader was; the share read at first sight stands in docs/measures.md.
+    ['later-briefs', 12]
+  ])('reads the invented briefs of %s, and prints precision and recall per kind of fact', (file, least) => {
+    const briefs = readBriefs(file);
+    expect(briefs.length).toBeGreaterThanOrEqual(least);
     const tally = new Map(kinds.map((kind) => [kind, { right: 0, read: 0, wanted: 0 }]));
     const wrong: string[] = [];
     for (const { text, expected } of briefs) {
@@ -56,6 +61,8 @@ describe('personaFromText', () => {
       console.log(
         `${kind.padEnd(10)} precision ${(100 * share(right, read)).toFixed(0)} % of ${read}, recall ${(100 * share(right, wanted)).toFixed(0)} % of ${wanted}`
       );
+    }
+    for (const { right, read, wanted } of tally.values()) {
       expect(share(right, read)).toBeGreaterThan(0.8);
       expect(share(right, wanted)).toBeGreaterThan(0.8);
     }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countries } from '../people/countries';
-import { demonyms, regions } from '../people/regions';
+import { places, type Place } from '../people/places';
+import { demonyms, regions as shippedRegions, type Regions } from '../people/regions';
 import { industryName } from '../people/industries';
 import { composeTitles } from '../titles/compose-title';
 import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
@@ -13,6 +14,7 @@ export const factKinds = [
   'rank',
   'industry',
   'country',
+  'place',
   'size',
   'revenue',
   'must have',
@@ -102,6 +104,10 @@ for (const [id, words] of [
 ] as const)
   for (const word of words) rankLookup.add(word, id);
 
+/** Words before a rank that say how high or which, and name no field of work. */
+const rankWords =
+  /^(?:senior|junior|middle|upper|lower|their|your|these|those|some|other|many|most|only|good|general|also|executive|managing|both|such|different)$/i;
+
 const industryLookup = new Lookup<string>();
 for (const [code, names] of Object.entries(trades)) for (const name of names) industryLookup.add(name, code);
 
@@ -109,7 +115,9 @@ const countryLookup = new Lookup<readonly string[]>();
 for (const { code, names } of countries) for (const name of names) if (name.length > 3) countryLookup.add(name, [code]);
 for (const [code, names] of Object.entries(demonyms)) for (const name of names) countryLookup.add(name, [code]);
 for (const name of ['UK', 'USA']) countryLookup.add(name, [name === 'UK' ? 'GB' : 'US']);
-for (const { names, countries: list } of regions) for (const name of names) countryLookup.add(name, list);
+
+const placeLookup = new Lookup<Place>();
+for (const place of places) if (place.name.length > 2) placeLookup.add(place.name, place);
 
 /** Words that turn what follows in their clause into something not wanted. */
 const negation =
@@ -194,7 +202,7 @@ const read = (text: string | undefined, thousand?: string) =>
  * Reads who is wanted out of a written brief, in English: offline and by rules only. Every fact carries the words it was
  * read from; sentences that say nothing it knows are told too.
  */
-export function personaFromText(text: string): BriefReading {
+export function personaFromText(text: string, regions: Regions = shippedRegions): BriefReading {
   const facts: BriefFact[] = [];
   const list: Token[] = tokens(text);
   const words = list.map(({ key }) => singular(key));
@@ -228,13 +236,20 @@ export function personaFromText(text: string): BriefReading {
       ? exclude(span)
       : add('industry', value, span.from, span.to, `${value} ${industryName(value) ?? ''}`)
   );
-  phrases(countryLookup, ({ value }, span) => {
+  const regionLookup = new Lookup<readonly string[]>();
+  for (const { names, countries: list } of regions) for (const name of names) regionLookup.add(name, list);
+  for (const lookup of [regionLookup, countryLookup])
+    phrases(lookup, ({ value }, span) => {
+      if (isNegated(span.from)) return exclude(span);
+      for (const code of value) add('country', code, span.from, span.to, text.slice(span.from, span.to));
+    });
+  readPlaces();
+  phrases(rankLookup, ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
-    for (const code of value) add('country', code, span.from, span.to, text.slice(span.from, span.to));
+    const own = titleBefore(span);
+    if (own) add('title', own.title, own.from, span.to, text.slice(own.from, span.to));
+    else add('rank', value, span.from, span.to, value);
   });
-  phrases(rankLookup, ({ value }, span) =>
-    isNegated(span.from) ? exclude(span) : add('rank', value, span.from, span.to, value)
-  );
   phrases(functionLookup, ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
     const before = text.slice(Math.max(0, span.from - 40), span.from);
@@ -318,6 +333,35 @@ export function personaFromText(text: string): BriefReading {
     if (match) add('offer', match[1]!.trim(), match.index, match.index + match[0].length, match[1]!.trim());
   }
 
+  /** "Hygiene managers" is a title though no function of the lexicon is called so: one word that stands alone before the rank. */
+  function titleBefore({ from, to }: { from: number; to: number }): { title: string; from: number } | null {
+    const said = text.slice(from, to).toLowerCase();
+    if (!/^(?:managers|directors|leads)$/.test(said)) return null;
+    const before = /(?:[:,;]|\b(?:and|or|the|to|with|for|our|are)|^)\s*(\p{L}{4,})\s+$/iu.exec(text.slice(0, from));
+    const word = before?.[1];
+    if (!word || rankWords.test(word)) return null;
+    const title = `${word} ${said.slice(0, -1)}`
+      .toLowerCase()
+      .replaceAll(/\b\p{L}/gu, (letter) => letter.toUpperCase());
+    return { title, from: from - (before[0].length - before[0].lastIndexOf(word)) };
+  }
+
+  /** Places are names like many others: they count where one stands after a word of place, or in a list after another. */
+  function readPlaces() {
+    let last = -1;
+    phrases(placeLookup, ({ value }, span) => {
+      const said = text.slice(span.from, span.to);
+      if (!/^\p{Lu}/u.test(said)) return;
+      const before = text.slice(Math.max(0, span.from - 30), span.from);
+      const listed = last >= 0 && /^\s*(?:,|\/|&|,?\s*(?:and|or))\s*$/.test(text.slice(last, span.from));
+      if (!listed && !/\b(?:in|around|near|from|outside|within|across|between|greater|of)\s+(?:the\s+)?$/i.test(before))
+        return;
+      last = span.to;
+      if (isNegated(span.from)) return exclude(span);
+      add('place', value.name, span.from, span.to, said);
+    });
+  }
+
   /** What a negation names that is none of the known: the words up to the end of its clause, apart at commas and "or". */
   function readExclusions() {
     for (const { from, to } of reaches) {
@@ -366,9 +410,18 @@ const titled = (said: string, known: string): string => {
   return keysOf(written).join(' ') === keysOf(known).join(' ') ? known : written;
 };
 
-/** From each negation to the end of its clause. */
+/** What is said of something to leave it out, after it is named: "agencies are out of scope, and so are freelancers". */
+const ruledOut =
+  /([^.;:!?\n]*?)\b(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest))\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
+
+/** From each negation to the end of its clause, and what is ruled out after it is named. */
 function negatedReaches(text: string): { from: number; to: number }[] {
   const reaches: { from: number; to: number }[] = [];
+  for (const match of text.matchAll(ruledOut)) {
+    reaches.push({ from: match.index, to: match.index + match[1]!.length });
+    if (match[2])
+      reaches.push({ from: match.index + match[0].length - match[2].length, to: match.index + match[0].length });
+  }
   for (const match of text.matchAll(negation)) {
     // "no more than 50", "not only": these exclude nothing.
     if (

@@ -5,6 +5,13 @@ import { industryCode } from '../people/industries';
 const line = z.string().trim().min(1, 'cannot be empty').max(200, 'is longer than 200 characters');
 const lines = z.array(line).max(500, 'holds more than 500 lines');
 
+const countryList = z
+  .array(line.refine((text) => countryCode(text) !== undefined, 'is no country of ISO 3166-1'))
+  .max(250);
+const industryList = z
+  .array(line.refine((text) => industryCode(text) !== undefined, 'is no division of ISIC Rev. 4'))
+  .max(100);
+
 const size = z
   .number({ error: 'is written in digits' })
   .int('is a whole number')
@@ -48,14 +55,12 @@ export const personaSchema = z.object({
   offer: z.string().max(2000, 'is longer than 2,000 characters').default('').describe('What is sold, in a sentence'),
   titles: lines.default([]),
   functions: lines.default([]),
-  countries: z
-    .array(line.refine((text) => countryCode(text) !== undefined, 'is no country of ISO 3166-1'))
-    .max(250)
-    .default([]),
-  industries: z
-    .array(line.refine((text) => industryCode(text) !== undefined, 'is no division of ISIC Rev. 4'))
-    .max(100)
-    .default([]),
+  countries: countryList.default([]),
+  industries: industryList.default([]),
+  notIndustries: industryList.default([]).describe('Industries to leave out, one’s own among them'),
+  notCountries: countryList
+    .default([])
+    .describe('Countries to leave out, such as those that ask consent before a mail'),
   size: sizes.default({ from: null, to: null }),
   ranks: lines.default([]),
   bands: z

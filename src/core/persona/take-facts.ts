@@ -13,7 +13,8 @@ const lists = {
 } as const;
 
 /** Whether a persona has a place for a fact: revenue is read and told, and no source here can be asked for it. */
-export const canTake = ({ kind }: BriefFact): boolean => kind === 'size' || kind === 'offer' || kind in lists;
+export const canTake = ({ kind }: BriefFact): boolean =>
+  kind === 'size' || kind === 'offer' || kind === 'place' || kind in lists;
 
 /** A persona with facts read from a text taken into it; what is there already stays. Several sizes become one, from the smallest to the largest. */
 export function takeFacts(persona: Persona, facts: readonly BriefFact[]): Persona {
@@ -29,6 +30,10 @@ export function takeFacts(persona: Persona, facts: readonly BriefFact[]): Person
             from: from === null || value.from === null ? null : Math.min(from, value.from),
             to: to === null || value.to === null ? null : Math.max(to, value.to)
           };
+    } else if (kind === 'place' && typeof value === 'string') {
+      const fact = next.facts.find(({ scope }) => scope === 'place');
+      if (!fact) next.facts.push({ scope: 'place', from: null, to: null, values: [value] });
+      else if (!fact.values.some((other) => other.toLowerCase() === value.toLowerCase())) fact.values.push(value);
     } else if (kind in lists && typeof value === 'string') {
       const list = next[lists[kind as keyof typeof lists]];
       const text = kind === 'country' ? countryName(value) : value;

@@ -34,7 +34,7 @@
     </nav>
   {/if}
   <div class="side">
-    <a href="/library" aria-current={page.route.id === '/library' ? 'page' : undefined}>Library</a>
+    <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>Library</a>
     <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>Sources</a>
     <button class="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark"
       >{theme.current === 'white' ? '◐ dark' : '◑ light'}</button

@@ -1,17 +1,19 @@
 <script lang="ts">
   import { countryName } from '$core/people/countries';
   import { personaFromText, type BriefFact } from '$core/persona/persona-from-text';
+  import type { Regions } from '$core/people/regions';
   import { canTake } from '$core/persona/take-facts';
 
   interface Props {
+    regions: Regions;
     ontake: (facts: BriefFact[]) => void;
     onclose: () => void;
   }
-  let { ontake, onclose }: Props = $props();
+  let { regions, ontake, onclose }: Props = $props();
 
   let text = $state('');
   let refused: ReadonlySet<number> = $state.raw(new Set());
-  const reading = $derived(text.trim() ? personaFromText(text.slice(0, 50_000)) : null);
+  const reading = $derived(text.trim() ? personaFromText(text.slice(0, 50_000), regions) : null);
   const accepted = $derived(reading?.facts.filter((fact, i) => canTake(fact) && !refused.has(i)) ?? []);
   const kinds: Record<BriefFact['kind'], string> = {
     title: 'title',
@@ -19,6 +21,7 @@
     rank: 'rank',
     industry: 'industry',
     country: 'country',
+    place: 'place',
     size: 'size of firm',
     revenue: 'revenue',
     'must have': 'must have',

@@ -16,6 +16,7 @@
     type Path
   } from '$core/query/edit-outline';
   import { isLeaf, printOutline, readLeaf, type Outline, type OutlineGroup } from '$core/query/outline';
+  import { originNames, termKey, type Origin } from '$core/persona/trace';
   import { scopes, type Scope } from '$core/query/scopes';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { draggableRow } from './draggable-row';
@@ -26,13 +27,18 @@
     /** Off while the text cannot be read whole: an edit would lose what could not be read. */
     enabled: boolean;
     sets: readonly { name: string; wordings: readonly string[] }[];
+    /** Which line of the persona a term comes from, by `termKey`. */
+    origins: ReadonlyMap<string, Origin>;
+    personaPath: string;
+    /** The line of the persona whose parts are lit up. */
+    lit: string | null;
     onchange: (text: string) => void;
     onundo: () => void;
     onredo: () => void;
     /** Keeps wordings as a named set; false where it was refused. */
     onpull: (name: string, unwanted: boolean, wordings: string[]) => Promise<boolean>;
   }
-  let { root, enabled, sets, onchange, onundo, onredo, onpull }: Props = $props();
+  let { root, enabled, sets, origins, personaPath, lit, onchange, onundo, onredo, onpull }: Props = $props();
 
   let folded: ReadonlySet<string> = $state.raw(new Set());
   const rows = $derived(treeRows(root, folded));
@@ -130,8 +136,17 @@
     pulling = { ...found, path: selected!.path, name: '', unwanted: isExcluded(selected!) };
     void tick().then(() => document.querySelector<HTMLInputElement>('#set-name')?.focus());
   }
-  const isExcluded = (row: TreeRow) =>
-    row.path.map((_, i) => nodeAt(root, row.path.slice(0, i + 1))!).filter((node) => node.not).length % 2 === 1;
+  /** The line of the persona a term comes from; a group comes from one when all its terms do. */
+  function originOf(node: Outline, path: Path): Origin | null {
+    if (isLeaf(node))
+      return node.kind === 'term' ? (origins.get(termKey(node.scope, node.text, isExcludedAt(path))) ?? null) : null;
+    const inner = node.parts.map((part, i) => originOf(part, [...path, i]));
+    const first = inner[0];
+    return first && inner.every((one) => one?.of === first.of) ? { of: first.of, line: '' } : null;
+  }
+  const isExcluded = (row: TreeRow) => isExcludedAt(row.path);
+  const isExcludedAt = (path: Path) =>
+    path.map((_, i) => nodeAt(root, path.slice(0, i + 1))!).filter((node) => node.not).length % 2 === 1;
   async function pull() {
     if (!pulling) return;
     const { name, wordings, scope, path, unwanted } = pulling;
@@ -298,6 +313,7 @@
     {#each rows as row (pathKey(row.path))}
       {@const key = pathKey(row.path)}
       {@const isGroup = !isLeaf(row.node)}
+      {@const origin = originOf(row.node, row.path)}
       <!-- svelte-ignore a11y_click_events_have_key_events -->
       <li
         role="treeitem"
@@ -309,6 +325,7 @@
         tabindex={selected === row ? 0 : -1}
         class:aside={row.aside}
         class:not={row.node.not}
+        class:lit={lit !== null && origin?.of === lit}
         data-over={over?.key === key ? over.operation : undefined}
         style:padding-left="{row.level * 24 - 10}px"
         onclick={() => select(row)}
@@ -341,6 +358,11 @@
           >
         {/if}
         {#if row.node.muted}<span class="soft">set aside</span>{/if}
+        {#if origin && (row.level === 1 || !isGroup)}
+          <a class="origin soft" href="{personaPath}#line-{origin.of}" tabindex="-1"
+            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : `wording of ${origin.line}`}</a
+          >
+        {/if}
         {#if isGroup && folded.has(key)}<span class="soft">{(row.node as OutlineGroup).parts.length} parts</span>{/if}
       </li>
       {#if typing?.isNew && pathKey(typing.wrap ?? previous(typing.path)) === key && typing.path.at(-1)! > 0}
@@ -437,6 +459,15 @@
   }
   .sign {
     color: var(--warm);
+  }
+  .origin {
+    margin-left: auto;
+    padding-right: 14px;
+    font-size: 12px;
+  }
+  .lit {
+    box-shadow: inset 3px 0 var(--accent);
+    background: var(--sheet-2);
   }
   .scope {
     color: var(--accent);

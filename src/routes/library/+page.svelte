@@ -82,6 +82,7 @@
     Word sets to use in any string by their name, as in <code>title:@quality-heads NOT @never-interns</code>. A change
     shows in all strings that use the set; versions that were kept stay as they were.
   </p>
+  <a href="/library/places">Regions and consent</a>
   <button class="quiet" onclick={() => save('json')}>Export JSON</button>
   <button class="quiet" onclick={() => save('csv')}>Export CSV</button>
   <label class="file">Import <input type="file" accept=".json,.csv,.txt" onchange={take} /></label>

@@ -8,7 +8,7 @@ import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
 import { problemSchema } from '$core/query/problem';
 import { querySchema } from '$core/query/query';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
-import { documentSchemas } from './documents';
+import { documentSchemas, houseListSchemas } from './documents';
 
 /** One operation of the JSON API: where it is, what it takes and what it gives. */
 export interface Operation<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType> {
@@ -109,6 +109,7 @@ const trial = z.object({
   count: interval,
   shown: z.int().describe('People that can be seen, after the left-over part'),
   filtered: z.int().describe('Seen people that the left-over part removed'),
+  contacted: z.int().describe('Seen people who were contacted already, and so left out'),
   createdAt: z.iso.datetime()
 });
 const toldVerdict = z.object({ verdict, reason: z.string(), revision });
@@ -257,6 +258,38 @@ export const contract = {
       body: kept(documentSchemas.known),
       response: z.object({ revision })
     }
+  ),
+  readContacted: operation('GET', '/api/briefs/{id}/contacted', 'People of a brief who were contacted already', {
+    params: brief,
+    response: kept(documentSchemas.contacted)
+  }),
+  writeContacted: operation(
+    'PUT',
+    '/api/briefs/{id}/contacted',
+    'Write the people contacted already; refused with 409 if they were changed since `revision`',
+    {
+      params: brief,
+      body: kept(documentSchemas.contacted),
+      response: z.object({ revision })
+    }
+  ),
+  readRegions: operation('GET', '/api/house-lists/regions', 'Regions as the house speaks of them', {
+    response: kept(houseListSchemas.regions)
+  }),
+  writeRegions: operation(
+    'PUT',
+    '/api/house-lists/regions',
+    'Write the regions; refused with 409 if they were changed since `revision`',
+    { body: kept(houseListSchemas.regions), response: z.object({ revision }) }
+  ),
+  readConsent: operation('GET', '/api/house-lists/consent', 'Countries whose mail rules ask prior consent', {
+    response: kept(houseListSchemas.consent)
+  }),
+  writeConsent: operation(
+    'PUT',
+    '/api/house-lists/consent',
+    'Write the countries that ask consent; refused with 409 if they were changed since `revision`',
+    { body: kept(houseListSchemas.consent), response: z.object({ revision }) }
   ),
   buildString: operation('GET', '/api/briefs/{id}/built-string', 'The string that persona and wording make', {
     params: brief,
@@ -437,6 +470,39 @@ export const contract = {
       parts: z.array(z.object({ alone: interval.nullable(), without: interval.nullable() }))
     })
   }),
+  senses: operation(
+    'POST',
+    '/api/senses',
+    'What the ambiguous words of a string mean among the people it finds at a source, and what telling them apart would do',
+    {
+      body: z.object({ text, sourceId }),
+      response: z.object({
+        count: interval,
+        words: z.array(
+          z.object({
+            word: z.string(),
+            people: z.int().describe('People shown that have the word'),
+            senses: z.array(
+              z.object({
+                name: z.string(),
+                people: z.int(),
+                interval,
+                changes: z.array(
+                  z.object({
+                    how: z.enum(['asking', 'excluding']),
+                    text,
+                    count: interval,
+                    kept: z.int().describe('People shown with this meaning, after the change'),
+                    othersLeft: z.int().describe('People shown with another meaning, after the change')
+                  })
+                )
+              })
+            )
+          })
+        )
+      })
+    }
+  ),
   listSources: operation('GET', '/api/sources', 'All sources with their capability sheets', {
     response: z.array(source)
   }),

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { personSchema } from '$core/corpus/person';
+import { consentSchema } from '$core/people/consent';
+import { regionsSchema } from '$core/people/regions';
 import { personaSchema } from '$core/persona/persona';
 import { wordSetsSchema } from '$core/persona/word-set';
 
@@ -15,5 +17,10 @@ export const documentSchemas = {
   wording: wordSetsSchema,
   draft: draftSchema,
   /** Known-goods: people who must be found. */
-  known: z.array(personSchema).max(20_000)
+  known: z.array(personSchema).max(20_000),
+  /** People already contacted: left out of what a trial shows. */
+  contacted: z.array(personSchema).max(50_000)
 } as const;
+
+/** Lists that the house keeps for all its briefs, with the schema of each. */
+export const houseListSchemas = { regions: regionsSchema, consent: consentSchema } as const;

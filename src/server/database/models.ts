@@ -27,7 +27,7 @@ export interface BriefRow extends Row<BriefRow> {
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
 }
-export type DocumentKind = 'persona' | 'wording' | 'draft' | 'known';
+export type DocumentKind = 'persona' | 'wording' | 'draft' | 'known' | 'contacted';
 export interface DocumentRow extends Row<DocumentRow> {
   briefId: string;
   kind: DocumentKind;
@@ -63,6 +63,12 @@ export interface HouseWordingRow extends Row<HouseWordingRow> {
   wording: string;
   taken: boolean;
 }
+export interface HouseListRow extends Row<HouseListRow> {
+  name: HouseListName;
+  body: unknown;
+  revision: CreationOptional<number>;
+}
+export type HouseListName = 'regions' | 'consent';
 export interface SourceRow extends Row<SourceRow> {
   id: string;
   kind: 'stand-in' | 'file' | 'by-hand';
@@ -98,6 +104,8 @@ export interface TrialRow extends Row<TrialRow> {
   countHigh: number;
   shown: number;
   filtered: number;
+  /** Seen people who were contacted already, and so left out. */
+  contacted: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
 }
 export interface TrialPersonRow extends Row<TrialPersonRow> {
@@ -168,6 +176,12 @@ function defineAll() {
       { title: key(TEXT), wording: key(TEXT), taken: DataTypes.BOOLEAN },
       'both'
     ),
+    HouseList: define<HouseListRow>(
+      'HouseList',
+      'house_lists',
+      { name: key(TEXT), body: JSONB, revision: { type: INTEGER, defaultValue: 1 } },
+      'both'
+    ),
     Source: define<SourceRow>(
       'Source',
       'sources',
@@ -206,7 +220,8 @@ function defineAll() {
         countLow: INTEGER,
         countHigh: INTEGER,
         shown: INTEGER,
-        filtered: INTEGER
+        filtered: INTEGER,
+        contacted: { type: INTEGER, defaultValue: 0 }
       },
       'created'
     ),

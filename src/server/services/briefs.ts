@@ -8,12 +8,19 @@ import { database } from '../database/connection';
 import { models, type BriefRow, type DocumentKind, type VersionRow } from '../database/models';
 import { changedElsewhere, notFound, Refusal } from '../refusal';
 
-const emptyDocuments = { persona: emptyPersona, wording: [], draft: { text: '', from: null }, known: [] } as const;
+const emptyDocuments = {
+  persona: emptyPersona,
+  wording: [],
+  draft: { text: '', from: null },
+  known: [],
+  contacted: []
+} as const;
 const documentNames = {
   persona: 'The persona',
   wording: 'The wording',
   draft: 'The string',
-  known: 'The list of known-goods'
+  known: 'The list of known-goods',
+  contacted: 'The list of people already contacted'
 } as const;
 
 export async function findBrief(id: string): Promise<BriefRow> {

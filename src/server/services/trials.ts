@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { contactKeys } from '$core/people/contact-keys';
 import { matchingOf } from '$core/query/matching';
 import { marksOf } from '$core/query/parts';
 import { precisionOf } from '$core/measure/precision';
@@ -9,7 +10,7 @@ import { database } from '../database/connection';
 import { models, type TrialPersonRow, type TrialRow, type VersionRow } from '../database/models';
 import { notFound } from '../refusal';
 import { askPeople } from '../workers/people';
-import { findBrief } from './briefs';
+import { findBrief, readDocument } from './briefs';
 import { readySource } from './sources';
 import { verdictsOn } from './verdicts';
 import { findVersion, versionQuery } from './versions';
@@ -23,7 +24,14 @@ export async function runTrial(briefId: string, number: number, sourceId: string
   ]);
   const query = versionQuery(version);
   const seed = `${personaId}/${sourceId}`;
-  const outcome = await askPeople('try', { sourceId: source.id, query, size: sampleSize, seed });
+  const { body: contacted } = await readDocument(briefId, 'contacted');
+  const outcome = await askPeople('try', {
+    sourceId: source.id,
+    query,
+    size: sampleSize,
+    seed,
+    contacted: contacted.flatMap(contactKeys)
+  });
   const id = randomUUID();
   await database().transaction(async (transaction) => {
     const { Trial, TrialPerson } = models();
@@ -38,7 +46,8 @@ export async function runTrial(briefId: string, number: number, sourceId: string
         countLow: outcome.count.low,
         countHigh: outcome.count.high,
         shown: outcome.shown,
-        filtered: outcome.filtered
+        filtered: outcome.filtered,
+        contacted: outcome.contacted
       },
       { transaction }
     );
@@ -59,6 +68,7 @@ export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
   count: { low: trial.countLow, high: trial.countHigh },
   shown: trial.shown,
   filtered: trial.filtered,
+  contacted: trial.contacted,
   createdAt: trial.createdAt.toISOString()
 });
 

@@ -1,8 +1,11 @@
 import { render } from '$core/dialect/render';
 import { read } from '$core/dialect/search-text';
 import { sourceProblems } from '$core/dialect/source-problems';
+import { wilson } from '$core/measure/wilson';
 import { parse } from '$core/query/parse';
 import { print } from '$core/query/print';
+import { meanings } from '$core/titles/meanings';
+import { ambiguousIn, tellApart } from '$core/titles/senses';
 import { models } from '../database/models';
 import { notFound } from '../refusal';
 import { askPeople } from '../workers/people';
@@ -51,4 +54,54 @@ export async function countTexts(texts: readonly string[], sourceId: string) {
   const counts = await askPeople('count-each', { sourceId: source.id, queries: asked });
   let at = 0;
   return { counts: queries.map((query) => (query ? counts[at++]! : null)), people: source.people };
+}
+
+/** What the ambiguous words of a string mean among the people it finds at a source, and what telling them apart would do. */
+export async function sensesOf(text: string, sourceId: string) {
+  const query = runnable(text, await queriesOf(text));
+  const source = await readySource(sourceId);
+  const words = ambiguousIn(query);
+  const changes = words.flatMap((word) =>
+    meanings(word.word).flatMap((_, sense) =>
+      Object.entries(tellApart(text, query, word, sense)).flatMap(([how, changed]) =>
+        changed === null ? [] : [{ word: word.word, sense, how: how as 'asking' | 'excluding', text: changed }]
+      )
+    )
+  );
+  const queries = await Promise.all(changes.map(async (change) => runnable(change.text, await queriesOf(change.text))));
+  const [now, ...then] = await askPeople('senses', {
+    sourceId: source.id,
+    queries: [query, ...queries],
+    words: words.map(({ word }) => word)
+  });
+  return {
+    count: now!.count,
+    words: words.map(({ word }, i) => {
+      const { people, senses } = now!.words[i]!;
+      return {
+        word,
+        people,
+        senses: meanings(word).map(({ name }, sense) => ({
+          name,
+          people: senses[sense]!,
+          interval: wilson(senses[sense]!, people),
+          changes: changes.flatMap((change, at) => {
+            if (change.word !== word || change.sense !== sense) return [];
+            const after = then[at]!.words[i]!;
+            const others = (counts: readonly number[]) =>
+              counts.reduce((sum, n, j) => (j === sense ? sum : sum + n), 0);
+            return [
+              {
+                how: change.how,
+                text: change.text,
+                count: then[at]!.count,
+                kept: after.senses[sense]!,
+                othersLeft: others(after.senses)
+              }
+            ];
+          })
+        }))
+      };
+    })
+  };
 }

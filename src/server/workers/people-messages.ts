@@ -3,6 +3,7 @@ import type { Rendering } from '$core/dialect/render';
 import type { Sheet } from '$core/dialect/sheet';
 import type { Interval } from '$core/measure/wilson';
 import type { Query } from '$core/query/query';
+import type { SenseCount } from '$core/titles/senses';
 import type { Outcome } from '$sources/try-string';
 
 export interface SampledPerson {
@@ -13,6 +14,7 @@ export interface SampledPerson {
 
 export interface TryAnswer extends Omit<Outcome, 'people'> {
   shown: number;
+  contacted: number;
   sample: SampledPerson[];
 }
 
@@ -45,8 +47,17 @@ export interface PeopleWork {
   'add-people': { ask: { sourceId: string; people: Person[] }; answer: null };
   'finish-file': { ask: { sourceId: string }; answer: { people: number } };
   forget: { ask: { sourceId: string }; answer: null };
-  try: { ask: { sourceId: string; query: Query; size: number; seed: string }; answer: TryAnswer };
+  try: {
+    /** `contacted` are the keys (`contactKeys`) of people who are left out. */
+    ask: { sourceId: string; query: Query; size: number; seed: string; contacted: string[] };
+    answer: TryAnswer;
+  };
   worth: { ask: { sourceId: string; query: Query }; answer: WorthAnswer };
+  /** What some words mean among the people that strings find: for each string, words counted among those shown. */
+  senses: {
+    ask: { sourceId: string; queries: Query[]; words: string[] };
+    answer: { count: Interval; shown: number; words: SenseCount[] }[];
+  };
   'count-each': { ask: { sourceId: string; queries: Query[] }; answer: (Interval | null)[] };
   difference: {
     ask: { sourceId: string; from: Query; to: Query; most: number; judged: string[] };

@@ -1,10 +1,12 @@
 import { parentPort } from 'node:worker_threads';
 import type { Person } from '$core/corpus/person';
+import { contactKeys } from '$core/people/contact-keys';
 import { partsOf } from '$core/query/parts';
 import { join, type Query } from '$core/query/query';
 import type { Interval } from '$core/measure/wilson';
 import { drawSample } from '$core/measure/draw-sample';
 import type { Sheet } from '$core/dialect/sheet';
+import { countSenses } from '$core/titles/senses';
 import { importedSource } from '$sources/imported-file';
 import type { Source } from '$sources/source';
 import { makeStandIns, demoWorldSize } from '$sources/stand-ins/stand-ins';
@@ -53,15 +55,17 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
     return null;
   },
 
-  try: ({ sourceId, query, size, seed }) => {
-    const { people, ...outcome } = tryString(query, sourceOf(sourceId));
+  try: ({ sourceId, query, size, seed, contacted }) => {
+    const { people: seen, ...outcome } = tryString(query, sourceOf(sourceId));
+    const known = new Set(contacted);
+    const people = known.size ? seen.filter((person) => !contactKeys(person).some((key) => known.has(key))) : seen;
     const ranks = drawSample(
       people.map(({ id }) => id),
       size,
       seed
     );
     const sample = ranks.map((rank) => ({ rank, person: people[rank - 1]! }));
-    return { ...outcome, shown: people.length, sample };
+    return { ...outcome, shown: people.length, contacted: seen.length - people.length, sample };
   },
 
   worth: ({ sourceId, query }) => {
@@ -80,6 +84,12 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
       })
     };
   },
+
+  senses: ({ sourceId, queries, words }) =>
+    queries.map((query) => {
+      const { count, people } = tryString(query, sourceOf(sourceId));
+      return { count, shown: people.length, words: countSenses(words, people) };
+    }),
 
   'count-each': ({ sourceId, queries }) => queries.map((query) => countAt(query, sourceOf(sourceId))),
 

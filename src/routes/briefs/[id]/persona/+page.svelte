@@ -4,21 +4,24 @@
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import { ApiProblem, call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
   import BriefReader from '$lib/persona/BriefReader.svelte';
   import CustomerReader from '$lib/persona/CustomerReader.svelte';
+  import Contacted from '$lib/persona/Contacted.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
   import LinesField from '$lib/persona/LinesField.svelte';
   import OtherFacts from '$lib/persona/OtherFacts.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
   import type { Person } from '$core/corpus/person';
   import { countries, countryName } from '$core/people/countries';
-  import { regions } from '$core/people/regions';
   import { industries } from '$core/people/industries';
   import { describePersona } from '$core/persona/describe-persona';
   import { personaSchema, type Persona } from '$core/persona/persona';
+  import { parse } from '$core/query/parse';
+  import { originsOf, traced, type Origin } from '$core/persona/trace';
   import { bandNotes, missingFrom } from '$core/persona/persona-notes';
   import { takeFacts } from '$core/persona/take-facts';
   import { ranks } from '$core/titles/lexicon';
@@ -65,16 +68,28 @@
     .sort((a, b) => a.name.localeCompare(b.name));
   const industryChoices = industries.map(({ code, name }) => ({ value: code, name: `${code} ${name}` }));
   function addRegion(select: HTMLSelectElement) {
-    const region = regions.find(({ names }) => names[0] === select.value);
+    const region = data.regions.find(({ names }) => names[0] === select.value);
     select.value = '';
     if (region)
       set('countries', [
         ...new Set([...persona.value.countries.map(countryName), ...region.countries.map(countryName)])
       ]);
   }
+  const addConsent = () =>
+    set('notCountries', [
+      ...new Set([
+        ...persona.value.notCountries.map(countryName),
+        ...data.consent.map(({ country }) => countryName(country))
+      ])
+    ]);
   const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
   const sizeProblem = $derived(wrong('size'));
   const bandProblem = $derived(wrong('bands'));
+  /** Which terms of the string come from which line here. */
+  const inUse = $derived.by(() => {
+    const { query } = parse(data.draft.text);
+    return query && traced(query, originsOf(persona.value, data.wording));
+  });
   const missing = $derived(persona.issues.length ? [] : missingFrom(persona.value));
 
   async function keepKnown(people: Person[]): Promise<boolean> {
@@ -158,6 +173,7 @@
   />
 {:else if reading === 'text'}
   <BriefReader
+    regions={data.regions}
     ontake={(facts) => {
       persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
       reading = null;
@@ -165,6 +181,15 @@
     onclose={() => (reading = null)}
   />
 {/if}
+
+{#snippet inString(of: Origin['of'])}
+  {@const terms = inUse?.counts[of] ?? 0}
+  <div id="line-{of}" class="in-string">
+    {#if terms}<a href={briefPath(data.brief.id, 'string', { tree: '1', from: of })}
+        >{terms} term{terms === 1 ? '' : 's'} of the string</a
+      >{/if}
+  </div>
+{/snippet}
 
 <div class="columns">
   <section class="sheet" aria-labelledby="who">
@@ -185,6 +210,7 @@
       invalid={wrong('titles')}
       onchange={(lines) => set('titles', lines)}
     />
+    {@render inString('titles')}
     <LinesField
       label="Functions"
       hint="One a line, such as quality. Sources that know functions are asked for them."
@@ -193,6 +219,7 @@
       invalid={wrong('functions')}
       onchange={(lines) => set('functions', lines)}
     />
+    {@render inString('functions')}
     <ChoiceField
       label="Ranks"
       hint="Sources that know ranks are asked for them."
@@ -201,6 +228,7 @@
       invalid={wrong('ranks')}
       onchange={(chosen) => set('ranks', chosen)}
     />
+    {@render inString('ranks')}
   </section>
   <section class="sheet" aria-labelledby="firm">
     <h2 id="firm">What firm, and where</h2>
@@ -223,6 +251,7 @@
     {#if sizeProblem}<p class="wrong" role="alert">
         Company size: {sizeProblem}{sizeProblem.endsWith('.') ? '' : '.'} Write digits, as in 51.
       </p>{/if}
+    {@render inString('size')}
     <SizeBands
       bands={persona.value.bands}
       notes={bandProblem ? [`A band: ${bandProblem}`] : bandNotes(persona.value)}
@@ -236,11 +265,13 @@
       invalid={wrong('countries')}
       onchange={(chosen) => set('countries', chosen)}
     />
+    {@render inString('countries')}
     <label class="region fields"
       >A whole region
       <select value="" onchange={(event) => addRegion(event.currentTarget)}>
         <option value="">add all of it …</option>
-        {#each regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
+        {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option
+          >{/each}
       </select></label
     >
     <ChoiceField
@@ -251,18 +282,21 @@
       invalid={wrong('industries')}
       onchange={(chosen) => set('industries', chosen)}
     />
+    {@render inString('industries')}
+    <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
+    {@render inString('facts')}
   </section>
   <section class="sheet" aria-labelledby="words">
-    <h2 id="words">Words</h2>
+    <h2 id="words">Words, and who must not come</h2>
     <LinesField
       label="Must have one of"
       hint="One a line, anywhere in the profile."
-      rows={6}
+      rows={4}
       lines={persona.value.mustHave}
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
     />
-    <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
+    {@render inString('mustHave')}
     <LinesField
       label="Firms to leave out"
       hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
@@ -271,14 +305,39 @@
       invalid={wrong('notFirms')}
       onchange={(lines) => set('notFirms', lines)}
     />
+    {@render inString('notFirms')}
+    <ChoiceField
+      label="Industries to leave out"
+      hint="Your own, for one: divisions of ISIC Rev. 4."
+      choices={industryChoices}
+      chosen={persona.value.notIndustries}
+      invalid={wrong('notIndustries')}
+      onchange={(chosen) => set('notIndustries', chosen)}
+    />
+    {@render inString('notIndustries')}
+    <ChoiceField
+      label="Countries to leave out"
+      hint="Names or codes of ISO 3166-1."
+      choices={countryChoices}
+      chosen={persona.value.notCountries}
+      invalid={wrong('notCountries')}
+      onchange={(chosen) => set('notCountries', chosen)}
+    />
+    {@render inString('notCountries')}
+    <p class="region">
+      <button class="quiet" onclick={addConsent}>Add those that ask consent first</button>
+      {data.consent.length} countries on <a href="/library/places">the house’s list</a>
+    </p>
+    <Contacted briefId={data.brief.id} kept={data.contacted} />
     <LinesField
       label="Must not come"
       hint="One a line. Whoever has one of these is left out."
-      rows={6}
+      rows={4}
       lines={persona.value.mustNot}
       invalid={wrong('mustNot')}
       onchange={(lines) => set('mustNot', lines)}
     />
+    {@render inString('mustNot')}
   </section>
 </div>
 
@@ -303,6 +362,14 @@
   .region {
     font-size: 12px;
     color: var(--soft);
+  }
+  .in-string {
+    font-size: 12px;
+    margin-top: -10px;
+    scroll-margin-top: 140px;
+  }
+  .in-string:empty {
+    display: none;
   }
   .missing {
     font-size: 13px;

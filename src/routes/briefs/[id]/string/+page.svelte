@@ -10,6 +10,7 @@
   import Problems from '$lib/string/Problems.svelte';
   import { about } from '$lib/marks/format';
   import BuiltDifference from '$lib/string/BuiltDifference.svelte';
+  import Meanings from '$lib/string/Meanings.svelte';
   import PartTree from '$lib/string/PartTree.svelte';
   import PasteNotice from '$lib/string/PasteNotice.svelte';
   import { StringReading } from '$lib/string/reading.svelte';
@@ -21,6 +22,8 @@
   import type { CleanPaste } from '$core/formats/clean-pasted';
   import { setNamesIn, setQueries } from '$core/query/named-sets';
   import { outlineOf, printOutline } from '$core/query/outline';
+  import { ambiguousIn } from '$core/titles/senses';
+  import { originsOf } from '$core/persona/trace';
   import { parseForm } from '$core/query/parse';
   import { partsOf } from '$core/query/parts';
   import { print } from '$core/query/print';
@@ -41,6 +44,8 @@
   const sets = $derived(setQueries(data.wordSets));
   const parsed = $derived(parseForm(text, sets));
   const parts = $derived(parsed.query ? partsOf(parsed.query) : []);
+  const ambiguous = $derived(parsed.query ? ambiguousIn(parsed.query) : []);
+  const origins = $derived(originsOf(data.persona, data.wording.body));
   const blocked = $derived(!parsed.query || parsed.problems.some(({ severity }) => severity === 'error'));
   const same = $derived(data.versions.find((version) => version.text === text));
   const titles = $derived([
@@ -294,6 +299,14 @@
     >
   {/if}
   <button class="quiet" aria-pressed={tree} onclick={() => showing('tree', tree ? null : '1')}>As a tree</button>
+  {#if ambiguous.length && counted.length}
+    <button
+      class="quiet"
+      aria-expanded={panel === 'meanings'}
+      title="Words that mean several things: {ambiguous.map(({ word }) => word).join(', ')}"
+      onclick={() => showing('panel', panel === 'meanings' ? null : 'meanings')}>Meanings ({ambiguous.length})</button
+    >
+  {/if}
   <button
     class="quiet"
     aria-expanded={panel === 'paste'}
@@ -318,6 +331,9 @@
     onclose={() => (proposal = null)}
   />
 {/if}
+{#if panel === 'meanings' && counted.length && !blocked}
+  <Meanings {text} sources={counted} ontake={(taken) => write(taken)} onclose={() => showing('panel', null)} />
+{/if}
 {#if panel === 'paste'}
   <SourcePaste
     sources={data.sources.filter(({ kind }) => kind !== 'file')}
@@ -333,6 +349,9 @@
     root={outlineOf(text, sets, parsed)}
     enabled={!parsed.problems.some(({ severity }) => severity === 'error')}
     sets={data.wordSets}
+    {origins}
+    personaPath={briefPath(data.brief.id, 'persona')}
+    lit={page.url.searchParams.get('from')}
     onchange={(next) => write(next)}
     onundo={() => editor.takeBack()}
     onredo={() => editor.doAgain()}

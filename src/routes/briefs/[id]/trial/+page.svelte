@@ -141,6 +141,7 @@
         : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
       {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all
         of the string.{/if}
+      {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
     </p>
     <label>
       <span class="visually-hidden">Trial</span>

@@ -1,0 +1,107 @@
+import type { Person } from '../corpus/person';
+import { valuesOf } from '../corpus/values';
+import { terms, type Query, type Span } from '../query/query';
+import { isTextScope } from '../query/scopes';
+import { fold, tokenKeys } from '../query/tokens';
+import { ambiguousWords, meanings } from './meanings';
+
+const several: ReadonlySet<string> = new Set(ambiguousWords());
+
+/** A wanted word of a string that has several meanings. */
+export interface AmbiguousWord {
+  word: string;
+  /** Where it stands in the text by itself; empty where it comes out of a named set. */
+  places: Span[];
+}
+
+/** The wanted words of a query that are known to have several meanings and stand by themselves, each once. */
+export function ambiguousIn(query: Query): AmbiguousWord[] {
+  const found = new Map<string, AmbiguousWord>();
+  for (const { term, wanted } of terms(query)) {
+    if (!wanted || term.kind === 'range' || !isTextScope(term.scope) || (term.kind === 'word' && term.prefix)) continue;
+    const keys = tokenKeys(term.text).map(fold);
+    if (keys.length !== 1 || !several.has(keys[0]!)) continue;
+    const one = found.get(keys[0]!) ?? { word: keys[0]!, places: [] };
+    if (term.at && !term.set) one.places.push(term.at);
+    found.set(keys[0]!, one);
+  }
+  return [...found.values()];
+}
+
+/**
+ * Which meaning a word has in a profile: the one with the most words in it that tell it apart, those beside the word
+ * itself counted twice. Undefined when the word is not there, null when nothing tells or two meanings are told alike.
+ */
+export function senseIn(word: string, person: Person): number | null | undefined {
+  const senses = meanings(word);
+  const wanted = fold(word);
+  const scores = senses.map(() => 0);
+  let there = false;
+  for (const { text } of valuesOf(person)) {
+    const keys = new Set(tokenKeys(text).map(fold));
+    const beside = keys.has(wanted);
+    there ||= beside;
+    senses.forEach(({ tells }, i) => {
+      for (const tell of tells) if (keys.has(tell)) scores[i]! += beside ? 2 : 1;
+    });
+  }
+  if (!there) return undefined;
+  const best = Math.max(...scores);
+  return best > 0 && scores.filter((score) => score === best).length === 1 ? scores.indexOf(best) : null;
+}
+
+/** How often each meaning of a word is met among some people. */
+export interface SenseCount {
+  word: string;
+  /** People with the word in their profile. */
+  people: number;
+  /** Of these, how many by meaning, in the order of `meanings(word)`; the rest tell of none. */
+  senses: number[];
+}
+
+/** Counts the meanings of words among people. */
+export function countSenses(words: readonly string[], people: readonly Person[]): SenseCount[] {
+  return words.map((word) => {
+    const senses = meanings(word).map(() => 0);
+    let having = 0;
+    for (const person of people) {
+      const sense = senseIn(word, person);
+      if (sense === undefined) continue;
+      having++;
+      if (sense !== null) senses[sense]!++;
+    }
+    return { word, people: having, senses };
+  });
+}
+
+const written = (words: readonly string[]) => (words.length === 1 ? words[0]! : `(${words.join(' OR ')})`);
+
+/**
+ * The text of a string changed so that a word has one meaning: `asking` wants a word beside it that tells it apart,
+ * null where it stands nowhere by itself; `excluding` leaves out whoever has words of its other meanings.
+ */
+export function tellApart(
+  text: string,
+  query: Query,
+  { word, places }: AmbiguousWord,
+  sense: number
+): { asking: string | null; excluding: string | null } {
+  const senses = meanings(word);
+  const own = senses[sense]!.tells;
+  const spoken = new Set(
+    [...terms(query)]
+      .filter(({ wanted }) => wanted)
+      .flatMap(({ term }) => (term.kind === 'range' ? [] : tokenKeys(term.text).map(fold)))
+  );
+  const others = [...new Set(senses.flatMap(({ tells }, i) => (i === sense ? [] : tells)))].filter(
+    (tell) => !own.includes(tell) && !spoken.has(tell)
+  );
+  let asking = text;
+  for (const { from, to } of [...places].sort((a, b) => b.from - a.from))
+    asking = `${asking.slice(0, from)}(${asking.slice(from, to)} AND any:${written(own)})${asking.slice(to)}`;
+  const base = query.kind === 'or' ? `(${text})` : text;
+  return {
+    asking: places.length ? asking : null,
+    excluding: others.length ? `${base}\nNOT ${written(others)}` : null
+  };
+}

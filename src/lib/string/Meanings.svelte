@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import { about, count, percent, percentRange } from '$lib/marks/format';
+  import { contract, type Answer } from '$server/api/contract';
+
+  type Senses = Answer<'senses'>;
+  interface Props {
+    text: string;
+    sources: readonly { id: string; name: string }[];
+    ontake: (text: string) => void;
+    onclose: () => void;
+  }
+  let { text, sources, ontake, onclose }: Props = $props();
+
+  // svelte-ignore state_referenced_locally
+  let sourceId = $state(sources[0]?.id ?? '');
+  let answer: Senses | null = $state.raw(null);
+  let fault = $state('');
+  $effect(() => {
+    const asking = new AbortController();
+    const body = { text, sourceId };
+    const timer = setTimeout(() => {
+      call(contract.senses, { body, signal: asking.signal }).then(
+        (told) => {
+          answer = told;
+          fault = '';
+        },
+        (problem: Error) => {
+          if (!asking.signal.aborted) fault = problem.message;
+        }
+      );
+    }, 150);
+    return () => {
+      clearTimeout(timer);
+      asking.abort();
+    };
+  });
+  type Change = Senses['words'][number]['senses'][number]['changes'][number];
+  const says = { asking: 'Want a word of it too', excluding: 'Leave the others out' };
+  const losing = (before: number, change: Change) =>
+    change.kept < before ? `loses ${count(before - change.kept)} of this meaning` : 'loses none of this meaning';
+</script>
+
+<section class="sheet fields" aria-label="Meanings of words in this string">
+  <div class="line">
+    <h2>Meanings</h2>
+    <label
+      >among the people found at
+      <select bind:value={sourceId}>
+        {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
+      </select></label
+    >
+    <button class="quiet" onclick={onclose}>Close</button>
+  </div>
+  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  {#if answer}
+    {#each answer.words as { word, people, senses } (word)}
+      {@const told = senses.reduce((sum, sense) => sum + sense.people, 0)}
+      <h3>
+        <span class="mono">{word}</span>
+        <span class="soft"
+          >in {count(people)} of the profiles shown{#if people > told}; {count(people - told)} do not tell what it means{/if}</span
+        >
+      </h3>
+      <table class="board" aria-label="Meanings of {word}">
+        <thead><tr><th>Meaning</th><th>Share</th><th>If only this is wanted</th></tr></thead>
+        <tbody>
+          {#each senses as sense (sense.name)}
+            <tr>
+              <td>{sense.name}</td>
+              <td class="number"
+                >{people ? percent(sense.people / people) : '–'}
+                <span class="soft">{people ? percentRange(sense.interval) : ''}, {count(sense.people)}</span></td
+              >
+              <td class="changes">
+                {#each sense.changes as change (change.how)}
+                  <div>
+                    <button
+                      class="quiet"
+                      aria-label="{says[change.how]}: {word} as {sense.name}"
+                      onclick={() => ontake(change.text)}>{says[change.how]}</button
+                    >
+                    <span class="soft"
+                      >{about(answer.count)} → {about(change.count)}; {count(change.othersLeft)} of other meanings stay; {losing(
+                        sense.people,
+                        change
+                      )}</span
+                    >
+                  </div>
+                {/each}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {:else}
+      <p>No word of this string is known to have several meanings by itself.</p>
+    {/each}
+  {:else if !fault}
+    <p class="soft" role="status">Reading the people found…</p>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 16px;
+    font-size: 13px;
+  }
+  .line {
+    display: flex;
+    gap: 14px;
+    align-items: baseline;
+  }
+  .line label {
+    flex: 1;
+  }
+  h3 {
+    margin: 8px 0 2px;
+    font-size: 13px;
+  }
+  td {
+    padding: 3px 10px;
+    vertical-align: top;
+  }
+  .changes div {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+    margin-bottom: 2px;
+  }
+  .changes button {
+    padding: 1px 8px;
+    white-space: nowrap;
+  }
+  .fault {
+    color: var(--warm);
+  }
+</style>

@@ -1,0 +1,154 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import KeptNotice from '$lib/kept/KeptNotice.svelte';
+  import { KeptDocument } from '$lib/kept/kept-document.svelte';
+  import ChoiceField from '$lib/persona/ChoiceField.svelte';
+  import { consentCountries, consentSchema, type ConsentCountries } from '$core/people/consent';
+  import { countries, countryCode, countryName } from '$core/people/countries';
+  import { regions as shippedRegions, regionsSchema, type Regions } from '$core/people/regions';
+  import { contract } from '$server/api/contract';
+
+  let { data } = $props();
+
+  // svelte-ignore state_referenced_locally
+  const regions = new KeptDocument<Regions>(data.regions, regionsSchema, (body) =>
+    call(contract.writeRegions, { body })
+  );
+  // svelte-ignore state_referenced_locally
+  const consent = new KeptDocument<ConsentCountries>(data.consent, consentSchema, (body) =>
+    call(contract.writeConsent, { body })
+  );
+
+  const choices = countries.map(({ name }) => ({ value: name, name })).sort((a, b) => a.name.localeCompare(b.name));
+  const codes = (names: readonly string[]) => names.map((name) => countryCode(name) ?? name);
+  const putRegion = (at: number, change: Partial<Regions[number]>) =>
+    regions.change(
+      regions.value.map((region, i) => (i === at ? { ...region, ...change } : region)),
+      `${Object.keys(change)[0]} ${at}`
+    );
+  const wrong = (document: { issues: { path: string; message: string }[] }, at: number) =>
+    document.issues.find(({ path }) => path === String(at) || path.startsWith(`${at}.`))?.message;
+  const note = (country: string) => consent.value.find((row) => row.country === country)?.note ?? '';
+</script>
+
+<div class="strip">
+  <h1>Regions and consent</h1>
+  <p class="soft">Kept for all briefs. Personas that took a region keep the countries they took.</p>
+  <a href="/library">Word sets</a>
+</div>
+
+<div class="columns">
+  <section class="sheet fields" aria-labelledby="regions">
+    <div class="line">
+      <h2 id="regions">Regions</h2>
+      <KeptNotice document={regions} history={false} />
+      <button class="quiet" disabled={!regions.canUndo} onclick={() => regions.undo()}>Undo</button>
+      <button class="quiet" onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}
+        >New region</button
+      >
+      <button class="quiet" onclick={() => regions.change(shippedRegions)}>As shipped</button>
+    </div>
+    {#each regions.value as region, i (i)}
+      <div class="row">
+        <label
+          >Names, with commas
+          <input
+            value={region.names.join(', ')}
+            aria-invalid={wrong(regions, i) !== undefined}
+            onchange={(event) =>
+              putRegion(i, { names: event.currentTarget.value.split(',').map((name) => name.trim()) })}
+          /></label
+        >
+        <ChoiceField
+          label="Countries of {region.names[0] || 'the new region'}"
+          hint=""
+          {choices}
+          chosen={region.countries.map(countryName)}
+          invalid={wrong(regions, i)}
+          onchange={(chosen) => putRegion(i, { countries: codes(chosen) })}
+        />
+        <button
+          class="quiet"
+          aria-label="Delete {region.names[0] || 'the new region'}"
+          onclick={() => regions.change(regions.value.filter((_, at) => at !== i))}>✕</button
+        >
+      </div>
+    {/each}
+  </section>
+  <section class="sheet fields" aria-labelledby="consent">
+    <div class="line">
+      <h2 id="consent">Ask consent before a mail</h2>
+      <KeptNotice document={consent} history={false} />
+      <button class="quiet" disabled={!consent.canUndo} onclick={() => consent.undo()}>Undo</button>
+      <button class="quiet" onclick={() => consent.change(consentCountries)}>As shipped</button>
+    </div>
+    <p class="soft">
+      Where the trade holds that a first mail needs the person’s consent. Common practice, no published source and no
+      legal advice: set it to what your own lawyers say.
+    </p>
+    <ChoiceField
+      label="Countries"
+      hint="Names or codes of ISO 3166-1."
+      {choices}
+      chosen={consent.value.map(({ country }) => countryName(country))}
+      invalid={consent.issues[0]?.message}
+      onchange={(chosen) => consent.change(codes(chosen).map((country) => ({ country, note: note(country) })))}
+    />
+    {#each consent.value as row, i (row.country)}
+      <label class="note"
+        >{countryName(row.country)}
+        <input
+          value={row.note}
+          placeholder="a note"
+          oninput={(event) =>
+            consent.change(
+              consent.value.map((other, at) => (at === i ? { ...other, note: event.currentTarget.value } : other)),
+              `note ${i}`
+            )}
+        /></label
+      >
+    {/each}
+  </section>
+</div>
+
+<style>
+  .columns {
+    display: grid;
+    grid-template-columns: 3fr 2fr;
+    gap: 14px;
+    align-items: start;
+  }
+  section {
+    padding: 14px 18px 18px;
+    display: grid;
+    gap: 12px;
+    font-size: 13px;
+  }
+  .line {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+  }
+  h2 {
+    flex: 1;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: 220px 1fr auto;
+    gap: 12px;
+    align-items: start;
+    border-top: 1px solid var(--rule);
+    padding-top: 10px;
+  }
+  .row label {
+    display: grid;
+    gap: 4px;
+    font-size: 12px;
+    color: var(--soft);
+  }
+  .note {
+    display: grid;
+    grid-template-columns: 130px 1fr;
+    align-items: center;
+  }
+</style>
