@@ -44,3 +44,7 @@ export { describePersona } from './persona/describe-persona';
 export { checkFacts, type FactCheck } from './persona/check-facts';
 export { countries, countryCode, countryName } from './people/countries';
 export { industries, industryCode, industryName } from './people/industries';
+export { narrowing, termLedger, type JudgedCount, type LedgerRow, type PeopleSets } from './measure/term-ledger';
+export { applyChanges, type Change } from './suggest/change';
+export { causesOf, explain, type Cause, type Explanation } from './suggest/explain';
+export { candidates, effectOf, judgedSource, measure, type Effect, type Proposal } from './suggest/propose';
