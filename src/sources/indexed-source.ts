@@ -3,7 +3,10 @@ import type { Person } from '$core/corpus/person';
 import { countBits, rowsOf } from '$core/corpus/bitmap';
 import { readSearch, type Search } from '$core/dialect/search';
 import type { Sheet } from '$core/dialect/sheet';
-import { shownCount } from '$core/measure/count';
+import { countInterval, shownCount } from '$core/measure/count';
+import type { Interval } from '$core/measure/wilson';
+import { keyOf } from '$core/query/key';
+import type { Query } from '$core/query/query';
 import { hashText } from '$core/measure/random';
 import { matchingOf } from '$core/query/matching';
 import type { Answer, Source } from './source';
@@ -13,6 +16,7 @@ export class IndexedSource implements Source {
   readonly sheet: Sheet;
   readonly index: PeopleIndex;
   private readonly people: readonly Person[];
+  private rows: Map<string, number> | null = null;
 
   /** `people` in the order in which the source lists results, best first. */
   constructor(sheet: Sheet, people: readonly Person[]) {
@@ -21,16 +25,32 @@ export class IndexedSource implements Source {
     this.index = PeopleIndex.from(people, matchingOf(sheet.matching));
   }
 
+  /** Where a person stands in its order; undefined for one it does not have. */
+  rowOf(id: string): number | undefined {
+    this.rows ??= new Map(this.people.map((person, row) => [person.id, row]));
+    return this.rows.get(id);
+  }
+
+  personAt(row: number): Person {
+    return this.people[row]!;
+  }
+
+  /** A true count as the source would tell it of a query, and what that may stand for. */
+  told(count: number, query: Query): Interval {
+    const { counting } = this.sheet;
+    return countInterval(shownCount(count, counting, luck(keyOf(query))), counting);
+  }
+
   ask(search: Search): Answer {
     const query = readSearch(search, this.sheet);
     if (!query) return { said: 0, people: [] };
     const rows = this.index.rows(query);
     return {
-      said: shownCount(countBits(rows), this.sheet.counting, luckOf(search)),
+      said: shownCount(countBits(rows), this.sheet.counting, luck(JSON.stringify(search))),
       people: rowsOf(rows, this.sheet.limits.shown ?? Infinity).map((row) => this.people[row]!)
     };
   }
 }
 
-/** How a guess at the count of a search turns out: the same every time it is asked. */
-const luckOf = (search: Search) => (hashText(JSON.stringify(search)) >>> 0) / 4294967296;
+/** How a guess at a count turns out: the same every time the same is asked. */
+const luck = (asked: string) => (hashText(asked) >>> 0) / 4294967296;

@@ -101,13 +101,14 @@ describe('the API, as the screens use it', () => {
       exactness: 'exact',
       searches: [{ boxes: { title: '"head of quality" OR QA', profile: 'NOT software' } }]
     });
-    const worth = await api<{ count: { low: number; high: number }; parts: { alone: object; without: object }[] }>(
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Counted by the API' });
+    const ledger = await api<{ count: { low: number; high: number }; rows: { path: number[] }[] }>(
       'POST',
-      '/worth',
-      { text, sourceId: 'marlow-register' }
+      `/briefs/${id}/ledger`,
+      { text, sourceId: 'harrow-guild' }
     );
-    expect(worth.count.low).toBe(worth.count.high);
-    expect(worth.parts).toHaveLength(2);
+    expect(ledger.count.low).toBeLessThanOrEqual(ledger.count.high);
+    expect(ledger.rows.map(({ path }) => path)).toEqual([[], [0], [0, 0], [0, 1], [1]]);
   });
 
   it('describes itself', async () => {

@@ -492,4 +492,82 @@ describe('a sheet of one’s own', () => {
     await page.getByRole('button', { name: 'Undo' }).first().click();
     await page.waitForFunction(() => !document.querySelector('.cm-content')?.textContent?.includes('selenium'));
   });
+
+  it('tells what each term is worth, sorts by it, and narrows part by part in any order', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Worth' });
+    const page = await open(`/briefs/${id}/string`);
+    await writeString(page, 'title:(QA OR zzqq OR "quality manager") AND (pharma OR GDP) NOT intern');
+    const ledger = page.getByRole('table', { name: 'Worth of each part by source' });
+    await ledger.getByRole('button', { name: 'Unfold all' }).click();
+    const row = (text: string) => ledger.getByRole('row').filter({ hasText: text });
+    await row('title:zzqq').getByText('finds nobody').waitFor();
+    expect(await row('title:QA').count()).toBe(1);
+    const order = async () => (await ledger.locator('tbody .mono').allTextContents()).map((one) => one.slice(0, 12));
+    expect((await order()).slice(1, 4)).toEqual(['title:QA', 'title:zzqq', 'title:"quali']);
+    await ledger.getByRole('button', { name: 'Sort by if left out at Quillbank' }).click();
+    const sorted = await order();
+    expect(sorted.indexOf('title:zzqq')).toBe(
+      Math.max(...['title:QA', 'title:zzqq', 'title:"quali'].map((one) => sorted.indexOf(one)))
+    );
+    await ledger.getByRole('button', { name: 'In the string’s order' }).click();
+    await expectAccessible(page);
+
+    await page.getByRole('button', { name: 'Narrowing' }).click();
+    const narrowing = page.getByRole('region', { name: 'Narrowing' });
+    const after = narrowing.getByRole('table', { name: 'Count after each part' }).locator('tbody tr');
+    await after.nth(3).getByText('NOT intern').waitFor();
+    const last = await after.nth(3).locator('td').nth(3).textContent();
+    await narrowing.getByRole('button', { name: 'Move part 3 up' }).click();
+    await after.nth(2).getByText('NOT intern').waitFor();
+    await page.waitForFunction(([selector, wanted]) => document.querySelector(selector!)?.textContent === wanted, [
+      '[aria-label="Count after each part"] tbody tr:nth-child(4) td:nth-child(4)',
+      last!
+    ] as const);
+    await expectAccessible(page);
+  });
+
+  it('proposes changes that verdicts speak for, shows who would go, and makes the taken one a version', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Proposals' });
+    const text = 'title:(QA OR "quality manager") AND (GDP OR pharma)';
+    await api('POST', `/briefs/${id}/versions`, { text });
+    const trial = await api<{ sample: { person: { id: string; jobs: { title: string }[] } }[] }>(
+      'POST',
+      `/briefs/${id}/trials`,
+      {
+        version: 1,
+        sourceId: 'harrow-guild',
+        sampleSize: 80
+      }
+    );
+    for (const { person } of trial.sample)
+      await api('PUT', `/briefs/${id}/verdicts`, {
+        sourceId: 'harrow-guild',
+        personId: person.id,
+        verdict: /specialist|tester|engineer/i.test(person.jobs[0]!.title) ? 'miss' : 'fit',
+        revision: 0
+      });
+    await api('PUT', `/briefs/${id}/draft`, { body: { text, from: 1 }, revision: 1 });
+    const page = await open(`/briefs/${id}/string?panel=proposals`);
+    const panel = page.getByRole('region', { name: 'Proposals' });
+    const first = panel.getByRole('button', { name: /^Take: Exclude/ }).first();
+    await first.waitFor();
+    await panel
+      .getByText(/fits lost \d+ %/)
+      .first()
+      .waitFor();
+    const says = (await first.getAttribute('aria-label'))!.slice('Take: '.length);
+    await panel.getByRole('button', { name: `Who goes? ${says}`, exact: true }).click();
+    const goes = page.getByRole('region', { name: 'Who goes' });
+    const person = goes.getByRole('button', { name: /is a fit$/ }).last();
+    await person.click();
+    await goes.locator('[aria-pressed=true]').first().waitFor();
+    await expectAccessible(page);
+    for (const box of await panel.getByRole('checkbox').all()) if (!(await box.isChecked())) await box.check();
+    if ((await panel.getByRole('checkbox').count()) > 1) await panel.getByText(/chosen together/).waitFor();
+    await panel.getByRole('button', { name: `Take: ${says}`, exact: true }).click();
+    await page.getByRole('heading', { name: 'Version 2' }).waitFor();
+    expect(await stringText(page)).toContain('NOT');
+    const [version] = await api<{ number: number; note: string; parent: number }[]>('GET', `/briefs/${id}/versions`);
+    expect(version).toMatchObject({ number: 2, parent: 1, note: says });
+  });
 });

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { addPart, nodeAt, removePart, replacePart, rescopePart, type Path } from '../query/edit-outline';
 import {
   isLeaf,
@@ -10,26 +11,31 @@ import {
 } from '../query/outline';
 import type { SetQueries } from '../query/parse';
 import type { Span } from '../query/query';
-import type { Scope } from '../query/scopes';
+import { scopes, type Scope } from '../query/scopes';
 
-/** A wording in a scope. */
-export interface Wording {
+const span = z.object({ from: z.int().min(0), to: z.int().min(0) });
+const wording = { scope: z.enum(scopes), text: z.string().min(1).max(1000) };
+const bound = z.number().nullable();
+
+/** One change of a string. Places are those of the text that the change was made for. */
+export const changeSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('exclude'), ...wording }),
+  z
+    .object({ kind: z.literal('quote'), at: z.array(span).min(1), ...wording })
+    .describe('Words that stand by themselves become a phrase, in place of the first'),
+  z.object({ kind: z.literal('rescope'), at: span, scope: z.enum(scopes) }),
+  z.object({ kind: z.literal('drop'), at: span }),
+  z
+    .object({ kind: z.literal('narrow'), at: span, one: z.array(z.object(wording)).min(1).max(100) })
+    .describe('Wants one of some words besides'),
+  z.object({ kind: z.literal('add'), at: span, ...wording }).describe('Adds an alternative'),
+  z.object({ kind: z.literal('widen'), at: span, low: bound, high: bound })
+]);
+export type Change = z.infer<typeof changeSchema>;
+interface Wording {
   scope: Scope;
   text: string;
 }
-
-/** One change of a string. Places are those of the text that the change was made for. */
-export type Change =
-  | ({ kind: 'exclude' } & Wording)
-  /** Words that stand by themselves become a phrase, in place of the first. */
-  | ({ kind: 'quote'; at: Span[] } & Wording)
-  | { kind: 'rescope'; at: Span; scope: Scope }
-  | { kind: 'drop'; at: Span }
-  /** Wants one of some words besides. */
-  | { kind: 'narrow'; at: Span; one: Wording[] }
-  /** Adds an alternative. */
-  | ({ kind: 'add'; at: Span } & Wording)
-  | { kind: 'widen'; at: Span; low: number | null; high: number | null };
 
 /** The text of a string with changes made, one after the other; what is set aside and named sets stay as they are. */
 export function applyChanges(text: string, changes: readonly Change[], sets?: SetQueries): string {

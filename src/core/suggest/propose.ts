@@ -342,7 +342,9 @@ export function measure(
 function weigh(effects: readonly Effect[], change: Change): { gain: number; costly: boolean } {
   let [gain, lost, had] = [0, 0, 0];
   for (const { before, removed, added, gone, come, precision } of effects) {
-    const base = precision.before ?? 0.5;
+    // A source where nobody is judged says nothing for or against.
+    if (precision.before === null) continue;
+    const base = precision.before;
     const goes = removed * expected(gone, Math.min(1, base * likelihood(change)));
     const comes = added * expected(come, base);
     gain += removed - goes - priceOfFits * goes + worthOfFits * comes - (added - comes);

@@ -8,6 +8,8 @@ import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
 import { problemSchema } from '$core/query/problem';
 import { querySchema } from '$core/query/query';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
+import { changeSchema } from '$core/suggest/change';
+import { proposalKinds } from '$core/suggest/propose';
 import { documentSchemas, houseListSchemas } from './documents';
 
 /** One operation of the JSON API: where it is, what it takes and what it gives. */
@@ -177,6 +179,28 @@ const namedPeople = z.object({
       verdict: verdict.nullable()
     })
   )
+});
+
+const sourceIds = z.array(sourceId).min(1).max(50);
+const judgedCount = z.object({ fits: z.int(), misses: z.int() });
+const shareOf = interval.extend({ share: z.number() }).nullable();
+const effect = z.object({
+  sourceId,
+  before: interval,
+  after: interval,
+  removed: z.int(),
+  added: z.int(),
+  gone: judgedCount.describe('Judged people who no longer come'),
+  come: judgedCount.describe('Judged people who come anew'),
+  missesRemoved: shareOf.describe('Share of the judged misses found that go'),
+  fitsLost: shareOf.describe('Share of the judged fits found that are lost'),
+  precision: z.object({ before: z.number().nullable(), after: z.number().nullable() })
+});
+const side = z.object({
+  count: interval,
+  shown: z.int(),
+  fits: z.object({ judged: z.int(), count: z.int(), interval }),
+  sample: z.array(z.object({ rank: z.int(), person: personSchema, verdict: toldVerdict.nullable() }))
 });
 
 const kept = <T extends z.ZodType>(body: T) => z.object({ body, revision });
@@ -462,14 +486,106 @@ export const contract = {
     body: z.object({ text: z.string().max(4_000_000) }),
     response: z.object({ added: z.int(), extended: z.int(), unchanged: z.int(), wordings: z.int() })
   }),
-  worth: operation('POST', '/api/worth', 'Count a string at a source, and each of its parts alone and left out', {
-    body: z.object({ text, sourceId }),
-    response: z.object({
-      rendering,
-      count: interval,
-      parts: z.array(z.object({ alone: interval.nullable(), without: interval.nullable() }))
-    })
-  }),
+  ledger: operation(
+    'POST',
+    '/api/briefs/{id}/ledger',
+    'What each part of a string is worth at a source, and how the count falls part by part',
+    {
+      params: brief,
+      body: z.object({ text, sourceId, order: z.array(z.int().min(0)).max(5000).optional() }),
+      response: z.object({
+        rendering,
+        count: interval,
+        rows: z
+          .array(
+            z.object({
+              path: z.array(z.int()).describe('Index among the parts at each level; empty for the whole string'),
+              excludes: z.boolean(),
+              alone: interval,
+              without: interval.nullable(),
+              only: judgedCount.describe('Judged people who come, or of an exclusion go, by this part alone'),
+              brings: judgedCount.describe('Judged people who answer this part')
+            })
+          )
+          .nullable(),
+        narrowing: z.array(z.object({ part: z.int(), count: interval }))
+      })
+    }
+  ),
+  proposals: operation(
+    'POST',
+    '/api/briefs/{id}/proposals',
+    'Changes of a string that verdicts speak for, each measured at every source, best first',
+    {
+      params: brief,
+      body: z.object({ text, sourceIds }),
+      response: z.array(
+        z.object({
+          kind: z.enum(proposalKinds),
+          says: z.string(),
+          changes: z.array(changeSchema),
+          text: z.string(),
+          gain: z.number(),
+          costly: z.boolean(),
+          effects: z.array(effect)
+        })
+      )
+    }
+  ),
+  jointEffect: operation(
+    'POST',
+    '/api/briefs/{id}/joint-effect',
+    'A string with several changes made, and what they do together',
+    {
+      params: brief,
+      body: z.object({ text, changes: z.array(changeSchema).max(100), sourceIds }),
+      response: z.object({ text: z.string(), effects: z.array(effect) })
+    }
+  ),
+  whoGoes: operation(
+    'POST',
+    '/api/briefs/{id}/who-goes',
+    'A sample of just those who go, and of those who come, when a string is changed',
+    {
+      params: brief,
+      body: z.object({ from: text, to: text, sourceId, size: z.int().min(1).max(200).default(30) }),
+      response: z.object({ goes: side, comes: side })
+    }
+  ),
+  knownAt: operation(
+    'POST',
+    '/api/briefs/{id}/known-at',
+    'Each known-good at a source: there or not, found or not, and what would let them in',
+    {
+      params: brief,
+      body: z.object({ text, sourceId }),
+      response: z.array(
+        z.object({
+          id: z.string(),
+          name: z.string(),
+          company: z.string(),
+          person: personSchema.nullable(),
+          explanation: z
+            .object({
+              found: z.boolean(),
+              parts: z.array(
+                z.object({
+                  part: z.int(),
+                  excludes: z.boolean(),
+                  met: z.boolean(),
+                  by: z.array(z.object({ term: z.string(), fields: z.array(z.enum([...fields, 'fact'])) })),
+                  untold: z.array(z.string())
+                })
+              ),
+              letIn: z
+                .object({ changes: z.array(changeSchema), text: z.string(), says: z.array(z.string()) })
+                .nullable()
+            })
+            .nullable()
+        })
+      )
+    }
+  ),
   senses: operation(
     'POST',
     '/api/senses',

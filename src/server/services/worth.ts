@@ -39,13 +39,6 @@ export async function readFrom(text: string, sourceId: string) {
   return { query, problems, printed: query && print(query) };
 }
 
-/** Counts a string at a source: as a whole, and each top-level part alone and left out. */
-export async function worthOf(text: string, sourceId: string) {
-  const query = runnable(text, await queriesOf(text));
-  const source = await readySource(sourceId);
-  return askPeople('worth', { sourceId: source.id, query });
-}
-
 /** How many people each of some strings finds at a source, in their order; null where one cannot be read or asked. */
 export async function countTexts(texts: readonly string[], sourceId: string) {
   const source = await readySource(sourceId);

@@ -3,6 +3,10 @@ import type { Rendering } from '$core/dialect/render';
 import type { Sheet } from '$core/dialect/sheet';
 import type { Interval } from '$core/measure/wilson';
 import type { Query } from '$core/query/query';
+import type { LedgerRow } from '$core/measure/term-ledger';
+import type { Effect, Proposal } from '$core/suggest/propose';
+import type { Explanation } from '$core/suggest/explain';
+import type { VersionSet } from '../database/models';
 import type { SenseCount } from '$core/titles/senses';
 import type { Outcome } from '$sources/try-string';
 
@@ -18,11 +22,35 @@ export interface TryAnswer extends Omit<Outcome, 'people'> {
   sample: SampledPerson[];
 }
 
-export interface WorthAnswer {
+/** A verdict as the worker needs it. */
+export interface FitOrMiss {
+  id: string;
+  fit: boolean;
+}
+
+export interface LedgerAnswer {
   rendering: Rendering;
   count: Interval;
-  /** Per top-level part: how many it finds alone, and how many the string finds without it; null where it cannot be asked. */
-  parts: { alone: Interval | null; without: Interval | null }[];
+  /** What every part is worth, counts as the source would tell them; null when the string cannot be asked there. */
+  rows: (Omit<LedgerRow, 'alone' | 'without'> & { alone: Interval; without: Interval | null })[] | null;
+  narrowing: { part: number; count: Interval }[];
+}
+
+export interface ProposalAnswer extends Omit<Proposal, 'effects'> {
+  effects: EffectAnswer[];
+}
+export interface EffectAnswer extends Omit<Effect, 'before' | 'after'> {
+  sourceId: string;
+  before: Interval;
+  after: Interval;
+}
+
+/** What a string makes of one known-good at a source. */
+export interface KnownAnswer {
+  id: string;
+  /** The person of the source with the same mail, or name and firm; null where there is none. */
+  person: Person | null;
+  explanation: Explanation | null;
 }
 
 /** People on one side of a difference: how many, the first of them, and which of the judged are among them. */
@@ -52,7 +80,28 @@ export interface PeopleWork {
     ask: { sourceId: string; query: Query; size: number; seed: string; contacted: string[] };
     answer: TryAnswer;
   };
-  worth: { ask: { sourceId: string; query: Query }; answer: WorthAnswer };
+  ledger: {
+    /** `order`: the outermost parts in the order in which they narrow. */
+    ask: { sourceId: string; query: Query; verdicts: FitOrMiss[]; order?: number[] };
+    answer: LedgerAnswer;
+  };
+  propose: {
+    ask: { text: string; sets: VersionSet[]; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
+    answer: ProposalAnswer[];
+  };
+  effect: {
+    ask: { from: Query; to: Query; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
+    answer: EffectAnswer[];
+  };
+  known: {
+    ask: { sourceId: string; text: string; sets: VersionSet[]; known: { id: string; keys: string[] }[] };
+    answer: KnownAnswer[];
+  };
+  /** A sample of the people whom a query finds, through the depth the source shows. */
+  sample: {
+    ask: { sourceId: string; query: Query; size: number; seed: string };
+    answer: { count: Interval; shown: number; sample: SampledPerson[] };
+  };
   /** What some words mean among the people that strings find: for each string, words counted among those shown. */
   senses: {
     ask: { sourceId: string; queries: Query[]; words: string[] };

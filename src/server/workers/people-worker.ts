@@ -1,29 +1,74 @@
 import { parentPort } from 'node:worker_threads';
 import type { Person } from '$core/corpus/person';
 import { contactKeys } from '$core/people/contact-keys';
+import { matchingOf } from '$core/query/matching';
+import { setQueries } from '$core/query/named-sets';
+import { parse } from '$core/query/parse';
 import { partsOf } from '$core/query/parts';
-import { join, type Query } from '$core/query/query';
+import { isTerm, type Query } from '$core/query/query';
+import { render } from '$core/dialect/render';
+import { countInterval } from '$core/measure/count';
+import { narrowing, termLedger } from '$core/measure/term-ledger';
+import { explain } from '$core/suggest/explain';
+import { candidates, effectOf, judgedSource, measure, type Candidate, type Effect } from '$core/suggest/propose';
 import type { Interval } from '$core/measure/wilson';
 import { drawSample } from '$core/measure/draw-sample';
 import type { Sheet } from '$core/dialect/sheet';
 import { countSenses } from '$core/titles/senses';
 import { importedSource } from '$sources/imported-file';
-import type { Source } from '$sources/source';
+import type { IndexedSource } from '$sources/indexed-source';
 import { makeStandIns, demoWorldSize } from '$sources/stand-ins/stand-ins';
 import { tryString } from '$sources/try-string';
 import { makeWorld } from '$sources/world/world';
-import type { PeopleKind, PeopleRequest, PeopleWork } from './people-messages';
+import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork } from './people-messages';
 
-const sources = new Map<string, Source>();
+const sources = new Map<string, IndexedSource>();
 const arriving = new Map<string, { sheet: Sheet; people: Person[] }>();
 
-const sourceOf = (id: string): Source => {
+const sourceOf = (id: string): IndexedSource => {
   const source = sources.get(id);
   if (!source) throw new Error(`The people of “${id}” are not loaded.`);
   return source;
 };
 
-const countAt = (query: Query, source: Source): Interval | null => {
+const judgedAt = (source: IndexedSource, verdicts: readonly FitOrMiss[]) =>
+  judgedSource(source.index, verdicts, (id) => source.rowOf(id));
+
+function toldEffect(effect: Effect, before: Query, after: Query, source: IndexedSource): EffectAnswer {
+  return {
+    ...effect,
+    sourceId: source.sheet.id,
+    before: source.told(effect.before, before),
+    after: source.told(effect.after, after)
+  };
+}
+
+function sampleOf(people: readonly Person[], size: number, seed: string) {
+  const ranks = drawSample(
+    people.map(({ id }) => id),
+    size,
+    seed
+  );
+  return ranks.map((rank) => ({ rank, person: people[rank - 1]! }));
+}
+
+const keyed = new WeakMap<IndexedSource, Map<string, Person>>();
+
+/** The people of a source by what they are known by in another list. */
+function peopleByKey(source: IndexedSource): Map<string, Person> {
+  let people = keyed.get(source);
+  if (!people) {
+    people = new Map();
+    for (let row = source.index.size - 1; row >= 0; row--) {
+      const person = source.personAt(row);
+      for (const key of contactKeys(person)) people.set(key, person);
+    }
+    keyed.set(source, people);
+  }
+  return people;
+}
+
+const countAt = (query: Query, source: IndexedSource): Interval | null => {
   const { rendering, count } = tryString(query, source);
   return rendering.exactness === 'impossible' ? null : count;
 };
@@ -59,30 +104,88 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
     const { people: seen, ...outcome } = tryString(query, sourceOf(sourceId));
     const known = new Set(contacted);
     const people = known.size ? seen.filter((person) => !contactKeys(person).some((key) => known.has(key))) : seen;
-    const ranks = drawSample(
-      people.map(({ id }) => id),
-      size,
-      seed
-    );
-    const sample = ranks.map((rank) => ({ rank, person: people[rank - 1]! }));
+    const sample = sampleOf(people, size, seed);
     return { ...outcome, shown: people.length, contacted: seen.length - people.length, sample };
   },
 
-  worth: ({ sourceId, query }) => {
+  ledger: ({ sourceId, query, verdicts, order }) => {
     const source = sourceOf(sourceId);
-    const whole = tryString(query, source);
-    const parts = partsOf(query);
-    return {
-      rendering: whole.rendering,
-      count: whole.count,
-      parts: parts.map(({ query: part, index }) => {
-        const others = parts.filter((other) => other.index !== index).map((other) => other.query);
-        return {
-          alone: countAt(part.kind === 'not' ? part.part : part, source),
-          without: others.length ? countAt(join('and', others), source) : null
-        };
-      })
+    const rendering = render(query, source.sheet);
+    const { searches, exactness } = rendering;
+    if (exactness === 'impossible') return { rendering, count: { low: 0, high: 0 }, rows: null, narrowing: [] };
+    const { people, fits, misses } = judgedAt(source, verdicts);
+    const asItIs = exactness === 'exact' && searches.length === 1;
+    const nodes = new Map<string, Query>();
+    const note = (node: Query, path: number[]): void => {
+      if (node.kind === 'not') return note(node.part, path);
+      nodes.set(path.join('.'), node);
+      if (!isTerm(node)) node.parts.forEach((part, i) => note(part, [...path, i]));
     };
+    note(query, []);
+    const whole = asItIs
+      ? countInterval(source.ask(searches[0]!).said, source.sheet.counting)
+      : tryString(query, source).count;
+    return {
+      rendering,
+      count: whole,
+      rows: termLedger(query, people, { fits, misses }).map(({ alone, without, ...row }) => {
+        const node = nodes.get(row.path.join('.'))!;
+        return {
+          ...row,
+          alone: source.told(alone, node),
+          without: without === null ? null : source.told(without, { kind: 'not', part: node })
+        };
+      }),
+      narrowing: narrowing(query, people, order).map(({ part, count }, i, steps) => ({
+        part,
+        count: source.told(count, i === steps.length - 1 ? query : partsOf(query)[part]!.query)
+      }))
+    };
+  },
+
+  propose: ({ text, sets, sources: asked }) => {
+    const named = setQueries(sets);
+    const { query } = parse(text, named);
+    if (!query) return [];
+    const at = asked.map((one) => ({ ...one, source: sourceOf(one.sourceId) }));
+    const list = new Map<string, Candidate>();
+    for (const { source, verdicts } of at) {
+      const judged = verdicts.flatMap(({ id, fit }) => {
+        const row = source.rowOf(id);
+        return row === undefined ? [] : [{ person: source.personAt(row), fit }];
+      });
+      for (const one of candidates(text, query, judged, matchingOf(source.sheet.matching), named))
+        list.set(JSON.stringify(one.changes), one);
+    }
+    const judgedSources = at.map(({ source, verdicts }) => judgedAt(source, verdicts));
+    return measure(text, query, [...list.values()], judgedSources, named).map(({ effects, ...proposal }) => {
+      const after = parse(proposal.text, named).query!;
+      return { ...proposal, effects: effects.map((effect, i) => toldEffect(effect, query, after, at[i]!.source)) };
+    });
+  },
+
+  effect: ({ from, to, sources: asked }) =>
+    asked.map(({ sourceId, verdicts }) => {
+      const source = sourceOf(sourceId);
+      return toldEffect(effectOf(from, to, judgedAt(source, verdicts)), from, to, source);
+    }),
+
+  known: ({ sourceId, text, sets, known }) => {
+    const source = sourceOf(sourceId);
+    const named = setQueries(sets);
+    const { query } = parse(text, named);
+    const byKey = peopleByKey(source);
+    return known.map(({ id, keys }) => {
+      const person = keys.map((key) => byKey.get(key)).find((one) => one !== undefined) ?? null;
+      const explanation =
+        person && query ? explain(text, query, person, matchingOf(source.sheet.matching), named) : null;
+      return { id, person, explanation };
+    });
+  },
+
+  sample: ({ sourceId, query, size, seed }) => {
+    const { people, count } = tryString(query, sourceOf(sourceId));
+    return { count, shown: people.length, sample: sampleOf(people, size, seed) };
   },
 
   senses: ({ sourceId, queries, words }) =>

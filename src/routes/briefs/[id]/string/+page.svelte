@@ -10,15 +10,17 @@
   import Problems from '$lib/string/Problems.svelte';
   import { about } from '$lib/marks/format';
   import BuiltDifference from '$lib/string/BuiltDifference.svelte';
+  import Ledger, { type LedgerState } from '$lib/string/Ledger.svelte';
   import Meanings from '$lib/string/Meanings.svelte';
+  import Narrowing from '$lib/string/Narrowing.svelte';
   import PartTree from '$lib/string/PartTree.svelte';
   import PasteNotice from '$lib/string/PasteNotice.svelte';
   import { StringReading } from '$lib/string/reading.svelte';
+  import Proposals from '$lib/string/Proposals.svelte';
   import SourceCard from '$lib/string/SourceCard.svelte';
   import SourcePaste from '$lib/string/SourcePaste.svelte';
   import StringEditor from '$lib/string/StringEditor.svelte';
   import VersionPanel from '$lib/string/VersionPanel.svelte';
-  import Worth, { type Worth as WorthState } from '$lib/string/Worth.svelte';
   import type { CleanPaste } from '$core/formats/clean-pasted';
   import { setNamesIn, setQueries } from '$core/query/named-sets';
   import { outlineOf, printOutline } from '$core/query/outline';
@@ -76,33 +78,45 @@
     localStorage.setItem(leftOutKey, JSON.stringify(leftOut));
   }
 
-  let worth: Record<string, WorthState> = $state({});
-  let worthText = $state('');
+  let ledger: Record<string, LedgerState> = $state({});
+  let ledgerText = $state('');
   const counted = $derived(chosen.filter(({ kind }) => kind !== 'by-hand'));
+  const answers = $derived(Object.fromEntries(counted.map(({ id }) => [id, ledger[id]?.answer])));
+  let narrowed: number[] | null = $state(null);
+  const order = $derived.by(() =>
+    narrowed?.length === parts.length && narrowed.every((part) => part < parts.length)
+      ? narrowed
+      : parts.map((_, i) => i)
+  );
   let asking: AbortController | undefined;
+  /** Counts up when verdicts were given on this page. */
+  let judgedHere = $state(0);
 
   // Figures follow the typing after a short pause; answers to earlier texts are dropped.
   $effect(() => {
     const wanted = text;
     const sources = counted.map(({ id }) => id);
+    const by = narrowed;
+    void judgedHere;
     if (blocked) return;
-    const timer = setTimeout(() => untrack(() => askWorth(wanted, sources)), 150);
+    const timer = setTimeout(() => untrack(() => askLedger(wanted, sources, by)), 40);
     return () => clearTimeout(timer);
   });
 
-  function askWorth(wanted: string, sources: string[]) {
+  function askLedger(wanted: string, sources: string[], by: number[] | null) {
     asking?.abort();
     const { signal } = (asking = new AbortController());
     for (const id of sources) {
-      worth[id] = { ...worth[id], state: 'asking' };
-      call(contract.worth, { body: { text: wanted, sourceId: id }, signal }).then(
+      ledger[id] = { ...ledger[id], state: 'asking' };
+      const body = { text: wanted, sourceId: id, ...(by && { order: [...by] }) };
+      call(contract.ledger, { params: { id: data.brief.id }, body, signal }).then(
         (answer) => {
           if (signal.aborted) return;
-          worth[id] = { state: 'ready', answer };
-          worthText = wanted;
+          ledger[id] = { state: 'ready', answer };
+          ledgerText = wanted;
         },
         (problem: Error) => {
-          if (!signal.aborted) worth[id] = { state: 'refused', message: problem.message };
+          if (!signal.aborted) ledger[id] = { state: 'refused', message: problem.message };
         }
       );
     }
@@ -110,14 +124,33 @@
 
   /** How many people a part finds alone, source by source. */
   async function countAlone(query: Query): Promise<string[]> {
-    const written = print(query);
-    const answers = await Promise.all(
+    const texts = [print(query)];
+    return Promise.all(
       counted.map(async ({ id, name }) => {
-        const answer = await call(contract.worth, { body: { text: written, sourceId: id } }).catch(() => null);
-        return answer && answer.rendering.exactness !== 'impossible' ? `${name}: ${about(answer.count)}` : `${name}: –`;
+        const answer = await call(contract.count, { body: { texts, sourceId: id } }).catch(() => null);
+        const found = answer?.counts[0];
+        return `${name}: ${found ? about(found) : '–'}`;
       })
     );
-    return answers;
+  }
+
+  /** A proposal taken is a new version, made from what the string was. */
+  async function takeProposal(next: string, says: string) {
+    refused = null;
+    const params = { id: data.brief.id };
+    try {
+      const before = await call(contract.keepVersion, { params, body: { text, parent: draft.value.from } });
+      const version = await call(contract.keepVersion, { params, body: { text: next, parent: before.number } });
+      if (!version.note)
+        await call(contract.nameVersion, {
+          params: { ...params, number: version.number },
+          body: { note: says.slice(0, 500) }
+        });
+      write(next, '', version.number);
+      await Promise.all([invalidate('eave:brief'), invalidate('eave:versions')]);
+    } catch (problem) {
+      refused = problem;
+    }
   }
 
   let refused: unknown = $state(null);
@@ -299,6 +332,15 @@
     >
   {/if}
   <button class="quiet" aria-pressed={tree} onclick={() => showing('tree', tree ? null : '1')}>As a tree</button>
+  {#if parts.length && counted.length}
+    {#each [['proposals', 'Proposals'], ['narrowing', 'Narrowing']] as const as [name, words] (name)}
+      <button
+        class="quiet"
+        aria-expanded={panel === name}
+        onclick={() => showing('panel', panel === name ? null : name)}>{words}</button
+      >
+    {/each}
+  {/if}
   {#if ambiguous.length && counted.length}
     <button
       class="quiet"
@@ -329,6 +371,30 @@
       proposal = null;
     }}
     onclose={() => (proposal = null)}
+  />
+{/if}
+{#if panel === 'narrowing' && parts.length && counted.length}
+  <Narrowing
+    sources={counted}
+    {answers}
+    {parts}
+    {order}
+    onorder={(next) => (narrowed = next)}
+    onclose={() => showing('panel', null)}
+  />
+{/if}
+{#if panel === 'proposals' && counted.length && !blocked}
+  <Proposals
+    briefId={data.brief.id}
+    {text}
+    sources={counted}
+    judged={data.brief.judged}
+    ontake={takeProposal}
+    onjudged={() => {
+      judgedHere++;
+      void invalidate('eave:brief');
+    }}
+    onclose={() => showing('panel', null)}
   />
 {/if}
 {#if panel === 'meanings' && counted.length && !blocked}
@@ -390,12 +456,12 @@
   />
 {/if}
 
-{#if parts.length && counted.length}
-  <Worth
+{#if parsed.query && parts.length && counted.length}
+  <Ledger
     sources={counted}
-    {worth}
-    {parts}
-    stale={blocked || worthText !== text}
+    {ledger}
+    query={parsed.query}
+    stale={blocked || ledgerText !== text}
     onchoose={(source) => document.getElementById(`card-${source.id}`)?.scrollIntoView({ behavior: 'smooth' })}
   />
 {:else if !parts.length}

@@ -1,0 +1,181 @@
+<script lang="ts">
+  import { scaleLog, scalePoint } from 'd3-scale';
+  import { line as lineOf } from 'd3-shape';
+  import { about, count } from '$lib/marks/format';
+  import { partGlyph, partTint } from '$lib/marks/parts';
+  import type { Part } from '$core/query/parts';
+  import { print } from '$core/query/print';
+  import type { Answer } from '$server/api/contract';
+  import { middle } from './ledger-rows';
+
+  interface Props {
+    sources: readonly { id: string; name: string; people: number | null }[];
+    answers: Readonly<Record<string, Answer<'ledger'> | undefined>>;
+    parts: readonly Part[];
+    order: readonly number[];
+    onorder: (order: number[]) => void;
+    onclose: () => void;
+  }
+  let { sources, answers, parts, order, onorder, onclose }: Props = $props();
+
+  const width = 620;
+  const height = 250;
+  const inset = { left: 56, right: 110, top: 14, bottom: 28 };
+  const strokes = ['', '6 3', '2 3', '9 3 2 3'];
+  const steps = $derived(['all', ...order.map(String)]);
+  const series = $derived(
+    sources.flatMap((source, i) => {
+      const narrowing = answers[source.id]?.narrowing ?? [];
+      if (!narrowing.length || source.people === null) return [];
+      const counts = [source.people, ...narrowing.map((step) => middle(step.count))];
+      return [{ ...source, counts, stroke: strokes[i % strokes.length]! }];
+    })
+  );
+  const x = $derived(scalePoint(steps, [inset.left, width - inset.right]));
+  const most = $derived(Math.max(10, ...series.flatMap(({ counts }) => counts)));
+  // Nobody stands at the foot: a logarithm has no nought.
+  const y = $derived(scaleLog([0.5, most], [height - inset.bottom, inset.top]));
+  const ticks = $derived([1, 10, 100, 1000, 10_000, 100_000, 1_000_000].filter((tick) => tick <= most));
+  const path = $derived(
+    lineOf<number>()
+      .x((_, i) => x(steps[i]!) ?? 0)
+      .y((value) => y(Math.max(0.5, value)))
+  );
+  /** Names at the ends of the lines, kept apart from each other. */
+  const ends = $derived.by(() => {
+    const placed = series
+      .map(({ id, name, counts }) => ({ id, name, last: counts.at(-1)!, at: y(Math.max(0.5, counts.at(-1)!)) }))
+      .sort((a, b) => a.at - b.at);
+    placed.forEach((one, i) => {
+      const above = placed[i - 1];
+      if (above && one.at < above.at + 14) one.at = above.at + 14;
+    });
+    return placed;
+  });
+  function move(at: number, by: -1 | 1) {
+    const next = [...order];
+    const [part] = next.splice(at, 1);
+    next.splice(at + by, 0, part!);
+    onorder(next);
+  }
+</script>
+
+<section class="sheet" aria-label="Narrowing">
+  <header>
+    <h2>Narrowing</h2>
+    <span class="soft">how the count falls, part by part; move a part to see what the others do without it</span>
+    <button class="quiet" onclick={() => onorder(parts.map((_, i) => i))}>The string’s order</button>
+    <button class="quiet" onclick={onclose}>Close</button>
+  </header>
+  <div class="both">
+    <table class="board" aria-label="Count after each part">
+      <thead>
+        <tr
+          ><th>After</th>{#each sources as source (source.id)}<th>{source.name}</th>{/each}<th>Order</th></tr
+        >
+      </thead>
+      <tbody>
+        <tr>
+          <td class="soft">everybody</td>
+          {#each sources as source (source.id)}<td class="number"
+              >{source.people === null ? '' : count(source.people)}</td
+            >{/each}<td></td>
+        </tr>
+        {#each order as part, i (part)}
+          <tr>
+            <td class="part"
+              ><span style:color={partTint(part)}>{partGlyph(part)}</span>
+              <span class="mono">{parts[part] ? print(parts[part].query) : ''}</span></td
+            >
+            {#each sources as source (source.id)}
+              {@const step = answers[source.id]?.narrowing[i]}
+              <td class="number">{step && step.part === part ? about(step.count) : '–'}</td>
+            {/each}
+            <td class="moves">
+              <button class="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}
+                >↑</button
+              >
+              <button
+                class="plain"
+                disabled={i === order.length - 1}
+                aria-label="Move part {part + 1} down"
+                onclick={() => move(i, 1)}>↓</button
+              >
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label="Chart of the same figures on a logarithmic scale">
+      {#each ticks as tick (tick)}
+        <line x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} class="grid" />
+        <text x={inset.left - 8} y={y(tick) + 4} text-anchor="end">{count(tick)}</text>
+      {/each}
+      {#each steps as step, i (step)}
+        <text x={x(step)} y={height - 8} text-anchor="middle" style:fill={i === 0 ? undefined : partTint(order[i - 1]!)}
+          >{i === 0 ? 'all' : partGlyph(order[i - 1]!)}</text
+        >
+      {/each}
+      {#each series as { id, counts, stroke } (id)}
+        <path d={path(counts)} class="line" stroke-dasharray={stroke} />
+        {#each counts as value, i (i)}<circle cx={x(steps[i]!)} cy={y(Math.max(0.5, value))} r="3" />{/each}
+      {/each}
+      {#each ends as { id, name, at } (id)}<text x={width - inset.right + 8} y={at + 4}>{name}</text>{/each}
+    </svg>
+  </div>
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 16px;
+    font-size: 13px;
+  }
+  header {
+    display: flex;
+    gap: 12px;
+    align-items: baseline;
+  }
+  header span {
+    flex: 1;
+  }
+  .both {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 18px;
+    align-items: start;
+    margin-top: 8px;
+  }
+  td,
+  th {
+    padding: 3px 8px;
+    font-size: 12.5px;
+  }
+  .part {
+    max-width: 190px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .moves {
+    white-space: nowrap;
+  }
+  svg {
+    width: 100%;
+  }
+  text {
+    font-size: 11.5px;
+    fill: var(--soft);
+  }
+  .grid {
+    stroke: var(--rule);
+  }
+  .line {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  circle {
+    fill: var(--ink);
+  }
+</style>

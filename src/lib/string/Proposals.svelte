@@ -1,0 +1,243 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import { about, count, percent, percentRange } from '$lib/marks/format';
+  import { contract, type Answer } from '$server/api/contract';
+  import WhoGoes from './WhoGoes.svelte';
+
+  interface Props {
+    briefId: string;
+    text: string;
+    sources: readonly { id: string; name: string }[];
+    /** Verdicts given so far in this brief. */
+    judged: number;
+    /** Makes the changed text a new version. */
+    ontake: (text: string, says: string) => void;
+    onjudged: () => void;
+    onclose: () => void;
+  }
+  let { briefId, text, sources, judged, ontake, onjudged, onclose }: Props = $props();
+
+  type Proposal = Answer<'proposals'>[number];
+  type Effect = Proposal['effects'][number];
+  let proposals: Proposal[] | null = $state.raw(null);
+  let readFor = $state('');
+  let fault = $state('');
+  let chosen: ReadonlySet<string> = $state.raw(new Set());
+  let joint: Answer<'jointEffect'> | null = $state.raw(null);
+  let looking: { to: string; says: string } | null = $state(null);
+  let round = $state(0);
+
+  $effect(() => {
+    const asking = new AbortController();
+    const body = { text, sourceIds: sources.map(({ id }) => id) };
+    void [judged, round];
+    const timer = setTimeout(() => {
+      call(contract.proposals, { params: { id: briefId }, body, signal: asking.signal }).then(
+        (told) => {
+          proposals = told;
+          if (readFor !== body.text) {
+            chosen = new Set();
+            looking = null;
+          }
+          readFor = body.text;
+          fault = '';
+        },
+        (problem: Error) => {
+          if (!asking.signal.aborted) fault = problem.message;
+        }
+      );
+    }, 250);
+    return () => {
+      clearTimeout(timer);
+      asking.abort();
+    };
+  });
+
+  const taken = $derived.by(() => proposals?.filter(({ says }) => chosen.has(says)) ?? []);
+  $effect(() => {
+    const changes = taken.flatMap((one) => one.changes);
+    joint = null;
+    if (taken.length < 2) return;
+    const asking = new AbortController();
+    call(contract.jointEffect, {
+      params: { id: briefId },
+      body: { text, changes, sourceIds: sources.map(({ id }) => id) },
+      signal: asking.signal
+    }).then(
+      (told) => (joint = told),
+      (problem: Error) => {
+        if (!asking.signal.aborted) fault = problem.message;
+      }
+    );
+    return () => asking.abort();
+  });
+  function choose(says: string) {
+    const next = new Set(chosen);
+    if (!next.delete(says)) next.add(says);
+    chosen = next;
+  }
+  const share = (told: Effect['fitsLost']) => (told ? `${percent(told.share)} (${percentRange(told)})` : 'none judged');
+  const allTogether = $derived(taken.map(({ says }) => says).join('; '));
+</script>
+
+{#snippet effects(list: readonly Effect[])}
+  {#each list as effect (effect.sourceId)}
+    <td class="number">
+      <div>
+        {about(effect.before)} → {about(effect.after)}
+      </div>
+      <div class="soft">
+        {#if effect.gone.misses + effect.gone.fits + effect.come.fits + effect.come.misses || effect.removed || effect.added}
+          misses removed {share(effect.missesRemoved)}<br />
+          fits lost <b class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</b>
+          {#if effect.come.fits + effect.come.misses}<br />{effect.come.fits} fits and {effect.come.misses} misses come{/if}
+        {:else}nothing changes{/if}
+      </div>
+    </td>
+  {/each}
+{/snippet}
+
+<section class="sheet" aria-label="Proposals">
+  <header>
+    <h2>Proposals</h2>
+    <span class="soft"
+      >changes that {count(judged)} verdict{judged === 1 ? '' : 's'} speak for, each measured before it is taken; shares are
+      of the judged people found</span
+    >
+    <button class="quiet" onclick={onclose}>Close</button>
+  </header>
+  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  {#if proposals === null}
+    {#if !fault}<p class="soft" role="status">Measuring…</p>{/if}
+  {:else if !proposals.length}
+    <p>
+      {judged
+        ? 'No change gains anything by the verdicts there are. Judge more people, above all misses.'
+        : 'Run the string and judge some people first: proposals come from who is a fit and who is not.'}
+    </p>
+  {:else}
+    <div class="scroll">
+      <table class="board" class:stale={readFor !== text} aria-label="Proposals, best first">
+        <thead>
+          <tr>
+            <th></th><th>Change</th>
+            {#each sources as source (source.id)}<th>{source.name}</th>{/each}
+            <th></th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each proposals as proposal (proposal.says)}
+            <tr>
+              <td
+                ><input
+                  type="checkbox"
+                  aria-label="Choose: {proposal.says}"
+                  checked={chosen.has(proposal.says)}
+                  onchange={() => choose(proposal.says)}
+                /></td
+              >
+              <td
+                ><b>{proposal.says}</b>
+                {#if proposal.costly}<div class="costly">
+                    may lose more than a few fits: look at who goes first
+                  </div>{/if}
+              </td>
+              {@render effects(proposal.effects)}
+              <td class="acts">
+                <button
+                  class="quiet"
+                  aria-label="Who goes? {proposal.says}"
+                  onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</button
+                >
+                <button
+                  class="quiet"
+                  disabled={readFor !== text}
+                  aria-label="Take: {proposal.says}"
+                  onclick={() => ontake(proposal.text, proposal.says)}>Take</button
+                >
+              </td>
+            </tr>
+          {/each}
+          {#if joint}
+            <tr class="joint">
+              <td></td>
+              <td><b>The {taken.length} chosen together</b></td>
+              {@render effects(joint.effects)}
+              <td class="acts">
+                <button
+                  class="quiet"
+                  aria-label="Who goes? All chosen"
+                  onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</button
+                >
+                <button
+                  class="quiet main"
+                  disabled={readFor !== text}
+                  aria-label="Take all chosen"
+                  onclick={() => ontake(joint!.text, allTogether)}>Take all</button
+                >
+              </td>
+            </tr>
+          {/if}
+        </tbody>
+      </table>
+    </div>
+  {/if}
+  {#if looking}
+    <WhoGoes
+      {briefId}
+      from={readFor}
+      to={looking.to}
+      says={looking.says}
+      {sources}
+      onjudged={() => {
+        round++;
+        onjudged();
+      }}
+      onclose={() => (looking = null)}
+    />
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 16px;
+    font-size: 13px;
+  }
+  header {
+    display: flex;
+    gap: 12px;
+    align-items: baseline;
+    margin-bottom: 6px;
+  }
+  header span {
+    flex: 1;
+  }
+  .scroll {
+    overflow: auto;
+    max-height: 420px;
+  }
+  .stale {
+    color: var(--soft);
+  }
+  td,
+  th {
+    padding: 4px 10px;
+    font-size: 12.5px;
+    vertical-align: top;
+  }
+  .costly,
+  .fault,
+  .loses {
+    color: var(--warm);
+  }
+  .acts {
+    white-space: nowrap;
+  }
+  .acts button {
+    padding: 1px 8px;
+  }
+  .joint {
+    background: var(--accent-2);
+  }
+</style>

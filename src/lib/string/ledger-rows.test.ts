@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { parse } from '$core/query/parse';
+import type { Answer } from '$server/api/contract';
+import { changeOf, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
+
+type Row = NonNullable<Answer<'ledger'>['rows']>[number];
+const exact = (count: number) => ({ low: count, high: count });
+const row = (path: number[], alone: number, without: number | null, more: Partial<Row> = {}): Row => ({
+  path,
+  excludes: false,
+  alone: exact(alone),
+  without: without === null ? null : exact(without),
+  only: { fits: 0, misses: 0 },
+  brings: { fits: 0, misses: 0 },
+  ...more
+});
+const answer = (rows: Row[]) => ({ here: { rows } as Answer<'ledger'> });
+const query = parse('title:(a OR b OR c) NOT (d OR e)').query!;
+const rows = [
+  row([], 10, null),
+  row([0], 30, 50),
+  row([0, 0], 20, 8),
+  row([0, 1], 0, 10),
+  row([0, 2], 9, 3, { only: { fits: 1, misses: 8 } }),
+  row([1], 7, 15, { excludes: true }),
+  row([1, 0], 4, 12, { excludes: true, only: { fits: 2, misses: 1 } }),
+  row([1, 1], 3, 11, { excludes: true })
+];
+const lines = (unfolded: string[]) => ledgerLines(query, new Set(unfolded), answer(rows));
+const whole = () => wholeOf(answer(rows).here);
+
+describe('lines of the ledger', () => {
+  it('are the outermost parts, and what is in those unfolded', () => {
+    expect(lines([]).map(({ text }) => text)).toEqual(['title:(a OR b OR c)', 'd OR e']);
+    expect(lines(['0']).map(({ key, level }) => [key, level])).toEqual([
+      ['0', 1],
+      ['0.0', 2],
+      ['0.1', 2],
+      ['0.2', 2],
+      ['1', 1]
+    ]);
+    expect(lines([])[1]).toMatchObject({ excludes: true, isGroup: true, part: 1 });
+  });
+  it('of a string of one part begin with it', () => {
+    expect(ledgerLines(parse('qa').query!, new Set(), {}).map(({ key, level }) => [key, level])).toEqual([['', 1]]);
+    expect(ledgerLines(parse('qa OR rp').query!, new Set(['']), {}).map(({ level }) => level)).toEqual([1, 2, 2]);
+  });
+  it('tell the change when a part is left out', () => {
+    expect(changeOf(rows[2]!, exact(10))).toBe(-2);
+    expect(changeOf(rows[0]!, exact(10))).toBeNull();
+  });
+  it('stand out when they find nobody, bring misses, or throw out fits', () =>
+    expect(lines(['0', '1']).map(standsOut)).toEqual([null, null, 'idle', 'harmful', null, 'costs fits', null]));
+  it('are sorted among their fellows', () => {
+    const sorted = sortLines(lines(['0', '1']), { sourceId: 'here', what: 'change' }, whole);
+    expect(sorted.map(({ key }) => key)).toEqual(['0', '0.2', '0.0', '0.1', '1', '1.0', '1.1']);
+    const misses = sortLines(lines(['0']), { sourceId: 'here', what: 'misses' }, whole);
+    expect(misses.map(({ key }) => key).slice(0, 2)).toEqual(['0', '0.2']);
+    expect(sortLines(lines(['0']), null, whole)).toEqual(lines(['0']));
+  });
+});

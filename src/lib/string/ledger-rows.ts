@@ -1,0 +1,114 @@
+import { isTerm, type Query } from '$core/query/query';
+import { print } from '$core/query/print';
+import type { Interval } from '$core/measure/wilson';
+import type { Answer } from '$server/api/contract';
+
+type Figures = NonNullable<Answer<'ledger'>['rows']>[number];
+
+/** A line of the ledger: a part of the string, with its figures at each source where they are there. */
+export interface LedgerLine {
+  key: string;
+  /** Index of the outermost part it belongs to. */
+  part: number;
+  level: number;
+  text: string;
+  excludes: boolean;
+  isGroup: boolean;
+  figures: Record<string, Figures>;
+}
+
+/** The lines of a string in its own order: outermost parts, and the terms and groups in those that are not folded. */
+export function ledgerLines(
+  query: Query,
+  unfolded: ReadonlySet<string>,
+  answers: Readonly<Record<string, Answer<'ledger'> | undefined>>
+): LedgerLine[] {
+  const figures = new Map<string, Record<string, Figures>>();
+  for (const [sourceId, answer] of Object.entries(answers))
+    for (const row of answer?.rows ?? []) {
+      const key = row.path.join('.');
+      figures.set(key, { ...figures.get(key), [sourceId]: row });
+    }
+  const lines: LedgerLine[] = [];
+  const walk = (node: Query, path: number[], excludes: boolean) => {
+    if (node.kind === 'not') return walk(node.part, path, !excludes);
+    const key = path.join('.');
+    const isGroup = !isTerm(node);
+    // A string that is one group or one term has no level above it.
+    const level = root.kind === 'and' ? path.length : path.length + 1;
+    if (level > 0)
+      lines.push({
+        key,
+        part: root.kind === 'and' ? path[0]! : 0,
+        level,
+        text: print(node),
+        excludes,
+        isGroup,
+        figures: figures.get(key) ?? {}
+      });
+    if (!isTerm(node) && (level === 0 || unfolded.has(key)))
+      node.parts.forEach((part, i) => walk(part, [...path, i], excludes));
+  };
+  const root = query;
+  walk(query, [], false);
+  return lines;
+}
+
+export const middle = ({ low, high }: Interval): number => (low + high) / 2;
+
+/** What the ledger's changes are held against: the whole string, counted as its parts are. */
+export const wholeOf = (answer: Answer<'ledger'> | undefined): Interval | undefined =>
+  answer?.rows?.find(({ path }) => !path.length)?.alone;
+
+/** The change in the count when a part is left out; null where nothing is left. */
+export const changeOf = (figures: Figures, whole: Interval): number | null =>
+  figures.without && middle(figures.without) - middle(whole);
+
+/** What stands out about a part: it does nothing anywhere, or brings misses and hardly a fit. */
+export function standsOut(line: LedgerLine): 'idle' | 'harmful' | 'costs fits' | null {
+  const all = Object.values(line.figures);
+  if (!all.length) return null;
+  if (all.every(({ alone }) => alone.high === 0)) return 'idle';
+  const fits = all.reduce((sum, { only }) => sum + only.fits, 0);
+  const misses = all.reduce((sum, { only }) => sum + only.misses, 0);
+  if (line.excludes) return fits > 0 && fits >= misses / 4 ? 'costs fits' : null;
+  return misses >= 2 && misses > 3 * fits ? 'harmful' : null;
+}
+
+/** Lines sorted by their change at a source, the largest first, each with its fellows only; the order of the string otherwise. */
+export function sortLines(
+  lines: readonly LedgerLine[],
+  by: { sourceId: string; what: 'alone' | 'change' | 'misses' } | null,
+  whole: (sourceId: string) => Interval | undefined
+): LedgerLine[] {
+  if (!by) return [...lines];
+  const value = (line: LedgerLine): number => {
+    const figures = line.figures[by.sourceId];
+    const count = whole(by.sourceId);
+    if (!figures || !count) return -Infinity;
+    if (by.what === 'alone') return middle(figures.alone);
+    if (by.what === 'misses') return figures.only.misses;
+    return Math.abs(changeOf(figures, count) ?? -1);
+  };
+  const parentOf = (key: string) => key.split('.').slice(0, -1).join('.');
+  const children = new Map<string, LedgerLine[]>();
+  for (const line of lines) children.set(parentOf(line.key), [...(children.get(parentOf(line.key)) ?? []), line]);
+  const sorted: LedgerLine[] = [];
+  const put = (parent: string) => {
+    for (const line of [...(children.get(parent) ?? [])].sort((a, b) => value(b) - value(a))) {
+      sorted.push(line);
+      if (line.key !== parent) put(line.key);
+    }
+  };
+  const top = lines[0]?.key ?? '';
+  if (top === '') {
+    // The string is one group: it stands above its parts.
+    sorted.push(lines[0]!);
+    children.set(
+      '',
+      (children.get('') ?? []).filter(({ key }) => key !== '')
+    );
+  }
+  put('');
+  return sorted;
+}

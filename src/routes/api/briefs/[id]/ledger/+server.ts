@@ -1,0 +1,7 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { ledgerOf } from '$server/services/ledger';
+
+export const POST = endpoint(contract.ledger, ({ params, body }) =>
+  ledgerOf(params.id, body.text, body.sourceId, body.order)
+);

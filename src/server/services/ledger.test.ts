@@ -1,0 +1,96 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { Person } from '$core/corpus/person';
+import { matches } from '$core/query/matches';
+import { parse } from '$core/query/parse';
+import { useFreshDatabase } from '../testing/fresh-database';
+import { createBrief, writeDocument } from './briefs';
+import { jointEffect, knownAt, ledgerOf, proposalsFor, whoGoes } from './ledger';
+import { openSources } from './sources';
+import { runTrial } from './trials';
+import { giveVerdict } from './verdicts';
+import { keepVersion } from './versions';
+
+useFreshDatabase();
+beforeAll(openSources);
+
+const text = 'title:(QA OR "quality manager") AND (GDP OR pharma) NOT intern';
+const sourceId = 'harrow-guild';
+const software = (person: Person) => matches(parse('software OR tester').query!, person);
+
+/** A brief whose found people are judged: software testers are misses, the others fits. */
+async function judged() {
+  const { id } = await createBrief('Judged');
+  const { number } = await keepVersion(id, text);
+  const trial = await runTrial(id, number, sourceId, 60);
+  for (const { person } of trial.sample)
+    await giveVerdict(id, {
+      sourceId,
+      personId: person.id,
+      verdict: software(person) ? 'miss' : 'fit',
+      reason: '',
+      revision: 0
+    });
+  const misses = trial.sample.filter(({ person }) => software(person)).length;
+  return { id, trial, misses, fits: trial.sample.length - misses };
+}
+
+describe('the ledger at a source', () => {
+  it('carries the verdicts of the brief, and narrows to the whole in any order', async () => {
+    const { id, fits, misses } = await judged();
+    const { rows, narrowing, count } = await ledgerOf(id, text, sourceId);
+    expect(rows![0]!.brings).toEqual({ fits, misses });
+    expect(rows!.find(({ path }) => path.join() === '2')!.excludes).toBe(true);
+    expect(narrowing.map(({ part }) => part)).toEqual([0, 1, 2]);
+    expect(narrowing.at(-1)!.count).toEqual(rows![0]!.alone);
+    expect(count).toEqual(rows![0]!.alone);
+    const turned = await ledgerOf(id, text, sourceId, [2, 0, 1]);
+    expect(turned.narrowing.map(({ part }) => part)).toEqual([2, 0, 1]);
+    expect(turned.narrowing.at(-1)!.count).toEqual(rows![0]!.alone);
+    expect((await ledgerOf(id, text, sourceId, [0, 0, 1])).narrowing.map(({ part }) => part)).toEqual([0, 1, 2]);
+  });
+});
+
+describe('proposals for a brief', () => {
+  it('are measured at every source, and several at once have a joint effect', async () => {
+    const { id, misses } = await judged();
+    expect(misses).toBeGreaterThan(3);
+    const proposals = await proposalsFor(id, text, [sourceId, 'lanternfield']);
+    const [best, next] = proposals.filter(({ kind }) => kind === 'exclude');
+    expect(best!.effects.map((effect) => effect.sourceId)).toEqual([sourceId, 'lanternfield']);
+    expect(best!.effects[0]!.gone.misses).toBeGreaterThan(0);
+    expect(best!.effects[1]!.fitsLost).toBeNull();
+    const joint = await jointEffect(id, text, [...best!.changes, ...(next?.changes ?? [])], [sourceId]);
+    expect(joint.effects[0]!.gone.misses).toBeGreaterThanOrEqual(best!.effects[0]!.gone.misses);
+    expect(parse(joint.text).query).not.toBeNull();
+    expect(await proposalsFor((await createBrief('Nobody judged')).id, text, [sourceId])).toEqual([]);
+  });
+
+  it('show just those who would go, with the verdicts there are', async () => {
+    const { id } = await judged();
+    const { goes, comes } = await whoGoes(id, text, `${text} NOT (software OR tester)`, sourceId, 25);
+    expect(goes.shown).toBeGreaterThan(0);
+    expect(goes.sample.length).toBe(Math.min(25, goes.shown));
+    expect(goes.sample.every(({ person }) => software(person))).toBe(true);
+    expect(goes.fits.count).toBe(0);
+    expect(comes).toMatchObject({ shown: 0, sample: [] });
+  });
+});
+
+describe('known-goods at a source', () => {
+  it('are there or not, found or not, with what would let them in', async () => {
+    const { id, trial } = await judged();
+    const [there] = trial.sample.map(({ person }) => person) as [Person];
+    const known: Person[] = [
+      { id: 'k1', name: there.name, jobs: [{ title: '', company: there.jobs![0]!.company }] },
+      { id: 'k2', name: 'Nobody Known', jobs: [{ title: '', company: 'Nowhere Ltd' }] }
+    ];
+    expect(await knownAt(id, text, sourceId)).toEqual([]);
+    await writeDocument(id, 'known', { body: known, revision: 1 });
+    const [first, second] = await knownAt(id, text, sourceId);
+    expect(first).toMatchObject({ name: there.name, explanation: { found: true } });
+    expect(second).toMatchObject({ person: null, explanation: null });
+    const [missed] = await knownAt(id, 'title:"zz top"', sourceId);
+    expect(missed!.explanation!.found).toBe(false);
+    expect(missed!.explanation!.letIn!.says[0]).toMatch(/^add title/);
+  });
+});

@@ -1,0 +1,111 @@
+import { contactKeys } from '$core/people/contact-keys';
+import { wilson } from '$core/measure/wilson';
+import { applyChanges, type Change } from '$core/suggest/change';
+import { setQueries } from '$core/query/named-sets';
+import { join } from '$core/query/query';
+import { askPeople } from '../workers/people';
+import type { FitOrMiss } from '../workers/people-messages';
+import { findBrief, readDocument } from './briefs';
+import { readySource } from './sources';
+import { verdictsOn } from './verdicts';
+import { runnable } from './versions';
+import { queriesOf, setsOf } from './word-sets';
+
+/** Verdicts of a persona on people of a source that say fit or miss. */
+async function fitsAndMisses(personaId: string, sourceId: string): Promise<FitOrMiss[]> {
+  const verdicts = await verdictsOn(personaId, sourceId);
+  return [...verdicts].flatMap(([id, { verdict }]) => (verdict === 'unsure' ? [] : [{ id, fit: verdict === 'fit' }]));
+}
+
+async function judgedSources(briefId: string, sourceIds: readonly string[]) {
+  const { personaId } = await findBrief(briefId);
+  return Promise.all(
+    sourceIds.map(async (sourceId) => {
+      const source = await readySource(sourceId);
+      return { sourceId: source.id, verdicts: await fitsAndMisses(personaId, sourceId) };
+    })
+  );
+}
+
+/** What each part of a string is worth at a source, and how the count falls part by part. */
+export async function ledgerOf(briefId: string, text: string, sourceId: string, order?: readonly number[]) {
+  const query = runnable(text, await queriesOf(text));
+  const parts = query.kind === 'and' ? query.parts.length : 1;
+  const whole = order && new Set(order).size === parts && order.every((part) => part < parts);
+  const [source] = await judgedSources(briefId, [sourceId]);
+  return askPeople('ledger', { ...source!, query, ...(whole && { order: [...order] }) });
+}
+
+/** Changes of a string that verdicts speak for, each measured at every source. */
+export async function proposalsFor(briefId: string, text: string, sourceIds: readonly string[]) {
+  const sets = await setsOf(text);
+  runnable(text, setQueries(sets));
+  return askPeople('propose', { text, sets, sources: await judgedSources(briefId, sourceIds) });
+}
+
+/** The text with several changes made, and what they do together at every source. */
+export async function jointEffect(
+  briefId: string,
+  text: string,
+  changes: readonly Change[],
+  sourceIds: readonly string[]
+) {
+  const sets = await queriesOf(text);
+  const from = runnable(text, sets);
+  const changed = applyChanges(text, changes, sets);
+  const to = runnable(changed, sets);
+  const effects = await askPeople('effect', { from, to, sources: await judgedSources(briefId, sourceIds) });
+  return { text: changed, effects };
+}
+
+/** A sample of just those who go when a string is changed, and of those who come, through the depth that the source shows. */
+export async function whoGoes(briefId: string, from: string, to: string, sourceId: string, size: number) {
+  const { personaId } = await findBrief(briefId);
+  const [before, after, source] = await Promise.all([
+    queriesOf(from).then((sets) => runnable(from, sets)),
+    queriesOf(to).then((sets) => runnable(to, sets)),
+    readySource(sourceId)
+  ]);
+  const side = async (had: typeof before, has: typeof before) => {
+    const query = join('and', [had, { kind: 'not', part: has }]);
+    const { sample, ...told } = await askPeople('sample', {
+      sourceId: source.id,
+      query,
+      size,
+      seed: `${personaId}/${sourceId}/who goes`
+    });
+    const verdicts = await verdictsOn(
+      personaId,
+      sourceId,
+      sample.map(({ person }) => person.id)
+    );
+    const judged = [...verdicts.values()].filter(({ verdict }) => verdict !== 'unsure');
+    const fits = judged.filter(({ verdict }) => verdict === 'fit').length;
+    return {
+      ...told,
+      fits: {
+        judged: judged.length,
+        count: fits,
+        interval: wilson(fits, judged.length, Math.max(told.shown, judged.length))
+      },
+      sample: sample.map(({ rank, person }) => ({ rank, person, verdict: verdicts.get(person.id) ?? null }))
+    };
+  };
+  return { goes: await side(before, after), comes: await side(after, before) };
+}
+
+/** Each known-good of a brief at a source: there or not, found or not, and what would let them in. */
+export async function knownAt(briefId: string, text: string, sourceId: string) {
+  const { body: known } = await readDocument(briefId, 'known');
+  if (!known.length) return [];
+  const sets = await setsOf(text);
+  runnable(text, setQueries(sets));
+  const source = await readySource(sourceId);
+  const answers = await askPeople('known', {
+    sourceId: source.id,
+    text,
+    sets,
+    known: known.map((person) => ({ id: person.id, keys: contactKeys(person) }))
+  });
+  return answers.map((answer, i) => ({ ...answer, name: known[i]!.name, company: known[i]!.jobs?.[0]?.company ?? '' }));
+}
