@@ -31,7 +31,8 @@ export default defineConfig({
           env: {
             DATABASE_URL: process.env.TEST_SERVER_DATABASE_URL ?? '',
             EAVE_DATA: '.data/test',
-            EAVE_WORLD_PEOPLE: '6000'
+            EAVE_WORLD_PEOPLE: '6000',
+            EAVE_FAULTS: 'none'
           },
           fileParallelism: false,
           testTimeout: 60_000,

@@ -1,9 +1,11 @@
 import { json, type Handle, type ServerInit } from '@sveltejs/kit';
 import { database } from '$server/database/connection';
 import { migrate, NewerSchema } from '$server/database/migrate';
+import { startQueue, stopQueue } from '$server/jobs/queue';
 import { loadDemo } from '$server/services/demo';
 import { endBrokenImports } from '$server/services/imports/imports';
 import { openSources } from '$server/services/sources';
+import { resumeTrials } from '$server/services/trial-run';
 
 export const init: ServerInit = async () => {
   try {
@@ -20,10 +22,12 @@ export const init: ServerInit = async () => {
   await endBrokenImports();
   await loadDemo();
   await openSources();
+  await startQueue();
+  await resumeTrials();
   // Idle connections would keep the process for some seconds after the last page was served.
   (process as NodeJS.EventEmitter).once('sveltekit:shutdown', () => {
-    void database()
-      .close()
+    void stopQueue()
+      .then(() => database().close())
       .finally(() => process.exit(0));
   });
 };

@@ -4,6 +4,7 @@ import { z } from 'zod';
 const environmentSchema = z.object({
   DATABASE_URL: z.string().regex(/^postgres(ql)?:\/\//, 'must begin with postgres://'),
   EAVE_DATA: z.string().default('.data'),
+  EAVE_FAULTS: z.enum(['usual', 'none']).default('usual'),
   EAVE_WORLD_PEOPLE: z.coerce.number().int().min(1000).max(1_000_000).optional()
 });
 
@@ -20,6 +21,8 @@ export const environment = () => {
   return {
     databaseUrl: read.data.DATABASE_URL,
     uploads: resolve(read.data.EAVE_DATA, 'uploads'),
+    /** Whether stand-ins have their usual faults until somebody switches them. */
+    faults: read.data.EAVE_FAULTS === 'usual',
     worldPeople: read.data.EAVE_WORLD_PEOPLE,
     workers: resolve(process.env.EAVE_BUILD ?? 'build', 'workers')
   };

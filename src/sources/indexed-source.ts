@@ -9,7 +9,7 @@ import { keyOf } from '$core/query/key';
 import type { Query } from '$core/query/query';
 import { hashText } from '$core/measure/random';
 import { matchingOf } from '$core/query/matching';
-import type { Answer, Source } from './source';
+import type { Answer, Page, Source } from './source';
 
 /** A source over people held in memory: reads each search by its sheet, answers in the order of its people. */
 export class IndexedSource implements Source {
@@ -42,15 +42,30 @@ export class IndexedSource implements Source {
   }
 
   ask(search: Search): Answer {
+    const { said, rows } = this.answer(search);
+    return { said, people: rows.map((row) => this.people[row]!) };
+  }
+
+  page(search: Search, page: number): Page {
+    const { said, rows } = this.answer(search);
+    const size = this.sheet.limits.page ?? pageSize;
+    const people = rows.slice(page * size, (page + 1) * size).map((row) => this.people[row]!);
+    return { said, people, last: (page + 1) * size >= rows.length };
+  }
+
+  private answer(search: Search): { said: number; rows: number[] } {
     const query = readSearch(search, this.sheet);
-    if (!query) return { said: 0, people: [] };
-    const rows = this.index.rows(query);
+    if (!query) return { said: 0, rows: [] };
+    const found = this.index.rows(query);
     return {
-      said: shownCount(countBits(rows), this.sheet.counting, luck(JSON.stringify(search))),
-      people: rowsOf(rows, this.sheet.limits.shown ?? Infinity).map((row) => this.people[row]!)
+      said: shownCount(countBits(found), this.sheet.counting, luck(JSON.stringify(search))),
+      rows: rowsOf(found, this.sheet.limits.shown ?? Infinity)
     };
   }
 }
+
+/** Rows on a page where the sheet names no number. */
+const pageSize = 100;
 
 /** How a guess at a count turns out: the same every time the same is asked. */
 const luck = (asked: string) => (hashText(asked) >>> 0) / 4294967296;

@@ -10,8 +10,17 @@ export interface Answer {
   people: Person[];
 }
 
+/** One page of what a source answers. */
+export interface Page extends Answer {
+  /** No page comes after it. */
+  last: boolean;
+}
+
 /** A place that finds people. It is asked in its own form and answers by its own rules. */
 export interface Source {
   sheet: Sheet;
+  /** All that it shows of a search. */
   ask(search: Search): Answer;
+  /** One page of it, from 0. */
+  page(search: Search, page: number): Page;
 }

@@ -5,7 +5,8 @@ import type { Interval } from '$core/measure/wilson';
 import { matcher } from '$core/query/matches';
 import { matchingOf } from '$core/query/matching';
 import type { Query } from '$core/query/query';
-import type { Source } from './source';
+import type { Sheet } from '$core/dialect/sheet';
+import type { Answer, Source } from './source';
 
 /** What a string finds at one source: how many, and the people that can be seen. */
 export interface Outcome {
@@ -20,11 +21,19 @@ export interface Outcome {
   filtered: number;
 }
 
-/** Runs a string at a source: translated, asked search by search, joined, and filtered by what the source could not say. */
+/** Runs a string at a source: translated, asked search by search, and gathered. */
 export function tryString(query: Query, source: Source): Outcome {
   const rendering = render(query, source.sheet);
-  const answers = rendering.searches.map((search) => source.ask(search));
-  const passes = rendering.leftover && matcher(rendering.leftover, matchingOf(source.sheet.matching));
+  return gather(
+    rendering,
+    rendering.searches.map((search) => source.ask(search)),
+    source.sheet
+  );
+}
+
+/** Joins what the searches of a rendering answered: best first, nobody twice, filtered by what the source could not say. */
+export function gather(rendering: Rendering, answers: readonly Answer[], sheet: Sheet): Outcome {
+  const passes = rendering.leftover && matcher(rendering.leftover, matchingOf(sheet.matching));
   const seen = new Map<string, Person>();
   const removed = new Set<string>();
   const deepest = Math.max(0, ...answers.map((answer) => answer.people.length));
@@ -37,7 +46,7 @@ export function tryString(query: Query, source: Source): Outcome {
     }
   const told = answers.map(({ said, people }) => ({
     said,
-    interval: countInterval(said, source.sheet.counting),
+    interval: countInterval(said, sheet.counting),
     shown: people.length
   }));
   return {

@@ -24,6 +24,7 @@ export async function startApplication(databaseUrl: string, people: number, data
       DATABASE_URL: databaseUrl,
       EAVE_DATA: data,
       EAVE_WORLD_PEOPLE: String(people),
+      EAVE_FAULTS: 'none',
       BODY_SIZE_LIMIT: '512M'
     }
   });

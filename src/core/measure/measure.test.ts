@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countInterval, shownCount, type Counting } from './count';
-import { drawSample } from './draw-sample';
+import { drawSample, extendSample, sampleSizeFor } from './draw-sample';
 import { estimatedFits, precisionOf, verdictsNeeded } from './precision';
 import { seededRandom } from './random';
 import { wilson } from './wilson';
@@ -144,5 +144,34 @@ describe('samples', () => {
     const had = new Set(drawSample(before, 40, 's').map((rank) => before[rank - 1]));
     const shared = drawSample(after, 40, 's').filter((rank) => had.has(after[rank - 1]));
     expect(shared.length).toBeGreaterThan(15);
+  });
+
+  it('grow without giving up anyone, fill the finer strata first, and are fair', () => {
+    const drawnOften = new Map<number, number>();
+    const crowd = ids(60);
+    for (let run = 0; run < 3000; run++) {
+      const first = drawSample(crowd, 6, `grow ${run}`);
+      const more = extendSample(crowd, first, 15, `grow ${run}`);
+      const all = [...first, ...more];
+      expect(new Set(all).size).toBe(15);
+      for (const rank of all) drawnOften.set(rank, (drawnOften.get(rank) ?? 0) + 1);
+    }
+    // Fifteen of sixty: each rank in a quarter of the runs.
+    for (let rank = 1; rank <= 60; rank++) expect(Math.abs(drawnOften.get(rank)! / 3000 - 0.25)).toBeLessThan(0.05);
+    expect(extendSample(crowd, [1, 2, 3], 3, 's')).toEqual([]);
+    expect(extendSample(ids(4), [2], 99, 's')).toEqual([1, 3, 4]);
+  });
+
+  it('are as large as the half-width asks, and no larger', () => {
+    for (const population of [10, 73, 300, 5000])
+      for (const width of [0.05, 0.1, 0.2]) {
+        const size = sampleSizeFor(width, population);
+        const half = (judged: number) => {
+          const { low, high } = wilson(judged / 2, judged, population);
+          return (high - low) / 2;
+        };
+        if (size < population) expect(half(size)).toBeLessThanOrEqual(width);
+        if (size > 1) expect(half(size - 1)).toBeGreaterThan(width);
+      }
   });
 });

@@ -1,4 +1,5 @@
 import type { Person } from '../corpus/person';
+import { plainFirmName } from '../people/firm-names';
 import { countryCode, countryName } from '../people/countries';
 import { industryCode, industryName } from '../people/industries';
 import { matches } from '../query/matches';
@@ -15,7 +16,7 @@ const acronym = 4;
 
 /** One line of a persona held against one person. */
 export interface FactCheck {
-  fact: 'Title' | 'Function' | 'Rank' | 'Firm size' | 'Country' | 'Industry' | 'Must not';
+  fact: 'Title' | 'Function' | 'Rank' | 'Firm size' | 'Country' | 'Industry' | 'Firm' | 'Must not';
   outcome: 'met' | 'not met' | 'unknown';
   /** What the person has, in words. */
   has: string;
@@ -52,15 +53,27 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
       sizes.some(({ from, to }) => headcount! >= (from ?? 0) && headcount! <= (to ?? Infinity))
     );
   }
-  if (persona.industries.length) {
-    const wanted = new Set(persona.industries.map((text) => industryCode(text)));
+  if (persona.industries.length || persona.notIndustries.length) {
+    const codes = (list: readonly string[]) => new Set(list.map((text) => industryCode(text)));
+    const [wanted, unwanted] = [codes(persona.industries), codes(persona.notIndustries)];
     const { industry } = person;
     const name = industry && (industryName(industry) ? `${industry} ${industryName(industry)}` : industry);
-    add('Industry', name, () => wanted.has(industryCode(industry!)));
+    add('Industry', name, () => {
+      const code = industryCode(industry!);
+      return (!wanted.size || wanted.has(code)) && !unwanted.has(code);
+    });
   }
-  if (persona.countries.length) {
-    const wanted = new Set(persona.countries.map(countryCode));
-    add('Country', person.country && countryName(person.country), () => wanted.has(countryCode(person.country!)));
+  if (persona.countries.length || persona.notCountries.length) {
+    const [wanted, unwanted] = [persona.countries, persona.notCountries].map((list) => new Set(list.map(countryCode)));
+    add('Country', person.country && countryName(person.country), () => {
+      const code = countryCode(person.country!);
+      return (!wanted!.size || wanted!.has(code)) && !unwanted!.has(code);
+    });
+  }
+  if (persona.notFirms.length) {
+    const left = new Set(persona.notFirms.map((firm) => tokenKeys(plainFirmName(firm)).join(' ')));
+    const firms = person.jobs?.filter((job) => !job.to && job.company).map((job) => job.company) ?? [];
+    add('Firm', firms.join(', '), () => !firms.some((firm) => left.has(tokenKeys(plainFirmName(firm)).join(' '))));
   }
   const unwanted = persona.mustNot.filter(
     (text) => tokenKeys(text).length > 0 && matches({ kind: 'phrase', scope: 'any', text }, person)

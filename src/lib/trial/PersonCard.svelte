@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Elsewhere from './Elsewhere.svelte';
+  import { fieldWords } from './field-words';
   import Marked from './Marked.svelte';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { countryName } from '$core/people/countries';
@@ -27,18 +29,6 @@
         return { part, word: value.text.slice(mark.from, mark.to), field: value.field };
       })
   );
-  const fieldWords: Record<string, string> = {
-    title: 'the current title',
-    pasttitle: 'a past title',
-    company: 'the current firm',
-    pastcompany: 'a past firm',
-    about: 'the about text',
-    skill: 'a skill',
-    school: 'the school',
-    group: 'a group',
-    contact: 'the contact data',
-    jobtext: 'a job’s text'
-  };
   const year = (month: string | undefined) => (month === 'past' ? '' : (month?.slice(0, 4) ?? ''));
   const span = (from: string | undefined, to: string | undefined) =>
     to === 'past' ? 'earlier' : `${year(from) || '…'} to ${to ? year(to) : 'now'}`;
@@ -102,6 +92,7 @@
         {fieldWords[field] ?? `the ${field}`}{/each}.
     </p>
   {/if}
+  <Elsewhere {person} except={trial.sourceId} />
 </article>
 
 <style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { percent, percentRange } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
+  import { sampleSizeFor } from '$core/measure/draw-sample';
   import { verdictsNeeded, type Precision } from '$core/measure/precision';
 
   interface Props {
@@ -8,11 +9,18 @@
     /** People the sample was drawn from. */
     population: number;
     sampled: number;
+    /** Draws so many people in all. */
+    onmore: (size: number) => void;
   }
-  let { precision, population, sampled }: Props = $props();
+  let { precision, population, sampled, onmore }: Props = $props();
+
+  const halfWidths = [0.05, 0.1, 0.15];
+  let halfWidth = $state(0.1);
+  const points = $derived(Math.round(halfWidth * 100));
+  const size = $derived(Math.min(2000, sampleSizeFor(halfWidth, population)));
 
   const judged = $derived(precision.fits + precision.misses);
-  const more = $derived(verdictsNeeded(precision, 0.1, population));
+  const more = $derived(verdictsNeeded(precision, halfWidth, population));
   const x = (share: number) => 4 + share * 552;
 </script>
 
@@ -51,8 +59,19 @@
     {/each}
     <br /><span class="soft">
       {judged + precision.unsure} of {sampled} judged.
-      {more === 0 ? 'Judged enough for ±10 points.' : `About ${more} more verdicts bring it to ±10 points.`}
+      {more === 0
+        ? `Judged enough for ±${points} points.`
+        : `About ${more} more verdicts bring it to ±${points} points.`}
     </span>
+    <br />
+    <label class="soft"
+      >Half-width <select bind:value={halfWidth}>
+        {#each halfWidths as width (width)}<option value={width}>±{Math.round(width * 100)} points</option>{/each}
+      </select></label
+    >
+    {#if size > sampled}
+      <button class="quiet" onclick={() => onmore(size)}>Draw {size - sampled} more ({size} in all)</button>
+    {/if}
   </div>
 </section>
 

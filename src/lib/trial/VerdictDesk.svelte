@@ -8,11 +8,13 @@
     checks: readonly FactCheck[];
     verdict: Verdict | null;
     reason: string;
+    /** Given by a rule, until a person says otherwise. */
+    byRule: boolean;
     ongive: (verdict: Verdict) => void;
     onreason: (reason: string) => void;
     onback: () => void;
   }
-  let { checks, verdict, reason, ongive, onreason, onback }: Props = $props();
+  let { checks, verdict, reason, byRule, ongive, onreason, onback }: Props = $props();
 
   const signs = {
     met: { sign: '✓', colour: 'var(--accent)' },
@@ -46,6 +48,7 @@
     {/each}
   </div>
   <div class="why">
+    {#if byRule}<p class="rule"><b>By rule</b>: {reason}. Give a verdict of your own to overrule it.</p>{/if}
     <span class="soft">Because</span>
     <div>
       {#each reasons as text, i (text)}
@@ -143,6 +146,12 @@
     border: 1px solid var(--line);
     padding: 4px 8px;
     margin: 4px 0 10px;
+  }
+  .rule {
+    background: var(--sheet-2);
+    border: 1px dashed var(--grey);
+    padding: 4px 8px;
+    margin-bottom: 6px;
   }
   .link {
     text-decoration: underline;

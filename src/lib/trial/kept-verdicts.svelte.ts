@@ -5,11 +5,13 @@ import type { Verdict } from '$core/measure/precision';
 export interface KeptVerdict {
   verdict: Verdict;
   reason: string;
+  by: 'person' | 'rule';
   revision: number;
 }
 export interface Wish {
   verdict: Verdict | null;
   reason: string;
+  by?: 'person' | 'rule';
 }
 type Write = (personId: string, wish: Wish, revision: number) => Promise<KeptVerdict | null>;
 
@@ -35,7 +37,14 @@ export class KeptVerdicts {
     const wish = this.wished.get(personId) ?? this.failed.get(personId);
     const kept = this.keptOf(personId, loaded);
     if (!wish) return kept;
-    return wish.verdict && { verdict: wish.verdict, reason: wish.reason, revision: kept?.revision ?? 0 };
+    return (
+      wish.verdict && {
+        verdict: wish.verdict,
+        reason: wish.reason,
+        by: wish.by ?? 'person',
+        revision: kept?.revision ?? 0
+      }
+    );
   }
 
   /** How many wishes the server has not taken. */

@@ -15,7 +15,12 @@ function slowServer(holds: KeptVerdict | null = null) {
         answer: () => {
           if ((state.holds?.revision ?? 0) !== revision)
             return reject(new ApiProblem(409, 'changed', 'Changed elsewhere.', { current: state.holds }));
-          state.holds = wish.verdict && { verdict: wish.verdict, reason: wish.reason, revision: revision + 1 };
+          state.holds = wish.verdict && {
+            verdict: wish.verdict,
+            reason: wish.reason,
+            by: 'person',
+            revision: revision + 1
+          };
           resolve(state.holds);
         }
       });
@@ -40,7 +45,7 @@ describe('verdicts of a trial', () => {
     server.asked[1]!.answer();
     await last;
     expect(kept.problem).toBeNull();
-    expect(server.state.holds).toEqual({ verdict: 'miss', reason: 'wrong rank', revision: 2 });
+    expect(server.state.holds).toEqual({ verdict: 'miss', reason: 'wrong rank', by: 'person', revision: 2 });
   });
 
   it('leaves out wishes that a later one replaced before their turn', async () => {
@@ -55,11 +60,11 @@ describe('verdicts of a trial', () => {
     expect(server.asked.map(({ wish }) => wish.verdict)).toEqual(['fit', null]);
     server.asked[1]!.answer();
     await last;
-    expect(kept.of('p', { verdict: 'fit', reason: '', revision: 1 })).toBeNull();
+    expect(kept.of('p', { verdict: 'fit', reason: '', by: 'person', revision: 1 })).toBeNull();
   });
 
   it('lets a verdict stand that someone else gave meanwhile, and follows it afterwards', async () => {
-    const server = slowServer({ verdict: 'unsure', reason: '', revision: 4 });
+    const server = slowServer({ verdict: 'unsure', reason: '', by: 'person', revision: 4 });
     const kept = new KeptVerdicts(server.write);
     const first = kept.give('p', null, { verdict: 'fit', reason: '' });
     await turn();

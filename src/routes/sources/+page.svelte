@@ -61,6 +61,26 @@
     }
   }
 
+  const faultWords = {
+    slow: 'slow answers',
+    timeOuts: 'no answer now and then',
+    refusals: 'refuses too many requests',
+    repeats: 'a page that repeats',
+    drift: 'a count that changes between pages'
+  } as const;
+  async function switchFault(source: Source, fault: keyof typeof faultWords, on: boolean) {
+    refused = null;
+    try {
+      await call(contract.switchFaults, {
+        params: { source: source.id },
+        body: { ...$state.snapshot(source.faults)!, [fault]: on }
+      });
+    } catch (problem) {
+      refused = problem;
+    }
+    await invalidate('eave:sources');
+  }
+
   async function remove(source: Source) {
     refused = null;
     try {
@@ -97,7 +117,23 @@
             >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><button
                 class="quiet"
                 onclick={() => (deleting = source)}>Delete</button
-              >{/if}</td
+              >{/if}
+            {#if source.faults}
+              <details>
+                <summary>Faults ({Object.values(source.faults).filter(Boolean).length} on)</summary>
+                {#each Object.entries(faultWords) as [fault, words] (fault)}
+                  <label
+                    ><input
+                      type="checkbox"
+                      checked={source.faults[fault as keyof typeof faultWords]}
+                      onchange={(event) =>
+                        switchFault(source, fault as keyof typeof faultWords, event.currentTarget.checked)}
+                    />
+                    {words}</label
+                  >
+                {/each}
+              </details>
+            {/if}</td
           >
         </tr>
       {/each}
@@ -159,5 +195,12 @@
   }
   td {
     font-size: 13px;
+  }
+  details label {
+    display: block;
+    white-space: nowrap;
+  }
+  details input {
+    accent-color: var(--accent);
   }
 </style>

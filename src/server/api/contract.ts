@@ -8,6 +8,7 @@ import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
 import { problemSchema } from '$core/query/problem';
 import { querySchema } from '$core/query/query';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
+import { faultsSchema } from '$sources/faults';
 import { changeSchema } from '$core/suggest/change';
 import { proposalKinds } from '$core/suggest/propose';
 import { documentSchemas, houseListSchemas } from './documents';
@@ -112,9 +113,14 @@ const trial = z.object({
   shown: z.int().describe('People that can be seen, after the left-over part'),
   filtered: z.int().describe('Seen people that the left-over part removed'),
   contacted: z.int().describe('Seen people who were contacted already, and so left out'),
+  duplicates: z.int().describe('People found who look like one before them under another id'),
+  state: z.enum(['waiting', 'running', 'done', 'stopped', 'failed']),
+  problem: z.string().describe('Why it failed'),
+  requests: z.int(),
   createdAt: z.iso.datetime()
 });
-const toldVerdict = z.object({ verdict, reason: z.string(), revision });
+const judgedBy = z.enum(['person', 'rule']);
+const toldVerdict = z.object({ verdict, reason: z.string(), by: judgedBy, revision });
 const sampled = z.object({
   rank: z.int(),
   person: personSchema,
@@ -124,12 +130,24 @@ const sampled = z.object({
 });
 const trialDetail = trial.extend({
   sourceName: z.string(),
+  progress: z.object({
+    searches: z.int(),
+    searchesDone: z.int(),
+    pages: z.int(),
+    rows: z.int(),
+    rowsExpected: z.int().nullable().describe('Rows in all, by the counts said so far; null before the first')
+  }),
+  spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
+  events: z
+    .array(z.object({ at: z.iso.datetime(), search: z.int(), page: z.int(), what: z.string() }))
+    .describe('What went wrong on the way, and what was done about it'),
   shownCap: z.int().nullable(),
   text: z.string(),
   sets: versionSets,
   precision,
   sample: z.array(sampled)
 });
+const trialParams = brief.extend({ trial: z.uuid() });
 const readiness = z.discriminatedUnion('state', [
   z.object({ state: z.enum(['preparing', 'ready']) }),
   z.object({ state: z.literal('failed'), reason: z.string() })
@@ -142,6 +160,7 @@ const source = z.object({
   people: z.int().nullable(),
   sheet: sheetSchema,
   revision,
+  faults: faultsSchema.nullable().describe('What goes wrong at a stand-in; null for others'),
   readiness
 });
 const importShape = z.object({
@@ -343,14 +362,36 @@ export const contract = {
     params: brief,
     response: z.array(trial)
   }),
-  runTrial: operation('POST', '/api/briefs/{id}/trials', 'Run a version at a source', {
+  runTrial: operation('POST', '/api/briefs/{id}/trials', 'Run a version at a source, in the background', {
     params: brief,
-    body: z.object({ version: z.int().min(1), sourceId, sampleSize: z.int().min(1).max(500).default(40) }),
+    body: z.object({
+      version: z.int().min(1),
+      sourceId,
+      sampleSize: z.int().min(1).max(500).default(40),
+      wait: z.number().min(0).max(120).default(60).describe('Seconds to wait for its end before answering')
+    }),
     response: trialDetail,
     status: 201
   }),
   readTrial: operation('GET', '/api/briefs/{id}/trials/{trial}', 'A trial with its sample, marked words and verdicts', {
-    params: brief.extend({ trial: z.uuid() }),
+    params: trialParams,
+    response: trialDetail
+  }),
+  elsewhere: operation('POST', '/api/elsewhere', 'What other sources say of the same person', {
+    body: z.object({ person: personSchema, except: sourceId }),
+    response: z.array(z.object({ sourceId, sourceName: z.string(), person: personSchema }))
+  }),
+  stopTrial: operation('POST', '/api/briefs/{id}/trials/{trial}/stop', 'Stop a trial where it is', {
+    params: trialParams,
+    response: trialDetail
+  }),
+  resumeTrial: operation('POST', '/api/briefs/{id}/trials/{trial}/resume', 'Let a stopped or failed trial go on', {
+    params: trialParams,
+    response: trialDetail
+  }),
+  drawMore: operation('POST', '/api/briefs/{id}/trials/{trial}/sample', 'Draw more people of a result', {
+    params: trialParams,
+    body: z.object({ size: z.int().min(1).max(2000).describe('People drawn in all') }),
     response: trialDetail
   }),
   giveVerdict: operation('PUT', '/api/briefs/{id}/verdicts', 'Give, change or (with null) take back a verdict', {
@@ -360,6 +401,7 @@ export const contract = {
       personId: z.string().min(1).max(300),
       verdict: verdict.nullable(),
       reason: z.string().max(500).default(''),
+      by: judgedBy.default('person').describe('A rule never overwrites what a person said'),
       revision: z.int().min(0).describe('The revision last seen; 0 when there was none')
     }),
     response: toldVerdict.nullable()
@@ -641,6 +683,11 @@ export const contract = {
       response: source
     }
   ),
+  switchFaults: operation('PUT', '/api/sources/{source}/faults', 'Switch what goes wrong at a stand-in', {
+    params: z.object({ source: sourceId }),
+    body: faultsSchema,
+    response: source
+  }),
   deleteSource: operation(
     'DELETE',
     '/api/sources/{source}',

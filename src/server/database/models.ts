@@ -12,6 +12,7 @@ import type { Rendering } from '$core/dialect/render';
 import type { Sheet } from '$core/dialect/sheet';
 import type { Verdict } from '$core/measure/precision';
 import type { NamedSet } from '$core/query/named-sets';
+import type { Faults } from '$sources/faults';
 import type { Outcome } from '$sources/try-string';
 import type { ImportOutcome, Reading } from '../services/imports/import-shapes';
 import { database } from './connection';
@@ -75,6 +76,8 @@ export interface SourceRow extends Row<SourceRow> {
   name: string;
   sheet: Sheet;
   people: number | null;
+  /** Which faults a stand-in has; null for those it has when nobody has switched any. */
+  faults: CreationOptional<Faults | null>;
   revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
 }
@@ -106,7 +109,33 @@ export interface TrialRow extends Row<TrialRow> {
   filtered: number;
   /** Seen people who were contacted already, and so left out. */
   contacted: CreationOptional<number>;
+  state: CreationOptional<TrialState>;
+  sampleSize: CreationOptional<number>;
+  /** Ids of all people found, in the order shown. */
+  found: CreationOptional<string[]>;
+  /** People found who look like one found before under another id. */
+  duplicates: CreationOptional<number>;
+  requests: CreationOptional<number>;
+  events: CreationOptional<TrialEvent[]>;
+  /** Why it failed, in a sentence. */
+  problem: CreationOptional<string>;
   createdAt: CreationOptional<Date>;
+}
+export type TrialState = 'waiting' | 'running' | 'done' | 'stopped' | 'failed';
+/** Something that went wrong on the way and what was done about it. */
+export interface TrialEvent {
+  at: string;
+  search: number;
+  page: number;
+  what: string;
+}
+export interface TrialPageRow extends Row<TrialPageRow> {
+  trialId: string;
+  search: number;
+  page: number;
+  said: number;
+  last: boolean;
+  people: Person[];
 }
 export interface TrialPersonRow extends Row<TrialPersonRow> {
   trialId: string;
@@ -120,6 +149,8 @@ export interface VerdictRow extends Row<VerdictRow> {
   personId: string;
   verdict: Verdict;
   reason: string;
+  /** A rule's verdict is always overruled by a person's. */
+  by: CreationOptional<'person' | 'rule'>;
   revision: CreationOptional<number>;
   updatedAt: CreationOptional<Date>;
 }
@@ -191,6 +222,7 @@ function defineAll() {
         name: TEXT,
         sheet: JSONB,
         people: INTEGER,
+        faults: JSONB,
         revision: { type: INTEGER, defaultValue: 1 }
       },
       'created'
@@ -221,9 +253,29 @@ function defineAll() {
         countHigh: INTEGER,
         shown: INTEGER,
         filtered: INTEGER,
-        contacted: { type: INTEGER, defaultValue: 0 }
+        contacted: { type: INTEGER, defaultValue: 0 },
+        state: { type: TEXT, defaultValue: 'done' },
+        sampleSize: { type: INTEGER, defaultValue: 40 },
+        found: { type: JSONB, defaultValue: [] },
+        duplicates: { type: INTEGER, defaultValue: 0 },
+        requests: { type: INTEGER, defaultValue: 0 },
+        events: { type: JSONB, defaultValue: [] },
+        problem: { type: TEXT, defaultValue: '' }
       },
       'created'
+    ),
+    TrialPage: define<TrialPageRow>(
+      'TrialPage',
+      'trial_pages',
+      {
+        trialId: key(UUID),
+        search: key(INTEGER),
+        page: key(INTEGER),
+        said: INTEGER,
+        last: DataTypes.BOOLEAN,
+        people: JSONB
+      },
+      'none'
     ),
     TrialPerson: define<TrialPersonRow>(
       'TrialPerson',
@@ -240,6 +292,7 @@ function defineAll() {
         personId: key(TEXT),
         verdict: TEXT,
         reason: TEXT,
+        by: { type: TEXT, defaultValue: 'person' },
         revision: { type: INTEGER, defaultValue: 1 }
       },
       'both'

@@ -1,3 +1,4 @@
+import type { Person } from '$core/corpus/person';
 import { contactKeys } from '$core/people/contact-keys';
 import { wilson } from '$core/measure/wilson';
 import { applyChanges, type Change } from '$core/suggest/change';
@@ -6,7 +7,7 @@ import { join } from '$core/query/query';
 import { askPeople } from '../workers/people';
 import type { FitOrMiss } from '../workers/people-messages';
 import { findBrief, readDocument } from './briefs';
-import { readySource } from './sources';
+import { listSources, readySource } from './sources';
 import { verdictsOn } from './verdicts';
 import { runnable } from './versions';
 import { queriesOf, setsOf } from './word-sets';
@@ -92,6 +93,22 @@ export async function whoGoes(briefId: string, from: string, to: string, sourceI
     };
   };
   return { goes: await side(before, after), comes: await side(after, before) };
+}
+
+/** What other sources, whose people are there, say of the same person: known by mail address, or by name and firm. */
+export async function elsewhere(person: Person, except: string) {
+  const sources = (await listSources()).filter(
+    ({ id, kind, readiness }) => id !== except && kind !== 'by-hand' && readiness.state === 'ready'
+  );
+  const keys = contactKeys(person);
+  const told = await Promise.all(
+    sources.map(async ({ id, name }) => {
+      const ready = await readySource(id);
+      const found = await askPeople('same', { sourceId: ready.id, keys });
+      return found ? [{ sourceId: id, sourceName: name, person: found }] : [];
+    })
+  );
+  return told.flat();
 }
 
 /** Each known-good of a brief at a source: there or not, found or not, and what would let them in. */

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sheetSchema, type Sheet } from '$core/dialect/sheet';
 import { standInSheets } from '$core/dialect/sheets';
+import { noFaults, usualFaults, type Faults } from '$sources/faults';
 import { models, type SourceRow } from '../database/models';
 import { environment } from '../environment';
 import { changedElsewhere, notFound, Refusal } from '../refusal';
@@ -78,8 +79,8 @@ async function findSource(id: string): Promise<SourceRow> {
   return source;
 }
 
-/** The source with its people ready to be asked; waits while they are being prepared. */
-export async function readySource(id: string): Promise<SourceRow> {
+/** The source, if it can be asked from here. */
+export async function findRunnable(id: string): Promise<SourceRow> {
   const source = await findSource(id);
   if (source.kind === 'by-hand')
     throw new Refusal(
@@ -87,6 +88,12 @@ export async function readySource(id: string): Promise<SourceRow> {
       'Run by hand',
       `${source.name} cannot be reached from here. Copy the search from its card and run it there.`
     );
+  return source;
+}
+
+/** The source with its people ready to be asked; waits while they are being prepared. */
+export async function readySource(id: string): Promise<SourceRow> {
+  const source = await findRunnable(id);
   const started = loading.get(id) ?? (source.kind === 'file' ? track([id], () => loadFile(source)) : prepareStandIns());
   await started;
   // How many people it has is known once they are there.
@@ -106,6 +113,10 @@ export async function listSources() {
   return rows.map(told);
 }
 
+/** The faults of a source: a stand-in's own, or the usual ones where nobody has switched any. Files have none. */
+export const faultsOf = ({ kind, faults }: Pick<SourceRow, 'kind' | 'faults'>): Faults =>
+  kind !== 'stand-in' ? noFaults : (faults ?? (environment().faults ? usualFaults : noFaults));
+
 const told = (row: SourceRow) => ({
   id: row.id,
   kind: row.kind,
@@ -114,6 +125,7 @@ const told = (row: SourceRow) => ({
   people: row.people,
   sheet: sheetSchema.parse(row.sheet),
   revision: row.revision,
+  faults: row.kind === 'stand-in' ? faultsOf(row) : null,
   readiness: readiness.get(row.id) ?? { state: row.kind === 'stand-in' ? ('preparing' as const) : ('ready' as const) }
 });
 
@@ -142,6 +154,14 @@ export async function writeSheet(id: string, change: { sheet: Sheet; revision: n
   await source.reload();
   if (!changed) throw changedElsewhere('This sheet', told(source));
   return told(source);
+}
+
+/** Switches what goes wrong at a stand-in. */
+export async function switchFaults(id: string, faults: Faults) {
+  const source = await findSource(id);
+  if (source.kind !== 'stand-in')
+    throw new Refusal(409, 'No stand-in', `${source.name} has no faults to switch: only stand-ins have.`);
+  return told(await source.update({ faults }));
 }
 
 /** The source, whatever its state. */

@@ -1,62 +1,109 @@
 import { randomUUID } from 'node:crypto';
-import { contactKeys } from '$core/people/contact-keys';
 import { matchingOf } from '$core/query/matching';
 import { marksOf } from '$core/query/parts';
 import { precisionOf } from '$core/measure/precision';
 import { setQueries } from '$core/query/named-sets';
 import { parse } from '$core/query/parse';
 import { valuesOf } from '$core/corpus/values';
+import { render } from '$core/dialect/render';
+import type { Sheet } from '$core/dialect/sheet';
+import { extendSample } from '$core/measure/draw-sample';
+import { col, fn } from 'sequelize';
 import { database } from '../database/connection';
-import { models, type TrialPersonRow, type TrialRow, type VersionRow } from '../database/models';
-import { notFound } from '../refusal';
-import { askPeople } from '../workers/people';
-import { findBrief, readDocument } from './briefs';
-import { readySource } from './sources';
+import { models, type TrialPersonRow, type TrialRow, type TrialState, type VersionRow } from '../database/models';
+import { notFound, Refusal } from '../refusal';
+import { findBrief } from './briefs';
+import { findRunnable } from './sources';
+import { enqueue, peopleAtRanks } from './trial-run';
 import { verdictsOn } from './verdicts';
 import { findVersion, versionQuery } from './versions';
 
-/** Runs a version at a source and keeps what came: the count, the translation and a sample through the depth shown. */
-export async function runTrial(briefId: string, number: number, sourceId: string, sampleSize: number) {
+/** Starts a trial of a version at a source: it runs in the background, and its pages are kept as they come. */
+export async function startTrial(briefId: string, number: number, sourceId: string, sampleSize: number) {
   const [{ personaId }, version, source] = await Promise.all([
     findBrief(briefId),
     findVersion(briefId, number),
-    readySource(sourceId)
+    findRunnable(sourceId)
   ]);
-  const query = versionQuery(version);
-  const seed = `${personaId}/${sourceId}`;
-  const { body: contacted } = await readDocument(briefId, 'contacted');
-  const outcome = await askPeople('try', {
+  const trial = await models().Trial.create({
+    id: randomUUID(),
+    versionId: version.id,
     sourceId: source.id,
-    query,
-    size: sampleSize,
-    seed,
-    contacted: contacted.flatMap(contactKeys)
+    seed: `${personaId}/${sourceId}`,
+    rendering: render(versionQuery(version), source.sheet),
+    answers: [],
+    countLow: 0,
+    countHigh: 0,
+    shown: 0,
+    filtered: 0,
+    state: 'waiting',
+    sampleSize
   });
-  const id = randomUUID();
+  await enqueue(trial);
+  return readTrial(briefId, trial.id);
+}
+
+/** Starts a trial and waits until it has ended, or for so many milliseconds. */
+export async function runTrial(briefId: string, number: number, sourceId: string, sampleSize: number, wait = 60_000) {
+  let trial = await startTrial(briefId, number, sourceId, sampleSize);
+  const until = Date.now() + wait;
+  for (let pause = 10; isUnderWay(trial.state) && Date.now() < until; pause = Math.min(200, pause * 1.5)) {
+    await new Promise((done) => setTimeout(done, pause));
+    trial = await readTrial(briefId, trial.id);
+  }
+  return trial;
+}
+
+const isUnderWay = (state: TrialState) => state === 'waiting' || state === 'running';
+
+async function findTrial(briefId: string, trialId: string): Promise<{ trial: TrialRow; version: VersionRow }> {
+  const { Trial, Version } = models();
+  const trial = await Trial.findByPk(trialId);
+  const version = trial && (await Version.findOne({ where: { id: trial.versionId, briefId } }));
+  if (!trial || !version) throw notFound('This trial');
+  return { trial, version };
+}
+
+/** Stops a trial where it is; the pages that came are kept. */
+export async function stopTrial(briefId: string, trialId: string) {
+  const { trial } = await findTrial(briefId, trialId);
+  await models().Trial.update({ state: 'stopped' }, { where: { id: trial.id, state: ['waiting', 'running'] } });
+  return readTrial(briefId, trialId);
+}
+
+/** Lets a stopped or failed trial go on where it was left. */
+export async function resumeTrial(briefId: string, trialId: string) {
+  const { trial } = await findTrial(briefId, trialId);
+  const [changed] = await models().Trial.update(
+    { state: 'waiting', problem: '' },
+    { where: { id: trial.id, state: ['stopped', 'failed'] } }
+  );
+  if (changed) await enqueue(trial);
+  return readTrial(briefId, trialId);
+}
+
+/** Draws more people of a trial's result, to `size` in all; those drawn before stay. */
+export async function drawMore(briefId: string, trialId: string, size: number) {
+  const { trial } = await findTrial(briefId, trialId);
+  if (trial.state !== 'done')
+    throw new Refusal(409, 'Not done yet', 'People can be drawn when the trial is done. Wait for it, or let it go on.');
+  const { TrialPerson } = models();
   await database().transaction(async (transaction) => {
-    const { Trial, TrialPerson } = models();
-    await Trial.create(
-      {
-        id,
-        versionId: version.id,
-        sourceId: source.id,
-        seed,
-        rendering: outcome.rendering,
-        answers: outcome.answers,
-        countLow: outcome.count.low,
-        countHigh: outcome.count.high,
-        shown: outcome.shown,
-        filtered: outcome.filtered,
-        contacted: outcome.contacted
-      },
-      { transaction }
+    const drawn = await TrialPerson.findAll({ where: { trialId }, attributes: ['rank'], transaction });
+    const ranks = extendSample(
+      trial.found,
+      drawn.map(({ rank }) => rank),
+      size,
+      trial.seed
     );
+    const people = await peopleAtRanks(trial, ranks);
     await TrialPerson.bulkCreate(
-      outcome.sample.map(({ rank, person }) => ({ trialId: id, rank, personId: person.id, person })),
-      { transaction }
+      people.map(({ rank, person }) => ({ trialId, rank, personId: person.id, person })),
+      { transaction, ignoreDuplicates: true }
     );
+    await trial.update({ sampleSize: Math.max(trial.sampleSize, size) }, { transaction });
   });
-  return readTrial(briefId, id);
+  return readTrial(briefId, trialId);
 }
 
 export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
@@ -69,11 +116,15 @@ export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
   shown: trial.shown,
   filtered: trial.filtered,
   contacted: trial.contacted,
+  duplicates: trial.duplicates,
+  state: trial.state,
+  problem: trial.problem,
+  requests: trial.requests,
   createdAt: trial.createdAt.toISOString()
 });
 
 /** The newest trial of each version at each source, newest version first. */
-export async function latestTrials(briefId: string, numbers?: readonly number[]) {
+export async function latestTrials(briefId: string, numbers?: readonly number[], doneOnly = true) {
   await findBrief(briefId);
   const { Version, Trial } = models();
   const versions = await Version.findAll({
@@ -81,7 +132,10 @@ export async function latestTrials(briefId: string, numbers?: readonly number[])
     order: [['number', 'DESC']]
   });
   const byId = new Map(versions.map((version) => [version.id, version]));
-  const trials = await Trial.findAll({ where: { versionId: [...byId.keys()] }, order: [['createdAt', 'DESC']] });
+  const trials = await Trial.findAll({
+    where: { versionId: [...byId.keys()], ...(doneOnly && { state: 'done' }) },
+    order: [['createdAt', 'DESC']]
+  });
   const seen = new Set<string>();
   return trials
     .filter((trial) => {
@@ -93,23 +147,42 @@ export async function latestTrials(briefId: string, numbers?: readonly number[])
 }
 
 export async function listTrials(briefId: string) {
-  return (await latestTrials(briefId)).map(({ trial, version }) => toldTrial(trial, version));
+  return (await latestTrials(briefId, undefined, false)).map(({ trial, version }) => toldTrial(trial, version));
 }
+
+/** Rows to expect in all, by the counts said so far: those not asked yet are taken to be like those that were. */
+function expectedRows(
+  pages: readonly { search: number; page: number; said: number }[],
+  searches: number,
+  sheet: Sheet
+) {
+  const begun = pages.filter(({ page }) => page === 0);
+  if (!begun.length) return null;
+  const most = sheet.limits.shown ?? Infinity;
+  return Math.round((begun.reduce((sum, { said }) => sum + Math.min(said, most), 0) * searches) / begun.length);
+}
+
+/** What searches and records cost at a source; null where nothing does. */
+const spentOn = ({ price }: Sheet, searches: number, records: number) =>
+  price && { amount: searches * price.perSearch + records * price.perRecord, unit: price.unit };
 
 /** How many people of a trial's result the sample stands for, where that is known exactly. */
 export const populationOf = (trial: TrialRow) => trial.shown;
 
 /** A trial with its sampled people, their marked words and the verdicts on them. */
 export async function readTrial(briefId: string, trialId: string) {
-  const brief = await findBrief(briefId);
-  const { Trial, Version, TrialPerson, Source } = models();
-  const trial = await Trial.findByPk(trialId);
-  const version = trial && (await Version.findOne({ where: { id: trial.versionId, briefId } }));
-  if (!trial || !version) throw notFound('This trial');
-  const [people, source] = await Promise.all([
+  const [brief, { trial, version }] = await Promise.all([findBrief(briefId), findTrial(briefId, trialId)]);
+  const { TrialPerson, TrialPage, Source } = models();
+  const [people, source, pages] = await Promise.all([
     TrialPerson.findAll({ where: { trialId }, order: ['rank'] }),
-    Source.findByPk(trial.sourceId)
+    Source.findByPk(trial.sourceId),
+    TrialPage.findAll({
+      where: { trialId },
+      attributes: ['search', 'page', 'said', 'last', [fn('jsonb_array_length', col('people')), 'rows']],
+      raw: true
+    }) as unknown as Promise<{ search: number; page: number; said: number; last: boolean; rows: number }[]>
   ]);
+  const rows = pages.reduce((sum, page) => sum + page.rows, 0);
   const verdicts = await verdictsOn(
     brief.personaId,
     trial.sourceId,
@@ -120,6 +193,15 @@ export async function readTrial(briefId: string, trialId: string) {
   return {
     ...toldTrial(trial, version),
     sourceName: source!.name,
+    progress: {
+      searches: trial.rendering.searches.length,
+      searchesDone: pages.filter(({ last }) => last).length,
+      pages: pages.length,
+      rows,
+      rowsExpected: expectedRows(pages, trial.rendering.searches.length, source!.sheet)
+    },
+    spent: spentOn(source!.sheet, trial.rendering.searches.length, rows),
+    events: trial.events,
     shownCap: source!.sheet.limits.shown,
     text: version.text,
     sets: version.sets,

@@ -4,7 +4,12 @@ import { changedElsewhere } from '../refusal';
 import { findBrief } from './briefs';
 import { UniqueConstraintError } from 'sequelize';
 
-const told = (row: VerdictRow) => ({ verdict: row.verdict, reason: row.reason, revision: row.revision });
+const told = (row: VerdictRow) => ({
+  verdict: row.verdict,
+  reason: row.reason,
+  by: row.by,
+  revision: row.revision
+});
 export type ToldVerdict = ReturnType<typeof told>;
 
 /** Verdicts of a persona on people of one source, by person; on some people only, where they are named. */
@@ -21,12 +26,19 @@ export async function verdictsOn(personaId: string, sourceId: string, personIds?
  */
 export async function giveVerdict(
   briefId: string,
-  given: { sourceId: string; personId: string; verdict: Verdict | null; reason: string; revision: number }
+  given: {
+    sourceId: string;
+    personId: string;
+    verdict: Verdict | null;
+    reason: string;
+    revision: number;
+    by?: 'person' | 'rule';
+  }
 ): Promise<ToldVerdict | null> {
   const { personaId } = await findBrief(briefId);
   const { Verdict: Verdicts } = models();
   const where = { personaId, sourceId: given.sourceId, personId: given.personId };
-  const { verdict, reason, revision } = given;
+  const { verdict, reason, revision, by = 'person' } = given;
   const refuse = async () => {
     const current = await Verdicts.findOne({ where });
     return changedElsewhere('This verdict', current && told(current));
@@ -38,16 +50,16 @@ export async function giveVerdict(
   }
   if (revision === 0) {
     try {
-      return told(await Verdicts.create({ ...where, verdict, reason }));
+      return told(await Verdicts.create({ ...where, verdict, reason, by }));
     } catch (error) {
       if (error instanceof UniqueConstraintError) throw await refuse();
       throw error;
     }
   }
   const [changed] = await Verdicts.update(
-    { verdict, reason, revision: revision + 1 },
-    { where: { ...where, revision } }
+    { verdict, reason, by, revision: revision + 1 },
+    { where: { ...where, revision, ...(by === 'rule' && { by }) } }
   );
   if (!changed) throw await refuse();
-  return { verdict, reason, revision: revision + 1 };
+  return { verdict, reason, by, revision: revision + 1 };
 }

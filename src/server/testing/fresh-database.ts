@@ -1,12 +1,18 @@
 import { afterAll, beforeAll } from 'vitest';
 import { closeDatabase, database } from '../database/connection';
+import { stopQueue } from '../jobs/queue';
 import { migrate } from '../database/migrate';
 
 /** Gives a test file the real PostgreSQL with an empty, migrated schema. */
 export function useFreshDatabase(): void {
   beforeAll(async () => {
-    await database().query('DROP SCHEMA public CASCADE; CREATE SCHEMA public;');
+    await database().query(
+      'DROP SCHEMA public CASCADE; DROP SCHEMA IF EXISTS graphile_worker CASCADE; CREATE SCHEMA public;'
+    );
     await migrate(database());
   });
-  afterAll(closeDatabase);
+  afterAll(async () => {
+    await stopQueue();
+    await closeDatabase();
+  });
 }

@@ -1,5 +1,7 @@
 import type { Person } from '$core/corpus/person';
 import type { Rendering } from '$core/dialect/render';
+import type { Search } from '$core/dialect/search';
+import type { Answer, Page } from '$sources/source';
 import type { Sheet } from '$core/dialect/sheet';
 import type { Interval } from '$core/measure/wilson';
 import type { Query } from '$core/query/query';
@@ -19,6 +21,10 @@ export interface SampledPerson {
 export interface TryAnswer extends Omit<Outcome, 'people'> {
   shown: number;
   contacted: number;
+  /** Ids of all that are left, in the order shown. */
+  found: string[];
+  /** How many of these look like one before them under another id. */
+  duplicates: number;
   sample: SampledPerson[];
 }
 
@@ -75,9 +81,10 @@ export interface PeopleWork {
   'add-people': { ask: { sourceId: string; people: Person[] }; answer: null };
   'finish-file': { ask: { sourceId: string }; answer: { people: number } };
   forget: { ask: { sourceId: string }; answer: null };
-  try: {
-    /** `contacted` are the keys (`contactKeys`) of people who are left out. */
-    ask: { sourceId: string; query: Query; size: number; seed: string; contacted: string[] };
+  page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };
+  /** Joins the pages that a rendering brought, and draws a sample; `contacted` are the keys of people who are left out. */
+  gather: {
+    ask: { sheet: Sheet; rendering: Rendering; answers: Answer[]; size: number; seed: string; contacted: string[] };
     answer: TryAnswer;
   };
   ledger: {
@@ -93,6 +100,8 @@ export interface PeopleWork {
     ask: { from: Query; to: Query; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
     answer: EffectAnswer[];
   };
+  /** The person of a source whom one of the keys names. */
+  same: { ask: { sourceId: string; keys: string[] }; answer: Person | null };
   known: {
     ask: { sourceId: string; text: string; sets: VersionSet[]; known: { id: string; keys: string[] }[] };
     answer: KnownAnswer[];

@@ -18,7 +18,7 @@ import { countSenses } from '$core/titles/senses';
 import { importedSource } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
 import { makeStandIns, demoWorldSize } from '$sources/stand-ins/stand-ins';
-import { tryString } from '$sources/try-string';
+import { gather, tryString } from '$sources/try-string';
 import { makeWorld } from '$sources/world/world';
 import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork } from './people-messages';
 
@@ -100,12 +100,27 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
     return null;
   },
 
-  try: ({ sourceId, query, size, seed, contacted }) => {
-    const { people: seen, ...outcome } = tryString(query, sourceOf(sourceId));
+  page: ({ sourceId, search, page }) => sourceOf(sourceId).page(search, page),
+
+  gather: ({ sheet, rendering, answers, size, seed, contacted }) => {
+    const { people: seen, ...outcome } = gather(rendering, answers, sheet);
     const known = new Set(contacted);
     const people = known.size ? seen.filter((person) => !contactKeys(person).some((key) => known.has(key))) : seen;
-    const sample = sampleOf(people, size, seed);
-    return { ...outcome, shown: people.length, contacted: seen.length - people.length, sample };
+    const met = new Set<string>();
+    let duplicates = 0;
+    for (const person of people) {
+      const keys = contactKeys(person);
+      if (keys.some((key) => met.has(key))) duplicates++;
+      for (const key of keys) met.add(key);
+    }
+    return {
+      ...outcome,
+      shown: people.length,
+      contacted: seen.length - people.length,
+      found: people.map(({ id }) => id),
+      duplicates,
+      sample: sampleOf(people, size, seed)
+    };
   },
 
   ledger: ({ sourceId, query, verdicts, order }) => {
@@ -169,6 +184,11 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
       const source = sourceOf(sourceId);
       return toldEffect(effectOf(from, to, judgedAt(source, verdicts)), from, to, source);
     }),
+
+  same: ({ sourceId, keys }) => {
+    const byKey = peopleByKey(sourceOf(sourceId));
+    return keys.map((key) => byKey.get(key)).find((one) => one !== undefined) ?? null;
+  },
 
   known: ({ sourceId, text, sets, known }) => {
     const source = sourceOf(sourceId);

@@ -154,8 +154,7 @@
   }
 
   let refused: unknown = $state(null);
-  let running: { done: number; of: number; name: string } | null = $state(null);
-  let stopRun = false;
+  let running = $state(false);
 
   async function run() {
     if (running) return;
@@ -176,25 +175,21 @@
       return;
     }
     const params = { id: data.brief.id };
-    stopRun = false;
-    running = { done: 0, of: counted.length, name: counted[0]!.name };
+    running = true;
     try {
       await draft.flush();
       const version = await call(contract.keepVersion, { params, body: { text, parent: draft.value.from } });
       if (draft.value.from !== version.number) write(text, 'from', version.number);
-      let last = '';
-      for (const [done, source] of counted.entries()) {
-        if (stopRun) break;
-        running = { done, of: counted.length, name: source.name };
-        const trial = await call(contract.runTrial, { params, body: { version: version.number, sourceId: source.id } });
-        last ||= trial.id;
-      }
+      const body = { version: version.number, sampleSize: 40, wait: 0 };
+      const trials = await Promise.all(
+        counted.map(({ id }) => call(contract.runTrial, { params, body: { ...body, sourceId: id } }))
+      );
       await Promise.all([invalidate('eave:brief'), invalidate('eave:versions')]);
-      if (last) await goto(briefPath(data.brief.id, 'trial', { trial: last }));
+      await goto(briefPath(data.brief.id, 'trial', { trial: trials[0]!.id }));
     } catch (problem) {
       refused = problem;
     } finally {
-      running = null;
+      running = false;
     }
   }
 
@@ -267,19 +262,12 @@
   </h1>
   <p class="soft" title={reading.description}>{(isRead && reading.description) || same?.note || data.brief.sentence}</p>
   <KeptNotice document={draft} history={false} />
-  <button class="quiet main" onclick={run} disabled={running !== null}
+  <button class="quiet main" onclick={run} disabled={running}
     >Run on {counted.length} source{counted.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></button
   >
 </div>
 
 <Refused problem={refused} />
-{#if running}
-  <p class="running sheet" role="status">
-    Running on {running.name} ({running.done + 1} of {running.of})…
-    <progress max={running.of} value={running.done} aria-label="Sources done"></progress>
-    <button class="quiet" onclick={() => (stopRun = true)}>Stop after this one</button>
-  </p>
-{/if}
 
 <StringEditor
   bind:this={editor}
@@ -519,16 +507,6 @@
   .cards > div {
     min-width: 0;
     display: grid;
-  }
-  .running {
-    padding: 8px 14px;
-    margin-bottom: 10px;
-    display: flex;
-    gap: 14px;
-    align-items: center;
-  }
-  progress {
-    accent-color: var(--accent);
   }
   .empty {
     margin-top: 20px;

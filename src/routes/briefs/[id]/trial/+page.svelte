@@ -1,28 +1,34 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { goto, invalidate } from '$app/navigation';
   import { page } from '$app/state';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { about, count } from '$lib/marks/format';
+  import Causes from '$lib/trial/Causes.svelte';
   import DepthRuler from '$lib/trial/DepthRuler.svelte';
   import { KeptVerdicts, type KeptVerdict } from '$lib/trial/kept-verdicts.svelte';
+  import KnownGoods from '$lib/trial/KnownGoods.svelte';
   import PersonCard from '$lib/trial/PersonCard.svelte';
   import PrecisionBar from '$lib/trial/PrecisionBar.svelte';
   import { reasons } from '$lib/trial/reasons';
+  import TrialProgress from '$lib/trial/TrialProgress.svelte';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
   import { precisionOf, type Verdict } from '$core/measure/precision';
   import { checkFacts } from '$core/persona/check-facts';
+  import { ruledOut } from '$core/persona/rule-verdict';
+  import { setQueries } from '$core/query/named-sets';
+  import { parse } from '$core/query/parse';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();
 
-  const kept = new KeptVerdicts((key, { verdict, reason }, revision) => {
+  const kept = new KeptVerdicts((key, { verdict, reason, by = 'person' }, revision) => {
     const [sourceId, personId] = JSON.parse(key) as [string, string];
     return call(contract.giveVerdict, {
       params: { id: data.brief.id },
-      body: { sourceId, personId, verdict, reason, revision }
+      body: { sourceId, personId, verdict, reason, by, revision }
     }) as Promise<KeptVerdict | null>;
   });
   const keyOf = (personId: string) => JSON.stringify([data.trial?.sourceId, personId]);
@@ -116,6 +122,55 @@
     event.preventDefault();
   }
 
+  const source = $derived(data.sources.find(({ id }) => id === data.trial?.sourceId));
+  const query = $derived(data.trial && parse(data.trial.text, setQueries(data.trial.sets)).query);
+  const judgedAs = (wanted: Verdict) =>
+    trial?.sample.filter(({ verdict }) => verdict?.verdict === wanted).map(({ person }) => person) ?? [];
+
+  /** People not judged yet whom facts alone make a miss. */
+  const ruled = $derived(
+    trial?.sample.flatMap(({ person, verdict }, index) => {
+      const reason = verdict ? null : ruledOut(checkFacts(data.persona.body, data.wording.body, person));
+      return reason ? [{ index, reason }] : [];
+    }) ?? []
+  );
+  async function preJudge() {
+    for (const { index, reason } of ruled) {
+      const one = data.trial?.sample[index];
+      if (one) await kept.give(keyOf(one.person.id), one.verdict, { verdict: 'miss', reason, by: 'rule' });
+    }
+    void invalidate('eave:brief');
+  }
+
+  let refused: unknown = $state(null);
+  async function act(operation: typeof contract.stopTrial | typeof contract.resumeTrial) {
+    if (!data.trial) return;
+    refused = null;
+    try {
+      await call(operation, { params: { id: data.brief.id, trial: data.trial.id } });
+    } catch (problem) {
+      refused = problem;
+    }
+    await invalidate('eave:trials');
+  }
+  async function drawMore(size: number) {
+    if (!data.trial) return;
+    refused = null;
+    try {
+      await call(contract.drawMore, { params: { id: data.brief.id, trial: data.trial.id }, body: { size } });
+    } catch (problem) {
+      refused = problem;
+    }
+    await invalidate('eave:trials');
+  }
+  onMount(() => {
+    const poll = setInterval(() => {
+      if (data.trials.some(({ state }) => state === 'waiting' || state === 'running'))
+        void invalidate('eave:trials').catch(() => {});
+    }, 600);
+    return () => clearInterval(poll);
+  });
+
   const nextUnjudged = $derived(trial ? trial.sample.findIndex(({ verdict }, i) => !verdict && i !== at) : -1);
 </script>
 
@@ -135,13 +190,17 @@
   <div class="strip">
     <h1>Version {trial.version} on {trial.sourceName}</h1>
     <p class="soft">
-      {about(trial.count)} found.
-      {trial.sample.length === trial.shown
-        ? `All ${count(trial.shown)} are here to read.`
-        : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
-      {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all
-        of the string.{/if}
-      {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
+      {#if trial.state === 'done'}
+        {about(trial.count)} found.
+        {trial.sample.length === trial.shown
+          ? `All ${count(trial.shown)} are here to read.`
+          : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
+        {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all
+          of the string.{/if}
+        {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
+        {#if trial.duplicates}{count(trial.duplicates)} look like a person shown before under another id.{/if}
+        {#if trial.spent}Spent: {count(trial.spent.amount)} {trial.spent.unit}s.{/if}
+      {/if}
     </p>
     <label>
       <span class="visually-hidden">Trial</span>
@@ -149,23 +208,34 @@
         {#each versionNumbers as number (number)}
           <optgroup label="Version {number}">
             {#each data.trials.filter(({ version }) => version === number) as one (one.id)}
-              <option value={one.id}>Version {number} on {sourceName(one.sourceId)}</option>
+              <option value={one.id}
+                >Version {number} on {sourceName(one.sourceId)}{one.state === 'done' ? '' : ` (${one.state})`}</option
+              >
             {/each}
           </optgroup>
         {/each}
       </select>
     </label>
+    {#if ruled.length}
+      <button
+        class="quiet"
+        title="By firm size, country, industry and firms to leave out; marked as by rule"
+        onclick={preJudge}>Pre-judge {ruled.length} by rule</button
+      >
+    {/if}
     <button class="quiet" disabled={nextUnjudged < 0} onclick={() => go(nextUnjudged)}>Next not judged</button>
     <button class="quiet" disabled={!undone.length} onclick={undo} title="Ctrl Z">Undo</button>
   </div>
-  <Refused problem={kept.problem} />
+  <Refused problem={kept.problem ?? refused} />
   {#if kept.waiting}
     <p class="sheet waiting" role="status">
       {kept.waiting} verdict{kept.waiting === 1 ? ' is' : 's are'} not kept yet.
       <button class="quiet" onclick={() => kept.tryAgain()}>Try again</button>
     </p>
   {/if}
-  {#if current}
+  {#if trial.state !== 'done'}
+    <TrialProgress {trial} onstop={() => act(contract.stopTrial)} onresume={() => act(contract.resumeTrial)} />
+  {:else if current}
     <div class="desk">
       <DepthRuler {trial} {at} onopen={go} />
       <PersonCard {trial} {at} />
@@ -174,12 +244,35 @@
         {checks}
         verdict={current.verdict?.verdict ?? null}
         reason={current.verdict?.reason ?? ''}
+        byRule={current.verdict?.by === 'rule'}
         ongive={give}
         onreason={because}
         onback={takeBack}
       />
     </div>
-    <PrecisionBar precision={precision!} population={trial.shown} sampled={trial.sample.length} />
+    <PrecisionBar precision={precision!} population={trial.shown} sampled={trial.sample.length} onmore={drawMore} />
+    {#if query && judgedAs('miss').length}
+      <Causes
+        {query}
+        matching={source?.sheet.matching ?? { stemming: null, diacritics: 'kept' }}
+        misses={judgedAs('miss')}
+        fits={judgedAs('fit')}
+        proposalsPath={briefPath(data.brief.id, 'string', { panel: 'proposals' })}
+      />
+    {/if}
+    {#if source}
+      <KnownGoods briefId={data.brief.id} text={trial.text} {source} stringPath={briefPath(data.brief.id, 'string')} />
+    {/if}
+    {#if trial.events.length}
+      <details class="sheet log">
+        <summary>What went wrong on the way ({trial.events.length})</summary>
+        <ul>
+          {#each trial.events as event, i (i)}<li>
+              search {event.search + 1}, page {event.page + 1}: {event.what}
+            </li>{/each}
+        </ul>
+      </details>
+    {/if}
   {:else}
     <div class="sheet empty">
       <h2>Nobody is found</h2>
@@ -205,6 +298,11 @@
     grid-template-columns: 236px 1fr 330px;
     gap: 14px;
     height: max(430px, calc(100vh - 240px));
+  }
+  .log {
+    margin-top: 12px;
+    padding: 8px 18px;
+    font-size: 13px;
   }
   .waiting {
     padding: 6px 14px;

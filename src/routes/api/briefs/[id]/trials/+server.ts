@@ -4,5 +4,5 @@ import { listTrials, runTrial } from '$server/services/trials';
 
 export const GET = endpoint(contract.listTrials, ({ params }) => listTrials(params.id));
 export const POST = endpoint(contract.runTrial, ({ params, body }) =>
-  runTrial(params.id, body.version, body.sourceId, body.sampleSize)
+  runTrial(params.id, body.version, body.sourceId, body.sampleSize, body.wait * 1000)
 );

@@ -1,0 +1,56 @@
+<script lang="ts">
+  import { partGlyph, partTint } from '$lib/marks/parts';
+  import { percent } from '$lib/marks/format';
+  import type { Person } from '$core/corpus/person';
+  import { matchingOf, type MatchingRules } from '$core/query/matching';
+  import type { Query } from '$core/query/query';
+  import { causesOf } from '$core/suggest/explain';
+  import { fieldWords } from './field-words';
+
+  interface Props {
+    query: Query;
+    matching: MatchingRules;
+    misses: readonly Person[];
+    fits: readonly Person[];
+    proposalsPath: string;
+  }
+  let { query, matching, misses, fits, proposalsPath }: Props = $props();
+
+  const rules = $derived(matchingOf(matching));
+  const causes = $derived(causesOf(query, misses, rules));
+  const ofFits = $derived(
+    new Map(causesOf(query, fits, rules).map(({ term, field, people }) => [`${term} ${field}`, people]))
+  );
+</script>
+
+<section class="sheet" aria-label="Why misses came">
+  <h2>Why the {misses.length} misses came</h2>
+  <table class="board" aria-label="Terms and fields that brought misses">
+    <thead><tr><th>Term</th><th>found in</th><th>Misses</th><th>Fits</th></tr></thead>
+    <tbody>
+      {#each causes.slice(0, 8) as { part, term, field, people } (`${part} ${term} ${field}`)}
+        {@const good = ofFits.get(`${term} ${field}`) ?? 0}
+        <tr>
+          <td><span style:color={partTint(part)}>{partGlyph(part)}</span> <span class="mono">{term}</span></td>
+          <td>{fieldWords[field] ?? field}</td>
+          <td class="number">{people} <span class="soft">{percent(people / misses.length)}</span></td>
+          <td class="number">{good} <span class="soft">{fits.length ? percent(good / fits.length) : '–'}</span></td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <p class="soft"><a href={proposalsPath}>What would keep them away</a>, measured before it is taken.</p>
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 18px;
+    font-size: 13px;
+    display: grid;
+    gap: 8px;
+  }
+  td {
+    padding: 3px 10px;
+  }
+</style>

@@ -1,0 +1,48 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import type { Person } from '$core/corpus/person';
+  import { contract, type Answer } from '$server/api/contract';
+
+  let { person, except }: { person: Person; except: string } = $props();
+
+  let others: Answer<'elsewhere'> = $state.raw([]);
+  $effect(() => {
+    const asking = new AbortController();
+    others = [];
+    const body = { person: $state.snapshot(person) as Person, except };
+    const timer = setTimeout(() => {
+      call(contract.elsewhere, { body, signal: asking.signal }).then(
+        (told) => (others = told),
+        () => {}
+      );
+    }, 200);
+    return () => {
+      clearTimeout(timer);
+      asking.abort();
+    };
+  });
+  const now = (other: Person) => other.jobs?.find(({ to }) => !to);
+</script>
+
+{#if others.length}
+  <section aria-label="The same person elsewhere">
+    <span class="soft">Elsewhere</span>
+    {#each others as { sourceId, sourceName, person: other } (sourceId)}
+      <p>
+        <b>{sourceName}</b>: {now(other)?.title ?? 'no title'}, {now(other)?.company ?? 'no firm'}
+        {#if other.headcount !== undefined}<span class="soft">· {other.headcount.toLocaleString('en')} people</span
+          >{/if}
+        {#if other.mail}<span class="soft">· mail {other.mail}</span>{/if}
+      </p>
+    {/each}
+  </section>
+{/if}
+
+<style>
+  section {
+    border-top: 1px solid var(--rule);
+    margin-top: 10px;
+    padding-top: 8px;
+    font-size: 13px;
+  }
+</style>

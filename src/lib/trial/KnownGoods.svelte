@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import { contract, type Answer } from '$server/api/contract';
+
+  interface Props {
+    briefId: string;
+    text: string;
+    source: { id: string; name: string };
+    stringPath: string;
+  }
+  let { briefId, text, source, stringPath }: Props = $props();
+
+  let known: Answer<'knownAt'> = $state.raw([]);
+  $effect(() => {
+    const asking = new AbortController();
+    const body = { text, sourceId: source.id };
+    call(contract.knownAt, { params: { id: briefId }, body, signal: asking.signal }).then(
+      (told) => (known = told),
+      () => (known = [])
+    );
+    return () => asking.abort();
+  });
+  const there = $derived(known.filter(({ person }) => person).length);
+  const found = $derived(known.filter(({ explanation }) => explanation?.found).length);
+</script>
+
+{#if known.length}
+  <section class="sheet" aria-label="Known-goods here">
+    <h2>Known-goods</h2>
+    <p>{there} of {known.length} are in {source.name}; this string finds {found} of them.</p>
+    <table class="board" aria-label="Known-goods not found">
+      <tbody>
+        {#each known.filter(({ explanation }) => !explanation?.found) as one (one.id)}
+          <tr>
+            <td
+              >{one.name}
+              <div class="soft">{one.company}</div></td
+            >
+            <td>
+              {#if !one.person}not in {source.name}
+              {:else if one.explanation?.letIn}
+                to let them in: {one.explanation.letIn.says.join('; ')}
+              {:else}no single change lets them in{/if}
+            </td>
+            <td class="soft"
+              >{one.explanation?.parts
+                .filter(({ met }) => !met)
+                .map(
+                  ({ part, untold }) =>
+                    `part ${part + 1} fails${untold.length ? ` (${untold.join(', ')} not told)` : ''}`
+                )
+                .join(', ') ?? ''}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="soft"><a href={stringPath}>Change the string</a></p>
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-top: 12px;
+    padding: 10px 18px;
+    font-size: 13px;
+    display: grid;
+    gap: 8px;
+  }
+  td {
+    padding: 3px 10px;
+  }
+</style>

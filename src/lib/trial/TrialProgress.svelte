@@ -1,0 +1,68 @@
+<script lang="ts">
+  import { count } from '$lib/marks/format';
+  import type { Answer } from '$server/api/contract';
+
+  interface Props {
+    trial: Answer<'readTrial'>;
+    onstop: () => void;
+    onresume: () => void;
+  }
+  let { trial, onstop, onresume }: Props = $props();
+
+  const { events, progress } = $derived(trial);
+  const words = {
+    waiting: 'waits for its turn',
+    running: 'is running',
+    done: 'is done',
+    stopped: 'was stopped',
+    failed: 'could not go on'
+  };
+  const under = $derived(trial.state === 'waiting' || trial.state === 'running');
+</script>
+
+<section class="sheet" aria-label="How far the trial is">
+  <p role="status">
+    <b>{trial.sourceName} {words[trial.state]}.</b>
+    {progress.searchesDone} of {progress.searches} search{progress.searches === 1 ? '' : 'es'}, {count(progress.pages)} page{progress.pages ===
+    1
+      ? ''
+      : 's'}, {count(progress.rows)} rows so far{trial.spent
+      ? `, ${count(trial.spent.amount)} ${trial.spent.unit}s spent`
+      : ''}.
+    {trial.problem}
+  </p>
+  <progress max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)} value={progress.rows} aria-label="Rows so far"
+  ></progress>
+  <div>
+    {#if under}
+      <button class="quiet" onclick={onstop}>Stop</button>
+      <span class="soft">What has come is kept; it goes on from there, also after a restart.</span>
+    {:else}
+      <button class="quiet main" onclick={onresume}>Go on</button>
+    {/if}
+  </div>
+  {#if events.length}
+    <ul aria-label="What went wrong on the way">
+      {#each events.slice(-5).reverse() as event, i (i)}
+        <li class="soft">search {event.search + 1}, page {event.page + 1}: {event.what}</li>
+      {/each}
+    </ul>
+  {/if}
+</section>
+
+<style>
+  section {
+    padding: 14px 18px;
+    display: grid;
+    gap: 10px;
+    font-size: 14px;
+  }
+  progress {
+    width: 100%;
+    accent-color: var(--accent);
+  }
+  ul {
+    font-size: 13px;
+    padding-left: 18px;
+  }
+</style>

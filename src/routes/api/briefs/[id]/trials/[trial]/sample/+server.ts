@@ -1,0 +1,5 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { drawMore } from '$server/services/trials';
+
+export const POST = endpoint(contract.drawMore, ({ params, body }) => drawMore(params.id, params.trial, body.size));

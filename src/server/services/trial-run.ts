@@ -1,0 +1,200 @@
+import pRetry, { AbortError } from 'p-retry';
+import { contactKeys } from '$core/people/contact-keys';
+import type { Search } from '$core/dialect/search';
+import { FaultyPlace, Refused, TimedOut } from '$sources/faults';
+import type { Answer, Page } from '$sources/source';
+import { database } from '../database/connection';
+import { models, type SourceRow, type TrialEvent, type TrialRow } from '../database/models';
+import { addJob, alone, handle } from '../jobs/queue';
+import { askPeople } from '../workers/people';
+import { readDocument } from './briefs';
+import { faultsOf, readySource } from './sources';
+
+const task = 'trial';
+/** Asking again: the pause doubles each time, from a quarter of a second. */
+const retries = { retries: 7, minTimeout: 250, factor: 2, maxTimeout: 8000, randomize: true };
+const mostEvents = 500;
+
+/** Puts a trial in line. A brief with many trials waiting does not keep others from their turn. */
+export async function enqueue(trial: TrialRow): Promise<void> {
+  const { Version, Trial } = models();
+  const version = await Version.findByPk(trial.versionId);
+  const versions = await Version.findAll({ where: { briefId: version!.briefId }, attributes: ['id'] });
+  const ahead = await Trial.count({
+    where: { versionId: versions.map(({ id }) => id), state: ['waiting', 'running'] }
+  });
+  await addJob(task, { trialId: trial.id }, trial.id, ahead);
+}
+
+/** Takes up again what a stopped server left: trials that wait or were running. */
+export async function resumeTrials(): Promise<void> {
+  const left = await models().Trial.findAll({ where: { state: ['waiting', 'running'] }, order: ['createdAt'] });
+  for (const trial of left) await enqueue(trial);
+}
+
+handle(task, async (payload) => {
+  const { trialId } = payload as { trialId: string };
+  await alone(`trial ${trialId}`, () => work(trialId));
+});
+
+const places = new Map<string, FaultyPlace>();
+const placeOf = ({ id, sheet }: SourceRow) => {
+  let place = places.get(id);
+  if (!place) places.set(id, (place = new FaultyPlace(sheet.limits.perMinute)));
+  return place;
+};
+
+/** Brings a trial to its end: every page once, each kept as it comes, so that it can go on wherever it was left. */
+async function work(trialId: string): Promise<void> {
+  const { Trial } = models();
+  const trial = await Trial.findByPk(trialId);
+  if (!trial || (trial.state !== 'waiting' && trial.state !== 'running')) return;
+  await trial.update({ state: 'running' });
+  try {
+    const source = await readySource(trial.sourceId);
+    const answers: Answer[] = [];
+    for (const [i, search] of trial.rendering.searches.entries()) {
+      const answer = await pages(trial, source, search, i);
+      if (!answer) return;
+      answers.push(answer);
+    }
+    await finish(trial, source, answers);
+  } catch (error) {
+    if (isGone(error)) throw error;
+    await Trial.update(
+      { state: 'failed', problem: error instanceof Error ? error.message : String(error) },
+      { where: { id: trialId, state: 'running' } }
+    );
+  }
+}
+
+/** Whether an error says that the database went away: then the job is tried again by the queue. */
+const isGone = (error: unknown) => error instanceof Error && /^Sequelize(Connection|Database)/.test(error.name);
+
+/** All rows of one search; null when the trial was stopped meanwhile. */
+async function pages(trial: TrialRow, source: SourceRow, search: Search, number: number): Promise<Answer | null> {
+  const { Trial, TrialPage } = models();
+  const kept = await TrialPage.findAll({ where: { trialId: trial.id, search: number }, order: ['page'] });
+  const all: Page[] = kept.map(({ said, last, people }) => ({ said, last, people }));
+  const seen = new Set(all.flatMap(({ people }) => people.map(({ id }) => id)));
+  while (!all.at(-1)?.last) {
+    const state = await Trial.findByPk(trial.id, { attributes: ['state'] });
+    if (state?.state !== 'running') return null;
+    const page = all.length;
+    const { answer, events, requests } = await askPage(source, search, number, page, seen);
+    await database().transaction(async (transaction) => {
+      await TrialPage.create({ trialId: trial.id, search: number, page, ...answer }, { transaction });
+      await trial.update(
+        { requests: trial.requests + requests, events: [...trial.events, ...events].slice(0, mostEvents) },
+        { transaction }
+      );
+    });
+    for (const { id } of answer.people) seen.add(id);
+    all.push(answer);
+  }
+  const ids = new Set<string>();
+  const people = all.flatMap((page) => page.people.filter(({ id }) => ids.size < ids.add(id).size));
+  // Where the count changed between pages, the first is the one that the pages belong to.
+  return { said: all[0]!.said, people };
+}
+
+/** One page, asked again while it times out, is refused, or shows rows that were there before. */
+async function askPage(
+  source: SourceRow,
+  search: Search,
+  number: number,
+  page: number,
+  seen: ReadonlySet<string>
+): Promise<{ answer: Page; events: TrialEvent[]; requests: number }> {
+  const events: TrialEvent[] = [];
+  const note = (what: string) => events.push({ at: new Date().toISOString(), search: number, page, what });
+  const faults = faultsOf(source);
+  const place = placeOf(source);
+  let requests = 0;
+  const ask = (at: number) => askPeople('page', { sourceId: source.id, search, page: at });
+  let repeated: Page | null = null;
+  const answer = await pRetry(
+    async () => {
+      requests++;
+      const told = await place.page(ask, page, JSON.stringify(search), faults).catch((error: unknown) => {
+        if (error instanceof Refused || error instanceof TimedOut) throw error;
+        throw new AbortError(error as Error);
+      });
+      const fresh = told.people.filter(({ id }) => !seen.has(id));
+      if (told.people.length && !fresh.length) {
+        repeated = told;
+        throw new Repeated();
+      }
+      if (fresh.length < told.people.length)
+        note(`${told.people.length - fresh.length} rows were there before, each counted once`);
+      return { ...told, people: fresh };
+    },
+    {
+      ...retries,
+      async onFailedAttempt({ error }) {
+        note(`${error.message}; asked again`);
+        if (error instanceof Refused) await new Promise((done) => setTimeout(done, error.wait));
+      },
+      shouldRetry: ({ error, retriesLeft }) => !(error instanceof Repeated && retriesLeft < retries.retries - 2)
+    }
+  ).catch((error: unknown) => {
+    // Rows that come again and again are the end of what it shows.
+    if (error instanceof Repeated && repeated) return { ...repeated, people: [], last: true };
+    throw error;
+  });
+  return { answer, events, requests };
+}
+
+class Repeated extends Error {
+  constructor() {
+    super('the page showed rows of a page before');
+  }
+}
+
+async function finish(trial: TrialRow, source: SourceRow, answers: Answer[]): Promise<void> {
+  const { Version, TrialPerson } = models();
+  const version = await Version.findByPk(trial.versionId);
+  const { body: contacted } = await readDocument(version!.briefId, 'contacted');
+  const outcome = await askPeople('gather', {
+    sheet: source.sheet,
+    rendering: trial.rendering,
+    answers,
+    size: trial.sampleSize,
+    seed: trial.seed,
+    contacted: contacted.flatMap(contactKeys)
+  });
+  await database().transaction(async (transaction) => {
+    await TrialPerson.destroy({ where: { trialId: trial.id }, transaction });
+    await TrialPerson.bulkCreate(
+      outcome.sample.map(({ rank, person }) => ({ trialId: trial.id, rank, personId: person.id, person })),
+      { transaction }
+    );
+    await trial.update(
+      {
+        state: 'done',
+        answers: outcome.answers,
+        countLow: outcome.count.low,
+        countHigh: outcome.count.high,
+        shown: outcome.shown,
+        filtered: outcome.filtered,
+        contacted: outcome.contacted,
+        found: outcome.found,
+        duplicates: outcome.duplicates
+      },
+      { transaction }
+    );
+  });
+}
+
+/** People of a trial's result by rank (from 1), out of the pages that were kept. */
+export async function peopleAtRanks(trial: TrialRow, ranks: readonly number[]) {
+  const wanted = new Map(ranks.map((rank) => [trial.found[rank - 1]!, rank]));
+  const rows = await models().TrialPage.findAll({ where: { trialId: trial.id } });
+  const people = new Map(
+    rows.flatMap((row) => row.people.filter(({ id }) => wanted.has(id)).map((person) => [person.id, person] as const))
+  );
+  return [...wanted].flatMap(([id, rank]) => {
+    const person = people.get(id);
+    return person ? [{ rank, person }] : [];
+  });
+}
