@@ -1,11 +1,14 @@
 import type { Person } from '$core/corpus/person';
 import type { Search } from '$core/dialect/search';
+import type { Interval } from '$core/measure/wilson';
 import type { Sheet } from '$core/dialect/sheet';
 
 /** What a source answers to one search. */
 export interface Answer {
   /** The count as the source shows it. */
   said: number;
+  /** What the count may stand for, where a person read it off; otherwise the sheet says. */
+  interval?: Interval;
   /** The people it shows, best first, no further than its cap. */
   people: Person[];
 }

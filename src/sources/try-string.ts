@@ -44,9 +44,9 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
       if (passes && !passes(person)) removed.add(person.id);
       else seen.set(person.id, person);
     }
-  const told = answers.map(({ said, people }) => ({
+  const told = answers.map(({ said, people, interval = countInterval(said, sheet.counting) }) => ({
     said,
-    interval: countInterval(said, sheet.counting),
+    interval,
     shown: people.length
   }));
   return {

@@ -35,10 +35,10 @@ describe('the whole job on the demo', () => {
 
     // Persona: kept as typed, undone and redone.
     await page.getByLabel('Titles wanted').fill('Head of Quality\nQA Manager');
-    await page.getByLabel('Must not come').fill('intern');
+    await page.getByLabel('Must not come', { exact: true }).fill('intern');
     await page.getByLabel('People employed, from').fill('51');
     await page.getByLabel('to', { exact: true }).fill('1,000');
-    await page.getByLabel('Countries').fill('Denmark');
+    await page.getByLabel('Countries', { exact: true }).fill('Denmark');
     await page.keyboard.press('Enter');
     await kept(page);
     await page
@@ -74,7 +74,7 @@ describe('the whole job on the demo', () => {
     await board.getByText(/^\d/).first().waitFor();
     await board.getByText('wider').first().waitFor();
     await expectAccessible(page);
-    await board.getByRole('button', { name: 'Marlow Register' }).click();
+    await board.getByRole('button', { name: 'Marlow Register', exact: true }).click();
     await page
       .getByRole('region', { name: 'How Marlow Register is asked' })
       .getByText('head of quality')
@@ -221,7 +221,7 @@ describe('the whole job on a file of one’s own', () => {
     await page.getByRole('heading', { name: 'Version 1 on My contacts' }).waitFor();
     await page.getByText('40 drawn through all 180 shown.').waitFor();
     await judge(page, 'fmfm');
-    await page.getByText('50 %').waitFor();
+    await page.getByRole('region', { name: 'Precision so far' }).getByText('50 %').waitFor();
 
     await step(page, 'String').click();
     await writeString(page, 'title:(quality OR QA OR kvalitetschef) NOT software');

@@ -31,7 +31,10 @@ describe('two tabs', () => {
     await api('PATCH', `/briefs/${id}`, { revision: 1, archived: true });
     await api('DELETE', `/briefs/${id}`);
     await writeString(page, 'title:QA');
-    await page.getByText(/It may have been deleted, in another tab perhaps/).waitFor();
+    await page
+      .getByText(/It may have been deleted, in another tab perhaps/)
+      .first()
+      .waitFor();
     expect(await page.locator('.cm-content').innerText()).toBe('title:QA');
   });
 });

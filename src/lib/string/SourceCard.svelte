@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { count } from '$lib/marks/format';
   import { factLabel } from '$core/dialect/sheet';
@@ -11,8 +12,10 @@
     source: Source;
     reading: SourceReading | undefined;
     stale: boolean;
+    /** What stands under the card of a place run by hand. */
+    hand?: Snippet | undefined;
   }
-  let { source, reading, stale }: Props = $props();
+  let { source, reading, stale, hand }: Props = $props();
 
   const words = {
     exact: 'asked just this',
@@ -100,6 +103,7 @@
   {:else}
     <p class="soft">Translating…</p>
   {/if}
+  {#if hand && reading?.rendering.searches.length}{@render hand()}{/if}
 </section>
 
 <style>

@@ -9,6 +9,7 @@ import { problemSchema } from '$core/query/problem';
 import { querySchema } from '$core/query/query';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
 import { faultsSchema } from '$sources/faults';
+import { pageFields } from '$core/formats/read-result-page';
 import { changeSchema } from '$core/suggest/change';
 import { proposalKinds } from '$core/suggest/propose';
 import { documentSchemas, houseListSchemas } from './documents';
@@ -381,6 +382,31 @@ export const contract = {
     body: z.object({ person: personSchema, except: sourceId }),
     response: z.array(z.object({ sourceId, sourceName: z.string(), person: personSchema }))
   }),
+  recordByHand: operation(
+    'POST',
+    '/api/briefs/{id}/hand-results',
+    'Keep what came back from a place run by hand, one answer for each search, as a trial',
+    {
+      params: brief,
+      body: z.object({
+        text,
+        parent: z.int().min(1).nullable().default(null),
+        sourceId,
+        answers: z
+          .array(
+            z.object({
+              said: z.int().min(0).max(2_000_000_000),
+              interval: interval.refine(({ low, high }) => low <= high, 'The lower end comes first.'),
+              rows: z.array(z.object({ values: z.partialRecord(z.enum(pageFields), z.string().max(2000)) })).max(5000)
+            })
+          )
+          .min(1)
+          .max(200)
+      }),
+      response: trialDetail,
+      status: 201
+    }
+  ),
   stopTrial: operation('POST', '/api/briefs/{id}/trials/{trial}/stop', 'Stop a trial where it is', {
     params: trialParams,
     response: trialDetail

@@ -73,7 +73,8 @@ async function loadFile(source: SourceRow): Promise<void> {
   await askPeople('finish-file', { sourceId: source.id });
 }
 
-async function findSource(id: string): Promise<SourceRow> {
+/** A source, whatever its kind. */
+export async function findSource(id: string): Promise<SourceRow> {
   const source = await models().Source.findByPk(id);
   if (!source) throw notFound('This source');
   return source;

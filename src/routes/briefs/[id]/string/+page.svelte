@@ -10,6 +10,7 @@
   import Problems from '$lib/string/Problems.svelte';
   import { about } from '$lib/marks/format';
   import BuiltDifference from '$lib/string/BuiltDifference.svelte';
+  import HandResults from '$lib/string/HandResults.svelte';
   import Ledger, { type LedgerState } from '$lib/string/Ledger.svelte';
   import Meanings from '$lib/string/Meanings.svelte';
   import Narrowing from '$lib/string/Narrowing.svelte';
@@ -462,7 +463,25 @@
   <div class="cards">
     {#each chosen as source (source.id)}
       <div id="card-{source.id}">
-        <SourceCard {source} reading={reading.sources[source.id]} stale={!isRead} />
+        {#snippet hand()}
+          <HandResults
+            briefId={data.brief.id}
+            {text}
+            parent={draft.value.from}
+            {source}
+            searches={reading.sources[source.id]?.rendering.searches.length ?? 0}
+            ondone={async (trial) => {
+              await invalidate('eave:brief');
+              await goto(briefPath(data.brief.id, 'trial', { trial }));
+            }}
+          />
+        {/snippet}
+        <SourceCard
+          {source}
+          reading={reading.sources[source.id]}
+          stale={!isRead}
+          hand={source.kind === 'by-hand' && !blocked ? hand : undefined}
+        />
       </div>
     {/each}
   </div>
