@@ -84,12 +84,13 @@ describe('the whole job on the demo', () => {
 
     // Trial: marked words, verdicts by keyboard, precision with its interval.
     await page.getByRole('heading', { name: 'Version 1 on Harrow Guild' }).waitFor();
+    await page.getByRole('article').waitFor();
     expect(await page.locator('article mark').count()).toBeGreaterThan(0);
     await judge(page, 'ffmfum');
     await page.keyboard.press('2');
     await page.getByRole('button', { name: '2 wrong function', pressed: true }).waitFor();
     await page.getByText('3 of 5', { exact: true }).waitFor({ state: 'attached' });
-    await page.getByText('60 %').waitFor();
+    await page.getByRole('region', { name: 'Precision so far' }).getByText('60 %').waitFor();
     const interval = await page.getByTestId('interval').innerText();
     expect(interval).toMatch(/^\d+–\d+ %$/);
     await page.getByText('6 judged').waitFor();
@@ -110,6 +111,7 @@ describe('the whole job on the demo', () => {
     );
     await run(page);
     await page.getByRole('heading', { name: 'Version 2 on Harrow Guild' }).waitFor();
+    await page.getByRole('article').waitFor();
     const judgedAlready = await page
       .getByRole('group', { name: 'Where in the result the sample sits' })
       .getByText('Fit', { exact: true })
