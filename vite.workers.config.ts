@@ -10,7 +10,8 @@ export default defineConfig({
     }
   },
   build: {
-    ssr: 'src/server/workers/people-worker.ts',
+    ssr: true,
+    rollupOptions: { input: ['src/server/workers/people-worker.ts', 'src/server/workers/index-worker.ts'] },
     outDir: 'build/workers',
     emptyOutDir: true,
     target: 'node20'

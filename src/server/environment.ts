@@ -21,6 +21,7 @@ export const environment = () => {
   return {
     databaseUrl: read.data.DATABASE_URL,
     uploads: resolve(read.data.EAVE_DATA, 'uploads'),
+    cache: resolve(read.data.EAVE_DATA, 'cache'),
     /** Whether stand-ins have their usual faults until somebody switches them. */
     faults: read.data.EAVE_FAULTS === 'usual',
     worldPeople: read.data.EAVE_WORLD_PEOPLE,

@@ -1,4 +1,4 @@
-import { PeopleIndex } from '$core/corpus/people-index';
+import { PeopleIndex, type PeopleList } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
 import { countBits, rowsOf } from '$core/corpus/bitmap';
 import { readSearch, type Search } from '$core/dialect/search';
@@ -15,24 +15,24 @@ import type { Answer, Page, Source } from './source';
 export class IndexedSource implements Source {
   readonly sheet: Sheet;
   readonly index: PeopleIndex;
-  private readonly people: readonly Person[];
+  private readonly people: PeopleList;
   private rows: Map<string, number> | null = null;
 
   /** `people` in the order in which the source lists results, best first. */
-  constructor(sheet: Sheet, people: readonly Person[]) {
+  constructor(sheet: Sheet, people: PeopleList, index = PeopleIndex.from(people, matchingOf(sheet.matching))) {
     this.sheet = sheet;
     this.people = people;
-    this.index = PeopleIndex.from(people, matchingOf(sheet.matching));
+    this.index = index;
   }
 
   /** Where a person stands in its order; undefined for one it does not have. */
   rowOf(id: string): number | undefined {
-    this.rows ??= new Map(this.people.map((person, row) => [person.id, row]));
+    this.rows ??= new Map(this.index.ids.map((id, row) => [id, row]));
     return this.rows.get(id);
   }
 
   personAt(row: number): Person {
-    return this.people[row]!;
+    return this.people.at(row)!;
   }
 
   /** A true count as the source would tell it of a query, and what that may stand for. */
@@ -43,13 +43,13 @@ export class IndexedSource implements Source {
 
   ask(search: Search): Answer {
     const { said, rows } = this.answer(search);
-    return { said, people: rows.map((row) => this.people[row]!) };
+    return { said, people: rows.map((row) => this.personAt(row)) };
   }
 
   page(search: Search, page: number): Page {
     const { said, rows } = this.answer(search);
     const size = this.sheet.limits.page ?? pageSize;
-    const people = rows.slice(page * size, (page + 1) * size).map((row) => this.people[row]!);
+    const people = rows.slice(page * size, (page + 1) * size).map((row) => this.personAt(row));
     return { said, people, last: (page + 1) * size >= rows.length };
   }
 

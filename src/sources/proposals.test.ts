@@ -26,7 +26,7 @@ const found = (text: string) => rowsOf(index.rows(parse(text).query!)).map((row)
 
 beforeAll(() => {
   const world = makeWorld(80_000);
-  people = harrowPeople(world);
+  people = [...harrowPeople(world)];
   index = PeopleIndex.from(people, matching);
   const truth = new Map(world.people.map((person) => [person.number.toString(36), isTrulyWanted(person)]));
   wanted = (person) => truth.get(person.id.split('-').at(-1)!)!;

@@ -42,7 +42,7 @@ describe('the world', () => {
 
 describe('stand-ins', () => {
   it('tell people that the schema accepts, each once', () => {
-    const people = harrowPeople(world);
+    const people = [...harrowPeople(world)];
     people.slice(0, 300).forEach((person) => expect(personSchema.safeParse(person).error).toBeUndefined());
     expect(new Set(people.map(({ id }) => id)).size).toBe(people.length);
     expect(people.length / world.people.length).toBeCloseTo(0.7, 1);
@@ -52,7 +52,7 @@ describe('stand-ins', () => {
     ['Lanternfield', lanternfieldPeople, 0.6],
     ['Quillbank', quillbankPeople, 0.45]
   ] as const)('%s tells people that the schema accepts, each once', (_, make, share) => {
-    const people = make(world);
+    const people = [...make(world)];
     people.slice(0, 300).forEach((person) => expect(personSchema.safeParse(person).error).toBeUndefined());
     expect(new Set(people.map(({ id }) => id)).size).toBe(people.length);
     expect(people.length / world.people.length).toBeCloseTo(share, 1);
@@ -83,7 +83,7 @@ describe('stand-ins', () => {
     const { people } = quill.ask({ boxes: {}, facts: [{ scope: 'title', include: ['quality manager'] }] });
     expect(people.length).toBeGreaterThan(50);
     expect(people.every(({ jobs }) => /quality manager/i.test(jobs![0]!.title))).toBe(true);
-    const mails = quillbankPeople(world).map(({ mail }) => mail);
+    const mails = [...quillbankPeople(world)].map(({ mail }) => mail);
     expect(mails.filter((state) => state === 'verified').length / mails.length).toBeCloseTo(0.5, 1);
     expect(mails.filter((state) => state === 'risky').length / mails.length).toBeCloseTo(0.27, 1);
   });

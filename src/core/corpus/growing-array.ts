@@ -8,12 +8,19 @@ export class GrowingUint32 {
   }
 
   push(value: number): void {
-    if (this.length === this.room.length) {
-      const larger = new Uint32Array(this.room.length * 2);
-      larger.set(this.room);
-      this.room = larger;
-    }
+    if (this.length === this.room.length) this.grow();
     this.room[this.length++] = value;
+  }
+
+  /** Pushes again `count` values that were pushed from a place on. */
+  copy(from: number, count: number): void {
+    for (let at = from; at < from + count; at++) this.push(this.room[at]!);
+  }
+
+  private grow(): void {
+    const larger = new Uint32Array(this.room.length * 2);
+    larger.set(this.room);
+    this.room = larger;
   }
 
   toArray(): Uint32Array {

@@ -24,9 +24,29 @@ import { fields, numberOf, searches, valuesOf } from './values';
 const keptBytes = 64 * 1024 * 1024;
 /** A phrase is found along two lists of positions while the longer is up to so many times the shorter; then by looking. */
 const mergeUpTo = 12;
+/** Texts up to so many letters are kept whole while an index is built, and at most so many of them. */
+const longestKept = 48;
+const mostKept = 500_000;
 /** Bits of a place that hold its field; the rest hold its row. */
 const fieldBits = 5;
 const fieldMask = (1 << fieldBits) - 1;
+
+/** People in order, each made or at hand when asked for. An array is one. */
+export interface PeopleList {
+  readonly length: number;
+  at(row: number): Person | undefined;
+}
+
+/** What an index is made of, as plain arrays. */
+export interface IndexParts {
+  ids: readonly string[];
+  words: readonly string[];
+  numbers: Record<NumberFact, Float64Array>;
+  stream: Uint32Array;
+  start: Uint32Array;
+  positions: Uint32Array;
+  places: Uint32Array;
+}
 
 /**
  * A positional inverted index over people. All words stand in one stream of word numbers, a 0 between values, in the
@@ -39,7 +59,8 @@ const fieldMask = (1 << fieldBits) - 1;
  */
 export class PeopleIndex {
   readonly size: number;
-  private readonly ids: string[];
+  /** Ids of the people, in their order. */
+  readonly ids: readonly string[];
   private readonly matching: Matching;
   private readonly vocabulary: Vocabulary;
   /** Word numbers in reading order; 0 ends a value. */
@@ -55,43 +76,37 @@ export class PeopleIndex {
   private sorted: string[] | null = null;
   private readonly forms = new Map<(key: string) => string, Map<string, number[]>>();
 
-  private constructor(people: readonly Person[], matching: Matching) {
+  private constructor(parts: IndexParts, vocabulary: Vocabulary, matching: Matching) {
     this.matching = matching;
-    this.size = people.length;
-    this.ids = people.map((person) => person.id);
-    this.numbers = Object.fromEntries(
-      numberFacts.map((fact) => [fact, Float64Array.from(people, (person) => numberOf(person, fact) ?? Number.NaN)])
-    ) as Record<NumberFact, Float64Array>;
-
-    const vocabulary = new Vocabulary();
-    const fieldNumber = new Map(fields.map((field, i) => [field, i]));
-    const stream = new GrowingUint32(people.length * 64);
-    /** Place and end of each value, in pairs. */
-    const values = new GrowingUint32(people.length * 32);
-    // Words the source drops are met first, so that their numbers are the lowest, and never reach the stream.
-    for (const word of matching.stopWords) vocabulary.cut(word, () => {});
-    const dropped = vocabulary.words.length - 1;
-    const push = dropped ? (word: number) => word > dropped && stream.push(word) : (word: number) => stream.push(word);
-    people.forEach((person, row) => {
-      for (const { field, text } of valuesOf(person)) {
-        vocabulary.cut(text, push);
-        stream.push(0);
-        values.push((row << fieldBits) | fieldNumber.get(field)!);
-        values.push(stream.length);
-      }
-    });
-    this.stream = stream.toArray();
+    this.size = parts.ids.length;
+    this.ids = parts.ids;
+    this.numbers = parts.numbers;
     this.vocabulary = vocabulary;
-    const total = this.stream.length - values.length / 2;
-    this.start = new Uint32Array(vocabulary.words.length + 1);
-    this.positions = new Uint32Array(total);
-    this.places = new Uint32Array(total);
-    this.sortPlaces(values.toArray());
+    this.stream = parts.stream;
+    this.start = parts.start;
+    this.positions = parts.positions;
+    this.places = parts.places;
   }
 
-  /** Builds an index over people; `matching` is how their source compares words. */
-  static from(people: Iterable<Person>, matching: Matching = exactMatching): PeopleIndex {
-    return new PeopleIndex(Array.isArray(people) ? people : [...people], matching);
+  /**
+   * Builds an index over people; `matching` is how their source compares words. A list that makes its people as they are
+   * asked for is gone through once, person by person, and none is kept.
+   */
+  static from(people: PeopleList | Iterable<Person>, matching: Matching = exactMatching): PeopleIndex {
+    const list = 'at' in people ? people : [...people];
+    const vocabulary = new Vocabulary();
+    return new PeopleIndex(buildParts(list, vocabulary, matching), vocabulary, matching);
+  }
+
+  /** The index whose parts were kept; `matching` must be the one it was built with. */
+  static fromParts(parts: IndexParts, matching: Matching = exactMatching): PeopleIndex {
+    return new PeopleIndex(parts, Vocabulary.of(parts.words), matching);
+  }
+
+  /** All it is made of, to be kept and read back by `fromParts`. Shared: not to be changed. */
+  get parts(): IndexParts {
+    const { ids, numbers, stream, start, positions, places } = this;
+    return { ids, words: this.vocabulary.words, numbers, stream, start, positions, places };
   }
 
   /** How many people the query finds. The sets of its parts are kept; their meeting is counted without being made. */
@@ -319,24 +334,118 @@ export class PeopleIndex {
       words.push(this.vocabulary.numberOf(this.sorted[low++]!)!);
     return words;
   }
+}
 
-  /** Counting sort of the stream's positions by word, and within a word by field; each with its row and field. */
-  private sortPlaces(values: Uint32Array): void {
-    const { stream, start, positions, places } = this;
-    for (let at = 0; at < stream.length; at++) if (stream[at]) start[stream[at]! + 1]!++;
-    for (let word = 1; word < start.length; word++) start[word]! += start[word - 1]!;
-    const next = start.slice();
-    for (const value of inFieldOrder(values)) {
-      const place = values[value]!;
-      // The last position of a value is the 0 that ends it.
-      const end = values[value + 1]! - 1;
-      for (let at = value ? values[value - 1]! : 0; at < end; at++) {
-        const to = next[stream[at]!]!++;
-        positions[to] = at;
-        places[to] = place;
+/**
+ * Cuts texts that come again and again: titles, firms, towns, and the sentences of longer texts. Each is cut once, and
+ * copied from where it stands in the stream. Where sentences hardly ever repeat, texts are cut whole.
+ */
+class Repeats {
+  /** Where a text stands in the stream, and how many words it has. */
+  private readonly places = new Map<string, number>();
+  private readonly sizes: number[] = [];
+  private readonly starts: number[] = [];
+  private sentences = 0;
+  private repeated = 0;
+  private readonly stream: GrowingUint32;
+  private readonly vocabulary: Vocabulary;
+  private readonly push: (word: number) => void;
+
+  constructor(stream: GrowingUint32, vocabulary: Vocabulary, push: (word: number) => void) {
+    this.stream = stream;
+    this.vocabulary = vocabulary;
+    this.push = push;
+  }
+
+  cut(text: string): void {
+    if (text.length <= longestKept) this.piece(text);
+    else if (this.sentences > 5000 && this.repeated < this.sentences / 3) this.vocabulary.cut(text, this.push);
+    else {
+      // No word reaches over a space, so that a text may be cut sentence by sentence.
+      for (let from = 0; from < text.length;) {
+        const end = text.indexOf('. ', from);
+        const to = end < 0 ? text.length : end + 2;
+        this.sentences++;
+        if (this.piece(text.slice(from, to))) this.repeated++;
+        from = to;
       }
     }
   }
+
+  /** Whether the text had been cut before. */
+  private piece(text: string): boolean {
+    const { stream } = this;
+    const known = this.places.get(text);
+    if (known !== undefined) {
+      stream.copy(this.starts[known]!, this.sizes[known]!);
+      return true;
+    }
+    const from = stream.length;
+    this.vocabulary.cut(text, this.push);
+    if (this.places.size < mostKept) {
+      this.places.set(text, this.starts.length);
+      this.starts.push(from);
+      this.sizes.push(stream.length - from);
+    }
+    return false;
+  }
+}
+
+function buildParts(people: PeopleList, vocabulary: Vocabulary, matching: Matching): IndexParts {
+  const size = people.length;
+  const ids: string[] = [];
+  const numbers = Object.fromEntries(
+    numberFacts.map((fact) => [fact, new Float64Array(size)])
+  ) as IndexParts['numbers'];
+  const fieldNumber = new Map(fields.map((field, i) => [field, i]));
+  const stream = new GrowingUint32(size * 64);
+  /** Place and end of each value, in pairs. */
+  const values = new GrowingUint32(size * 32);
+  // Words the source drops are met first, so that their numbers are the lowest, and never reach the stream.
+  for (const word of matching.stopWords) vocabulary.cut(word, () => {});
+  const dropped = vocabulary.words.length - 1;
+  const push = dropped
+    ? (word: number) => {
+        if (word > dropped) stream.push(word);
+      }
+    : (word: number) => stream.push(word);
+  const repeats = new Repeats(stream, vocabulary, push);
+  for (let row = 0; row < size; row++) {
+    const person = people.at(row)!;
+    ids.push(person.id);
+    for (const fact of numberFacts) numbers[fact][row] = numberOf(person, fact) ?? Number.NaN;
+    for (const { field, text } of valuesOf(person)) {
+      if (field === 'name') vocabulary.cut(text, push);
+      else repeats.cut(text);
+      stream.push(0);
+      values.push((row << fieldBits) | fieldNumber.get(field)!);
+      values.push(stream.length);
+    }
+  }
+  const sorted = sortPlaces(stream.toArray(), values.toArray(), vocabulary.words.length);
+  return { ids, words: vocabulary.words, numbers, ...sorted };
+}
+
+/** Counting sort of the stream's positions by word, and within a word by field; each with its row and field. */
+function sortPlaces(stream: Uint32Array, values: Uint32Array, words: number) {
+  const total = stream.length - values.length / 2;
+  const start = new Uint32Array(words + 1);
+  const positions = new Uint32Array(total);
+  const places = new Uint32Array(total);
+  for (let at = 0; at < stream.length; at++) if (stream[at]) start[stream[at]! + 1]!++;
+  for (let word = 1; word < start.length; word++) start[word]! += start[word - 1]!;
+  const next = start.slice();
+  for (const value of inFieldOrder(values)) {
+    const place = values[value]!;
+    // The last position of a value is the 0 that ends it.
+    const end = values[value + 1]! - 1;
+    for (let at = value ? values[value - 1]! : 0; at < end; at++) {
+      const to = next[stream[at]!]!++;
+      positions[to] = at;
+      places[to] = place;
+    }
+  }
+  return { stream, start, positions, places };
 }
 
 /** Where each value's pair begins, values of the first field first, otherwise in order. */

@@ -21,6 +21,16 @@ export class Vocabulary {
   readonly words: string[] = [''];
   private table = new Uint32Array(1 << 12);
 
+  /** The vocabulary whose words have the numbers they stand at. */
+  static of(words: readonly string[]): Vocabulary {
+    const vocabulary = new Vocabulary();
+    vocabulary.words.length = 0;
+    for (const word of words) vocabulary.words.push(word);
+    while (vocabulary.table.length < words.length * 2) vocabulary.table = new Uint32Array(vocabulary.table.length * 2);
+    vocabulary.grow();
+    return vocabulary;
+  }
+
   /** The number of a word, or undefined when it was never met. */
   numberOf(word: string): number | undefined {
     const number = this.table[this.slotOf(word, 0, word.length, hashOf(word, 0, word.length))];
@@ -30,12 +40,22 @@ export class Vocabulary {
   /** Tells the number of each word of a text in order, giving new words numbers. */
   cut(text: string, tell: (number: number) => void): void {
     const size = text.length;
+    let plain = 0;
     for (let i = 0; i < size; i++)
       if (text.charCodeAt(i) > 127) {
-        for (const key of tokenKeys(text)) tell(this.add(key, 0, key.length));
-        return;
+        // No word reaches over a space: only the piece with such a letter goes the slow way.
+        const from = text.lastIndexOf(' ', i) + 1;
+        const next = text.indexOf(' ', i);
+        const to = next < 0 ? size : next;
+        if (from > plain) this.cutPlain(text, plain, from, tell);
+        for (const key of tokenKeys(text.slice(from, to))) tell(this.add(key, 0, key.length));
+        plain = i = to;
       }
-    for (let i = 0; i < size;) {
+    if (plain < size) this.cutPlain(text, plain, size, tell);
+  }
+
+  private cutPlain(text: string, start: number, size: number, tell: (number: number) => void): void {
+    for (let i = start; i < size;) {
       const code = text.charCodeAt(i);
       if (!isWord(code) && !(code === dot && beginsName(text, i))) {
         i++;

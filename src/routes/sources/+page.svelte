@@ -20,7 +20,8 @@
     const { readiness: now } = source;
     if (source.kind === 'by-hand') return 'you run it';
     if ('reason' in now) return `not ready: ${now.reason}`;
-    return now.state === 'ready' ? 'ready' : 'its people are being prepared';
+    if (now.state === 'ready') return 'ready';
+    return `its people are being prepared${now.of ? ` (${now.done} of ${now.of} places)` : ''}`;
   }
 
   function counting({ counting: how, limits }: Source['sheet']): string {

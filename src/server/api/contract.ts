@@ -150,7 +150,12 @@ const trialDetail = trial.extend({
 });
 const trialParams = brief.extend({ trial: z.uuid() });
 const readiness = z.discriminatedUnion('state', [
-  z.object({ state: z.enum(['preparing', 'ready']) }),
+  z.object({
+    state: z.literal('preparing'),
+    done: z.int().optional().describe('Indexes ready so far'),
+    of: z.int().optional()
+  }),
+  z.object({ state: z.literal('ready') }),
   z.object({ state: z.literal('failed'), reason: z.string() })
 ]);
 const source = z.object({

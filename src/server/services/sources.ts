@@ -5,9 +5,10 @@ import { noFaults, usualFaults, type Faults } from '$sources/faults';
 import { models, type SourceRow } from '../database/models';
 import { environment } from '../environment';
 import { changedElsewhere, notFound, Refusal } from '../refusal';
-import { askPeople, whenWorkerStops } from '../workers/people';
+import { askPeople, whenWorkerProgresses, whenWorkerStops } from '../workers/people';
 
-export type Readiness = { state: 'preparing' | 'ready' } | { state: 'failed'; reason: string };
+export type Readiness =
+  { state: 'preparing'; done?: number; of?: number } | { state: 'ready' } | { state: 'failed'; reason: string };
 
 /** Which sources have their people in the worker, or are on the way there. */
 const loading = new Map<string, Promise<void>>();
@@ -24,6 +25,10 @@ export async function openSources(): Promise<void> {
   whenWorkerStops(() => {
     loading.clear();
     readiness.clear();
+  });
+  whenWorkerProgresses(({ done, of }) => {
+    for (const { id } of standInSheets)
+      if (readiness.get(id)?.state === 'preparing') readiness.set(id, { state: 'preparing', done, of });
   });
   void prepareStandIns();
 }
@@ -50,7 +55,10 @@ function prepareStandIns(): Promise<void> {
     standInSheets.map((sheet) => sheet.id),
     async () => {
       const size = environment().worldPeople;
-      const made = await askPeople('load-stand-ins', size === undefined ? {} : { size });
+      const made = await askPeople('load-stand-ins', {
+        ...(size !== undefined && { size }),
+        folder: environment().cache
+      });
       for (const { sheet, people } of made) await models().Source.update({ people }, { where: { id: sheet.id } });
     }
   );

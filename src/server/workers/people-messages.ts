@@ -76,7 +76,7 @@ export interface DifferenceAnswer {
 
 /** What the page server asks of the people worker, by kind, and what it gets. */
 export interface PeopleWork {
-  'load-stand-ins': { ask: { size?: number }; answer: { sheet: Sheet; people: number }[] };
+  'load-stand-ins': { ask: { size?: number; folder: string }; answer: { sheet: Sheet; people: number }[] };
   'begin-file': { ask: { sheet: Sheet }; answer: null };
   'add-people': { ask: { sourceId: string; people: Person[] }; answer: null };
   'finish-file': { ask: { sourceId: string }; answer: { people: number } };
@@ -129,4 +129,5 @@ export interface PeopleRequest<K extends PeopleKind = PeopleKind> {
   kind: K;
   ask: PeopleWork[K]['ask'];
 }
-export type PeopleReply = { id: number; answer: unknown } | { id: number; error: string };
+export type PeopleReply =
+  { id: number; answer: unknown } | { id: number; error: string } | { progress: { done: number; of: number } };

@@ -1,4 +1,4 @@
-import { parentPort } from 'node:worker_threads';
+import { parentPort, Worker } from 'node:worker_threads';
 import type { Person } from '$core/corpus/person';
 import { contactKeys } from '$core/people/contact-keys';
 import { matchingOf } from '$core/query/matching';
@@ -17,9 +17,10 @@ import type { Sheet } from '$core/dialect/sheet';
 import { countSenses } from '$core/titles/senses';
 import { importedSource } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
-import { makeStandIns, demoWorldSize } from '$sources/stand-ins/stand-ins';
+import { demoWorldSize, indexName, makeStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
 import { gather, tryString } from '$sources/try-string';
 import { makeWorld } from '$sources/world/world';
+import { readKept, writeKept } from './index-cache';
 import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork } from './people-messages';
 
 const sources = new Map<string, IndexedSource>();
@@ -73,12 +74,47 @@ const countAt = (query: Query, source: IndexedSource): Interval | null => {
   return rendering.exactness === 'impossible' ? null : count;
 };
 
-const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['answer'] } = {
-  'load-stand-ins': ({ size = demoWorldSize }) =>
-    makeStandIns(makeWorld(size)).map((source) => {
-      sources.set(source.sheet.id, source);
-      return { sheet: source.sheet, people: source.index.size };
-    }),
+const work: {
+  [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['answer'] | Promise<PeopleWork[K]['answer']>;
+} = {
+  'load-stand-ins': async ({ size = demoWorldSize, folder }) => {
+    const kept = new Map(standIns.map((standIn) => [standIn.sheet.id, readKept(folder, indexName(standIn, size))]));
+    const [mine, ...others] = standIns.filter(({ sheet }) => !kept.get(sheet.id));
+    let done = standIns.filter(({ sheet }) => kept.get(sheet.id)).length;
+    const tell = () => parentPort!.postMessage({ progress: { done, of: standIns.length } });
+    tell();
+    // A second thread makes all but the largest meanwhile.
+    const ids = others.map(({ sheet }) => sheet.id);
+    const built = new Promise<void>((ended, failed) => {
+      if (!ids.length) return ended();
+      const thread = new Worker(new URL('./index-worker.js', import.meta.url), {
+        workerData: { size, ids, folder },
+        resourceLimits: { maxOldGenerationSizeMb: 4096, maxYoungGenerationSizeMb: 256 }
+      });
+      thread.on('message', (made: { id: string; kept: KeptStandIn }) => {
+        kept.set(made.id, made.kept);
+        done++;
+        tell();
+        if (ids.every((id) => kept.get(id))) ended();
+      });
+      thread.on('error', failed);
+    });
+    // It begins before this one is busy.
+    await new Promise((next) => setTimeout(next, 20));
+    const world = makeWorld(size);
+    const put = ({ source }: { source: IndexedSource }) => sources.set(source.sheet.id, source);
+    if (mine) {
+      const made = makeStandIn(mine, world);
+      put(made);
+      done++;
+      tell();
+      writeKept(folder, indexName(mine, size), made.kept);
+    }
+    await built;
+    for (const standIn of standIns)
+      if (standIn !== mine) put(makeStandIn(standIn, world, kept.get(standIn.sheet.id) ?? undefined));
+    return standIns.map(({ sheet }) => ({ sheet, people: sources.get(sheet.id)!.index.size }));
+  },
 
   'begin-file': ({ sheet }) => {
     arriving.set(sheet.id, { sheet, people: [] });
@@ -239,9 +275,9 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
   }
 };
 
-parentPort?.on('message', ({ id, kind, ask }: PeopleRequest) => {
+parentPort?.on('message', async ({ id, kind, ask }: PeopleRequest) => {
   try {
-    parentPort!.postMessage({ id, answer: work[kind](ask as never) });
+    parentPort!.postMessage({ id, answer: await work[kind](ask as never) });
   } catch (error) {
     parentPort!.postMessage({ id, error: error instanceof Error ? error.message : String(error) });
   }

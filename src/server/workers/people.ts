@@ -12,10 +12,11 @@ const waiting = new Map<number, Waiting>();
 
 function start(): Worker {
   const thread = new Worker(join(environment().workers, 'people-worker.js'), {
-    resourceLimits: { maxOldGenerationSizeMb: 8192 }
+    resourceLimits: { maxOldGenerationSizeMb: 8192, maxYoungGenerationSizeMb: 256 }
   });
   thread.unref();
   thread.on('message', (reply: PeopleReply) => {
+    if ('progress' in reply) return progressed(reply.progress);
     const asked = waiting.get(reply.id);
     waiting.delete(reply.id);
     if (!asked) return;
@@ -36,6 +37,12 @@ function start(): Worker {
 }
 
 let stopped = () => {};
+let progressed: (progress: { done: number; of: number }) => void = () => {};
+
+/** Called as the indexes of the stand-ins become ready. */
+export const whenWorkerProgresses = (listener: typeof progressed) => {
+  progressed = listener;
+};
 
 /** Called when the worker has died and its people must be loaded again. */
 export const whenWorkerStops = (listener: () => void) => {

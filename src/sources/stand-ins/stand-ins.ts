@@ -1,17 +1,51 @@
+import { PeopleIndex, type IndexParts } from '$core/corpus/people-index';
+import type { Sheet } from '$core/dialect/sheet';
+import { hashText } from '$core/measure/random';
+import { matchingOf } from '$core/query/matching';
 import { IndexedSource } from '../indexed-source';
 import { makeWorld, type World } from '../world/world';
-import { harrowPeople, lanternfieldPeople, marlowPeople, quillbankPeople } from './records';
+import { harrowPeople, lanternfieldPeople, marlowPeople, quillbankPeople, type Records } from './records';
 import { harrowGuild, lanternfield, marlowRegister, quillbank } from '$core/dialect/sheets';
 
 /** People in the demo world that ships with Eave. */
-export const demoWorldSize = 80_000;
+export const demoWorldSize = 250_000;
+
+/** The stand-ins: each its sheet, and what it knows of a world. */
+export const standIns: readonly { sheet: Sheet; people: (world: World, order?: Uint32Array) => Records }[] = [
+  { sheet: harrowGuild, people: harrowPeople },
+  { sheet: lanternfield, people: lanternfieldPeople },
+  { sheet: quillbank, people: quillbankPeople },
+  { sheet: marlowRegister, people: marlowPeople }
+];
+
+/** What is kept of a stand-in between two starts: the order of its records and the parts of its index. */
+export interface KeptStandIn {
+  order: Uint32Array;
+  parts: IndexParts;
+}
+
+/** A stand-in over a world; made out of what was kept of it, where that is there. */
+export function makeStandIn({ sheet, people }: (typeof standIns)[number], world: World, kept?: KeptStandIn) {
+  const records = people(world, kept?.order);
+  const matching = matchingOf(sheet.matching);
+  const index = kept ? PeopleIndex.fromParts(kept.parts, matching) : PeopleIndex.from(records, matching);
+  return { source: new IndexedSource(sheet, records, index), kept: { order: records.order, parts: index.parts } };
+}
 
 /** Every stand-in over one world. */
-export function makeStandIns(world: World = makeWorld(demoWorldSize)): IndexedSource[] {
-  return [
-    new IndexedSource(harrowGuild, harrowPeople(world)),
-    new IndexedSource(lanternfield, lanternfieldPeople(world)),
-    new IndexedSource(quillbank, quillbankPeople(world)),
-    new IndexedSource(marlowRegister, marlowPeople(world))
-  ];
+export const makeStandIns = (world: World = makeWorld(demoWorldSize)): IndexedSource[] =>
+  standIns.map((standIn) => makeStandIn(standIn, world).source);
+
+/** Names all that the index of a stand-in depends on: another world, other records or another matching give another name. */
+export function indexName({ sheet, people }: (typeof standIns)[number], size: number): string {
+  const told = JSON.stringify([
+    [...Array(40).keys()].map((row) => people(sampleWorld()).at(row)),
+    sheet.matching,
+    indexFormat
+  ]);
+  return `${sheet.id}-${size}-${hashText(told).toString(36)}${hashText(`${told}/2`).toString(36)}`;
 }
+/** Goes up when the parts of an index change their meaning. */
+const indexFormat = 1;
+let sample: World | undefined;
+const sampleWorld = () => (sample ??= makeWorld(400));
