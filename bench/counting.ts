@@ -1,5 +1,14 @@
 import pg from 'pg';
-import { PeopleIndex, parse, partsOf, type Person, type Query } from '../src/core/index';
+import {
+  judgedSource,
+  parse,
+  partsOf,
+  PeopleIndex,
+  terms,
+  termLedger,
+  type Person,
+  type Query
+} from '../src/core/index';
 import { seededRandom } from '../src/core/measure/random';
 import { scopeTexts, toFullTextSearch } from '../src/server/database/full-text';
 import { makeWorld } from '../src/sources/world/world';
@@ -149,6 +158,61 @@ line('counting, first time', median(first), median(warm));
 line('counting, repeated', repeated, median(warm));
 line('building, against GIN alone', buildOurs, gin);
 line('building, with the tsvectors', buildOurs, vectors + gin);
+
+// The whole ledger of a string of 40 terms, over four sources that have answered other strings: against one count of the
+// same string by PostgreSQL.
+const long = parse(
+  `title:(${['head of quality', 'quality manager', 'quality director', 'qa manager', 'qa', 'kvalitetschef', 'responsible person', 'rp', 'kwaliteitsmanager', 'qualitätsmanager', 'quality assurance manager', 'compliance manager', 'head of compliance', 'quality lead', 'quality specialist', 'warehouse manager', 'logistics manager', 'operations director', 'plant manager', 'quality engineer'].map((text) => `"${text}"`).join(' OR ')}) ` +
+    `AND (${['cold', 'chilled', 'pharma', 'gdp', 'frozen', 'logistics', 'wholesale', 'audit', 'delivery', 'storage'].join(' OR ')}) ` +
+    `AND headcount:[51 TO 1000] NOT (${['software', 'tester', 'intern', 'student', 'sales', 'marketing', 'recruiter', 'finance', 'restaurant'].join(' OR ')})`
+).query!;
+const longTerms = [...terms(long)].length;
+const ledgerSources = [0, 1, 2, 3].map((i) => (i ? PeopleIndex.from(people) : index));
+const verdicts = Array.from({ length: 200 }, (_, i) => ({ id: `p${i * 7}`, fit: i % 3 === 0 }));
+const judged = ledgerSources.map((source) => judgedSource(source, verdicts, (id) => Number(id.slice(1))));
+const longSql = `SELECT count(*)::int AS count FROM people WHERE ${toFullTextSearch(long)}`;
+const longTheirs: number[] = [];
+let longCount = 0;
+for (let i = 0; i < 5; i++) {
+  const from = performance.now();
+  longCount = (await client.query<{ count: number }>(longSql)).rows[0]!.count;
+  longTheirs.push(performance.now() - from);
+}
+const ledgers = () => judged.map((source) => termLedger(long, source.people, source));
+started = performance.now();
+const [rows] = ledgers();
+const ledgerFirst = performance.now() - started;
+if (rows![0]!.alone !== longCount) throw new Error(`The ledger counts ${rows![0]!.alone}, PostgreSQL ${longCount}`);
+const ledgerAgain = median(
+  Array.from({ length: 15 }, () => {
+    const from = performance.now();
+    ledgers();
+    return performance.now() - from;
+  })
+);
+line(`ledger of ${longTerms} terms × 4, first`, ledgerFirst, median(longTheirs));
+line(`ledger of ${longTerms} terms × 4, again`, ledgerAgain, median(longTheirs));
+
+// Growth: the same string, first time and repeated, on more and more people.
+const more = process.env.MOST ? Number(process.env.MOST) : 1_000_000;
+console.log('\npeople        first time    repeated    ledger of 40 terms    index, bytes a person');
+for (const count of [25_000, 100_000, 250_000, more].filter((one) => one <= more)) {
+  const crowd = { length: count, at: (row: number) => ({ ...people[row % people.length]!, id: `p${row}` }) };
+  const grown = PeopleIndex.from(crowd);
+  for (let warmUp = 0; warmUp < 5; warmUp++) grown.count(parse(`title:"sales manager ${warmUp}" NOT kitchen`).query!);
+  started = performance.now();
+  grown.count(query);
+  const firstTime = performance.now() - started;
+  started = performance.now();
+  for (let i = 0; i < 200; i++) grown.count(query);
+  const againTime = (performance.now() - started) / 200;
+  termLedger(long, grown);
+  started = performance.now();
+  termLedger(long, grown);
+  console.log(
+    `${count.toLocaleString('en').padStart(9)}  ${ms(firstTime).padStart(9)} ms ${ms(againTime).padStart(8)} ms ${ms(performance.now() - started).padStart(18)} ms ${(grown.bytes / count).toFixed(0).padStart(20)}`
+  );
+}
 
 const parts = partsOf(query).length;
 const bytes = (parts * size) / 8;

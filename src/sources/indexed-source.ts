@@ -1,6 +1,6 @@
 import { PeopleIndex, type PeopleList } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
-import { countBits, rowsOf } from '$core/corpus/bitmap';
+import { countBits, emptyBitmap, rowsOf, type Bitmap } from '$core/corpus/bitmap';
 import { readSearch, type Search } from '$core/dialect/search';
 import type { Sheet } from '$core/dialect/sheet';
 import { countInterval, shownCount } from '$core/measure/count';
@@ -53,14 +53,17 @@ export class IndexedSource implements Source {
     return { said, people, last: (page + 1) * size >= rows.length };
   }
 
-  private answer(search: Search): { said: number; rows: number[] } {
+  /** The count it says of a search, and all whom the search finds, shown or not. Shared: not to be changed. */
+  count(search: Search): { said: number; found: Bitmap } {
     const query = readSearch(search, this.sheet);
-    if (!query) return { said: 0, rows: [] };
+    if (!query) return { said: 0, found: emptyBitmap(this.index.size) };
     const found = this.index.rows(query);
-    return {
-      said: shownCount(countBits(found), this.sheet.counting, luck(JSON.stringify(search))),
-      rows: rowsOf(found, this.sheet.limits.shown ?? Infinity)
-    };
+    return { said: shownCount(countBits(found), this.sheet.counting, luck(JSON.stringify(search))), found };
+  }
+
+  private answer(search: Search): { said: number; rows: number[] } {
+    const { said, found } = this.count(search);
+    return { said, rows: rowsOf(found, this.sheet.limits.shown ?? Infinity) };
   }
 }
 

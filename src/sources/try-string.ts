@@ -58,7 +58,8 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
   };
 }
 
-function countOf(answers: Outcome['answers'], rendering: Rendering, seen: number): Interval {
+/** How many people a string finds, from what its searches showed and how many people were seen in the end. */
+export function countOf(answers: Outcome['answers'], rendering: Rendering, seen: number): Interval {
   const unseen = answers.map(({ interval, shown }) => ({
     low: Math.max(0, interval.low - shown),
     high: Math.max(0, interval.high - shown)

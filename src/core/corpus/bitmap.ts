@@ -45,6 +45,13 @@ export function countBits(rows: Bitmap): number {
   return total;
 }
 
+/** How many rows are in one set or the other. */
+export function countUnion(a: Bitmap, b: Bitmap): number {
+  let total = 0;
+  for (let i = 0; i < a.length; i++) total = (total + bitsOf(a[i]! | b[i]!)) | 0;
+  return total;
+}
+
 /**
  * How many rows are in every wanted set and in no excluded one. At least one set is wanted. Most strings have a few
  * parts: up to three wanted sets and one excluded are met in one pass that writes nothing.
@@ -90,4 +97,25 @@ export function rowsOf(bits: Bitmap, limit = Infinity): number[] {
     }
   }
   return rows;
+}
+
+/** The first `limit` rows of a set. */
+export function firstOf(bits: Bitmap, limit: number): Bitmap {
+  const first = emptyBitmap(bits.length * 32);
+  let left = limit;
+  for (let i = 0; i < bits.length && left > 0; i++) {
+    let word = bits[i]!;
+    const count = bitsOf(word);
+    if (count > left) {
+      let kept = 0;
+      for (let n = 0; n < left; n++) {
+        kept |= word & -word;
+        word &= word - 1;
+      }
+      word = kept;
+    }
+    first[i] = word;
+    left -= count;
+  }
+  return first;
 }

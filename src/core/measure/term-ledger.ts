@@ -2,9 +2,13 @@ import {
   addAll,
   countBits,
   countCommon,
+  countUnion,
   emptyBitmap,
   fullBitmap,
+  hasBit,
   keepCommon,
+  rowsOf,
+  setBit,
   takeOut,
   type Bitmap
 } from '../corpus/bitmap';
@@ -47,21 +51,53 @@ export interface LedgerRow {
 /**
  * What every part of a string is worth, in one pass: for each place in the string the rest of it is put together once,
  * from the parts before and after (prefixes and suffixes), as `(part AND needed) OR besides`, so that leaving the part
- * out is one union away and nothing is run twice. Time: a few set operations a part.
+ * out is one union away and nothing is run twice. Time: a few set operations a part. Judged people are few: they are
+ * gone through in the same way, in sets of their own.
  */
 export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets): LedgerRow[] {
-  const whole = people.rows(query);
-  const rows: LedgerRow[] = [];
   const none = { fits: 0, misses: 0 };
-  const judgedIn = (sets: Bitmap[], except: Bitmap[] = []): JudgedCount =>
-    judged
-      ? { fits: countCommon([...sets, judged.fits], except), misses: countCommon([...sets, judged.misses], except) }
-      : none;
+  const rows: LedgerRow[] = [];
+  visit(query, people, ({ path, excludes, set, needed, besides, left }) =>
+    rows.push({
+      path,
+      excludes,
+      alone: counted(set),
+      without: left === null ? null : left === 'besides' ? countBits(besides) : countUnion(besides, needed),
+      only: none,
+      brings: none
+    })
+  );
+  if (!judged) return rows;
+  const few = projected(people, judged);
+  const whole = few.people.rows(query);
+  let at = 0;
+  visit(query, few.people, ({ excludes, set, needed, besides, left }) => {
+    const row = rows[at++]!;
+    const without = left === null ? null : besides.slice();
+    if (without && left === 'either') addAll(without, needed);
+    const among = (sets: Bitmap[], except: Bitmap[] = []): JudgedCount => ({
+      fits: countCommon([...sets, few.fits], except),
+      misses: countCommon([...sets, few.misses], except)
+    });
+    if (without) row.only = excludes ? among([without], [whole]) : among([whole], [without]);
+    row.brings = excludes ? among([set, without ?? needed]) : among([set, whole]);
+  });
+  return rows;
+}
 
-  /**
-   * The string is `(set of node, or what is outside it where it excludes) AND needed OR besides`; `neutral` is what the
-   * node is when it is left out.
-   */
+interface Place {
+  path: number[];
+  excludes: boolean;
+  /** People of the part. The string is `(those, or all others where it excludes) AND needed OR besides`. */
+  set: Bitmap;
+  needed: Bitmap;
+  besides: Bitmap;
+  /** What the string is without the part: those besides, or those besides and those needed; null when nothing would be left. */
+  left: 'besides' | 'either' | null;
+}
+
+/** Goes to every part of a string, the outermost first, with the rest of the string around it. */
+function visit(query: Query, people: PeopleSets, tell: (place: Place) => void): void {
   function walk(
     node: Query,
     path: number[],
@@ -70,25 +106,11 @@ export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets
     besides: Bitmap,
     neutral: 'all' | 'none' | null
   ) {
+    // What the part is when it is left out turns with the NOT around it.
     if (node.kind === 'not')
       return walk(node.part, path, !excludes, needed, besides, neutral && (neutral === 'all' ? 'none' : 'all'));
-    const set = people.rows(node);
-    let without: Bitmap | null = null;
-    if (neutral) {
-      without = besides;
-      if ((neutral === 'all') !== excludes) {
-        without = besides.slice();
-        addAll(without, needed);
-      }
-    }
-    rows.push({
-      path,
-      excludes,
-      alone: countBits(set),
-      without: without && countBits(without),
-      only: without ? (excludes ? judgedIn([without], [whole]) : judgedIn([whole], [without])) : none,
-      brings: excludes ? judgedIn([set, without ?? needed]) : judgedIn([set, whole])
-    });
+    const left = neutral && ((neutral === 'all') !== excludes ? 'either' : 'besides');
+    tell({ path, excludes, set: people.rows(node), needed, besides, left });
     if (isTerm(node)) return;
     const sets = node.parts.map((part) => people.rows(part));
     const [before, after] = [prefixes(sets, node.kind, people.size), suffixes(sets, node.kind, people.size)];
@@ -96,21 +118,51 @@ export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets
       const rest = before[i]!.slice();
       (node.kind === 'and' ? keepCommon : addAll)(rest, after[i + 1]!);
       // What the other parts settle by themselves: they narrow what is needed, or add to what comes besides.
-      const narrows = (node.kind === 'and') !== excludes;
       const settled = excludes ? outside(rest, people.size) : rest;
-      const [inner, beside] = [needed.slice(), besides];
-      let other = beside;
-      if (narrows) keepCommon(inner, settled);
+      keepCommon(settled, needed);
+      const leftOut = node.kind === 'and' ? 'all' : 'none';
+      if ((node.kind === 'and') !== excludes) walk(part, [...path, i], excludes, settled, besides, leftOut);
       else {
-        keepCommon(settled, needed);
-        other = beside.slice();
-        addAll(other, settled);
+        addAll(settled, besides);
+        walk(part, [...path, i], excludes, needed, settled, leftOut);
       }
-      walk(part, [...path, i], excludes, inner, other, node.kind === 'and' ? 'all' : 'none');
     });
   }
   walk(query, [], false, fullBitmap(people.size), emptyBitmap(people.size), null);
-  return rows;
+}
+
+const counts = new WeakMap<Bitmap, number>();
+
+/** How many are in a set that does not change: counted once. */
+function counted(set: Bitmap): number {
+  let count = counts.get(set);
+  if (count === undefined) counts.set(set, (count = countBits(set)));
+  return count;
+}
+
+/** The same people, of whom only the judged are there, in sets as small as these are few. */
+function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
+  const all = fits.slice();
+  addAll(all, misses);
+  const rows = rowsOf(all);
+  const project = (set: Bitmap) => {
+    const small = emptyBitmap(rows.length);
+    rows.forEach((row, i) => {
+      if (hasBit(set, row)) setBit(small, i);
+    });
+    return small;
+  };
+  const known = new Map<Bitmap, Bitmap>();
+  const small: PeopleSets = {
+    size: rows.length,
+    rows: (query) => {
+      const set = people.rows(query);
+      let one = known.get(set);
+      if (!one) known.set(set, (one = project(set)));
+      return one;
+    }
+  };
+  return { people: small, fits: project(fits), misses: project(misses) };
 }
 
 function outside(set: Bitmap, size: number): Bitmap {

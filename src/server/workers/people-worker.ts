@@ -6,8 +6,6 @@ import { setQueries } from '$core/query/named-sets';
 import { parse } from '$core/query/parse';
 import { partsOf } from '$core/query/parts';
 import { isTerm, type Query } from '$core/query/query';
-import { render } from '$core/dialect/render';
-import { countInterval } from '$core/measure/count';
 import { narrowing, termLedger } from '$core/measure/term-ledger';
 import { explain } from '$core/suggest/explain';
 import { candidates, effectOf, judgedSource, measure, type Candidate, type Effect } from '$core/suggest/propose';
@@ -18,6 +16,7 @@ import { countSenses } from '$core/titles/senses';
 import { importedSource } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
 import { demoWorldSize, indexName, makeStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
+import { countString } from '$sources/count-string';
 import { gather, tryString } from '$sources/try-string';
 import { makeWorld } from '$sources/world/world';
 import { readKept, writeKept } from './index-cache';
@@ -70,7 +69,7 @@ function peopleByKey(source: IndexedSource): Map<string, Person> {
 }
 
 const countAt = (query: Query, source: IndexedSource): Interval | null => {
-  const { rendering, count } = tryString(query, source);
+  const { rendering, count } = countString(query, source);
   return rendering.exactness === 'impossible' ? null : count;
 };
 
@@ -161,11 +160,9 @@ const work: {
 
   ledger: ({ sourceId, query, verdicts, order }) => {
     const source = sourceOf(sourceId);
-    const rendering = render(query, source.sheet);
-    const { searches, exactness } = rendering;
-    if (exactness === 'impossible') return { rendering, count: { low: 0, high: 0 }, rows: null, narrowing: [] };
+    const { rendering, count: whole } = countString(query, source);
+    if (rendering.exactness === 'impossible') return { rendering, count: whole, rows: null, narrowing: [] };
     const { people, fits, misses } = judgedAt(source, verdicts);
-    const asItIs = exactness === 'exact' && searches.length === 1;
     const nodes = new Map<string, Query>();
     const note = (node: Query, path: number[]): void => {
       if (node.kind === 'not') return note(node.part, path);
@@ -173,9 +170,6 @@ const work: {
       if (!isTerm(node)) node.parts.forEach((part, i) => note(part, [...path, i]));
     };
     note(query, []);
-    const whole = asItIs
-      ? countInterval(source.ask(searches[0]!).said, source.sheet.counting)
-      : tryString(query, source).count;
     return {
       rendering,
       count: whole,

@@ -152,7 +152,7 @@ const pageAge = (person: WorldPerson) => Math.floor(luck(person, 'page age') * 2
 
 /** What the index of public pages knows: a name, a title, a firm and a snippet, as they were when the page was read. One in twenty-five has a second, older page. */
 const lanternfield: Place = {
-  copies: (person) => (luck(person, 'lanternfield') >= 0.6 ? 0 : luck(person, 'second page') < 0.04 ? 2 : 1),
+  copies: (person) => (luck(person, 'lanternfield') >= 0.4 ? 0 : luck(person, 'second page') < 0.04 ? 2 : 1),
   place: (person, second) => -pageRank(person, second),
   record: (person, second) => {
     const age = pageAge(person) + (second ? 24 : 0);
