@@ -11,8 +11,13 @@ export const freePort = () =>
   });
 
 /** Starts the built application on a free port and waits until it answers. */
-export async function startApplication(databaseUrl: string, people: number, data: string) {
-  const port = await freePort();
+export async function startApplication(
+  databaseUrl: string,
+  people: number,
+  data: string,
+  more: Record<string, string> = {}
+) {
+  const port = Number(more.PORT ?? (await freePort()));
   const address = `http://127.0.0.1:${port}`;
   const server = spawn(process.execPath, ['build/index.js'], {
     stdio: ['ignore', 'ignore', 'inherit'],
@@ -25,7 +30,8 @@ export async function startApplication(databaseUrl: string, people: number, data
       EAVE_DATA: data,
       EAVE_WORLD_PEOPLE: String(people),
       EAVE_FAULTS: 'none',
-      BODY_SIZE_LIMIT: '512M'
+      BODY_SIZE_LIMIT: '512M',
+      ...more
     }
   });
   const deadline = Date.now() + 60_000;

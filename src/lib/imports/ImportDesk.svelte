@@ -6,13 +6,20 @@
   import { columnFields, mappingFault, type ColumnField } from '$core/formats/columns';
   import { contract, type Answer } from '$server/api/contract';
 
-  let { ondone }: { ondone: () => void } = $props();
+  interface Props {
+    /** Files imported before, which a newer one may take the place of. */
+    files: readonly { id: string; name: string }[];
+    ondone: () => void;
+  }
+  let { files, ondone }: Props = $props();
   type Import = Answer<'readImport'>;
 
   let uploading = $state('');
   let job = $state<Import | null>(null);
   let mapping = $state<ColumnField[]>([]);
   let name = $state('');
+  /** The imported file that the new one takes the place of; empty for a new source. */
+  let into = $state('');
   let refused: unknown = $state(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   onDestroy(() => clearTimeout(timer));
@@ -44,7 +51,7 @@
     try {
       job = await call(contract.startImport, {
         params: { id: job.id },
-        body: { name, mapping: [...mapping], skipBadRows }
+        body: { name, mapping: [...mapping], skipBadRows, into: into || null }
       });
       void watch();
     } catch (problem) {
@@ -155,7 +162,15 @@
       </div>
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
-        <label>Name of the source <input bind:value={name} maxlength="100" /></label>
+        {#if files.length}
+          <label
+            >It is <select bind:value={into}>
+              <option value="">a new source</option>
+              {#each files as file (file.id)}<option value={file.id}>a newer file of {file.name}</option>{/each}
+            </select></label
+          >
+        {/if}
+        {#if !into}<label>Name of the source <input bind:value={name} maxlength="100" /></label>{/if}
         <button class="quiet main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</button
         >
         {#if job.outcome?.errors.length}

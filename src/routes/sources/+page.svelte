@@ -150,7 +150,7 @@
       <button class="quiet" onclick={() => start(sheet)} title={sheet.about}>{sheet.name}</button>
     {/each}
   </section>
-  <ImportDesk ondone={() => invalidate('eave:sources')} />
+  <ImportDesk files={data.sources.filter(({ kind }) => kind === 'file')} ondone={() => invalidate('eave:sources')} />
 </div>
 
 <Modal

@@ -746,7 +746,8 @@ export const contract = {
     body: z.object({
       name: z.string().trim().min(1, 'A source needs a name.').max(100),
       mapping: columnMappingSchema,
-      skipBadRows: z.boolean().default(false)
+      skipBadRows: z.boolean().default(false),
+      into: sourceId.nullable().default(null).describe('An imported file whose people these take the place of, by key')
     }),
     response: importShape,
     status: 202

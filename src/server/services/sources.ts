@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { Op } from 'sequelize';
 import { sheetSchema, type Sheet } from '$core/dialect/sheet';
 import { standInSheets } from '$core/dialect/sheets';
 import { noFaults, usualFaults, type Faults } from '$sources/faults';
@@ -70,13 +71,11 @@ async function loadFile(source: SourceRow): Promise<void> {
   await askPeople('begin-file', { sheet: source.sheet });
   for (let from = 0; ; from += batch) {
     const rows = await models().SourcePerson.findAll({
-      where: { sourceId: source.id },
-      order: ['ordinal'],
-      offset: from,
-      limit: batch
+      where: { sourceId: source.id, ordinal: { [Op.gte]: from, [Op.lt]: from + batch } },
+      order: ['ordinal']
     });
+    if (!rows.length) break;
     await askPeople('add-people', { sourceId: source.id, people: rows.map((row) => row.person) });
-    if (rows.length < batch) break;
   }
   await askPeople('finish-file', { sourceId: source.id });
 }
@@ -175,6 +174,14 @@ export async function switchFaults(id: string, faults: Faults) {
 
 /** The source, whatever its state. */
 export const readSource = async (id: string) => told(await findSource(id));
+
+/** Lets the worker forget the people of a file, so that they are read anew when it is next asked. */
+export async function forgetPeople(id: string): Promise<void> {
+  await loading.get(id)?.catch(() => {});
+  loading.delete(id);
+  readiness.delete(id);
+  await askPeople('forget', { sourceId: id });
+}
 
 /** Removes an imported file with its people, or a place run by hand; its trials and the verdicts on its people go too. */
 export async function deleteSource(id: string): Promise<void> {

@@ -172,4 +172,47 @@ describe('importing', () => {
     await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
     await expect(deleteSource('harrow-guild')).rejects.toThrow();
   });
+
+  it('updates a source from a newer file by key, and says who came, changed and left', async () => {
+    const first = await importAll('id,name,title\n1,Ann,QA\n2,Bo,RP\n3,Cy,QA\n');
+    const brief = await createBrief('Updated');
+    const { number } = await keepVersion(brief.id, 'title:(qa OR rp)');
+    expect((await runTrial(brief.id, number, first.sourceId!, 10)).shown).toBe(3);
+    const update = async (content: string, skip = false) => {
+      const job = await upload(content);
+      await startImport(
+        job.id,
+        'ignored',
+        job.reading.columns.map(({ field }) => field),
+        skip,
+        first.sourceId
+      );
+      return ended(job.id);
+    };
+    const refused = await update('id,name,title\n1,Ann,QA\n,,\n');
+    expect(refused.state).toBe('refused');
+    expect(await peopleOf(first.sourceId)).toHaveLength(3);
+    const second = await update('id,name,title\n2,Bo,Head of Quality\n3,Cy,QA\n4,Di,QA\n');
+    expect(second).toMatchObject({
+      state: 'done',
+      sourceId: first.sourceId,
+      outcome: { message: '3 people: 1 came, 1 changed, 1 left.' }
+    });
+    const after = await runTrial(brief.id, number, first.sourceId!, 10);
+    expect(after.sample.map(({ person }) => person.name)).toEqual(['Cy', 'Di']);
+    const job = await upload('name\nX\n');
+    await expect(startImport(job.id, 'X', ['name'], false, 'nowhere')).rejects.toThrow('not there');
+  });
+
+  it('knows people without a key by mail, or by name and firm, and shows those that look alike', async () => {
+    const first = await importAll(
+      'name,company,email\nAnn,Cold A/S,ann@cold.example\nBo,Warm Ltd,\nBo,Warm Limited,\n'
+    );
+    expect(first.outcome!.message).toBe('3 people imported, 1 look like one before them.');
+    expect((await peopleOf(first.sourceId)).map(({ id }) => id)).toEqual([
+      'ann@cold.example',
+      'bo at warm',
+      'bo at warm (2)'
+    ]);
+  });
 });

@@ -4,9 +4,12 @@ import { mkdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { Op } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { ReadableStream as WebStream } from 'node:stream/web';
 import { mappingFault, type ColumnField } from '$core/formats/columns';
+import { personSchema, type Person } from '$core/corpus/person';
+import { hashText } from '$core/measure/random';
+import { contactKeys } from '$core/people/contact-keys';
 import { personFromRow } from '$core/formats/person-from-row';
 import { importedSheet } from '$sources/imported-file';
 import { database } from '../../database/connection';
@@ -14,6 +17,7 @@ import { models, type ImportRow } from '../../database/models';
 import { environment } from '../../environment';
 import { notFound, Refusal } from '../../refusal';
 import type { ImportOutcome } from './import-shapes';
+import { findSource, forgetPeople } from '../sources';
 import { readRows, recognise } from './read-table';
 
 const mostErrors = 100;
@@ -71,8 +75,19 @@ async function findImport(id: string): Promise<ImportRow> {
 export const readImport = async (id: string) => told(await findImport(id));
 
 /** Begins to import in the background; `readImport` tells how far it is. */
-export async function startImport(id: string, name: string, mapping: readonly ColumnField[], skipBadRows: boolean) {
+export async function startImport(
+  id: string,
+  name: string,
+  mapping: readonly ColumnField[],
+  skipBadRows: boolean,
+  into: string | null = null
+) {
   const row = await findImport(id);
+  if (into !== null) {
+    const source = await findSource(into);
+    if (source.kind !== 'file')
+      throw new Refusal(409, 'No imported file', `${source.name} is no imported file, so no file can take its place.`);
+  }
   if (row.state === 'running' || row.state === 'done')
     throw new Refusal(409, 'Already begun', 'This file is being imported or is imported already.');
   if (mapping.length !== row.reading.columns.length)
@@ -86,8 +101,24 @@ export async function startImport(id: string, name: string, mapping: readonly Co
   const progress = { outcome: { rows: 0, bytesRead: 0, skipped: 0, errors: [], message: null }, stop: false };
   running.set(id, progress);
   await row.update({ state: 'running' });
-  void runImport(row, name, mapping, skipBadRows, progress);
+  void runImport(row, name, mapping, skipBadRows, into, progress);
   return told(row);
+}
+
+const fingerprint = (person: Person) => hashText(JSON.stringify(person));
+
+/** What the people of a source were, by id. */
+async function fingerprints(sourceId: string, transaction: Transaction): Promise<Map<string, number>> {
+  const known = new Map<string, number>();
+  for (let from = 0; ; from += batch) {
+    const rows = await models().SourcePerson.findAll({
+      where: { sourceId, ordinal: { [Op.gte]: from, [Op.lt]: from + batch } },
+      transaction
+    });
+    if (!rows.length) return known;
+    // PostgreSQL keeps JSON with its keys in an order of its own: read by the schema, both are in one order.
+    for (const { person } of rows) known.set(person.id, fingerprint(personSchema.parse(person)));
+  }
 }
 
 class Ended extends Error {
@@ -103,17 +134,24 @@ async function runImport(
   name: string,
   mapping: readonly ColumnField[],
   skipBadRows: boolean,
+  into: string | null,
   progress: { outcome: ImportOutcome; stop: boolean }
 ): Promise<void> {
   const { outcome } = progress;
-  const sourceId = `file-${row.id}`;
+  const sourceId = into ?? `file-${row.id}`;
   try {
     await database().transaction(async (transaction) => {
       const { Source, SourcePerson } = models();
-      const source = await Source.create(
-        { id: sourceId, kind: 'file', name, sheet: importedSheet(sourceId, name), people: 0 },
-        { transaction }
-      );
+      const source =
+        into === null
+          ? await Source.create(
+              { id: sourceId, kind: 'file', name, sheet: importedSheet(sourceId, name), people: 0 },
+              { transaction }
+            )
+          : await findSource(into);
+      const before = into === null ? null : await fingerprints(into, transaction);
+      if (into !== null) await SourcePerson.destroy({ where: { sourceId: into }, transaction });
+      const changes = { came: 0, changed: 0, duplicates: 0 };
       const waiting: { sourceId: string; ordinal: number; person: never }[] = [];
       const keys = new Set<string>();
       const flush = async () => SourcePerson.bulkCreate(waiting.splice(0), { transaction });
@@ -127,7 +165,18 @@ async function runImport(
             'refused',
             `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
           );
-        const result = 'error' in read ? read : personFromRow(read.cells, mapping, `row-${read.row}`);
+        const ownKey = `row-${read.row}`;
+        const result = 'error' in read ? read : personFromRow(read.cells, mapping, ownKey);
+        if ('person' in result && result.person.id === ownKey) {
+          // Without a key of the file's own, a person is known by mail, or by name and firm, so that a newer file updates them.
+          const [known] = contactKeys(result.person);
+          if (known !== undefined) {
+            let key = known;
+            for (let i = 2; keys.has(key); i++) key = `${known} (${i})`;
+            if (key !== known) changes.duplicates++;
+            result.person.id = key.slice(0, 300);
+          }
+        }
         const error =
           'error' in result
             ? result.error
@@ -140,6 +189,12 @@ async function runImport(
             outcome.errors.push({ row: read.row, line: read.line, message: error });
         } else if ('person' in result) {
           keys.add(result.person.id);
+          if (before) {
+            const was = before.get(result.person.id);
+            if (was === undefined) changes.came++;
+            else if (was !== fingerprint(personSchema.parse(result.person))) changes.changed++;
+            before.delete(result.person.id);
+          }
           waiting.push({ sourceId, ordinal: kept++, person: result.person as never });
           if (waiting.length === batch) await flush();
         }
@@ -151,10 +206,19 @@ async function runImport(
           `${outcome.skipped.toLocaleString('en')} of ${outcome.rows.toLocaleString('en')} rows cannot be read, so nothing was kept. Mend the rows named below, match the columns otherwise, or import without these rows.`
         );
       if (!kept) throw new Ended('refused', 'No row could be read as a person, so nothing was kept.');
-      outcome.message = `${kept.toLocaleString('en')} people imported${outcome.skipped ? `, ${outcome.skipped.toLocaleString('en')} rows left out` : ''}.`;
+      const n = (count: number) => count.toLocaleString('en');
+      outcome.message =
+        [
+          before
+            ? `${n(kept)} people: ${n(changes.came)} came, ${n(changes.changed)} changed, ${n(before.size)} left`
+            : `${n(kept)} people imported`,
+          ...(changes.duplicates ? [`${n(changes.duplicates)} look like one before them`] : []),
+          ...(outcome.skipped ? [`${n(outcome.skipped)} rows left out`] : [])
+        ].join(', ') + '.';
       await source.update({ people: kept }, { transaction });
       await row.update({ state: 'done', outcome, sourceId }, { transaction });
     });
+    if (into !== null) await forgetPeople(into);
     await rm(pathOf(row.id), { force: true });
   } catch (error) {
     const ended =
