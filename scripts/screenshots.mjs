@@ -108,6 +108,19 @@ await picture('versions', `${at}/string?version=1`, {
   act: (page) =>
     page.evaluate(() => document.querySelector('[aria-label=Versions]')?.scrollIntoView({ block: 'center' }))
 });
+const panel = (name, region) =>
+  picture(name, `${at}/string?panel=${name}`, {
+    act: async (page) => {
+      const shown = page.getByRole('region', { name: region });
+      await shown.locator('td').nth(3).waitFor();
+      await page.waitForTimeout(1500);
+      await page.evaluate(() => document.querySelector('.tools')?.scrollIntoView());
+    }
+  });
+await panel('proposals', 'Proposals');
+await panel('narrowing', 'Narrowing');
+await panel('meanings', 'Meanings of words in this string');
+await picture('places', '/library/places');
 await picture('library', '/library?set=never-interns');
 await picture('sheet', '/sources/lanternfield');
 await picture('trial', `${at}/trial?trial=${trials[0].id}&at=12`);

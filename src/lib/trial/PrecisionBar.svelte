@@ -9,10 +9,12 @@
     /** People the sample was drawn from. */
     population: number;
     sampled: number;
+    /** Of the first tenth of the result alone, which is what reading page after page from the top sees. */
+    top: Precision;
     /** Draws so many people in all. */
     onmore: (size: number) => void;
   }
-  let { precision, population, sampled, onmore }: Props = $props();
+  let { precision, population, sampled, top, onmore }: Props = $props();
 
   const halfWidths = [0.05, 0.1, 0.15];
   let halfWidth = $state(0.1);
@@ -63,6 +65,12 @@
         ? `Judged enough for ±${points} points.`
         : `About ${more} more verdicts bring it to ±${points} points.`}
     </span>
+    {#if top.share !== null && precision.share !== null && judged > top.fits + top.misses}
+      <br /><span class="soft"
+        >The first tenth alone: {top.fits} of {top.fits + top.misses}, {percentRange(top.interval)}. Read only from the
+        top, that is all one knows, and of the rest nothing.</span
+      >
+    {/if}
     <br />
     <label class="soft"
       >Half-width <select bind:value={halfWidth}>

@@ -63,6 +63,11 @@
         trial.shown
       )
   );
+  const top = $derived(
+    precisionOf(
+      trial?.sample.flatMap(({ rank, verdict }) => (verdict && rank <= trial.shown / 10 ? [verdict.verdict] : [])) ?? []
+    )
+  );
   const checks = $derived(current ? checkFacts(data.persona.body, data.wording.body, current.person) : []);
 
   const sourceName = (id: string) => data.sources.find((source) => source.id === id)?.name ?? id;
@@ -250,7 +255,13 @@
         onback={takeBack}
       />
     </div>
-    <PrecisionBar precision={precision!} population={trial.shown} sampled={trial.sample.length} onmore={drawMore} />
+    <PrecisionBar
+      precision={precision!}
+      {top}
+      population={trial.shown}
+      sampled={trial.sample.length}
+      onmore={drawMore}
+    />
     {#if query && judgedAs('miss').length}
       <Causes
         {query}
