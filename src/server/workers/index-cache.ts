@@ -19,7 +19,8 @@ export function readKept(folder: string, name: string): KeptStandIn | null {
 export function writeKept(folder: string, name: string, kept: KeptStandIn): void {
   try {
     mkdirSync(folder, { recursive: true });
-    const source = name.split('-').slice(0, -2).join('-');
+    // The last piece names the contents: what stands before it is the source and the size of its world.
+    const source = name.split('-').slice(0, -1).join('-');
     for (const file of readdirSync(folder))
       if (file.startsWith(`${source}-`) && !file.startsWith(name)) rmSync(join(folder, file));
     // Written beside and moved there, so that no half of it is ever read.
