@@ -6,6 +6,7 @@ import { matcher } from '../query/matches';
 import { matchingOf } from '../query/matching';
 import { parse } from '../query/parse';
 import { print } from '../query/print';
+import type { Query } from '../query/query';
 import { lexBox, readBox, writeBox } from './box-text';
 import { rescope, useOfText } from './search';
 import type { Box } from './sheet';
@@ -47,6 +48,15 @@ describe('a query written in a box', () => {
     ['(c OR d) (a OR b)', { group: false, binding: 'left-to-right' }, null],
     ['a', { opening: 'site:x.example' }, 'site:x.example a']
   ])('%s in %j is %j', (text, change, outcome) => expect(written(text, change)).toBe(outcome));
+
+  it('puts alternatives first where they must be, a group of one around them or not', () => {
+    const word = (text: string) => ({ kind: 'word' as const, scope: 'any' as const, text });
+    const query: Query = {
+      kind: 'and',
+      parts: [word('a'), { kind: 'or', parts: [{ kind: 'or', parts: [word('b'), word('c')] }] }]
+    };
+    expect(writeBox(query, box({ group: false, binding: 'left-to-right' }))).toBe('b OR c AND a');
+  });
 
   it('reads back as itself wherever it can be written', () => {
     let compared = 0;

@@ -25,9 +25,17 @@ export const standsBare = (inner: 'and' | 'or', box: Box): boolean =>
  */
 export function writeBox(query: Query, box: Box): string | null {
   if (box.scoped) return print(query);
-  const text = write(query, box, 'open');
+  const text = write(withoutHusks(query), box, 'open');
   return text && box.opening ? `${box.opening} ${text}` : text;
 }
+
+/** Without groups of a single part, which would hide what stands in them. */
+const withoutHusks = (query: Query): Query =>
+  isTerm(query)
+    ? query
+    : query.kind === 'not'
+      ? { ...query, part: withoutHusks(query.part) }
+      : join(query.kind, query.parts.map(withoutHusks));
 
 function write(query: Query, box: Box, around: 'open' | 'and' | 'or' | 'not'): string | null {
   if (isTerm(query)) return writeTerm(query, box, around);

@@ -15,9 +15,9 @@ beforeAll(openSources);
 
 const text = 'title:(QA OR "quality manager") AND (GDP OR pharma) NOT intern';
 const sourceId = 'harrow-guild';
-const software = (person: Person) => matches(parse('software OR tester').query!, person);
+const software = (person: Person) => matches(parse('software OR tester OR specialist OR engineer').query!, person);
 
-/** A brief whose found people are judged: software testers are misses, the others fits. */
+/** A brief whose found people are judged: specialists, engineers and who tests software are misses, the others fits. */
 async function judged() {
   const { id } = await createBrief('Judged');
   const { number } = await keepVersion(id, text);

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
-  import { goto, invalidate } from '$app/navigation';
+  import { goto, invalidate, replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -52,9 +52,17 @@
       }))
     }
   );
-  const at = $derived(
-    trial ? Math.min(trial.sample.length - 1, Math.max(0, Number(page.url.searchParams.get('at') ?? 0) || 0)) : 0
-  );
+  /** Moves at once and not when the page has loaded: the next key is meant for the next person. */
+  let wanted = $state(0);
+  let followed = '';
+  $effect.pre(() => {
+    const place = page.url.searchParams.get('at') ?? '0';
+    const now = `${data.trial?.id} ${place}`;
+    if (now === followed) return;
+    followed = now;
+    wanted = Number(place) || 0;
+  });
+  const at = $derived(trial ? Math.min(trial.sample.length - 1, Math.max(0, wanted)) : 0);
   const current = $derived(trial?.sample[at] ?? null);
   const precision = $derived(
     trial &&
@@ -75,11 +83,8 @@
   const openTrial = (id: string) => goto(briefPath(data.brief.id, 'trial', { trial: id }));
   const go = (index: number) => {
     if (!trial || index < 0 || index >= trial.sample.length) return;
-    void goto(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index }), {
-      keepFocus: true,
-      noScroll: true,
-      replaceState: true
-    });
+    wanted = index;
+    replaceState(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index }), page.state);
   };
 
   async function judge(index: number, verdict: Verdict | null, reason: string, remember = true) {
