@@ -8,7 +8,7 @@ import type { IndexedSource } from './indexed-source';
 import { harrowPeople, lanternfieldPeople, quillbankPeople } from './stand-ins/records';
 import { makeStandIns } from './stand-ins/stand-ins';
 import { tryString } from './try-string';
-import { isTrulyWanted, makeWorld } from './world/world';
+import { headcountAt, isTrulyWanted, makeWorld } from './world/world';
 
 const world = makeWorld(20_000);
 const standIns = makeStandIns(world);
@@ -37,6 +37,17 @@ describe('the world', () => {
     expect(titled(/\bRP\b/, 'machinery')).toBeGreaterThan(5);
   });
 
+  it('has people who change jobs every month, firms that grow and firms that shrink, and titles with signs in them', () => {
+    const moved = new Set(world.people.map(({ career }) => career[0]!.began).filter((months) => months <= 24));
+    expect([...Array(22).keys()].every((month) => moved.has(month + 3))).toBe(true);
+    const [grew, shrank] = [1, -1].map((way) => world.firms.filter(({ growth }) => Math.sign(growth) === way));
+    expect(grew!.length).toBeGreaterThan(world.firms.length / 5);
+    expect(shrank!.length).toBeGreaterThan(world.firms.length / 5);
+    expect(headcountAt({ ...world.firms[0]!, headcount: 120, growth: 20 }, 12)).toBe(100);
+    expect(headcountAt({ ...world.firms[0]!, headcount: 90, growth: -10 }, 12)).toBe(100);
+    const signs = world.people.filter(({ career }) => /\p{Extended_Pictographic}/u.test(career[0]!.title)).length;
+    expect(signs / world.people.length).toBeCloseTo(0.025, 2);
+  });
   it('uses example domains only', () =>
     expect(world.people.every(({ mail }) => /@[a-z0-9-]+\.example$/.test(mail))).toBe(true));
 });

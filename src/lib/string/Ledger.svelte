@@ -2,6 +2,7 @@
   import { about, counted, count, percent, percentRange } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
+  import { expectedSpend } from '$core/measure/spend';
   import { wilson } from '$core/measure/wilson';
   import type { Query } from '$core/query/query';
   import type { Answer } from '$server/api/contract';
@@ -118,6 +119,8 @@
               <span class="badge {now.answer.rendering.exactness}">{now.answer.rendering.exactness}</span>
               {now.answer.rendering.searches.length}
               {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
+              {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, now.answer.count)}
+              {#if cost && now.answer.rows}<div class="use soft">a run costs {counted(cost)} {cost.unit}s</div>{/if}
               {#each use(source, now.answer) as { kind, used, most } (kind)}
                 <div class="use soft">{count(used)} of {count(most)} {kind}</div>
                 <div class="use-bar">

@@ -8,6 +8,7 @@ import { valuesOf } from '$core/corpus/values';
 import { render } from '$core/dialect/render';
 import type { Sheet } from '$core/dialect/sheet';
 import { extendSample } from '$core/measure/draw-sample';
+import { spendOn } from '$core/measure/spend';
 import { col, fn } from 'sequelize';
 import { database } from '../database/connection';
 import { models, type TrialPersonRow, type TrialRow, type TrialState, type VersionRow } from '../database/models';
@@ -162,10 +163,6 @@ function expectedRows(
   return Math.round((begun.reduce((sum, { said }) => sum + Math.min(said, most), 0) * searches) / begun.length);
 }
 
-/** What searches and records cost at a source; null where nothing does. */
-const spentOn = ({ price }: Sheet, searches: number, records: number) =>
-  price && { amount: searches * price.perSearch + records * price.perRecord, unit: price.unit };
-
 /** How many people of a trial's result the sample stands for, where that is known exactly. */
 export const populationOf = (trial: TrialRow) => trial.shown;
 
@@ -200,7 +197,7 @@ export async function readTrial(briefId: string, trialId: string) {
       rows,
       rowsExpected: expectedRows(pages, trial.rendering.searches.length, source!.sheet)
     },
-    spent: spentOn(source!.sheet, trial.rendering.searches.length, rows),
+    spent: spendOn(source!.sheet, trial.rendering.searches.length, rows),
     events: trial.events,
     shownCap: source!.sheet.limits.shown,
     text: version.text,

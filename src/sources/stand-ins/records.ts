@@ -1,7 +1,7 @@
 import type { PeopleList } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
 import { hashText } from '$core/measure/random';
-import { monthBefore, type World, type WorldPerson } from '../world/world';
+import { headcountAt, monthBefore, type World, type WorldPerson } from '../world/world';
 
 /** What a place knows of the world. */
 export interface Place {
@@ -102,7 +102,7 @@ function harrowRecord(person: WorldPerson): Person {
     ...(known('function', 0.9) && { function: now.role.function }),
     ...(known('rank', 0.92) && { rank: now.role.rank }),
     ...(known('headcount', 0.95) && {
-      headcount: now.firm.headcount,
+      headcount: headcountAt(now.firm, now.ended),
       growth: now.firm.growth,
       founded: now.firm.founded
     }),
@@ -189,7 +189,7 @@ const quillbank: Place = {
       industry: now.firm.trade.industry,
       function: now.role.function,
       rank: now.role.rank,
-      headcount: now.firm.headcount,
+      headcount: headcountAt(now.firm, now.ended),
       // About half of the addresses verify and a bit over a quarter more are risky: common practice, no published source.
       mail: checked < 0.5 ? ('verified' as const) : checked < 0.77 ? ('risky' as const) : ('none' as const),
       ...(checked < 0.77 && { contact: [person.mail] })

@@ -136,6 +136,10 @@ export function makeWorld(size: number, seed = 'eave'): World {
     if (luck < 0.11) return `Interim ${title}`;
     if (luck < 0.13) return `${title}, ex-${pick(firmNames)}`;
     if (luck < 0.16) return `${title} – ${firm.town}`;
+    // One number decides which signs too, so that the people are the same with and without them.
+    const sign = (from: number) => signs[(Math.floor(luck * 1e6) + from) % signs.length]!;
+    if (luck < 0.175) return `${sign(0)} ${title}`;
+    if (luck < 0.185) return `${title} ${sign(0)}${sign(1)}`;
     return title;
   }
 }
@@ -158,6 +162,7 @@ const groups = [
   'Food Safety Exchange'
 ];
 const schools = ['University', 'Business School', 'Technical College', 'School of Pharmacy'];
+const signs = ['❄️', '🚚', '✅', '🌱', '📦', '🧊', '💊'];
 const extras = ['Board Member', 'Speaker', 'Safety Officer', 'Internal Auditor', 'Project Lead'];
 
 function makeFirms(count: number, random: () => number): Firm[] {
@@ -217,6 +222,10 @@ function weighted<T>(items: readonly T[], weight: (item: T) => number, random: (
 
 const deciding: ReadonlySet<Rank> = new Set<Rank>(['director', 'head', 'manager']);
 const wantedTrades: ReadonlySet<string> = new Set(['pharma-wholesale', 'chilled-food']);
+
+/** People a firm had some months ago, if it grew or shrank before as it did in the last year, but for no more than three years; never nobody. */
+export const headcountAt = ({ headcount, growth }: Firm, monthsAgo: number): number =>
+  Math.max(1, Math.round(headcount / (1 + growth / 100) ** (Math.min(36, monthsAgo) / 12)));
 
 /** The hidden truth of the demo's scenario: who answers for quality or compliance at a wanted firm of a wanted size. */
 export function isTrulyWanted(person: WorldPerson): boolean {
