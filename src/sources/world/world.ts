@@ -66,6 +66,7 @@ export function makeWorld(size: number, seed = 'eave'): World {
   const rolesByTrade = new Map(
     trades.map((trade) => [trade.id, weighted(roles, (role) => role.trades[trade.id] ?? role.trades['*'] ?? 0, random)])
   );
+  const mails = new Map<string, number>();
   const people = Array.from({ length: size }, (_, number) => makePerson(number));
   return { firms, people };
 
@@ -92,8 +93,16 @@ export function makeWorld(size: number, seed = 'eave'): World {
       groups: random() < 0.25 ? [pick(groups)] : [],
       school: `${pick(firm.country.towns)} ${pick(schools)}`,
       posted: random() < 0.02 ? Math.floor(random() * 30) : random() < 0.1 ? 30 + Math.floor(random() * 700) : null,
-      mail: `${plainLetters(name).replace(/\s+/g, '.')}@${firm.domain}`
+      mail: freeMail(plainLetters(name).replace(/\s+/g, '.'), firm.domain)
     };
+  }
+
+  /** A second person of a name at a firm gets a number. */
+  function freeMail(name: string, domain: string): string {
+    const mail = `${name}@${domain}`;
+    const times = (mails.get(mail) ?? 0) + 1;
+    mails.set(mail, times);
+    return times === 1 ? mail : `${name}${times}@${domain}`;
   }
 
   function surname(country: WorldCountry): string {
