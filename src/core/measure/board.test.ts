@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { boardOf, type TriedCell } from './board';
+import type { Verdict } from './precision';
+
+const range = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => from + i);
+const cell = (version: number, sourceId: string, found: number[], more: Partial<TriedCell> = {}): TriedCell => ({
+  version,
+  sourceId,
+  count: { low: found.length, high: found.length },
+  found,
+  sampled: found.map((_, i) => i),
+  spent: null,
+  ...more
+});
+
+describe('the board', () => {
+  it('is what the textbook says of a ranked list judged whole, and of a pool', () => {
+    // Manning, Raghavan, Schütze, Introduction to Information Retrieval, exercise 8.8 (from memory): the same information need,
+    // two systems, judged to R N R N N N N N R R and N R N N R R R N N N, four relevant in the pool.
+    const [r, n] = [[0, 1, 2, 3], range(4, 20)];
+    const system1 = [r[0]!, n[0]!, r[1]!, n[1]!, n[2]!, n[3]!, n[4]!, n[5]!, r[2]!, r[3]!];
+    const system2 = [n[6]!, r[0]!, n[7]!, n[8]!, r[1]!, r[2]!, r[3]!, n[9]!, n[10]!, n[11]!];
+    const verdicts = new Map<number, Verdict>([
+      ...r.map((person) => [person, 'fit'] as const),
+      ...n.map((person) => [person, 'miss'] as const)
+    ]);
+    const rows = boardOf({
+      cells: [cell(1, 's', system1), cell(2, 's', system2)],
+      people: 20,
+      verdicts,
+      known: new Map()
+    });
+    expect(rows.map(({ precision }) => precision.share)).toEqual([0.4, 0.4]);
+    expect(rows.map(({ pooled }) => pooled)).toEqual([
+      { found: 4, of: 4 },
+      { found: 4, of: 4 }
+    ]);
+    expect(rows[0]!.onlyVersion).toEqual({ people: 6, fits: 0, misses: 6 });
+  });
+
+  it('tells who is found nowhere else, known-goods, and the price of a fit', () => {
+    const verdicts = new Map<number, Verdict>([
+      [0, 'fit'],
+      [1, 'miss'],
+      [5, 'unsure']
+    ]);
+    const [a1, a2, b2] = boardOf({
+      cells: [cell(1, 'a', [0, 1, 2]), cell(2, 'a', [0, 3], { spent: 6 }), cell(2, 'b', [3, 4])],
+      people: 6,
+      verdicts,
+      known: new Map([
+        ['a', [0, 2, 5]],
+        ['b', []]
+      ])
+    });
+    expect(a1).toMatchObject({
+      onlyVersion: { people: 2, fits: 0, misses: 1 },
+      onlySource: { people: 3, fits: 1, misses: 1 },
+      known: { found: 2, inSource: 3 },
+      priceOfFit: null,
+      missesPerHundred: 50
+    });
+    expect(a2).toMatchObject({ onlyVersion: { people: 1 }, onlySource: { people: 1, fits: 1 }, priceOfFit: 3 });
+    expect(b2).toMatchObject({
+      known: { found: 0, inSource: 0 },
+      precision: { share: null },
+      standing: { is: 'alone' }
+    });
+  });
+
+  it('does not rank those that cannot be told apart, and says what would decide', () => {
+    const fits = range(0, 100);
+    const misses = range(100, 400);
+    const verdicts = new Map<number, Verdict>([
+      ...fits.map((person) => [person, 'fit'] as const),
+      ...misses.map((person) => [person, 'miss'] as const)
+    ]);
+    const sampled = (share: number) => {
+      const good = Math.round(40 * share);
+      const found = [...fits.slice(0, good), ...misses.slice(0, 40 - good), ...range(400, 900)];
+      return { found, sampled: range(0, 40) };
+    };
+    const at = (version: number, share: number) => ({ ...cell(version, 's', []), ...sampled(share) });
+    const standings = (...cells: TriedCell[]) =>
+      boardOf({ cells, people: 900, verdicts, known: new Map() }).map(({ standing }) => standing);
+    expect(standings(at(1, 0.2), at(2, 0.9)).map(({ is }) => is)).toEqual(['beaten', 'best']);
+    const [low, middle, high] = standings(at(1, 0.2), at(2, 0.8), at(3, 0.9));
+    expect(low).toEqual({ is: 'beaten' });
+    expect(high).toMatchObject({ is: 'open', against: 2 });
+    expect(middle).toMatchObject({ is: 'open', against: 3 });
+    if (middle?.is === 'open') expect(middle.decide!.here).toBeGreaterThan(40);
+  });
+
+  it('finds of each the same numbers as counting by hand', () => {
+    const cells = fc.array(
+      fc.record({
+        version: fc.integer({ min: 1, max: 3 }),
+        sourceId: fc.constantFrom('a', 'b'),
+        found: fc.uniqueArray(fc.integer({ min: 0, max: 30 }))
+      }),
+      { maxLength: 6 }
+    );
+    fc.assert(
+      fc.property(
+        cells,
+        fc.array(fc.constantFrom<Verdict>('fit', 'miss', 'unsure'), { maxLength: 31 }),
+        (some, judged) => {
+          const tried = some.map(({ version, sourceId, found }) => cell(version, sourceId, found));
+          const verdicts = new Map(judged.map((verdict, person) => [person, verdict]));
+          const rows = boardOf({ cells: tried, people: 31, verdicts, known: new Map() });
+          rows.forEach((row, i) => {
+            const others = tried.filter((other, j) => j !== i && other.sourceId === row.sourceId);
+            const alone = tried[i]!.found.filter((person) => !others.some(({ found }) => found.includes(person)));
+            expect(row.onlyVersion.people).toBe(alone.length);
+            expect(row.onlyVersion.fits).toBe(alone.filter((person) => verdicts.get(person) === 'fit').length);
+            expect(row.pooled.found).toBe(tried[i]!.found.filter((person) => verdicts.get(person) === 'fit').length);
+          });
+        }
+      )
+    );
+  });
+});
