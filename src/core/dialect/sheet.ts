@@ -98,6 +98,13 @@ export const sheetSchema = z.object({
     })
     .nullable()
     .default(null),
+  age: z
+    .int('is a whole number')
+    .min(0)
+    .max(1200)
+    .nullable()
+    .default(null)
+    .describe('Months that what it tells may be old; null where nobody knows'),
   matching: matchingSchema,
   counting: countingSchema
 });

@@ -1,4 +1,5 @@
 import type { Person } from '../corpus/person';
+import { foldDiacritics } from '../query/matching';
 import { fold } from '../query/tokens';
 import { plainFirmName } from './firm-names';
 import { jaroWinkler } from './name-similarity';
@@ -35,14 +36,10 @@ export interface SameDecision {
 const alikeFrom = 0.94;
 /** Records that share a name and a firm, at most: more are looked at by title only. */
 const mostAlike = 40;
-const letters: Record<string, string> = { ø: 'o', æ: 'ae', œ: 'oe', ł: 'l', đ: 'd', ð: 'd', þ: 'th', ı: 'i' };
 
 /** Without accents and punctuation, in small letters. */
 export const plainText = (text: string): string =>
-  fold(text)
-    .normalize('NFD')
-    .replaceAll(/\p{M}+/gu, '')
-    .replaceAll(/[øæœłđðþı]/g, (letter) => letters[letter]!)
+  foldDiacritics(fold(text))
     .replaceAll(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 

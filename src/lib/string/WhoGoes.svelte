@@ -2,9 +2,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
-  import { verdicts } from '$lib/marks/verdicts';
-  import type { Verdict } from '$core/measure/precision';
-  import { countryName } from '$core/people/countries';
+  import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
   import { contract, type Answer } from '$server/api/contract';
 
   interface Props {
@@ -40,27 +38,6 @@
     refused = null;
     void load();
   });
-  async function judge(one: Answered['goes']['sample'][number], verdict: Verdict) {
-    refused = null;
-    const back = one.verdict?.verdict === verdict;
-    try {
-      await call(contract.giveVerdict, {
-        params: { id: briefId },
-        body: {
-          sourceId,
-          personId: one.person.id,
-          verdict: back ? null : verdict,
-          reason: back ? '' : (one.verdict?.reason ?? ''),
-          revision: one.verdict?.revision ?? 0
-        }
-      });
-      onjudged();
-    } catch (problem) {
-      refused = problem;
-    }
-    await load();
-  }
-  const now = (person: Answered['goes']['sample'][number]['person']) => person.jobs?.find(({ to: end }) => !end);
   const summary = ({ fits }: Answered['goes']) =>
     fits.judged
       ? `${fits.count} of ${fits.judged} judged are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
@@ -88,29 +65,16 @@
             : '.'}
         </p>
         {#if side.sample.length}
-          <table class="board" aria-label="People who {words}">
-            <tbody>
-              {#each side.sample as one (one.person.id)}
-                <tr>
-                  <td>{one.person.name}</td>
-                  <td>{now(one.person)?.title ?? ''}</td>
-                  <td>{now(one.person)?.company ?? ''}</td>
-                  <td class="soft">{one.person.country ? countryName(one.person.country) : ''}</td>
-                  <td class="judge">
-                    {#each Object.entries(verdicts) as [verdict, { sign, word, colour }] (verdict)}
-                      <button
-                        class="quiet"
-                        aria-pressed={one.verdict?.verdict === verdict}
-                        aria-label="{one.person.name} is a {word.toLowerCase()}"
-                        style:color={colour}
-                        onclick={() => judge(one, verdict as Verdict)}>{sign} {word}</button
-                      >
-                    {/each}
-                  </td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
+          <PeopleToJudge
+            {briefId}
+            {sourceId}
+            people={side.sample}
+            label="People who {words}"
+            onjudged={() => {
+              onjudged();
+              void load();
+            }}
+          />
         {/if}
       {/if}
     {/each}
@@ -133,20 +97,5 @@
   h3 {
     flex: 1;
     font-size: 13.5px;
-  }
-  td {
-    padding: 2px 10px;
-    font-size: 12.5px;
-  }
-  .judge {
-    white-space: nowrap;
-  }
-  .judge button {
-    padding: 0 7px;
-    font-size: 12px;
-  }
-  .judge [aria-pressed='true'] {
-    background: var(--accent-2);
-    font-weight: 600;
   }
 </style>

@@ -10,11 +10,13 @@
     reason: string;
     /** Given by a rule, until a person says otherwise. */
     byRule: boolean;
+    /** Said of the same person at another source, and nothing here. */
+    elsewhere: { verdict: Verdict; at: string } | null;
     ongive: (verdict: Verdict) => void;
     onreason: (reason: string) => void;
     onback: () => void;
   }
-  let { checks, verdict, reason, byRule, ongive, onreason, onback }: Props = $props();
+  let { checks, verdict, reason, byRule, elsewhere, ongive, onreason, onback }: Props = $props();
 
   const signs = {
     met: { sign: '✓', colour: 'var(--accent)' },
@@ -49,6 +51,10 @@
   </div>
   <div class="why">
     {#if byRule}<p class="rule"><b>By rule</b>: {reason}. Give a verdict of your own to overrule it.</p>{/if}
+    {#if elsewhere}<p class="rule">
+        Judged <b>{verdicts[elsewhere.verdict].word.toLowerCase()}</b> at {elsewhere.at}, and counted so here until you
+        say otherwise.
+      </p>{/if}
     <span class="soft">Because</span>
     <div>
       {#each reasons as text, i (text)}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { jobSchema, personSchema } from '$core/corpus/person';
+import { personSchema } from '$core/corpus/person';
 import { fields } from '$core/corpus/values';
 import { searchSchema } from '$core/dialect/search';
 import { sheetSchema } from '$core/dialect/sheet';
@@ -12,6 +12,7 @@ import { faultsSchema } from '$sources/faults';
 import { pageFields } from '$core/formats/read-result-page';
 import { changeSchema } from '$core/suggest/change';
 import { proposalKinds } from '$core/suggest/propose';
+import { lackingReasons } from '$core/suggest/why-lacking';
 import { documentSchemas, houseListSchemas } from './documents';
 
 /** One operation of the JSON API: where it is, what it takes and what it gives. */
@@ -127,7 +128,11 @@ const sampled = z.object({
   person: personSchema,
   values: z.array(z.object({ field: z.enum(fields), text: z.string(), job: z.int().optional() })),
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
-  verdict: toldVerdict.nullable()
+  verdict: toldVerdict.nullable(),
+  elsewhere: z
+    .object({ verdict, sourceId })
+    .nullable()
+    .describe('Without a verdict here: what was said of the same person at another source')
 });
 const trialDetail = trial.extend({
   sourceName: z.string(),
@@ -190,21 +195,6 @@ const wordSet = namedSetSchema.extend({
 const wordSetParams = z.object({ name: setNameSchema });
 const houseWording = z.object({ wording: z.string(), taken: z.boolean() });
 const importParams = z.object({ id: z.uuid() });
-const namedPeople = z.object({
-  count: z.int(),
-  fits: z.int(),
-  misses: z.int(),
-  people: z.array(
-    z.object({
-      id: z.string(),
-      name: z.string(),
-      title: jobSchema.shape.title,
-      company: jobSchema.shape.company,
-      country: z.string(),
-      verdict: verdict.nullable()
-    })
-  )
-});
 
 const sourceIds = z.array(sourceId).min(1).max(50);
 const judgedCount = z.object({ fits: z.int(), misses: z.int() });
@@ -228,7 +218,44 @@ const side = z.object({
   sample: z.array(z.object({ rank: z.int(), person: personSchema, verdict: toldVerdict.nullable() }))
 });
 
+const sides = z.object({
+  goes: side,
+  comes: side,
+  stays: side,
+  test: z
+    .object({
+      before: z.int().describe('Judged people whom only the first treats rightly: finds a fit, or leaves a miss'),
+      after: z.int().describe('Judged people whom only the second treats rightly'),
+      gone: judgedCount,
+      come: judgedCount,
+      p: z.number()
+    })
+    .describe('McNemar’s exact test on the judged people in whom the two differ')
+});
+const middled = interval.extend({ middle: z.number() });
+const onlyHere = z.object({ people: z.int(), fits: z.int(), misses: z.int() });
+const recordName = z.object({ sourceId, personId: z.string().min(1).max(300) });
+const recordPair = z.object({
+  first: recordName,
+  second: recordName,
+  people: z.tuple([personSchema, personSchema])
+});
+const judgeParams = brief.extend({ judge: z.string().trim().min(1, 'A judge needs a name.').max(60) });
+const saidVerdict = z.object({ verdict, reason: z.string() });
+const givenVerdict = z.object({
+  sourceId,
+  personId: z.string().min(1).max(300),
+  verdict: verdict.nullable(),
+  reason: z.string().max(500).default(''),
+  by: judgedBy.default('person').describe('A rule never overwrites what a person said'),
+  revision: z.int().min(0).describe('The revision last seen; 0 when there was none')
+});
+
 const kept = <T extends z.ZodType>(body: T) => z.object({ body, revision });
+
+/** What the people behind a figure of the board are: all found, judged so, known-goods, or those nobody else finds. */
+export const behindKinds = ['found', 'fits', 'misses', 'known', 'onlyVersion', 'onlySource'] as const;
+export type BehindKind = (typeof behindKinds)[number];
 
 /** Every operation of the API, by name. The OpenAPI document is made from this. */
 export const contract = {
@@ -427,26 +454,24 @@ export const contract = {
   }),
   giveVerdict: operation('PUT', '/api/briefs/{id}/verdicts', 'Give, change or (with null) take back a verdict', {
     params: brief,
-    body: z.object({
-      sourceId,
-      personId: z.string().min(1).max(300),
-      verdict: verdict.nullable(),
-      reason: z.string().max(500).default(''),
-      by: judgedBy.default('person').describe('A rule never overwrites what a person said'),
-      revision: z.int().min(0).describe('The revision last seen; 0 when there was none')
-    }),
+    body: givenVerdict,
     response: toldVerdict.nullable()
   }),
   compare: operation('GET', '/api/briefs/{id}/compare', 'Versions at sources, measured', {
     params: brief,
-    query: z.object({
-      versions: z
-        .string()
-        .regex(/^\d+(,\d+)*$/, 'Write version numbers with commas, as in 1,3.')
-        .transform((list) => list.split(',').map(Number))
-    }),
+    query: z
+      .object({
+        versions: z
+          .string()
+          .regex(/^\d+(,\d+)*$/, 'Write version numbers with commas, as in 1,3.')
+          .transform((list) => list.split(',').map(Number))
+          .optional()
+      })
+      .optional(),
     response: z.object({
       versions: z.array(version),
+      judged: z.int().describe('People with a verdict, each once'),
+      people: z.int().describe('People seen, each once'),
       cells: z.array(
         z.object({
           version: z.int(),
@@ -458,29 +483,174 @@ export const contract = {
           searches: z.int(),
           shown: z.int(),
           sampled: z.int(),
+          spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
           precision,
           missesPerHundred: z.number().nullable(),
-          estimatedFits: interval.extend({ middle: z.number() }).nullable()
+          estimatedFits: middled.nullable(),
+          known: z.object({ found: z.int(), inSource: z.int() }),
+          onlyVersion: onlyHere.describe('Whom no other version finds at this source'),
+          onlySource: onlyHere.describe('Whom no other source finds with this version'),
+          priceOfFit: z.number().nullable(),
+          pooled: z.object({ found: z.int(), of: z.int() }).describe('Of all judged fits, those found'),
+          standing: z.discriminatedUnion('is', [
+            z.object({ is: z.enum(['best', 'beaten', 'alone']) }),
+            z.object({
+              is: z.literal('open').describe('Not told apart from the highest precision, or the nearest to it'),
+              against: z.int(),
+              decide: z
+                .object({ here: z.int(), there: z.int() })
+                .nullable()
+                .describe('Verdicts more on each that would tell them apart; null where all would not')
+            })
+          ])
+        })
+      ),
+      overlaps: z.array(
+        z.object({
+          version: z.int(),
+          sourceIds: z.array(sourceId),
+          parts: z.array(
+            z.object({
+              sets: z.array(z.int()).describe('Places in sourceIds: found by these and by no others'),
+              people: z.int(),
+              fits: z.int(),
+              misses: z.int()
+            })
+          ),
+          population: z
+            .array(z.object({ first: sourceId, second: sourceId, judgedFits: z.int(), both: z.int(), fits: middled }))
+            .describe('How many fits there are, by Chapman’s estimate over each pair of sources')
         })
       )
     })
   }),
-  difference: operation(
+  behind: operation('GET', '/api/briefs/{id}/behind', 'The people behind a figure of the board', {
+    params: brief,
+    query: z.object({
+      version: z.coerce.number().int().min(1),
+      source: sourceId,
+      kind: z.enum(behindKinds)
+    }),
+    response: z.object({ count: z.int(), people: side.shape.sample })
+  }),
+  sideBySide: operation(
     'GET',
-    '/api/briefs/{id}/difference',
-    'Who came and who went between two versions at a source',
+    '/api/briefs/{id}/side-by-side',
+    'Two versions at a source: who was removed, added and kept, with samples of just these',
     {
       params: brief,
-      query: z.object({ from: z.coerce.number().int().min(1), to: z.coerce.number().int().min(1), source: sourceId }),
+      query: z.object({
+        from: z.coerce.number().int().min(1),
+        to: z.coerce.number().int().min(1),
+        source: sourceId,
+        size: z.coerce.number().int().min(1).max(200).default(20)
+      }),
+      response: sides
+    }
+  ),
+  sourcesSideBySide: operation(
+    'GET',
+    '/api/briefs/{id}/sources-side-by-side',
+    'One version at two sources: whom one finds and the other lacks, and why',
+    {
+      params: brief,
+      query: z.object({ version: z.coerce.number().int().min(1), here: sourceId, there: sourceId }),
       response: z.object({
-        from: z.int(),
-        to: z.int(),
-        sourceId,
-        kept: z.int(),
-        capped: z.boolean(),
-        added: namedPeople,
-        removed: namedPeople
+        version: z.int(),
+        here: sourceId,
+        there: sourceId,
+        found: z.int(),
+        both: z.int(),
+        lacking: z.int(),
+        looked: z.int().describe('Those of the lacking who were looked into'),
+        people: z.array(
+          z.object({
+            person: personSchema,
+            there: personSchema.nullable(),
+            reason: z.enum(lackingReasons),
+            verdict: verdict.nullable()
+          })
+        )
       })
+    }
+  ),
+  readChoice: operation('GET', '/api/briefs/{id}/choice', 'The baseline, and the version chosen for each source', {
+    params: brief,
+    response: kept(documentSchemas.choice)
+  }),
+  writeChoice: operation(
+    'PUT',
+    '/api/briefs/{id}/choice',
+    'Write what was chosen; refused with 409 if it was changed since `revision`',
+    { params: brief, body: kept(documentSchemas.choice), response: z.object({ revision }) }
+  ),
+  mark: operation('GET', '/api/briefs/{id}/mark', 'A mark that changes whenever something of the brief does', {
+    params: brief,
+    response: z.object({ mark: z.string() })
+  }),
+  listPairs: operation('GET', '/api/briefs/{id}/same-people', 'Records that may be of one person, and those decided', {
+    params: brief,
+    response: z.object({
+      doubtful: z.array(recordPair.extend({ why: z.string() })),
+      decided: z.array(recordPair.extend({ same: z.boolean() }))
+    })
+  }),
+  decidePair: operation(
+    'PUT',
+    '/api/same-people',
+    'Say of two records that they are of one person or not; with null, forget what was said',
+    { body: z.object({ first: recordName, second: recordName, same: z.boolean().nullable() }) }
+  ),
+  listJudges: operation('GET', '/api/briefs/{id}/judges', 'Judges besides the first', {
+    params: brief,
+    response: z.array(z.object({ judge: z.string(), judged: z.int() }))
+  }),
+  readJudgements: operation('GET', '/api/briefs/{id}/judges/{judge}', 'What a judge said of people of a source', {
+    params: judgeParams,
+    query: z.object({ source: sourceId }),
+    response: z.array(toldVerdict.extend({ personId: z.string() }))
+  }),
+  giveJudgement: operation(
+    'PUT',
+    '/api/briefs/{id}/judges/{judge}',
+    'Give, change or (with null) take back what a second judge says',
+    { params: judgeParams, body: givenVerdict.omit({ by: true }), response: toldVerdict.nullable() }
+  ),
+  agreement: operation(
+    'GET',
+    '/api/briefs/{id}/judges/{judge}/agreement',
+    'How far a judge agrees with the first, and whom they see otherwise',
+    {
+      params: judgeParams,
+      response: z.object({
+        judge: z.string(),
+        judged: z.int(),
+        agreed: z.int(),
+        observed: z.number(),
+        expected: z.number(),
+        kappa: z.number().nullable(),
+        interval,
+        table: z.array(z.array(z.int())).describe('First judge down, second across; fit, miss, unsure'),
+        differences: z.array(
+          z.object({
+            sourceId,
+            person: personSchema,
+            first: saidVerdict,
+            second: saidVerdict,
+            settled: saidVerdict.nullable(),
+            revision
+          })
+        )
+      })
+    }
+  ),
+  settle: operation(
+    'POST',
+    '/api/briefs/{id}/judges/{judge}/settle',
+    'Settle a difference: the brief goes by this verdict, and what each said is kept',
+    {
+      params: judgeParams,
+      body: z.object({ sourceId, personId: z.string().min(1).max(300), verdict, revision })
     }
   ),
   parse: operation('POST', '/api/parse', 'Read a string', {
@@ -618,11 +788,11 @@ export const contract = {
   whoGoes: operation(
     'POST',
     '/api/briefs/{id}/who-goes',
-    'A sample of just those who go, and of those who come, when a string is changed',
+    'A sample of just those who go, who come and who stay when a string is changed',
     {
       params: brief,
       body: z.object({ from: text, to: text, sourceId, size: z.int().min(1).max(200).default(30) }),
-      response: z.object({ goes: side, comes: side })
+      response: sides
     }
   ),
   knownAt: operation(

@@ -11,6 +11,18 @@ export const draftSchema = z.object({
   from: z.int().min(1).nullable().default(null).describe('The version that was taken up and is being changed')
 });
 
+/** What was chosen among the versions: one to measure the others against, and the one to use at each source. */
+export const choiceSchema = z.object({
+  baseline: z.int().min(1).nullable(),
+  winners: z
+    .array(z.object({ sourceId: z.string().min(1).max(100), version: z.int().min(1), note: z.string().max(500) }))
+    .max(100)
+    .refine((winners) => new Set(winners.map(({ sourceId }) => sourceId)).size === winners.length, {
+      error: 'Each source has one version chosen.'
+    })
+});
+export type Choice = z.infer<typeof choiceSchema>;
+
 /** The kinds of document a brief holds, with the schema of each. */
 export const documentSchemas = {
   persona: personaSchema,
@@ -19,7 +31,8 @@ export const documentSchemas = {
   /** Known-goods: people who must be found. */
   known: z.array(personSchema).max(20_000),
   /** People already contacted: left out of what a trial shows. */
-  contacted: z.array(personSchema).max(50_000)
+  contacted: z.array(personSchema).max(50_000),
+  choice: choiceSchema
 } as const;
 
 /** Lists that the house keeps for all its briefs, with the schema of each. */

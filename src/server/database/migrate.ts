@@ -5,9 +5,18 @@ import * as houseWordings from './migrations/0003-house-wordings';
 import * as knownGoods from './migrations/0004-known-goods';
 import * as houseListsAndContacted from './migrations/0005-house-lists-and-contacted';
 import * as trialJobs from './migrations/0006-trial-jobs';
+import * as comparing from './migrations/0007-comparing';
 import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 
-const migrations = [firstTables, wordSetsAndSheets, houseWordings, knownGoods, houseListsAndContacted, trialJobs];
+const migrations = [
+  firstTables,
+  wordSetsAndSheets,
+  houseWordings,
+  knownGoods,
+  houseListsAndContacted,
+  trialJobs,
+  comparing
+];
 
 /** Any number: names the lock that keeps two servers from migrating at once. */
 const migrationLock = 7_203_441;

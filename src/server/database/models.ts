@@ -28,7 +28,7 @@ export interface BriefRow extends Row<BriefRow> {
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
 }
-export type DocumentKind = 'persona' | 'wording' | 'draft' | 'known' | 'contacted';
+export type DocumentKind = 'persona' | 'wording' | 'draft' | 'known' | 'contacted' | 'choice';
 export interface DocumentRow extends Row<DocumentRow> {
   briefId: string;
   kind: DocumentKind;
@@ -152,6 +152,27 @@ export interface VerdictRow extends Row<VerdictRow> {
   /** A rule's verdict is always overruled by a person's. */
   by: CreationOptional<'person' | 'rule'>;
   revision: CreationOptional<number>;
+  updatedAt: CreationOptional<Date>;
+}
+
+/** What a named judge said, apart from the verdicts that the brief goes by. */
+export interface JudgementRow extends Row<JudgementRow> {
+  personaId: string;
+  sourceId: string;
+  personId: string;
+  /** Empty for what the first judge said of one whom a second saw otherwise, before the two settled it. */
+  judge: string;
+  verdict: Verdict;
+  reason: string;
+  revision: CreationOptional<number>;
+}
+/** What someone said of two records: one person, or not. */
+export interface SamePersonRow extends Row<SamePersonRow> {
+  firstSource: string;
+  firstPerson: string;
+  secondSource: string;
+  secondPerson: string;
+  same: boolean;
   updatedAt: CreationOptional<Date>;
 }
 
@@ -294,6 +315,32 @@ function defineAll() {
         reason: TEXT,
         by: { type: TEXT, defaultValue: 'person' },
         revision: { type: INTEGER, defaultValue: 1 }
+      },
+      'both'
+    ),
+    Judgement: define<JudgementRow>(
+      'Judgement',
+      'judgements',
+      {
+        personaId: key(UUID),
+        sourceId: key(TEXT),
+        personId: key(TEXT),
+        judge: key(TEXT),
+        verdict: TEXT,
+        reason: { type: TEXT, defaultValue: '' },
+        revision: { type: INTEGER, defaultValue: 1 }
+      },
+      'both'
+    ),
+    SamePerson: define<SamePersonRow>(
+      'SamePerson',
+      'same_person',
+      {
+        firstSource: key(TEXT),
+        firstPerson: key(TEXT),
+        secondSource: key(TEXT),
+        secondPerson: key(TEXT),
+        same: DataTypes.BOOLEAN
       },
       'both'
     )

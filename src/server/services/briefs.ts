@@ -13,14 +13,16 @@ const emptyDocuments = {
   wording: [],
   draft: { text: '', from: null },
   known: [],
-  contacted: []
+  contacted: [],
+  choice: { baseline: null, winners: [] }
 } as const;
 const documentNames = {
   persona: 'The persona',
   wording: 'The wording',
   draft: 'The string',
   known: 'The list of known-goods',
-  contacted: 'The list of people already contacted'
+  contacted: 'The list of people already contacted',
+  choice: 'What was chosen'
 } as const;
 
 export async function findBrief(id: string): Promise<BriefRow> {
@@ -63,7 +65,8 @@ export async function copyBrief(id: string) {
   const documents = await models().Document.findAll({ where: { briefId: id } });
   return createBrief(
     `${brief.name.slice(0, 190)} (copy)`,
-    Object.fromEntries(documents.map((document) => [document.kind, document.body]))
+    // What was chosen goes by versions, which stay with the old one.
+    Object.fromEntries(documents.filter(({ kind }) => kind !== 'choice').map(({ kind, body }) => [kind, body]))
   );
 }
 

@@ -1,9 +1,6 @@
 import type { Person } from '$core/corpus/person';
-import { contactKeys } from '$core/people/contact-keys';
-import { wilson } from '$core/measure/wilson';
 import { applyChanges, type Change } from '$core/suggest/change';
 import { setQueries } from '$core/query/named-sets';
-import { join } from '$core/query/query';
 import { askPeople } from '../workers/people';
 import type { FitOrMiss } from '../workers/people-messages';
 import { findBrief, readDocument } from './briefs';
@@ -13,7 +10,7 @@ import { runnable } from './versions';
 import { queriesOf, setsOf } from './word-sets';
 
 /** Verdicts of a persona on people of a source that say fit or miss. */
-async function fitsAndMisses(personaId: string, sourceId: string): Promise<FitOrMiss[]> {
+export async function fitsAndMisses(personaId: string, sourceId: string): Promise<FitOrMiss[]> {
   const verdicts = await verdictsOn(personaId, sourceId);
   return [...verdicts].flatMap(([id, { verdict }]) => (verdict === 'unsure' ? [] : [{ id, fit: verdict === 'fit' }]));
 }
@@ -59,52 +56,15 @@ export async function jointEffect(
   return { text: changed, effects };
 }
 
-/** A sample of just those who go when a string is changed, and of those who come, through the depth that the source shows. */
-export async function whoGoes(briefId: string, from: string, to: string, sourceId: string, size: number) {
-  const { personaId } = await findBrief(briefId);
-  const [before, after, source] = await Promise.all([
-    queriesOf(from).then((sets) => runnable(from, sets)),
-    queriesOf(to).then((sets) => runnable(to, sets)),
-    readySource(sourceId)
-  ]);
-  const side = async (had: typeof before, has: typeof before) => {
-    const query = join('and', [had, { kind: 'not', part: has }]);
-    const { sample, ...told } = await askPeople('sample', {
-      sourceId: source.id,
-      query,
-      size,
-      seed: `${personaId}/${sourceId}/who goes`
-    });
-    const verdicts = await verdictsOn(
-      personaId,
-      sourceId,
-      sample.map(({ person }) => person.id)
-    );
-    const judged = [...verdicts.values()].filter(({ verdict }) => verdict !== 'unsure');
-    const fits = judged.filter(({ verdict }) => verdict === 'fit').length;
-    return {
-      ...told,
-      fits: {
-        judged: judged.length,
-        count: fits,
-        interval: wilson(fits, judged.length, Math.max(told.shown, judged.length))
-      },
-      sample: sample.map(({ rank, person }) => ({ rank, person, verdict: verdicts.get(person.id) ?? null }))
-    };
-  };
-  return { goes: await side(before, after), comes: await side(after, before) };
-}
-
-/** What other sources, whose people are there, say of the same person: known by mail address, or by name and firm. */
+/** What other sources, whose people are there, say of the same person. */
 export async function elsewhere(person: Person, except: string) {
   const sources = (await listSources()).filter(
     ({ id, kind, readiness }) => id !== except && kind !== 'by-hand' && readiness.state === 'ready'
   );
-  const keys = contactKeys(person);
   const told = await Promise.all(
     sources.map(async ({ id, name }) => {
       const ready = await readySource(id);
-      const found = await askPeople('same', { sourceId: ready.id, keys });
+      const [found] = await askPeople('locate', { sourceId: ready.id, people: [person] });
       return found ? [{ sourceId: id, sourceName: name, person: found }] : [];
     })
   );
@@ -122,7 +82,7 @@ export async function knownAt(briefId: string, text: string, sourceId: string) {
     sourceId: source.id,
     text,
     sets,
-    known: known.map((person) => ({ id: person.id, keys: contactKeys(person) }))
+    known
   });
   return answers.map((answer, i) => ({ ...answer, name: known[i]!.name, company: known[i]!.jobs?.[0]?.company ?? '' }));
 }

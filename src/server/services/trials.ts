@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { matchingOf } from '$core/query/matching';
 import { marksOf } from '$core/query/parts';
-import { precisionOf } from '$core/measure/precision';
+import { precisionOf, type Verdict } from '$core/measure/precision';
 import { setQueries } from '$core/query/named-sets';
 import { parse } from '$core/query/parse';
 import { valuesOf } from '$core/corpus/values';
@@ -11,12 +11,14 @@ import { extendSample } from '$core/measure/draw-sample';
 import { spendOn } from '$core/measure/spend';
 import { col, fn } from 'sequelize';
 import { database } from '../database/connection';
-import { models, type TrialPersonRow, type TrialRow, type TrialState, type VersionRow } from '../database/models';
+import { models, type TrialPersonRow, type TrialRow, type VersionRow } from '../database/models';
 import { notFound, Refusal } from '../refusal';
 import { findBrief } from './briefs';
 import { findRunnable } from './sources';
 import { enqueue, peopleAtRanks } from './trial-run';
+import { verdictsElsewhere } from './identity';
 import { verdictsOn } from './verdicts';
+import { latestTrials } from './latest-trials';
 import { findVersion, versionQuery } from './versions';
 
 /** Starts a trial of a version at a source: it runs in the background, and its pages are kept as they come. */
@@ -46,16 +48,16 @@ export async function startTrial(briefId: string, number: number, sourceId: stri
 
 /** Starts a trial and waits until it has ended, or for so many milliseconds. */
 export async function runTrial(briefId: string, number: number, sourceId: string, sampleSize: number, wait = 60_000) {
-  let trial = await startTrial(briefId, number, sourceId, sampleSize);
+  const { id } = await startTrial(briefId, number, sourceId, sampleSize);
   const until = Date.now() + wait;
-  for (let pause = 10; isUnderWay(trial.state) && Date.now() < until; pause = Math.min(200, pause * 1.5)) {
+  const isUnderWay = async () => {
+    const trial = await models().Trial.findByPk(id, { attributes: ['state'] });
+    return trial?.state === 'waiting' || trial?.state === 'running';
+  };
+  for (let pause = 10; Date.now() < until && (await isUnderWay()); pause = Math.min(200, pause * 1.5))
     await new Promise((done) => setTimeout(done, pause));
-    trial = await readTrial(briefId, trial.id);
-  }
-  return trial;
+  return readTrial(briefId, id);
 }
-
-const isUnderWay = (state: TrialState) => state === 'waiting' || state === 'running';
 
 async function findTrial(briefId: string, trialId: string): Promise<{ trial: TrialRow; version: VersionRow }> {
   const { Trial, Version } = models();
@@ -124,29 +126,6 @@ export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
   createdAt: trial.createdAt.toISOString()
 });
 
-/** The newest trial of each version at each source, newest version first. */
-export async function latestTrials(briefId: string, numbers?: readonly number[], doneOnly = true) {
-  await findBrief(briefId);
-  const { Version, Trial } = models();
-  const versions = await Version.findAll({
-    where: { briefId, ...(numbers && { number: [...numbers] }) },
-    order: [['number', 'DESC']]
-  });
-  const byId = new Map(versions.map((version) => [version.id, version]));
-  const trials = await Trial.findAll({
-    where: { versionId: [...byId.keys()], ...(doneOnly && { state: 'done' }) },
-    order: [['createdAt', 'DESC']]
-  });
-  const seen = new Set<string>();
-  return trials
-    .filter((trial) => {
-      const key = `${trial.versionId} ${trial.sourceId}`;
-      return seen.size < seen.add(key).size;
-    })
-    .map((trial) => ({ trial, version: byId.get(trial.versionId)! }))
-    .sort((a, b) => b.version.number - a.version.number);
-}
-
 export async function listTrials(briefId: string) {
   return (await latestTrials(briefId, undefined, false)).map(({ trial, version }) => toldTrial(trial, version));
 }
@@ -185,6 +164,11 @@ export async function readTrial(briefId: string, trialId: string) {
     trial.sourceId,
     people.map((row: TrialPersonRow) => row.personId)
   );
+  const unjudged = people.map(({ personId }) => personId).filter((id) => !verdicts.has(id));
+  const elsewhere =
+    trial.state === 'done' && unjudged.length
+      ? await verdictsElsewhere(briefId, trial.sourceId, unjudged)
+      : new Map<string, { verdict: Verdict; sourceId: string }>();
   const { query } = parse(version.text, setQueries(version.sets));
   const matching = matchingOf(source!.sheet.matching);
   return {
@@ -203,7 +187,7 @@ export async function readTrial(briefId: string, trialId: string) {
     text: version.text,
     sets: version.sets,
     precision: precisionOf(
-      [...verdicts.values()].map((one) => one.verdict),
+      [...verdicts.values(), ...elsewhere.values()].map((one) => one.verdict),
       populationOf(trial)
     ),
     sample: people.map(({ rank, person, personId }) => ({
@@ -211,7 +195,8 @@ export async function readTrial(briefId: string, trialId: string) {
       person,
       values: valuesOf(person),
       marks: query ? marksOf(query, person, matching) : [],
-      verdict: verdicts.get(personId) ?? null
+      verdict: verdicts.get(personId) ?? null,
+      elsewhere: elsewhere.get(personId) ?? null
     }))
   };
 }

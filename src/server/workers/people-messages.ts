@@ -9,6 +9,8 @@ import type { LedgerRow } from '$core/measure/term-ledger';
 import type { Effect, Proposal } from '$core/suggest/propose';
 import type { Explanation } from '$core/suggest/explain';
 import type { VersionSet } from '../database/models';
+import type { LackingReason } from '$core/suggest/why-lacking';
+import type { MatchingRules } from '$core/query/matching';
 import type { SenseCount } from '$core/titles/senses';
 import type { Outcome } from '$sources/try-string';
 
@@ -59,19 +61,20 @@ export interface KnownAnswer {
   explanation: Explanation | null;
 }
 
-/** People on one side of a difference: how many, the first of them, and which of the judged are among them. */
-export interface DifferenceSide {
-  count: number;
-  people: Person[];
-  judged: string[];
+export interface RecordName {
+  sourceId: string;
+  personId: string;
 }
-
-export interface DifferenceAnswer {
-  kept: number;
-  added: DifferenceSide;
-  removed: DifferenceSide;
-  /** True when one of the two finds more than the source shows, so that only what is shown is compared. */
-  capped: boolean;
+export interface IdentifyAsk {
+  /** `people` holds the records where the source is not here to make them. */
+  records: { sourceId: string; ids: string[]; people?: Person[] }[];
+  decisions: { first: RecordName; second: RecordName; same: boolean }[];
+}
+export interface IdentifyAnswer {
+  /** The number of each record's person, in the order asked. */
+  personOf: number[][];
+  people: number;
+  doubtful: { first: RecordName; second: RecordName; people: [Person, Person]; why: string }[];
 }
 
 /** What the page server asks of the people worker, by kind, and what it gets. */
@@ -100,12 +103,21 @@ export interface PeopleWork {
     ask: { from: Query; to: Query; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
     answer: EffectAnswer[];
   };
-  /** The person of a source whom one of the keys names. */
-  same: { ask: { sourceId: string; keys: string[] }; answer: Person | null };
+  /** The record of a source for each of some people known from elsewhere; null where it has none. */
+  locate: { ask: { sourceId: string; people: Person[] }; answer: (Person | null)[] };
   known: {
-    ask: { sourceId: string; text: string; sets: VersionSet[]; known: { id: string; keys: string[] }[] };
+    ask: { sourceId: string; text: string; sets: VersionSet[]; known: Person[] };
     answer: KnownAnswer[];
   };
+  /** Which records are of one person, among records of sources, by id or (of places run by hand) given whole. */
+  identify: { ask: IdentifyAsk; answer: IdentifyAnswer };
+  /** Why a source does not show people whom another finds by the same string. */
+  lacking: {
+    ask: { query: Query; at: string; people: Person[]; matching: MatchingRules };
+    answer: { reason: LackingReason; there: Person | null }[];
+  };
+  /** The records of a source by id; those it does not have are left out. */
+  'people-by-id': { ask: { sourceId: string; ids: string[] }; answer: Person[] };
   /** A sample of the people whom a query finds, through the depth the source shows. */
   sample: {
     ask: { sourceId: string; query: Query; size: number; seed: string };
@@ -117,10 +129,6 @@ export interface PeopleWork {
     answer: { count: Interval; shown: number; words: SenseCount[] }[];
   };
   'count-each': { ask: { sourceId: string; queries: Query[] }; answer: (Interval | null)[] };
-  difference: {
-    ask: { sourceId: string; from: Query; to: Query; most: number; judged: string[] };
-    answer: DifferenceAnswer;
-  };
 }
 export type PeopleKind = keyof PeopleWork;
 

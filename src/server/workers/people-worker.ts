@@ -13,6 +13,12 @@ import type { Interval } from '$core/measure/wilson';
 import { drawSample } from '$core/measure/draw-sample';
 import type { Sheet } from '$core/dialect/sheet';
 import { countSenses } from '$core/titles/senses';
+import { samePeople, type SourceRecord } from '$core/people/same-person';
+import { whyLacking } from '$core/suggest/why-lacking';
+import { render } from '$core/dialect/render';
+import { readSearch } from '$core/dialect/search';
+import { matches } from '$core/query/matches';
+import { locate } from '$sources/locate';
 import { importedSource } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
 import { demoWorldSize, indexName, makeStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
@@ -20,7 +26,7 @@ import { countString } from '$sources/count-string';
 import { gather, tryString } from '$sources/try-string';
 import { makeWorld } from '$sources/world/world';
 import { readKept, writeKept } from './index-cache';
-import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork } from './people-messages';
+import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork, RecordName } from './people-messages';
 
 const sources = new Map<string, IndexedSource>();
 const arriving = new Map<string, { sheet: Sheet; people: Person[] }>();
@@ -52,21 +58,14 @@ function sampleOf(people: readonly Person[], size: number, seed: string) {
   return ranks.map((rank) => ({ rank, person: people[rank - 1]! }));
 }
 
-const keyed = new WeakMap<IndexedSource, Map<string, Person>>();
-
-/** The people of a source by what they are known by in another list. */
-function peopleByKey(source: IndexedSource): Map<string, Person> {
-  let people = keyed.get(source);
-  if (!people) {
-    people = new Map();
-    for (let row = source.index.size - 1; row >= 0; row--) {
-      const person = source.personAt(row);
-      for (const key of contactKeys(person)) people.set(key, person);
-    }
-    keyed.set(source, people);
-  }
-  return people;
+/** The best record that a source has of a person known from elsewhere. */
+function recordOf(person: Person, source: IndexedSource): Person | null {
+  const [row] = locate(person, source);
+  return row === undefined ? null : source.personAt(row);
 }
+
+/** Doubtful pairs told at most. */
+const mostDoubtful = 200;
 
 const countAt = (query: Query, source: IndexedSource): Interval | null => {
   const { rendering, count } = countString(query, source);
@@ -215,21 +214,84 @@ const work: {
       return toldEffect(effectOf(from, to, judgedAt(source, verdicts)), from, to, source);
     }),
 
-  same: ({ sourceId, keys }) => {
-    const byKey = peopleByKey(sourceOf(sourceId));
-    return keys.map((key) => byKey.get(key)).find((one) => one !== undefined) ?? null;
+  locate: ({ sourceId, people }) => people.map((person) => recordOf(person, sourceOf(sourceId))),
+
+  identify: ({ records, decisions }) => {
+    const names: RecordName[] = [];
+    const all: SourceRecord[] = [];
+    const at = new Map<string, number>();
+    for (const { sourceId, ids, people } of records) {
+      const given = people && new Map(people.map((person) => [person.id, person]));
+      const source = given ? null : sourceOf(sourceId);
+      for (const id of ids) {
+        const row = source?.rowOf(id);
+        const person = given?.get(id) ?? (row === undefined ? undefined : source!.personAt(row));
+        at.set(JSON.stringify([sourceId, id]), all.length);
+        names.push({ sourceId, personId: id });
+        // One whom the source no longer has is nobody else.
+        all.push({ sourceId, person: person ?? { id, name: '' } });
+      }
+    }
+    const numbers = ({ sourceId, personId }: RecordName) => at.get(JSON.stringify([sourceId, personId]));
+    const { personOf, people, doubtful } = samePeople(
+      all,
+      decisions.flatMap(({ first, second, same }) => {
+        const [a, b] = [numbers(first), numbers(second)];
+        return a === undefined || b === undefined ? [] : [{ a, b, same }];
+      })
+    )!;
+    const told: number[][] = [];
+    let from = 0;
+    for (const { ids } of records) {
+      told.push([...personOf.subarray(from, from + ids.length)]);
+      from += ids.length;
+    }
+    return {
+      personOf: told,
+      people,
+      doubtful: doubtful.slice(0, mostDoubtful).map(({ a, b, why }) => ({
+        first: names[a]!,
+        second: names[b]!,
+        people: [all[a]!.person, all[b]!.person],
+        why
+      }))
+    };
+  },
+
+  lacking: ({ query, at, people, matching }) => {
+    const source = sourceOf(at);
+    const there = matchingOf(source.sheet.matching);
+    const here = matchingOf(matching);
+    const searches = render(query, source.sheet).searches.flatMap((search) => readSearch(search, source.sheet) ?? []);
+    return people.map((person) => {
+      const record = recordOf(person, source);
+      const brought = record !== null && searches.some((search) => matches(search, record, there));
+      const reason = whyLacking(
+        query,
+        { person, matching: here },
+        record && { person: record, matching: there, brought }
+      );
+      return { reason, there: record };
+    });
+  },
+
+  'people-by-id': ({ sourceId, ids }) => {
+    const source = sourceOf(sourceId);
+    return ids.flatMap((id) => {
+      const row = source.rowOf(id);
+      return row === undefined ? [] : [source.personAt(row)];
+    });
   },
 
   known: ({ sourceId, text, sets, known }) => {
     const source = sourceOf(sourceId);
     const named = setQueries(sets);
     const { query } = parse(text, named);
-    const byKey = peopleByKey(source);
-    return known.map(({ id, keys }) => {
-      const person = keys.map((key) => byKey.get(key)).find((one) => one !== undefined) ?? null;
+    return known.map((one) => {
+      const person = recordOf(one, source);
       const explanation =
         person && query ? explain(text, query, person, matchingOf(source.sheet.matching), named) : null;
-      return { id, person, explanation };
+      return { id: one.id, person, explanation };
     });
   },
 
@@ -244,29 +306,7 @@ const work: {
       return { count, shown: people.length, words: countSenses(words, people) };
     }),
 
-  'count-each': ({ sourceId, queries }) => queries.map((query) => countAt(query, sourceOf(sourceId))),
-
-  difference: ({ sourceId, from, to, most, judged }) => {
-    const source = sourceOf(sourceId);
-    const before = tryString(from, source);
-    const after = tryString(to, source);
-    const had = new Set(before.people.map((person) => person.id));
-    const has = new Set(after.people.map((person) => person.id));
-    const isJudged = new Set(judged);
-    const side = (people: Person[]) => ({
-      count: people.length,
-      people: people.slice(0, most),
-      judged: people.map(({ id }) => id).filter((id) => isJudged.has(id))
-    });
-    const added = after.people.filter((person) => !had.has(person.id));
-    const removed = before.people.filter((person) => !has.has(person.id));
-    return {
-      kept: after.people.length - added.length,
-      added: side(added),
-      removed: side(removed),
-      capped: [before, after].some((outcome) => outcome.count.high > outcome.people.length)
-    };
-  }
+  'count-each': ({ sourceId, queries }) => queries.map((query) => countAt(query, sourceOf(sourceId)))
 };
 
 parentPort?.on('message', async ({ id, kind, ask }: PeopleRequest) => {

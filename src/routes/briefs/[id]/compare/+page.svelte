@@ -1,57 +1,142 @@
 <script lang="ts">
-  import { goto } from '$app/navigation';
+  import { onMount } from 'svelte';
+  import { goto, invalidate } from '$app/navigation';
   import { page } from '$app/state';
-  import Difference from '$lib/compare/Difference.svelte';
-  import IntervalLine from '$lib/compare/IntervalLine.svelte';
+  import { call } from '$lib/api/call';
+  import { watchChanges } from '$lib/kept/changes';
+  import Board from '$lib/compare/Board.svelte';
+  import { boardMeasures, headline, sortVersions, usualMeasures, type Cell } from '$lib/compare/board-measures';
+  import Judges from '$lib/compare/Judges.svelte';
+  import PeopleBehind from '$lib/compare/PeopleBehind.svelte';
+  import Recall from '$lib/compare/Recall.svelte';
+  import SamePeople from '$lib/compare/SamePeople.svelte';
+  import SourcesSideBySide from '$lib/compare/SourcesSideBySide.svelte';
+  import VersionsSideBySide from '$lib/compare/VersionsSideBySide.svelte';
+  import OverlapChart from '$lib/charts/OverlapChart.svelte';
+  import ReachChart from '$lib/charts/ReachChart.svelte';
+  import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
-  import { about, count, counted, percent, percentRange } from '$lib/marks/format';
+  import { count } from '$lib/marks/format';
+  import { behindKinds, contract, type Answer, type BehindKind } from '$server/api/contract';
+  import type { Choice } from '$server/api/documents';
 
   let { data } = $props();
 
   const board = $derived(data.board);
-  const sources = $derived(data.sources.filter(({ id }) => board?.cells.some((cell) => cell.sourceId === id)));
-  const cellOf = (version: number, source: string) =>
-    board?.cells.find((cell) => cell.version === version && cell.sourceId === source);
+  const cells = $derived(board?.cells ?? []);
+  const sources = $derived(data.sources.filter(({ id }) => cells.some((cell) => cell.sourceId === id)));
   const shown = $derived(board?.versions.map(({ number }) => number) ?? []);
   const triedVersions = $derived(data.versions.filter(({ number }) => data.tried.includes(number)));
 
   const ask = (name: string) => page.url.searchParams.get(name);
-  const to = $derived(Number(ask('to')) || data.tried[0] || 0);
-  const from = $derived(Number(ask('from')) || data.tried[1] || data.tried[0] || 0);
+  const to = $derived(Number(ask('to')) || shown[0] || 0);
+  const from = $derived(Number(ask('from')) || shown.find((number) => number !== to) || to);
   const source = $derived(ask('source') ?? sources[0]?.id ?? '');
+  const here = $derived(ask('here') ?? sources[0]?.id ?? '');
+  const there = $derived(ask('there') ?? sources.find(({ id }) => id !== here)?.id ?? '');
+  const measures = $derived(ask('show')?.split(',') ?? usualMeasures);
+  const panels = {
+    versions: 'Two versions',
+    sources: 'Two sources',
+    recall: 'Recall',
+    judges: 'Two judges',
+    same: 'Same person'
+  } as const;
+  const panel = $derived((ask('panel') ?? 'versions') as keyof typeof panels);
+  const behind = $derived.by(() => {
+    const [number, id, kind] = ask('behind')?.split(' ') ?? [];
+    const where = sources.find((one) => one.id === id);
+    const wanted = behindKinds.find((one) => one === kind);
+    return where && wanted ? { version: Number(number), source: where, kind: wanted } : null;
+  });
+  const sorting = $derived.by(() => {
+    const [id, at] = ask('sort')?.split(' ') ?? [];
+    const measure = boardMeasures.find((one) => one.id === id);
+    const where = sources.find((one) => one.id === at);
+    return measure && where ? { measure, where } : null;
+  });
+  const ordered = $derived.by(() => {
+    const versions = board?.versions ?? [];
+    if (!sorting) return versions;
+    const order = sortVersions(shown, cells, sorting.measure, sorting.where);
+    return order.map((number) => versions.find((version) => version.number === number)!);
+  });
 
-  function choose(choice: Record<string, string | number>) {
-    const query = Object.fromEntries(page.url.searchParams);
-    void goto(briefPath(data.brief.id, 'compare', { ...query, ...choice }), { keepFocus: true, noScroll: true });
+  function choose(choice: Record<string, string | number | null | undefined>) {
+    const query = { ...Object.fromEntries(page.url.searchParams), ...choice };
+    const kept = Object.entries(query).filter((entry): entry is [string, string | number] => Boolean(entry[1]));
+    void goto(briefPath(data.brief.id, 'compare', Object.fromEntries(kept)), { keepFocus: true, noScroll: true });
   }
   const toggle = (number: number, show: boolean) => {
     const next = show ? [...shown, number] : shown.filter((other) => other !== number);
     if (next.length) choose({ versions: next.sort((a, b) => b - a).join(',') });
   };
+  const toggleMeasure = (id: string, show: boolean) =>
+    choose({ show: (show ? [...measures, id] : measures.filter((other) => other !== id)).join(',') || 'count' });
+
+  let refused: unknown = $state(null);
+  let turn = $state(0);
+  async function refresh() {
+    turn++;
+    await Promise.all([invalidate('eave:compare'), invalidate('eave:brief')]).catch(() => {});
+  }
+  onMount(() => watchChanges(data.brief.id, () => void refresh()));
+
+  async function keepChoice(choice: Choice) {
+    refused = null;
+    try {
+      await call(contract.writeChoice, {
+        params: { id: data.brief.id },
+        body: { body: choice, revision: data.choice.revision }
+      });
+    } catch (problem) {
+      refused = problem;
+    }
+    await refresh();
+  }
+  /** Draws as many more, here and at the version it is not told apart from, as would decide, and opens the desk. */
+  async function decide(cell: Cell) {
+    if (cell.standing.is !== 'open' || !cell.standing.decide) return;
+    const { against, decide: need } = cell.standing;
+    const other = cells.find((one) => one.version === against && one.sourceId === cell.sourceId);
+    refused = null;
+    try {
+      for (const [one, more] of [
+        [cell, need.here],
+        [other, need.there]
+      ] as const)
+        if (one && more) {
+          const judged = one.precision.fits + one.precision.misses + one.precision.unsure;
+          await call(contract.drawMore, {
+            params: { id: data.brief.id, trial: one.trialId },
+            body: { size: Math.min(2000, Math.max(one.sampled, judged + more)) }
+          });
+        }
+      await goto(briefPath(data.brief.id, 'trial', { trial: cell.trialId }));
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+  const costOf = ({ number, parent }: Answer<'listVersions'>[number]) =>
+    choose({ panel: 'versions', from: parent, to: number });
+  const overlap = $derived(board?.overlaps.find((one) => one.version === to) ?? board?.overlaps[0]);
+  const version = $derived(data.versions.find(({ number }) => number === to));
+  const chosen = $derived(new Set(data.choice.body.winners.map((one) => `${one.version} ${one.sourceId}`)));
 </script>
 
 <div class="strip">
   <h1>Compare</h1>
   <p class="soft">
-    Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval; fits are count
-    times precision, both uncertainties carried.
+    {board
+      ? headline(cells, sources) ||
+        'Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval.'
+      : ''}
   </p>
-  {#if triedVersions.length > 1}
-    <fieldset>
-      <legend class="visually-hidden">Versions shown</legend>
-      {#each triedVersions as { number } (number)}
-        <label
-          ><input
-            type="checkbox"
-            checked={shown.includes(number)}
-            onchange={(event) => toggle(number, event.currentTarget.checked)}
-          />
-          {number}</label
-        >
-      {/each}
-    </fieldset>
+  {#if board}
+    <a class="report" href={briefPath(data.brief.id, 'report')}>Report</a>
   {/if}
 </div>
+<Refused problem={refused} />
 
 {#if !board}
   <div class="sheet empty">
@@ -62,125 +147,176 @@
     </p>
   </div>
 {:else}
-  <div class="scroll">
-    <table class="board">
-      <thead>
-        <tr>
-          <th class="first">Version</th>
-          {#each sources as one (one.id)}<th
-              ><b>{one.name}</b><small class="soft">{one.people?.toLocaleString('en') ?? '…'} people</small></th
-            >{/each}
-        </tr>
-      </thead>
-      <tbody>
-        {#each board.versions as version (version.number)}
-          <tr>
-            <th class="first" scope="row">
-              <b>{version.number}</b>
-              {[version.name, version.note].filter(Boolean).join(' · ')}
-              <a
-                class="mono text"
-                href={briefPath(data.brief.id, 'string', { version: version.number })}
-                title={version.text}>{version.text}</a
-              >
-            </th>
-            {#each sources as one (one.id)}
-              {@const cell = cellOf(version.number, one.id)}
-              <td>
-                {#if cell}
-                  <a class="c" href={briefPath(data.brief.id, 'trial', { trial: cell.trialId })}>{about(cell.count)}</a>
-                  <small class="soft"
-                    >{cell.count.low === cell.count.high ? '' : counted(cell.count)}
-                    {cell.exactness === 'exact' ? '' : cell.exactness}{cell.count.high > cell.shown
-                      ? ` · ${count(cell.shown)} shown`
-                      : ''}</small
-                  >
-                  {#if cell.precision.share !== null}
-                    <IntervalLine share={cell.precision.share} interval={cell.precision.interval} />
-                    <div>
-                      <b>{percent(cell.precision.share)}</b> fits
-                      <small class="soft"
-                        >{percentRange(cell.precision.interval)}, {cell.precision.fits + cell.precision.misses} judged</small
-                      >
-                    </div>
-                    <div class="small">{count(cell.missesPerHundred!)} misses in 100</div>
-                    <div class="small">
-                      about {count(cell.estimatedFits!.middle)} fits
-                      <small class="soft"
-                        >{counted({
-                          low: Math.round(cell.estimatedFits!.low),
-                          high: Math.round(cell.estimatedFits!.high)
-                        })}</small
-                      >
-                    </div>
-                  {:else if cell.sampled === 0}
-                    <div class="small soft">nobody to judge: no one shown meets what the source cannot be asked</div>
-                  {:else}
-                    <div class="small soft">
-                      nobody judged · <a href={briefPath(data.brief.id, 'trial', { trial: cell.trialId })}
-                        >judge the sample</a
-                      >
-                    </div>
-                  {/if}
-                {:else}<span class="soft">not run</span>{/if}
-              </td>
-            {/each}
-          </tr>
+  <div class="tools fields">
+    {#if triedVersions.length > 1}
+      <fieldset>
+        <legend>Versions</legend>
+        {#each triedVersions as { number } (number)}
+          <label
+            ><input
+              type="checkbox"
+              checked={shown.includes(number)}
+              onchange={(event) => toggle(number, event.currentTarget.checked)}
+            />
+            {number}</label
+          >
         {/each}
-      </tbody>
-    </table>
+      </fieldset>
+    {/if}
+    <details>
+      <summary>Measures</summary>
+      <fieldset>
+        <legend class="visually-hidden">Measures shown</legend>
+        {#each boardMeasures as { id, name } (id)}
+          <label
+            ><input
+              type="checkbox"
+              checked={measures.includes(id)}
+              onchange={(event) => toggleMeasure(id, event.currentTarget.checked)}
+            />
+            {name}</label
+          >
+        {/each}
+      </fieldset>
+    </details>
+    <label
+      >Sort by <select
+        value={ask('sort') ?? ''}
+        onchange={(event) => choose({ sort: event.currentTarget.value || null })}
+      >
+        <option value="">newest first</option>
+        {#each sources as one (one.id)}
+          <optgroup label={one.name}>
+            {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{name} at {one.name}</option>{/each}
+          </optgroup>
+        {/each}
+      </select></label
+    >
+    <span class="soft">{count(board.people)} people seen, {count(board.judged)} judged, each once</span>
   </div>
-  {#if triedVersions.length > 1}
-    <Difference briefId={data.brief.id} versions={triedVersions} {sources} {from} {to} {source} onchoose={choose} />
-  {:else}
-    <p class="soft hint">Change the string and run it again to see who came and who went.</p>
+  <Board
+    briefId={data.brief.id}
+    versions={ordered}
+    {sources}
+    {cells}
+    {measures}
+    choice={data.choice.body}
+    onchoice={keepChoice}
+    onbehind={(cell, kind: BehindKind) => choose({ behind: `${cell.version} ${cell.sourceId} ${kind}` })}
+    ondecide={decide}
+    oncost={costOf}
+  />
+  {#if behind}
+    <PeopleBehind
+      briefId={data.brief.id}
+      {...behind}
+      {turn}
+      onjudged={refresh}
+      onclose={() => choose({ behind: null })}
+    />
+  {/if}
+  <div class="charts">
+    <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
+    {#if overlap}<OverlapChart {overlap} {sources} file="who-is-found-where" />{/if}
+  </div>
+  <nav class="panels" aria-label="What to look into">
+    {#each Object.entries(panels) as [id, name] (id)}
+      <button class="quiet" aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</button>
+    {/each}
+  </nav>
+  {#if panel === 'versions'}
+    {#if triedVersions.length > 1}
+      <VersionsSideBySide
+        briefId={data.brief.id}
+        versions={data.versions}
+        {sources}
+        {from}
+        {to}
+        {source}
+        {turn}
+        onchoose={choose}
+        onjudged={refresh}
+      />
+    {:else}
+      <p class="soft hint">Change the string and run it again to see who came and who went.</p>
+    {/if}
+  {:else if panel === 'sources'}
+    {#if sources.length > 1}
+      <SourcesSideBySide
+        briefId={data.brief.id}
+        versions={board.versions}
+        {sources}
+        version={to}
+        {here}
+        {there}
+        onchoose={choose}
+      />
+    {:else}<p class="soft hint">Run a version at two sources to see whom one finds and the other lacks.</p>{/if}
+  {:else if panel === 'recall' && version}
+    <Recall
+      briefId={data.brief.id}
+      {board}
+      {sources}
+      {version}
+      {source}
+      stringPath={briefPath(data.brief.id, 'string')}
+    />
+  {:else if panel === 'judges'}
+    <Judges briefId={data.brief.id} {sources} {turn} onsettled={refresh} />
+  {:else if panel === 'same'}
+    <SamePeople briefId={data.brief.id} {sources} {turn} onchanged={refresh} />
   {/if}
 {/if}
 
 <style>
+  .report {
+    background: var(--accent);
+    color: var(--on-accent);
+    padding: 5px 14px;
+    text-decoration: none;
+    font-size: 13px;
+  }
+  .tools {
+    display: flex;
+    gap: 18px;
+    align-items: baseline;
+    margin-bottom: 10px;
+    font-size: 13px;
+  }
   fieldset {
     border: 0;
     display: flex;
     gap: 12px;
     padding: 0;
+    margin: 0;
+    flex-wrap: wrap;
+  }
+  legend {
+    float: left;
+    padding: 0;
+    margin-right: 10px;
+  }
+  summary {
+    cursor: pointer;
   }
   input {
     accent-color: var(--accent);
   }
-  .scroll {
-    overflow-x: auto;
+  .charts {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 14px;
+    margin-top: 14px;
+    align-items: start;
   }
-  th.first {
-    width: 300px;
-    border-left: 0;
-    border-top: 1px solid var(--rule);
+  .panels {
+    display: flex;
+    gap: 6px;
+    margin-top: 16px;
   }
-  th b {
-    font-weight: 600;
-    margin-right: 6px;
-  }
-  th small {
-    display: block;
-  }
-  .text {
-    display: -webkit-box;
-    line-clamp: 3;
-    -webkit-line-clamp: 3;
-    -webkit-box-orient: vertical;
-    overflow: hidden;
-    font-size: 11.5px;
-    color: var(--soft);
-    margin-top: 4px;
-    max-width: 290px;
-    overflow-wrap: anywhere;
-  }
-  .c {
-    font-size: 19px;
-    font-weight: 300;
-    color: var(--ink);
-  }
-  .small {
-    font-size: 12.5px;
+  .panels [aria-pressed='true'] {
+    background: var(--accent-2);
+    border-color: var(--accent);
   }
   .hint {
     margin-top: 12px;

@@ -5,18 +5,19 @@ import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, url, fetch, depends }) => {
   depends('eave:compare');
-  const [versions, trials, sources] = await orErrorPage(
+  const [versions, trials, sources, choice] = await orErrorPage(
     Promise.all([
       call(contract.listVersions, { params, fetch }),
       call(contract.listTrials, { params, fetch }),
-      call(contract.listSources, { fetch })
+      call(contract.listSources, { fetch }),
+      call(contract.readChoice, { params, fetch })
     ])
   );
-  const tried = [...new Set(trials.map((trial) => trial.version))];
+  const tried = [...new Set(trials.filter(({ state }) => state === 'done').map((trial) => trial.version))];
   const asked = url.searchParams.get('versions')?.split(',').map(Number);
   const shown = asked?.filter((number) => tried.includes(number)) ?? tried.slice(0, 6);
   const board = shown.length
     ? await orErrorPage(call(contract.compare, { params, query: { versions: shown.join(',') }, fetch }))
     : null;
-  return { versions, tried, sources, board };
+  return { versions, tried, sources, board, choice };
 };

@@ -25,18 +25,25 @@
   let { data } = $props();
 
   const kept = new KeptVerdicts((key, { verdict, reason, by = 'person' }, revision) => {
-    const [sourceId, personId] = JSON.parse(key) as [string, string];
+    const [sourceId, personId, judge] = JSON.parse(key) as [string, string, string | null];
+    if (judge)
+      return call(contract.giveJudgement, {
+        params: { id: data.brief.id, judge },
+        body: { sourceId, personId, verdict, reason, revision }
+      }) as Promise<KeptVerdict | null>;
     return call(contract.giveVerdict, {
       params: { id: data.brief.id },
       body: { sourceId, personId, verdict, reason, by, revision }
     }) as Promise<KeptVerdict | null>;
   });
-  const keyOf = (personId: string) => JSON.stringify([data.trial?.sourceId, personId]);
+  const keyOf = (personId: string) => JSON.stringify([data.trial?.sourceId, personId, data.as]);
+  const judgeNames = $derived([...new Set([...data.judges.map(({ judge }) => judge), ...(data.as ? [data.as] : [])])]);
   let undone: { index: number; verdict: Verdict | null; reason: string }[] = $state([]);
   let loaded: string | undefined;
   $effect.pre(() => {
-    if (data.trial?.id === loaded) return;
-    loaded = data.trial?.id;
+    const now = `${data.trial?.id} ${data.as}`;
+    if (now === loaded) return;
+    loaded = now;
     untrack(() => {
       undone = [];
       kept.problem = null;
@@ -67,7 +74,7 @@
   const precision = $derived(
     trial &&
       precisionOf(
-        trial.sample.flatMap(({ verdict }) => (verdict ? [verdict.verdict] : [])),
+        trial.sample.flatMap(({ verdict, elsewhere }) => verdict?.verdict ?? elsewhere?.verdict ?? []),
         trial.shown
       )
   );
@@ -80,11 +87,16 @@
 
   const sourceName = (id: string) => data.sources.find((source) => source.id === id)?.name ?? id;
   const versionNumbers = $derived([...new Set(data.trials.map(({ version }) => version))]);
-  const openTrial = (id: string) => goto(briefPath(data.brief.id, 'trial', { trial: id }));
+  const judging: Record<string, string> = $derived(data.as ? { as: data.as } : {});
+  const openTrial = (id: string) => goto(briefPath(data.brief.id, 'trial', { trial: id, ...judging }));
+  /** Who judges: nobody's name is the first judge, whose verdicts the brief goes by. */
+  const judgeAs = (name: string) =>
+    goto(briefPath(data.brief.id, 'trial', { ...(trial && { trial: trial.id }), ...(name && { as: name }) }));
+  let naming = $state(false);
   const go = (index: number) => {
     if (!trial || index < 0 || index >= trial.sample.length) return;
     wanted = index;
-    replaceState(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index }), page.state);
+    replaceState(briefPath(data.brief.id, 'trial', { trial: trial.id, at: index, ...judging }), page.state);
   };
 
   async function judge(index: number, verdict: Verdict | null, reason: string, remember = true) {
@@ -226,7 +238,30 @@
         {/each}
       </select>
     </label>
-    {#if ruled.length}
+    <label class="as"
+      >judging as {#if naming}<input
+          aria-label="Name of the second judge"
+          maxlength="60"
+          onchange={(event) => {
+            naming = false;
+            void judgeAs(event.currentTarget.value.trim());
+          }}
+          onkeydown={(event) => {
+            if (event.key === 'Escape') naming = false;
+          }}
+        />{:else}<select
+          value={data.as ?? ''}
+          onchange={(event) => {
+            if (event.currentTarget.value === '+') naming = true;
+            else void judgeAs(event.currentTarget.value);
+          }}
+        >
+          <option value="">first judge</option>
+          {#each judgeNames as name (name)}<option value={name}>{name}</option>{/each}
+          <option value="+">someone else…</option>
+        </select>{/if}</label
+    >
+    {#if ruled.length && !data.as}
       <button
         class="quiet"
         title="By firm size, country, industry and firms to leave out; marked as by rule"
@@ -255,6 +290,9 @@
         verdict={current.verdict?.verdict ?? null}
         reason={current.verdict?.reason ?? ''}
         byRule={current.verdict?.by === 'rule'}
+        elsewhere={current.elsewhere && !current.verdict
+          ? { verdict: current.elsewhere.verdict, at: sourceName(current.elsewhere.sourceId) }
+          : null}
         ongive={give}
         onreason={because}
         onback={takeBack}
@@ -267,7 +305,13 @@
       sampled={trial.sample.length}
       onmore={drawMore}
     />
-    {#if query && judgedAs('miss').length}
+    {#if data.as}
+      <p class="sheet waiting">
+        {data.as} judges the same people without seeing what was said before. The brief goes by the first judge’s verdicts;
+        <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>hold both against each other</a>.
+      </p>
+    {/if}
+    {#if query && !data.as && judgedAs('miss').length}
       <Causes
         {query}
         matching={source?.sheet.matching ?? { stemming: null, diacritics: 'kept' }}

@@ -18,5 +18,30 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
   const trial = wanted
     ? await orErrorPage(call(contract.readTrial, { params: { ...params, trial: wanted }, fetch }))
     : null;
-  return { trials, sources, versions, persona, wording, trial };
+  const as = url.searchParams.get('as')?.trim() || null;
+  const judges = await orErrorPage(call(contract.listJudges, { params, fetch }));
+  return {
+    trials,
+    sources,
+    versions,
+    persona,
+    wording,
+    judges,
+    as,
+    trial: trial && as ? await asSeenBy(as, trial) : trial
+  };
+
+  /** A second judge sees the same people and none of the verdicts given before. */
+  async function asSeenBy(judge: string, seen: NonNullable<typeof trial>) {
+    const said = await orErrorPage(
+      call(contract.readJudgements, { params: { ...params, judge }, query: { source: seen.sourceId }, fetch })
+    );
+    const byPerson = new Map(said.map((one) => [one.personId, one]));
+    const sample = seen.sample.map((one) => ({
+      ...one,
+      verdict: byPerson.get(one.person.id) ?? null,
+      elsewhere: null
+    }));
+    return { ...seen, sample };
+  }
 };

@@ -1,5 +1,5 @@
 import { contract } from '$server/api/contract';
 import { endpoint } from '$server/api/endpoint';
-import { compareVersions } from '$server/services/compare';
+import { boardFor } from '$server/services/board';
 
-export const GET = endpoint(contract.compare, ({ params, query }) => compareVersions(params.id, query.versions));
+export const GET = endpoint(contract.compare, ({ params, query }) => boardFor(params.id, query?.versions));

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { saveFile } from '$lib/frame/save-file';
+  import { pngFile, svgFile } from './chart-file';
+
+  interface Props {
+    title: string;
+    /** What one sees, in a line. */
+    about: string;
+    /** Name of a saved file, without its ending. */
+    file: string;
+    chart: Snippet;
+    /** The same figures as a table. */
+    table: Snippet;
+    children?: Snippet | undefined;
+  }
+  let { title, about, file, chart, table, children }: Props = $props();
+
+  let asTable = $state(false);
+  let drawn: HTMLElement | undefined = $state();
+  let problem = $state('');
+  const svg = () => drawn!.querySelector('svg')!;
+  async function savePng() {
+    problem = '';
+    try {
+      saveFile(await pngFile(svg()), `${file}.png`, 'image/png');
+    } catch (error) {
+      problem = (error as Error).message;
+    }
+  }
+</script>
+
+<section class="sheet" aria-label={title}>
+  <header>
+    <h2>{title}</h2>
+    <span class="acts">
+      <button class="quiet" aria-pressed={asTable} onclick={() => (asTable = !asTable)}
+        >{asTable ? 'Chart' : 'Table'}</button
+      >
+      {#if !asTable}
+        <button
+          class="quiet"
+          aria-label="Save {title} as SVG"
+          onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}>SVG</button
+        >
+        <button class="quiet" aria-label="Save {title} as PNG" onclick={savePng}>PNG</button>
+      {/if}
+    </span>
+  </header>
+  <p class="soft">{about}</p>
+  {@render children?.()}
+  {#if problem}<p role="alert">{problem}</p>{/if}
+  {#if asTable}<div class="table">{@render table()}</div>{:else}<div bind:this={drawn}>{@render chart()}</div>{/if}
+</section>
+
+<style>
+  section {
+    padding: 10px 14px;
+    min-width: 0;
+    font-size: 12.5px;
+  }
+  header {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+  }
+  h2 {
+    flex: 1;
+  }
+  .acts {
+    display: flex;
+    gap: 4px;
+  }
+  .acts button {
+    font-size: 11.5px;
+    padding: 1px 7px;
+  }
+  .table {
+    overflow: auto;
+    max-height: 320px;
+    margin-top: 8px;
+  }
+  div :global(svg) {
+    width: 100%;
+    height: auto;
+    display: block;
+    font-size: 11px;
+  }
+</style>

@@ -1,0 +1,125 @@
+<script lang="ts">
+  import { scaleLinear } from 'd3-scale';
+  import { count, percent } from '$lib/marks/format';
+  import type { Answer } from '$server/api/contract';
+  import ChartFrame from './ChartFrame.svelte';
+
+  type Overlap = Answer<'compare'>['overlaps'][number];
+  interface Props {
+    overlap: Overlap;
+    sources: readonly { id: string; name: string }[];
+    file: string;
+  }
+  let { overlap, sources, file }: Props = $props();
+
+  const most = 14;
+  const width = 390;
+  const names = 104;
+  const barTop = 20;
+  const barHeight = 100;
+  const row = 20;
+  const parts = $derived(overlap.parts.slice(0, most));
+  const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
+  const height = $derived(barTop + barHeight + 14 + overlap.sourceIds.length * row);
+  const y = $derived(scaleLinear([0, Math.max(1, ...parts.map(({ people }) => people))], [0, barHeight]));
+  const step = $derived(Math.min(44, (width - names - 6) / Math.max(1, parts.length)));
+  const at = (i: number) => names + step * i + step / 2;
+  const dot = (i: number) => barTop + barHeight + 20 + i * row;
+  const judged = ({ fits, misses }: Overlap['parts'][number]) => fits + misses;
+  const shareOf = (part: Overlap['parts'][number]) => (judged(part) ? part.fits / judged(part) : null);
+  const who = (part: Overlap['parts'][number]) => part.sets.map((set) => nameOf(overlap.sourceIds[set]!)).join(', ');
+</script>
+
+<ChartFrame
+  title="Who is found where, version {overlap.version}"
+  about="people by the sources that find them, the same person known again; the dark part is the share of fits among those judged"
+  {file}
+>
+  {#snippet chart()}
+    <svg
+      viewBox="0 0 {width} {height}"
+      role="img"
+      aria-label="People by the sources that find them; the table has the same figures"
+    >
+      {#each overlap.sourceIds as id, i (id)}
+        <text x={names - 12} y={dot(i) + 4} text-anchor="end" class="tick">{nameOf(id)}</text>
+        <line x1={names} x2={width - 6} y1={dot(i)} y2={dot(i)} class="rule" />
+      {/each}
+      {#each parts as part, i (part.sets.join())}
+        {@const share = shareOf(part)}
+        {@const tall = y(part.people)}
+        {@const wide = Math.min(18, step * 0.7)}
+        <g>
+          <title
+            >{who(part)}: {part.people} people{share === null
+              ? ', nobody judged'
+              : `, ${part.fits} of ${judged(part)} judged are fits`}</title
+          >
+          <rect x={at(i) - wide / 2} y={barTop + barHeight - tall} width={wide} height={tall} class="all" />
+          {#if share !== null}<rect
+              x={at(i) - wide / 2}
+              y={barTop + barHeight - tall * share}
+              width={wide}
+              height={tall * share}
+              class="fits"
+            />{/if}
+          <text x={at(i)} y={barTop + barHeight - tall - 4} text-anchor="middle" class="tick">{count(part.people)}</text
+          >
+          {#if part.sets.length > 1}<line
+              x1={at(i)}
+              x2={at(i)}
+              y1={dot(part.sets[0]!)}
+              y2={dot(part.sets.at(-1)!)}
+              class="tie"
+            />{/if}
+          {#each overlap.sourceIds as id, set (id)}
+            <circle cx={at(i)} cy={dot(set)} r="4.5" class:in={part.sets.includes(set)} class="dot" />
+          {/each}
+        </g>
+      {/each}
+    </svg>
+    {#if overlap.parts.length > most}<p class="soft">
+        and {overlap.parts.length - most} smaller ones, in the table
+      </p>{/if}
+  {/snippet}
+  {#snippet table()}
+    <table class="board" aria-label="Who is found where">
+      <thead><tr><th>Found by just</th><th>People</th><th>Judged</th><th>Fits among them</th></tr></thead>
+      <tbody>
+        {#each overlap.parts as part (part.sets.join())}
+          {@const share = shareOf(part)}
+          <tr
+            ><td>{who(part)}</td><td>{count(part.people)}</td><td>{judged(part)}</td><td
+              >{share === null ? '–' : percent(share)}</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table>
+  {/snippet}
+</ChartFrame>
+
+<style>
+  .rule {
+    stroke: var(--rule);
+  }
+  .tick {
+    fill: var(--soft);
+  }
+  .all {
+    fill: var(--accent-2);
+  }
+  .fits {
+    fill: var(--accent);
+  }
+  .tie {
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .dot {
+    fill: var(--rule);
+  }
+  .dot.in {
+    fill: var(--ink);
+  }
+</style>

@@ -1,0 +1,172 @@
+<script lang="ts">
+  import { scaleLinear, scaleLog } from 'd3-scale';
+  import { line as lineOf } from 'd3-shape';
+  import { count, counted, percent, percentRange } from '$lib/marks/format';
+  import { frontOf } from '$core/measure/front';
+  import type { Answer } from '$server/api/contract';
+  import ChartFrame from './ChartFrame.svelte';
+  import { markPath } from './source-marks';
+
+  type Cell = Answer<'compare'>['cells'][number];
+  interface Props {
+    cells: readonly Cell[];
+    sources: readonly { id: string; name: string }[];
+    /** Versions that were chosen, as `version source`. */
+    chosen: ReadonlySet<string>;
+    file: string;
+  }
+  let { cells, sources, chosen, file }: Props = $props();
+
+  const [width, height] = [390, 250];
+  const inset = { left: 40, right: 14, top: 12, bottom: 34 };
+  const points = $derived(
+    cells.flatMap((cell) =>
+      cell.precision.share !== null && cell.estimatedFits
+        ? [{ cell, x: cell.estimatedFits, y: { ...cell.precision.interval, middle: cell.precision.share } }]
+        : []
+    )
+  );
+  const most = $derived(Math.max(10, ...points.map(({ x: { high } }) => high)));
+  const least = $derived(
+    Math.max(0.5, Math.min(most / 10, ...points.map(({ x: { low, middle } }) => low || middle / 2 || 0.5)))
+  );
+  const x = $derived(scaleLog([least, most], [inset.left, width - inset.right]).clamp(true));
+  const y = scaleLinear([0, 1], [height - inset.bottom, inset.top]);
+  const front = $derived(
+    frontOf(
+      points,
+      (point) => point.x.middle,
+      (point) => point.y.middle
+    )
+  );
+  const path = $derived(
+    lineOf<(typeof points)[number]>()
+      .x((point) => x(point.x.middle))
+      .y((point) => y(point.y.middle))
+  );
+  const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
+  const place = (id: string) => sources.findIndex((source) => source.id === id);
+</script>
+
+<ChartFrame
+  title="Precision against reach"
+  about="each version at each source, with intervals both ways; the dashed line joins those that none beats"
+  {file}
+>
+  <p class="legend">
+    {#each sources as source, i (source.id)}
+      <span><svg viewBox="-7 -7 14 14" aria-hidden="true"><path d={markPath(i, 60)} /></svg> {source.name}</span>
+    {/each}
+  </p>
+  {#snippet chart()}
+    <svg
+      viewBox="0 0 {width} {height}"
+      role="img"
+      aria-label="Precision against estimated fits; the table has the same figures"
+    >
+      {#each [0, 0.25, 0.5, 0.75, 1] as share (share)}
+        <line x1={inset.left} x2={width - inset.right} y1={y(share)} y2={y(share)} class="rule" />
+        <text x={inset.left - 6} y={y(share) + 4} text-anchor="end" class="tick">{percent(share)}</text>
+      {/each}
+      {#each x.ticks(4).filter((tick) => Number.isInteger(Math.log10(tick))) as tick (tick)}
+        <text x={x(tick)} y={height - 18} text-anchor="middle" class="tick">{count(tick)}</text>
+      {/each}
+      <text x={width - inset.right} y={height - 4} text-anchor="end" class="tick">estimated fits (logarithmic)</text>
+      <path d={path(front) ?? ''} class="front" />
+      {#each points as { cell, x: reach, y: share } (`${cell.version} ${cell.sourceId}`)}
+        <g class="spread">
+          <line x1={x(Math.max(least, reach.low))} x2={x(reach.high)} y1={y(share.middle)} y2={y(share.middle)} />
+          <line x1={x(reach.middle)} x2={x(reach.middle)} y1={y(share.low)} y2={y(share.high)} />
+        </g>
+      {/each}
+      {#each points as { cell, x: reach, y: share } (`${cell.version} ${cell.sourceId}`)}
+        <g transform="translate({x(reach.middle)} {y(share.middle)})">
+          <title
+            >Version {cell.version} at {nameOf(cell.sourceId)}: {percent(share.middle)}, about {count(reach.middle)} fits</title
+          >
+          <path
+            d={markPath(place(cell.sourceId), 230)}
+            class:chosen={chosen.has(`${cell.version} ${cell.sourceId}`)}
+            class="mark"
+          />
+          <text
+            y="3.5"
+            text-anchor="middle"
+            class:chosen={chosen.has(`${cell.version} ${cell.sourceId}`)}
+            class="version">{cell.version}</text
+          >
+        </g>
+      {/each}
+    </svg>
+  {/snippet}
+  {#snippet table()}
+    <table class="board" aria-label="Precision against reach">
+      <thead
+        ><tr><th>Version</th><th>Source</th><th>Precision</th><th>Estimated fits</th><th>Beaten by none</th></tr></thead
+      >
+      <tbody>
+        {#each points as point (`${point.cell.version} ${point.cell.sourceId}`)}
+          <tr>
+            <td>{point.cell.version}</td><td>{nameOf(point.cell.sourceId)}</td>
+            <td>{percent(point.y.middle)} ({percentRange(point.y)})</td>
+            <td
+              >{count(point.x.middle)} ({counted({ low: Math.round(point.x.low), high: Math.round(point.x.high) })})</td
+            >
+            <td>{front.includes(point) ? 'yes' : ''}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/snippet}
+</ChartFrame>
+
+<style>
+  .rule {
+    stroke: var(--rule);
+  }
+  .tick {
+    fill: var(--soft);
+  }
+  .front {
+    fill: none;
+    stroke: var(--grey);
+    stroke-dasharray: 3 3;
+  }
+  .spread line {
+    stroke: var(--accent);
+    stroke-opacity: 0.45;
+    stroke-width: 1.5;
+  }
+  .mark {
+    fill: var(--sheet);
+    stroke: var(--accent);
+    stroke-width: 1.3;
+  }
+  .mark.chosen {
+    fill: var(--accent);
+  }
+  .version {
+    fill: var(--ink);
+    font-size: 10px;
+  }
+  .version.chosen {
+    fill: var(--on-accent);
+  }
+  .legend {
+    display: flex;
+    gap: 12px;
+    flex-wrap: wrap;
+    color: var(--soft);
+  }
+  .legend svg {
+    width: 12px;
+    height: 12px;
+    display: inline-block;
+    vertical-align: -1px;
+  }
+  .legend path {
+    fill: var(--sheet);
+    stroke: var(--accent);
+    stroke-width: 1.3;
+  }
+</style>

@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { scaleLog } from 'd3-scale';
+  import { about } from '$lib/marks/format';
+  import { partGlyph, partTint } from '$lib/marks/parts';
+  import type { Answer } from '$server/api/contract';
+  import ChartFrame from './ChartFrame.svelte';
+
+  interface Side {
+    version: number;
+    people: number | null;
+    /** The text of each part, by number. */
+    parts: readonly string[];
+    narrowing: Answer<'ledger'>['narrowing'];
+  }
+  interface Props {
+    sides: readonly Side[];
+    sourceName: string;
+    file: string;
+  }
+  let { sides, sourceName, file }: Props = $props();
+
+  const width = 390;
+  const bar = 17;
+  const middle = ({ low, high }: { low: number; high: number }) => (low + high) / 2;
+  const rows = $derived(
+    sides.map(({ version, people, parts, narrowing }) => ({
+      version,
+      steps: [
+        ...(people === null ? [] : [{ part: -1, text: 'everybody', count: { low: people, high: people } }]),
+        ...narrowing.map(({ part, count }) => ({ part, text: parts[part] ?? '', count }))
+      ]
+    }))
+  );
+  const most = $derived(Math.max(10, ...rows.flatMap(({ steps }) => steps.map(({ count }) => middle(count)))));
+  const x = $derived(scaleLog([0.5, most], [0, 190]).clamp(true));
+  const tall = (steps: number) => 22 + steps * (bar + 4) + 8;
+  const height = $derived(rows.reduce((sum, { steps }) => sum + tall(steps.length), 0));
+  const top = (i: number) => rows.slice(0, i).reduce((sum, { steps }) => sum + tall(steps.length), 0);
+  const short = (text: string) => (text.length > 22 ? `${text.slice(0, 21)}…` : text);
+</script>
+
+<ChartFrame
+  title="How both narrow at {sourceName}"
+  about="people left after each part, both versions on one logarithmic scale"
+  {file}
+>
+  {#snippet chart()}
+    <svg
+      viewBox="0 0 {width} {height}"
+      role="img"
+      aria-label="People left after each part of two versions; the table has the same figures"
+    >
+      {#each rows as { version, steps }, i (version)}
+        <text x="0" y={top(i) + 13} class="head">Version {version}</text>
+        {#each steps as { part, text, count }, step (part)}
+          {@const at = top(i) + 22 + step * (bar + 4)}
+          {@const long = Math.max(1, x(Math.max(0.5, middle(count))))}
+          <text x="128" y={at + 13} text-anchor="end" class="tick"
+            >{#if part >= 0}<tspan fill={partTint(part)}>{partGlyph(part)}</tspan>&nbsp;{/if}{short(text)}</text
+          >
+          <rect x="134" y={at} width={long} height={bar} class:last={step === steps.length - 1} class="bar" />
+          <text x={138 + long} y={at + 13} class="count">{about(count)}</text>
+        {/each}
+      {/each}
+    </svg>
+  {/snippet}
+  {#snippet table()}
+    <table class="board" aria-label="People left after each part">
+      <thead><tr><th>Version</th><th>After</th><th>People left</th></tr></thead>
+      <tbody>
+        {#each rows as { version, steps } (version)}
+          {#each steps as { part, text, count } (part)}
+            <tr><td>{version}</td><td class="mono">{text}</td><td>{about(count)}</td></tr>
+          {/each}
+        {/each}
+      </tbody>
+    </table>
+  {/snippet}
+</ChartFrame>
+
+<style>
+  .head {
+    fill: var(--ink);
+    font-weight: 600;
+  }
+  .tick,
+  .count {
+    fill: var(--soft);
+  }
+  .count {
+    fill: var(--ink);
+  }
+  .bar {
+    fill: var(--accent-2);
+  }
+  .bar.last {
+    fill: var(--accent);
+  }
+</style>

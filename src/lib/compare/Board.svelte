@@ -1,0 +1,258 @@
+<script lang="ts">
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { count } from '$lib/marks/format';
+  import { differenceOf } from '$core/measure/told-apart';
+  import type { Answer, BehindKind } from '$server/api/contract';
+  import type { Choice } from '$server/api/documents';
+  import { boardMeasures, type Cell } from './board-measures';
+  import IntervalLine from './IntervalLine.svelte';
+
+  type Source = Answer<'listSources'>[number];
+  type Version = Answer<'listVersions'>[number];
+  interface Props {
+    briefId: string;
+    /** In the order to show them. */
+    versions: readonly Version[];
+    sources: readonly Source[];
+    cells: readonly Cell[];
+    /** Ids of the measures shown. */
+    measures: readonly string[];
+    choice: Choice;
+    onchoice: (choice: Choice) => void;
+    onbehind: (cell: Cell, kind: BehindKind) => void;
+    /** Draws so many people more at this cell and at the version it is not told apart from. */
+    ondecide: (cell: Cell) => void;
+    /** What did the change from its parent cost? */
+    oncost: (version: Version) => void;
+  }
+  let { briefId, versions, sources, cells, measures, choice, onchoice, onbehind, ondecide, oncost }: Props = $props();
+
+  const shown = $derived(boardMeasures.filter(({ id }) => measures.includes(id)));
+  const cellOf = (version: number, source: string) =>
+    cells.find((cell) => cell.version === version && cell.sourceId === source);
+  const winnerAt = (source: string) => choice.winners.find(({ sourceId }) => sourceId === source);
+  const chosenFor = (version: number) =>
+    sources.filter(({ id }) => winnerAt(id)?.version === version).map(({ name }) => name);
+
+  function choose({ version, sourceId }: Cell) {
+    const others = choice.winners.filter((one) => one.sourceId !== sourceId);
+    onchoice({
+      ...choice,
+      winners: winnerAt(sourceId)?.version === version ? others : [...others, { sourceId, version, note: '' }]
+    });
+  }
+  const note = (sourceId: string, text: string) =>
+    onchoice({
+      ...choice,
+      winners: choice.winners.map((one) => (one.sourceId === sourceId ? { ...one, note: text } : one))
+    });
+
+  /** How a cell's precision stands to the baseline's at the same source. */
+  function toBaseline(cell: Cell): string | null {
+    const base = choice.baseline === null ? undefined : cellOf(choice.baseline, cell.sourceId);
+    if (!base || base === cell || base.precision.share === null || cell.precision.share === null) return null;
+    const [mine, theirs] = [cell, base].map(({ precision }) => ({
+      share: precision.share!,
+      interval: precision.interval
+    }));
+    const { low, high } = differenceOf(mine!, theirs!);
+    const points = (share: number) => `${share > 0 ? '+' : share < 0 ? '−' : ''}${Math.abs(Math.round(share * 100))}`;
+    const told = low > 0 || high < 0;
+    return `${points(mine!.share - theirs!.share)} points against version ${base.version} (${points(low)} to ${points(high)})${told ? '' : ', not told apart'}`;
+  }
+</script>
+
+<div class="scroll">
+  <table class="board" aria-label="Versions at sources">
+    <thead>
+      <tr>
+        <th class="first">Version</th>
+        {#each sources as source (source.id)}
+          <th
+            ><b>{source.name}</b><small class="soft"
+              >{source.people === null ? 'run by hand' : `${count(source.people)} people`}{source.sheet.price
+                ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
+                : ''}</small
+            ></th
+          >
+        {/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each versions as version (version.number)}
+        {@const isBaseline = choice.baseline === version.number}
+        <tr class:baseline={isBaseline}>
+          <th class="first" scope="row">
+            <b>{version.number}</b>
+            {[version.name, version.note].filter(Boolean).join(' · ')}
+            {#each chosenFor(version.number) as name (name)}<small class="chosen">chosen for {name}</small>{/each}
+            <a class="mono text" href={briefPath(briefId, 'string', { version: version.number })} title={version.text}
+              >{version.text}</a
+            >
+            <div class="acts">
+              <button
+                class="quiet"
+                aria-pressed={isBaseline}
+                onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
+                >{isBaseline ? 'Baseline ✓' : 'Baseline'}</button
+              >
+              {#if version.parent !== null}
+                <button class="quiet" onclick={() => oncost(version)}>What did it cost?</button>
+              {/if}
+            </div>
+          </th>
+          {#each sources as source (source.id)}
+            {@const cell = cellOf(version.number, source.id)}
+            {@const winner = winnerAt(source.id)}
+            <td class:winner={winner?.version === version.number}>
+              {#if cell}
+                {#each shown as measure (measure.id)}
+                  {@const figure = measure.figure(cell, source)}
+                  {#if figure}
+                    <div class={measure.id === 'count' ? 'large' : 'small'}>
+                      {#if figure.behind}
+                        {@const kind = figure.behind}
+                        <button class="plain figure" title="Who they are" onclick={() => onbehind(cell, kind)}
+                          >{figure.words}</button
+                        >
+                      {:else}{figure.words}{/if}
+                      {#if figure.soft}<small class="soft">{figure.soft}</small>{/if}
+                    </div>
+                    {#if measure.id === 'precision'}
+                      <IntervalLine share={cell.precision.share!} interval={cell.precision.interval} />
+                    {/if}
+                  {/if}
+                {/each}
+                {#if cell.precision.share === null}
+                  <div class="small soft">
+                    {#if cell.sampled}nobody judged · <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}
+                        >judge the sample</a
+                      >{:else}nobody to judge: no one shown meets what the source cannot be asked{/if}
+                  </div>
+                {/if}
+                {@const against = toBaseline(cell)}
+                {#if against}<div class="small soft">{against}</div>{/if}
+                {#if cell.standing.is === 'best'}
+                  <div class="standing best">highest precision here</div>
+                {:else if cell.standing.is === 'open'}
+                  <div class="standing">
+                    not told apart from {cell.standing.against}{cell.standing.decide
+                      ? `: ${count(cell.standing.decide.here)} more verdicts here, ${count(cell.standing.decide.there)} there`
+                      : ', and judging all would not do it'}
+                    {#if cell.standing.decide}<button class="quiet" onclick={() => ondecide(cell)}>Draw those</button
+                      >{/if}
+                  </div>
+                {/if}
+                <div class="acts">
+                  <button
+                    class="quiet"
+                    aria-pressed={winner?.version === version.number}
+                    aria-label="Choose version {version.number} for {source.name}"
+                    onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</button
+                  >
+                  <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>desk</a>
+                </div>
+                {#if winner?.version === version.number}
+                  <input
+                    aria-label="Why version {version.number} for {source.name}"
+                    placeholder="why this one"
+                    maxlength="500"
+                    value={winner.note}
+                    onchange={(event) => note(source.id, event.currentTarget.value)}
+                  />
+                {/if}
+              {:else}<span class="soft">not run</span>{/if}
+            </td>
+          {/each}
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .scroll {
+    overflow-x: auto;
+  }
+  th.first {
+    width: 270px;
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+  }
+  th b {
+    font-weight: 600;
+    margin-right: 6px;
+  }
+  th small {
+    display: block;
+  }
+  .chosen {
+    color: var(--accent);
+  }
+  .baseline th,
+  .baseline td {
+    background: var(--sheet-2);
+  }
+  td.winner {
+    box-shadow: inset 0 0 0 2px var(--accent);
+  }
+  .text {
+    display: -webkit-box;
+    line-clamp: 2;
+    -webkit-line-clamp: 2;
+    -webkit-box-orient: vertical;
+    overflow: hidden;
+    font-size: 11px;
+    color: var(--soft);
+    margin-top: 4px;
+    max-width: 260px;
+    overflow-wrap: anywhere;
+  }
+  .large {
+    font-size: 19px;
+    font-weight: 300;
+  }
+  .large small {
+    font-size: 12px;
+  }
+  .small,
+  .standing {
+    font-size: 12.5px;
+  }
+  .figure:hover {
+    text-decoration: underline;
+  }
+  .standing {
+    color: var(--warm);
+  }
+  .standing.best {
+    color: var(--accent);
+  }
+  .acts {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+    margin-top: 4px;
+    font-size: 12px;
+  }
+  .acts button,
+  .standing button {
+    font-size: 11.5px;
+    padding: 1px 7px;
+  }
+  .acts [aria-pressed='true'] {
+    background: var(--accent-2);
+    border-color: var(--accent);
+  }
+  input {
+    width: 100%;
+    box-sizing: border-box;
+    font: inherit;
+    font-size: 12px;
+    color: inherit;
+    background: var(--sheet-2);
+    border: 1px solid var(--line);
+    padding: 2px 6px;
+    margin-top: 4px;
+  }
+</style>

@@ -1,0 +1,214 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { percent } from '$lib/marks/format';
+  import { verdicts } from '$lib/marks/verdicts';
+  import type { Verdict } from '$core/measure/precision';
+  import { contract, type Answer } from '$server/api/contract';
+
+  interface Props {
+    briefId: string;
+    sources: readonly { id: string; name: string }[];
+    /** Changes when something of the brief did. */
+    turn: number;
+    onsettled: () => void;
+  }
+  let { briefId, sources, turn, onsettled }: Props = $props();
+
+  let judges: Answer<'listJudges'> | null = $state.raw(null);
+  let wanted = $state('');
+  let agreement: Answer<'agreement'> | null = $state.raw(null);
+  let refused: unknown = $state(null);
+  const judge = $derived.by(() => (judges?.some((one) => one.judge === wanted) ? wanted : (judges?.[0]?.judge ?? '')));
+  $effect(() => {
+    void turn;
+    call(contract.listJudges, { params: { id: briefId } }).then(
+      (told) => (judges = told),
+      (problem: unknown) => (refused = problem)
+    );
+  });
+  async function load(name: string) {
+    try {
+      const told = await call(contract.agreement, { params: { id: briefId, judge: name } });
+      if (name === judge) agreement = told;
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+  $effect(() => {
+    void turn;
+    if (judge) void load(judge);
+  });
+  async function settle(one: Answer<'agreement'>['differences'][number], verdict: Verdict) {
+    refused = null;
+    try {
+      await call(contract.settle, {
+        params: { id: briefId, judge },
+        body: { sourceId: one.sourceId, personId: one.person.id, verdict, revision: one.revision }
+      });
+      onsettled();
+    } catch (problem) {
+      refused = problem;
+    }
+    await load(judge);
+  }
+  const order: readonly Verdict[] = ['fit', 'miss', 'unsure'];
+  const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
+  const now = (person: Answer<'agreement'>['differences'][number]['person']) => person.jobs?.find(({ to }) => !to);
+</script>
+
+{#snippet mark(said: { verdict: Verdict; reason: string })}
+  <span style:color={verdicts[said.verdict].colour}>{verdicts[said.verdict].sign} {verdicts[said.verdict].word}</span>
+  <small class="soft">{said.reason}</small>
+{/snippet}
+
+<section class="sheet" aria-label="Two judges">
+  <header>
+    <h2>Two judges</h2>
+    {#if judges && judges.length > 1}
+      <label
+        >second judge <select value={judge} onchange={(event) => (wanted = event.currentTarget.value)}
+          >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</select
+        ></label
+      >
+    {/if}
+  </header>
+  <Refused problem={refused} />
+  {#if judges && !judges.length}
+    <p>
+      Nobody judged a second time yet. Open the <a href={briefPath(briefId, 'trial')}>trial</a>, choose “judging as” and
+      give the second judge’s name: they see the same people and none of the verdicts given before.
+    </p>
+  {:else if agreement}
+    <div class="two">
+      <div>
+        <p>
+          {agreement.judge} and the first judge both judged <b>{agreement.judged}</b> people and agree on
+          {agreement.agreed}{agreement.judged ? `, ${percent(agreement.observed)}` : ''}; by their habits alone they
+          would agree on {percent(agreement.expected)}.
+        </p>
+        <p>
+          {#if agreement.kappa === null}
+            Cohen’s kappa cannot be told: {agreement.judged
+              ? 'all verdicts are the same'
+              : 'they have nobody in common yet'}.
+          {:else}
+            Cohen’s kappa <b>{agreement.kappa.toFixed(2)}</b>
+            <span class="soft"
+              >{agreement.interval.low.toFixed(2)} to {agreement.interval.high.toFixed(2)} in 95 of 100; 1 is full agreement,
+              0 is what chance does</span
+            >
+          {/if}
+        </p>
+      </div>
+      <table class="board" aria-label="Verdicts of both">
+        <thead
+          ><tr
+            ><th class="soft">first ↓ {agreement.judge} →</th>{#each order as verdict (verdict)}<th
+                >{verdicts[verdict].sign} {verdicts[verdict].word}</th
+              >{/each}</tr
+          ></thead
+        >
+        <tbody>
+          {#each order as verdict, i (verdict)}
+            <tr
+              ><th scope="row">{verdicts[verdict].sign} {verdicts[verdict].word}</th
+              >{#each agreement.table[i]! as number, j (j)}<td class="number" class:agree={i === j}>{number}</td
+                >{/each}</tr
+            >
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    {#if agreement.differences.length}
+      <h3>Where they differ</h3>
+      <div class="list">
+        <table class="board" aria-label="Where the judges differ">
+          <thead
+            ><tr><th>Person</th><th>Source</th><th>First judge</th><th>{agreement.judge}</th><th>Settle as</th></tr
+            ></thead
+          >
+          <tbody>
+            {#each agreement.differences as one (`${one.sourceId} ${one.person.id}`)}
+              <tr>
+                <td
+                  >{one.person.name}
+                  <small class="soft"
+                    >{[now(one.person)?.title, now(one.person)?.company].filter(Boolean).join(', ')}</small
+                  ></td
+                >
+                <td>{nameOf(one.sourceId)}</td>
+                <td>{@render mark(one.first)}</td>
+                <td>{@render mark(one.second)}</td>
+                <td class="acts">
+                  {#each order as verdict (verdict)}
+                    <button
+                      class="quiet"
+                      aria-pressed={one.settled?.verdict === verdict}
+                      aria-label="Settle {one.person.name} as {verdicts[verdict].word.toLowerCase()}"
+                      onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</button
+                    >
+                  {/each}
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    {/if}
+  {:else if !refused}<p class="soft" role="status">Counting…</p>{/if}
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+    padding: 12px 16px;
+    font-size: 13px;
+  }
+  header {
+    display: flex;
+    gap: 14px;
+    align-items: baseline;
+    margin-bottom: 6px;
+  }
+  h3 {
+    font-size: 13.5px;
+    font-weight: 600;
+    margin-top: 8px;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 380px;
+    gap: 18px;
+    align-items: start;
+  }
+  .two p + p {
+    margin-top: 6px;
+  }
+  .agree {
+    background: var(--accent-2);
+  }
+  .list {
+    max-height: 300px;
+    overflow: auto;
+    margin-top: 6px;
+  }
+  td {
+    font-size: 12.5px;
+  }
+  small {
+    display: block;
+  }
+  .acts {
+    white-space: nowrap;
+  }
+  .acts button {
+    padding: 0 7px;
+    font-size: 12px;
+  }
+  .acts [aria-pressed='true'] {
+    background: var(--accent-2);
+    font-weight: 600;
+  }
+</style>

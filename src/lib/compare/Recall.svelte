@@ -1,0 +1,109 @@
+<script lang="ts">
+  import { count, percentRange } from '$lib/marks/format';
+  import { wilson } from '$core/measure/wilson';
+  import KnownGoods from '$lib/trial/KnownGoods.svelte';
+  import type { Answer } from '$server/api/contract';
+
+  interface Props {
+    briefId: string;
+    board: Answer<'compare'>;
+    sources: readonly Answer<'listSources'>[number][];
+    version: Answer<'listVersions'>[number];
+    source: string;
+    stringPath: string;
+  }
+  let { briefId, board, sources, version, source, stringPath }: Props = $props();
+
+  const nameOf = (id: string) => sources.find((one) => one.id === id)?.name ?? id;
+  const overlap = $derived(board.overlaps.find((one) => one.version === version.number));
+  const mine = $derived(board.cells.filter((cell) => cell.version === version.number));
+  const where = $derived(sources.find(({ id }) => id === source));
+  const whole = ({ low, high }: { low: number; high: number }) =>
+    `${count(Math.round(low))} to ${count(Math.round(high))}`;
+</script>
+
+<section class="sheet" aria-label="Recall">
+  <h2>How much of what there is, version {version.number}</h2>
+  <table class="board" aria-label="Recall by source">
+    <thead
+      ><tr
+        ><th>Source</th><th>Known-goods found, of those in it</th><th>Judged fits found, of all versions and sources</th
+        ></tr
+      ></thead
+    >
+    <tbody>
+      {#each mine as cell (cell.sourceId)}
+        <tr>
+          <td>{nameOf(cell.sourceId)}</td>
+          <td
+            >{#if cell.known.inSource}{cell.known.found} of {cell.known.inSource}
+              <span class="soft">{percentRange(wilson(cell.known.found, cell.known.inSource))}</span>{:else}<span
+                class="soft">none known to be in it</span
+              >{/if}</td
+          >
+          <td
+            >{#if cell.pooled.of}{cell.pooled.found} of {cell.pooled.of}
+              <span class="soft">{percentRange(wilson(cell.pooled.found, cell.pooled.of))}</span>{:else}<span
+                class="soft">nobody judged fit yet</span
+              >{/if}</td
+          >
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <p class="soft">
+    The second share counts only fits that some version found somewhere and someone judged: nobody knows of the others
+    by it.
+  </p>
+  <h3>How many fits there are</h3>
+  {#if overlap?.population.length}
+    <table class="board" aria-label="How many fits there are">
+      <thead
+        ><tr
+          ><th>Sources</th><th>Judged fits of the first</th><th>found at the second too</th><th
+            >Fits there are, by both</th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each overlap.population as pair (`${pair.first} ${pair.second}`)}
+          <tr>
+            <td>{nameOf(pair.first)}, {nameOf(pair.second)}</td>
+            <td>{pair.judgedFits}</td>
+            <td>{pair.both}</td>
+            <td><b>about {count(pair.fits.middle)}</b> <span class="soft">{whole(pair.fits)}</span></td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="soft">
+      Chapman’s estimate. It takes for granted that whether one source shows a person has nothing to do with whether the
+      other does, and that nobody came or left meanwhile. Where both favour the same people, as the well known, there
+      are more than it says; people a source lists under an old job count as not found there.
+    </p>
+  {:else}
+    <p class="soft">
+      Run this version at two sources and judge fits at one of them: how many of these the other finds too tells how
+      many there are.
+    </p>
+  {/if}
+  {#if where && where.kind !== 'by-hand'}
+    <KnownGoods {briefId} text={version.text} source={where} {stringPath} />
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+    padding: 12px 16px;
+    font-size: 13px;
+  }
+  h3 {
+    font-size: 13.5px;
+    font-weight: 600;
+    margin-top: 10px;
+  }
+  table {
+    margin-top: 6px;
+  }
+</style>

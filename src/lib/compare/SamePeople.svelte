@@ -1,0 +1,128 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { contract, type Answer } from '$server/api/contract';
+
+  interface Props {
+    briefId: string;
+    sources: readonly { id: string; name: string }[];
+    /** Changes when something of the brief did. */
+    turn: number;
+    onchanged: () => void;
+  }
+  let { briefId, sources, turn, onchanged }: Props = $props();
+
+  type Pairs = Answer<'listPairs'>;
+  type Pair = Pick<Pairs['doubtful'][number], 'first' | 'second' | 'people'>;
+  let pairs: Pairs | null = $state.raw(null);
+  let refused: unknown = $state(null);
+  async function load() {
+    try {
+      pairs = await call(contract.listPairs, { params: { id: briefId } });
+      refused = null;
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+  $effect(() => {
+    void turn;
+    void load();
+  });
+  async function decide({ first, second }: Pair, same: boolean | null) {
+    refused = null;
+    try {
+      await call(contract.decidePair, { body: { first, second, same } });
+      onchanged();
+    } catch (problem) {
+      refused = problem;
+      return;
+    }
+    await load();
+  }
+  const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
+  const said = (person: Pair['people'][number]) => {
+    const now = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0];
+    return [
+      person.name,
+      now ? `${now.title}, ${now.company}` : '',
+      person.place ?? '',
+      person.contact?.find((text) => text.includes('@')) ?? ''
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  };
+</script>
+
+{#snippet both(pair: Pair)}
+  <td><b>{nameOf(pair.first.sourceId)}</b> {said(pair.people[0])}</td>
+  <td><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</td>
+{/snippet}
+
+<section class="sheet" aria-label="The same person at several sources">
+  <h2>The same person at several sources</h2>
+  <p class="soft">
+    Records are taken for one person by mail or page address, or by name and firm. These may be one, and are counted as
+    two until someone says so.
+  </p>
+  <Refused problem={refused} />
+  {#if pairs}
+    {#if pairs.doubtful.length}
+      <div class="list">
+        <table class="board" aria-label="Doubtful pairs">
+          <tbody>
+            {#each pairs.doubtful as pair (JSON.stringify([pair.first, pair.second]))}
+              <tr>
+                {@render both(pair)}
+                <td class="soft">{pair.why}</td>
+                <td class="acts">
+                  <button class="quiet" onclick={() => decide(pair, true)}>One person</button>
+                  <button class="quiet" onclick={() => decide(pair, false)}>Two</button>
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    {:else}<p>No pair is in doubt.</p>{/if}
+    {#if pairs.decided.length}
+      <h3>Decided</h3>
+      <div class="list">
+        <table class="board" aria-label="Decided pairs">
+          <tbody>
+            {#each pairs.decided as pair (JSON.stringify([pair.first, pair.second]))}
+              <tr>
+                {@render both(pair)}
+                <td>{pair.same ? 'one person' : 'two people'}</td>
+                <td class="acts"><button class="quiet" onclick={() => decide(pair, null)}>Undo</button></td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    {/if}
+  {:else if !refused}<p class="soft" role="status">Holding records against each other…</p>{/if}
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+    padding: 12px 16px;
+    font-size: 13px;
+  }
+  h3 {
+    font-size: 13.5px;
+    font-weight: 600;
+    margin-top: 8px;
+  }
+  .list {
+    max-height: 320px;
+    overflow: auto;
+    margin-top: 6px;
+  }
+  td {
+    font-size: 12.5px;
+  }
+  .acts {
+    white-space: nowrap;
+  }
+</style>

@@ -1,0 +1,150 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { count, percent } from '$lib/marks/format';
+  import { verdicts } from '$lib/marks/verdicts';
+  import { contract, type Answer } from '$server/api/contract';
+
+  interface Props {
+    briefId: string;
+    versions: readonly { number: number; name: string }[];
+    sources: readonly { id: string; name: string }[];
+    version: number;
+    here: string;
+    there: string;
+    onchoose: (choice: { to?: number; here?: string; there?: string }) => void;
+  }
+  let { briefId, versions, sources, version, here, there, onchoose }: Props = $props();
+
+  type Told = Answer<'sourcesSideBySide'>;
+  let answer: Told | null = $state.raw(null);
+  let refused: unknown = $state(null);
+  let only: string | null = $state(null);
+  let last = '';
+  $effect(() => {
+    const asked = `${version} ${here} ${there}`;
+    last = asked;
+    answer = null;
+    refused = null;
+    only = null;
+    if (!here || !there || here === there) return;
+    call(contract.sourcesSideBySide, { params: { id: briefId }, query: { version, here, there } }).then(
+      (told) => {
+        if (asked === last) answer = told;
+      },
+      (problem: unknown) => {
+        if (asked === last) refused = problem;
+      }
+    );
+  });
+  const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
+  const reasons = $derived.by(() => {
+    const counts = new Map<string, number>();
+    for (const { reason } of answer?.people ?? []) counts.set(reason, (counts.get(reason) ?? 0) + 1);
+    return [...counts].sort((a, b) => b[1] - a[1]);
+  });
+  const listed = $derived.by(() =>
+    (answer?.people ?? []).filter(({ reason }) => !only || reason === only).slice(0, 60)
+  );
+  const now = (person: Told['people'][number]['person'] | null) => person?.jobs?.find(({ to }) => !to);
+  const said = (person: Told['people'][number]['person'] | null) => {
+    const job = now(person);
+    return job ? `${job.title}, ${job.company}` : '';
+  };
+</script>
+
+<section class="sheet" aria-label="Two sources side by side">
+  <header>
+    <h2>Two sources side by side</h2>
+    <label
+      >version <select value={version} onchange={(event) => onchoose({ to: Number(event.currentTarget.value) })}
+        >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</select
+      ></label
+    >
+    <label
+      >found at <select value={here} onchange={(event) => onchoose({ here: event.currentTarget.value })}
+        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
+      ></label
+    >
+    <label
+      >and not at <select value={there} onchange={(event) => onchoose({ there: event.currentTarget.value })}
+        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
+      ></label
+    >
+    <button class="quiet" onclick={() => onchoose({ here: there, there: here })}>Turn round</button>
+  </header>
+  <Refused problem={refused} />
+  {#if here === there}
+    <p class="soft">Choose two sources.</p>
+  {:else if answer}
+    <p>
+      {nameOf(here)} shows {count(answer.found)}; {count(answer.both)} of them {nameOf(there)} shows too, and
+      <b>{count(answer.lacking)} it does not</b>{answer.looked < answer.lacking
+        ? `; ${count(answer.looked)} of these, drawn through the depth, were looked into`
+        : ''}.
+    </p>
+    {#if reasons.length}
+      <div class="reasons" role="group" aria-label="Why {nameOf(there)} lacks them">
+        {#each reasons as [reason, people] (reason)}
+          <button class="quiet" aria-pressed={only === reason} onclick={() => (only = only === reason ? null : reason)}
+            ><b>{percent(people / answer.looked)}</b> {reason} <span class="soft">{people}</span></button
+          >
+        {/each}
+      </div>
+      <div class="list">
+        <table class="board" aria-label="People that {nameOf(there)} lacks">
+          <thead
+            ><tr><th>Name</th><th>At {nameOf(here)}</th><th>At {nameOf(there)}</th><th>Why</th><th>Verdict</th></tr
+            ></thead
+          >
+          <tbody>
+            {#each listed as one (one.person.id)}
+              <tr>
+                <td>{one.person.name}</td>
+                <td>{said(one.person)}</td>
+                <td>{one.there ? said(one.there) : ''}</td>
+                <td>{one.reason}</td>
+                <td
+                  >{#if one.verdict}<span style:color={verdicts[one.verdict].colour}
+                      >{verdicts[one.verdict].sign} {verdicts[one.verdict].word}</span
+                    >{/if}</td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    {/if}
+  {:else if !refused}<p class="soft" role="status">Looking for each of them…</p>{/if}
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+    padding: 12px 16px;
+    font-size: 13px;
+  }
+  header {
+    display: flex;
+    gap: 14px;
+    align-items: baseline;
+    flex-wrap: wrap;
+    margin-bottom: 8px;
+  }
+  .reasons {
+    display: flex;
+    gap: 8px;
+    flex-wrap: wrap;
+    margin: 8px 0;
+  }
+  .reasons [aria-pressed='true'] {
+    background: var(--accent-2);
+  }
+  .list {
+    max-height: 340px;
+    overflow: auto;
+  }
+  td {
+    font-size: 12.5px;
+  }
+</style>

@@ -1,0 +1,236 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { about, count, percent, percentRange } from '$lib/marks/format';
+  import PartChanges from '$lib/string/PartChanges.svelte';
+  import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
+  import TwoNarrowings from '$lib/charts/TwoNarrowings.svelte';
+  import { compareVersions } from '$core/query/compare-versions';
+  import { setQueries } from '$core/query/named-sets';
+  import { parse } from '$core/query/parse';
+  import { partsOf } from '$core/query/parts';
+  import { print } from '$core/query/print';
+  import { contract, type Answer } from '$server/api/contract';
+
+  type Version = Answer<'listVersions'>[number];
+  interface Props {
+    briefId: string;
+    versions: readonly Version[];
+    sources: readonly Answer<'listSources'>[number][];
+    from: number;
+    to: number;
+    source: string;
+    /** Changes when something of the brief did. */
+    turn: number;
+    onchoose: (choice: { from?: number; to?: number; source?: string }) => void;
+    onjudged: () => void;
+  }
+  let { briefId, versions, sources, from, to, source, turn, onchoose, onjudged }: Props = $props();
+
+  let answer: Answer<'sideBySide'> | null = $state.raw(null);
+  let narrowings: Answer<'ledger'>[] | null = $state.raw(null);
+  let refused: unknown = $state(null);
+  const before = $derived(versions.find(({ number }) => number === from));
+  const after = $derived(versions.find(({ number }) => number === to));
+  const where = $derived(sources.find(({ id }) => id === source));
+  const parts = $derived(
+    before && after
+      ? compareVersions(before.text, after.text, { before: setQueries(before.sets), after: setQueries(after.sets) })
+      : []
+  );
+  const excluded = $derived(parts.filter(({ change, place }) => change === 'added' && /exclu|not/i.test(place)));
+
+  let last = '';
+  $effect(() => {
+    void turn;
+    const asked = `${from} ${to} ${source}`;
+    if (asked !== last) {
+      answer = null;
+      narrowings = null;
+    }
+    const isNew = asked !== last;
+    last = asked;
+    refused = null;
+    if (!source || !before || !after) return;
+    call(contract.sideBySide, { params: { id: briefId }, query: { from, to, source } }).then(
+      (told) => {
+        if (asked === last) answer = told;
+      },
+      (problem: unknown) => {
+        if (asked === last) refused = problem;
+      }
+    );
+    if (isNew && where?.kind !== 'by-hand')
+      Promise.all(
+        [before, after].map(({ text }) =>
+          call(contract.ledger, { params: { id: briefId }, body: { text, sourceId: source } })
+        )
+      ).then(
+        (told) => {
+          if (asked === last) narrowings = told;
+        },
+        () => {}
+      );
+  });
+
+  const textsOf = ({ text, sets }: Version) => {
+    const { query } = parse(text, setQueries(sets));
+    return query ? partsOf(query).map((part) => print(part.query)) : [];
+  };
+  type Side = Answer<'sideBySide'>['goes'];
+  const judged = ({ fits }: Side) =>
+    fits.judged
+      ? `${fits.count} of ${fits.judged} judged here are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
+      : 'nobody judged here yet';
+  /** How many fits a side holds, with the uncertainty of its count and of its share. */
+  const fitsIn = ({ count: all, fits }: Side) => ({
+    low: all.low * fits.interval.low,
+    high: all.high * fits.interval.high
+  });
+  const range = ({ low, high }: { low: number; high: number }) =>
+    Math.round(low) === Math.round(high)
+      ? count(Math.round(low))
+      : `${count(Math.round(low))} to ${count(Math.round(high))}`;
+  const cost = $derived.by(() => {
+    if (!answer) return '';
+    const { goes, comes } = answer;
+    const said: string[] = [];
+    if (goes.count.high)
+      said.push(
+        goes.fits.judged
+          ? `The change removes ${about(goes.count)} people, ${range(fitsIn(goes))} of them fits`
+          : `The change removes ${about(goes.count)} people, nobody of whom is judged yet: judge some below to know what it costs`
+      );
+    if (comes.count.high)
+      said.push(
+        comes.fits.judged
+          ? `it brings ${about(comes.count)}, ${range(fitsIn(comes))} of them fits`
+          : `it brings ${about(comes.count)}, nobody judged yet`
+      );
+    return said.length ? `${said.join('; ')}.` : 'Both find the same people here.';
+  });
+  const chance = (p: number) => (p < 0.001 ? 'p < 0.001' : `p = ${p.toFixed(3)}`);
+  const fileName = $derived(`narrowing-${from}-${to}`);
+</script>
+
+<section class="sheet" aria-label="Two versions side by side">
+  <header>
+    <h2>Two versions side by side</h2>
+    <label
+      >from <select value={from} onchange={(event) => onchoose({ from: Number(event.currentTarget.value) })}
+        >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</select
+      ></label
+    >
+    <label
+      >to <select value={to} onchange={(event) => onchoose({ to: Number(event.currentTarget.value) })}
+        >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</select
+      ></label
+    >
+    <label
+      >at <select value={source} onchange={(event) => onchoose({ source: event.currentTarget.value })}
+        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
+      ></label
+    >
+  </header>
+  {#if from === to}
+    <p class="soft">Choose two versions that differ.</p>
+  {:else}
+    <div class="top">
+      <div>
+        <h3>What differs in the string</h3>
+        {#if parts.length}<PartChanges {parts} />{:else}<p class="soft">Nothing but how it is written.</p>{/if}
+        <Refused problem={refused} />
+        {#if answer}
+          <p class="cost">
+            {#if excluded.length}<b>What {excluded.length === 1 ? 'this exclusion' : 'these exclusions'} cost:</b>{/if}
+            {cost}
+          </p>
+          <p class="soft">
+            Of the people judged, {answer.test.before} are treated rightly by version {from} alone and {answer.test
+              .after}
+            by version {to} alone{answer.test.before + answer.test.after
+              ? ` (McNemar’s exact test: ${chance(answer.test.p)}${answer.test.p < 0.05 ? '' : ', which chance alone can do'})`
+              : ''}. Fits gone {answer.test.gone.fits}, misses gone {answer.test.gone.misses}; fits come
+            {answer.test.come.fits}, misses come {answer.test.come.misses}.
+          </p>
+        {/if}
+      </div>
+      {#if narrowings && before && after && where}
+        <TwoNarrowings
+          sides={[before, after].map((version, i) => ({
+            version: version.number,
+            people: where.people,
+            parts: textsOf(version),
+            narrowing: narrowings![i]!.narrowing
+          }))}
+          sourceName={where.name}
+          file={fileName}
+        />
+      {/if}
+    </div>
+    {#if answer}
+      <div class="sides">
+        {#each [['goes', 'removed'], ['comes', 'added'], ['stays', 'kept']] as const as [key, word] (key)}
+          {@const side = answer[key]}
+          <details open={key !== 'stays' && side.shown > 0}>
+            <summary
+              ><span class="n">{about(side.count)}</span>
+              {word}
+              <span class="soft"
+                >{side.shown
+                  ? `${judged(side)}; ${side.sample.length} of ${count(side.shown)} drawn through the depth`
+                  : ''}</span
+              ></summary
+            >
+            {#if side.sample.length}
+              <div class="list">
+                <PeopleToJudge {briefId} sourceId={source} people={side.sample} label="People {word}" {onjudged} />
+              </div>
+            {:else}<p class="soft">Nobody.</p>{/if}
+          </details>
+        {/each}
+      </div>
+    {:else if !refused}<p class="soft" role="status">Comparing…</p>{/if}
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+    padding: 12px 16px;
+    font-size: 13px;
+  }
+  header {
+    display: flex;
+    gap: 14px;
+    align-items: baseline;
+    flex-wrap: wrap;
+    margin-bottom: 8px;
+  }
+  h3 {
+    font-size: 13.5px;
+    font-weight: 600;
+  }
+  .top {
+    display: grid;
+    grid-template-columns: 1fr 430px;
+    gap: 16px;
+    align-items: start;
+  }
+  .cost {
+    font-size: 14px;
+    margin: 6px 0;
+  }
+  .n {
+    font-size: 19px;
+    font-weight: 300;
+  }
+  summary {
+    cursor: pointer;
+    padding: 4px 0;
+  }
+  .list {
+    max-height: 300px;
+    overflow: auto;
+  }
+</style>

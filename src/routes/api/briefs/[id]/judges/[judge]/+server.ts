@@ -1,0 +1,8 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { giveJudgement, judgementsOn } from '$server/services/judges';
+
+export const GET = endpoint(contract.readJudgements, ({ params, query }) =>
+  judgementsOn(params.id, params.judge, query.source)
+);
+export const PUT = endpoint(contract.giveJudgement, ({ params, body }) => giveJudgement(params.id, params.judge, body));

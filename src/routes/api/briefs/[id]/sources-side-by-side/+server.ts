@@ -1,0 +1,7 @@
+import { contract } from '$server/api/contract';
+import { endpoint } from '$server/api/endpoint';
+import { sourcesSideBySide } from '$server/services/side-by-side';
+
+export const GET = endpoint(contract.sourcesSideBySide, ({ params, query }) =>
+  sourcesSideBySide(params.id, query.version, query.here, query.there)
+);

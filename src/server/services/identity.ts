@@ -1,0 +1,191 @@
+import { Op } from 'sequelize';
+import type { Person } from '$core/corpus/person';
+import type { Verdict } from '$core/measure/precision';
+import { models, type TrialRow } from '../database/models';
+import { Refusal } from '../refusal';
+import { askPeople } from '../workers/people';
+import type { IdentifyAnswer, RecordName } from '../workers/people-messages';
+import { findBrief } from './briefs';
+import { findSource, readySource } from './sources';
+import { latestTrials } from './latest-trials';
+
+/** Who is who among all records that a brief's newest trials show and its verdicts are on. */
+export interface Identity {
+  /** The number of a record's person; undefined for a record that is not among them. */
+  numberOf(sourceId: string, personId: string): number | undefined;
+  people: number;
+  doubtful: IdentifyAnswer['doubtful'];
+}
+
+const known = new Map<string, Promise<Identity>>();
+const mostKept = 12;
+const written = (sourceId: string, personId: string) => JSON.stringify([sourceId, personId]);
+
+/** Works out who is who, or remembers it while trials, the people judged and what was decided stay as they are. */
+export async function identityOf(briefId: string): Promise<Identity> {
+  const { personaId } = await findBrief(briefId);
+  const { Verdict: Verdicts, SamePerson } = models();
+  const [trials, judged, decided] = await Promise.all([
+    latestTrials(briefId),
+    Verdicts.findAll({ where: { personaId }, attributes: ['sourceId', 'personId'], raw: true }),
+    SamePerson.findAll({ order: ['updatedAt'] })
+  ]);
+  const ids = new Map<string, Set<string>>();
+  const note = (sourceId: string, id: string) => {
+    let set = ids.get(sourceId);
+    if (!set) ids.set(sourceId, (set = new Set()));
+    set.add(id);
+  };
+  for (const { trial } of trials) for (const id of trial.found) note(trial.sourceId, id);
+  for (const { sourceId, personId } of judged) note(sourceId, personId);
+  const key = JSON.stringify([
+    trials.map(({ trial }) => trial.id),
+    [...ids].map(([sourceId, set]) => [sourceId, set.size]),
+    decided.map((one) => [one.firstSource, one.firstPerson, one.secondSource, one.secondPerson, one.same])
+  ]);
+  let identity = known.get(key);
+  if (!identity) {
+    identity = identify(
+      ids,
+      trials.map(({ trial }) => trial),
+      decided.map((one) => ({
+        first: { sourceId: one.firstSource, personId: one.firstPerson },
+        second: { sourceId: one.secondSource, personId: one.secondPerson },
+        same: one.same
+      }))
+    );
+    identity.catch(() => known.delete(key));
+    known.set(key, identity);
+    if (known.size > mostKept) known.delete(known.keys().next().value!);
+  }
+  return identity;
+}
+
+async function identify(
+  ids: ReadonlyMap<string, ReadonlySet<string>>,
+  trials: readonly TrialRow[],
+  decisions: { first: RecordName; second: RecordName; same: boolean }[]
+): Promise<Identity> {
+  const records = await Promise.all(
+    [...ids].map(async ([sourceId, set]) => {
+      const { kind } = await findSource(sourceId);
+      if (kind !== 'by-hand') await readySource(sourceId);
+      const people =
+        kind === 'by-hand' ? await peopleOfTrials(trials.filter((trial) => trial.sourceId === sourceId)) : undefined;
+      return { sourceId, ids: [...set], ...(people && { people }) };
+    })
+  );
+  const { personOf, people, doubtful } = await askPeople('identify', { records, decisions });
+  const numbers = new Map<string, number>();
+  records.forEach(({ sourceId, ids: list }, i) =>
+    list.forEach((id, j) => numbers.set(written(sourceId, id), personOf[i]![j]!))
+  );
+  return { numberOf: (sourceId, personId) => numbers.get(written(sourceId, personId)), people, doubtful };
+}
+
+/** All people that some trials brought, each once. */
+export async function peopleOfTrials(trials: readonly TrialRow[]): Promise<Person[]> {
+  const pages = await models().TrialPage.findAll({ where: { trialId: trials.map(({ id }) => id) } });
+  return [...new Map(pages.flatMap(({ people }) => people.map((person) => [person.id, person] as const))).values()];
+}
+
+/** Verdicts by person: the newest, where records of one person were judged at several sources. */
+export async function verdictsByPerson(personaId: string, identity: Identity): Promise<Map<number, Verdict>> {
+  const rows = await models().Verdict.findAll({
+    where: { personaId },
+    attributes: ['sourceId', 'personId', 'verdict'],
+    order: ['updatedAt'],
+    raw: true
+  });
+  return new Map(
+    rows.flatMap(({ sourceId, personId, verdict }) => {
+      const number = identity.numberOf(sourceId, personId);
+      return number === undefined ? [] : [[number, verdict] as const];
+    })
+  );
+}
+
+/** For records without a verdict of their own: what was said of the same person at another source. */
+export async function verdictsElsewhere(briefId: string, sourceId: string, personIds: readonly string[]) {
+  const { personaId } = await findBrief(briefId);
+  const others = await models().Verdict.findAll({
+    where: { personaId, sourceId: { [Op.ne]: sourceId } },
+    order: ['updatedAt']
+  });
+  if (!others.length) return new Map<string, { verdict: Verdict; sourceId: string }>();
+  const identity = await identityOf(briefId);
+  const byNumber = new Map(others.map((one) => [identity.numberOf(one.sourceId, one.personId), one]));
+  return new Map(
+    personIds.flatMap((id) => {
+      const number = identity.numberOf(sourceId, id);
+      const one = number === undefined ? undefined : byNumber.get(number);
+      return one ? [[id, { verdict: one.verdict, sourceId: one.sourceId }] as const] : [];
+    })
+  );
+}
+
+/** Decides whether two records are of one person; with null, forgets what was decided. */
+export async function decideSame(first: RecordName, second: RecordName, same: boolean | null): Promise<void> {
+  if (written(first.sourceId, first.personId) === written(second.sourceId, second.personId))
+    throw new Refusal(422, 'One record', 'These are one and the same record. Choose two.');
+  const [a, b] =
+    written(first.sourceId, first.personId) < written(second.sourceId, second.personId)
+      ? [first, second]
+      : [second, first];
+  await Promise.all([findSource(a.sourceId), findSource(b.sourceId)]);
+  const pair = {
+    firstSource: a.sourceId,
+    firstPerson: a.personId,
+    secondSource: b.sourceId,
+    secondPerson: b.personId
+  };
+  if (same === null) await models().SamePerson.destroy({ where: pair });
+  else await models().SamePerson.upsert({ ...pair, same });
+}
+
+/** The pairs of a brief that may be one person, for someone to decide, and those decided, newest first. */
+export async function pairsOf(briefId: string) {
+  const [identity, decided] = await Promise.all([
+    identityOf(briefId),
+    models().SamePerson.findAll({ order: [['updatedAt', 'DESC']], limit: 200 })
+  ]);
+  const mine = decided.filter(
+    (one) =>
+      identity.numberOf(one.firstSource, one.firstPerson) !== undefined &&
+      identity.numberOf(one.secondSource, one.secondPerson) !== undefined
+  );
+  const wanted = new Map<string, string[]>();
+  for (const one of mine)
+    for (const [sourceId, id] of [
+      [one.firstSource, one.firstPerson],
+      [one.secondSource, one.secondPerson]
+    ] as const)
+      wanted.set(sourceId, [...(wanted.get(sourceId) ?? []), id]);
+  const people = new Map<string, Person>();
+  const trials = (await latestTrials(briefId)).map(({ trial }) => trial);
+  for (const [sourceId, list] of wanted) {
+    const { kind } = await findSource(sourceId);
+    const some =
+      kind === 'by-hand'
+        ? await peopleOfTrials(trials.filter((trial) => trial.sourceId === sourceId))
+        : await askPeople('people-by-id', { sourceId, ids: list });
+    for (const person of some) people.set(written(sourceId, person.id), person);
+  }
+  return {
+    doubtful: identity.doubtful,
+    decided: mine.flatMap((one) => {
+      const first = people.get(written(one.firstSource, one.firstPerson));
+      const second = people.get(written(one.secondSource, one.secondPerson));
+      return first && second
+        ? [
+            {
+              first: { sourceId: one.firstSource, personId: one.firstPerson },
+              second: { sourceId: one.secondSource, personId: one.secondPerson },
+              people: [first, second] as [Person, Person],
+              same: one.same
+            }
+          ]
+        : [];
+    })
+  };
+}
