@@ -13,10 +13,10 @@
   let { overlap, sources, file }: Props = $props();
 
   const most = 14;
-  const width = 390;
-  const names = 104;
+  const width = 590;
+  const names = 120;
   const barTop = 20;
-  const barHeight = 100;
+  const barHeight = 130;
   const row = 20;
   const parts = $derived(overlap.parts.slice(0, most));
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;

@@ -17,7 +17,7 @@
   }
   let { cells, sources, chosen, file }: Props = $props();
 
-  const [width, height] = [390, 250];
+  const [width, height] = [590, 270];
   const inset = { left: 40, right: 14, top: 12, bottom: 34 };
   const points = $derived(
     cells.flatMap((cell) =>

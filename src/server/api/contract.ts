@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { personSchema } from '$core/corpus/person';
 import { fields } from '$core/corpus/values';
-import { searchSchema } from '$core/dialect/search';
 import { sheetSchema } from '$core/dialect/sheet';
 import { columnMappingSchema } from '$core/formats/columns';
 import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
@@ -13,6 +12,7 @@ import { pageFields } from '$core/formats/read-result-page';
 import { changeSchema } from '$core/suggest/change';
 import { proposalKinds } from '$core/suggest/propose';
 import { lackingReasons } from '$core/suggest/why-lacking';
+import { briefFileSchema, renderingSchema, versionSetsSchema } from './brief-file';
 import { documentSchemas, houseListSchemas } from './documents';
 
 /** One operation of the JSON API: where it is, what it takes and what it gives. */
@@ -79,7 +79,7 @@ const briefDetail = briefHead.extend({
   versions: z.int(),
   judged: z.int()
 });
-const versionSets = z.array(z.object({ name: z.string(), wordings: z.array(z.string()) }));
+const versionSets = versionSetsSchema;
 const version = z.object({
   number: z.int(),
   text: z.string(),
@@ -90,14 +90,7 @@ const version = z.object({
   createdAt: z.iso.datetime()
 });
 
-const rendering = z.object({
-  searches: z.array(searchSchema),
-  exactness: z.enum(['exact', 'wider', 'impossible']),
-  leftover: querySchema.nullable(),
-  notes: z.array(z.string()),
-  limit: z.string().optional().describe('The limit that makes several searches of it, or none'),
-  use: z.object({ characters: z.int(), words: z.int(), operators: z.int(), nesting: z.int() })
-});
+const rendering = renderingSchema;
 const precision = z.object({
   fits: z.int(),
   misses: z.int(),
@@ -587,6 +580,79 @@ export const contract = {
   mark: operation('GET', '/api/briefs/{id}/mark', 'A mark that changes whenever something of the brief does', {
     params: brief,
     response: z.object({ mark: z.string() })
+  }),
+  report: operation(
+    'GET',
+    '/api/briefs/{id}/report',
+    'What to share: the version for each source, and what speaks for it',
+    {
+      params: brief,
+      response: z.object({
+        brief: z.string(),
+        persona: z.string(),
+        made: z.iso.datetime(),
+        people: z.int(),
+        judged: z.int(),
+        agreement: z.object({ judge: z.string(), judged: z.int(), kappa: z.number().nullable(), interval }).nullable(),
+        entries: z.array(
+          z.object({
+            source: z.string(),
+            version: z.int(),
+            name: z.string(),
+            note: z.string(),
+            chosen: z.boolean(),
+            text: z.string(),
+            searches: z.array(z.string()),
+            exactness: rendering.shape.exactness,
+            leftOver: z.string().nullable(),
+            count: interval,
+            shown: z.int(),
+            precision,
+            estimatedFits: middled.nullable(),
+            known: z.object({ found: z.int(), inSource: z.int() }),
+            spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
+            run: z.iso.datetime(),
+            standing: z.string()
+          })
+        )
+      })
+    }
+  ),
+  exportBrief: operation('GET', '/api/briefs/{id}/file', 'The whole brief as one file', {
+    params: brief,
+    response: briefFileSchema
+  }),
+  importBrief: operation('POST', '/api/brief-files', 'A new brief out of a file, all or nothing', {
+    body: briefFileSchema,
+    response: briefHead,
+    status: 201
+  }),
+  exportQrels: operation('GET', '/api/briefs/{id}/qrels', 'The verdicts as TREC qrels', {
+    params: brief,
+    response: z.object({ text: z.string() })
+  }),
+  importQrels: operation('POST', '/api/briefs/{id}/qrels', 'Take verdicts out of TREC qrels; none is overwritten', {
+    params: brief,
+    body: z.object({ text: z.string().max(20_000_000) }),
+    response: z.object({
+      added: z.int(),
+      same: z.int(),
+      otherwise: z.int().describe('Said otherwise here, and left so'),
+      elsewhere: z.int().describe('On people of sources that are not here')
+    })
+  }),
+  exportRuns: operation('GET', '/api/briefs/{id}/runs', 'The newest results as TREC runs', {
+    params: brief,
+    response: z.object({ text: z.string() })
+  }),
+  importRuns: operation('POST', '/api/briefs/{id}/runs', 'Take results out of TREC runs', {
+    params: brief,
+    body: z.object({ text: z.string().max(60_000_000) }),
+    response: z.object({
+      added: z.int(),
+      same: z.int(),
+      unknown: z.int().describe('People who are not in the source they are said to be from')
+    })
   }),
   listPairs: operation('GET', '/api/briefs/{id}/same-people', 'Records that may be of one person, and those decided', {
     params: brief,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { sheetSchema } from '$core/dialect/sheet';
+import { briefFileSchema } from './brief-file';
 import { contract, type AnyOperation } from './contract';
 
 const problem = z.object({
@@ -62,6 +63,13 @@ export const sheetJsonSchema = () => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Capability sheet of a people-search source',
   ...schemaOf(sheetSchema, 'input')
+});
+
+/** The JSON Schema (2020-12) of a brief's file: what leaves as one and comes back in. */
+export const briefJsonSchema = () => ({
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: 'A brief of Eave with all that belongs to it',
+  ...schemaOf(briefFileSchema, 'input')
 });
 
 /** The OpenAPI 3.1 document of the API, made from the schemas that validate it. */

@@ -165,6 +165,7 @@ export interface JudgementRow extends Row<JudgementRow> {
   verdict: Verdict;
   reason: string;
   revision: CreationOptional<number>;
+  updatedAt: CreationOptional<Date>;
 }
 /** What someone said of two records: one person, or not. */
 export interface SamePersonRow extends Row<SamePersonRow> {

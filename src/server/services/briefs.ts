@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { describePersona } from '$core/persona/describe-persona';
 import { allTitles, emptyPersona, personaSchema } from '$core/persona/persona';
 import { fitWordSets, wordSetsSchema } from '$core/persona/word-set';
+import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
 import { documentSchemas } from '../api/documents';
 import { database } from '../database/connection';
@@ -40,8 +41,12 @@ const told = (brief: BriefRow) => ({
   updatedAt: brief.updatedAt.toISOString()
 });
 
-export async function createBrief(name: string, documents: Partial<Record<DocumentKind, unknown>> = {}) {
-  return database().transaction(async (transaction) => {
+export async function createBrief(
+  name: string,
+  documents: Partial<Record<DocumentKind, unknown>> = {},
+  within: Transaction | null = null
+) {
+  return database().transaction({ transaction: within }, async (transaction) => {
     const { Brief, Document } = models();
     const brief = await Brief.create(
       { id: randomUUID(), personaId: randomUUID(), name, archivedAt: null },

@@ -87,7 +87,7 @@
 
   const sourceName = (id: string) => data.sources.find((source) => source.id === id)?.name ?? id;
   const versionNumbers = $derived([...new Set(data.trials.map(({ version }) => version))]);
-  const judging: Record<string, string> = $derived(data.as ? { as: data.as } : {});
+  const judging: Record<string, string> = $derived(data.as ? { as: data.as } : ({} as Record<string, string>));
   const openTrial = (id: string) => goto(briefPath(data.brief.id, 'trial', { trial: id, ...judging }));
   /** Who judges: nobody's name is the first judge, whose verdicts the brief goes by. */
   const judgeAs = (name: string) =>

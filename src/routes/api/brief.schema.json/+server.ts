@@ -1,0 +1,3 @@
+import { briefJsonSchema } from '$server/api/openapi';
+
+export const GET = () => Response.json(briefJsonSchema());

@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { personSchema } from '$core/corpus/person';
+import { searchSchema } from '$core/dialect/search';
+import { sheetSchema } from '$core/dialect/sheet';
+import { namedSetSchema } from '$core/query/named-sets';
+import { querySchema } from '$core/query/query';
+import { documentSchemas } from './documents';
+
+const sourceId = z.string().min(1).max(100);
+const personId = z.string().min(1).max(300);
+const number = z.int().min(0);
+const interval = z.object({ low: z.number(), high: z.number() });
+const verdict = z.enum(['fit', 'miss', 'unsure']);
+const moment = z.iso.datetime();
+/** A person by place in the list `people` of the file. */
+const place = number.describe('Place in the list of people');
+
+/** Shared by the file and the API: what a string becomes at a source. */
+export const renderingSchema = z.object({
+  searches: z.array(searchSchema),
+  exactness: z.enum(['exact', 'wider', 'impossible']),
+  leftover: querySchema.nullable(),
+  notes: z.array(z.string()),
+  limit: z.string().optional().describe('The limit that makes several searches of it, or none'),
+  use: z.object({ characters: z.int(), words: z.int(), operators: z.int(), nesting: z.int() })
+});
+export const versionSetsSchema = z.array(z.object({ name: z.string(), wordings: z.array(z.string()) }));
+
+/** A whole brief as one JSON file: what it says, every version, run, verdict and choice. It holds no key of any database. */
+export const briefFileSchema = z.object({
+  format: z.literal('eave-brief', { error: 'this is no brief that Eave wrote' }),
+  formatVersion: z.literal(1, { error: 'this file was written by a newer Eave' }),
+  name: z.string().trim().min(1).max(200),
+  documents: z.object(documentSchemas),
+  wordSets: z.array(namedSetSchema).describe('Word sets of the library that the string being written uses'),
+  sources: z.array(z.object({ id: sourceId, name: z.string().min(1).max(100), sheet: sheetSchema })),
+  people: z.array(personSchema),
+  versions: z.array(
+    z.object({
+      number: z.int().min(1),
+      text: z.string().max(200_000),
+      name: z.string(),
+      note: z.string(),
+      parent: z.int().min(1).nullable(),
+      sets: versionSetsSchema,
+      createdAt: moment
+    })
+  ),
+  trials: z.array(
+    z.object({
+      version: z.int().min(1),
+      sourceId,
+      seed: z.string(),
+      rendering: renderingSchema,
+      answers: z.array(z.object({ said: number, interval, shown: number })),
+      count: interval,
+      shown: number,
+      filtered: number,
+      contacted: number,
+      duplicates: number,
+      requests: number,
+      sampleSize: number,
+      events: z.array(z.object({ at: z.string(), search: number, page: number, what: z.string() })),
+      found: z.array(personId),
+      pages: z.array(
+        z.object({ search: number, page: number, said: number, last: z.boolean(), people: z.array(place) })
+      ),
+      sample: z.array(z.object({ rank: z.int().min(1), person: place })),
+      createdAt: moment
+    })
+  ),
+  verdicts: z.array(
+    z.object({ sourceId, personId, verdict, reason: z.string().max(500), by: z.enum(['person', 'rule']), at: moment })
+  ),
+  judgements: z.array(
+    z.object({ sourceId, personId, judge: z.string().max(60), verdict, reason: z.string().max(500), at: moment })
+  ),
+  samePeople: z.array(
+    z.object({
+      first: z.object({ sourceId, personId }),
+      second: z.object({ sourceId, personId }),
+      same: z.boolean()
+    })
+  )
+});
+export type BriefFile = z.output<typeof briefFileSchema>;

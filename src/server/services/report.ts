@@ -1,0 +1,81 @@
+import type { z } from 'zod';
+import { writeText } from '$core/dialect/search-text';
+import type { ReportEntry } from '$core/formats/report';
+import { describePersona } from '$core/persona/describe-persona';
+import { print } from '$core/query/print';
+import { models } from '../database/models';
+import type { contract } from '../api/contract';
+import { boardFor } from './board';
+import { findBrief, readDocument } from './briefs';
+import { agreementWith, listJudges } from './judges';
+import { latestTrials } from './latest-trials';
+
+type Cell = z.output<typeof contract.compare.response>['cells'][number];
+
+const standingWords = ({ standing }: Cell): string =>
+  standing.is === 'best'
+    ? 'highest precision of the versions run there'
+    : standing.is === 'beaten'
+      ? 'another version has a higher precision there'
+      : standing.is === 'open'
+        ? `not told apart from version ${standing.against} there`
+        : 'no other version judged there';
+
+/** What to share of a brief: for each source the version chosen (or the newest run there), with what speaks for it. */
+export async function reportOf(briefId: string) {
+  const [brief, persona, choice, board, trials, judges] = await Promise.all([
+    findBrief(briefId),
+    readDocument(briefId, 'persona'),
+    readDocument(briefId, 'choice'),
+    boardFor(briefId),
+    latestTrials(briefId),
+    listJudges(briefId)
+  ]);
+  const sources = await models().Source.findAll();
+  const entries: ReportEntry[] = [];
+  for (const source of sources) {
+    const mine = trials.filter(({ trial }) => trial.sourceId === source.id);
+    if (!mine.length) continue;
+    const winner = choice.body.winners.find(({ sourceId }) => sourceId === source.id);
+    const taken = mine.find(({ version }) => version.number === winner?.version) ?? mine[0]!;
+    const { trial, version } = taken;
+    const cell = board.cells.find((one) => one.trialId === trial.id)!;
+    const chosen = winner?.version === version.number;
+    entries.push({
+      source: source.name,
+      version: version.number,
+      name: version.name,
+      note: chosen ? winner.note : '',
+      chosen,
+      text: version.text,
+      searches: trial.rendering.searches.map((search) => writeText([search], source.sheet)),
+      exactness: trial.rendering.exactness,
+      leftOver: trial.rendering.leftover && print(trial.rendering.leftover),
+      count: cell.count,
+      shown: cell.shown,
+      precision: cell.precision,
+      estimatedFits: cell.estimatedFits,
+      known: cell.known,
+      spent: cell.spent,
+      run: trial.createdAt.toISOString(),
+      standing: standingWords(cell)
+    });
+  }
+  const [second] = judges;
+  const agreement = second ? await agreementWith(briefId, second.judge) : null;
+  return {
+    brief: brief.name,
+    persona: describePersona(persona.body),
+    made: new Date().toISOString(),
+    // Those somebody chose come first.
+    entries: entries.sort((a, b) => Number(b.chosen) - Number(a.chosen)),
+    people: board.people,
+    judged: board.judged,
+    agreement: agreement && {
+      judge: agreement.judge,
+      judged: agreement.judged,
+      kappa: agreement.kappa,
+      interval: agreement.interval
+    }
+  };
+}
