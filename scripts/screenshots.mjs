@@ -34,7 +34,7 @@ const wanted = /pharma|apotek|medical|healthcare|chilled|fresh|kyl|frost|cool|se
 const right = /quality|qualit|kvalit|kwalit|responsible person|\brp\b|großhandels|fagansvarlig|sakkunnig/i;
 const trials = [];
 for (const [i, text] of texts.entries()) {
-  const version = await api('POST', `/briefs/${demo.id}/versions`, { text });
+  const version = await api('POST', `/briefs/${demo.id}/versions`, { text, parent: i || null });
   await api('PATCH', `/briefs/${demo.id}/versions/${version.number}`, {
     name: ['as first written', 'no software'][i],
     note: ['', 'no software, no prototypes, nobody who is learning'][i]
@@ -59,6 +59,27 @@ for (const [i, text] of texts.entries()) {
     }
   }
 }
+// A second judge, who sees a few otherwise, and a version chosen for two sources.
+for (const [i, { person, verdict }] of (await api('GET', `/briefs/${demo.id}/trials/${trials[4].id}`)).sample.entries())
+  if (verdict)
+    await api('PUT', `/briefs/${demo.id}/judges/Berit`, {
+      sourceId: 'harrow-guild',
+      personId: person.id,
+      verdict: i % 9 === 4 ? (verdict.verdict === 'fit' ? 'miss' : 'fit') : verdict.verdict,
+      reason: i % 9 === 4 ? 'reads the title otherwise' : '',
+      revision: 0
+    }).catch(() => {});
+const { revision } = await api('GET', `/briefs/${demo.id}/choice`);
+await api('PUT', `/briefs/${demo.id}/choice`, {
+  body: {
+    baseline: 1,
+    winners: [
+      { sourceId: 'harrow-guild', version: 2, note: 'software testers gone, no fit lost' },
+      { sourceId: 'marlow-register', version: 1, note: '' }
+    ]
+  },
+  revision
+});
 await api('PUT', `/briefs/${demo.id}/draft`, {
   body: { text: texts[1], from: 2 },
   revision: (await api('GET', `/briefs/${demo.id}/draft`)).revision
@@ -124,8 +145,15 @@ await picture('places', '/library/places');
 await picture('library', '/library?set=never-interns');
 await picture('sheet', '/sources/lanternfield');
 await picture('trial', `${at}/trial?trial=${trials[0].id}&at=12`);
-await picture('trial-dark', `${at}/trial?trial=${trials[4].id}&at=20`, { theme: 'dark' });
 await picture('compare', `${at}/compare`);
+await picture('side-by-side', `${at}/compare?panel=versions&from=1&to=2&source=harrow-guild`, {
+  theme: 'dark',
+  act: async (page) => {
+    await page.getByRole('region', { name: 'Two versions side by side' }).locator('td').first().waitFor();
+    await page.evaluate(() => document.querySelector('.charts')?.scrollIntoView());
+  }
+});
+await picture('report', `${at}/report`);
 await picture('sources', '/sources', {
   act: async (page) => {
     await page.locator('input[type=file]').setInputFiles({

@@ -5,6 +5,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
+  import Chosen from '$lib/report/Chosen.svelte';
   import { contract, type Answer } from '$server/api/contract';
 
   let { data } = $props();
@@ -39,6 +40,26 @@
     });
   }
 
+  async function open(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const [chosen] = input.files ?? [];
+    if (!chosen) return;
+    const text = await chosen.text();
+    await act(async () => {
+      let body: never;
+      try {
+        body = JSON.parse(text) as never;
+      } catch {
+        throw new Error(
+          `${chosen.name} is no JSON. Choose a file that “Whole brief as a file” on a report has written.`
+        );
+      }
+      const brief = await call(contract.importBrief, { body });
+      await goto(briefPath(brief.id, 'compare'));
+    });
+    input.value = '';
+  }
+
   const change = (brief: Brief, what: { name?: string; archived?: boolean }) =>
     act(() => call(contract.changeBrief, { params: { id: brief.id }, body: { revision: brief.revision, ...what } }));
 
@@ -59,6 +80,7 @@
       bind:value={newName}
     />
     <button class="quiet main" type="submit">New brief</button>
+    <label class="file">Open a file<input type="file" accept=".json,application/json" onchange={open} /></label>
   </form>
 </div>
 
@@ -80,6 +102,7 @@
           <a class="name" href={briefPath(brief.id, brief.versions ? 'string' : 'persona')}>{brief.name}</a>
           {#if brief.archived}<span class="badge wider">archived</span>{/if}
           <p>{brief.sentence}</p>
+          <Chosen briefId={brief.id} />
         </div>
         <dl>
           <div>
@@ -179,9 +202,10 @@
     display: flex;
     gap: 8px;
     align-items: center;
-    width: 380px;
+    width: 480px;
   }
-  form button {
+  form button,
+  form label {
     white-space: nowrap;
     padding: 6px 12px;
   }

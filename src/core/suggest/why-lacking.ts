@@ -30,11 +30,11 @@ export function whyLacking(
   if (matches(query, there.person, there.matching)) return 'beyond what it shows';
   if (matches(query, there.person, here.matching) || !matches(query, here.person, there.matching))
     return 'compares words otherwise';
+  if (jobNow(there.person) !== jobNow(here.person)) return 'another job in its record';
   const untold = [...terms(query)].some(
     ({ term }) => isUntold(term.scope, there.person) && !isUntold(term.scope, here.person)
   );
   if (untold) return there.brought ? 'removed by the left-over part' : 'facts it does not tell';
-  if (jobNow(there.person) !== jobNow(here.person)) return 'another job in its record';
   return there.brought ? 'removed by the left-over part' : 'says less of them';
 }
 

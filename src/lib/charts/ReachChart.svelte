@@ -68,7 +68,7 @@
         <line x1={inset.left} x2={width - inset.right} y1={y(share)} y2={y(share)} class="rule" />
         <text x={inset.left - 6} y={y(share) + 4} text-anchor="end" class="tick">{percent(share)}</text>
       {/each}
-      {#each x.ticks(4).filter((tick) => Number.isInteger(Math.log10(tick))) as tick (tick)}
+      {#each x.ticks().filter((tick) => /^[125]/.test(tick.toExponential())) as tick (tick)}
         <text x={x(tick)} y={height - 18} text-anchor="middle" class="tick">{count(tick)}</text>
       {/each}
       <text x={width - inset.right} y={height - 4} text-anchor="end" class="tick">estimated fits (logarithmic)</text>

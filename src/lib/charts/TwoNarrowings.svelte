@@ -36,7 +36,7 @@
   const tall = (steps: number) => 22 + steps * (bar + 4) + 8;
   const height = $derived(rows.reduce((sum, { steps }) => sum + tall(steps.length), 0));
   const top = (i: number) => rows.slice(0, i).reduce((sum, { steps }) => sum + tall(steps.length), 0);
-  const short = (text: string) => (text.length > 22 ? `${text.slice(0, 21)}…` : text);
+  const short = (text: string) => (text.length > 18 ? `${text.slice(0, 17)}…` : text);
 </script>
 
 <ChartFrame

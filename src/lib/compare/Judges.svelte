@@ -63,7 +63,7 @@
   <small class="soft">{said.reason}</small>
 {/snippet}
 
-<section class="sheet" aria-label="Two judges">
+<section class="sheet fields" aria-label="Two judges">
   <header>
     <h2>Two judges</h2>
     {#if judges && judges.length > 1}

@@ -53,7 +53,7 @@
   };
 </script>
 
-<section class="sheet" aria-label="Two sources side by side">
+<section class="sheet fields" aria-label="Two sources side by side">
   <header>
     <h2>Two sources side by side</h2>
     <label

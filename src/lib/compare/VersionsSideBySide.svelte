@@ -113,7 +113,7 @@
   const fileName = $derived(`narrowing-${from}-${to}`);
 </script>
 
-<section class="sheet" aria-label="Two versions side by side">
+<section class="sheet fields" aria-label="Two versions side by side">
   <header>
     <h2>Two versions side by side</h2>
     <label

@@ -618,6 +618,20 @@ export const contract = {
       })
     }
   ),
+  chosen: operation('GET', '/api/briefs/{id}/chosen', 'The version chosen for each source, measured', {
+    params: brief,
+    response: z.array(
+      z.object({
+        source: z.string(),
+        version: z.int(),
+        name: z.string(),
+        note: z.string(),
+        count: interval,
+        precision,
+        trialId: z.uuid()
+      })
+    )
+  }),
   exportBrief: operation('GET', '/api/briefs/{id}/file', 'The whole brief as one file', {
     params: brief,
     response: briefFileSchema

@@ -10,7 +10,7 @@ import { askPeople } from '../workers/people';
 import type { BehindKind } from '../api/contract';
 import { findBrief, readDocument } from './briefs';
 import { identityOf, peopleOfTrials, verdictsByPerson, type Identity } from './identity';
-import { findSource, readySource } from './sources';
+import { findSource, listSources, readySource } from './sources';
 import { latestTrials } from './latest-trials';
 import { peopleAtRanks } from './trial-run';
 import { verdictsOn } from './verdicts';
@@ -127,6 +127,7 @@ export async function boardFor(briefId: string, numbers?: readonly number[]) {
   );
   const board = boardOf({ cells, people: people.size, verdicts, known: knownNumbers });
   const wanted = new Set(trials.map(({ version }) => version.number));
+  const order = (await listSources()).map(({ id }) => id);
   return {
     versions: versions.filter((version) => wanted.has(version.number)),
     judged: verdicts.size,
@@ -143,7 +144,10 @@ export async function boardFor(briefId: string, numbers?: readonly number[]) {
       };
     }),
     overlaps: [...wanted].flatMap((number) => {
-      const mine = cells.filter(({ version }) => version === number).slice(0, mostSets);
+      const mine = cells
+        .filter(({ version }) => version === number)
+        .sort((a, b) => order.indexOf(a.sourceId) - order.indexOf(b.sourceId))
+        .slice(0, mostSets);
       if (mine.length < 2) return [];
       return [
         {

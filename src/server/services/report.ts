@@ -8,6 +8,7 @@ import type { contract } from '../api/contract';
 import { boardFor } from './board';
 import { findBrief, readDocument } from './briefs';
 import { agreementWith, listJudges } from './judges';
+import { listSources } from './sources';
 import { latestTrials } from './latest-trials';
 
 type Cell = z.output<typeof contract.compare.response>['cells'][number];
@@ -31,7 +32,7 @@ export async function reportOf(briefId: string) {
     latestTrials(briefId),
     listJudges(briefId)
   ]);
-  const sources = await models().Source.findAll();
+  const sources = await listSources();
   const entries: ReportEntry[] = [];
   for (const source of sources) {
     const mine = trials.filter(({ trial }) => trial.sourceId === source.id);
@@ -78,4 +79,22 @@ export async function reportOf(briefId: string) {
       interval: agreement.interval
     }
   };
+}
+
+/** The version chosen for each source, measured: what the list of briefs shows. */
+export async function chosenOf(briefId: string) {
+  const { body: choice } = await readDocument(briefId, 'choice');
+  if (!choice.winners.length) return [];
+  const [board, sources] = await Promise.all([
+    boardFor(briefId, [...new Set(choice.winners.map(({ version }) => version))]),
+    models().Source.findAll({ where: { id: choice.winners.map(({ sourceId }) => sourceId) } })
+  ]);
+  return choice.winners.flatMap(({ sourceId, version, note }) => {
+    const cell = board.cells.find((one) => one.version === version && one.sourceId === sourceId);
+    const source = sources.find(({ id }) => id === sourceId);
+    if (!cell || !source) return [];
+    const { count, precision, trialId } = cell;
+    const name = board.versions.find((one) => one.number === version)?.name ?? '';
+    return [{ source: source.name, version, name, note, count, precision, trialId }];
+  });
 }

@@ -118,7 +118,7 @@ export interface PeopleWork {
   };
   /** The records of a source by id; those it does not have are left out. */
   'people-by-id': { ask: { sourceId: string; ids: string[] }; answer: Person[] };
-  /** A sample of the people whom a query finds, through the depth the source shows. */
+  /** A sample of the people whom a query means at a source, asked for by itself, through as much depth as the source shows. */
   sample: {
     ask: { sourceId: string; query: Query; size: number; seed: string };
     answer: { count: Interval; shown: number; sample: SampledPerson[] };

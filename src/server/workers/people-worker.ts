@@ -10,6 +10,7 @@ import { narrowing, termLedger } from '$core/measure/term-ledger';
 import { explain } from '$core/suggest/explain';
 import { candidates, effectOf, judgedSource, measure, type Candidate, type Effect } from '$core/suggest/propose';
 import type { Interval } from '$core/measure/wilson';
+import { countBits, rowsOf } from '$core/corpus/bitmap';
 import { drawSample } from '$core/measure/draw-sample';
 import type { Sheet } from '$core/dialect/sheet';
 import { countSenses } from '$core/titles/senses';
@@ -296,8 +297,19 @@ const work: {
   },
 
   sample: ({ sourceId, query, size, seed }) => {
-    const { people, count } = tryString(query, sourceOf(sourceId));
-    return { count, shown: people.length, sample: sampleOf(people, size, seed) };
+    const source = sourceOf(sourceId);
+    const found = source.index.rows(query);
+    const rows = rowsOf(found, source.sheet.limits.shown ?? Infinity);
+    const ranks = drawSample(
+      rows.map((row) => source.index.ids[row]!),
+      size,
+      seed
+    );
+    return {
+      count: source.told(countBits(found), query),
+      shown: rows.length,
+      sample: ranks.map((rank) => ({ rank, person: source.personAt(rows[rank - 1]!) }))
+    };
   },
 
   senses: ({ sourceId, queries, words }) =>

@@ -1,0 +1,117 @@
+<script lang="ts">
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { saveFile } from '$lib/frame/save-file';
+  import { reportCsv, reportMarkdown, type Report } from '$core/formats/report';
+  import { contract } from '$server/api/contract';
+
+  interface Props {
+    briefId: string;
+    report: Report;
+    /** Called when a file brought something in. */
+    ontaken: () => void;
+  }
+  let { briefId, report, ontaken }: Props = $props();
+
+  let refused: unknown = $state(null);
+  let said = $state('');
+  const params = $derived({ id: briefId });
+  const file = $derived(report.brief.replaceAll(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'brief');
+  async function act(work: () => Promise<string | void>) {
+    refused = null;
+    said = '';
+    try {
+      said = (await work()) ?? '';
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+  const saveQrels = () =>
+    act(async () => saveFile((await call(contract.exportQrels, { params })).text, `${file}.qrels`, 'text/plain'));
+  const saveRuns = () =>
+    act(async () => saveFile((await call(contract.exportRuns, { params })).text, `${file}.run`, 'text/plain'));
+  const saveBrief = () =>
+    act(async () =>
+      saveFile(
+        JSON.stringify(await call(contract.exportBrief, { params }), null, 1),
+        `${file}.brief.json`,
+        'application/json'
+      )
+    );
+  async function take(event: Event & { currentTarget: HTMLInputElement }, kind: 'qrels' | 'runs') {
+    const input = event.currentTarget;
+    const [chosen] = input.files ?? [];
+    if (!chosen) return;
+    const text = await chosen.text();
+    await act(async () => {
+      if (kind === 'qrels') {
+        const told = await call(contract.importQrels, { params, body: { text } });
+        return [
+          `${told.added} verdicts taken in`,
+          `${told.same} were here already`,
+          told.otherwise ? `${told.otherwise} say otherwise than here and were left` : '',
+          told.elsewhere ? `${told.elsewhere} are on sources that are not here` : ''
+        ]
+          .filter(Boolean)
+          .join(', ');
+      }
+      const told = await call(contract.importRuns, { params, body: { text } });
+      return `${told.added} runs taken in, ${told.same} were here already${told.unknown ? `, ${told.unknown} people are not known at their source` : ''}`;
+    });
+    input.value = '';
+    ontaken();
+  }
+</script>
+
+<section class="sheet" aria-label="Take it along">
+  <div>
+    <button class="quiet" onclick={() => window.print()}>Print</button>
+    <button class="quiet" onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}
+      >Markdown</button
+    >
+    <button class="quiet" onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>CSV</button>
+    <button class="quiet" onclick={saveBrief}>Whole brief as a file</button>
+  </div>
+  <div>
+    <span class="soft">TREC</span>
+    <button class="quiet" onclick={saveQrels}>Verdicts (qrels)</button>
+    <button class="quiet" onclick={saveRuns}>Results (runs)</button>
+    <label class="file"
+      >Take qrels in<input
+        type="file"
+        accept=".qrels,.txt,text/plain"
+        onchange={(event) => take(event, 'qrels')}
+      /></label
+    >
+    <label class="file"
+      >Take runs in<input type="file" accept=".run,.txt,text/plain" onchange={(event) => take(event, 'runs')} /></label
+    >
+  </div>
+  {#if said}<p role="status">{said}.</p>{/if}
+  <Refused problem={refused} />
+</section>
+
+<style>
+  section {
+    padding: 8px 14px;
+    margin-bottom: 12px;
+    display: flex;
+    gap: 8px 26px;
+    flex-wrap: wrap;
+    align-items: center;
+  }
+  div {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+  }
+  p {
+    width: 100%;
+    font-size: 13px;
+  }
+  @media print {
+    section {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,204 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { invalidate } from '$app/navigation';
+  import CopyButton from '$lib/frame/CopyButton.svelte';
+  import IntervalLine from '$lib/compare/IntervalLine.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { watchChanges } from '$lib/kept/changes';
+  import { about, count, counted, percent, percentRange } from '$lib/marks/format';
+  import TakeAlong from '$lib/report/TakeAlong.svelte';
+  import { reportedRange, reportMethod, unseenOf } from '$core/formats/report';
+
+  let { data } = $props();
+
+  const report = $derived(data.report);
+  const refresh = () => invalidate('eave:report').catch(() => {});
+  onMount(() => watchChanges(data.brief.id, () => void refresh()));
+  const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
+</script>
+
+<TakeAlong briefId={data.brief.id} {report} ontaken={refresh} />
+
+<article class="sheet">
+  <header>
+    <h1>{report.brief}</h1>
+    <p>{report.persona}</p>
+    <p class="soft">
+      {day.format(new Date(report.made))} · {count(report.people)} people seen, {count(report.judged)} judged, each once
+    </p>
+  </header>
+  {#each report.entries as entry (entry.source)}
+    {@const unseen = unseenOf(entry)}
+    <section aria-label={entry.source}>
+      <h2>
+        {entry.source}: version {entry.version}{entry.name ? `, ${entry.name}` : ''}
+        <span class="soft"
+          >{entry.chosen ? 'chosen' : 'newest run here, nobody chose one'} · {day.format(new Date(entry.run))}</span
+        >
+      </h2>
+      {#if entry.note}<p>{entry.note}</p>{/if}
+      <div class="two">
+        <div>
+          {#each entry.searches as search, i (i)}
+            <div class="search">
+              <pre class="mono">{search}</pre>
+              <CopyButton
+                text={search}
+                of="the search for {entry.source}{entry.searches.length > 1 ? `, ${i + 1}` : ''}"
+              />
+            </div>
+          {:else}<p class="soft">{entry.source} cannot be asked this string.</p>{/each}
+          {#if entry.leftOver}
+            <p class="soft left">
+              {entry.source} cannot be asked all of it: of what comes, only those stay who answer
+              <span class="mono">{entry.leftOver}</span>.
+            </p>
+          {/if}
+        </div>
+        <dl>
+          <dt>Found</dt>
+          <dd>
+            {about(entry.count)}
+            {#if entry.count.low !== entry.count.high}<span class="soft">{counted(entry.count)}</span>{/if}
+          </dd>
+          <dt>Precision</dt>
+          <dd>
+            {#if entry.precision.share === null}nobody judged{:else}
+              {percent(entry.precision.share)} fits
+              <span class="soft"
+                >{percentRange(entry.precision.interval)}, {entry.precision.fits + entry.precision.misses} judged</span
+              >
+              <IntervalLine share={entry.precision.share} interval={entry.precision.interval} />
+            {/if}
+          </dd>
+          {#if entry.estimatedFits}
+            <dt>Fits</dt>
+            <dd>
+              about {count(entry.estimatedFits.middle)} <span class="soft">{reportedRange(entry.estimatedFits)}</span>
+            </dd>
+          {/if}
+          {#if entry.known.inSource}
+            <dt>Known-goods</dt>
+            <dd>{entry.known.found} of the {entry.known.inSource} it has</dd>
+          {/if}
+          {#if entry.spent}
+            <dt>Spent</dt>
+            <dd>{count(entry.spent.amount)} {entry.spent.unit}s</dd>
+          {/if}
+          <dt>Against others</dt>
+          <dd>{entry.standing}</dd>
+          <dt>Not seen</dt>
+          <dd>{unseen.high ? `${reportedRange(unseen)} people beyond what it shows` : 'nobody'}</dd>
+        </dl>
+      </div>
+    </section>
+  {:else}
+    <p>
+      Nothing to report yet. <a href={briefPath(data.brief.id, 'string')}>Run the string</a>, judge its sample, and
+      choose a version for each source on <a href={briefPath(data.brief.id, 'compare')}>Compare</a>.
+    </p>
+  {/each}
+  {#if report.agreement}
+    <p>
+      {report.agreement.judge} judged {report.agreement.judged} of the same people a second time: Cohen’s kappa
+      {report.agreement.kappa === null
+        ? 'cannot be told'
+        : `${report.agreement.kappa.toFixed(2)}, ${report.agreement.interval.low.toFixed(2)} to ${report.agreement.interval.high.toFixed(2)}`}.
+    </p>
+  {/if}
+  <footer>
+    <h2>How it was measured</h2>
+    <ul>
+      {#each reportMethod as sentence (sentence)}<li>{sentence}</li>{/each}
+    </ul>
+  </footer>
+</article>
+
+<style>
+  article {
+    padding: 20px 28px;
+    max-width: 1000px;
+    margin: 0 auto;
+  }
+  header p {
+    margin-top: 4px;
+  }
+  section {
+    border-top: 1px solid var(--line);
+    margin-top: 14px;
+    padding-top: 12px;
+    break-inside: avoid;
+  }
+  h2 span {
+    font-weight: 400;
+    font-size: 12.5px;
+    margin-left: 8px;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 360px;
+    gap: 24px;
+    margin-top: 8px;
+  }
+  .search {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 8px;
+    align-items: start;
+    margin-bottom: 8px;
+  }
+  pre {
+    margin: 0;
+    font-size: 12px;
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+    background: var(--sheet-2);
+    border: 1px solid var(--rule);
+    padding: 6px 10px;
+    max-height: 260px;
+    overflow: auto;
+  }
+  .left {
+    font-size: 12px;
+  }
+  .left .mono {
+    font-size: 11px;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 110px 1fr;
+    gap: 4px 10px;
+    align-content: start;
+    font-size: 13px;
+  }
+  dt {
+    color: var(--soft);
+  }
+  footer {
+    border-top: 1px solid var(--line);
+    margin-top: 16px;
+    padding-top: 10px;
+    font-size: 12.5px;
+    color: var(--soft);
+  }
+  footer ul {
+    padding-left: 18px;
+    margin-top: 4px;
+  }
+  @media print {
+    article {
+      border: 0;
+      padding: 0;
+      max-width: none;
+    }
+    pre {
+      max-height: none;
+    }
+    .two {
+      grid-template-columns: 1fr 280px;
+    }
+    .search :global(button) {
+      display: none;
+    }
+  }
+</style>
