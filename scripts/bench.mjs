@@ -13,6 +13,8 @@ const code = await withPostgres('eave_test', async (url) => {
     env: { ...process.env, DATABASE_URL: bench }
   });
   if (counting.code !== 0) return counting.code;
+  const comparing = await run('npx', ['tsx', 'bench/comparing.ts'], { env: { ...process.env, DATABASE_URL: bench } });
+  if (comparing.code !== 0) return comparing.code;
   return (await run('npx', ['tsx', 'bench/strings.ts'])).code;
 });
 process.exit(code);

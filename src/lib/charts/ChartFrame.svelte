@@ -50,7 +50,12 @@
   <p class="soft">{about}</p>
   {@render children?.()}
   {#if problem}<p role="alert">{problem}</p>{/if}
-  {#if asTable}<div class="table">{@render table()}</div>{:else}<div bind:this={drawn}>{@render chart()}</div>{/if}
+  {#if asTable}<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="table" role="region" aria-label="{title}, as a table" tabindex="0">{@render table()}</div>{:else}<div
+      bind:this={drawn}
+    >
+      {@render chart()}
+    </div>{/if}
 </section>
 
 <style>

@@ -147,7 +147,9 @@
                   <button
                     class="quiet"
                     aria-pressed={winner?.version === version.number}
-                    aria-label="Choose version {version.number} for {source.name}"
+                    aria-label="{winner?.version === version.number
+                      ? 'Chosen ✓'
+                      : 'Choose'}: version {version.number} for {source.name}"
                     onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</button
                   >
                   <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>desk</a>

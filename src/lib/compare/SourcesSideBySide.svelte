@@ -91,7 +91,8 @@
           >
         {/each}
       </div>
-      <div class="list">
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <div class="list" role="region" aria-label="Those it lacks" tabindex="0">
         <table class="board" aria-label="People that {nameOf(there)} lacks">
           <thead
             ><tr><th>Name</th><th>At {nameOf(here)}</th><th>At {nameOf(there)}</th><th>Why</th><th>Verdict</th></tr

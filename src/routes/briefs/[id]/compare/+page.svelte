@@ -1,8 +1,9 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { goto, invalidate } from '$app/navigation';
+  import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { call } from '$lib/api/call';
+  import { reload } from '$lib/kept/reload';
   import { watchChanges } from '$lib/kept/changes';
   import Board from '$lib/compare/Board.svelte';
   import { boardMeasures, headline, sortVersions, usualMeasures, type Cell } from '$lib/compare/board-measures';
@@ -78,7 +79,7 @@
   let turn = $state(0);
   async function refresh() {
     turn++;
-    await Promise.all([invalidate('eave:compare'), invalidate('eave:brief')]).catch(() => {});
+    await reload('eave:compare', 'eave:brief');
   }
   onMount(() => watchChanges(data.brief.id, () => void refresh()));
 

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { invalidate } from '$app/navigation';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import IntervalLine from '$lib/compare/IntervalLine.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
+  import { reload } from '$lib/kept/reload';
   import { watchChanges } from '$lib/kept/changes';
   import { about, count, counted, percent, percentRange } from '$lib/marks/format';
   import TakeAlong from '$lib/report/TakeAlong.svelte';
@@ -12,7 +12,7 @@
   let { data } = $props();
 
   const report = $derived(data.report);
-  const refresh = () => invalidate('eave:report').catch(() => {});
+  const refresh = () => reload('eave:report');
   onMount(() => watchChanges(data.brief.id, () => void refresh()));
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
 </script>
