@@ -61,47 +61,50 @@ export interface BoardCell {
 export type Standing =
   { is: 'best' | 'beaten' | 'alone' } | { is: 'open'; against: number; decide: { here: number; there: number } | null };
 
+/** Verdicts as small numbers; 0 is none. */
+const code = { fit: 1, miss: 2, unsure: 3 } as const;
+
 /** Versions down, sources across: every measure of every pair that was tried. */
 export function boardOf({ cells, people, verdicts, known }: BoardInput): BoardCell[] {
-  const pool = [...verdicts].filter(([, verdict]) => verdict === 'fit').map(([person]) => person);
-  const sets = cells.map(({ found }) => {
-    const set = new Uint8Array(people);
-    for (const person of found) set[person] = 1;
-    return set;
-  });
+  const said = new Uint8Array(people);
+  let fits = 0;
+  for (const [person, verdict] of verdicts) {
+    said[person] = code[verdict];
+    if (verdict === 'fit') fits++;
+  }
+  const mark = new Uint32Array(people);
+  const once = cells.map(({ found }, i) => found.filter((person) => mark[person] !== i + 1 && (mark[person] = i + 1)));
   const finders = (group: (cell: TriedCell) => string | number) => {
     const counts = new Map<string | number, Uint16Array>();
     cells.forEach((cell, i) => {
       const key = group(cell);
       let count = counts.get(key);
       if (!count) counts.set(key, (count = new Uint16Array(people)));
-      const set = sets[i]!;
-      for (let person = 0; person < people; person++) count[person]! += set[person]!;
+      for (const person of once[i]!) count[person]!++;
     });
     return counts;
   };
   const atSource = finders(({ sourceId }) => sourceId);
   const ofVersion = finders(({ version }) => version);
-  const only = (set: Uint8Array, count: Uint16Array): OnlyHere => {
+  const only = (found: readonly number[], count: Uint16Array): OnlyHere => {
     const told = { people: 0, fits: 0, misses: 0 };
-    for (let person = 0; person < people; person++) {
-      if (!set[person] || count[person] !== 1) continue;
+    for (const person of found) {
+      if (count[person] !== 1) continue;
       told.people++;
-      const verdict = verdicts.get(person);
-      if (verdict === 'fit') told.fits++;
-      else if (verdict === 'miss') told.misses++;
+      if (said[person] === code.fit) told.fits++;
+      else if (said[person] === code.miss) told.misses++;
     }
     return told;
   };
   const rows = cells.map((cell, i) => {
-    const set = sets[i]!;
+    const found = once[i]!;
     const shown = cell.found.length;
     const precision = precisionOf(
       cell.sampled.flatMap((at) => verdicts.get(cell.found[at]!) ?? []),
       shown
     );
     const seenFits = precision.share === null ? 0 : precision.share * shown;
-    const here = known.get(cell.sourceId) ?? [];
+    const here = new Set(known.get(cell.sourceId));
     return {
       version: cell.version,
       sourceId: cell.sourceId,
@@ -111,11 +114,11 @@ export function boardOf({ cells, people, verdicts, known }: BoardInput): BoardCe
       precision,
       missesPerHundred: precision.share === null ? null : 100 * (1 - precision.share),
       estimatedFits: estimatedFits(cell.count, precision),
-      known: { found: here.filter((person) => set[person]).length, inSource: here.length },
-      onlyVersion: only(set, atSource.get(cell.sourceId)!),
-      onlySource: only(set, ofVersion.get(cell.version)!),
+      known: { found: found.filter((person) => here.has(person)).length, inSource: here.size },
+      onlyVersion: only(found, atSource.get(cell.sourceId)!),
+      onlySource: only(found, ofVersion.get(cell.version)!),
       priceOfFit: cell.spent !== null && seenFits > 0 ? cell.spent / seenFits : null,
-      pooled: { found: pool.filter((person) => set[person]).length, of: pool.length }
+      pooled: { found: found.reduce((sum, person) => sum + Number(said[person] === code.fit), 0), of: fits }
     };
   });
   return rows.map((row) => ({ ...row, standing: standingOf(row, rows) }));
