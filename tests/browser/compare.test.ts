@@ -175,6 +175,20 @@ describe('side by side', () => {
       .getByText(/No pair is in doubt|One person/)
       .first()
       .waitFor();
+    // Two records of different people are joined by hand, and split again.
+    await same.getByLabel('A name').fill('an');
+    await page.keyboard.press('Enter');
+    const records = same.getByRole('table', { name: 'Records of that name' });
+    const names = await records.getByRole('row').allInnerTexts();
+    const apart = names.findIndex((text, i) => i > 0 && !text.includes('the same person as above'));
+    await records.getByRole('checkbox').nth(0).check();
+    await records.getByRole('checkbox').nth(apart).check();
+    await same.getByRole('button', { name: 'These two are one person' }).click();
+    const decided = same.getByRole('table', { name: 'Decided pairs' });
+    await decided.getByText('one person').waitFor();
+    await expectAccessible(page);
+    await decided.getByRole('button', { name: 'Undo' }).click();
+    await decided.waitFor({ state: 'detached' });
   });
 
   it('charts have their figures as a table and are saved as SVG and PNG', async () => {

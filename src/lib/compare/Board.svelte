@@ -56,7 +56,10 @@
       interval: precision.interval
     }));
     const { low, high } = differenceOf(mine!, theirs!);
-    const points = (share: number) => `${share > 0 ? '+' : share < 0 ? '−' : ''}${Math.abs(Math.round(share * 100))}`;
+    const points = (share: number) => {
+      const whole = Math.round(share * 100);
+      return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)}`;
+    };
     const told = low > 0 || high < 0;
     return `${points(mine!.share - theirs!.share)} points against version ${base.version} (${points(low)} to ${points(high)})${told ? '' : ', not told apart'}`;
   }

@@ -39,6 +39,39 @@
     }
     await load();
   }
+  let name = $state('');
+  let named: Answer<'recordsNamed'> | null = $state.raw(null);
+  let picked: readonly Answer<'recordsNamed'>[number][] = $state.raw([]);
+  async function find() {
+    refused = null;
+    picked = [];
+    if (name.trim().length < 2) {
+      named = null;
+      return;
+    }
+    try {
+      named = await call(contract.recordsNamed, { params: { id: briefId }, query: { name } });
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+  function pick(one: Answer<'recordsNamed'>[number], on: boolean) {
+    picked = on ? [...picked, one].slice(-2) : picked.filter((other) => other !== one);
+  }
+  async function decidePicked(same: boolean) {
+    const [first, second] = picked;
+    if (!first || !second) return;
+    await decide(
+      {
+        first: { sourceId: first.sourceId, personId: first.person.id },
+        second: { sourceId: second.sourceId, personId: second.person.id },
+        people: [first.person, second.person]
+      },
+      same
+    );
+    await find();
+  }
+  const together = $derived(picked.length === 2 && picked[0]!.number === picked[1]!.number);
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
   const said = (person: Pair['people'][number]) => {
     const now = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0];
@@ -58,13 +91,54 @@
   <td><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</td>
 {/snippet}
 
-<section class="sheet" aria-label="The same person at several sources">
+<section class="sheet fields" aria-label="The same person at several sources">
   <h2>The same person at several sources</h2>
   <p class="soft">
     Records are taken for one person by mail or page address, or by name and firm. These may be one, and are counted as
     two until someone says so.
   </p>
   <Refused problem={refused} />
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      void find();
+    }}
+  >
+    <label>A name <input bind:value={name} maxlength="100" placeholder="to join or split by hand" /></label>
+    <button class="quiet" type="submit">Find</button>
+    {#if named}
+      <button class="quiet" type="button" disabled={picked.length < 2 || together} onclick={() => decidePicked(true)}
+        >These two are one person</button
+      >
+      <button class="quiet" type="button" disabled={!together} onclick={() => decidePicked(false)}
+        >These two are not</button
+      >
+    {/if}
+  </form>
+  {#if named?.length}
+    <div class="list">
+      <table class="board" aria-label="Records of that name">
+        <tbody>
+          {#each named as one, i (`${one.sourceId} ${one.person.id}`)}
+            <tr class:follows={i > 0 && named[i - 1]!.number === one.number}>
+              <td
+                ><label
+                  ><input
+                    type="checkbox"
+                    checked={picked.includes(one)}
+                    onchange={(event) => pick(one, event.currentTarget.checked)}
+                  />
+                  <b>{nameOf(one.sourceId)}</b>
+                  {said(one.person)}</label
+                ></td
+              >
+              <td class="soft">{i > 0 && named[i - 1]!.number === one.number ? 'the same person as above' : ''}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {:else if named}<p>Nobody of that name was found by a version of this brief.</p>{/if}
   {#if pairs}
     {#if pairs.doubtful.length}
       <div class="list">
@@ -121,6 +195,15 @@
   }
   td {
     font-size: 12.5px;
+  }
+  form {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+    margin: 8px 0;
+  }
+  .follows td {
+    border-top-style: dotted;
   }
   .acts {
     white-space: nowrap;

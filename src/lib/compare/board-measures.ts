@@ -58,6 +58,15 @@ export const boardMeasures: readonly BoardMeasure[] = [
           }
   },
   {
+    id: 'judged',
+    name: 'people judged',
+    value: ({ precision: { fits, misses, unsure } }) => fits + misses + unsure,
+    figure: ({ precision: { fits, misses, unsure }, sampled }) => ({
+      words: `${fits + misses + unsure} of ${sampled} drawn judged`,
+      ...(unsure && { soft: `${unsure} unsure` })
+    })
+  },
+  {
     id: 'misses',
     name: 'misses per hundred',
     value: ({ missesPerHundred }) => missesPerHundred,

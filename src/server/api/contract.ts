@@ -675,6 +675,22 @@ export const contract = {
       decided: z.array(recordPair.extend({ same: z.boolean() }))
     })
   }),
+  recordsNamed: operation(
+    'GET',
+    '/api/briefs/{id}/records',
+    'Records with a name like this, and which are of one person',
+    {
+      params: brief,
+      query: z.object({ name: z.string().trim().min(2, 'Write two letters of the name or more.').max(100) }),
+      response: z.array(
+        z.object({
+          number: z.int().describe('The same for records of one person'),
+          sourceId,
+          person: personSchema
+        })
+      )
+    }
+  ),
   decidePair: operation(
     'PUT',
     '/api/same-people',

@@ -1,6 +1,7 @@
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Person } from '$core/corpus/person';
 import type { Verdict } from '$core/measure/precision';
+import { database } from '../database/connection';
 import { models, type TrialRow } from '../database/models';
 import { Refusal } from '../refusal';
 import { askPeople } from '../workers/people';
@@ -188,4 +189,32 @@ export async function pairsOf(briefId: string) {
         : [];
     })
   };
+}
+
+/** Records told for a name, at most. */
+const mostNamed = 60;
+
+/** Records with a name like this among those a brief's newest trials show, each with the number of its person. */
+export async function recordsNamed(briefId: string, name: string) {
+  const [identity, trials] = await Promise.all([identityOf(briefId), latestTrials(briefId)]);
+  if (!trials.length) return [];
+  const rows = await database().query<{ sourceId: string; person: Person }>(
+    `SELECT DISTINCT ON (t.source_id, person ->> 'id') t.source_id AS "sourceId", person
+       FROM trial_pages p JOIN trials t ON t.id = p.trial_id, jsonb_array_elements(p.people) AS person
+      WHERE t.id IN (:trials) AND person ->> 'name' ILIKE :name
+      ORDER BY t.source_id, person ->> 'id' LIMIT ${mostNamed}`,
+    {
+      replacements: {
+        trials: trials.map(({ trial }) => trial.id),
+        name: `%${name.replaceAll(/[\\%_]/g, '\\$&')}%`
+      },
+      type: QueryTypes.SELECT
+    }
+  );
+  return rows
+    .flatMap(({ sourceId, person }) => {
+      const number = identity.numberOf(sourceId, person.id);
+      return number === undefined ? [] : [{ number, sourceId, person }];
+    })
+    .sort((a, b) => a.person.name.localeCompare(b.person.name) || a.number - b.number);
 }

@@ -12,6 +12,8 @@
   import KnownGoods from '$lib/trial/KnownGoods.svelte';
   import PersonCard from '$lib/trial/PersonCard.svelte';
   import PrecisionBar from '$lib/trial/PrecisionBar.svelte';
+  import { reload } from '$lib/kept/reload';
+  import { watchChanges } from '$lib/kept/changes';
   import { reasons } from '$lib/trial/reasons';
   import TrialProgress from '$lib/trial/TrialProgress.svelte';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
@@ -190,7 +192,11 @@
       if (data.trials.some(({ state }) => state === 'waiting' || state === 'running'))
         void invalidate('eave:trials').catch(() => {});
     }, 600);
-    return () => clearInterval(poll);
+    const unwatch = watchChanges(data.brief.id, () => void reload('eave:trials', 'eave:brief'));
+    return () => {
+      clearInterval(poll);
+      unwatch();
+    };
   });
 
   const nextUnjudged = $derived(trial ? trial.sample.findIndex(({ verdict }, i) => !verdict && i !== at) : -1);
