@@ -95,6 +95,10 @@ describe('the whole job on the demo', () => {
     expect(interval).toMatch(/^\d+–\d+ %$/);
     await page.getByText('6 judged').waitFor();
     await expectAccessible(page);
+    await page.keyboard.press('w');
+    await page.keyboard.insertText('ask in March');
+    await page.keyboard.press('Escape');
+    await page.getByText('kept', { exact: true }).waitFor();
     await page.keyboard.press('Control+z');
     await page.keyboard.press('Control+z');
     await page.getByText('5 judged').waitFor();
@@ -102,6 +106,7 @@ describe('the whole job on the demo', () => {
     // A reload comes back to the same person with the same verdicts.
     await page.reload({ waitUntil: 'networkidle' });
     await page.getByText('3 of 4', { exact: true }).waitFor({ state: 'attached' });
+    expect(await page.getByLabel('Note').inputValue()).toBe('ask in March');
 
     // Second version: the same people come back with their verdicts.
     await step(page, 'String').click();

@@ -91,4 +91,11 @@
     display: block;
     font-size: 11px;
   }
+  /* What every chart draws alike: lines to read by, and words that are less important. */
+  div :global(.rule) {
+    stroke: var(--rule);
+  }
+  div :global(.tick) {
+    fill: var(--soft);
+  }
 </style>

@@ -100,12 +100,6 @@
 </ChartFrame>
 
 <style>
-  .rule {
-    stroke: var(--rule);
-  }
-  .tick {
-    fill: var(--soft);
-  }
   .all {
     fill: var(--accent-2);
   }

@@ -121,12 +121,6 @@
 </ChartFrame>
 
 <style>
-  .rule {
-    stroke: var(--rule);
-  }
-  .tick {
-    fill: var(--soft);
-  }
   .front {
     fill: none;
     stroke: var(--grey);

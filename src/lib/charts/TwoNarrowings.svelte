@@ -83,10 +83,6 @@
     fill: var(--ink);
     font-weight: 600;
   }
-  .tick,
-  .count {
-    fill: var(--soft);
-  }
   .count {
     fill: var(--ink);
   }

@@ -63,7 +63,7 @@
   <small class="soft">{said.reason}</small>
 {/snippet}
 
-<section class="sheet fields" aria-label="Two judges">
+<section class="sheet panel fields" aria-label="Two judges">
   <header>
     <h2>Two judges</h2>
     {#if judges && judges.length > 1}
@@ -141,7 +141,7 @@
                 <td>{nameOf(one.sourceId)}</td>
                 <td>{@render mark(one.first)}</td>
                 <td>{@render mark(one.second)}</td>
-                <td class="acts">
+                <td class="judge">
                   {#each order as verdict (verdict)}
                     <button
                       class="quiet"
@@ -161,22 +161,6 @@
 </section>
 
 <style>
-  section {
-    margin-top: 14px;
-    padding: 12px 16px;
-    font-size: 13px;
-  }
-  header {
-    display: flex;
-    gap: 14px;
-    align-items: baseline;
-    margin-bottom: 6px;
-  }
-  h3 {
-    font-size: 13.5px;
-    font-weight: 600;
-    margin-top: 8px;
-  }
   .two {
     display: grid;
     grid-template-columns: 1fr 380px;
@@ -189,26 +173,7 @@
   .agree {
     background: var(--accent-2);
   }
-  .list {
-    max-height: 300px;
-    overflow: auto;
-    margin-top: 6px;
-  }
-  td {
-    font-size: 12.5px;
-  }
   small {
     display: block;
-  }
-  .acts {
-    white-space: nowrap;
-  }
-  .acts button {
-    padding: 0 7px;
-    font-size: 12px;
-  }
-  .acts [aria-pressed='true'] {
-    background: var(--accent-2);
-    font-weight: 600;
   }
 </style>

@@ -43,7 +43,7 @@
   });
 </script>
 
-<section class="sheet" aria-label="The people behind it">
+<section class="sheet panel" aria-label="The people behind it">
   <header>
     <h2>
       {answer ? count(answer.count) : '…'}
@@ -64,21 +64,7 @@
 </section>
 
 <style>
-  section {
-    margin-top: 12px;
-    padding: 10px 16px;
-    font-size: 13px;
-  }
-  header {
-    display: flex;
-    gap: 12px;
-    margin-bottom: 6px;
-  }
   h2 {
     flex: 1;
-  }
-  .list {
-    max-height: 320px;
-    overflow: auto;
   }
 </style>

@@ -22,7 +22,7 @@
     `${count(Math.round(low))} to ${count(Math.round(high))}`;
 </script>
 
-<section class="sheet" aria-label="Recall">
+<section class="sheet panel" aria-label="Recall">
   <h2>How much of what there is, version {version.number}</h2>
   <table class="board" aria-label="Recall by source">
     <thead
@@ -91,19 +91,3 @@
     <KnownGoods {briefId} text={version.text} source={where} {stringPath} />
   {/if}
 </section>
-
-<style>
-  section {
-    margin-top: 14px;
-    padding: 12px 16px;
-    font-size: 13px;
-  }
-  h3 {
-    font-size: 13.5px;
-    font-weight: 600;
-    margin-top: 10px;
-  }
-  table {
-    margin-top: 6px;
-  }
-</style>

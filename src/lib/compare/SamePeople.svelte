@@ -91,7 +91,7 @@
   <td><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</td>
 {/snippet}
 
-<section class="sheet fields" aria-label="The same person at several sources">
+<section class="sheet panel fields" aria-label="The same person at several sources">
   <h2>The same person at several sources</h2>
   <p class="soft">
     Records are taken for one person by mail or page address, or by name and firm. These may be one, and are counted as
@@ -178,24 +178,6 @@
 </section>
 
 <style>
-  section {
-    margin-top: 14px;
-    padding: 12px 16px;
-    font-size: 13px;
-  }
-  h3 {
-    font-size: 13.5px;
-    font-weight: 600;
-    margin-top: 8px;
-  }
-  .list {
-    max-height: 320px;
-    overflow: auto;
-    margin-top: 6px;
-  }
-  td {
-    font-size: 12.5px;
-  }
   form {
     display: flex;
     gap: 8px;
@@ -204,8 +186,5 @@
   }
   .follows td {
     border-top-style: dotted;
-  }
-  .acts {
-    white-space: nowrap;
   }
 </style>

@@ -53,7 +53,7 @@
   };
 </script>
 
-<section class="sheet fields" aria-label="Two sources side by side">
+<section class="sheet panel fields" aria-label="Two sources side by side">
   <header>
     <h2>Two sources side by side</h2>
     <label
@@ -120,18 +120,6 @@
 </section>
 
 <style>
-  section {
-    margin-top: 14px;
-    padding: 12px 16px;
-    font-size: 13px;
-  }
-  header {
-    display: flex;
-    gap: 14px;
-    align-items: baseline;
-    flex-wrap: wrap;
-    margin-bottom: 8px;
-  }
   .reasons {
     display: flex;
     gap: 8px;
@@ -140,12 +128,5 @@
   }
   .reasons [aria-pressed='true'] {
     background: var(--accent-2);
-  }
-  .list {
-    max-height: 340px;
-    overflow: auto;
-  }
-  td {
-    font-size: 12.5px;
   }
 </style>

@@ -113,7 +113,7 @@
   const fileName = $derived(`narrowing-${from}-${to}`);
 </script>
 
-<section class="sheet fields" aria-label="Two versions side by side">
+<section class="sheet panel fields" aria-label="Two versions side by side">
   <header>
     <h2>Two versions side by side</h2>
     <label
@@ -195,22 +195,6 @@
 </section>
 
 <style>
-  section {
-    margin-top: 14px;
-    padding: 12px 16px;
-    font-size: 13px;
-  }
-  header {
-    display: flex;
-    gap: 14px;
-    align-items: baseline;
-    flex-wrap: wrap;
-    margin-bottom: 8px;
-  }
-  h3 {
-    font-size: 13.5px;
-    font-weight: 600;
-  }
   .top {
     display: grid;
     grid-template-columns: 1fr 430px;
@@ -228,9 +212,5 @@
   summary {
     cursor: pointer;
     padding: 4px 0;
-  }
-  .list {
-    max-height: 300px;
-    overflow: auto;
   }
 </style>

@@ -41,6 +41,7 @@
         ['1–6', 'reason'],
         ['← →', 'previous, next person'],
         ['N', 'write a reason of your own'],
+        ['W', 'write a note on the person'],
         ['Backspace', 'take the verdict back']
       ]
     ]

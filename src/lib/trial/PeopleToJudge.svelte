@@ -70,15 +70,4 @@
     padding: 2px 10px;
     font-size: 12.5px;
   }
-  .judge {
-    white-space: nowrap;
-  }
-  .judge button {
-    padding: 0 7px;
-    font-size: 12px;
-  }
-  .judge [aria-pressed='true'] {
-    background: var(--accent-2);
-    font-weight: 600;
-  }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Verdict } from '$core/measure/precision';
   import type { FactCheck } from '$core/persona/check-facts';
@@ -15,8 +16,9 @@
     ongive: (verdict: Verdict) => void;
     onreason: (reason: string) => void;
     onback: () => void;
+    children?: Snippet | undefined;
   }
-  let { checks, verdict, reason, byRule, elsewhere, ongive, onreason, onback }: Props = $props();
+  let { checks, verdict, reason, byRule, elsewhere, ongive, onreason, onback, children }: Props = $props();
 
   const signs = {
     met: { sign: '✓', colour: 'var(--accent)' },
@@ -79,6 +81,7 @@
         if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
       }}
     />
+    {@render children?.()}
     <p class="soft keys">
       <kbd>←</kbd> <kbd>→</kbd> go through ·
       <button class="plain link" disabled={!verdict} onclick={onback}>take back</button> <kbd>⌫</kbd>

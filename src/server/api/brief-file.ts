@@ -75,6 +75,7 @@ export const briefFileSchema = z.object({
   judgements: z.array(
     z.object({ sourceId, personId, judge: z.string().max(60), verdict, reason: z.string().max(500), at: moment })
   ),
+  notes: z.array(z.object({ sourceId, personId, text: z.string().max(2000) })),
   samePeople: z.array(
     z.object({
       first: z.object({ sourceId, personId }),

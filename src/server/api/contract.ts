@@ -125,7 +125,8 @@ const sampled = z.object({
   elsewhere: z
     .object({ verdict, sourceId })
     .nullable()
-    .describe('Without a verdict here: what was said of the same person at another source')
+    .describe('Without a verdict here: what was said of the same person at another source'),
+  note: z.object({ text: z.string(), revision }).nullable()
 });
 const trialDetail = trial.extend({
   sourceName: z.string(),
@@ -403,6 +404,21 @@ export const contract = {
     params: trialParams,
     response: trialDetail
   }),
+  writeNote: operation(
+    'PUT',
+    '/api/briefs/{id}/notes',
+    'Write the note on a person; with nothing in it, take it away',
+    {
+      params: brief,
+      body: z.object({
+        sourceId,
+        personId: z.string().min(1).max(300),
+        text: z.string().max(2000),
+        revision: z.int().min(0).describe('The revision last seen; 0 when there was none')
+      }),
+      response: z.object({ text: z.string(), revision }).nullable()
+    }
+  ),
   elsewhere: operation('POST', '/api/elsewhere', 'What other sources say of the same person', {
     body: z.object({ person: personSchema, except: sourceId }),
     response: z.array(z.object({ sourceId, sourceName: z.string(), person: personSchema }))

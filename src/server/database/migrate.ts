@@ -6,6 +6,7 @@ import * as knownGoods from './migrations/0004-known-goods';
 import * as houseListsAndContacted from './migrations/0005-house-lists-and-contacted';
 import * as trialJobs from './migrations/0006-trial-jobs';
 import * as comparing from './migrations/0007-comparing';
+import * as notes from './migrations/0008-notes';
 import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 
 const migrations = [
@@ -15,7 +16,8 @@ const migrations = [
   knownGoods,
   houseListsAndContacted,
   trialJobs,
-  comparing
+  comparing,
+  notes
 ];
 
 /** Any number: names the lock that keeps two servers from migrating at once. */

@@ -167,6 +167,13 @@ export interface JudgementRow extends Row<JudgementRow> {
   revision: CreationOptional<number>;
   updatedAt: CreationOptional<Date>;
 }
+export interface NoteRow extends Row<NoteRow> {
+  personaId: string;
+  sourceId: string;
+  personId: string;
+  text: string;
+  revision: CreationOptional<number>;
+}
 /** What someone said of two records: one person, or not. */
 export interface SamePersonRow extends Row<SamePersonRow> {
   firstSource: string;
@@ -329,6 +336,18 @@ function defineAll() {
         judge: key(TEXT),
         verdict: TEXT,
         reason: { type: TEXT, defaultValue: '' },
+        revision: { type: INTEGER, defaultValue: 1 }
+      },
+      'both'
+    ),
+    Note: define<NoteRow>(
+      'Note',
+      'notes',
+      {
+        personaId: key(UUID),
+        sourceId: key(TEXT),
+        personId: key(TEXT),
+        text: TEXT,
         revision: { type: INTEGER, defaultValue: 1 }
       },
       'both'

@@ -35,6 +35,7 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
     Verdict: Verdicts,
     Judgement,
     SamePerson,
+    Note,
     Source,
     WordSet
   } = models();
@@ -60,7 +61,8 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
     Verdicts.findAll({ where: { personaId }, order: ['updatedAt', 'sourceId', 'personId'] }),
     Judgement.findAll({ where: { personaId }, order: ['judge', 'updatedAt', 'sourceId', 'personId'] })
   ]);
-  const used = [...new Set([...trials, ...verdicts, ...judgements].map(({ sourceId }) => sourceId))].sort();
+  const notes = await Note.findAll({ where: { personaId }, order: ['sourceId', 'personId'] });
+  const used = [...new Set([...trials, ...verdicts, ...judgements, ...notes].map(({ sourceId }) => sourceId))].sort();
   const sources = await Source.findAll({ where: { id: used }, order: ['id'] });
   const decided = await SamePerson.findAll({
     where: { firstSource: used, secondSource: used },
@@ -123,6 +125,7 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
     people: people.list,
     verdicts: verdicts.map((row) => ({ ...said(row), by: row.by, at: at(row) })),
     judgements: judgements.map((row) => ({ ...said(row), judge: row.judge, at: at(row) })),
+    notes: notes.map(({ sourceId, personId, text }) => ({ sourceId, personId, text })),
     samePeople: decided.map(({ firstSource, firstPerson, secondSource, secondPerson, same }) => ({
       first: { sourceId: firstSource, personId: firstPerson },
       second: { sourceId: secondSource, personId: secondPerson },
@@ -149,7 +152,7 @@ export async function importBrief(file: BriefFile) {
     return id;
   };
   const named = new Set(file.sources.map(({ id }) => id));
-  for (const { sourceId } of [...file.trials, ...file.verdicts, ...file.judgements])
+  for (const { sourceId } of [...file.trials, ...file.verdicts, ...file.judgements, ...file.notes])
     if (!named.has(sourceId))
       throw new Refusal(422, 'Not accepted', `The file speaks of the source ${sourceId} and does not describe it.`);
   const {
@@ -162,6 +165,7 @@ export async function importBrief(file: BriefFile) {
     Verdict: Verdicts,
     Judgement,
     SamePerson,
+    Note,
     WordSet
   } = models();
   return database().transaction(async (transaction) => {
@@ -217,6 +221,10 @@ export async function importBrief(file: BriefFile) {
     );
     await Judgement.bulkCreate(
       file.judgements.map(({ at, ...row }) => ({ ...row, personaId, updatedAt: new Date(at) })),
+      { transaction }
+    );
+    await Note.bulkCreate(
+      file.notes.map((note) => ({ ...note, personaId })),
       { transaction }
     );
     const here = new Set(

@@ -10,6 +10,7 @@ import { recordByHand } from './by-hand';
 import { loadDemo } from './demo';
 import { decideSame } from './identity';
 import { giveJudgement } from './judges';
+import { writeNote } from './notes';
 import { reportOf } from './report';
 import { createByHand, deleteSource, openSources } from './sources';
 import { exportQrels, exportRuns, importQrels, importRuns } from './trec';
@@ -42,6 +43,7 @@ async function whole() {
     { sourceId: hand.id, personId: (await boardPerson(id, hand.id))! },
     false
   );
+  await writeNote(id, { sourceId: hand.id, personId: 'somebody', text: 'ask in March', revision: 0 });
   await writeDocument(id, 'choice', {
     body: { baseline: 1, winners: [{ sourceId: 'harrow-guild', version: 1, note: 'finds most' }] },
     revision: 1

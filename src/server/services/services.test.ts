@@ -21,6 +21,7 @@ import { builtString } from './built-string';
 import { boardFor } from './board';
 import { loadDemo } from './demo';
 import { ledgerOf } from './ledger';
+import { writeNote } from './notes';
 import { listSources, openSources } from './sources';
 import { listTrials, readTrial, runTrial } from './trials';
 import { giveVerdict } from './verdicts';
@@ -157,6 +158,24 @@ describe('trials, verdicts and comparing', () => {
     expect(rows!.map(({ path }) => path.join('.'))).toEqual(['', '0', '0.0', '0.1', '1']);
     expect(rows![4]!.without!.low).toBeLessThanOrEqual(first.count.high);
     expect(rows![4]!.without!.high).toBeGreaterThanOrEqual(first.count.low);
+  });
+
+  it('keep a note on a person, whether judged or not, and refuse to overwrite a newer one', async () => {
+    const { id } = await createBrief('Notes');
+    await keepVersion(id, 'title:quality');
+    const trial = await runTrial(id, 1, 'marlow-register', 5);
+    const on = { sourceId: 'marlow-register', personId: trial.sample[0]!.person.id };
+    expect(trial.sample[0]!.note).toBeNull();
+    expect(await writeNote(id, { ...on, text: ' ask in March ', revision: 0 })).toEqual({
+      text: 'ask in March',
+      revision: 1
+    });
+    expect((await refusal(writeNote(id, { ...on, text: 'mine', revision: 0 }))).status).toBe(409);
+    await writeNote(id, { ...on, text: 'asked', revision: 1 });
+    expect((await readTrial(id, trial.id)).sample[0]!.note).toEqual({ text: 'asked', revision: 2 });
+    expect((await refusal(writeNote(id, { ...on, text: '', revision: 1 }))).status).toBe(409);
+    expect(await writeNote(id, { ...on, text: '', revision: 2 })).toBeNull();
+    expect((await readTrial(id, trial.id)).sample[0]!.note).toBeNull();
   });
 
   it('keep a verdict with the person and the persona, and refuse to overwrite a newer one', async () => {

@@ -17,6 +17,7 @@ import { findBrief } from './briefs';
 import { findRunnable } from './sources';
 import { enqueue, peopleAtRanks } from './trial-run';
 import { verdictsElsewhere } from './identity';
+import { notesOn } from './notes';
 import { verdictsOn } from './verdicts';
 import { latestTrials } from './latest-trials';
 import { findVersion, versionQuery } from './versions';
@@ -164,6 +165,11 @@ export async function readTrial(briefId: string, trialId: string) {
     trial.sourceId,
     people.map((row: TrialPersonRow) => row.personId)
   );
+  const notes = await notesOn(
+    brief.personaId,
+    trial.sourceId,
+    people.map(({ personId }) => personId)
+  );
   const unjudged = people.map(({ personId }) => personId).filter((id) => !verdicts.has(id));
   const elsewhere =
     trial.state === 'done' && unjudged.length
@@ -196,7 +202,8 @@ export async function readTrial(briefId: string, trialId: string) {
       values: valuesOf(person),
       marks: query ? marksOf(query, person, matching) : [],
       verdict: verdicts.get(personId) ?? null,
-      elsewhere: elsewhere.get(personId) ?? null
+      elsewhere: elsewhere.get(personId) ?? null,
+      note: notes.get(personId) ?? null
     }))
   };
 }

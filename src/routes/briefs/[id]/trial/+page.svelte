@@ -9,6 +9,7 @@
   import Causes from '$lib/trial/Causes.svelte';
   import DepthRuler from '$lib/trial/DepthRuler.svelte';
   import { KeptVerdicts, type KeptVerdict } from '$lib/trial/kept-verdicts.svelte';
+  import Note from '$lib/trial/Note.svelte';
   import KnownGoods from '$lib/trial/KnownGoods.svelte';
   import PersonCard from '$lib/trial/PersonCard.svelte';
   import PrecisionBar from '$lib/trial/PrecisionBar.svelte';
@@ -127,6 +128,7 @@
     void judge(last.index, last.verdict, last.reason, false);
   }
   let desk: VerdictDesk | undefined = $state();
+  let note: Note | undefined = $state();
   function keys(event: KeyboardEvent) {
     const target = event.target as HTMLElement;
     if (!trial || target.closest('input, textarea, select, [role="dialog"]')) return;
@@ -141,6 +143,7 @@
     else if (key === 'arrowleft' || key === 'arrowup') go(at - 1);
     else if (key === 'backspace') takeBack();
     else if (key === 'n') desk?.focusReason();
+    else if (key === 'w') note?.focus();
     else if (reasons[Number(key) - 1]) because(reasons[Number(key) - 1]!);
     else return;
     event.preventDefault();
@@ -302,7 +305,18 @@
         ongive={give}
         onreason={because}
         onback={takeBack}
-      />
+      >
+        {#key current.person.id}{#if !data.as}
+            <Note
+              bind:this={note}
+              briefId={data.brief.id}
+              sourceId={trial.sourceId}
+              personId={current.person.id}
+              note={current.note}
+              onkept={() => void reload('eave:trials')}
+            />{/if}
+        {/key}
+      </VerdictDesk>
     </div>
     <PrecisionBar
       precision={precision!}
