@@ -16,7 +16,9 @@
 
   const nameOf = (id: string) => sources.find((one) => one.id === id)?.name ?? id;
   const overlap = $derived(board.overlaps.find((one) => one.version === version.number));
-  const mine = $derived(board.cells.filter((cell) => cell.version === version.number));
+  const mine = $derived(
+    sources.flatMap(({ id }) => board.cells.filter((cell) => cell.version === version.number && cell.sourceId === id))
+  );
   const where = $derived(sources.find(({ id }) => id === source));
   const whole = ({ low, high }: { low: number; high: number }) =>
     `${count(Math.round(low))} to ${count(Math.round(high))}`;

@@ -36,7 +36,7 @@
       <span class="soft" data-testid="interval">{percentRange(precision.interval)}</span>
     {/if}
   </div>
-  <svg width="560" height="46" aria-hidden="true" font-size="11" fill="var(--soft)">
+  <svg viewBox="0 0 560 46" aria-hidden="true" font-size="11" fill="var(--soft)">
     <line x1="4" x2="556" y1="22" y2="22" stroke="var(--line)" />
     {#if precision.share !== null}
       <rect
@@ -88,7 +88,7 @@
     margin-top: 12px;
     padding: 10px 18px;
     display: grid;
-    grid-template-columns: 170px 1fr auto;
+    grid-template-columns: 150px 1fr minmax(380px, 44%);
     gap: 8px 20px;
     align-items: center;
     font-size: 13px;
@@ -104,7 +104,7 @@
     font-size: 17px;
   }
   svg {
-    max-width: 100%;
+    width: 100%;
   }
   .tally span {
     margin-right: 10px;
