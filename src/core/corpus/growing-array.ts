@@ -23,7 +23,13 @@ export class GrowingUint32 {
     this.room = larger;
   }
 
+  /** All that was pushed, in an array of just that size. */
   toArray(): Uint32Array {
     return this.room.slice(0, this.length);
+  }
+
+  /** All that was pushed, as a view that lasts until more is pushed. */
+  view(): Uint32Array {
+    return this.room.subarray(0, this.length);
   }
 }

@@ -18,7 +18,7 @@ import {
 import { GrowingUint32 } from './growing-array';
 import type { Person } from './person';
 import { Vocabulary } from './vocabulary';
-import { fields, numberOf, searches, valuesOf } from './values';
+import { eachValue, fields, numberOf, searches, type Field } from './values';
 
 /** Bytes of found sets that an index keeps at most. */
 const keptBytes = 64 * 1024 * 1024;
@@ -410,19 +410,21 @@ function buildParts(people: PeopleList, vocabulary: Vocabulary, matching: Matchi
       }
     : (word: number) => stream.push(word);
   const repeats = new Repeats(stream, vocabulary, push);
-  for (let row = 0; row < size; row++) {
+  let row = 0;
+  const tell = (field: Field, text: string) => {
+    if (field === 'name') vocabulary.cut(text, push);
+    else repeats.cut(text);
+    stream.push(0);
+    values.push((row << fieldBits) | fieldNumber.get(field)!);
+    values.push(stream.length);
+  };
+  for (; row < size; row++) {
     const person = people.at(row)!;
     ids.push(person.id);
     for (const fact of numberFacts) numbers[fact][row] = numberOf(person, fact) ?? Number.NaN;
-    for (const { field, text } of valuesOf(person)) {
-      if (field === 'name') vocabulary.cut(text, push);
-      else repeats.cut(text);
-      stream.push(0);
-      values.push((row << fieldBits) | fieldNumber.get(field)!);
-      values.push(stream.length);
-    }
+    eachValue(person, tell);
   }
-  const sorted = sortPlaces(stream.toArray(), values.toArray(), vocabulary.words.length);
+  const sorted = sortPlaces(stream.toArray(), values.view(), vocabulary.words.length);
   return { ids, words: vocabulary.words, numbers, ...sorted };
 }
 

@@ -44,34 +44,46 @@ export function searches(scope: Scope, field: Field): boolean {
   return scope === 'any' ? anyFields.has(field) : scope === field;
 }
 
+type TellValue = (field: Field, text: string, job?: number) => void;
+
+/** Tells all values of a person that hold words, in the order a profile is read: for whom there are many people to go through. */
+export function eachValue(person: Person, tell: TellValue): void {
+  tell('name', person.name);
+  const { jobs } = person;
+  if (jobs)
+    for (let i = 0; i < jobs.length; i++) {
+      const { title, company, text, to } = jobs[i]!;
+      if (title) tell(to ? 'pasttitle' : 'title', title, i);
+      if (company) tell(to ? 'pastcompany' : 'company', company, i);
+      if (text) tell('jobtext', text, i);
+    }
+  if (person.about) tell('about', person.about);
+  tellAll('skill', person.skills, tell);
+  tellAll('school', person.schools, tell);
+  tellAll('group', person.groups, tell);
+  tellAll('contact', person.contact, tell);
+  if (person.place) tell('place', person.place);
+  if (person.country) tellAll('country', countryNames(person.country), tell);
+  if (person.industry) {
+    tell('industry', person.industry);
+    tell('industry', industryName(person.industry));
+  }
+  if (person.function) tell('function', person.function);
+  if (person.rank) tell('rank', person.rank);
+  if (person.hiring !== undefined) tell('hiring', person.hiring ? 'yes' : 'no');
+  if (person.funded !== undefined) tell('funded', person.funded ? 'yes' : 'no');
+  tellAll('tech', person.tech, tell);
+  if (person.mail) tell('mail', person.mail);
+}
+
+function tellAll(field: Field, texts: readonly string[] | undefined, tell: TellValue): void {
+  if (texts) for (const text of texts) if (text) tell(field, text);
+}
+
 /** All values of a person that hold words, in the order a profile is read. */
 export function valuesOf(person: Person): Value[] {
-  const values: Value[] = [{ field: 'name', text: person.name }];
-  const add = (field: Field, text: string | undefined, job?: number) => {
-    if (text) values.push(job === undefined ? { field, text } : { field, text, job });
-  };
-  person.jobs?.forEach((job, i) => {
-    add(job.to ? 'pasttitle' : 'title', job.title, i);
-    add(job.to ? 'pastcompany' : 'company', job.company, i);
-    add('jobtext', job.text, i);
-  });
-  add('about', person.about);
-  person.skills?.forEach((text) => add('skill', text));
-  person.schools?.forEach((text) => add('school', text));
-  person.groups?.forEach((text) => add('group', text));
-  person.contact?.forEach((text) => add('contact', text));
-  add('place', person.place);
-  if (person.country) for (const name of countryNames(person.country)) add('country', name);
-  if (person.industry) {
-    add('industry', person.industry);
-    add('industry', industryName(person.industry));
-  }
-  add('function', person.function);
-  add('rank', person.rank);
-  if (person.hiring !== undefined) add('hiring', person.hiring ? 'yes' : 'no');
-  if (person.funded !== undefined) add('funded', person.funded ? 'yes' : 'no');
-  person.tech?.forEach((text) => add('tech', text));
-  add('mail', person.mail);
+  const values: Value[] = [];
+  eachValue(person, (field, text, job) => values.push(job === undefined ? { field, text } : { field, text, job }));
   return values;
 }
 

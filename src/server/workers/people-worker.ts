@@ -65,6 +65,8 @@ function recordOf(person: Person, source: IndexedSource): Person | null {
   return row === undefined ? null : source.personAt(row);
 }
 
+/** Milliseconds after its index was made that a stand-in is written to the disk. */
+const writeAfter = 30_000;
 /** Doubtful pairs told at most. */
 const mostDoubtful = 200;
 
@@ -107,7 +109,8 @@ const work: {
       put(made);
       done++;
       tell();
-      writeKept(folder, indexName(mine, size), made.kept);
+      // Kept for the next start when the first questions have been answered.
+      setTimeout(() => writeKept(folder, indexName(mine, size), made.kept), writeAfter);
     }
     await built;
     for (const standIn of standIns)

@@ -82,35 +82,35 @@ function harrowRecord(person: WorldPerson): Person {
   const seen = stale ? person.career.slice(1) : person.career;
   const now = seen[0]!;
   const known = (fact: string, share: number) => luck(person, fact) < share;
-  const moved = (stale ? now.began : person.career[0]!.began) * 30;
-  return {
+  // Put together step by step: there are many, and what is spread is copied.
+  const record: Person = {
     id: `hg-${(hashText(`hg/${person.number}`) >>> 0).toString(36)}-${person.number.toString(36)}`,
     name: person.name,
-    jobs: seen.map((job, i) => ({
-      title: job.title,
-      company: job.firm.name,
-      from: monthBefore(job.began),
-      ...(i > 0 && { to: monthBefore(job.ended) })
-    })),
-    ...(person.about && { about: person.about }),
+    jobs: seen.map(({ title, firm, began, ended }, i) =>
+      i
+        ? { title, company: firm.name, from: monthBefore(began), to: monthBefore(ended) }
+        : { title, company: firm.name, from: monthBefore(began) }
+    ),
     skills: person.skills,
     groups: person.groups,
     schools: [person.school],
     place: now.firm.town,
     country: now.firm.country.code,
-    ...(known('industry', 0.96) && { industry: now.firm.trade.industry }),
-    ...(known('function', 0.9) && { function: now.role.function }),
-    ...(known('rank', 0.92) && { rank: now.role.rank }),
-    ...(known('headcount', 0.95) && {
-      headcount: headcountAt(now.firm, now.ended),
-      growth: now.firm.growth,
-      founded: now.firm.founded
-    }),
     tenure: now.began,
-    moved,
-    ...(person.posted !== null && { active: person.posted }),
+    moved: now.began * 30,
     hiring: now.firm.hiring
   };
+  if (person.about) record.about = person.about;
+  if (known('industry', 0.96)) record.industry = now.firm.trade.industry;
+  if (known('function', 0.9)) record.function = now.role.function;
+  if (known('rank', 0.92)) record.rank = now.role.rank;
+  if (known('headcount', 0.95)) {
+    record.headcount = headcountAt(now.firm, now.ended);
+    record.growth = now.firm.growth;
+    record.founded = now.firm.founded;
+  }
+  if (person.posted !== null) record.active = person.posted;
+  return record;
 }
 
 const memberTrades = new Set(['pharma-wholesale', 'chilled-food', 'cold-logistics']);

@@ -66,7 +66,9 @@ export function makeWorld(size: number, seed = 'eave'): World {
   const rolesByTrade = new Map(
     trades.map((trade) => [trade.id, weighted(roles, (role) => role.trades[trade.id] ?? role.trades['*'] ?? 0, random)])
   );
-  const mails = new Map<string, number>();
+  const namesAt = new Map<Firm, string[]>();
+  const nearRoles = new Map<string, readonly Role[]>();
+  const mailNames = new Map<string, string>();
   const people = Array.from({ length: size }, (_, number) => makePerson(number));
   return { firms, people };
 
@@ -93,16 +95,27 @@ export function makeWorld(size: number, seed = 'eave'): World {
       groups: random() < 0.25 ? [pick(groups)] : [],
       school: `${pick(firm.country.towns)} ${pick(schools)}`,
       posted: random() < 0.02 ? Math.floor(random() * 30) : random() < 0.1 ? 30 + Math.floor(random() * 700) : null,
-      mail: freeMail(plainLetters(name).replace(/\s+/g, '.'), firm.domain)
+      mail: freeMail(mailName(name), firm)
     };
   }
 
+  /** Names come again and again: each is written for a mail address once. */
+  function mailName(name: string): string {
+    let written = mailNames.get(name);
+    if (written === undefined) mailNames.set(name, (written = plainLetters(name).replace(/\s+/g, '.')));
+    return written;
+  }
+
   /** A second person of a name at a firm gets a number. */
-  function freeMail(name: string, domain: string): string {
-    const mail = `${name}@${domain}`;
-    const times = (mails.get(mail) ?? 0) + 1;
-    mails.set(mail, times);
-    return times === 1 ? mail : `${name}${times}@${domain}`;
+  function freeMail(name: string, firm: Firm): string {
+    const taken = namesAt.get(firm);
+    if (!taken) namesAt.set(firm, [name]);
+    else {
+      const times = taken.reduce((sum, other) => sum + Number(other === name), 1);
+      taken.push(name);
+      if (times > 1) return `${name}${times}@${firm.domain}`;
+    }
+    return `${name}@${firm.domain}`;
   }
 
   function surname(country: WorldCountry): string {
@@ -128,9 +141,14 @@ export function makeWorld(size: number, seed = 'eave'): World {
   }
 
   function roleNear(role: Role, firm: Firm): Role {
-    const near = roles.filter(
-      (other) => other.function === role.function && (other.trades[firm.trade.id] ?? other.trades['*'] ?? 0) > 0
-    );
+    const key = `${role.function} ${firm.trade.id}`;
+    let near = nearRoles.get(key);
+    if (!near) {
+      near = roles.filter(
+        (other) => other.function === role.function && (other.trades[firm.trade.id] ?? other.trades['*'] ?? 0) > 0
+      );
+      nearRoles.set(key, near);
+    }
     return near.length ? pick(near) : rolesByTrade.get(firm.trade.id)!();
   }
 
@@ -250,6 +268,9 @@ export function isTrulyWanted(person: WorldPerson): boolean {
 
 /** `2024-05` for a number of months before the world's month. */
 export function monthBefore(months: number): string {
+  const known = writtenMonths[months];
+  if (known !== undefined) return known;
   const total = worldMonth.year * 12 + worldMonth.month - 1 - months;
-  return `${Math.floor(total / 12)}-${String((total % 12) + 1).padStart(2, '0')}`;
+  return (writtenMonths[months] = `${Math.floor(total / 12)}-${String((total % 12) + 1).padStart(2, '0')}`);
 }
+const writtenMonths: string[] = [];
