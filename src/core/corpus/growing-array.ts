@@ -12,6 +12,10 @@ export class GrowingUint32 {
     this.room[this.length++] = value;
   }
 
+  at(place: number): number {
+    return this.room[place]!;
+  }
+
   /** Pushes again `count` values that were pushed from a place on. */
   copy(from: number, count: number): void {
     for (let at = from; at < from + count; at++) this.push(this.room[at]!);

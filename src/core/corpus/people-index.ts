@@ -206,11 +206,11 @@ export class PeopleIndex {
     const choices = sequence.keys.map((key, i) =>
       i === size - 1 && sequence.prefix ? this.beginning(key, sequence.form) : this.wordsLike(key, sequence.form)
     );
+    const [low, high] = fieldsOf(scope);
     const weights = choices.map((words) =>
-      words.reduce((sum, word) => sum + this.start[word + 1]! - this.start[word]!, 0)
+      words.reduce((sum, word) => sum + this.firstAt(word, high + 1) - this.firstAt(word, low), 0)
     );
     const rarest = weights.indexOf(Math.min(...weights));
-    const [low, high] = fieldsOf(scope);
     for (const word of choices[rarest]!) {
       if (size === 1) this.mark(rows, this.firstAt(word, low), this.firstAt(word, high + 1));
       else for (let field = low; field <= high; field++) this.markPhrases(rows, word, rarest, choices, field);
