@@ -48,3 +48,16 @@ export { narrowing, termLedger, type JudgedCount, type LedgerRow, type PeopleSet
 export { applyChanges, type Change } from './suggest/change';
 export { causesOf, explain, type Cause, type Explanation } from './suggest/explain';
 export { candidates, effectOf, judgedSource, measure, type Effect, type Proposal } from './suggest/propose';
+export { boardOf, type BoardCell, type Standing, type TriedCell } from './measure/board';
+export { expectedSpend, spendOn } from './measure/spend';
+export { agreementOf, type Agreement } from './measure/kappa';
+export { mcNemar } from './measure/mcnemar';
+export { frontOf } from './measure/front';
+export { overlapOf, type OverlapPart } from './measure/overlap';
+export { chapman, fitsThereAre, type Population } from './measure/population';
+export { differenceOf, toldApart, verdictsToDecide } from './measure/told-apart';
+export { jaro, jaroWinkler } from './people/name-similarity';
+export { samePeople, type SamePeople, type SourceRecord } from './people/same-person';
+export { whyLacking, type LackingReason } from './suggest/why-lacking';
+export { readQrels, readRuns, writeQrels, writeRuns } from './formats/trec';
+export { reportCsv, reportMarkdown, type Report } from './formats/report';

@@ -200,11 +200,16 @@
     color: var(--soft);
     font-style: italic;
   }
+  th,
+  td {
+    padding-left: 8px;
+    padding-right: 8px;
+  }
   th {
-    min-width: 226px;
+    min-width: 206px;
   }
   th.first {
-    width: 32%;
+    width: 27%;
     min-width: 300px;
     border-left: 0;
   }
@@ -231,7 +236,8 @@
     letter-spacing: 0;
   }
   .sub td {
-    padding: 2px 12px;
+    padding-top: 2px;
+    padding-bottom: 2px;
     font-size: 11.5px;
     color: var(--soft);
   }
@@ -242,8 +248,8 @@
     color: var(--soft);
   }
   .sub .jd {
-    padding-left: 12px;
-    min-width: 78px;
+    padding-left: 8px;
+    min-width: 62px;
     text-align: left;
   }
   .sub [aria-pressed='true'] {
@@ -256,7 +262,9 @@
   }
   .part {
     border-left: 0;
-    max-width: 420px;
+    max-width: 330px;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
   .part {
     white-space: nowrap;
@@ -264,7 +272,7 @@
   .part .mono {
     font-size: 12.5px;
     display: inline-block;
-    max-width: 330px;
+    max-width: 240px;
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
@@ -272,21 +280,21 @@
   }
   .al {
     display: inline-block;
-    width: 62px;
+    width: 66px;
     text-align: right;
     white-space: nowrap;
   }
   .ch {
     display: inline-block;
-    width: 74px;
+    width: 76px;
     text-align: right;
     font-weight: 600;
     white-space: nowrap;
   }
   .jd {
     display: inline-block;
-    min-width: 66px;
-    padding-left: 10px;
+    min-width: 58px;
+    padding-left: 8px;
     font-size: 12px;
     white-space: nowrap;
   }
