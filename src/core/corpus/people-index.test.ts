@@ -46,3 +46,10 @@ describe('bitmaps', () => {
   });
   it.each([0, 1, 31, 32, 33, 64])('fill %i rows', (size) => expect(countBits(fullBitmap(size))).toBe(size));
 });
+
+describe('the values of a person', () => {
+  it('hold an industry as written where it is no known division', () => {
+    const person: Person = { id: 'a', name: 'A', industry: 'Ice harvesting', country: 'Atlantis' };
+    expect(PeopleIndex.from([person]).count(parse('industry:"ice harvesting" AND country:Atlantis').query!)).toBe(1);
+  });
+});

@@ -66,7 +66,8 @@ export function eachValue(person: Person, tell: TellValue): void {
   if (person.country) tellAll('country', countryNames(person.country), tell);
   if (person.industry) {
     tell('industry', person.industry);
-    tell('industry', industryName(person.industry));
+    const name = industryName(person.industry);
+    if (name) tell('industry', name);
   }
   if (person.function) tell('function', person.function);
   if (person.rank) tell('rank', person.rank);
