@@ -1,4 +1,3 @@
-import { UniqueConstraintError } from 'sequelize';
 import { agreementOf } from '$core/measure/kappa';
 import type { Verdict } from '$core/measure/precision';
 import { database } from '../database/connection';
@@ -6,6 +5,7 @@ import { models, type JudgementRow } from '../database/models';
 import { changedElsewhere, Refusal } from '../refusal';
 import type { RecordName } from '../workers/people-messages';
 import { findBrief } from './briefs';
+import { writeRevisioned } from './revisioned-row';
 
 /** Names what the first judge said of one whom the two settled otherwise. */
 const firstJudge = '';
@@ -35,31 +35,14 @@ export async function giveJudgement(
   given: RecordName & { verdict: Verdict | null; reason: string; revision: number }
 ) {
   const { personaId } = await findBrief(briefId);
-  const { Judgement } = models();
-  const where = { personaId, sourceId: given.sourceId, personId: given.personId, judge };
-  const { verdict, reason, revision } = given;
-  const refuse = async () => {
-    const current = await Judgement.findOne({ where });
-    return changedElsewhere('This verdict', current && told(current));
-  };
-  if (verdict === null) {
-    const removed = await Judgement.destroy({ where: { ...where, revision } });
-    if (!removed && (await Judgement.count({ where }))) throw await refuse();
-    return null;
-  }
-  if (revision === 0)
-    try {
-      return told(await Judgement.create({ ...where, verdict, reason }));
-    } catch (error) {
-      if (error instanceof UniqueConstraintError) throw await refuse();
-      throw error;
-    }
-  const [changed] = await Judgement.update(
-    { verdict, reason, revision: revision + 1 },
-    { where: { ...where, revision } }
+  const { sourceId, personId, verdict, reason, revision } = given;
+  return writeRevisioned(
+    models().Judgement,
+    { personaId, sourceId, personId, judge },
+    verdict && { verdict, reason },
+    revision,
+    { name: 'This verdict', told }
   );
-  if (!changed) throw await refuse();
-  return { verdict, reason, by: 'person' as const, revision: revision + 1 };
 }
 
 /** How far a second judge agrees with the first on the people both judged, and those they see otherwise. */

@@ -1,8 +1,7 @@
 import type { Verdict } from '$core/measure/precision';
 import { models, type VerdictRow } from '../database/models';
-import { changedElsewhere } from '../refusal';
 import { findBrief } from './briefs';
-import { UniqueConstraintError } from 'sequelize';
+import { writeRevisioned } from './revisioned-row';
 
 const told = (row: VerdictRow) => ({
   verdict: row.verdict,
@@ -36,30 +35,12 @@ export async function giveVerdict(
   }
 ): Promise<ToldVerdict | null> {
   const { personaId } = await findBrief(briefId);
-  const { Verdict: Verdicts } = models();
-  const where = { personaId, sourceId: given.sourceId, personId: given.personId };
-  const { verdict, reason, revision, by = 'person' } = given;
-  const refuse = async () => {
-    const current = await Verdicts.findOne({ where });
-    return changedElsewhere('This verdict', current && told(current));
-  };
-  if (verdict === null) {
-    const removed = await Verdicts.destroy({ where: { ...where, revision } });
-    if (!removed && (await Verdicts.count({ where }))) throw await refuse();
-    return null;
-  }
-  if (revision === 0) {
-    try {
-      return told(await Verdicts.create({ ...where, verdict, reason, by }));
-    } catch (error) {
-      if (error instanceof UniqueConstraintError) throw await refuse();
-      throw error;
-    }
-  }
-  const [changed] = await Verdicts.update(
-    { verdict, reason, by, revision: revision + 1 },
-    { where: { ...where, revision, ...(by === 'rule' && { by }) } }
+  const { sourceId, personId, verdict, reason, revision, by = 'person' } = given;
+  return writeRevisioned(
+    models().Verdict,
+    { personaId, sourceId, personId },
+    verdict && { verdict, reason, by },
+    revision,
+    { name: 'This verdict', told, ...(by === 'rule' && { only: { by } }) }
   );
-  if (!changed) throw await refuse();
-  return { verdict, reason, by, revision: revision + 1 };
 }
