@@ -1,4 +1,5 @@
-import { PeopleIndex, type PeopleList } from '$core/corpus/people-index';
+import type { PeopleList } from '$core/corpus/index-parts';
+import { PeopleIndex } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
 import { countBits, emptyBitmap, rowsOf, type Bitmap } from '$core/corpus/bitmap';
 import { readSearch, type Search } from '$core/dialect/search';

@@ -16,20 +16,10 @@ export class GrowingUint32 {
     return this.room[place]!;
   }
 
-  /** Pushes again `count` values that were pushed from a place on. */
-  copy(from: number, count: number): void {
-    for (let at = from; at < from + count; at++) this.push(this.room[at]!);
-  }
-
   private grow(): void {
     const larger = new Uint32Array(this.room.length * 2);
     larger.set(this.room);
     this.room = larger;
-  }
-
-  /** All that was pushed, in an array of just that size. */
-  toArray(): Uint32Array {
-    return this.room.slice(0, this.length);
   }
 
   /** All that was pushed, as a view that lasts until more is pushed. */

@@ -28,6 +28,35 @@ describe('PeopleIndex', () => {
     );
   });
 
+  it('is the same again from parts that were kept', () => {
+    fc.assert(
+      fc.property(people(40), fc.array(queries(), { minLength: 1, maxLength: 5 }), (list, wanted) => {
+        const index = PeopleIndex.from(list);
+        const again = PeopleIndex.fromParts(structuredClone(index.parts));
+        for (const query of wanted) expect(again.find(query)).toEqual(index.find(query));
+      }),
+      { numRuns: 100 }
+    );
+  });
+
+  it('holds a value once, whoever has it, and finds all of them', () => {
+    const titles = ['Head of Quality', 'Quality Head', 'Head of Sales and of Quality'];
+    const crowd = Array.from({ length: 900 }, (_, i): Person => {
+      const title = titles[i % 3]!;
+      return { id: `p${i}`, name: `N${i}`, jobs: [{ title, company: 'Cold Firm' }], skills: ['cold storage'] };
+    });
+    const { parts } = PeopleIndex.from(crowd);
+    // 900 names, three titles, one firm and one skill.
+    expect(parts.begins.length).toBe(905);
+    const index = PeopleIndex.fromParts(parts);
+    expect(index.count(parse('title:"head of quality"').query!)).toBe(300);
+    expect(index.count(parse('title:"of quality"').query!)).toBe(600);
+    expect(index.count(parse('any:cold').query!)).toBe(900);
+    // The end of one value and the beginning of the next never make a phrase.
+    expect(index.count(parse('any:"quality quality"').query!)).toBe(0);
+    expect(index.count(parse('any:"firm cold"').query!)).toBe(0);
+  });
+
   it('holds nobody gracefully', () => {
     const index = PeopleIndex.from([]);
     expect(index.count({ kind: 'not', part: { kind: 'word', scope: 'any', text: 'x' } })).toBe(0);

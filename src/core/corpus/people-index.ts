@@ -3,55 +3,35 @@ import { rangeOf } from '../query/matches';
 import { exactMatching, type Matching } from '../query/matching';
 import { keyOf } from '../query/key';
 import type { And, Phrase, Query, Range, Word } from '../query/query';
-import { isNumberFact, numberFacts, type NumberFact, type Scope } from '../query/scopes';
+import { isNumberFact, type Scope } from '../query/scopes';
 import {
   addAll,
   countBits,
   countCommon,
   emptyBitmap,
   fullBitmap,
+  hasBit,
   keepCommon,
   rowsOf,
+  setBit,
   takeOut,
   type Bitmap
 } from './bitmap';
-import { GrowingUint32 } from './growing-array';
+import { buildParts, type IndexParts, type PeopleList } from './index-parts';
 import type { Person } from './person';
+import { addHolders, valuesIn, valuesWith } from './postings';
 import { Vocabulary } from './vocabulary';
-import { eachValue, fields, numberOf, searches, type Field } from './values';
 
 /** Bytes of found sets that an index keeps at most. */
 const keptBytes = 64 * 1024 * 1024;
-/** A phrase is found along two lists of positions while the longer is up to so many times the shorter; then by looking. */
-const mergeUpTo = 12;
-/** Texts up to so many letters are kept whole while an index is built, and at most so many of them. */
-const longestKept = 48;
-const mostKept = 500_000;
-/** Bits of a place that hold its field; the rest hold its row. */
-const fieldBits = 5;
-const fieldMask = (1 << fieldBits) - 1;
-
-/** People in order, each made or at hand when asked for. An array is one. */
-export interface PeopleList {
-  readonly length: number;
-  at(row: number): Person | undefined;
-}
-
-/** What an index is made of, as plain arrays. */
-export interface IndexParts {
-  ids: readonly string[];
-  words: readonly string[];
-  numbers: Record<NumberFact, Float64Array>;
-  stream: Uint32Array;
-  start: Uint32Array;
-  positions: Uint32Array;
-  places: Uint32Array;
-}
+/** Values that may hold a phrase are looked through for another of its words first while that is in up to so many times as many. */
+const sievedUpTo = 12;
 
 /**
- * A positional inverted index over people. All words stand in one stream of word numbers, a 0 between values, in the
- * order of the people given, which is also the order of every answer. For each word the index holds where it stands;
- * a phrase starts from its rarest word and looks at the neighbours in the stream.
+ * An inverted index over people. Each different value (a title, a firm, a text about oneself) is held once, as a row of word
+ * numbers; for each word the index knows the values that hold it, and for each value the people who have it. A phrase is
+ * looked for in the values that hold its rarest word, however many people have them. People keep the order given, which
+ * is also the order of every answer.
  *
  * @example
  * const index = PeopleIndex.from(people);
@@ -61,31 +41,18 @@ export class PeopleIndex {
   readonly size: number;
   /** Ids of the people, in their order. */
   readonly ids: readonly string[];
-  private readonly matching: Matching;
-  private readonly vocabulary: Vocabulary;
-  /** Word numbers in reading order; 0 ends a value. */
-  private readonly stream: Uint32Array;
-  /** Where the places of word w are: `start[w] .. start[w + 1]` of the two arrays below, field by field, in reading order. */
-  private readonly start: Uint32Array;
-  /** Position in the stream. */
-  private readonly positions: Uint32Array;
-  /** Row and field: read one after the other when a word is looked up, with nothing else to fetch. */
-  private readonly places: Uint32Array;
-  private readonly numbers: Record<NumberFact, Float64Array>;
   private readonly found = new Map<string, Bitmap>();
   private sorted: string[] | null = null;
   private readonly forms = new Map<(key: string) => string, Map<string, number[]>>();
 
-  private constructor(parts: IndexParts, vocabulary: Vocabulary, matching: Matching) {
-    this.matching = matching;
-    this.size = parts.ids.length;
+  private constructor(
+    /** All it is made of, to be kept and read back by `fromParts`. Shared: not to be changed. */
+    readonly parts: IndexParts,
+    private readonly vocabulary: Vocabulary,
+    private readonly matching: Matching
+  ) {
     this.ids = parts.ids;
-    this.numbers = parts.numbers;
-    this.vocabulary = vocabulary;
-    this.stream = parts.stream;
-    this.start = parts.start;
-    this.positions = parts.positions;
-    this.places = parts.places;
+    this.size = parts.ids.length;
   }
 
   /**
@@ -101,12 +68,6 @@ export class PeopleIndex {
   /** The index whose parts were kept; `matching` must be the one it was built with. */
   static fromParts(parts: IndexParts, matching: Matching = exactMatching): PeopleIndex {
     return new PeopleIndex(parts, Vocabulary.of(parts.words), matching);
-  }
-
-  /** All it is made of, to be kept and read back by `fromParts`. Shared: not to be changed. */
-  get parts(): IndexParts {
-    const { ids, numbers, stream, start, positions, places } = this;
-    return { ids, words: this.vocabulary.words, numbers, stream, start, positions, places };
   }
 
   /** How many people the query finds. The sets of its parts are kept; their meeting is counted without being made. */
@@ -175,7 +136,9 @@ export class PeopleIndex {
 
   /** Bytes held by the index itself, without the people and the vocabulary's strings. */
   get bytes(): number {
-    return [this.stream, this.start, this.positions, this.places, ...Object.values(this.numbers)].reduce(
+    const { stream, begins, wordStarts, values, holderStarts, holders, commonRows, numbers } = this.parts;
+    const columns = Object.values(numbers);
+    return [stream, begins, wordStarts, values, holderStarts, holders, commonRows, ...columns].reduce(
       (sum, array) => sum + array.byteLength,
       0
     );
@@ -184,7 +147,7 @@ export class PeopleIndex {
   private between({ scope, low, high }: Range): Bitmap {
     const rows = emptyBitmap(this.size);
     if (!isNumberFact(scope)) return rows;
-    const column = this.numbers[scope];
+    const column = this.parts.numbers[scope];
     const from = low ?? -Infinity;
     const to = high ?? Infinity;
     for (let at = 0, row = 0; at < rows.length; at++) {
@@ -206,92 +169,78 @@ export class PeopleIndex {
     const choices = sequence.keys.map((key, i) =>
       i === size - 1 && sequence.prefix ? this.beginning(key, sequence.form) : this.wordsLike(key, sequence.form)
     );
-    const [low, high] = fieldsOf(scope);
-    const weights = choices.map((words) =>
-      words.reduce((sum, word) => sum + this.firstAt(word, high + 1) - this.firstAt(word, low), 0)
-    );
-    const rarest = weights.indexOf(Math.min(...weights));
-    for (const word of choices[rarest]!) {
-      if (size === 1) this.mark(rows, this.firstAt(word, low), this.firstAt(word, high + 1));
-      else for (let field = low; field <= high; field++) this.markPhrases(rows, word, rarest, choices, field);
+    const [from, to] = valuesIn(scope, this.parts);
+    if (size === 1) {
+      for (const word of choices[0]!) {
+        const common = scope === 'any' ? this.common(word) : null;
+        if (common) addAll(rows, common);
+        else addHolders(rows, valuesWith(word, from, to, this.parts), this.parts);
+      }
+      return rows;
     }
+    // For each place of the phrase, the values that hold a word which may stand there.
+    const holding = choices.map((words) => words.map((word) => valuesWith(word, from, to, this.parts)));
+    for (const values of this.candidates(holding, from, to))
+      addHolders(rows, this.keepSequence(values, choices), this.parts);
     return rows;
   }
 
-  /** The first place of a word in a field or a later one. */
-  private firstAt(word: number, field: number): number {
-    let low = this.start[word]!;
-    let high = this.start[word + 1]!;
-    while (low < high) {
-      const middle = (low + high) >>> 1;
-      if ((this.places[middle]! & fieldMask) < field) low = middle + 1;
-      else high = middle;
-    }
-    return low;
+  /** Those who say a word that is common; null where it is not. */
+  private common(word: number): Bitmap | null {
+    const { commonWords, commonRows } = this.parts;
+    const at = commonWords.indexOf(word);
+    if (at < 0) return null;
+    const width = commonRows.length / commonWords.length;
+    return commonRows.subarray(at * width, (at + 1) * width);
   }
 
-  /** Marks the rows of some places. Within a field rows ascend, so most words of the set are written once. */
-  private mark(rows: Bitmap, from: number, to: number): void {
-    const { places } = this;
-    let at = 0;
-    let word = 0;
-    for (let i = from; i < to; i++) {
-      const row = places[i]! >>> fieldBits;
-      if (row >>> 5 !== at) {
-        rows[at]! |= word;
-        at = row >>> 5;
-        word = 0;
-      }
-      word |= 1 << (row & 31);
-    }
-    if (word) rows[at]! |= word;
-  }
-
-  /** Marks the rows where a word, itself at `own` in the phrase, has the other words of the phrase around it. */
-  private markPhrases(rows: Bitmap, word: number, own: number, choices: readonly number[][], field: number): void {
-    const from = this.firstAt(word, field);
-    let candidates = new Uint32Array(this.firstAt(word, field + 1) - from);
-    for (let i = 0; i < candidates.length; i++) candidates[i] = from + i;
-    choices.forEach((words, i) => {
-      if (i === own || !candidates.length) return;
-      const other = words.length === 1 ? words[0]! : null;
-      const others = other === null ? [0, 0] : [this.firstAt(other, field), this.firstAt(other, field + 1)];
-      const left =
-        other !== null && others[1]! - others[0]! < candidates.length * mergeUpTo
-          ? this.keepBeside(candidates, others[0]!, others[1]!, i - own)
-          : this.keepNeighbours(candidates, new Set(words), i - own);
-      candidates = candidates.subarray(0, left);
+  /** Values that may hold a phrase: those of its rarest place, less those that lack what must stand at another. */
+  private candidates(holding: readonly Uint32Array[][], from: number, to: number): Uint32Array[] {
+    const weights = holding.map((lists) => lists.reduce((sum, { length }) => sum + length, 0));
+    const weight = Math.min(...weights);
+    const rarest = weights.indexOf(weight);
+    let left = holding[rarest]!;
+    if (!weight) return [];
+    holding.forEach((lists, i) => {
+      if (i === rarest || weights[i]! > weight * sievedUpTo) return;
+      const sieve = emptyBitmap(to - from);
+      for (const values of lists) for (let at = 0; at < values.length; at++) setBit(sieve, values[at]! - from);
+      left = left.map((values) => {
+        const kept = new Uint32Array(values.length);
+        let length = 0;
+        for (let at = 0; at < values.length; at++) if (hasBit(sieve, values[at]! - from)) kept[length++] = values[at]!;
+        return kept.subarray(0, length);
+      });
     });
-    for (let i = 0; i < candidates.length; i++) {
-      const row = this.places[candidates[i]!]! >>> fieldBits;
-      rows[row >>> 5]! |= 1 << (row & 31);
-    }
-  }
-
-  /** Keeps candidates that have a word `offset` away, by going along both lists of positions. */
-  private keepBeside(candidates: Uint32Array, from: number, to: number, offset: number): number {
-    const { positions } = this;
-    let other = from;
-    let left = 0;
-    for (let i = 0; i < candidates.length; i++) {
-      const wanted = positions[candidates[i]!]! + offset;
-      while (other < to && positions[other]! < wanted) other++;
-      if (other === to) break;
-      if (positions[other] === wanted) candidates[left++] = candidates[i]!;
-    }
     return left;
   }
 
-  /** Keeps candidates that have one of some words `offset` away, by looking at the stream. */
-  private keepNeighbours(candidates: Uint32Array, words: ReadonlySet<number>, offset: number): number {
-    const { positions, stream } = this;
-    const only = words.size === 1 ? [...words][0]! : 0;
-    let left = 0;
-    for (let i = 0; i < candidates.length; i++) {
-      const neighbour = stream[positions[candidates[i]!]! + offset] ?? 0;
-      if (only ? neighbour === only : words.has(neighbour)) candidates[left++] = candidates[i]!;
+  /** The values among some in which words stand side by side, one of the choices at each place. */
+  private keepSequence(values: Uint32Array, choices: readonly number[][]): Uint32Array {
+    const { stream, begins } = this.parts;
+    const only = Uint32Array.from(choices, (words) => (words.length === 1 ? words[0]! : 0));
+    const sets = choices.map((words) => new Set(words));
+    const size = only.length;
+    const first = only[0]!;
+    const kept = new Uint32Array(values.length);
+    let length = 0;
+    for (let i = 0; i < values.length; i++) {
+      for (let at = begins[values[i]!]!; stream[at] !== 0; at++) {
+        const word = stream[at]!;
+        if (first ? word !== first : !sets[0]!.has(word)) continue;
+        let place = 1;
+        // A value ends with a 0, which is no word: nothing is looked at behind it.
+        while (
+          place < size &&
+          (only[place] ? stream[at + place] === only[place] : sets[place]!.has(stream[at + place]!))
+        )
+          place++;
+        if (place < size) continue;
+        kept[length++] = values[i]!;
+        break;
+      }
     }
-    return left;
+    return kept.subarray(0, length);
   }
 
   /** The words of the vocabulary that the matching takes for the same. */
@@ -334,134 +283,4 @@ export class PeopleIndex {
       words.push(this.vocabulary.numberOf(this.sorted[low++]!)!);
     return words;
   }
-}
-
-/**
- * Cuts texts that come again and again: titles, firms, towns, and the sentences of longer texts. Each is cut once, and
- * copied from where it stands in the stream. Where sentences hardly ever repeat, texts are cut whole.
- */
-class Repeats {
-  /** Where a text stands in the stream, and how many words it has. */
-  private readonly places = new Map<string, number>();
-  private readonly sizes: number[] = [];
-  private readonly starts: number[] = [];
-  private sentences = 0;
-  private repeated = 0;
-  private readonly stream: GrowingUint32;
-  private readonly vocabulary: Vocabulary;
-  private readonly push: (word: number) => void;
-
-  constructor(stream: GrowingUint32, vocabulary: Vocabulary, push: (word: number) => void) {
-    this.stream = stream;
-    this.vocabulary = vocabulary;
-    this.push = push;
-  }
-
-  cut(text: string): void {
-    if (text.length <= longestKept) this.piece(text);
-    else if (this.sentences > 5000 && this.repeated < this.sentences / 3) this.vocabulary.cut(text, this.push);
-    else {
-      // No word reaches over a space, so that a text may be cut sentence by sentence.
-      for (let from = 0; from < text.length;) {
-        const end = text.indexOf('. ', from);
-        const to = end < 0 ? text.length : end + 2;
-        this.sentences++;
-        if (this.piece(text.slice(from, to))) this.repeated++;
-        from = to;
-      }
-    }
-  }
-
-  /** Whether the text had been cut before. */
-  private piece(text: string): boolean {
-    const { stream } = this;
-    const known = this.places.get(text);
-    if (known !== undefined) {
-      stream.copy(this.starts[known]!, this.sizes[known]!);
-      return true;
-    }
-    const from = stream.length;
-    this.vocabulary.cut(text, this.push);
-    if (this.places.size < mostKept) {
-      this.places.set(text, this.starts.length);
-      this.starts.push(from);
-      this.sizes.push(stream.length - from);
-    }
-    return false;
-  }
-}
-
-function buildParts(people: PeopleList, vocabulary: Vocabulary, matching: Matching): IndexParts {
-  const size = people.length;
-  const ids: string[] = [];
-  const numbers = Object.fromEntries(
-    numberFacts.map((fact) => [fact, new Float64Array(size)])
-  ) as IndexParts['numbers'];
-  const fieldNumber = new Map(fields.map((field, i) => [field, i]));
-  const stream = new GrowingUint32(size * 64);
-  /** Place and end of each value, in pairs. */
-  const values = new GrowingUint32(size * 32);
-  // Words the source drops are met first, so that their numbers are the lowest, and never reach the stream.
-  for (const word of matching.stopWords) vocabulary.cut(word, () => {});
-  const dropped = vocabulary.words.length - 1;
-  const push = dropped
-    ? (word: number) => {
-        if (word > dropped) stream.push(word);
-      }
-    : (word: number) => stream.push(word);
-  const repeats = new Repeats(stream, vocabulary, push);
-  let row = 0;
-  const tell = (field: Field, text: string) => {
-    if (field === 'name') vocabulary.cut(text, push);
-    else repeats.cut(text);
-    stream.push(0);
-    values.push((row << fieldBits) | fieldNumber.get(field)!);
-    values.push(stream.length);
-  };
-  for (; row < size; row++) {
-    const person = people.at(row)!;
-    ids.push(person.id);
-    for (const fact of numberFacts) numbers[fact][row] = numberOf(person, fact) ?? Number.NaN;
-    eachValue(person, tell);
-  }
-  const sorted = sortPlaces(stream.toArray(), values.view(), vocabulary.words.length);
-  return { ids, words: vocabulary.words, numbers, ...sorted };
-}
-
-/** Counting sort of the stream's positions by word, and within a word by field; each with its row and field. */
-function sortPlaces(stream: Uint32Array, values: Uint32Array, words: number) {
-  const total = stream.length - values.length / 2;
-  const start = new Uint32Array(words + 1);
-  const positions = new Uint32Array(total);
-  const places = new Uint32Array(total);
-  for (let at = 0; at < stream.length; at++) if (stream[at]) start[stream[at]! + 1]!++;
-  for (let word = 1; word < start.length; word++) start[word]! += start[word - 1]!;
-  const next = start.slice();
-  for (const value of inFieldOrder(values)) {
-    const place = values[value]!;
-    // The last position of a value is the 0 that ends it.
-    const end = values[value + 1]! - 1;
-    for (let at = value ? values[value - 1]! : 0; at < end; at++) {
-      const to = next[stream[at]!]!++;
-      positions[to] = at;
-      places[to] = place;
-    }
-  }
-  return { stream, start, positions, places };
-}
-
-/** Where each value's pair begins, values of the first field first, otherwise in order. */
-function inFieldOrder(values: Uint32Array): Uint32Array {
-  const next = new Uint32Array(fields.length + 1);
-  for (let value = 0; value < values.length; value += 2) next[(values[value]! & fieldMask) + 1]!++;
-  for (let field = 1; field < next.length; field++) next[field]! += next[field - 1]!;
-  const order = new Uint32Array(values.length / 2);
-  for (let value = 0; value < values.length; value += 2) order[next[values[value]! & fieldMask]!++] = value;
-  return order;
-}
-
-/** First and last of the fields that a scope searches; `fields` keeps each scope's together. */
-function fieldsOf(scope: Scope): [number, number] {
-  const searched = fields.map((field) => searches(scope, field));
-  return [searched.indexOf(true), searched.lastIndexOf(true)];
 }

@@ -9,7 +9,6 @@ import {
   keepCommon,
   rowsOf,
   setBit,
-  takeOut,
   type Bitmap
 } from '../corpus/bitmap';
 import { isTerm, type Query } from '../query/query';
@@ -88,7 +87,7 @@ export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets
 interface Place {
   path: number[];
   excludes: boolean;
-  /** People of the part. The string is `(those, or all others where it excludes) AND needed OR besides`. */
+  /** People of the part. The string is `(those, or all others where it excludes) AND needed OR besides`. The sets last while they are told. */
   set: Bitmap;
   needed: Bitmap;
   besides: Bitmap;
@@ -98,6 +97,8 @@ interface Place {
 
 /** Goes to every part of a string, the outermost first, with the rest of the string around it. */
 function visit(query: Query, people: PeopleSets, tell: (place: Place) => void): void {
+  const scratch = scratchFor(people);
+  const [all, none] = [fullBitmap(people.size), emptyBitmap(people.size)];
   function walk(
     node: Query,
     path: number[],
@@ -112,23 +113,76 @@ function visit(query: Query, people: PeopleSets, tell: (place: Place) => void): 
     const left = neutral && ((neutral === 'all') !== excludes ? 'either' : 'besides');
     tell({ path, excludes, set: people.rows(node), needed, besides, left });
     if (isTerm(node)) return;
+    const { kind } = node;
     const sets = node.parts.map((part) => people.rows(part));
-    const [before, after] = [prefixes(sets, node.kind, people.size), suffixes(sets, node.kind, people.size)];
+    // From each part on, those behind it met or joined; `before` gathers those before it in the same way.
+    const after = [alone(kind)];
+    for (const set of sets.slice(1).reverse()) after.push(joined(kind, scratch.copy(after.at(-1)!), set));
+    const before = alone(kind);
+    const settled = scratch.take();
+    const narrows = (kind === 'and') !== excludes;
     node.parts.forEach((part, i) => {
-      const rest = before[i]!.slice();
-      (node.kind === 'and' ? keepCommon : addAll)(rest, after[i + 1]!);
-      // What the other parts settle by themselves: they narrow what is needed, or add to what comes besides.
-      const settled = excludes ? outside(rest, people.size) : rest;
-      keepCommon(settled, needed);
-      const leftOut = node.kind === 'and' ? 'all' : 'none';
-      if ((node.kind === 'and') !== excludes) walk(part, [...path, i], excludes, settled, besides, leftOut);
-      else {
-        addAll(settled, besides);
-        walk(part, [...path, i], excludes, needed, settled, leftOut);
-      }
+      const behind = after[sets.length - 1 - i]!;
+      settle(settled, kind, before, behind, excludes, needed, narrows ? null : besides);
+      const [need, come] = narrows ? [settled, besides] : [needed, settled];
+      walk(part, [...path, i], excludes, need, come, kind === 'and' ? 'all' : 'none');
+      joined(kind, before, sets[i]!);
     });
+    for (const set of [...after, before, settled]) scratch.give(set);
   }
-  walk(query, [], false, fullBitmap(people.size), emptyBitmap(people.size), null);
+  const alone = (kind: 'and' | 'or') => scratch.copy(kind === 'and' ? all : none);
+  walk(query, [], false, all, none, null);
+}
+
+const joined = (kind: 'and' | 'or', rows: Bitmap, others: Bitmap): Bitmap => {
+  (kind === 'and' ? keepCommon : addAll)(rows, others);
+  return rows;
+};
+
+/**
+ * What the other parts of a group settle by themselves, written into `rows`: they narrow what is needed, or add to what
+ * comes besides. One pass, since most of a ledger's time goes here.
+ */
+function settle(
+  rows: Bitmap,
+  kind: 'and' | 'or',
+  before: Bitmap,
+  after: Bitmap,
+  excludes: boolean,
+  needed: Bitmap,
+  besides: Bitmap | null
+): void {
+  const turned = excludes ? -1 : 0;
+  if (kind === 'and') for (let i = 0; i < rows.length; i++) rows[i] = ((before[i]! & after[i]!) ^ turned) & needed[i]!;
+  else for (let i = 0; i < rows.length; i++) rows[i] = ((before[i]! | after[i]!) ^ turned) & needed[i]!;
+  if (besides) addAll(rows, besides);
+}
+
+/** Sets to work in, lent and given back: making one costs more than filling it, and thousands would call the collector. */
+class Scratch {
+  private readonly free: Bitmap[] = [];
+
+  constructor(private readonly size: number) {}
+
+  /** A set that holds what it held before. */
+  take(): Bitmap {
+    return this.free.pop() ?? emptyBitmap(this.size);
+  }
+  copy(set: Bitmap): Bitmap {
+    const copy = this.take();
+    copy.set(set);
+    return copy;
+  }
+  give(set: Bitmap): void {
+    this.free.push(set);
+  }
+}
+const scratches = new WeakMap<PeopleSets, Scratch>();
+
+function scratchFor(people: PeopleSets): Scratch {
+  let scratch = scratches.get(people);
+  if (!scratch) scratches.set(people, (scratch = new Scratch(people.size)));
+  return scratch;
 }
 
 const counts = new WeakMap<Bitmap, number>();
@@ -164,27 +218,6 @@ function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
   };
   return { people: small, fits: project(fits), misses: project(misses) };
 }
-
-function outside(set: Bitmap, size: number): Bitmap {
-  const rows = fullBitmap(size);
-  takeOut(rows, set);
-  return rows;
-}
-
-/** Before each part, those before it met or joined: `[all, a, ab, …]`. */
-function prefixes(sets: readonly Bitmap[], kind: 'and' | 'or', size: number): Bitmap[] {
-  const made = [kind === 'and' ? fullBitmap(size) : emptyBitmap(size)];
-  for (const set of sets) {
-    const next = made.at(-1)!.slice();
-    (kind === 'and' ? keepCommon : addAll)(next, set);
-    made.push(next);
-  }
-  return made;
-}
-
-/** From each part on, it and those behind it met or joined: `[abc, bc, c, all]`. */
-const suffixes = (sets: readonly Bitmap[], kind: 'and' | 'or', size: number): Bitmap[] =>
-  prefixes([...sets].reverse(), kind, size).reverse();
 
 /**
  * How the count falls part by part: after the first part of a string alone, after the first two, and so on; its

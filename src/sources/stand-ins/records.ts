@@ -1,4 +1,4 @@
-import type { PeopleList } from '$core/corpus/people-index';
+import type { PeopleList } from '$core/corpus/index-parts';
 import type { Person } from '$core/corpus/person';
 import { hashText } from '$core/measure/random';
 import { headcountAt, monthBefore, type World, type WorldPerson } from '../world/world';

@@ -1,4 +1,5 @@
-import { PeopleIndex, type IndexParts } from '$core/corpus/people-index';
+import type { IndexParts } from '$core/corpus/index-parts';
+import { PeopleIndex } from '$core/corpus/people-index';
 import type { Sheet } from '$core/dialect/sheet';
 import { hashText } from '$core/measure/random';
 import { matchingOf } from '$core/query/matching';
@@ -46,6 +47,6 @@ export function indexName({ sheet, people }: (typeof standIns)[number], size: nu
   return `${sheet.id}-${size}-${hashText(told).toString(36)}${hashText(`${told}/2`).toString(36)}`;
 }
 /** Goes up when the parts of an index change their meaning. */
-const indexFormat = 1;
+const indexFormat = 2;
 let sample: World | undefined;
 const sampleWorld = () => (sample ??= makeWorld(400));
