@@ -4,10 +4,11 @@ import { migrate, NewerSchema } from '$server/database/migrate';
 import { startQueue, stopQueue } from '$server/jobs/queue';
 import { loadDemo } from '$server/services/demo';
 import { endBrokenImports } from '$server/services/imports/imports';
-import { openSources } from '$server/services/sources';
+import { makeStandIns, openSources } from '$server/services/sources';
 import { resumeTrials } from '$server/services/trial-run';
 
 export const init: ServerInit = async () => {
+  void makeStandIns();
   try {
     await migrate(database());
   } catch (error) {

@@ -8,7 +8,7 @@ import type { IndexedSource } from './indexed-source';
 import { harrowPeople, lanternfieldPeople, quillbankPeople } from './stand-ins/records';
 import { makeStandIns } from './stand-ins/stand-ins';
 import { tryString } from './try-string';
-import { headcountAt, isTrulyWanted, makeWorld } from './world/world';
+import { headcountAt, isTrulyWanted, makeWorld, recallWorld } from './world/world';
 
 const world = makeWorld(20_000);
 const standIns = makeStandIns(world);
@@ -24,6 +24,17 @@ describe('the world', () => {
     expect(makeWorld(500, 'y').people[3]!.name + makeWorld(500, 'y').people[4]!.name).not.toBe(
       again.people[3]!.name + again.people[4]!.name
     );
+  });
+
+  it('makes each of its people again alone, in any order, out of the few bytes kept of them', () => {
+    const recalled = recallWorld(world.kept);
+    const asked = [19_999, 7, 7, 0, 12_345, ...Array.from({ length: 500 }, (_, i) => (i * 7919) % 20_000)];
+    for (const number of asked) expect(recalled.people.at(number)).toEqual(world.people[number]);
+    expect(recalled.people.length).toBe(20_000);
+    expect(recalled.people.at(20_000)).toBeUndefined();
+    // Somebody shares name and firm with another, and so the address has a number.
+    const second = world.people.findIndex(({ mail }) => /[a-z]2@/.test(mail));
+    expect(recalled.people.at(second)!.mail).toBe(world.people[second]!.mail);
   });
 
   it('has wanted people, and traps', () => {

@@ -15,7 +15,7 @@ export type Readiness =
 const loading = new Map<string, Promise<void>>();
 const readiness = new Map<string, Readiness>();
 
-/** Registers the stand-ins and starts to make their people; files follow when they are first asked. */
+/** Registers the stand-ins and awaits their people; files follow when they are first asked. */
 export async function openSources(): Promise<void> {
   const { Source } = models();
   for (const sheet of standInSheets)
@@ -24,6 +24,7 @@ export async function openSources(): Promise<void> {
       { fields: ['name', 'sheet'] }
     );
   whenWorkerStops(() => {
+    making = undefined;
     loading.clear();
     readiness.clear();
   });
@@ -51,15 +52,22 @@ function track(ids: readonly string[], work: () => Promise<void>): Promise<void>
   return done;
 }
 
+let making: Promise<{ sheet: Sheet; people: number }[]> | undefined;
+
+/** Has the people of the stand-ins made, which needs no database: at a start that goes on besides all else. */
+export function makeStandIns() {
+  const size = environment().worldPeople;
+  making ??= askPeople('load-stand-ins', { ...(size !== undefined && { size }), folder: environment().cache });
+  // Whoever awaits them is told why they failed.
+  making.catch(() => (making = undefined));
+  return making;
+}
+
 function prepareStandIns(): Promise<void> {
   return track(
     standInSheets.map((sheet) => sheet.id),
     async () => {
-      const size = environment().worldPeople;
-      const made = await askPeople('load-stand-ins', {
-        ...(size !== undefined && { size }),
-        folder: environment().cache
-      });
+      const made = await makeStandIns();
       for (const { sheet, people } of made) await models().Source.update({ people }, { where: { id: sheet.id } });
     }
   );

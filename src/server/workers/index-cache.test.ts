@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { parse } from '$core/query/parse';
-import { indexName, makeStandIn, standIns } from '$sources/stand-ins/stand-ins';
-import { makeWorld } from '$sources/world/world';
-import { readKept, writeKept } from './index-cache';
+import { indexName, makeStandIn, standIns, worldName } from '$sources/stand-ins/stand-ins';
+import { makeWorld, recallWorld } from '$sources/world/world';
+import { readKept, readKeptWorld, writeKept } from './index-cache';
 
 let folder: string;
 beforeEach(() => {
@@ -21,7 +21,9 @@ describe('what is kept of a stand-in', () => {
     const { source, kept } = makeStandIn(standIn, world);
     const name = indexName(standIn, 500);
     writeKept(folder, name, kept);
-    const again = makeStandIn(standIn, world, readKept(folder, name)!).source;
+    writeKept(folder, worldName(500), world.kept);
+    const recalled = recallWorld(readKeptWorld(folder, worldName(500))!);
+    const again = makeStandIn(standIn, recalled, readKept(folder, name)!).source;
     for (const text of ['title:manager', '"cold chain" OR pharma*', 'headcount:[51 TO *] NOT country:Denmark']) {
       const query = parse(text).query!;
       expect(again.index.find(query)).toEqual(source.index.find(query));
@@ -41,7 +43,9 @@ describe('what is kept of a stand-in', () => {
   it('is nothing where it is not there or broken', () => {
     expect(readKept(folder, 'nothing-1-a')).toBeNull();
     writeFileSync(join(folder, 'broken-1-a.index'), 'x');
-    expect(readKept(folder, 'broken-1-a')).toBeNull();
+    for (const read of [readKept, readKeptWorld]) expect(read(folder, 'broken-1-a')).toBeNull();
+    writeKept(folder, 'other-1-a', world.kept);
+    expect(readKept(folder, 'other-1-a')).toBeNull();
   });
 
   it('has a name that belongs to the source, the size and what the records are', () => {

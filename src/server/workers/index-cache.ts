@@ -2,21 +2,37 @@ import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync
 import { join } from 'node:path';
 import { deserialize, serialize } from 'node:v8';
 import type { KeptStandIn } from '$sources/stand-ins/stand-ins';
+import type { KeptWorld } from '$sources/world/world';
 
 const ending = '.index';
 
-/** What of a stand-in was kept under a name; null where there are none, or they cannot be read. */
-export function readKept(folder: string, name: string): KeptStandIn | null {
+/** What of a stand-in was kept under a name; null where there is none, or it cannot be read. */
+export const readKept = (folder: string, name: string): KeptStandIn | null =>
+  read(
+    folder,
+    name,
+    ({ order, parts }: KeptStandIn) => parts.ids.length === order.length && parts.stream instanceof Uint32Array
+  );
+
+/** What of a world was kept under a name, in the same way. */
+export const readKeptWorld = (folder: string, name: string): KeptWorld | null =>
+  read(
+    folder,
+    name,
+    ({ luck, namesakes }: KeptWorld) => luck instanceof Int32Array && namesakes.length === luck.length
+  );
+
+function read<T>(folder: string, name: string, isWhole: (kept: T) => boolean): T | null {
   try {
-    const kept = deserialize(readFileSync(join(folder, name + ending))) as KeptStandIn;
-    return kept.parts.ids.length === kept.order.length && kept.parts.stream instanceof Uint32Array ? kept : null;
+    const kept = deserialize(readFileSync(join(folder, name + ending))) as T;
+    return isWhole(kept) ? kept : null;
   } catch {
     return null;
   }
 }
 
-/** Keeps what a stand-in was made of; that of the same source kept before under another name go. Where the folder cannot be written, nothing is kept. */
-export function writeKept(folder: string, name: string, kept: KeptStandIn): void {
+/** Keeps what a stand-in or a world was made of; that of the same one kept before under another name goes. Where the folder cannot be written, nothing is kept. */
+export function writeKept(folder: string, name: string, kept: KeptStandIn | KeptWorld): void {
   try {
     mkdirSync(folder, { recursive: true });
     // The last piece names the contents: what stands before it is the source and the size of its world.

@@ -22,11 +22,18 @@ import { matches } from '$core/query/matches';
 import { locate } from '$sources/locate';
 import { importedSource } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
-import { demoWorldSize, indexName, makeStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
+import {
+  demoWorldSize,
+  indexName,
+  makeStandIn,
+  standIns,
+  worldName,
+  type KeptStandIn
+} from '$sources/stand-ins/stand-ins';
 import { countString } from '$sources/count-string';
 import { gather, tryString } from '$sources/try-string';
-import { makeWorld } from '$sources/world/world';
-import { readKept, writeKept } from './index-cache';
+import { makeWorld, recallWorld } from '$sources/world/world';
+import { readKept, readKeptWorld, writeKept } from './index-cache';
 import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork, RecordName } from './people-messages';
 
 const sources = new Map<string, IndexedSource>();
@@ -102,19 +109,30 @@ const work: {
     });
     // It begins before this one is busy.
     await new Promise((next) => setTimeout(next, 20));
-    const world = makeWorld(size);
-    const put = ({ source }: { source: IndexedSource }) => sources.set(source.sheet.id, source);
-    if (mine) {
-      const made = makeStandIn(mine, world);
-      put(made);
-      done++;
-      tell();
+    let keptWorld = readKeptWorld(folder, worldName(size));
+    if (mine || !keptWorld) {
+      const world = makeWorld(size);
+      const remembered = world.kept;
+      const made = mine && makeStandIn(mine, world).kept;
+      if (made) {
+        kept.set(mine.sheet.id, made);
+        done++;
+        tell();
+      }
+      keptWorld = remembered;
       // Kept for the next start when the first questions have been answered.
-      setTimeout(() => writeKept(folder, indexName(mine, size), made.kept), writeAfter);
+      setTimeout(() => {
+        writeKept(folder, worldName(size), remembered);
+        if (made) writeKept(folder, indexName(mine, size), made);
+      }, writeAfter);
     }
     await built;
-    for (const standIn of standIns)
-      if (standIn !== mine) put(makeStandIn(standIn, world, kept.get(standIn.sheet.id) ?? undefined));
+    // From here on people are made when they are asked for: a heap that holds them all takes long to be swept.
+    const world = recallWorld(keptWorld);
+    for (const standIn of standIns) {
+      const { source } = makeStandIn(standIn, world, kept.get(standIn.sheet.id)!);
+      sources.set(source.sheet.id, source);
+    }
     return standIns.map(({ sheet }) => ({ sheet, people: sources.get(sheet.id)!.index.size }));
   },
 

@@ -14,7 +14,8 @@ export interface Place {
 
 function orderOf(world: World, copies: Place['copies'], place: Place['place']): Uint32Array {
   const entries: { entry: number; at: number | string }[] = [];
-  for (const person of world.people) {
+  for (let number = 0; number < world.people.length; number++) {
+    const person = world.people.at(number)!;
     const count = copies(person);
     for (let i = 0; i < count; i++) entries.push({ entry: person.number * 2 + i, at: place(person, i === 1) });
   }
@@ -42,7 +43,7 @@ export class Records implements PeopleList, Iterable<Person> {
 
   at(row: number): Person | undefined {
     const entry = this.order[row];
-    return entry === undefined ? undefined : this.record(this.world.people[entry >> 1]!, (entry & 1) === 1);
+    return entry === undefined ? undefined : this.record(this.world.people.at(entry >> 1)!, (entry & 1) === 1);
   }
 
   *[Symbol.iterator](): Iterator<Person> {

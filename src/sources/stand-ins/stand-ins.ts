@@ -38,15 +38,21 @@ export const makeStandIns = (world: World = makeWorld(demoWorldSize)): IndexedSo
   standIns.map((standIn) => makeStandIn(standIn, world).source);
 
 /** Names all that the index of a stand-in depends on: another world, other records or another matching give another name. */
-export function indexName({ sheet, people }: (typeof standIns)[number], size: number): string {
-  const told = JSON.stringify([
+export const indexName = ({ sheet, people }: (typeof standIns)[number], size: number): string =>
+  nameOf(sheet.id, size, [
     [...Array(40).keys()].map((row) => people(sampleWorld()).at(row)),
     sheet.matching,
     indexFormat
   ]);
-  return `${sheet.id}-${size}-${hashText(told).toString(36)}${hashText(`${told}/2`).toString(36)}`;
+
+/** Names what was kept of a world in the same way. */
+export const worldName = (size: number): string => nameOf('world', size, sampleWorld().people.slice(0, 40));
+
+function nameOf(what: string, size: number, contents: unknown): string {
+  const told = JSON.stringify(contents);
+  return `${what}-${size}-${hashText(told).toString(36)}${hashText(`${told}/2`).toString(36)}`;
 }
 /** Goes up when the parts of an index change their meaning. */
 const indexFormat = 2;
-let sample: World | undefined;
+let sample: ReturnType<typeof makeWorld> | undefined;
 const sampleWorld = () => (sample ??= makeWorld(400));

@@ -1,4 +1,4 @@
-import { seededRandom } from '$core/measure/random';
+import { rewindableRandom } from '$core/measure/random';
 import {
   firmNames,
   roles,
@@ -50,72 +50,103 @@ export interface WorldPerson {
 }
 
 export interface World {
-  firms: Firm[];
-  people: WorldPerson[];
+  firms: readonly Firm[];
+  /** By their numbers; an array is one. */
+  people: { readonly length: number; at(number: number): WorldPerson | undefined };
+}
+
+/** A few bytes a person, out of which each can be made again alone. */
+export interface KeptWorld {
+  /** Where the world's luck stood before each person. */
+  luck: Int32Array;
+  /** How many of their name had been made at their firm, they among them. */
+  namesakes: Uint16Array;
 }
 
 /**
  * Makes the demo world: invented people at invented firms in north-west Europe, some of whom answer for quality in
  * the cold chain and many of whom only use the same words. The same seed and size give the same world.
  */
-export function makeWorld(size: number, seed = 'eave'): World {
-  const random = seededRandom(`${seed}/world`);
+export function makeWorld(size: number, seed = 'eave') {
+  const { firms, luck, makePerson } = makeFirst(size, seed);
+  const kept: KeptWorld = { luck: new Int32Array(size), namesakes: new Uint16Array(size) };
+  const namesAt = new Map<Firm, string[]>();
+  const people = Array.from({ length: size }, (_, number) => {
+    kept.luck[number] = luck.state;
+    return makePerson(number, (name, firm) => {
+      let namesakes = 1;
+      const taken = namesAt.get(firm);
+      if (!taken) namesAt.set(firm, [name]);
+      else {
+        for (const other of taken) if (other === name) namesakes++;
+        taken.push(name);
+      }
+      return (kept.namesakes[number] = namesakes);
+    });
+  });
+  return { firms, people, kept };
+}
+
+/** The world of which a few bytes a person were kept: its people are made when they are asked for, and not held. */
+export function recallWorld(kept: KeptWorld, seed = 'eave'): World {
+  const size = kept.luck.length;
+  const { firms, luck, makePerson } = makeFirst(size, seed);
+  const at = (number: number) => {
+    if (!(number >= 0 && number < size)) return undefined;
+    luck.state = kept.luck[number]!;
+    return makePerson(number, () => kept.namesakes[number]!);
+  };
+  return { firms, people: { length: size, at } };
+}
+
+/** What is made before any person: the firms, and how a person is made with the luck as it stands. */
+function makeFirst(size: number, seed: string) {
+  const luck = rewindableRandom(`${seed}/world`);
+  const random = luck.next;
   const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
   const firms = makeFirms(Math.max(60, Math.round(size / 9)), random);
   const pickFirm = weighted(firms, (firm) => Math.min(400, Math.sqrt(firm.headcount) * 6), random);
   const rolesByTrade = new Map(
     trades.map((trade) => [trade.id, weighted(roles, (role) => role.trades[trade.id] ?? role.trades['*'] ?? 0, random)])
   );
-  const namesAt = new Map<Firm, string[]>();
   const nearRoles = new Map<string, readonly Role[]>();
   const mailNames = new Map<string, string>();
-  const people = Array.from({ length: size }, (_, number) => makePerson(number));
-  return { firms, people };
+  return { firms, luck, makePerson };
 
-  function makePerson(number: number): WorldPerson {
+  function makePerson(number: number, namesakes: (name: string, firm: Firm) => number): WorldPerson {
     const firm = pickFirm();
     const name = `${pick(firm.country.given)} ${surname(firm.country)}`;
     const career = makeCareer(firm);
     const [now] = career as [WorldJob, ...WorldJob[]];
     const past = career[1];
-    const sentences = [pick(now.role.says)];
-    if (random() < 0.55) sentences.push(`At ${firm.name} we do ${pick(firm.trade.does)}.`);
+    let about = pick(now.role.says);
+    if (random() < 0.55) about += ` At ${firm.name} we do ${pick(firm.trade.does)}.`;
     if (past && random() < 0.35)
-      sentences.push(`Before that: ${past.title.toLowerCase()} at ${past.firm.name}, ${pick(past.firm.trade.does)}.`);
-    if (random() < 0.3) sentences.push(pick(asides));
-    const skills = [
-      ...new Set([...now.role.skills.filter(() => random() < 0.6), ...(past ? [pick(past.role.skills)] : [])])
-    ];
+      about += ` Before that: ${past.title.toLowerCase()} at ${past.firm.name}, ${pick(past.firm.trade.does)}.`;
+    if (random() < 0.3) about += ` ${pick(asides)}`;
+    const skills: string[] = [];
+    for (const skill of now.role.skills) if (random() < 0.6) skills.push(skill);
+    const kept = past && pick(past.role.skills);
+    if (kept && !skills.includes(kept)) skills.push(kept);
     return {
       number,
       name,
       career,
-      about: random() < 0.85 ? sentences.join(' ') : '',
+      about: random() < 0.85 ? about : '',
       skills,
       groups: random() < 0.25 ? [pick(groups)] : [],
       school: `${pick(firm.country.towns)} ${pick(schools)}`,
       posted: random() < 0.02 ? Math.floor(random() * 30) : random() < 0.1 ? 30 + Math.floor(random() * 700) : null,
-      mail: freeMail(mailName(name), firm)
+      mail: mailOf(name, firm, namesakes)
     };
   }
 
-  /** Names come again and again: each is written for a mail address once. */
-  function mailName(name: string): string {
+  /** A second person of a name at a firm gets a number. Names come again and again: each is written for an address once. */
+  function mailOf(name: string, firm: Firm, namesakes: (name: string, firm: Firm) => number): string {
     let written = mailNames.get(name);
     if (written === undefined) mailNames.set(name, (written = plainLetters(name).replace(/\s+/g, '.')));
-    return written;
-  }
-
-  /** A second person of a name at a firm gets a number. */
-  function freeMail(name: string, firm: Firm): string {
-    const taken = namesAt.get(firm);
-    if (!taken) namesAt.set(firm, [name]);
-    else {
-      const times = taken.reduce((sum, other) => sum + Number(other === name), 1);
-      taken.push(name);
-      if (times > 1) return `${name}${times}@${firm.domain}`;
-    }
-    return `${name}@${firm.domain}`;
+    const times = namesakes(written, firm);
+    return `${written}${times > 1 ? times : ''}@${firm.domain}`;
   }
 
   function surname(country: WorldCountry): string {
