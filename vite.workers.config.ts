@@ -11,7 +11,9 @@ export default defineConfig({
   },
   build: {
     ssr: true,
-    rollupOptions: { input: ['src/server/workers/people-worker.ts', 'src/server/workers/index-worker.ts'] },
+    rollupOptions: {
+      input: ['people-worker', 'index-worker', 'file-index-worker'].map((name) => `src/server/workers/${name}.ts`)
+    },
     outDir: 'build/workers',
     emptyOutDir: true,
     target: 'node20'

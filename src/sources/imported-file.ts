@@ -1,5 +1,8 @@
+import type { IndexParts, PeopleList } from '$core/corpus/index-parts';
+import { PeopleIndex } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
 import { sheetSchema, type Sheet } from '$core/dialect/sheet';
+import { matchingOf } from '$core/query/matching';
 import { IndexedSource } from './indexed-source';
 
 /** The sheet of a file the user imported: it takes the whole notation, counts exactly and shows everything. */
@@ -29,5 +32,13 @@ export function importedSheet(id: string, name: string): Sheet {
   });
 }
 
-/** An imported file as a source; its rows keep the order of the file. */
-export const importedSource = (sheet: Sheet, people: readonly Person[]) => new IndexedSource(sheet, people);
+/** People of a file, each kept as JSON and read when asked for: hundreds of thousands would weigh on memory as objects. */
+export const writtenPeople = (written: readonly string[]): PeopleList => ({
+  length: written.length,
+  at: (row) => (written[row] === undefined ? undefined : (JSON.parse(written[row]) as Person))
+});
+
+/** An imported file as a source; its rows keep the order of the file. `parts` are those of its index, where that is built. */
+export function importedSource(sheet: Sheet, people: PeopleList, parts?: IndexParts): IndexedSource {
+  return new IndexedSource(sheet, people, parts && PeopleIndex.fromParts(parts, matchingOf(sheet.matching)));
+}

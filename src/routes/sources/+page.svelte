@@ -21,7 +21,8 @@
     if (source.kind === 'by-hand') return 'you run it';
     if ('reason' in now) return `not ready: ${now.reason}`;
     if (now.state === 'ready') return 'ready';
-    return `its people are being prepared${now.of ? ` (${now.done} of ${now.of} places)` : ''}`;
+    const what = source.kind === 'file' ? 'people' : 'places';
+    return `its people are being prepared${now.of ? ` (${count(now.done ?? 0)} of ${count(now.of)} ${what})` : ''}`;
   }
 
   function counting({ counting: how, limits }: Source['sheet']): string {

@@ -16,21 +16,21 @@ export async function fitsAndMisses(personaId: string, sourceId: string): Promis
 }
 
 async function judgedSources(briefId: string, sourceIds: readonly string[]) {
-  const { personaId } = await findBrief(briefId);
+  // All at once: asking the database takes longer than counting.
+  const [{ personaId }] = await Promise.all([findBrief(briefId), ...sourceIds.map(readySource)]);
   return Promise.all(
-    sourceIds.map(async (sourceId) => {
-      const source = await readySource(sourceId);
-      return { sourceId: source.id, verdicts: await fitsAndMisses(personaId, sourceId) };
-    })
+    sourceIds.map(async (sourceId) => ({ sourceId, verdicts: await fitsAndMisses(personaId, sourceId) }))
   );
 }
 
 /** What each part of a string is worth at a source, and how the count falls part by part. */
 export async function ledgerOf(briefId: string, text: string, sourceId: string, order?: readonly number[]) {
-  const query = runnable(text, await queriesOf(text));
+  const [query, [source]] = await Promise.all([
+    queriesOf(text).then((sets) => runnable(text, sets)),
+    judgedSources(briefId, [sourceId])
+  ]);
   const parts = query.kind === 'and' ? query.parts.length : 1;
   const whole = order && new Set(order).size === parts && order.every((part) => part < parts);
-  const [source] = await judgedSources(briefId, [sourceId]);
   return askPeople('ledger', { ...source!, query, ...(whole && { order: [...order] }) });
 }
 

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { Op } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import { sheetSchema, type Sheet } from '$core/dialect/sheet';
 import { standInSheets } from '$core/dialect/sheets';
 import { noFaults, usualFaults, type Faults } from '$sources/faults';
+import { database } from '../database/connection';
 import { models, type SourceRow } from '../database/models';
 import { environment } from '../environment';
 import { changedElsewhere, notFound, Refusal } from '../refusal';
@@ -73,19 +74,23 @@ function prepareStandIns(): Promise<void> {
   );
 }
 
-const batch = 2000;
+const batch = 5000;
+/** Files of so many people have a thread for their index: others are counted meanwhile. */
+const large = 20_000;
 
-async function loadFile(source: SourceRow): Promise<void> {
-  await askPeople('begin-file', { sheet: source.sheet });
+async function loadFile({ id, sheet, people }: SourceRow): Promise<void> {
+  await askPeople('begin-file', { sheet, large: (people ?? 0) >= large });
   for (let from = 0; ; from += batch) {
-    const rows = await models().SourcePerson.findAll({
-      where: { sourceId: source.id, ordinal: { [Op.gte]: from, [Op.lt]: from + batch } },
-      order: ['ordinal']
-    });
+    const rows = await database().query<{ person: string }>(
+      `SELECT person::text AS person FROM source_people
+       WHERE source_id = $id AND ordinal >= $from AND ordinal < $to ORDER BY ordinal`,
+      { bind: { id, from, to: from + batch }, type: QueryTypes.SELECT }
+    );
     if (!rows.length) break;
-    await askPeople('add-people', { sourceId: source.id, people: rows.map((row) => row.person) });
+    await askPeople('add-people', { sourceId: id, people: rows.map(({ person }) => person) });
+    if (people) readiness.set(id, { state: 'preparing', done: from + rows.length, of: people });
   }
-  await askPeople('finish-file', { sourceId: source.id });
+  await askPeople('finish-file', { sourceId: id });
 }
 
 /** A source, whatever its kind. */

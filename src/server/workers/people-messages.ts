@@ -80,8 +80,10 @@ export interface IdentifyAnswer {
 /** What the page server asks of the people worker, by kind, and what it gets. */
 export interface PeopleWork {
   'load-stand-ins': { ask: { size?: number; folder: string }; answer: { sheet: Sheet; people: number }[] };
-  'begin-file': { ask: { sheet: Sheet }; answer: null };
-  'add-people': { ask: { sourceId: string; people: Person[] }; answer: null };
+  /** The index of a large file is built in a thread of its own, as its people arrive. */
+  'begin-file': { ask: { sheet: Sheet; large: boolean }; answer: null };
+  /** Each as JSON. */
+  'add-people': { ask: { sourceId: string; people: string[] }; answer: null };
   'finish-file': { ask: { sourceId: string }; answer: { people: number } };
   forget: { ask: { sourceId: string }; answer: null };
   page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };

@@ -1,4 +1,6 @@
+import { once } from 'node:events';
 import { parentPort, Worker } from 'node:worker_threads';
+import type { IndexParts } from '$core/corpus/index-parts';
 import type { Person } from '$core/corpus/person';
 import { contactKeys } from '$core/people/contact-keys';
 import { matchingOf } from '$core/query/matching';
@@ -20,7 +22,7 @@ import { render } from '$core/dialect/render';
 import { readSearch } from '$core/dialect/search';
 import { matches } from '$core/query/matches';
 import { locate } from '$sources/locate';
-import { importedSource } from '$sources/imported-file';
+import { importedSource, writtenPeople } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
 import {
   demoWorldSize,
@@ -37,7 +39,8 @@ import { readKept, readKeptWorld, writeKept } from './index-cache';
 import type { EffectAnswer, FitOrMiss, PeopleKind, PeopleRequest, PeopleWork, RecordName } from './people-messages';
 
 const sources = new Map<string, IndexedSource>();
-const arriving = new Map<string, { sheet: Sheet; people: Person[] }>();
+/** Files whose people are on the way: each as JSON, and the thread that builds a large one's index. */
+const arriving = new Map<string, { sheet: Sheet; people: string[]; thread: Worker | null }>();
 
 const sourceOf = (id: string): IndexedSource => {
   const source = sources.get(id);
@@ -136,20 +139,30 @@ const work: {
     return standIns.map(({ sheet }) => ({ sheet, people: sources.get(sheet.id)!.index.size }));
   },
 
-  'begin-file': ({ sheet }) => {
-    arriving.set(sheet.id, { sheet, people: [] });
+  'begin-file': ({ sheet, large }) => {
+    // What a load that broke off left behind.
+    void arriving.get(sheet.id)?.thread?.terminate();
+    const thread = large
+      ? new Worker(new URL('./file-index-worker.js', import.meta.url), { workerData: { matching: sheet.matching } })
+      : null;
+    arriving.set(sheet.id, { sheet, people: [], thread });
     return null;
   },
   'add-people': ({ sourceId, people }) => {
-    arriving.get(sourceId)?.people.push(...people);
+    const file = arriving.get(sourceId);
+    file?.people.push(...people);
+    file?.thread?.postMessage(people);
     return null;
   },
-  'finish-file': ({ sourceId }) => {
+  'finish-file': async ({ sourceId }) => {
     const file = arriving.get(sourceId);
     if (!file) throw new Error(`No people of “${sourceId}” have arrived.`);
     arriving.delete(sourceId);
-    sources.set(sourceId, importedSource(file.sheet, file.people));
-    return { people: file.people.length };
+    const { sheet, people, thread } = file;
+    thread?.postMessage(null);
+    const parts = thread ? ((await once(thread, 'message')) as [IndexParts])[0] : undefined;
+    sources.set(sourceId, importedSource(sheet, writtenPeople(people), parts));
+    return { people: people.length };
   },
   forget: ({ sourceId }) => {
     sources.delete(sourceId);

@@ -6,9 +6,11 @@ import { environment } from '../../environment';
 import { Refusal } from '../../refusal';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { createBrief } from '../briefs';
-import { deleteSource } from '../sources';
+import { ledgerOf } from '../ledger';
+import { deleteSource, listSources } from '../sources';
 import { runTrial } from '../trials';
 import { keepVersion } from '../versions';
+import { askPeople } from '../../workers/people';
 import { endBrokenImports, readImport, receiveFile, startImport, stopImport } from './imports';
 
 useFreshDatabase();
@@ -171,6 +173,21 @@ describe('importing', () => {
     await deleteSource(job.sourceId!);
     await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
     await expect(deleteSource('harrow-guild')).rejects.toThrow();
+  });
+
+  it('counts a large file by an index that is built in a thread of its own, with the people in the order of the file', async () => {
+    const titles = ['Quality Manager', 'Head of Quality', 'Cook'];
+    const rows = Array.from({ length: 21_000 }, (_, i) => `Person ${i},${titles[i % 3]},p${i}@firm.example`);
+    const { sourceId } = await importAll(`Name,Title,Mail\n${rows.join('\n')}\n`);
+    const { id } = await createBrief('Large');
+    const ledger = await ledgerOf(id, 'title:("quality manager" OR "head of quality") NOT "person 3"', sourceId!);
+    expect(ledger.count).toEqual({ low: 13_999, high: 13_999 });
+    expect((await listSources()).find((source) => source.id === sourceId)).toMatchObject({
+      people: 21_000,
+      readiness: { state: 'ready' }
+    });
+    const [seventh] = await askPeople('people-by-id', { sourceId: sourceId!, ids: ['p7@firm.example'] });
+    expect(seventh).toMatchObject({ name: 'Person 7', jobs: [{ title: 'Head of Quality' }] });
   });
 
   it('updates a source from a newer file by key, and says who came, changed and left', async () => {

@@ -17,7 +17,7 @@ import { models, type ImportRow } from '../../database/models';
 import { environment } from '../../environment';
 import { notFound, Refusal } from '../../refusal';
 import type { ImportOutcome } from './import-shapes';
-import { findSource, forgetPeople } from '../sources';
+import { findSource, forgetPeople, readySource } from '../sources';
 import { readRows, recognise } from './read-table';
 
 const mostErrors = 100;
@@ -152,10 +152,17 @@ async function runImport(
       const before = into === null ? null : await fingerprints(into, transaction);
       if (into !== null) await SourcePerson.destroy({ where: { sourceId: into }, transaction });
       const changes = { came: 0, changed: 0, duplicates: 0 };
-      const waiting: { sourceId: string; ordinal: number; person: never }[] = [];
+      let waiting: Person[] = [];
       const keys = new Set<string>();
-      const flush = async () => SourcePerson.bulkCreate(waiting.splice(0), { transaction });
       let kept = 0;
+      const flush = async () => {
+        await database().query(
+          `INSERT INTO source_people (source_id, ordinal, person)
+           SELECT $source, $from::int + place - 1, person FROM jsonb_array_elements($people::jsonb) WITH ORDINALITY AS _ (person, place)`,
+          { bind: { source: sourceId, from: kept - waiting.length, people: JSON.stringify(waiting) }, transaction }
+        );
+        waiting = [];
+      };
       for await (const read of readRows(pathOf(row.id), row.reading)) {
         if (progress.stop) throw new Ended('stopped', 'The import was stopped. Nothing of the file was kept.');
         outcome.rows = read.row;
@@ -195,7 +202,8 @@ async function runImport(
             else if (was !== fingerprint(personSchema.parse(result.person))) changes.changed++;
             before.delete(result.person.id);
           }
-          waiting.push({ sourceId, ordinal: kept++, person: result.person as never });
+          waiting.push(result.person);
+          kept++;
           if (waiting.length === batch) await flush();
         }
       }
@@ -219,6 +227,8 @@ async function runImport(
       await row.update({ state: 'done', outcome, sourceId }, { transaction });
     });
     if (into !== null) await forgetPeople(into);
+    // Nobody has to wait for the index who asks in a minute.
+    void readySource(sourceId).catch((error: Error) => console.error(`Import ${row.id}: ${error.message}`));
     await rm(pathOf(row.id), { force: true });
   } catch (error) {
     const ended =
