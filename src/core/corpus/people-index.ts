@@ -163,25 +163,30 @@ export class PeopleIndex {
   }
 
   private saying(scope: Scope, sequence: Sequence): Bitmap {
-    const rows = emptyBitmap(this.size);
     const size = sequence.keys.length;
-    if (!size) return rows;
     const choices = sequence.keys.map((key, i) =>
       i === size - 1 && sequence.prefix ? this.beginning(key, sequence.form) : this.wordsLike(key, sequence.form)
     );
     const [from, to] = valuesIn(scope, this.parts);
-    if (size === 1) {
-      for (const word of choices[0]!) {
-        const common = scope === 'any' ? this.common(word) : null;
-        if (common) addAll(rows, common);
-        else addHolders(rows, valuesWith(word, from, to, this.parts), this.parts);
-      }
-      return rows;
-    }
+    if (size === 1) return this.union(choices[0]!, from, to, scope === 'any');
+    const rows = emptyBitmap(this.size);
+    if (!size) return rows;
     // For each place of the phrase, the values that hold a word which may stand there.
     const holding = choices.map((words) => words.map((word) => valuesWith(word, from, to, this.parts)));
     for (const values of this.candidates(holding, from, to))
       addHolders(rows, this.keepSequence(values, choices), this.parts);
+    return rows;
+  }
+
+  /** Those who say one of some words in the values from one to before another, which may be all that `any` searches. */
+  private union(words: readonly number[], from: number, to: number, anywhere: boolean): Bitmap {
+    const common = words.map((word) => (anywhere ? this.common(word) : null));
+    if (words.length === 1 && common[0]) return common[0];
+    const rows = emptyBitmap(this.size);
+    words.forEach((word, i) => {
+      if (common[i]) addAll(rows, common[i]);
+      else addHolders(rows, valuesWith(word, from, to, this.parts), this.parts);
+    });
     return rows;
   }
 
