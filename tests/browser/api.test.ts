@@ -87,6 +87,24 @@ describe('the API, given awkward input', () => {
     );
     expect(told).toMatchObject({ status: 422 });
     expect(told.detail).toContain('cannot be kept');
+    // Half of a sign, as a text cut in the middle of one ends with, is kept as the sign for what cannot be shown.
+    await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:"❄️ \ud83e" 🧊' }, revision: 1 });
+    const kept = await api<{ body: { text: string } }>('GET', `/briefs/${id}/draft`);
+    expect(kept.body.text).toBe('title:"❄️ \ufffd" 🧊');
+  });
+
+  it('says when what a verdict or a note belongs to is not there', async () => {
+    const id = await brief();
+    const on = { sourceId: 'deleted', personId: 'x', revision: 0 };
+    for (const [path, body] of [
+      ['verdicts', { ...on, verdict: 'fit', reason: '' }],
+      ['notes', { ...on, text: 'Called once.' }],
+      ['judges/second', { ...on, verdict: 'fit', reason: '' }]
+    ] as const) {
+      const told = await refusal('PUT', `/briefs/${id}/${path}`, JSON.stringify(body));
+      expect(told).toMatchObject({ status: 404, title: 'Not there' });
+      expect(told.detail).toContain('load the page again');
+    }
   });
 });
 

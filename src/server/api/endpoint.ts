@@ -1,5 +1,5 @@
 import type { RequestEvent, RequestHandler } from '@sveltejs/kit';
-import { ConnectionError, DatabaseError } from 'sequelize';
+import { ConnectionError, DatabaseError, ForeignKeyConstraintError } from 'sequelize';
 import type { z } from 'zod';
 import { Refusal } from '../refusal';
 import type { Operation } from './contract';
@@ -35,9 +35,18 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
   };
 }
 
+const halfSign = /\\u[dD][89a-fA-F]/;
+const loneSurrogate = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+
 async function readBody(request: Request): Promise<unknown> {
   try {
-    return await request.json();
+    const text = await request.text();
+    // PostgreSQL keeps no half of a sign, as a text cut in the middle of one may end with.
+    return halfSign.test(text)
+      ? JSON.parse(text, (_, value: unknown) =>
+          typeof value === 'string' ? value.replaceAll(loneSurrogate, '\ufffd') : value
+        )
+      : JSON.parse(text);
   } catch (error) {
     if (error instanceof SyntaxError) throw new Refusal(400, 'Not JSON', 'What was sent is not valid JSON.');
     throw error;
@@ -76,6 +85,12 @@ const known = (error: unknown): Refusal | null => {
       503,
       'Database away',
       'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.'
+    );
+  if (error instanceof ForeignKeyConstraintError)
+    return new Refusal(
+      404,
+      'Not there',
+      'What this belongs to is not there, or not any more: it may have been deleted in another tab. Nothing was changed; load the page again.'
     );
   if (isZeroByte(error))
     return new Refusal(
