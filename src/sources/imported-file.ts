@@ -26,7 +26,7 @@ export function importedSheet(id: string, name: string): Sheet {
       }
     ],
     facts: [],
-    limits: { characters: null, words: null, operators: null, shown: null, searches: 1 },
+    limits: { characters: null, words: null, operators: null, shown: null, searches: 1, page: 1000 },
     matching: { stemming: null, diacritics: 'kept' },
     counting: { kind: 'exact' }
   });

@@ -94,16 +94,16 @@ export class ValuesMet {
 /** Counting sort of values by the words they hold; a value that holds a word twice is there once. */
 function valuesByWord(stream: Uint32Array, words: number) {
   const wordStarts = new Uint32Array(words + 1);
-  eachOfEach(stream, words, (word) => wordStarts[word + 1]!++);
+  eachWordOfEachValue(stream, words, (word) => wordStarts[word + 1]!++);
   sumUp(wordStarts);
   const values = new Uint32Array(wordStarts[words]!);
   const next = wordStarts.slice();
-  eachOfEach(stream, words, (word, value) => (values[next[word]!++] = value));
+  eachWordOfEachValue(stream, words, (word, value) => (values[next[word]!++] = value));
   return { wordStarts, values };
 }
 
 /** Tells each word of each value once. */
-function eachOfEach(stream: Uint32Array, words: number, tell: (word: number, value: number) => void): void {
+function eachWordOfEachValue(stream: Uint32Array, words: number, tell: (word: number, value: number) => void): void {
   /** The last value in which each word was met, counted from 1. */
   const last = new Uint32Array(words);
   for (let at = 0, value = 0; at < stream.length; at++) {

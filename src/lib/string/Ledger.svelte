@@ -286,14 +286,15 @@
   }
   .ch {
     display: inline-block;
-    width: 76px;
+    width: 82px;
+    padding-left: 6px;
     text-align: right;
     font-weight: 600;
     white-space: nowrap;
   }
   .jd {
     display: inline-block;
-    min-width: 58px;
+    min-width: 54px;
     padding-left: 8px;
     font-size: 12px;
     white-space: nowrap;
