@@ -51,7 +51,8 @@
     if (difference === null || !whole || !figures?.without) return '';
     const exact = figures.without.low === figures.without.high && whole.low === whole.high;
     const sign = difference > 0 ? '+' : difference < 0 ? '−' : '';
-    return `${exact || !difference ? '' : '≈ '}${sign} ${count(Math.abs(difference))}`;
+    // Where a count is rounded or guessed, no change that shows is not no change.
+    return `${exact ? '' : '≈ '}${sign}${sign && ' '}${count(Math.abs(difference))}`;
   };
   const judged = (line: LedgerLine, source: Source) => {
     const only = line.figures[source.id]?.only;
@@ -209,8 +210,8 @@
     min-width: 206px;
   }
   th.first {
-    width: 27%;
-    min-width: 300px;
+    width: 22%;
+    min-width: 276px;
     border-left: 0;
   }
   th b,
@@ -272,7 +273,7 @@
   .part .mono {
     font-size: 12.5px;
     display: inline-block;
-    max-width: 240px;
+    max-width: 220px;
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
@@ -280,14 +281,15 @@
   }
   .al {
     display: inline-block;
-    width: 66px;
+    width: 64px;
     text-align: right;
     white-space: nowrap;
   }
   .ch {
     display: inline-block;
+    box-sizing: border-box;
     width: 82px;
-    padding-left: 6px;
+    padding-left: 4px;
     text-align: right;
     font-weight: 600;
     white-space: nowrap;

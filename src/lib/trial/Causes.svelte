@@ -24,7 +24,7 @@
 </script>
 
 <section class="sheet" aria-label="Why misses came">
-  <h2>Why the {misses.length} misses came</h2>
+  <h2>Why the {misses.length === 1 ? 'one miss' : `${misses.length} misses`} came</h2>
   <table class="board" aria-label="Terms and fields that brought misses">
     <thead><tr><th>Term</th><th>found in</th><th>Misses</th><th>Fits</th></tr></thead>
     <tbody>

@@ -56,7 +56,7 @@
     <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100 %</text>
   </svg>
   <div class="tally">
-    {#each [['fit', precision.fits, 'fits'], ['miss', precision.misses, 'misses'], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}
+    {#each [['fit', precision.fits, precision.fits === 1 ? 'fit' : 'fits'], ['miss', precision.misses, precision.misses === 1 ? 'miss' : 'misses'], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}
       <span><b style:color={verdicts[verdict].colour}>{verdicts[verdict].sign}</b> {number} {word}</span>
     {/each}
     <br /><span class="soft">

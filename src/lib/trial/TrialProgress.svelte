@@ -20,9 +20,9 @@
   const under = $derived(trial.state === 'waiting' || trial.state === 'running');
 </script>
 
-<section class="sheet" aria-label="How far the trial is">
+<section class="sheet" aria-label="How far version {trial.version} on {trial.sourceName} is">
   <p role="status">
-    <b>{trial.sourceName} {words[trial.state]}.</b>
+    <b>Version {trial.version} on {trial.sourceName} {words[trial.state]}.</b>
     {progress.searchesDone} of {progress.searches} search{progress.searches === 1 ? '' : 'es'}, {count(progress.pages)} page{progress.pages ===
     1
       ? ''

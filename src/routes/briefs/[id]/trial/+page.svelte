@@ -23,6 +23,7 @@
   import { ruledOut } from '$core/persona/rule-verdict';
   import { setQueries } from '$core/query/named-sets';
   import { parse } from '$core/query/parse';
+  import { print } from '$core/query/print';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();
@@ -170,11 +171,10 @@
   }
 
   let refused: unknown = $state(null);
-  async function act(operation: typeof contract.stopTrial | typeof contract.resumeTrial) {
-    if (!data.trial) return;
+  async function act(operation: typeof contract.stopTrial | typeof contract.resumeTrial, trialId: string) {
     refused = null;
     try {
-      await call(operation, { params: { id: data.brief.id, trial: data.trial.id } });
+      await call(operation, { params: { id: data.brief.id, trial: trialId } });
     } catch (problem) {
       refused = problem;
     }
@@ -223,11 +223,13 @@
     <p class="soft">
       {#if trial.state === 'done'}
         {about(trial.count)} found.
-        {trial.sample.length === trial.shown
-          ? `All ${count(trial.shown)} are here to read.`
-          : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
-        {#if trial.filtered}{count(trial.filtered)} more came and were removed, since {trial.sourceName} cannot be asked all
-          of the string.{/if}
+        {!trial.shown
+          ? 'Nobody is left to read.'
+          : trial.sample.length === trial.shown
+            ? `All ${count(trial.shown)} are here to read.`
+            : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
+        {#if trial.filtered}{count(trial.filtered)}{trial.shown ? ' more' : ''} came and were removed, since {trial.sourceName}
+          cannot be asked all of the string.{/if}
         {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
         {#if trial.duplicates}{count(trial.duplicates)} look like a person shown before under another id.{/if}
         {#if trial.spent}Spent: {count(trial.spent.amount)} {trial.spent.unit}s.{/if}
@@ -288,8 +290,27 @@
     </p>
   {/if}
   {#if trial.state !== 'done'}
-    <TrialProgress {trial} onstop={() => act(contract.stopTrial)} onresume={() => act(contract.resumeTrial)} />
-  {:else if current}
+    <div class="under-way">
+      {#each [data.trial!, ...data.underWay] as one (one.id)}
+        <TrialProgress
+          trial={one}
+          onstop={() => act(contract.stopTrial, one.id)}
+          onresume={() => act(contract.resumeTrial, one.id)}
+        />
+      {/each}
+    </div>
+  {:else if data.underWay.length}
+    <p class="sheet waiting" role="status">
+      On the way:
+      {#each data.underWay as one, i (one.id)}
+        {i ? ', ' : ''}<a href={briefPath(data.brief.id, 'trial', { trial: one.id, ...judging })}
+          >version {one.version} on {one.sourceName}</a
+        >
+        ({count(one.progress.rows)} rows so far)
+      {/each}
+    </p>
+  {/if}
+  {#if trial.state === 'done' && current}
     <div class="desk">
       <DepthRuler {trial} {at} onopen={go} />
       <PersonCard {trial} {at} />
@@ -353,13 +374,27 @@
         </ul>
       </details>
     {/if}
-  {:else}
+  {:else if trial.state === 'done'}
     <div class="sheet empty">
-      <h2>Nobody is found</h2>
-      <p>
-        {trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`}
-        <a href={briefPath(data.brief.id, 'string')}>Change the string.</a>
-      </p>
+      {#if trial.filtered}
+        <h2>Nobody is left</h2>
+        <p>
+          {count(trial.filtered)} came from {trial.sourceName}, and none of them answers the part that it cannot be
+          asked:
+          <code class="mono">{trial.rendering.leftover ? print(trial.rendering.leftover) : trial.text}</code>
+        </p>
+        <p>
+          A source may know nothing of a fact, such as the size of a firm. The ledger shows such a part with 0 found
+          alone:
+          <a href={briefPath(data.brief.id, 'string')}>leave it out for this source</a>.
+        </p>
+      {:else}
+        <h2>Nobody is found</h2>
+        <p>
+          {trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`}
+          <a href={briefPath(data.brief.id, 'string')}>Change the string.</a>
+        </p>
+      {/if}
     </div>
   {/if}
 {/if}
@@ -383,6 +418,10 @@
     margin-top: 12px;
     padding: 8px 18px;
     font-size: 13px;
+  }
+  .under-way {
+    display: grid;
+    gap: 10px;
   }
   .waiting {
     padding: 6px 14px;

@@ -18,6 +18,13 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
   const trial = wanted
     ? await orErrorPage(call(contract.readTrial, { params: { ...params, trial: wanted }, fetch }))
     : null;
+  const isUnderWay = ({ id, state }: (typeof trials)[number]) =>
+    id !== wanted && (state === 'waiting' || state === 'running');
+  const underWay = await orErrorPage(
+    Promise.all(
+      trials.filter(isUnderWay).map(({ id }) => call(contract.readTrial, { params: { ...params, trial: id }, fetch }))
+    )
+  );
   const as = url.searchParams.get('as')?.trim() || null;
   const judges = await orErrorPage(call(contract.listJudges, { params, fetch }));
   return {
@@ -28,6 +35,7 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
     wording,
     judges,
     as,
+    underWay,
     trial: trial && as ? await asSeenBy(as, trial) : trial
   };
 
