@@ -48,8 +48,8 @@ describe('a trial at places with faults, its server killed in the middle', () =>
     const progress = page.getByRole('region', { name: 'How far version 1 on Harrow Guild is' });
     await progress.getByText(/Harrow Guild (waits for its turn|is running)/).waitFor();
     // The other sources' trials are shown with it, each to be stopped by itself.
-    const quillbank = page.getByRole('region', { name: 'How far version 1 on Quillbank is' });
-    await quillbank.getByRole('button', { name: 'Stop' }).waitFor();
+    const lanternfield = page.getByRole('region', { name: 'How far version 1 on Lanternfield is' });
+    await lanternfield.getByRole('button', { name: 'Stop' }).waitFor();
     const trialId = new URL(page.url()).searchParams.get('trial')!;
     type Trial = { state: string; shown: number; progress: { pages: number }; sample: { person: { id: string } }[] };
     const read = () => api<Trial>('GET', `/briefs/${id}/trials/${trialId}`);
