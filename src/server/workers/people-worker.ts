@@ -135,6 +135,7 @@ const work: {
     for (const standIn of standIns) {
       const { source } = makeStandIn(standIn, world, kept.get(standIn.sheet.id)!);
       sources.set(source.sheet.id, source);
+      setTimeout(() => source.index.prepare());
     }
     return standIns.map(({ sheet }) => ({ sheet, people: sources.get(sheet.id)!.index.size }));
   },
