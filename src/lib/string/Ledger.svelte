@@ -32,7 +32,7 @@
     sortLines(ledgerLines(query, unfolded, answers), sorting, (sourceId) => wholeOf(answers[sourceId]))
   );
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
-  const outstanding = { idle: 'finds nobody', harmful: 'brings misses', 'costs fits': 'throws out fits' };
+  const outstanding = { idle: 'finds nobody', harmful: 'brings misses', 'costs fits': 'costs fits' };
 
   function toggle(line: LedgerLine) {
     const next = new Set(unfolded);
@@ -263,7 +263,7 @@
   }
   .part {
     border-left: 0;
-    max-width: 330px;
+    max-width: 280px;
     overflow: hidden;
     text-overflow: ellipsis;
   }
@@ -278,6 +278,9 @@
     text-overflow: ellipsis;
     white-space: nowrap;
     vertical-align: bottom;
+  }
+  .part:has(.stands) .mono {
+    max-width: 110px;
   }
   .al {
     display: inline-block;
