@@ -149,7 +149,6 @@ for (let i = 0; i < 9; i++) {
   first.push(performance.now() - started);
   if (count !== cold.count) throw new Error(`Eave counts ${count}, PostgreSQL ${cold.count}`);
 }
-if (process.env.VERBOSE) console.log(first.map(ms).join(' '));
 const again = (wanted: Query) => {
   const rounds = 2000;
   const from = performance.now();

@@ -4,11 +4,11 @@ import { migrate, NewerSchema } from '$server/database/migrate';
 import { startQueue, stopQueue } from '$server/jobs/queue';
 import { loadDemo } from '$server/services/demo';
 import { endBrokenImports } from '$server/services/imports/imports';
-import { makeStandIns, openSources } from '$server/services/sources';
+import { openSources, startStandIns } from '$server/services/sources';
 import { resumeTrials } from '$server/services/trial-run';
 
 export const init: ServerInit = async () => {
-  void makeStandIns();
+  void startStandIns();
   try {
     await migrate(database());
   } catch (error) {

@@ -27,7 +27,7 @@ export function commonWords(
     common.push(word);
     sets.push(rows);
   }
-  const width = emptyBitmap(ids.length).length;
+  const width = sets[0]?.length ?? 0;
   const commonRows = new Int32Array(sets.length * width);
   sets.forEach((rows, i) => commonRows.set(rows, i * width));
   return { commonWords: Uint32Array.from(common), commonRows };

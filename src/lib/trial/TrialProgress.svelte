@@ -1,6 +1,7 @@
 <script lang="ts">
   import { count } from '$lib/marks/format';
   import type { Answer } from '$server/api/contract';
+  import { isUnderWay } from './under-way';
 
   interface Props {
     trial: Answer<'readTrial'>;
@@ -17,7 +18,6 @@
     stopped: 'was stopped',
     failed: 'could not go on'
   };
-  const under = $derived(trial.state === 'waiting' || trial.state === 'running');
 </script>
 
 <section class="sheet" aria-label="How far version {trial.version} on {trial.sourceName} is">
@@ -34,7 +34,7 @@
   <progress max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)} value={progress.rows} aria-label="Rows so far"
   ></progress>
   <div>
-    {#if under}
+    {#if isUnderWay(trial)}
       <button class="quiet" onclick={onstop}>Stop</button>
       <span class="soft">What has come is kept; it goes on from there, also after a restart.</span>
     {:else}

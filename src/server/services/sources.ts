@@ -16,7 +16,7 @@ export type Readiness =
 const loading = new Map<string, Promise<void>>();
 const readiness = new Map<string, Readiness>();
 
-/** Registers the stand-ins and awaits their people; files follow when they are first asked. */
+/** Registers the stand-ins, which are ready as soon as their people are made; files follow when they are first asked. */
 export async function openSources(): Promise<void> {
   const { Source } = models();
   for (const sheet of standInSheets)
@@ -56,7 +56,7 @@ function track(ids: readonly string[], work: () => Promise<void>): Promise<void>
 let making: Promise<{ sheet: Sheet; people: number }[]> | undefined;
 
 /** Has the people of the stand-ins made, which needs no database: at a start that goes on besides all else. */
-export function makeStandIns() {
+export function startStandIns() {
   const size = environment().worldPeople;
   making ??= askPeople('load-stand-ins', { ...(size !== undefined && { size }), folder: environment().cache });
   // Whoever awaits them is told why they failed.
@@ -68,7 +68,7 @@ function prepareStandIns(): Promise<void> {
   return track(
     standInSheets.map((sheet) => sheet.id),
     async () => {
-      const made = await makeStandIns();
+      const made = await startStandIns();
       for (const { sheet, people } of made) await models().Source.update({ people }, { where: { id: sheet.id } });
     }
   );

@@ -17,6 +17,7 @@
   import { watchChanges } from '$lib/kept/changes';
   import { reasons } from '$lib/trial/reasons';
   import TrialProgress from '$lib/trial/TrialProgress.svelte';
+  import { isUnderWay } from '$lib/trial/under-way';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
   import { precisionOf, type Verdict } from '$core/measure/precision';
   import { checkFacts } from '$core/persona/check-facts';
@@ -192,8 +193,7 @@
   }
   onMount(() => {
     const poll = setInterval(() => {
-      if (data.trials.some(({ state }) => state === 'waiting' || state === 'running'))
-        void invalidate('eave:trials').catch(() => {});
+      if (data.trials.some(isUnderWay)) void invalidate('eave:trials').catch(() => {});
     }, 600);
     const unwatch = watchChanges(data.brief.id, () => void reload('eave:trials', 'eave:brief'));
     return () => {

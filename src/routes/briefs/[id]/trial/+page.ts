@@ -1,5 +1,6 @@
 import { call } from '$lib/api/call';
 import { orErrorPage } from '$lib/api/load';
+import { isUnderWay } from '$lib/trial/under-way';
 import { contract } from '$server/api/contract';
 import type { PageLoad } from './$types';
 
@@ -15,18 +16,15 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
     ])
   );
   const wanted = url.searchParams.get('trial') ?? trials[0]?.id;
-  const trial = wanted
-    ? await orErrorPage(call(contract.readTrial, { params: { ...params, trial: wanted }, fetch }))
-    : null;
-  const isUnderWay = ({ id, state }: (typeof trials)[number]) =>
-    id !== wanted && (state === 'waiting' || state === 'running');
-  const underWay = await orErrorPage(
-    Promise.all(
-      trials.filter(isUnderWay).map(({ id }) => call(contract.readTrial, { params: { ...params, trial: id }, fetch }))
-    )
+  const read = (id: string) => call(contract.readTrial, { params: { ...params, trial: id }, fetch });
+  const [trial, underWay, judges] = await orErrorPage(
+    Promise.all([
+      wanted ? read(wanted) : null,
+      Promise.all(trials.filter((one) => one.id !== wanted && isUnderWay(one)).map(({ id }) => read(id))),
+      call(contract.listJudges, { params, fetch })
+    ])
   );
   const as = url.searchParams.get('as')?.trim() || null;
-  const judges = await orErrorPage(call(contract.listJudges, { params, fetch }));
   return {
     trials,
     sources,

@@ -1,0 +1,5 @@
+import type { Answer } from '$server/api/contract';
+
+/** Whether a trial is still to come to its end by itself. */
+export const isUnderWay = ({ state }: Pick<Answer<'readTrial'>, 'state'>): boolean =>
+  state === 'waiting' || state === 'running';
