@@ -1,9 +1,10 @@
-import { sequenceOf, type Sequence } from '../query/leaf';
+import { sequencesOf, type Sequence } from '../query/leaf';
 import { rangeOf } from '../query/matches';
 import { exactMatching, type Matching } from '../query/matching';
 import { keyOf } from '../query/key';
-import type { And, Phrase, Query, Range, Word } from '../query/query';
-import { isNumberFact, type Scope } from '../query/scopes';
+import { isTerm, type And, type Phrase, type Query, type Range, type Term, type Word } from '../query/query';
+import type { Told } from '../query/truth';
+import { isNumberFact, isTextScope, type NamedFact, type NumberFact, type Scope, type TextScope } from '../query/scopes';
 import {
   addAll,
   countBits,
@@ -19,8 +20,18 @@ import {
 } from './bitmap';
 import { buildParts, type IndexParts, type PeopleList } from './index-parts';
 import type { Person } from './person';
+import type { Field } from './values';
 import { addHolders, valuesIn, valuesWith } from './postings';
 import { Vocabulary } from './vocabulary';
+
+/** Whom a query finds for certain, and whom it finds or may find. */
+export interface Readings {
+  certain: Bitmap;
+  possible: Bitmap;
+}
+
+/** A field that a scope searches: of several, a text. */
+const fieldOf = (scope: Scope): Field => (scope === 'any' ? 'name' : (scope as Field));
 
 /** Bytes of found sets that an index keeps at most. */
 const keptBytes = 64 * 1024 * 1024;
@@ -42,6 +53,7 @@ export class PeopleIndex {
   /** Ids of the people, in their order. */
   readonly ids: readonly string[];
   private readonly found = new Map<string, Bitmap>();
+  private readonly lacks = new Map<Scope, Bitmap>();
   private sorted: string[] | null = null;
   private readonly forms = new Map<(key: string) => string, Map<string, number[]>>();
 
@@ -53,6 +65,7 @@ export class PeopleIndex {
   ) {
     this.ids = parts.ids;
     this.size = parts.ids.length;
+    this.everybody = fullBitmap(this.size);
   }
 
   /**
@@ -87,16 +100,103 @@ export class PeopleIndex {
     return rowsOf(this.rows(query), limit).map((row) => this.ids[row]!);
   }
 
+  /** Those of whom a fact is not known. Shared: not to be changed. */
+  lacking(scope: Exclude<Scope, TextScope>): Bitmap {
+    let rows = this.lacks.get(scope);
+    if (!rows) this.lacks.set(scope, (rows = isNumberFact(scope) ? this.withoutNumber(scope) : this.without(scope)));
+    return rows;
+  }
+
+  private withoutNumber(fact: NumberFact): Bitmap {
+    const rows = emptyBitmap(this.size);
+    this.parts.numbers[fact].forEach((value, row) => {
+      if (Number.isNaN(value)) setBit(rows, row);
+    });
+    return rows;
+  }
+
+  private without(scope: NamedFact): Bitmap {
+    const { holderStarts, holders } = this.parts;
+    const [from, to] = valuesIn(scope, this.parts);
+    const rows = fullBitmap(this.size);
+    const has = emptyBitmap(this.size);
+    for (let at = holderStarts[from]!, end = holderStarts[to]!; at < end; at++) setBit(has, holders[at]!);
+    takeOut(rows, has);
+    return rows;
+  }
+
   /** The people it finds as a set of row numbers. Shared: not to be changed. */
   rows(query: Query): Bitmap {
     const key = keyOf(query);
     const known = this.found.get(key);
     if (known) return known;
     const rows = this.work(query);
-    if ((this.found.size + 1) * rows.byteLength > keptBytes) this.found.delete(this.found.keys().next().value!);
-    this.found.set(key, rows);
+    this.keep(key, rows);
     return rows;
   }
+
+  private keep(key: string, rows: Bitmap): void {
+    if ((this.found.size + 1) * rows.byteLength > keptBytes) this.found.delete(this.found.keys().next().value!);
+    this.found.set(key, rows);
+  }
+
+  /**
+   * Whom a query finds for certain and whom it may find, by Kleene's three values (`truthOf`): `possible` holds the
+   * certain ones too, and all whom nothing told contradicts. `isChecked` says of which terms what is not told is
+   * unknown; the others were asked of the source, which answers yes or no. Shared: not to be changed.
+   */
+  readings(query: Query, told: Told, isChecked: (term: Term) => boolean = () => true): Readings {
+    const { met, open } = this.side(query, told, isChecked);
+    return { certain: met, possible: open };
+  }
+
+  /** The sets of those who meet a query, and of those who meet it or leave it open. */
+  private side(query: Query, told: Told, isChecked: (term: Term) => boolean): { met: Bitmap; open: Bitmap } {
+    if (isTerm(query)) {
+      const met = this.rows(query);
+      return { met, open: isChecked(query) ? this.leftOpen(query, met, told) : met };
+    }
+    const parts = query.kind === 'not' ? [query.part] : query.parts;
+    const sides = parts.map((part) => this.side(part, told, isChecked));
+    // Where nothing is left open the sets of the whole are kept, and counted as ever.
+    if (sides.every(({ met, open }) => met === open)) {
+      const met = this.rows(query);
+      return { met, open: met };
+    }
+    if (query.kind === 'not') return { met: this.others(sides[0]!.open), open: this.others(sides[0]!.met) };
+    const combined = (which: 'met' | 'open') => {
+      const rows = sides[0]![which].slice();
+      for (const side of sides.slice(1)) (query.kind === 'and' ? keepCommon : addAll)(rows, side[which]);
+      return rows;
+    };
+    return { met: combined('met'), open: combined('open') };
+  }
+
+  private leftOpen(term: Term, met: Bitmap, told: Told): Bitmap {
+    const range = rangeOf(term);
+    const { scope } = term;
+    if (range === 'never' || (range && (range.low ?? -Infinity) > (range.high ?? Infinity))) return met;
+    if (range === null && !sequencesOf(term as Word | Phrase, this.matching)(fieldOf(scope)).keys.length) return met;
+    if (isTextScope(scope)) return told.has(scope) ? met : this.everybody;
+    const unknown = this.lacking(scope);
+    if (!countBits(unknown)) return met;
+    const key = `${keyOf(term)}?`;
+    let open = this.found.get(key);
+    if (!open) {
+      open = met.slice();
+      addAll(open, unknown);
+      this.keep(key, open);
+    }
+    return open;
+  }
+
+  private others(rows: Bitmap): Bitmap {
+    const others = fullBitmap(this.size);
+    takeOut(others, rows);
+    return others;
+  }
+
+  private readonly everybody: Bitmap;
 
   private work(query: Query): Bitmap {
     switch (query.kind) {
@@ -122,7 +222,17 @@ export class PeopleIndex {
         if (range === 'never') return emptyBitmap(this.size);
         if (range) return this.between(range);
         const term = query as Word | Phrase;
-        return this.saying(term.scope, sequenceOf(term, this.matching));
+        const { scope } = term;
+        const sequenceIn = sequencesOf(term, this.matching);
+        const inText = sequenceIn(fieldOf(scope));
+        const inPlace = scope === 'any' ? sequenceIn('place') : inText;
+        const [from, to] = valuesIn(scope, this.parts);
+        if (inPlace.keys.length === inText.keys.length) return this.saying(inText, from, to, scope === 'any');
+        // Nothing is dropped in a place, which is a fact, though `any` searches it too: it is the last that it searches.
+        const [place] = valuesIn('place', this.parts);
+        const rows = this.saying(inPlace, place, to, false).slice();
+        addAll(rows, this.saying(inText, from, place, false));
+        return rows;
       }
     }
   }
@@ -167,13 +277,13 @@ export class PeopleIndex {
     return rows;
   }
 
-  private saying(scope: Scope, sequence: Sequence): Bitmap {
+  /** Those who say a sequence in the values from one to before another, which may be all that `any` searches. */
+  private saying(sequence: Sequence, from: number, to: number, anywhere: boolean): Bitmap {
     const size = sequence.keys.length;
     const choices = sequence.keys.map((key, i) =>
       i === size - 1 && sequence.prefix ? this.beginning(key, sequence.form) : this.wordsLike(key, sequence.form)
     );
-    const [from, to] = valuesIn(scope, this.parts);
-    if (size === 1) return this.union(choices[0]!, from, to, scope === 'any');
+    if (size === 1) return this.union(choices[0]!, from, to, anywhere);
     const rows = emptyBitmap(this.size);
     if (!size) return rows;
     // For each place of the phrase, the values that hold a word which may stand there.

@@ -1,3 +1,4 @@
+import { dropsStopWords } from '../query/leaf';
 import type { Matching } from '../query/matching';
 import { GrowingUint32 } from './growing-array';
 import { fields, type Field } from './values';
@@ -21,6 +22,7 @@ export class ValuesMet {
     fields.map((field, number) => [field, { number, values: new Map() }])
   );
   private readonly push: (word: number) => void;
+  private readonly pushAll: (word: number) => void;
 
   /** Room is made for the people there will be with so much to tell as most have: growing copies it all. */
   constructor(
@@ -33,14 +35,15 @@ export class ValuesMet {
     this.fieldOf = new GrowingUint32(people * 2);
     this.had = new GrowingUint32(people * 12);
     this.rowStarts = new GrowingUint32(people + 1);
-    // Words the source drops are met first, so that their numbers are the lowest, and never reach the stream.
+    // Words the source drops are met first, so that their numbers are the lowest, and never reach the stream of a text.
     for (const word of matching.stopWords) vocabulary.cut(word, () => {});
     const dropped = vocabulary.words.length - 1;
+    this.pushAll = (word) => stream.push(word);
     this.push = dropped
       ? (word: number) => {
           if (word > dropped) stream.push(word);
         }
-      : (word: number) => stream.push(word);
+      : this.pushAll;
   }
 
   /** The values told from here on are those of the next person. */
@@ -56,7 +59,7 @@ export class ValuesMet {
       value = this.begins.length;
       this.begins.push(this.stream.length);
       this.fieldOf.push(number);
-      this.vocabulary.cut(text, this.push);
+      this.vocabulary.cut(text, dropsStopWords(field) ? this.push : this.pushAll);
       this.stream.push(0);
       if (short && values.size < mostToldApart) values.set(text, value);
     }

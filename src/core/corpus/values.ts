@@ -1,4 +1,4 @@
-import { countryNames } from '../people/countries';
+import { countryCode } from '../people/countries';
 import { industryName } from '../people/industries';
 import type { NumberFact, Scope } from '../query/scopes';
 import type { Person } from './person';
@@ -63,7 +63,8 @@ export function eachValue(person: Person, tell: TellValue): void {
   tellAll('group', person.groups, tell);
   tellAll('contact', person.contact, tell);
   if (person.place) tell('place', person.place);
-  if (person.country) tellAll('country', countryNames(person.country), tell);
+  // As its code where it is a country: countries are compared as countries and not by the words of their names.
+  if (person.country) tell('country', countryCode(person.country) ?? person.country);
   if (person.industry) {
     tell('industry', person.industry);
     const name = industryName(person.industry);

@@ -1,3 +1,4 @@
+import { countryCode } from '../people/countries';
 import { wordingOf } from '../query/implies';
 import { keyOf } from '../query/key';
 import { isTerm, join, type And, type Or, type Query, type Term } from '../query/query';
@@ -104,7 +105,11 @@ function isValue(term: Term, fact: Fact, sheet: Sheet): boolean {
   }
   if (fact.values === null) return true;
   const wanted = fold(term.text).trim();
-  return !(term.kind === 'word' && term.prefix) && fact.values.some((value) => fold(value) === wanted);
+  const country = fact.scope === 'country' ? countryCode(term.text) : undefined;
+  return (
+    !(term.kind === 'word' && term.prefix) &&
+    fact.values.some((value) => fold(value) === wanted || (country !== undefined && countryCode(value) === country))
+  );
 }
 
 /** A word or phrase as a box can say it; its words joined by and where the box knows no phrases. */

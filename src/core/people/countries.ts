@@ -1,30 +1,74 @@
 import iso from 'iso-3166-1';
 
-const english = new Intl.DisplayNames(['en'], { type: 'region' });
+/** Everyday forms that neither ISO 3166-1 nor the languages' own names list. Common practice, no published source. */
+const alsoCalled: Record<string, string[]> = {
+  GB: ['UK', 'U.K.', 'Great Britain', 'Britain', 'England', 'Scotland', 'Wales', 'Northern Ireland'],
+  NL: ['Holland', 'The Netherlands'],
+  US: ['USA', 'U.S.', 'U.S.A.', 'United States of America', 'The United States'],
+  CZ: ['Czech Republic'],
+  KR: ['South Korea'],
+  KP: ['North Korea'],
+  RU: ['Russia'],
+  IE: ['Republic of Ireland'],
+  CI: ['Ivory Coast'],
+  MK: ['Macedonia'],
+  TR: ['Turkey']
+};
 
-/** Everyday short forms that ISO 3166-1 does not list. */
-const alsoCalled: Record<string, string[]> = { GB: ['UK', 'Great Britain'], NL: ['Holland'], US: ['USA'] };
+/** The languages of the title lexicon and their neighbours: countries are known by their names in all of them. */
+const languages = ['en', 'da', 'sv', 'nb', 'nl', 'de', 'fr', 'es', 'it', 'pt', 'pl', 'fi'] as const;
 
 interface Country {
+  /** ISO 3166-1 alpha-2. */
   code: string;
+  /** The everyday English name. */
   name: string;
   names: string[];
 }
 
-/** ISO 3166-1 countries with their everyday English names. */
+const displayNames = languages.map((language) => new Intl.DisplayNames([language], { type: 'region' }));
+
+/** ISO 3166-1 countries with their everyday names in English, and then in the other languages. */
 export const countries: readonly Country[] = iso.all().map(({ alpha2, alpha3, country }) => {
-  const name = english.of(alpha2) ?? country;
-  return { code: alpha2, name, names: [...new Set([alpha2, name, country, alpha3, ...(alsoCalled[alpha2] ?? [])])] };
+  const [name = country, ...others] = displayNames.map((names) => names.of(alpha2) ?? country);
+  return {
+    code: alpha2,
+    name,
+    names: [...new Set([alpha2, name, country, alpha3, ...(alsoCalled[alpha2] ?? []), ...others])]
+  };
 });
 
-const byCode = new Map(countries.map((country) => [country.code, country]));
-const byName = new Map(countries.flatMap((country) => country.names.map((name) => [name.toLowerCase(), country])));
+/** Small letters without accents or signs: `Côte d’Ivoire` is `cote d ivoire`. */
+const keyOf = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .toLowerCase()
+    .replaceAll(/\p{M}/gu, '')
+    .replaceAll('ø', 'o')
+    .replaceAll('ł', 'l')
+    .replaceAll(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
 
-/** All names a country is found by; what is no ISO code is its own only name. */
-export const countryNames = (codeOrText: string): string[] => byCode.get(codeOrText)?.names ?? [codeOrText];
+const byCode = new Map(countries.map((country) => [country.code, country]));
+const byName = new Map<string, Country>();
+// Codes and English names first: a name that another language gives another country never takes their place.
+for (let place = 0; place < Math.max(...countries.map(({ names }) => names.length)); place++)
+  for (const country of countries) {
+    const name = country.names[place];
+    const key = name === undefined ? '' : keyOf(name);
+    if (key && !byName.has(key)) byName.set(key, country);
+  }
 
 /** The everyday name of an ISO 3166-1 code; other text comes back as it is. */
 export const countryName = (codeOrText: string): string => byCode.get(codeOrText)?.name ?? codeOrText;
 
-/** The ISO 3166-1 alpha-2 code of a country written as a code or a name, or undefined. */
-export const countryCode = (text: string): string | undefined => byName.get(text.trim().toLowerCase())?.code;
+const known = new Map<string, string | undefined>();
+
+/** The ISO 3166-1 alpha-2 code of a country written as a code or as a name in one of the languages, or undefined. */
+export function countryCode(text: string): string | undefined {
+  if (known.has(text)) return known.get(text);
+  const code = text.length > 100 ? undefined : byName.get(keyOf(text))?.code;
+  if (known.size > 10_000) known.clear();
+  known.set(text, code);
+  return code;
+}

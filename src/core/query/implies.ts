@@ -1,7 +1,8 @@
 import { isNumberFact, isTextScope, type Scope } from './scopes';
 import { isTerm, type Phrase, type Query, type Range, type Word } from './query';
+import { keysAsked } from './leaf';
 import { rangeOf } from './matches';
-import { keysOf, tokenKeys } from './tokens';
+import { tokenKeys } from './tokens';
 import { searches } from '../corpus/values';
 
 /**
@@ -25,7 +26,7 @@ const wordings = new WeakMap<Word | Phrase, Wording>();
 export function wordingOf(term: Word | Phrase): Wording {
   let wording = wordings.get(term);
   if (!wording) {
-    const keys = keysOf(term.text);
+    const keys = keysAsked(term);
     const prefix = term.kind === 'word' && term.prefix === true;
     wording = { scope: term.scope, keys, prefix, stems: term.kind === 'word' && keys.length === 1 && !prefix };
     wordings.set(term, wording);

@@ -1,10 +1,9 @@
 import type { Person } from '../corpus/person';
 import { numberOf, searches, valuesOf, type Value } from '../corpus/values';
-import { sequenceOf, indexOfSequence } from './leaf';
+import { indexOfSequence, keysHeld, sequencesOf } from './leaf';
 import { exactMatching, type Matching } from './matching';
 import type { Query, Range, Word, Phrase } from './query';
 import { isNumberFact } from './scopes';
-import { tokenKeys } from './tokens';
 
 /**
  * Whether a query holds for a person: the one definition of what a string means. A fact the source does not know
@@ -63,11 +62,11 @@ function inRange({ scope, low, high }: Range): Test {
 }
 
 function says(term: Word | Phrase, matching: Matching): Test {
-  const sequence = sequenceOf(term, matching);
+  const sequenceIn = sequencesOf(term, matching);
   return ({ values }) =>
     values.some((entry) => {
       if (!searches(term.scope, entry.value.field)) return false;
-      entry.words ??= tokenKeys(entry.value.text).filter((key) => !matching.stopWords.has(key));
-      return indexOfSequence(entry.words, sequence) >= 0;
+      entry.words ??= keysHeld(entry.value.field, entry.value.text, matching);
+      return indexOfSequence(entry.words, sequenceIn(entry.value.field)) >= 0;
     });
 }

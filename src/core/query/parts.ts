@@ -1,7 +1,6 @@
-import { tokens } from './tokens';
 import type { Person } from '../corpus/person';
 import { searches, valuesOf } from '../corpus/values';
-import { indexOfSequence, sequenceOf } from './leaf';
+import { indexOfSequence, sequencesOf, tokensHeld } from './leaf';
 import { exactMatching, type Matching } from './matching';
 import { terms, type Query } from './query';
 import { isNumberFact } from './scopes';
@@ -32,16 +31,17 @@ export interface Mark {
 export function marksOf(query: Query, person: Person, matching: Matching = exactMatching): Mark[] {
   const values = valuesOf(person).map((value) => ({
     ...value,
-    tokens: tokens(value.text).filter(({ key }) => !matching.stopWords.has(key))
+    tokens: tokensHeld(value.field, value.text, matching)
   }));
   const marks: Mark[] = [];
   for (const part of partsOf(query))
     for (const { term, wanted } of terms(part.query)) {
       if (!wanted || term.kind === 'range' || isNumberFact(term.scope)) continue;
-      const sequence = sequenceOf(term, matching);
+      const sequenceIn = sequencesOf(term, matching);
       values.forEach((value, index) => {
         if (!searches(term.scope, value.field)) return;
         const words = value.tokens.map((token) => token.key);
+        const sequence = sequenceIn(value.field);
         let at = indexOfSequence(words, sequence);
         while (at >= 0) {
           const last = value.tokens[at + sequence.keys.length - 1]!;

@@ -1,6 +1,6 @@
 import type { Person } from '../corpus/person';
 import { searches, valuesOf, type Field } from '../corpus/values';
-import { indexOfSequence, sequenceOf } from '../query/leaf';
+import { indexOfSequence, keysHeld, sequencesOf } from '../query/leaf';
 import { matches, rangeOf } from '../query/matches';
 import { exactMatching, type Matching } from '../query/matching';
 import { partsOf, type Part } from '../query/parts';
@@ -75,12 +75,11 @@ function explainPart({ index, query, excludes }: Part, person: Person, matching:
 export function fieldsAnswering(term: Term, person: Person, matching: Matching): Answer['fields'] {
   const range = rangeOf(term);
   if (range) return range !== 'never' && matches(term, person, matching) ? ['fact'] : [];
-  const sequence = sequenceOf(term as Exclude<Term, Range>, matching);
+  const sequenceIn = sequencesOf(term as Exclude<Term, Range>, matching);
   const fields = new Set<Field>();
   for (const { field, text } of valuesOf(person)) {
     if (fields.has(field) || !searches(term.scope, field)) continue;
-    const words = tokenKeys(text).filter((key) => !matching.stopWords.has(key));
-    if (indexOfSequence(words, sequence) >= 0) fields.add(field);
+    if (indexOfSequence(keysHeld(field, text, matching), sequenceIn(field)) >= 0) fields.add(field);
   }
   return [...fields];
 }

@@ -1,7 +1,7 @@
 import type { Person } from '$core/corpus/person';
 import { fields, searches, valuesOf, type Field } from '$core/corpus/values';
 import { rangeOf } from '$core/query/matches';
-import { tokenKeys } from '$core/query/tokens';
+import { keysAsked } from '$core/query/leaf';
 import type { Query } from '$core/query/query';
 import { isNumberFact, type Scope } from '$core/query/scopes';
 
@@ -81,7 +81,7 @@ function toTsquery(query: Query): string {
     case 'range':
       throw new TypeError('A range is no text.');
     default: {
-      const words = tokenKeys(query.text).map((word) => `'${word.replaceAll(/['\\]/g, '')}'`);
+      const words = keysAsked(query).map((word) => `'${word.replaceAll(/['\\]/g, '')}'`);
       if (query.kind === 'word' && query.prefix) words.push(`${words.pop()}:*`);
       return `(${words.join(' <-> ')})`;
     }

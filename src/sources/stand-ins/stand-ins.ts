@@ -53,6 +53,6 @@ function nameOf(what: string, size: number, contents: unknown): string {
   return `${what}-${size}-${hashText(told).toString(36)}${hashText(`${told}/2`).toString(36)}`;
 }
 /** Goes up when the parts of an index change their meaning. */
-const indexFormat = 2;
+const indexFormat = 3;
 let sample: ReturnType<typeof makeWorld> | undefined;
 const sampleWorld = () => (sample ??= makeWorld(400));
