@@ -1,21 +1,75 @@
-import { addAll, countBits, emptyBitmap, firstOf, keepCommon } from '$core/corpus/bitmap';
+import {
+  addAll,
+  countBits,
+  countCommon,
+  emptyBitmap,
+  firstOf,
+  fullBitmap,
+  takeOut,
+  type Bitmap
+} from '$core/corpus/bitmap';
 import { render, type Rendering } from '$core/dialect/render';
+import { toldBy } from '$core/dialect/sheet';
 import { countInterval } from '$core/measure/count';
-import type { Interval } from '$core/measure/wilson';
-import type { Query } from '$core/query/query';
+import { foundBy, type Found, type SearchAnswer } from '$core/measure/figures';
+import { keyOf } from '$core/query/key';
+import { isTerm, type Query } from '$core/query/query';
 import type { IndexedSource } from './indexed-source';
-import { countOf } from './try-string';
+
+export interface Counted {
+  rendering: Rendering;
+  found: Found;
+  /** Whom its searches find, shown or not. Shared: not to be changed. */
+  asked: Bitmap;
+}
+
+/** Answers kept for each source: a string that changes in one term asks for the others again. */
+const mostKept = 2000;
+const kept = new WeakMap<IndexedSource, Map<string, Counted>>();
 
 /** How many people a string finds at a source, as `tryString` says, worked out on sets and without making a person. */
-export function countString(query: Query, source: IndexedSource): { rendering: Rendering; count: Interval } {
-  const rendering = render(query, source.sheet);
-  const seen = emptyBitmap(source.index.size);
-  const answers = rendering.searches.map((search) => {
+export function countString(query: Query, source: IndexedSource): Counted {
+  // Groups are asked again and again with their terms; whole strings change with every key.
+  if (!isTerm(query)) return count(query, source);
+  let answers = kept.get(source);
+  if (!answers) kept.set(source, (answers = new Map()));
+  const key = keyOf(query);
+  let known = answers.get(key);
+  if (!known) {
+    known = count(query, source);
+    if (answers.size > mostKept) answers.clear();
+    // The set is the index's own to keep.
+    answers.set(key, { ...known, asked: emptyBitmap(0) });
+  }
+  return known;
+}
+
+function count(query: Query, source: IndexedSource): Counted {
+  const { sheet, index } = source;
+  const rendering = render(query, sheet);
+  const { certain, possible } = rendering.leftover
+    ? index.readings(rendering.leftover, toldBy(sheet))
+    : { certain: fullBitmap(index.size), possible: fullBitmap(index.size) };
+  const asked = emptyBitmap(index.size);
+  const seen = emptyBitmap(index.size);
+  const most = sheet.limits.shown ?? Infinity;
+  const answers = rendering.searches.map((search): SearchAnswer => {
     const { said, found } = source.count(search);
-    const shown = firstOf(found, source.sheet.limits.shown ?? Infinity);
+    const shown = firstOf(found, most);
+    const rows = countBits(shown);
+    addAll(asked, found);
+    const fresh = shown.slice();
+    takeOut(fresh, seen);
     addAll(seen, shown);
-    return { said, interval: countInterval(said, source.sheet.counting), shown: countBits(shown) };
+    const interval = countInterval(said, sheet.counting);
+    return {
+      said,
+      interval,
+      shown: rows,
+      certain: countCommon([fresh, certain], []),
+      possible: countCommon([fresh, possible], []),
+      complete: rows < most || interval.high <= rows
+    };
   });
-  if (rendering.leftover) keepCommon(seen, source.index.rows(rendering.leftover));
-  return { rendering, count: countOf(answers, rendering, countBits(seen)) };
+  return { rendering, found: foundBy(answers, rendering.leftover !== null), asked };
 }

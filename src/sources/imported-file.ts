@@ -2,11 +2,39 @@ import type { IndexParts, PeopleList } from '$core/corpus/index-parts';
 import { PeopleIndex } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
 import { sheetSchema, type Sheet } from '$core/dialect/sheet';
+import type { ColumnField } from '$core/formats/columns';
 import { matchingOf } from '$core/query/matching';
+import { scopes, type Scope } from '$core/query/scopes';
 import { IndexedSource } from './indexed-source';
 
-/** The sheet of a file the user imported: it takes the whole notation, counts exactly and shows everything. */
-export function importedSheet(id: string, name: string): Sheet {
+/** What a file tells whose columns are matched so. What someone says of themselves, or what they know, is taken for their profile. */
+export function toldByColumns(mapping: readonly ColumnField[]): Scope[] {
+  if (mapping.includes('person')) return [...scopes];
+  return [...new Set(mapping.flatMap((field) => columnTells[field] ?? []))];
+}
+const columnTells: Partial<Record<ColumnField, readonly Scope[]>> = {
+  title: ['title'],
+  company: ['company'],
+  pastTitle: ['pasttitle'],
+  pastCompany: ['pastcompany'],
+  about: ['about', 'any'],
+  skills: ['skill', 'any'],
+  school: ['school'],
+  group: ['group'],
+  mail: ['contact'],
+  phone: ['contact'],
+  url: ['contact'],
+  place: ['place', 'country'],
+  country: ['country'],
+  industry: ['industry'],
+  function: ['function'],
+  rank: ['rank'],
+  headcount: ['headcount'],
+  founded: ['founded']
+};
+
+/** The sheet of a file the user imported: it takes the whole notation, counts exactly and shows everything; `tells` is what its columns hold. */
+export function importedSheet(id: string, name: string, tells: readonly Scope[] = scopes): Sheet {
   return sheetSchema.parse({
     id,
     name,
@@ -26,6 +54,8 @@ export function importedSheet(id: string, name: string): Sheet {
       }
     ],
     facts: [],
+    tells,
+    listsAll: true,
     limits: { characters: null, words: null, operators: null, shown: null, searches: 1, page: 1000 },
     matching: { stemming: null, diacritics: 'kept' },
     counting: { kind: 'exact' }

@@ -1,7 +1,7 @@
 import type { PeopleList } from '$core/corpus/index-parts';
 import { PeopleIndex } from '$core/corpus/people-index';
 import type { Person } from '$core/corpus/person';
-import { countBits, emptyBitmap, rowsOf, type Bitmap } from '$core/corpus/bitmap';
+import { countBits, emptyBitmap, fullBitmap, rowsOf, type Bitmap } from '$core/corpus/bitmap';
 import { readSearch, type Search } from '$core/dialect/search';
 import type { Sheet } from '$core/dialect/sheet';
 import { countInterval, shownCount } from '$core/measure/count';
@@ -57,8 +57,8 @@ export class IndexedSource implements Source {
   /** The count it says of a search, and all whom the search finds, shown or not. Shared: not to be changed. */
   count(search: Search): { said: number; found: Bitmap } {
     const query = readSearch(search, this.sheet);
-    if (!query) return { said: 0, found: emptyBitmap(this.index.size) };
-    const found = this.index.rows(query);
+    if (!query && !this.sheet.listsAll) return { said: 0, found: emptyBitmap(this.index.size) };
+    const found = query ? this.index.rows(query) : fullBitmap(this.index.size);
     return { said: shownCount(countBits(found), this.sheet.counting, luck(JSON.stringify(search))), found };
   }
 

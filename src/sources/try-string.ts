@@ -1,23 +1,24 @@
 import type { Person } from '$core/corpus/person';
 import { render, type Rendering } from '$core/dialect/render';
+import { toldBy, type Sheet } from '$core/dialect/sheet';
 import { countInterval } from '$core/measure/count';
-import type { Interval } from '$core/measure/wilson';
-import { matcher } from '$core/query/matches';
+import { foundBy, type Found, type SearchAnswer } from '$core/measure/figures';
 import { matchingOf } from '$core/query/matching';
 import type { Query } from '$core/query/query';
-import type { Sheet } from '$core/dialect/sheet';
+import { truthReader } from '$core/query/truth';
 import type { Answer, Source } from './source';
 
 /** What a string finds at one source: how many, and the people that can be seen. */
 export interface Outcome {
   rendering: Rendering;
-  /** Per search, the count the source showed and what it may stand for. */
-  answers: { said: number; interval: Interval; shown: number }[];
-  /** How many people the string finds there. */
-  count: Interval;
-  /** The people that can be seen, best first, nobody twice; those the left-over part removes are gone. */
+  /** Per search, what it brought. */
+  answers: SearchAnswer[];
+  found: Found;
+  /** The people that can be seen, best first, nobody twice; those whom the left-over part contradicts are gone. */
   people: Person[];
-  /** Seen people that the left-over part removed. */
+  /** Ids of those among them who do not meet the left-over part for certain: something is not told of them. */
+  open: Set<string>;
+  /** Seen people whom the left-over part contradicts. */
   filtered: number;
 }
 
@@ -31,40 +32,55 @@ export function tryString(query: Query, source: Source): Outcome {
   );
 }
 
-/** Joins what the searches of a rendering answered: best first, nobody twice, filtered by what the source could not say. */
+/**
+ * Joins what the searches of a rendering answered: best first, nobody twice, without those whom what the source could not
+ * be asked contradicts. Whoever is counted belongs to the first search that brought them.
+ */
 export function gather(rendering: Rendering, answers: readonly Answer[], sheet: Sheet): Outcome {
-  const passes = rendering.leftover && matcher(rendering.leftover, matchingOf(sheet.matching));
-  const seen = new Map<string, Person>();
+  const truth =
+    rendering.leftover && truthReader(rendering.leftover, toldBy(sheet), matchingOf(sheet.matching));
+  const met = new Map<string, Person>();
   const removed = new Set<string>();
-  const deepest = Math.max(0, ...answers.map((answer) => answer.people.length));
-  for (let rank = 0; rank < deepest; rank++)
-    for (const { people } of answers) {
-      const person = people[rank];
-      if (!person || seen.has(person.id) || removed.has(person.id)) continue;
-      if (passes && !passes(person)) removed.add(person.id);
-      else seen.set(person.id, person);
+  const open = new Set<string>();
+  const told = answers.map((answer): SearchAnswer => {
+    const { said, people, interval = countInterval(said, sheet.counting) } = answer;
+    let [certain, possible] = [0, 0];
+    for (const person of people) {
+      if (met.has(person.id) || removed.has(person.id)) continue;
+      const value = truth ? truth(person) : 'met';
+      if (value === 'not met') {
+        removed.add(person.id);
+        continue;
+      }
+      met.set(person.id, person);
+      possible++;
+      if (value === 'met') certain++;
+      else open.add(person.id);
     }
-  const told = answers.map(({ said, people, interval = countInterval(said, sheet.counting) }) => ({
-    said,
-    interval,
-    shown: people.length
-  }));
+    return { said, interval, shown: people.length, certain, possible, complete: isComplete(answer, interval, sheet) };
+  });
   return {
     rendering,
     answers: told,
-    count: countOf(told, rendering, seen.size),
-    people: [...seen.values()],
+    found: foundBy(told, rendering.leftover !== null),
+    people: bestFirst(answers, met),
+    open,
     filtered: removed.size
   };
 }
 
-/** How many people a string finds, from what its searches showed and how many people were seen in the end. */
-export function countOf(answers: Outcome['answers'], rendering: Rendering, seen: number): Interval {
-  const unseen = answers.map(({ interval, shown }) => ({
-    low: Math.max(0, interval.low - shown),
-    high: Math.max(0, interval.high - shown)
-  }));
-  if (answers.length === 1 && rendering.exactness === 'exact')
-    return { low: seen + unseen[0]!.low, high: seen + unseen[0]!.high };
-  return { low: seen, high: seen + unseen.reduce((sum, one) => sum + one.high, 0) };
+/** Whether all that a search has was shown: it ended below the cap, or a person who counted saw no more. */
+const isComplete = ({ people, interval }: Answer, counted: { high: number }, sheet: Sheet): boolean =>
+  interval ? counted.high <= people.length : people.length < (sheet.limits.shown ?? Infinity) || counted.high <= people.length;
+
+/** The first of each search, then the second of each, and so on. */
+function bestFirst(answers: readonly Answer[], kept: ReadonlyMap<string, Person>): Person[] {
+  const deepest = Math.max(0, ...answers.map(({ people }) => people.length));
+  const ordered = new Map<string, Person>();
+  for (let rank = 0; rank < deepest; rank++)
+    for (const { people } of answers) {
+      const person = people[rank] && kept.get(people[rank].id);
+      if (person) ordered.set(person.id, person);
+    }
+  return [...ordered.values()];
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { sheetSchema, type Sheet } from '../../src/core/dialect/sheet';
+import { scopes } from '../../src/core/query/scopes';
 
 const sometimes = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: null, freq: 3 });
 /** Null twice as often as not. */
@@ -50,16 +51,19 @@ export const sheets: fc.Arbitrary<Sheet> = fc
     nesting: seldom(fc.integer({ min: 1, max: 3 })),
     stemming: fc.constantFrom('english' as const, null),
     diacritics: fc.constantFrom('kept' as const, 'folded' as const),
-    stopWords: fc.constantFrom([], [], ['head', 'test'])
+    stopWords: fc.constantFrom([], [], ['head', 'test']),
+    tells: fc.subarray([...scopes]),
+    shown: seldom(fc.integer({ min: 1, max: 50 }))
   })
-  .map(({ boxes, facts, searches, characters, words, operators, nesting, ...matching }) =>
+  .map(({ boxes, facts, searches, characters, words, operators, nesting, tells, shown, ...matching }) =>
     sheetSchema.parse({
       id: 'made',
       name: 'Made',
       about: '',
       boxes,
       facts: facts.filter((one, i) => facts.findIndex((other) => other.scope === one.scope) === i),
-      limits: { characters, words, operators, nesting, shown: null, searches },
+      tells,
+      limits: { characters, words, operators, nesting, shown, searches },
       matching,
       counting: { kind: 'exact' }
     })

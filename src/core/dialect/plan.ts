@@ -3,7 +3,7 @@ import { wordingOf } from '../query/implies';
 import { keyOf } from '../query/key';
 import { isTerm, join, type And, type Or, type Query, type Term } from '../query/query';
 import { isTextScope, type Scope } from '../query/scopes';
-import { fold } from '../query/tokens';
+import { fold, keysOf } from '../query/tokens';
 import { isPlain, joiner, writeBox } from './box-text';
 import type { Draft } from './search';
 import { wordsOnly, type Box, type Fact, type Sheet } from './sheet';
@@ -128,23 +128,137 @@ function inBox(term: Term, box: Box, sheet: Sheet): { query: Query; exact: boole
     // Quoted, the word would lose its stem and find fewer people.
     if (!box.phrase || sheet.matching.stemming) return null;
   }
-  const phrase: Query = { kind: 'phrase', scope, text: term.text };
-  if (writeBox(phrase, box) !== null) return { query: phrase, exact: true };
+  const fitting = phraseThatFits(term.text, keys, box, sheet);
+  const phrase: Query = { kind: 'phrase', scope, text: fitting ?? term.text };
+  if (writeBox(phrase, box) !== null) return { query: phrase, exact: fitting === null };
   const single = keys.length === 1 && sheet.matching.stemming === null;
   const said = words(keys, box, sheet);
   return said && { query: said.query, exact: single && said.whole };
 }
 
-/** Words each to be found anywhere in the box; only the longest of them where the box cannot join them. */
+/** The most words that one search can have in a box, beside those Eave writes before every search. */
+const wordsThatFit = (box: Box, { limits }: Sheet): number =>
+  (limits.words ?? Infinity) - (box.opening ? keysOf(box.opening).length : 0);
+const charactersThatFit = (box: Box, { limits }: Sheet): number =>
+  (limits.characters ?? Infinity) - (box.opening ? box.opening.length + 1 : 0);
+
+/** The beginning of a phrase that goes beyond the limits: whoever says it all says that too. Null where all of it fits. */
+function phraseThatFits(text: string, keys: readonly string[], box: Box, sheet: Sheet): string | null {
+  const mostWords = wordsThatFit(box, sheet);
+  const mostCharacters = charactersThatFit(box, sheet) - 2;
+  if (keys.length <= mostWords && text.length <= mostCharacters) return null;
+  let length = -1;
+  const kept = keys.filter((key, i) => i < mostWords && (length += key.length + 1) <= mostCharacters);
+  return kept.length && kept.length < keys.length ? kept.join(' ') : null;
+}
+
+/** Words each to be found anywhere in the box, as many as the limits take, the longest first; only one where the box cannot join them. */
 function words(keys: readonly string[], box: Box, sheet: Sheet): { query: Query; exact: false; whole: boolean } | null {
   const plain = keys
     .map((text) => ({ kind: 'word' as const, scope: box.searches, text }))
     .filter((word) => !sheet.matching.stopWords.includes(word.text) && isPlain(word, box));
   if (!plain.length) return null;
-  const all = join('and', plain);
-  if (joiner('and', box) !== null) return { query: all, exact: false, whole: plain.length === keys.length };
+  if (joiner('and', box) !== null) {
+    const fitting = wordsWithin(plain, box, sheet);
+    if (!fitting.length) return null;
+    return { query: join('and', fitting), exact: false, whole: fitting.length === keys.length };
+  }
   const longest = plain.reduce((best, word) => (word.text.length > best.text.length ? word : best));
   return { query: longest, exact: false, whole: keys.length === 1 };
+}
+
+/** As many of some words as the limits take together, the longest first, in their order. */
+function wordsWithin<W extends { text: string }>(all: readonly W[], box: Box, sheet: Sheet): W[] {
+  const sign = joiner('and', box)!;
+  let words = wordsThatFit(box, sheet);
+  let characters = charactersThatFit(box, sheet) + sign.length;
+  let operators = (sheet.limits.operators ?? Infinity) + 1;
+  const perWord = sign.trim() ? 1 : 0;
+  const kept = new Set<W>();
+  for (const word of [...all].sort((a, b) => b.text.length - a.text.length)) {
+    const cost = word.text.length + sign.length;
+    if (words < 1 || characters < cost || (perWord && operators < 1)) continue;
+    words--;
+    characters -= cost;
+    operators -= perWord;
+    kept.add(word);
+  }
+  return all.filter((word) => kept.has(word));
+}
+
+/**
+ * Plans of one search each whose parts go into boxes, made one: all that one box is asked is joined at once. What cannot
+ * be joined so is left as it was. Time grows with their number, where joining one by one would write each box again and again.
+ */
+export function gathered<T extends { plan: Plan }>(asked: readonly T[], sheet: Sheet): { plan: Plan; of: T[] }[] {
+  const simple = asked.filter(({ plan }) => isBoxesOnly(plan));
+  if (simple.length < 2) return asked.map((one) => ({ plan: one.plan, of: [one] }));
+  const byBox = new Map<string, Query[]>();
+  for (const { plan } of simple)
+    for (const [id, query] of Object.entries(plan.drafts[0]!.boxes)) {
+      const list = byBox.get(id);
+      if (list) list.push(query);
+      else byBox.set(id, [query]);
+    }
+  const boxes: Draft['boxes'] = {};
+  for (const [id, queries] of byBox) {
+    const box = sheet.boxes.find((other) => other.id === id)!;
+    const all = join('and', queries);
+    const joins = queries.length === 1 || box.scoped || joiner('and', box) !== null;
+    if (!joins || (queries.length > 1 && !box.scoped && writeBox(all, box) === null))
+      return asked.map((one) => ({ plan: one.plan, of: [one] }));
+    boxes[id] = all;
+  }
+  const drafts = [{ ...emptyDraft(), boxes }];
+  return [
+    { plan: { drafts, exact: true }, of: simple },
+    ...asked.filter(({ plan }) => !isBoxesOnly(plan)).map((one) => ({ plan: one.plan, of: [one] }))
+  ];
+}
+
+const isBoxesOnly = ({ drafts: [draft, ...more] }: Plan): boolean =>
+  draft !== undefined &&
+  !more.length &&
+  !Object.keys(draft.include).length &&
+  !Object.keys(draft.exclude).length &&
+  !Object.keys(draft.range).length;
+
+/**
+ * Fewer searches that bring at least whom an OR brings, for a box that takes words only: words of which each alternative
+ * holds one, the one that stands in most alternatives first. What comes too much is checked away.
+ */
+export function coverOf(query: Or, sheet: Sheet): Plan | null {
+  const [box] = sheet.boxes;
+  if (sheet.boxes.length !== 1 || !box || box.scoped || sheet.facts.length || joiner('or', box) !== null) return null;
+  const alternatives: ReadonlySet<string>[] = [];
+  for (const part of query.parts) {
+    if (!isTerm(part) || part.kind === 'range' || !(isTextScope(part.scope) || part.scope === 'place')) return null;
+    if (box.searches !== 'any' && box.searches !== part.scope) return null;
+    const keys = keysOf(part.text).filter((key, i, all) => !(part.kind === 'word' && part.prefix && i === all.length - 1));
+    const usable = keys.filter(
+      (text) =>
+        !sheet.matching.stopWords.includes(text) &&
+        text.length > 1 &&
+        isPlain({ kind: 'word', scope: box.searches, text }, box)
+    );
+    if (!usable.length) return null;
+    alternatives.push(new Set(usable));
+  }
+  const chosen: string[] = [];
+  let left = alternatives;
+  while (left.length) {
+    const counts = new Map<string, number>();
+    for (const keys of left) for (const key of keys) counts.set(key, (counts.get(key) ?? 0) + 1);
+    const most = Math.max(...counts.values());
+    const best = [...counts].filter(([, count]) => count === most).reduce((a, b) => (b[0].length > a[0].length ? b : a));
+    chosen.push(best[0]);
+    left = left.filter((keys) => !keys.has(best[0]));
+  }
+  if (chosen.length >= query.parts.length || chosen.length > sheet.limits.searches) return null;
+  return {
+    drafts: chosen.map((text) => ({ ...emptyDraft(), boxes: { [box.id]: { kind: 'word', scope: box.searches, text } } })),
+    exact: false
+  };
 }
 
 /** Every search of one side joined with every search of the other; null when that makes too many. */

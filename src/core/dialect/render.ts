@@ -1,9 +1,12 @@
 import { print } from '../query/print';
-import { isTerm, join, type Query } from '../query/query';
-import { apart, cross, everybody, merge, planFor, type Plan } from './plan';
+import { isTerm, join, terms, type Query } from '../query/query';
+import { isTextScope } from '../query/scopes';
+import { keysOf } from '../query/tokens';
+import { apart, coverOf, cross, everybody, gathered, merge, planFor, type Plan } from './plan';
 import { noUse, useOf, writeSearch, type Draft, type Search, type Use } from './search';
-import { limitOf, shareOut, type SharedOut } from './share-out';
-import type { Sheet } from './sheet';
+import { limitOf, limitWords, shareOut, type SharedOut } from './share-out';
+import { toldBy, type Box, type Sheet } from './sheet';
+import { mayBeUnknown } from '../query/truth';
 
 /** A string translated for one source. */
 export interface Rendering {
@@ -19,9 +22,6 @@ export interface Rendering {
   use: Use;
 }
 
-/** Attempts at leaving something out until the rest keeps to the limits. */
-const mostAttempts = 40;
-
 interface Asked {
   conjunct: Query;
   plan: Plan;
@@ -29,51 +29,134 @@ interface Asked {
 
 /**
  * Translates a query for the source that the sheet describes. The union of the searches, each read by the source's
- * rules, then filtered by the left-over part, is what the query means under the source's matching; never less.
+ * rules, then filtered by the left-over part, is what the query means under the source's matching; never less. With what
+ * is not told as unknown (`truthOf`), the filter removes those whom the left-over part contradicts.
  */
 export function render(query: Query, sheet: Sheet): Rendering {
   const scoped = sheet.boxes.find((box) => box.scoped);
-  if (scoped) {
-    const draft: Draft = { ...everybody.drafts[0]!, boxes: { [scoped.id]: query } };
-    const shared = shareOut(draft, sheet, 1);
-    return shared ? finish(shared, [], sheet) : tooLong(draft, sheet);
-  }
-  const normal = pushNots(query, false);
-  const conjuncts = normal.kind === 'and' ? normal.parts : [normal];
+  if (scoped) return renderScoped(query, scoped, sheet);
+  const conjuncts = conjunctsOf(query);
   const planned = conjuncts.map((conjunct) => ({ conjunct, plan: planFor(conjunct, sheet) }));
   const wanted: Asked[] = [];
   const excluded: Asked[] = [];
   for (const { conjunct, plan } of planned) {
     if (plan) (conjunct.kind === 'not' ? excluded : wanted).push({ conjunct, plan });
+    else if (conjunct.kind === 'or') {
+      const cover = coverOf(conjunct, sheet);
+      if (cover) wanted.push({ conjunct, plan: cover });
+    }
   }
   // Exclusions alone would bring almost everyone.
   if (!wanted.length && conjuncts.some(({ kind }) => kind !== 'not')) return nothingToAsk(query, sheet);
-  for (const asked of fewerAndFewer(wanted)) {
+  for (const asked of sheet.limits.shown === null ? fewestFirst(wanted, sheet) : fewerAndFewer(wanted, sheet)) {
     const made = attemptAll(asked, excluded, sheet);
     if (!made) continue;
     const left = conjuncts.filter((conjunct) => !made.exactly.has(conjunct));
     const lonely = lonelyBoxes(made.shared, sheet);
-    return lonely.size ? render(query, withoutNots(lonely, sheet)) : finish(made.shared, left, sheet);
+    if (lonely.size) return render(query, withoutNots(lonely, sheet));
+    const limit =
+      made.asked < excluded.length || asked.length < wanted.length ? limitBeyond([...wanted, ...excluded], sheet) : null;
+    return finish(made.shared, left, sheet, limit ?? longTermLimit(query, sheet));
   }
   const drafts = combine([...wanted, ...excluded], sheet).drafts;
   return tooLong(drafts.find((draft) => !shareOut(draft, sheet, sheet.limits.searches)) ?? drafts[0]!, sheet);
 }
 
+/** The parts that must all hold, NOT on terms only. */
+function conjunctsOf(query: Query): readonly Query[] {
+  const normal = pushNots(query, false);
+  return normal.kind === 'and' ? normal.parts : [normal];
+}
+
+/**
+ * A place that takes the notation whole is asked what it can answer by what it tells; what it may not know of a person
+ * (a fact, a text it does not have) Eave checks, since being asked it would drop whoever lacks it. One that cannot show
+ * everybody is asked all of it where nothing else is left to ask.
+ */
+function renderScoped(query: Query, box: Box, sheet: Sheet): Rendering {
+  const told = toldBy(sheet);
+  const conjuncts = conjunctsOf(query);
+  const left = conjuncts.filter((conjunct) => mayBeUnknown(conjunct, told));
+  const asked = conjuncts.filter((conjunct) => !left.includes(conjunct));
+  const all = !asked.length && !sheet.listsAll;
+  const whole = all || !left.length;
+  const boxes: Draft['boxes'] = whole ? { [box.id]: query } : asked.length ? { [box.id]: join('and', asked) } : {};
+  const draft: Draft = { ...everybody.drafts[0]!, boxes };
+  const shared = shareOut(draft, sheet, 1);
+  return shared ? finish(shared, whole ? [] : left, sheet) : tooLong(draft, sheet);
+}
+
+/** Parts up to which leaving out one after another is tried. */
+const mostLeftOutSingly = 24;
+
 /**
  * What is wanted, whole and then with ever less of it, for as long as it may not fit: without one part, the last first,
- * since strings narrow from who is wanted to where; then without the largest part, and so on.
+ * since strings narrow from who is wanted to where; then as many as fit, in their order and, where a part is too large by
+ * itself, the small ones first. A handful of attempts, each linear in the string.
  */
-function* fewerAndFewer(wanted: readonly Asked[]): Generator<Asked[]> {
-  let asked = [...wanted];
-  let attempts = 0;
-  yield inOrder(asked);
-  while (asked.length > 1 && attempts < mostAttempts) {
-    for (const one of [...asked].reverse()) {
-      if (attempts++ < mostAttempts) yield inOrder(asked.filter((other) => other !== one));
-    }
-    const largest = asked.reduce((most, one) => (sizeOf(one.conjunct) > sizeOf(most.conjunct) ? one : most));
-    asked = asked.filter((one) => one !== largest);
+function* fewerAndFewer(wanted: readonly Asked[], sheet: Sheet): Generator<Asked[]> {
+  yield inOrder(wanted);
+  if (wanted.length < 2) return;
+  if (wanted.length <= mostLeftOutSingly)
+    for (const one of [...wanted].reverse()) yield inOrder(wanted.filter((other) => other !== one));
+  const bySize = [...wanted].sort((a, b) => sizeOf(a.conjunct) - sizeOf(b.conjunct));
+  const ways = [mostThatFit(wanted, sheet), mostThatFit(bySize, sheet)];
+  const [first, second] = ways.sort((a, b) => b.length - a.length);
+  if (first!.length) yield inOrder(first!);
+  if (second!.length) yield inOrder(second!);
+}
+
+/** The longest beginning of a list that keeps to the limits, and of the few behind it those that still fit. */
+function mostThatFit(list: readonly Asked[], sheet: Sheet): Asked[] {
+  const fits = (asked: readonly Asked[]) => {
+    const { drafts } = combine(inOrder(asked), sheet);
+    return shareOutAll(drafts, sheet.limits.searches, sheet) !== null;
+  };
+  let [low, high] = [0, list.length];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (fits(list.slice(0, middle))) low = middle;
+    else high = middle;
   }
+  let kept = list.slice(0, low);
+  for (const one of list.slice(low + 1, low + 1 + mostLeftOutSingly)) {
+    const more = [...kept, one];
+    if (fits(more)) kept = more;
+  }
+  return kept;
+}
+
+/**
+ * Where everything is shown, whatever is asked brings all whom the string finds: the part that takes the fewest searches
+ * is asked, with the others that make no more of them, and the rest is checked on who comes.
+ */
+function* fewestFirst(wanted: readonly Asked[], sheet: Sheet): Generator<Asked[]> {
+  const covered = wanted.map((one) => {
+    const cover = one.conjunct.kind === 'or' && one.plan.drafts.length > 1 ? coverOf(one.conjunct, sheet) : null;
+    return cover && cover.drafts.length < one.plan.drafts.length ? { ...one, plan: cover } : one;
+  });
+  const [first, ...others] = inOrder(covered);
+  if (first) {
+    const most = searchesFor([first], sheet);
+    if (most !== null) {
+      const cheap = others.filter(({ plan }) => plan.drafts.length === 1);
+      const together = [first, ...cheap];
+      const count = searchesFor(together, sheet);
+      if (count !== null && count <= most) yield together;
+      else {
+        const fitting = mostThatFit(together, sheet);
+        const searches = searchesFor(fitting, sheet);
+        if (fitting.length && searches !== null && searches <= most) yield fitting;
+      }
+      yield [first];
+    }
+  }
+  yield* fewerAndFewer(wanted, sheet);
+}
+
+function searchesFor(asked: readonly Asked[], sheet: Sheet): number | null {
+  const shared = shareOutAll(combine(asked, sheet).drafts, sheet.limits.searches, sheet);
+  return shared && shared.pieces.length;
 }
 
 /** Parts that need few searches first, so that as many as can be are asked together. */
@@ -87,11 +170,11 @@ function attemptAll(
   wanted: readonly Asked[],
   excluded: readonly Asked[],
   sheet: Sheet
-): { shared: SharedOut; exactly: Set<Query> } | null {
+): { shared: SharedOut; exactly: Set<Query>; asked: number } | null {
   const attempt = (count: number, most: number) => {
     const { drafts, exactly } = combine([...wanted, ...excluded.slice(0, count)], sheet);
     const shared = shareOutAll(drafts, most, sheet);
-    return shared && { shared, exactly };
+    return shared && { shared, exactly, asked: count };
   };
   let best = attempt(0, sheet.limits.searches);
   if (!best || !excluded.length) return best;
@@ -112,11 +195,12 @@ function attemptAll(
 function combine(asked: readonly Asked[], sheet: Sheet): { drafts: Draft[]; exactly: Set<Query> } {
   const exactly = new Set<Query>();
   let now: Plan = everybody;
-  for (const { conjunct, plan } of asked) {
+  for (const { plan, of } of gathered(asked, sheet)) {
     const next = together(now, plan, sheet);
-    const fewer = next ? null : planFor(conjunct, sheet, true);
+    const [only] = of;
+    const fewer = next || of.length > 1 ? null : planFor(only!.conjunct, sheet, true);
     const broad = fewer && cross({ ...now, exact: true }, { ...fewer, exact: false }, sheet);
-    if (next?.exact) exactly.add(conjunct);
+    if (next?.exact) for (const one of of) if (one.plan.exact) exactly.add(one.conjunct);
     now = next ?? broad ?? now;
   }
   return { drafts: merge(now.drafts, sheet), exactly };
@@ -147,11 +231,36 @@ function shareOutAll(drafts: readonly Draft[], most: number, sheet: Sheet): Shar
   return all;
 }
 
-function finish({ pieces, cuts }: SharedOut, left: readonly Query[], sheet: Sheet): Rendering {
+/** The limit for which not all of some parts can be asked together, in words; null where it is none. */
+function limitBeyond(asked: readonly Asked[], sheet: Sheet): string | null {
+  for (const draft of combine(asked, sheet).drafts) {
+    const limit = limitOf(draft, sheet);
+    if (limit) return limit;
+  }
+  return null;
+}
+
+/** The limit that a single term goes beyond, in words. */
+function longTermLimit(query: Query, sheet: Sheet): string | null {
+  const { words, characters } = sheet.limits;
+  for (const { term } of terms(query)) {
+    if (term.kind === 'range' || !isTextScope(term.scope)) continue;
+    if (words !== null && keysOf(term.text).length > words) return limitWords('words', sheet);
+    if (characters !== null && term.text.length > characters) return limitWords('characters', sheet);
+  }
+  return null;
+}
+
+function finish(
+  { pieces, cuts }: SharedOut,
+  left: readonly Query[],
+  sheet: Sheet,
+  beyond: string | null = null
+): Rendering {
   const leftover = left.length ? join('and', left) : null;
   const searches = pieces.map(({ search }) => search);
   const use = pieces.map((piece) => piece.use).reduce(larger, noUse);
-  if (searches.some((search) => !Object.keys(search.boxes).length && !search.facts.length))
+  if (!sheet.listsAll && searches.some((search) => !Object.keys(search.boxes).length && !search.facts.length))
     return nothingToAsk(leftover, sheet);
   const notes: string[] = [];
   if (searches.length > 1)
@@ -165,7 +274,7 @@ function finish({ pieces, cuts }: SharedOut, left: readonly Query[], sheet: Shee
     const short = written.length > 240 ? `${written.slice(0, 240)}…` : written;
     notes.push(`${sheet.name} cannot be asked all of it. Eave checks the rest on who comes back: ${short}`);
   }
-  return { searches, exactness: leftover ? 'wider' : 'exact', leftover, notes, use, limit: cuts[0]?.limit };
+  return { searches, exactness: leftover ? 'wider' : 'exact', leftover, notes, use, limit: cuts[0]?.limit ?? beyond ?? undefined };
 }
 
 const nothingToAsk = (leftover: Query | null, sheet: Sheet): Rendering => ({

@@ -1,4 +1,4 @@
-import { join, type Query, type Term } from '../query/query';
+import { join, terms, type Query, type Term } from '../query/query';
 import type { Scope } from '../query/scopes';
 import { joiner, writeBox } from './box-text';
 import { noUse, overLimit, useOf, useOfText, writeSearch, type Draft, type Search, type Use } from './search';
@@ -6,8 +6,8 @@ import { factLabel, type LimitKind, type Sheet } from './sheet';
 
 /** Groups that are cut at the most; beyond these the largest are. */
 const mostGroups = 5;
-/** Ways of cutting that are written out and held against the limits. */
-const mostTries = 60;
+/** Ways of cutting that are written out and held against the limits: of a long draft fewer, since each is written whole. */
+const triesFor = (alternatives: number): number => Math.max(4, Math.min(60, Math.floor(6000 / Math.max(1, alternatives))));
 
 /** Alternatives of a draft that can be dealt out to several searches, with what each takes of the limits. */
 interface Group {
@@ -56,7 +56,8 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
     .slice(0, mostGroups);
   const limit = limitOf(draft, sheet) ?? '';
   const possible = countsUpTo(groups, most).filter(room(draft, groups, sheet));
-  for (const counts of possible.slice(0, mostTries)) {
+  const alternatives = Object.values(draft.boxes).reduce((sum, query) => sum + countTerms(query), 0);
+  for (const counts of possible.slice(0, triesFor(alternatives))) {
     const dealt = groups.map((group, i) => deal(group, counts[i]!));
     const drafts = groups.reduce(
       (all, group, i) => all.flatMap((one) => dealt[i]!.map((chosen) => group.put(one, chosen))),
@@ -80,10 +81,14 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
 /** The limit that a draft goes beyond, in words: `32 words`; null where it keeps to all. */
 export function limitOf(draft: Draft, sheet: Sheet): string | null {
   const kind = overLimit(useOf(writeSearch(draft, sheet), sheet), sheet);
-  if (kind) return `${sheet.limits[kind]!.toLocaleString('en')} ${units[kind]}`;
+  if (kind) return limitWords(kind, sheet);
   const values = tooManyValues(draft, sheet);
   return values && `${values.most} values of ${factLabel(sheet.facts.find(({ scope }) => scope === values.scope)!)}`;
 }
+
+/** A limit in words: `32 words`. */
+export const limitWords = (kind: LimitKind, { limits }: Sheet): string =>
+  `${limits[kind]!.toLocaleString('en')} ${units[kind]}`;
 
 const units: Record<LimitKind, string> = {
   characters: 'characters in one box',
@@ -92,6 +97,7 @@ const units: Record<LimitKind, string> = {
   nesting: 'brackets within brackets'
 };
 
+const countTerms = (query: Query): number => [...terms(query)].length;
 const weightOf = (group: Group) => group.members.reduce((sum, { weight }) => sum + weight, 0);
 const product = (numbers: readonly number[]) => numbers.reduce((a, b) => a * b, 1);
 

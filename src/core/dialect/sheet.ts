@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { countingSchema } from '../measure/count';
 import { matchingSchema } from '../query/matching';
-import { scopes, textScopes } from '../query/scopes';
+import { isScope, isTextScope, scopes, textScopes, type Scope } from '../query/scopes';
+import type { Told } from '../query/truth';
 
 const count = z
   .number({ error: 'is written in digits' })
@@ -79,7 +80,10 @@ export const sheetSchema = z.object({
     .array(z.enum(scopes))
     .max(scopes.length)
     .default([])
-    .describe('Facts that its results show besides those it can be asked for'),
+    .describe(
+      'The texts and facts that its results tell. What it does not tell is unknown of its people, not missing; `any` is the whole profile'
+    ),
+  listsAll: z.boolean().default(false).describe('Shows everybody where nothing is asked'),
   limits: z.object({
     characters: count.nullable().describe('Longest text of one box'),
     words: count.nullable().describe('Most words in one search'),
@@ -110,6 +114,35 @@ export const sheetSchema = z.object({
 });
 
 export type Sheet = z.infer<typeof sheetSchema>;
+
+/** What a sheet's source tells, as the three-valued reading takes it. Worked out once for each sheet. */
+export function toldBy(sheet: Pick<Sheet, 'tells'>): Told {
+  let told = toldSets.get(sheet.tells);
+  if (!told) toldSets.set(sheet.tells, (told = new Set(sheet.tells)));
+  return told;
+}
+const toldSets = new WeakMap<readonly Scope[], Told>();
+
+/**
+ * A sheet written before sheets said which texts are told (no text stands in its `tells`, or it has none): its results
+ * tell titles and firms, what its other boxes search, and the facts it can be asked. Anything else comes back as it is.
+ */
+export function upgradedSheet(raw: unknown): unknown {
+  const read = olderSheet.safeParse(raw);
+  if (!read.success) return raw;
+  const { boxes, facts, tells } = read.data;
+  if (tells.some((scope) => isScope(scope) && isTextScope(scope))) return raw;
+  const texts = boxes.map(({ searches }) => searches).filter((scope) => scope !== 'any');
+  return {
+    ...(raw as object),
+    tells: [...new Set(['title', 'company', ...texts, ...facts.map(({ scope }) => scope), ...tells])]
+  };
+}
+const olderSheet = z.object({
+  boxes: z.array(z.object({ searches: z.string() })),
+  facts: z.array(z.object({ scope: z.string() })),
+  tells: z.array(z.string()).default([])
+});
 export type Box = Sheet['boxes'][number];
 export type Fact = Sheet['facts'][number];
 /** A limit that a written search is held against. */

@@ -2,14 +2,18 @@ import { equivalent } from '../query/equivalent';
 import { lex } from '../query/lex';
 import { print } from '../query/print';
 import type { Problem } from '../query/problem';
-import { isTerm, terms, type Query, type Term } from '../query/query';
-import { isTextScope } from '../query/scopes';
+import { isTerm, terms, type Query } from '../query/query';
+import { isNever } from '../query/implies';
+import { sequenceOf } from '../query/leaf';
+import { matchingOf, type Matching } from '../query/matching';
+import { isTextScope, type Scope } from '../query/scopes';
+import type { Told } from '../query/truth';
 import { tokenKeys } from '../query/tokens';
 import { readBox } from './box-text';
 import type { Rendering } from './render';
 import { rescope } from './search';
 import { mainBox } from './search-text';
-import type { Sheet } from './sheet';
+import { toldBy, type Sheet } from './sheet';
 
 /** Characters up to which two readings are compared. */
 const longestCompared = 8000;
@@ -48,7 +52,9 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
         'hint',
         from,
         to,
-        `${sheet.name} takes ${limit}: this string is shared out to ${searches.length} searches.`
+        searches.length > 1
+          ? `${sheet.name} takes ${limit}: this string is shared out to ${searches.length} searches.`
+          : `${sheet.name} takes ${limit}: what goes beyond is not asked, and checked by Eave on who comes back.`
       );
     else
       say(
@@ -60,14 +66,14 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       );
   }
 
-  const untold = untoldFact(rendering.leftover, sheet);
+  const untold = untoldPart(rendering.leftover, sheet);
   if (untold)
     say(
       'untold-fact',
       'hint',
       untold.at?.from ?? 0,
       untold.at?.to ?? text.length,
-      `${sheet.name} tells nobody’s ${untold.scope}, so nobody there meets that part. Leave it out for ${sheet.name}, and judge it person by person.`
+      `${sheet.name} does not tell ${untold.scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')} of anybody, so nobody there is certain to meet this part: who comes is possible. Judge it person by person, or leave it out there.`
     );
 
   const other = otherReading(text, query, sheet);
@@ -112,15 +118,36 @@ function asTyped(text: string): string {
     .join(' ');
 }
 
-/** A fact in a left-over part that holds for nobody, because the source tells no such fact of anybody. */
-function untoldFact(leftover: Query | null, sheet: Sheet): Term | null {
-  const isUntold = ({ scope }: Term) =>
-    !isTextScope(scope) && !sheet.tells.includes(scope) && !sheet.facts.some((fact) => fact.scope === scope);
+/**
+ * A part left over that nobody can be certain to meet, because of what the source does not tell: each term is put as what
+ * it can be at best (found in what is told, or never certain), and the part is asked whether it can be met at all.
+ */
+function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at: Query['at'] } | null {
+  const told = toldBy(sheet);
+  const matching = matchingOf(sheet.matching);
   for (const part of leftover?.kind === 'and' ? leftover.parts : leftover ? [leftover] : []) {
-    const wanted = [...terms(part)].filter((one) => one.wanted).map(({ term }) => term);
-    if (wanted.length && part.kind !== 'not' && wanted.every(isUntold)) return wanted[0]!;
+    if (canBeCertain(part, true, told, matching)) continue;
+    const scopes = [...new Set([...terms(part)].map(({ term }) => term.scope).filter((scope) => !told.has(scope)))];
+    // What can be met by nobody whatever is told is pointed out elsewhere.
+    if (scopes.length) return { scopes, at: part.at ?? [...terms(part)].find(({ term }) => term.at)?.term.at };
   }
   return null;
+}
+
+/** Whether some record of a source can meet a query (or, unwanted, be certain not to). */
+function canBeCertain(query: Query, wanted: boolean, told: Told, matching: Matching): boolean {
+  if (query.kind === 'not') return canBeCertain(query.part, !wanted, told, matching);
+  if (query.kind === 'and' || query.kind === 'or') {
+    const every = (query.kind === 'and') === wanted;
+    const parts = query.parts.map((part) => canBeCertain(part, wanted, told, matching));
+    return every ? !parts.includes(false) : parts.includes(true);
+  }
+  if (isNever(query)) return !wanted;
+  const isText = isTextScope(query.scope);
+  if (query.kind !== 'range' && isText && !sequenceOf(query, matching).keys.length) return !wanted;
+  if (told.has(query.scope)) return true;
+  // A text that is not told may hold the words where they are seen; that they are nowhere is never certain.
+  return isText && wanted && query.scope === 'any';
 }
 
 /** Where the largest group stands: what a limit is mostly filled by. */

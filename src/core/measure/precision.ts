@@ -29,19 +29,6 @@ export function precisionOf(verdicts: Iterable<Verdict>, population = Infinity):
   };
 }
 
-/**
- * How many fits a result holds: count × precision. The bounds multiply the lower ends and the upper ends, so they
- * carry both uncertainties and are, if anything, too wide.
- */
-export function estimatedFits(count: Interval, precision: Precision): (Interval & { middle: number }) | null {
-  if (precision.share === null) return null;
-  return {
-    low: count.low * precision.interval.low,
-    middle: ((count.low + count.high) / 2) * precision.share,
-    high: count.high * precision.interval.high
-  };
-}
-
 /** More verdicts needed until the interval is at most `halfWidth` to each side, if the share stays as it is. */
 export function verdictsNeeded(precision: Precision, halfWidth: number, population: number): number {
   const judged = precision.fits + precision.misses;

@@ -11,7 +11,7 @@ import { personSchema, type Person } from '$core/corpus/person';
 import { hashText } from '$core/measure/random';
 import { contactKeys } from '$core/people/contact-keys';
 import { personFromRow } from '$core/formats/person-from-row';
-import { importedSheet } from '$sources/imported-file';
+import { importedSheet, toldByColumns } from '$sources/imported-file';
 import { database } from '../../database/connection';
 import { models, type ImportRow } from '../../database/models';
 import { environment } from '../../environment';
@@ -145,7 +145,7 @@ async function runImport(
       const source =
         into === null
           ? await Source.create(
-              { id: sourceId, kind: 'file', name, sheet: importedSheet(sourceId, name), people: 0 },
+              { id: sourceId, kind: 'file', name, sheet: importedSheet(sourceId, name, toldByColumns(mapping)), people: 0 },
               { transaction }
             )
           : await findSource(into);
