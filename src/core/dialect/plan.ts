@@ -148,7 +148,9 @@ function phraseThatFits(text: string, keys: readonly string[], box: Box, sheet: 
   const mostCharacters = charactersThatFit(box, sheet) - 2;
   if (keys.length <= mostWords && text.length <= mostCharacters) return null;
   let length = -1;
-  const kept = keys.filter((key, i) => i < mostWords && (length += key.length + 1) <= mostCharacters);
+  // Words that the source drops would leave nothing to find where they stood alone.
+  const said = keys.filter((key) => !sheet.matching.stopWords.includes(key));
+  const kept = said.filter((key, i) => i < mostWords && (length += key.length + 1) <= mostCharacters);
   return kept.length && kept.length < keys.length ? kept.join(' ') : null;
 }
 

@@ -194,15 +194,22 @@ function attemptAll(
 /** Searches that ask all of some parts together, and which parts they say in full. */
 function combine(asked: readonly Asked[], sheet: Sheet): { drafts: Draft[]; exactly: Set<Query> } {
   const exactly = new Set<Query>();
+  const later: { plan: Plan }[] = [];
   let now: Plan = everybody;
   for (const { plan, of } of gathered(asked, sheet)) {
     const next = together(now, plan, sheet);
-    const [only] = of;
-    const fewer = next || of.length > 1 ? null : planFor(only!.conjunct, sheet, true);
-    const broad = fewer && cross({ ...now, exact: true }, { ...fewer, exact: false }, sheet);
-    if (next?.exact) for (const one of of) if (one.plan.exact) exactly.add(one.conjunct);
-    now = next ?? broad ?? now;
+    if (next) {
+      if (next.exact) for (const one of of) if (one.plan.exact) exactly.add(one.conjunct);
+      now = next;
+    } else {
+      const [only] = of;
+      const broad = of.length > 1 ? null : planFor(only!.conjunct, sheet, true);
+      if (broad) later.push({ plan: broad });
+    }
   }
+  // What would make too many searches is asked more broadly, all of it at once.
+  for (const { plan } of gathered(later, sheet))
+    now = cross({ ...now, exact: true }, { ...plan, exact: false }, sheet) ?? now;
   return { drafts: merge(now.drafts, sheet), exactly };
 }
 
