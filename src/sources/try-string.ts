@@ -37,8 +37,7 @@ export function tryString(query: Query, source: Source): Outcome {
  * be asked contradicts. Whoever is counted belongs to the first search that brought them.
  */
 export function gather(rendering: Rendering, answers: readonly Answer[], sheet: Sheet): Outcome {
-  const truth =
-    rendering.leftover && truthReader(rendering.leftover, toldBy(sheet), matchingOf(sheet.matching));
+  const truth = rendering.leftover && truthReader(rendering.leftover, toldBy(sheet), matchingOf(sheet.matching));
   const met = new Map<string, Person>();
   const removed = new Set<string>();
   const open = new Set<string>();
@@ -71,7 +70,9 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
 
 /** Whether all that a search has was shown: it ended below the cap, or a person who counted saw no more. */
 const isComplete = ({ people, interval }: Answer, counted: { high: number }, sheet: Sheet): boolean =>
-  interval ? counted.high <= people.length : people.length < (sheet.limits.shown ?? Infinity) || counted.high <= people.length;
+  interval
+    ? counted.high <= people.length
+    : people.length < (sheet.limits.shown ?? Infinity) || counted.high <= people.length;
 
 /** The first of each search, then the second of each, and so on. */
 function bestFirst(answers: readonly Answer[], kept: ReadonlyMap<string, Person>): Person[] {

@@ -4,7 +4,14 @@ import { exactMatching, type Matching } from '../query/matching';
 import { keyOf } from '../query/key';
 import { isTerm, type And, type Phrase, type Query, type Range, type Term, type Word } from '../query/query';
 import type { Told } from '../query/truth';
-import { isNumberFact, isTextScope, type NamedFact, type NumberFact, type Scope, type TextScope } from '../query/scopes';
+import {
+  isNumberFact,
+  isTextScope,
+  type NamedFact,
+  type NumberFact,
+  type Scope,
+  type TextScope
+} from '../query/scopes';
 import {
   addAll,
   countBits,
@@ -142,34 +149,31 @@ export class PeopleIndex {
 
   /**
    * Whom a query finds for certain and whom it may find, by Kleene's three values (`truthOf`): `possible` holds the
-   * certain ones too, and all whom nothing told contradicts. `isChecked` says of which terms what is not told is
-   * unknown; the others were asked of the source, which answers yes or no. Shared: not to be changed.
+   * certain ones too, and all whom nothing told contradicts. `ofTerm` gives the readings of a term where they are others
+   * than what is told makes them. Shared: not to be changed.
    */
-  readings(query: Query, told: Told, isChecked: (term: Term) => boolean = () => true): Readings {
-    const { met, open } = this.side(query, told, isChecked);
-    return { certain: met, possible: open };
-  }
-
-  /** The sets of those who meet a query, and of those who meet it or leave it open. */
-  private side(query: Query, told: Told, isChecked: (term: Term) => boolean): { met: Bitmap; open: Bitmap } {
+  readings(query: Query, told: Told, ofTerm: (term: Term) => Readings | null = () => null): Readings {
     if (isTerm(query)) {
-      const met = this.rows(query);
-      return { met, open: isChecked(query) ? this.leftOpen(query, met, told) : met };
+      const given = ofTerm(query);
+      if (given) return given;
+      const certain = this.rows(query);
+      return { certain, possible: this.leftOpen(query, certain, told) };
     }
     const parts = query.kind === 'not' ? [query.part] : query.parts;
-    const sides = parts.map((part) => this.side(part, told, isChecked));
+    const sides = parts.map((part) => this.readings(part, told, ofTerm));
     // Where nothing is left open the sets of the whole are kept, and counted as ever.
-    if (sides.every(({ met, open }) => met === open)) {
-      const met = this.rows(query);
-      return { met, open: met };
+    if (sides.every(({ certain, possible }) => certain === possible)) {
+      const certain = this.rows(query);
+      return { certain, possible: certain };
     }
-    if (query.kind === 'not') return { met: this.others(sides[0]!.open), open: this.others(sides[0]!.met) };
-    const combined = (which: 'met' | 'open') => {
-      const rows = sides[0]![which].slice();
+    const [first] = sides;
+    if (query.kind === 'not') return { certain: this.others(first!.possible), possible: this.others(first!.certain) };
+    const combined = (which: keyof Readings) => {
+      const rows = first![which].slice();
       for (const side of sides.slice(1)) (query.kind === 'and' ? keepCommon : addAll)(rows, side[which]);
       return rows;
     };
-    return { met: combined('met'), open: combined('open') };
+    return { certain: combined('certain'), possible: combined('possible') };
   }
 
   private leftOpen(term: Term, met: Bitmap, told: Told): Bitmap {

@@ -236,7 +236,9 @@ export function coverOf(query: Or, sheet: Sheet): Plan | null {
   for (const part of query.parts) {
     if (!isTerm(part) || part.kind === 'range' || !(isTextScope(part.scope) || part.scope === 'place')) return null;
     if (box.searches !== 'any' && box.searches !== part.scope) return null;
-    const keys = keysOf(part.text).filter((key, i, all) => !(part.kind === 'word' && part.prefix && i === all.length - 1));
+    const keys = keysOf(part.text).filter(
+      (key, i, all) => !(part.kind === 'word' && part.prefix && i === all.length - 1)
+    );
     const usable = keys.filter(
       (text) =>
         !sheet.matching.stopWords.includes(text) &&
@@ -252,13 +254,18 @@ export function coverOf(query: Or, sheet: Sheet): Plan | null {
     const counts = new Map<string, number>();
     for (const keys of left) for (const key of keys) counts.set(key, (counts.get(key) ?? 0) + 1);
     const most = Math.max(...counts.values());
-    const best = [...counts].filter(([, count]) => count === most).reduce((a, b) => (b[0].length > a[0].length ? b : a));
+    const best = [...counts]
+      .filter(([, count]) => count === most)
+      .reduce((a, b) => (b[0].length > a[0].length ? b : a));
     chosen.push(best[0]);
     left = left.filter((keys) => !keys.has(best[0]));
   }
   if (chosen.length >= query.parts.length || chosen.length > sheet.limits.searches) return null;
   return {
-    drafts: chosen.map((text) => ({ ...emptyDraft(), boxes: { [box.id]: { kind: 'word', scope: box.searches, text } } })),
+    drafts: chosen.map((text) => ({
+      ...emptyDraft(),
+      boxes: { [box.id]: { kind: 'word', scope: box.searches, text } }
+    })),
     exact: false
   };
 }

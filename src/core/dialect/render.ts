@@ -55,7 +55,9 @@ export function render(query: Query, sheet: Sheet): Rendering {
     const lonely = lonelyBoxes(made.shared, sheet);
     if (lonely.size) return render(query, withoutNots(lonely, sheet));
     const limit =
-      made.asked < excluded.length || asked.length < wanted.length ? limitBeyond([...wanted, ...excluded], sheet) : null;
+      made.asked < excluded.length || asked.length < wanted.length
+        ? limitBeyond([...wanted, ...excluded], sheet)
+        : null;
     return finish(made.shared, left, sheet, limit ?? longTermLimit(query, sheet));
   }
   const drafts = combine([...wanted, ...excluded], sheet).drafts;
@@ -281,7 +283,14 @@ function finish(
     const short = written.length > 240 ? `${written.slice(0, 240)}…` : written;
     notes.push(`${sheet.name} cannot be asked all of it. Eave checks the rest on who comes back: ${short}`);
   }
-  return { searches, exactness: leftover ? 'wider' : 'exact', leftover, notes, use, limit: cuts[0]?.limit ?? beyond ?? undefined };
+  return {
+    searches,
+    exactness: leftover ? 'wider' : 'exact',
+    leftover,
+    notes,
+    use,
+    limit: cuts[0]?.limit ?? beyond ?? undefined
+  };
 }
 
 const nothingToAsk = (leftover: Query | null, sheet: Sheet): Rendering => ({

@@ -7,7 +7,8 @@ import { factLabel, type LimitKind, type Sheet } from './sheet';
 /** Groups that are cut at the most; beyond these the largest are. */
 const mostGroups = 5;
 /** Ways of cutting that are written out and held against the limits: of a long draft fewer, since each is written whole. */
-const triesFor = (alternatives: number): number => Math.max(4, Math.min(60, Math.floor(6000 / Math.max(1, alternatives))));
+const triesFor = (alternatives: number): number =>
+  Math.max(4, Math.min(60, Math.floor(6000 / Math.max(1, alternatives))));
 
 /** Alternatives of a draft that can be dealt out to several searches, with what each takes of the limits. */
 interface Group {

@@ -1,14 +1,19 @@
-import type { Interval } from './wilson';
-import { estimatedFits, precisionOf, type Precision, type Verdict } from './precision';
-import { toldApart, verdictsToDecide, type Measured } from './told-apart';
+import { figuresOf, type Figures, type JudgedSample, type SearchAnswer } from './figures';
+import type { Verdict } from './precision';
+import { chanceOfDifference, holm, verdictsToDecide, type Measured, type Shared } from './told-apart';
 
 /** One version run at one source. People are numbers that mean the same person at every source, from 0. */
 export interface TriedCell {
   version: number;
   sourceId: string;
-  count: Interval;
-  /** All that can be seen, in the order shown. */
+  /** What each of its searches brought. */
+  answers: readonly SearchAnswer[];
+  /** A part was left over for Eave to check. */
+  checked: boolean;
+  /** All possible people that can be seen, in the order shown. */
   found: readonly number[];
+  /** The places in `found` of those who are possible and not certain. */
+  open: ReadonlySet<number>;
   /** The places in `found` of those drawn to be judged. */
   sampled: readonly number[];
   /** What the run cost; null where nothing does. */
@@ -23,6 +28,8 @@ export interface BoardInput {
   verdicts: ReadonlyMap<number, Verdict>;
   /** Known-goods that each source has, by number. */
   known: ReadonlyMap<string, readonly number[]>;
+  /** Only those who are certain are looked at. */
+  certain?: boolean;
 }
 
 /** What is known of those whom one finds and others do not. */
@@ -35,12 +42,10 @@ export interface OnlyHere {
 export interface BoardCell {
   version: number;
   sourceId: string;
-  count: Interval;
-  shown: number;
+  figures: Figures;
+  /** People drawn to be judged, each once. */
   sampled: number;
-  precision: Precision;
   missesPerHundred: number | null;
-  estimatedFits: (Interval & { middle: number }) | null;
   /** Known-goods found, of those the source has. */
   known: { found: number; inSource: number };
   /** Whom no other version finds at this source, and whom no other source finds with this version. */
@@ -64,8 +69,33 @@ export type Standing =
 /** Verdicts as small numbers; 0 is none. */
 const code = { fit: 1, miss: 2, unsure: 3 } as const;
 
+/**
+ * The people of a sample who are judged, each once however many records of theirs were drawn; certain where one of these
+ * is. `numbers` are the people drawn, `isOpen` says of each place whether it is possible only.
+ */
+export function judgedSample(
+  drawn: readonly { person: number; open: boolean }[],
+  verdicts: ReadonlyMap<number, Verdict>
+): JudgedSample[] {
+  const judged = new Map<number, JudgedSample>();
+  for (const { person, open } of drawn) {
+    const verdict = verdicts.get(person);
+    if (!verdict) continue;
+    const one = judged.get(person);
+    if (one) one.certain ||= !open;
+    else judged.set(person, { verdict, certain: !open });
+  }
+  return [...judged.values()];
+}
+
+/** A cell as one reading of it is compared: people each once, in the order shown. */
+interface Reach {
+  found: number[];
+  drawn: { person: number; open: boolean }[];
+}
+
 /** Versions down, sources across: every measure of every pair that was tried. */
-export function boardOf({ cells, people, verdicts, known }: BoardInput): BoardCell[] {
+export function boardOf({ cells, people, verdicts, known, certain = false }: BoardInput): BoardCell[] {
   const said = new Uint8Array(people);
   let fits = 0;
   for (const [person, verdict] of verdicts) {
@@ -73,14 +103,17 @@ export function boardOf({ cells, people, verdicts, known }: BoardInput): BoardCe
     if (verdict === 'fit') fits++;
   }
   const mark = new Uint32Array(people);
-  const once = cells.map(({ found }, i) => found.filter((person) => mark[person] !== i + 1 && (mark[person] = i + 1)));
+  const reaches = cells.map(({ found, open, sampled }, i): Reach => ({
+    found: found.filter((person, at) => !(certain && open.has(at)) && mark[person] !== i + 1 && (mark[person] = i + 1)),
+    drawn: sampled.map((at) => ({ person: found[at]!, open: open.has(at) }))
+  }));
   const finders = (group: (cell: TriedCell) => string | number) => {
     const counts = new Map<string | number, Uint16Array>();
     cells.forEach((cell, i) => {
       const key = group(cell);
       let count = counts.get(key);
       if (!count) counts.set(key, (count = new Uint16Array(people)));
-      for (const person of once[i]!) count[person]!++;
+      for (const person of reaches[i]!.found) count[person]!++;
     });
     return counts;
   };
@@ -96,24 +129,22 @@ export function boardOf({ cells, people, verdicts, known }: BoardInput): BoardCe
     }
     return told;
   };
+  const mode = certain ? 'certain' : 'possible';
   const rows = cells.map((cell, i) => {
-    const found = once[i]!;
-    const shown = cell.found.length;
-    const precision = precisionOf(
-      cell.sampled.flatMap((at) => verdicts.get(cell.found[at]!) ?? []),
-      shown
-    );
-    const seenFits = precision.share === null ? 0 : precision.share * shown;
+    const { found, drawn } = reaches[i]!;
+    const figures = figuresOf(cell.answers, cell.checked, judgedSample(drawn, verdicts), {
+      certain: cell.found.length - cell.open.size,
+      possible: cell.found.length
+    });
+    const { share } = figures.precision[mode];
+    const seenFits = share === null ? 0 : share * found.length;
     const here = new Set(known.get(cell.sourceId));
     return {
       version: cell.version,
       sourceId: cell.sourceId,
-      count: cell.count,
-      shown,
-      sampled: cell.sampled.length,
-      precision,
-      missesPerHundred: precision.share === null ? null : 100 * (1 - precision.share),
-      estimatedFits: estimatedFits(cell.count, precision),
+      figures,
+      sampled: new Set(drawn.filter(({ open }) => !(certain && open)).map(({ person }) => person)).size,
+      missesPerHundred: share === null ? null : 100 * (1 - share),
       known: { found: found.filter((person) => here.has(person)).length, inSource: here.size },
       onlyVersion: only(found, atSource.get(cell.sourceId)!),
       onlySource: only(found, ofVersion.get(cell.version)!),
@@ -121,26 +152,90 @@ export function boardOf({ cells, people, verdicts, known }: BoardInput): BoardCe
       pooled: { found: found.reduce((sum, person) => sum + Number(said[person] === code.fit), 0), of: fits }
     };
   });
-  return rows.map((row) => ({ ...row, standing: standingOf(row, rows) }));
+  const standings = standingsOf(rows, reaches, verdicts, mode);
+  return rows.map((row, i) => ({ ...row, standing: standings[i]! }));
 }
 
 type Row = Omit<BoardCell, 'standing'>;
-const measured = ({ precision, shown }: Row): Measured => ({ precision, population: shown });
 
-function standingOf(row: Row, rows: readonly Row[]): Standing {
-  const rivals = rows.filter((one) => one.sourceId === row.sourceId && one.precision.share !== null);
-  if (row.precision.share === null || rivals.length < 2) return { is: 'alone' };
-  const leader = rivals.reduce((best, one) =>
-    (one.precision.share! - best.precision.share! || one.version - best.version) > 0 ? one : best
+/** How each stands to the best at its source: all pairs there are compared together, so that a board is seldom wrong. */
+function standingsOf(
+  rows: readonly Row[],
+  reaches: readonly Reach[],
+  verdicts: ReadonlyMap<number, Verdict>,
+  mode: 'certain' | 'possible'
+): Standing[] {
+  const standings = rows.map((): Standing => ({ is: 'alone' }));
+  for (const sourceId of new Set(rows.map((row) => row.sourceId))) {
+    const rivals = rows.flatMap((row, i) =>
+      row.sourceId === sourceId && row.figures.precision[mode].share !== null ? [i] : []
+    );
+    if (rivals.length < 2) continue;
+    const sides = rivals.map((i) => sideOf(rows[i]!, reaches[i]!, verdicts, mode));
+    const pairs = sides.flatMap((first, i) =>
+      sides.slice(i + 1).map((second, j) => ({ i, j: i + 1 + j, first, second }))
+    );
+    const between = pairs.map(({ first, second }) => sharedBy(first, second));
+    const apart = holm(pairs.map(({ first, second }, at) => chanceOfDifference(first, second, between[at])));
+    const pairAt = (i: number, j: number) =>
+      pairs.findIndex((one) => one.i === Math.min(i, j) && one.j === Math.max(i, j));
+    const leader = sides.reduce((best, side, i) => {
+      const [now, then] = [side.precision.share!, sides[best]!.precision.share!];
+      return now > then || (now === then && rows[rivals[i]!]!.version > rows[rivals[best]!]!.version) ? i : best;
+    }, 0);
+    const undecided = apart.filter((told) => !told).length;
+    rivals.forEach((row, i) => {
+      if (i !== leader && apart[pairAt(i, leader)]) {
+        standings[row] = { is: 'beaten' };
+        return;
+      }
+      const other = i === leader ? sides.findIndex((_, j) => j !== leader && !apart[pairAt(j, leader)]) : leader;
+      if (other < 0) {
+        standings[row] = { is: 'best' };
+        return;
+      }
+      const decide = verdictsToDecide(sides[i]!, sides[other]!, sharedBy(sides[i]!, sides[other]!), undecided);
+      standings[row] = {
+        is: 'open',
+        against: rows[rivals[other]!]!.version,
+        decide: decide && { here: decide.first, there: decide.second }
+      };
+    });
+  }
+  return standings;
+}
+
+interface Side extends Measured {
+  people: ReadonlySet<number>;
+  judged: ReadonlySet<number>;
+}
+
+function sideOf(
+  row: Row,
+  { found, drawn }: Reach,
+  verdicts: ReadonlyMap<number, Verdict>,
+  mode: 'certain' | 'possible'
+): Side {
+  const judged = new Set(
+    drawn.flatMap(({ person, open }) => {
+      const verdict = mode === 'certain' && open ? undefined : verdicts.get(person);
+      return verdict === 'fit' || verdict === 'miss' ? [person] : [];
+    })
   );
-  const isLeader = row === leader;
-  if (!isLeader && toldApart(measured(leader), measured(row))) return { is: 'beaten' };
-  const other = isLeader ? rivals.find((one) => one !== leader && !toldApart(measured(leader), measured(one))) : leader;
-  if (!other) return { is: 'best' };
-  const decide = verdictsToDecide(measured(row), measured(other));
+  return { precision: row.figures.precision[mode], population: found.length, people: new Set(found), judged };
+}
+
+/** The people that two results, and the samples judged of them, have in common. */
+function sharedBy(first: Side, second: Side): Shared {
+  const common = (some: ReadonlySet<number>, others: ReadonlySet<number>) => {
+    let count = 0;
+    for (const person of some) if (others.has(person)) count++;
+    return count;
+  };
   return {
-    is: 'open',
-    against: other.version,
-    decide: decide && { here: decide.first, there: decide.second }
+    judged: common(first.judged, second.judged),
+    firstInSecond: common(first.judged, second.people),
+    secondInFirst: common(second.judged, first.people),
+    people: common(first.people, second.people)
   };
 }

@@ -1,4 +1,7 @@
-import type { Interval } from './wilson';
+import { wilson, type Interval } from './wilson';
+
+/** Below so many pairs Cohen's standard error is too small. */
+const fewPairs = 30;
 
 export interface Agreement {
   /** Those whom both judged. */
@@ -14,8 +17,11 @@ export interface Agreement {
 
 /**
  * Cohen's kappa of two judges from their verdicts on the same people, with its 95 % interval.
- * Cohen, Educational and Psychological Measurement 20 (1960) 37–46, formulas (1) and (7).
+ * Cohen, Educational and Psychological Measurement 20 (1960) 37–46, formulas (1) and (7), which is for large samples: of
+ * few pairs, or where all agree, the share of agreement has Wilson’s interval in place of its standard error, the agreement
+ * to expect being fixed as in Cohen’s formula.
  */
+
 export function agreementOf<V extends string>(pairs: readonly (readonly [V, V])[]): Agreement {
   const judged = pairs.length;
   const agreed = pairs.filter(([a, b]) => a === b).length;
@@ -31,15 +37,19 @@ export function agreementOf<V extends string>(pairs: readonly (readonly [V, V])[
     : 0;
   if (!judged || expected === 1)
     return { judged, agreed, observed, expected, kappa: null, interval: { low: -1, high: 1 } };
-  const kappa = (observed - expected) / (1 - expected);
-  const error = Math.sqrt((observed * (1 - observed)) / (judged * (1 - expected) ** 2));
-  const spread = 1.959963984540054 * error;
+  const kappaAt = (agreement: number) => (agreement - expected) / (1 - expected);
+  const kappa = kappaAt(observed);
+  const spread = 1.959963984540054 * Math.sqrt((observed * (1 - observed)) / judged);
+  const agreement =
+    judged < fewPairs || observed === 1 || observed === 0
+      ? wilson(agreed, judged)
+      : { low: observed - spread, high: observed + spread };
   return {
     judged,
     agreed,
     observed,
     expected,
     kappa,
-    interval: { low: Math.max(-1, kappa - spread), high: Math.min(1, kappa + spread) }
+    interval: { low: Math.max(-1, kappaAt(agreement.low)), high: Math.min(1, kappaAt(agreement.high)) }
   };
 }

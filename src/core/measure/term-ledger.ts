@@ -11,12 +11,13 @@ import {
   setBit,
   type Bitmap
 } from '../corpus/bitmap';
-import { isTerm, type Query } from '../query/query';
+import { isTerm, join, type Query } from '../query/query';
 
 /** The people of one source as sets of row numbers: what a ledger is computed from. `PeopleIndex` is one. */
 export interface PeopleSets {
   size: number;
-  rows(query: Query): Bitmap;
+  /** Those whom a part finds; `excluded` where it stands under a NOT, since who may meet a part may also not. */
+  rows(query: Query, excluded?: boolean): Bitmap;
 }
 
 /** Judged people of the source: fits and misses, as sets of row numbers. */
@@ -111,10 +112,10 @@ function visit(query: Query, people: PeopleSets, tell: (place: Place) => void): 
     if (node.kind === 'not')
       return walk(node.part, path, !excludes, needed, besides, neutral && (neutral === 'all' ? 'none' : 'all'));
     const left = neutral && ((neutral === 'all') !== excludes ? 'either' : 'besides');
-    tell({ path, excludes, set: people.rows(node), needed, besides, left });
+    tell({ path, excludes, set: people.rows(node, excludes), needed, besides, left });
     if (isTerm(node)) return;
     const { kind } = node;
-    const sets = node.parts.map((part) => people.rows(part));
+    const sets = node.parts.map((part) => people.rows(part, excludes));
     // From each part on, those behind it met or joined; `before` gathers those before it in the same way.
     const after = [alone(kind)];
     for (const set of sets.slice(1).reverse()) after.push(joined(kind, scratch.copy(after.at(-1)!), set));
@@ -209,8 +210,8 @@ function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
   const known = new Map<Bitmap, Bitmap>();
   const small: PeopleSets = {
     size: rows.length,
-    rows: (query) => {
-      const set = people.rows(query);
+    rows: (query, excluded) => {
+      const set = people.rows(query, excluded);
       let one = known.get(set);
       if (!one) known.set(set, (one = project(set)));
       return one;
@@ -220,18 +221,23 @@ function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
 }
 
 /**
- * How the count falls part by part: after the first part of a string alone, after the first two, and so on; its
+ * The strings by which a count falls part by part: the first part of a string alone, the first two, and so on; its
  * outermost parts in the order given (indexes), or as they stand.
  */
-export function narrowing(
+export function narrowingSteps(query: Query, order?: readonly number[]): { part: number; query: Query }[] {
+  const parts = query.kind === 'and' ? query.parts : [query];
+  const taken: Query[] = [];
+  return (order ?? parts.map((_, i) => i)).map((part) => {
+    taken.push(parts[part]!);
+    // The whole is the string itself, so that it is the same figure here and everywhere.
+    return { part, query: taken.length === parts.length ? query : join('and', taken) };
+  });
+}
+
+/** How the count falls part by part among some people: `narrowingSteps`, each counted. */
+export const narrowing = (
   query: Query,
   people: PeopleSets,
   order?: readonly number[]
-): { part: number; count: number }[] {
-  const parts = query.kind === 'and' ? query.parts : [query];
-  const left = fullBitmap(people.size);
-  return (order ?? parts.map((_, i) => i)).map((part) => {
-    keepCommon(left, people.rows(parts[part]!));
-    return { part, count: countBits(left) };
-  });
-}
+): { part: number; count: number }[] =>
+  narrowingSteps(query, order).map((step) => ({ part: step.part, count: countBits(people.rows(step.query)) }));

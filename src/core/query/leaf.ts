@@ -61,9 +61,7 @@ export function keysHeld(field: Field, text: string, matching: Matching): string
 /** `keysHeld` with the places of the words. */
 export function tokensHeld(field: Field, text: string, matching: Matching): Token[] {
   const all = tokens(text);
-  return matching.stopWords.size && dropsStopWords(field)
-    ? all.filter(({ key }) => !matching.stopWords.has(key))
-    : all;
+  return matching.stopWords.size && dropsStopWords(field) ? all.filter(({ key }) => !matching.stopWords.has(key)) : all;
 }
 
 /** The first place, from `start` on, where the sequence stands in a row of words; −1 where it does not. */

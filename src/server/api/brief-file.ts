@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { personSchema } from '$core/corpus/person';
 import { searchSchema } from '$core/dialect/search';
-import { sheetSchema } from '$core/dialect/sheet';
+import { sheetSchema, upgradedSheet } from '$core/dialect/sheet';
+import { searchAnswerSchema } from '$core/measure/figures';
 import { namedSetSchema } from '$core/query/named-sets';
 import { querySchema } from '$core/query/query';
 import { documentSchemas } from './documents';
@@ -9,7 +10,6 @@ import { documentSchemas } from './documents';
 const sourceId = z.string().min(1).max(100);
 const personId = z.string().min(1).max(300);
 const number = z.int().min(0);
-const interval = z.object({ low: z.number(), high: z.number() });
 const verdict = z.enum(['fit', 'miss', 'unsure']);
 const moment = z.iso.datetime();
 /** A person by place in the list `people` of the file. */
@@ -29,7 +29,7 @@ export const versionSetsSchema = z.array(z.object({ name: z.string(), wordings: 
 /** A whole brief as one JSON file: what it says, every version, run, verdict and choice. It holds no key of any database. */
 export const briefFileSchema = z.object({
   format: z.literal('eave-brief', { error: 'this is no brief that Eave wrote' }),
-  formatVersion: z.literal(1, { error: 'this file was written by a newer Eave' }),
+  formatVersion: z.literal(2, { error: 'this file was written by a newer Eave' }),
   name: z.string().trim().min(1).max(200),
   documents: z.object(documentSchemas),
   wordSets: z.array(namedSetSchema).describe('Word sets of the library that the string being written uses'),
@@ -52,9 +52,7 @@ export const briefFileSchema = z.object({
       sourceId,
       seed: z.string(),
       rendering: renderingSchema,
-      answers: z.array(z.object({ said: number, interval, shown: number })),
-      count: interval,
-      shown: number,
+      answers: z.array(searchAnswerSchema),
       filtered: number,
       contacted: number,
       duplicates: number,
@@ -62,6 +60,7 @@ export const briefFileSchema = z.object({
       sampleSize: number,
       events: z.array(z.object({ at: z.string(), search: number, page: number, what: z.string() })),
       found: z.array(personId),
+      open: z.array(personId).describe('Those found who are possible and not certain'),
       pages: z.array(
         z.object({ search: number, page: number, said: number, last: z.boolean(), people: z.array(place) })
       ),
@@ -85,3 +84,46 @@ export const briefFileSchema = z.object({
   )
 });
 export type BriefFile = z.output<typeof briefFileSchema>;
+
+/**
+ * A file of the first format as the second has it: sheets say which texts are told, and the people found count as certain,
+ * shared among the searches in order. Anything else comes back as it is.
+ */
+export function upgradedBriefFile(raw: unknown): unknown {
+  const read = firstFormat.safeParse(raw);
+  if (!read.success) return raw;
+  const { sources, trials, ...rest } = read.data;
+  return {
+    ...rest,
+    formatVersion: 2,
+    sources: sources.map(({ sheet, ...source }) => ({ ...source, sheet: upgradedSheet(sheet) })),
+    trials: trials.map(({ answers, contacted, found, ...trial }) => {
+      let left = found.length + contacted;
+      return {
+        ...trial,
+        found,
+        contacted,
+        open: [],
+        answers: answers.map(({ said, interval, shown: rows }) => {
+          const stay = Math.min(rows, left);
+          left -= stay;
+          return { said, interval, shown: rows, certain: stay, possible: stay, complete: interval.high <= rows };
+        })
+      };
+    })
+  };
+}
+const firstFormat = z.looseObject({
+  format: z.literal('eave-brief'),
+  formatVersion: z.literal(1),
+  sources: z.array(z.looseObject({ sheet: z.unknown() })),
+  trials: z.array(
+    z.looseObject({
+      answers: z.array(
+        z.object({ said: number, interval: z.object({ low: z.number(), high: z.number() }), shown: number })
+      ),
+      contacted: number,
+      found: z.array(personId)
+    })
+  )
+});

@@ -6,13 +6,15 @@ import { columnMappingSchema } from '$core/formats/columns';
 import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
 import { problemSchema } from '$core/query/problem';
 import { querySchema } from '$core/query/query';
+import { scopes } from '$core/query/scopes';
+import { estimateSchema, figuresSchema, foundSchema, searchAnswerSchema } from '$core/measure/figures';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
 import { faultsSchema } from '$sources/faults';
 import { pageFields } from '$core/formats/read-result-page';
 import { changeSchema } from '$core/suggest/change';
 import { proposalKinds } from '$core/suggest/propose';
 import { lackingReasons } from '$core/suggest/why-lacking';
-import { briefFileSchema, renderingSchema, versionSetsSchema } from './brief-file';
+import { briefFileSchema, renderingSchema, upgradedBriefFile, versionSetsSchema } from './brief-file';
 import { documentSchemas, houseListSchemas } from './documents';
 
 /** One operation of the JSON API: where it is, what it takes and what it gives. */
@@ -27,6 +29,8 @@ export interface Operation<P extends z.ZodType, Q extends z.ZodType, B extends z
   response: R;
   /** Status of success; 204 has no content. */
   status: 200 | 201 | 202 | 204;
+  /** Makes what was written in an older form what the body is now. */
+  upgrade?: (raw: unknown) => unknown;
 }
 export type AnyOperation = Operation<z.ZodType, z.ZodType, z.ZodType, z.ZodType>;
 
@@ -42,7 +46,14 @@ function operation<
   method: AnyOperation['method'],
   path: string,
   summary: string,
-  shapes: { params?: P; query?: Q; body?: B; response?: R; status?: AnyOperation['status'] }
+  shapes: {
+    params?: P;
+    query?: Q;
+    body?: B;
+    response?: R;
+    status?: AnyOperation['status'];
+    upgrade?: (raw: unknown) => unknown;
+  }
 ): Operation<P, Q, B, R> {
   return {
     method,
@@ -52,7 +63,8 @@ function operation<
     query: (shapes.query ?? none) as Q,
     body: (shapes.body ?? none) as B,
     response: (shapes.response ?? none) as R,
-    status: shapes.status ?? (shapes.response ? 200 : 204)
+    status: shapes.status ?? (shapes.response ? 200 : 204),
+    ...(shapes.upgrade && { upgrade: shapes.upgrade })
   };
 }
 
@@ -77,7 +89,7 @@ const briefDetail = briefHead.extend({
   sentence: z.string(),
   wordingsInUse: z.int(),
   versions: z.int(),
-  judged: z.int()
+  judged: z.int().nullable().describe('People judged; null while it is not known yet who is who')
 });
 const versionSets = versionSetsSchema;
 const version = z.object({
@@ -91,23 +103,16 @@ const version = z.object({
 });
 
 const rendering = renderingSchema;
-const precision = z.object({
-  fits: z.int(),
-  misses: z.int(),
-  unsure: z.int(),
-  share: z.number().nullable(),
-  interval
-});
 const trial = z.object({
   id: z.uuid(),
   version: z.int(),
   sourceId,
   rendering,
-  answers: z.array(z.object({ said: z.int(), interval, shown: z.int() })),
-  count: interval,
-  shown: z.int().describe('People that can be seen, after the left-over part'),
-  filtered: z.int().describe('Seen people that the left-over part removed'),
-  contacted: z.int().describe('Seen people who were contacted already, and so left out'),
+  answers: z.array(searchAnswerSchema),
+  found: foundSchema,
+  people: z.int().describe('People of the result: the possible, without those contacted already'),
+  filtered: z.int().describe('Seen people whom the left-over part contradicts'),
+  contacted: z.int().describe('Possible people who were contacted already, and so left out of the list and the sample'),
   duplicates: z.int().describe('People found who look like one before them under another id'),
   state: z.enum(['waiting', 'running', 'done', 'stopped', 'failed']),
   problem: z.string().describe('Why it failed'),
@@ -116,16 +121,24 @@ const trial = z.object({
 });
 const judgedBy = z.enum(['person', 'rule']);
 const toldVerdict = z.object({ verdict, reason: z.string(), by: judgedBy, revision });
+const personVerdict = z.object({
+  verdict,
+  records: z
+    .array(toldVerdict.extend({ sourceId, personId: z.string() }))
+    .describe('What was said of each record, newest first'),
+  conflict: z.boolean().describe('Records of one person were judged differently: the newest counts')
+});
 const sampled = z.object({
   rank: z.int(),
   person: personSchema,
   values: z.array(z.object({ field: z.enum(fields), text: z.string(), job: z.int().optional() })),
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
+  untold: z.array(z.string()).describe('Parts of the string that this record leaves open; empty for who is certain'),
   verdict: toldVerdict.nullable(),
-  elsewhere: z
-    .object({ verdict, sourceId })
+  counts: personVerdict
     .nullable()
-    .describe('Without a verdict here: what was said of the same person at another source'),
+    .describe('The verdict that counts for this person, whichever record it was given on'),
+  number: z.int().nullable().describe('The same for records of one person; null while it is not known who is who'),
   note: z.object({ text: z.string(), revision }).nullable()
 });
 const trialDetail = trial.extend({
@@ -144,7 +157,8 @@ const trialDetail = trial.extend({
   shownCap: z.int().nullable(),
   text: z.string(),
   sets: versionSets,
-  precision,
+  figures: figuresSchema.nullable().describe('Null while the trial is not done'),
+  certain: z.int().describe('People of the result who are certain'),
   sample: z.array(sampled)
 });
 const trialParams = brief.extend({ trial: z.uuid() });
@@ -191,12 +205,13 @@ const houseWording = z.object({ wording: z.string(), taken: z.boolean() });
 const importParams = z.object({ id: z.uuid() });
 
 const sourceIds = z.array(sourceId).min(1).max(50);
+const bothEstimates = z.object({ certain: estimateSchema, possible: estimateSchema });
 const judgedCount = z.object({ fits: z.int(), misses: z.int() });
 const shareOf = interval.extend({ share: z.number() }).nullable();
 const effect = z.object({
   sourceId,
-  before: interval,
-  after: interval,
+  before: bothEstimates,
+  after: bothEstimates,
   removed: z.int(),
   added: z.int(),
   gone: judgedCount.describe('Judged people who no longer come'),
@@ -206,9 +221,9 @@ const effect = z.object({
   precision: z.object({ before: z.number().nullable(), after: z.number().nullable() })
 });
 const side = z.object({
-  count: interval,
+  count: estimateSchema,
   shown: z.int(),
-  fits: z.object({ judged: z.int(), count: z.int(), interval }),
+  fits: z.object({ judged: z.int(), count: z.int(), misses: z.int(), interval }),
   sample: z.array(z.object({ rank: z.int(), person: personSchema, verdict: toldVerdict.nullable() }))
 });
 
@@ -246,6 +261,24 @@ const givenVerdict = z.object({
 });
 
 const kept = <T extends z.ZodType>(body: T) => z.object({ body, revision });
+
+const partWorth = z.object({
+  path: z.array(z.int()).describe('Index among the parts at each level; empty for the whole string'),
+  excludes: z.boolean(),
+  alone: estimateSchema.nullable().describe('Estimated result of the part alone; null where it cannot be asked there'),
+  without: estimateSchema
+    .nullable()
+    .describe('Estimated result of the string without it; null where that cannot be asked'),
+  only: judgedCount.describe('Judged people who come, or of an exclusion go, by this part alone'),
+  brings: judgedCount.describe('Judged people who answer this part')
+});
+
+/** Of query strings: only those who are certain. */
+const certain = z
+  .enum(['true', 'false'])
+  .default('false')
+  .transform((given) => given === 'true')
+  .describe('Only those who are certain, without the possible');
 
 /** What the people behind a figure of the board are: all found, judged so, known-goods, or those nobody else finds. */
 export const behindKinds = ['found', 'fits', 'misses', 'known', 'onlyVersion', 'onlySource'] as const;
@@ -466,6 +499,20 @@ export const contract = {
     body: givenVerdict,
     response: toldVerdict.nullable()
   }),
+  settleConflict: operation(
+    'POST',
+    '/api/briefs/{id}/verdict-conflicts',
+    'Give every record of a person the same verdict, where they were judged differently',
+    {
+      params: brief,
+      body: z.object({
+        sourceId,
+        personId: z.string().min(1).max(300),
+        verdict,
+        reason: z.string().max(500).default('')
+      })
+    }
+  ),
   compare: operation('GET', '/api/briefs/{id}/compare', 'Versions at sources, measured', {
     params: brief,
     query: z
@@ -474,7 +521,8 @@ export const contract = {
           .string()
           .regex(/^\d+(,\d+)*$/, 'Write version numbers with commas, as in 1,3.')
           .transform((list) => list.split(',').map(Number))
-          .optional()
+          .optional(),
+        certain
       })
       .optional(),
     response: z.object({
@@ -486,16 +534,14 @@ export const contract = {
           version: z.int(),
           sourceId,
           trialId: z.uuid(),
-          count: interval,
           said: z.array(z.int()),
           exactness: rendering.shape.exactness,
           searches: z.int(),
-          shown: z.int(),
+          figures: figuresSchema,
+          people: z.int().describe('People of the result that are compared'),
           sampled: z.int(),
           spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
-          precision,
           missesPerHundred: z.number().nullable(),
-          estimatedFits: middled.nullable(),
           known: z.object({ found: z.int(), inSource: z.int() }),
           onlyVersion: onlyHere.describe('Whom no other version finds at this source'),
           onlySource: onlyHere.describe('Whom no other source finds with this version'),
@@ -518,6 +564,7 @@ export const contract = {
         z.object({
           version: z.int(),
           sourceIds: z.array(sourceId),
+          people: z.int().describe('People of these results, each once'),
           parts: z.array(
             z.object({
               sets: z.array(z.int()).describe('Places in sourceIds: found by these and by no others'),
@@ -538,7 +585,8 @@ export const contract = {
     query: z.object({
       version: z.coerce.number().int().min(1),
       source: sourceId,
-      kind: z.enum(behindKinds)
+      kind: z.enum(behindKinds),
+      certain
     }),
     response: z.object({ count: z.int(), people: side.shape.sample })
   }),
@@ -552,7 +600,8 @@ export const contract = {
         from: z.coerce.number().int().min(1),
         to: z.coerce.number().int().min(1),
         source: sourceId,
-        size: z.coerce.number().int().min(1).max(200).default(20)
+        size: z.coerce.number().int().min(1).max(200).default(20),
+        certain
       }),
       response: sides
     }
@@ -563,7 +612,7 @@ export const contract = {
     'One version at two sources: whom one finds and the other lacks, and why',
     {
       params: brief,
-      query: z.object({ version: z.coerce.number().int().min(1), here: sourceId, there: sourceId }),
+      query: z.object({ version: z.coerce.number().int().min(1), here: sourceId, there: sourceId, certain }),
       response: z.object({
         version: z.int(),
         here: sourceId,
@@ -603,10 +652,12 @@ export const contract = {
     'What to share: the version for each source, and what speaks for it',
     {
       params: brief,
+      query: z.object({ certain: certain.optional() }).optional(),
       response: z.object({
         brief: z.string(),
         persona: z.string(),
         made: z.iso.datetime(),
+        certainOnly: z.boolean(),
         people: z.int(),
         judged: z.int(),
         agreement: z.object({ judge: z.string(), judged: z.int(), kappa: z.number().nullable(), interval }).nullable(),
@@ -621,10 +672,7 @@ export const contract = {
             searches: z.array(z.string()),
             exactness: rendering.shape.exactness,
             leftOver: z.string().nullable(),
-            count: interval,
-            shown: z.int(),
-            precision,
-            estimatedFits: middled.nullable(),
+            figures: figuresSchema,
             known: z.object({ found: z.int(), inSource: z.int() }),
             spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
             run: z.iso.datetime(),
@@ -642,8 +690,8 @@ export const contract = {
         version: z.int(),
         name: z.string(),
         note: z.string(),
-        count: interval,
-        precision,
+        figures: figuresSchema,
+        certainOnly: z.boolean(),
         trialId: z.uuid()
       })
     )
@@ -654,6 +702,7 @@ export const contract = {
   }),
   importBrief: operation('POST', '/api/brief-files', 'A new brief out of a file, all or nothing', {
     body: briefFileSchema,
+    upgrade: upgradedBriefFile,
     response: briefHead,
     status: 201
   }),
@@ -673,6 +722,7 @@ export const contract = {
   }),
   exportRuns: operation('GET', '/api/briefs/{id}/runs', 'The newest results as TREC runs', {
     params: brief,
+    query: z.object({ certain }).optional(),
     response: z.object({ text: z.string() })
   }),
   importRuns: operation('POST', '/api/briefs/{id}/runs', 'Take results out of TREC runs', {
@@ -783,7 +833,7 @@ export const contract = {
     'How many people each of some strings finds at a source; null where it cannot be asked',
     {
       body: z.object({ sourceId, texts: z.array(z.string().max(1000)).max(1000) }),
-      response: z.object({ counts: z.array(interval.nullable()), people: z.int().nullable() })
+      response: z.object({ counts: z.array(bothEstimates.nullable()), people: z.int().nullable() })
     }
   ),
   foundTitles: operation(
@@ -850,20 +900,15 @@ export const contract = {
       body: z.object({ text, sourceId, order: z.array(z.int().min(0)).max(5000).optional() }),
       response: z.object({
         rendering,
-        count: interval,
-        rows: z
-          .array(
-            z.object({
-              path: z.array(z.int()).describe('Index among the parts at each level; empty for the whole string'),
-              excludes: z.boolean(),
-              alone: interval,
-              without: interval.nullable(),
-              only: judgedCount.describe('Judged people who come, or of an exclusion go, by this part alone'),
-              brings: judgedCount.describe('Judged people who answer this part')
-            })
-          )
-          .nullable(),
-        narrowing: z.array(z.object({ part: z.int(), count: interval }))
+        found: foundSchema,
+        keptBack: z
+          .object({ people: z.int(), share: z.number(), facts: z.array(z.enum(scopes)) })
+          .nullable()
+          .describe(
+            'People whom the source itself drops for want of a fact it was asked, and their share of all who could meet the string'
+          ),
+        rows: z.object({ certain: z.array(partWorth), possible: z.array(partWorth) }).nullable(),
+        narrowing: z.array(z.object({ part: z.int(), estimated: bothEstimates.nullable() }))
       })
     }
   ),
@@ -903,7 +948,13 @@ export const contract = {
     'A sample of just those who go, who come and who stay when a string is changed',
     {
       params: brief,
-      body: z.object({ from: text, to: text, sourceId, size: z.int().min(1).max(200).default(30) }),
+      body: z.object({
+        from: text,
+        to: text,
+        sourceId,
+        size: z.int().min(1).max(200).default(30),
+        certain: z.boolean().default(false)
+      }),
       response: sides
     }
   ),
@@ -948,7 +999,7 @@ export const contract = {
     {
       body: z.object({ text, sourceId }),
       response: z.object({
-        count: interval,
+        estimated: bothEstimates,
         words: z.array(
           z.object({
             word: z.string(),
@@ -962,7 +1013,7 @@ export const contract = {
                   z.object({
                     how: z.enum(['asking', 'excluding']),
                     text,
-                    count: interval,
+                    estimated: bothEstimates,
                     kept: z.int().describe('People shown with this meaning, after the change'),
                     othersLeft: z.int().describe('People shown with another meaning, after the change')
                   })

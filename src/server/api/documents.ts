@@ -13,6 +13,7 @@ export const draftSchema = z.object({
 
 /** What was chosen among the versions: one to measure the others against, and the one to use at each source. */
 export const choiceSchema = z.object({
+  certainOnly: z.boolean().default(false).describe('Every screen counts only those who are certain'),
   baseline: z.int().min(1).nullable(),
   winners: z
     .array(z.object({ sourceId: z.string().min(1).max(100), version: z.int().min(1), note: z.string().max(500) }))

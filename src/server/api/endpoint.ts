@@ -24,7 +24,7 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
       const query = check(operation.query, Object.keys(search).length ? search : undefined, 'the address');
       const body = operation.body.safeParse(undefined).success
         ? (undefined as z.output<B>)
-        : check(operation.body, await readBody(event.request), 'what was sent');
+        : check(operation.body, (operation.upgrade ?? same)(await readBody(event.request)), 'what was sent');
       const answer = await handle({ params, query, body, event });
       return operation.status === 204
         ? new Response(null, { status: 204 })
@@ -34,6 +34,8 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
     }
   };
 }
+
+const same = (raw: unknown) => raw;
 
 const halfSign = /\\u[dD][89a-fA-F]/;
 const loneSurrogate = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;

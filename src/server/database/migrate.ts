@@ -7,6 +7,7 @@ import * as houseListsAndContacted from './migrations/0005-house-lists-and-conta
 import * as trialJobs from './migrations/0006-trial-jobs';
 import * as comparing from './migrations/0007-comparing';
 import * as notes from './migrations/0008-notes';
+import * as certainAndPossible from './migrations/0009-certain-and-possible';
 import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 
 const migrations = [
@@ -17,7 +18,8 @@ const migrations = [
   houseListsAndContacted,
   trialJobs,
   comparing,
-  notes
+  notes,
+  certainAndPossible
 ];
 
 /** Any number: names the lock that keeps two servers from migrating at once. */

@@ -103,9 +103,6 @@ export interface TrialRow extends Row<TrialRow> {
   seed: string;
   rendering: Rendering;
   answers: Outcome['answers'];
-  countLow: number;
-  countHigh: number;
-  shown: number;
   filtered: number;
   /** Seen people who were contacted already, and so left out. */
   contacted: CreationOptional<number>;
@@ -113,6 +110,8 @@ export interface TrialRow extends Row<TrialRow> {
   sampleSize: CreationOptional<number>;
   /** Ids of all people found, in the order shown. */
   found: CreationOptional<string[]>;
+  /** Ids of those among them who are possible and not certain. */
+  open: CreationOptional<string[]>;
   /** People found who look like one found before under another id. */
   duplicates: CreationOptional<number>;
   requests: CreationOptional<number>;
@@ -278,14 +277,12 @@ function defineAll() {
         seed: TEXT,
         rendering: JSONB,
         answers: JSONB,
-        countLow: INTEGER,
-        countHigh: INTEGER,
-        shown: INTEGER,
         filtered: INTEGER,
         contacted: { type: INTEGER, defaultValue: 0 },
         state: { type: TEXT, defaultValue: 'done' },
         sampleSize: { type: INTEGER, defaultValue: 40 },
         found: { type: JSONB, defaultValue: [] },
+        open: { type: JSONB, defaultValue: [] },
         duplicates: { type: INTEGER, defaultValue: 0 },
         requests: { type: INTEGER, defaultValue: 0 },
         events: { type: JSONB, defaultValue: [] },

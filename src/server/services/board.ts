@@ -2,6 +2,7 @@ import type { Person } from '$core/corpus/person';
 import { boardOf, type TriedCell } from '$core/measure/board';
 import { mostSets, overlapOf } from '$core/measure/overlap';
 import { fitsThereAre } from '$core/measure/population';
+import type { Verdict } from '$core/measure/precision';
 import { spendOn } from '$core/measure/spend';
 import { samePeople } from '$core/people/same-person';
 import { models, type SourceRow, type TrialRow, type VersionRow } from '../database/models';
@@ -9,9 +10,10 @@ import { notFound } from '../refusal';
 import { askPeople } from '../workers/people';
 import type { BehindKind } from '../api/contract';
 import { findBrief, readDocument } from './briefs';
-import { identityOf, peopleOfTrials, verdictsByPerson, type Identity } from './identity';
+import { identityOf, peopleOfTrials, type Identity } from './identity';
+import { judgedIn } from './judged';
 import { findSource, listSources, readySource } from './sources';
-import { latestTrials } from './latest-trials';
+import { foundIn, latestTrials } from './latest-trials';
 import { peopleAtRanks } from './trial-run';
 import { verdictsOn } from './verdicts';
 import { listVersions } from './versions';
@@ -92,16 +94,15 @@ function among(people: readonly Person[], list: readonly Person[]): (Person | nu
 }
 
 /** Versions down, sources across: for each pair that was tried, its newest trial measured; and all that follows from several together. */
-export async function boardFor(briefId: string, numbers?: readonly number[]) {
-  const { personaId } = await findBrief(briefId);
+export async function boardFor(briefId: string, numbers?: readonly number[], certain = false) {
   const [trials, versions, identity] = await Promise.all([
     latestTrials(briefId, numbers),
     listVersions(briefId),
     identityOf(briefId)
   ]);
   const sources = await sourcesOf(trials);
-  const [verdicts, known, spent, drawn] = await Promise.all([
-    verdictsByPerson(personaId, identity),
+  const [{ verdicts }, known, spent, drawn] = await Promise.all([
+    judgedIn(briefId, identity),
     knownAtSources(briefId, trials),
     spentIn(trials, sources),
     models().TrialPerson.findAll({
@@ -117,26 +118,30 @@ export async function boardFor(briefId: string, numbers?: readonly number[]) {
   const cells: TriedCell[] = trials.map(({ trial, version }) => ({
     version: version.number,
     sourceId: trial.sourceId,
-    count: { low: trial.countLow, high: trial.countHigh },
+    answers: trial.answers,
+    checked: trial.rendering.leftover !== null,
     found: trial.found.map((id) => people.of(trial.sourceId, id)),
+    open: placesOf(trial),
     sampled: sampled.get(trial.id) ?? [],
     spent: spent({ trial, version })?.amount ?? null
   }));
   const knownNumbers = new Map(
     [...known].map(([sourceId, ids]) => [sourceId, ids.map((id) => people.of(sourceId, id))])
   );
-  const board = boardOf({ cells, people: people.size, verdicts, known: knownNumbers });
+  const board = boardOf({ cells, people: people.size, verdicts, known: knownNumbers, certain });
+  const shownIn = ({ found, open }: TriedCell) => found.filter((_, at) => !(certain && open.has(at)));
   const wanted = new Set(trials.map(({ version }) => version.number));
   const order = (await listSources()).map(({ id }) => id);
   return {
     versions: versions.filter((version) => wanted.has(version.number)),
     judged: verdicts.size,
-    people: new Set(cells.flatMap(({ found }) => found)).size,
+    people: new Set(cells.flatMap(shownIn)).size,
     cells: board.map((cell, i) => {
       const { trial } = trials[i]!;
       return {
         ...cell,
         trialId: trial.id,
+        people: shownIn(cells[i]!).length,
         said: trial.answers.map((answer) => answer.said),
         exactness: trial.rendering.exactness,
         searches: trial.rendering.searches.length,
@@ -153,34 +158,42 @@ export async function boardFor(briefId: string, numbers?: readonly number[]) {
         {
           version: number,
           sourceIds: mine.map(({ sourceId }) => sourceId),
-          parts: overlapOf(
-            mine.map(({ found }) => found),
-            verdicts
-          ),
-          population: populationsOf(mine, board, verdicts)
+          parts: overlapOf(mine.map(shownIn), verdicts),
+          people: new Set(mine.flatMap(shownIn)).size,
+          population: populationsOf(mine, board, verdicts, certain ? 'certain' : 'possible')
         }
       ];
     })
   };
 }
 
+/** The places in a trial's result of those who are possible and not certain. */
+function placesOf({ found, open }: TrialRow): ReadonlySet<number> {
+  if (!open.length) return new Set();
+  const ids = new Set(open);
+  return new Set(found.flatMap((id, at) => (ids.has(id) ? [at] : [])));
+}
+
 /** How many fits there are, by each pair of sources: the judged fits of one that the other finds too. */
 function populationsOf(
   cells: readonly TriedCell[],
   board: ReturnType<typeof boardOf>,
-  verdicts: Awaited<ReturnType<typeof verdictsByPerson>>
+  verdicts: ReadonlyMap<number, Verdict>,
+  mode: 'certain' | 'possible'
 ) {
   return cells.flatMap((first) =>
     cells.flatMap((second) => {
       if (first === second) return [];
       const there = board.find((cell) => cell.version === second.version && cell.sourceId === second.sourceId)!;
-      const has = new Set(second.found);
-      const fits = [...new Set(first.sampled.map((at) => first.found[at]!))].filter(
+      const counts = (cell: TriedCell) => (at: number) => !(mode === 'certain' && cell.open.has(at));
+      const has = new Set(second.found.filter((_, at) => counts(second)(at)));
+      const fits = [...new Set(first.sampled.filter(counts(first)).map((at) => first.found[at]!))].filter(
         (person) => verdicts.get(person) === 'fit'
       );
       const both = fits.filter((person) => has.has(person)).length;
       // Only those seen can be met again: fits beyond the cap are left out of this.
-      const { precision, shown } = there;
+      const precision = there.figures.precision[mode];
+      const shown = has.size;
       if (!both || precision.share === null) return [];
       return [
         {
@@ -203,17 +216,23 @@ function populationsOf(
 const mostBehind = 200;
 
 /** The people behind a figure of the board, in the order shown. */
-export async function peopleBehind(briefId: string, number: number, sourceId: string, kind: BehindKind) {
+export async function peopleBehind(
+  briefId: string,
+  number: number,
+  sourceId: string,
+  kind: BehindKind,
+  certain = false
+) {
   const { personaId } = await findBrief(briefId);
   const [trials, identity] = await Promise.all([latestTrials(briefId), identityOf(briefId)]);
   const mine = trials.find(({ trial, version }) => version.number === number && trial.sourceId === sourceId)?.trial;
   if (!mine) throw notFound(`A run of version ${number} at this source`);
-  const numbers = (trial: TrialRow) => trial.found.map((id) => identity.numberOf(trial.sourceId, id));
+  const numbers = (trial: TrialRow) => foundIn(trial, certain).map((id) => identity.numberOf(trial.sourceId, id));
   const byOthers = (isOther: (one: Tried) => boolean) =>
     new Set(trials.filter((one) => one.trial !== mine && isOther(one)).flatMap(({ trial }) => numbers(trial)));
   const own = await verdictsOn(personaId, sourceId);
-  const verdicts = await verdictsByPerson(personaId, identity);
-  const judged = (id: string) => verdicts.get(identity.numberOf(sourceId, id)!);
+  const { of } = await judgedIn(briefId, identity);
+  const judged = (id: string) => of(sourceId, id)?.verdict;
   let keep: (id: string) => boolean = () => true;
   if (kind === 'fits') keep = (id) => judged(id) === 'fit';
   else if (kind === 'misses') keep = (id) => judged(id) === 'miss';
@@ -233,14 +252,14 @@ export async function peopleBehind(briefId: string, number: number, sourceId: st
         )
       : mine.found
   );
-  // Two records of one person are one who is found nowhere else.
+  // Two records of one person are one.
   const once = new Set<number | undefined>();
   const isFirst = (id: string) => once.size < once.add(identity.numberOf(sourceId, id)).size;
-  const perPerson = kind === 'onlyVersion' || kind === 'onlySource';
-  const ids = mine.found.filter((id) => drawn.has(id) && keep(id) && (!perPerson || isFirst(id)));
+  const ids = foundIn(mine, certain).filter((id) => drawn.has(id) && keep(id) && isFirst(id));
+  const rankOf = new Map(mine.found.map((id, at) => [id, at + 1]));
   const people = await peopleAtRanks(
     mine,
-    ids.slice(0, mostBehind).map((id) => mine.found.indexOf(id) + 1)
+    ids.slice(0, mostBehind).map((id) => rankOf.get(id)!)
   );
   return {
     count: ids.length,

@@ -79,7 +79,7 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
   });
   return {
     format: 'eave-brief',
-    formatVersion: 1,
+    formatVersion: 2,
     name: brief.name,
     documents,
     wordSets: wordSets.map(({ name, kind, wordings, note }) => ({ name, kind, wordings, note })),
@@ -99,8 +99,6 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
       seed: trial.seed,
       rendering: trial.rendering,
       answers: trial.answers,
-      count: { low: trial.countLow, high: trial.countHigh },
-      shown: trial.shown,
       filtered: trial.filtered,
       contacted: trial.contacted,
       duplicates: trial.duplicates,
@@ -108,6 +106,7 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
       sampleSize: trial.sampleSize,
       events: trial.events,
       found: trial.found,
+      open: trial.open,
       pages: pages
         .filter(({ trialId }) => trialId === trial.id)
         .map(({ search, page, said: shown, last, people: some }) => ({
@@ -185,7 +184,7 @@ export async function importBrief(file: BriefFile) {
       })),
       { transaction }
     );
-    for (const { version, count, pages, sample, createdAt, ...trial } of file.trials) {
+    for (const { version, pages, sample, createdAt, ...trial } of file.trials) {
       const id = randomUUID();
       await Trial.create(
         {
@@ -194,8 +193,6 @@ export async function importBrief(file: BriefFile) {
           rendering: trial.rendering as never,
           id,
           versionId: versionOf(version),
-          countLow: count.low,
-          countHigh: count.high,
           state: 'done',
           createdAt: new Date(createdAt)
         },

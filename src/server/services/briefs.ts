@@ -8,6 +8,7 @@ import { documentSchemas } from '../api/documents';
 import { database } from '../database/connection';
 import { models, type BriefRow, type DocumentKind, type VersionRow } from '../database/models';
 import { changedElsewhere, notFound, Refusal } from '../refusal';
+import { peopleJudged } from './judged';
 
 const emptyDocuments = {
   persona: emptyPersona,
@@ -15,7 +16,7 @@ const emptyDocuments = {
   draft: { text: '', from: null },
   known: [],
   contacted: [],
-  choice: { baseline: null, winners: [] }
+  choice: { baseline: null, winners: [], certainOnly: false }
 } as const;
 const documentNames = {
   persona: 'The persona',
@@ -79,7 +80,7 @@ export async function readBrief(id: string) {
   const brief = await findBrief(id);
   const [versions, judged, wording, persona] = await Promise.all([
     models().Version.max<number, VersionRow>('number', { where: { briefId: id } }),
-    models().Verdict.count({ where: { personaId: brief.personaId } }),
+    peopleJudged(id),
     readDocument(id, 'wording'),
     readDocument(id, 'persona')
   ]);

@@ -60,7 +60,8 @@ export async function recordByHand(
     answers: told,
     size: sampleSize,
     seed,
-    contacted: contacted.flatMap(contactKeys)
+    contacted: contacted.flatMap(contactKeys),
+    drawn: []
   });
   const id = randomUUID();
   await database().transaction(async (transaction) => {
@@ -73,12 +74,10 @@ export async function recordByHand(
         seed,
         rendering,
         answers: outcome.answers,
-        countLow: outcome.count.low,
-        countHigh: outcome.count.high,
-        shown: outcome.shown,
         filtered: outcome.filtered,
         contacted: outcome.contacted,
         found: outcome.found,
+        open: outcome.open,
         duplicates: outcome.duplicates,
         sampleSize
       },

@@ -1,19 +1,21 @@
-import { Op, QueryTypes } from 'sequelize';
+import { createHash } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
 import type { Person } from '$core/corpus/person';
-import type { Verdict } from '$core/measure/precision';
 import { database } from '../database/connection';
 import { models, type TrialRow } from '../database/models';
 import { Refusal } from '../refusal';
 import { askPeople } from '../workers/people';
 import type { IdentifyAnswer, RecordName } from '../workers/people-messages';
 import { findBrief } from './briefs';
-import { findSource, readySource } from './sources';
+import { findSource, peopleRevision, readySource } from './sources';
 import { latestTrials } from './latest-trials';
 
 /** Who is who among all records that a brief's newest trials show and its verdicts are on. */
 export interface Identity {
   /** The number of a record's person; undefined for a record that is not among them. */
   numberOf(sourceId: string, personId: string): number | undefined;
+  /** The records of a source with the numbers of their people, in the order met. */
+  recordsAt(sourceId: string): { id: string; number: number }[];
   people: number;
   doubtful: IdentifyAnswer['doubtful'];
 }
@@ -39,11 +41,20 @@ export async function identityOf(briefId: string): Promise<Identity> {
   };
   for (const { trial } of trials) for (const id of trial.found) note(trial.sourceId, id);
   for (const { sourceId, personId } of judged) note(sourceId, personId);
-  const key = JSON.stringify([
-    trials.map(({ trial }) => trial.id),
-    [...ids].map(([sourceId, set]) => [sourceId, set.size]),
-    decided.map((one) => [one.firstSource, one.firstPerson, one.secondSource, one.secondPerson, one.same])
-  ]);
+  // Named by all records and decisions themselves: an answer never serves for others.
+  const hash = createHash('sha256');
+  for (const [sourceId, set] of ids) hash.update(JSON.stringify([sourceId, [...set]]));
+  for (const one of decided)
+    hash.update(JSON.stringify([one.firstSource, one.firstPerson, one.secondSource, one.secondPerson, one.same]));
+  // The records of a file, or of a place run by hand, can be others under the same ids.
+  for (const { trial } of trials) hash.update(trial.id);
+  const sources = await models().Source.findAll({
+    where: { id: [...ids.keys()] },
+    attributes: ['id', 'people'],
+    raw: true
+  });
+  hash.update(JSON.stringify(sources.map(({ id, people }) => [id, people, peopleRevision(id)]).sort()));
+  const key = hash.digest('hex');
   let identity = known.get(key);
   if (!identity) {
     identity = identify(
@@ -81,48 +92,21 @@ async function identify(
   records.forEach(({ sourceId, ids: list }, i) =>
     list.forEach((id, j) => numbers.set(written(sourceId, id), personOf[i]![j]!))
   );
-  return { numberOf: (sourceId, personId) => numbers.get(written(sourceId, personId)), people, doubtful };
+  const bySource = new Map(
+    records.map(({ sourceId, ids: list }, i) => [sourceId, list.map((id, j) => ({ id, number: personOf[i]![j]! }))])
+  );
+  return {
+    numberOf: (sourceId, personId) => numbers.get(written(sourceId, personId)),
+    recordsAt: (sourceId) => bySource.get(sourceId) ?? [],
+    people,
+    doubtful
+  };
 }
 
 /** All people that some trials brought, each once. */
 export async function peopleOfTrials(trials: readonly TrialRow[]): Promise<Person[]> {
   const pages = await models().TrialPage.findAll({ where: { trialId: trials.map(({ id }) => id) } });
   return [...new Map(pages.flatMap(({ people }) => people.map((person) => [person.id, person] as const))).values()];
-}
-
-/** Verdicts by person: the newest, where records of one person were judged at several sources. */
-export async function verdictsByPerson(personaId: string, identity: Identity): Promise<Map<number, Verdict>> {
-  const rows = await models().Verdict.findAll({
-    where: { personaId },
-    attributes: ['sourceId', 'personId', 'verdict'],
-    order: ['updatedAt'],
-    raw: true
-  });
-  return new Map(
-    rows.flatMap(({ sourceId, personId, verdict }) => {
-      const number = identity.numberOf(sourceId, personId);
-      return number === undefined ? [] : [[number, verdict] as const];
-    })
-  );
-}
-
-/** For records without a verdict of their own: what was said of the same person at another source. */
-export async function verdictsElsewhere(briefId: string, sourceId: string, personIds: readonly string[]) {
-  const { personaId } = await findBrief(briefId);
-  const others = await models().Verdict.findAll({
-    where: { personaId, sourceId: { [Op.ne]: sourceId } },
-    order: ['updatedAt']
-  });
-  if (!others.length) return new Map<string, { verdict: Verdict; sourceId: string }>();
-  const identity = await identityOf(briefId);
-  const byNumber = new Map(others.map((one) => [identity.numberOf(one.sourceId, one.personId), one]));
-  return new Map(
-    personIds.flatMap((id) => {
-      const number = identity.numberOf(sourceId, id);
-      const one = number === undefined ? undefined : byNumber.get(number);
-      return one ? [[id, { verdict: one.verdict, sourceId: one.sourceId }] as const] : [];
-    })
-  );
 }
 
 /** Decides whether two records are of one person; with null, forgets what was decided. */

@@ -1,4 +1,4 @@
-import { models } from '../database/models';
+import { models, type TrialRow } from '../database/models';
 import { findBrief } from './briefs';
 
 /** The newest trial of each version at each source, newest version first. */
@@ -22,4 +22,11 @@ export async function latestTrials(briefId: string, numbers?: readonly number[],
     })
     .map((trial) => ({ trial, version: byId.get(trial.versionId)! }))
     .sort((a, b) => b.version.number - a.version.number);
+}
+
+/** The people of a trial's result, in the order shown; `certain` leaves out those who are possible only. */
+export function foundIn(trial: Pick<TrialRow, 'found' | 'open'>, certain: boolean): string[] {
+  if (!certain || !trial.open.length) return trial.found;
+  const open = new Set(trial.open);
+  return trial.found.filter((id) => !open.has(id));
 }

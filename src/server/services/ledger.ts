@@ -3,24 +3,29 @@ import { applyChanges, type Change } from '$core/suggest/change';
 import { setQueries } from '$core/query/named-sets';
 import { askPeople } from '../workers/people';
 import type { FitOrMiss } from '../workers/people-messages';
-import { findBrief, readDocument } from './briefs';
+import { readDocument } from './briefs';
 import { listSources, readySource } from './sources';
-import { verdictsOn } from './verdicts';
+import { judgedIn, type Judged } from './judged';
 import { runnable } from './versions';
 import { queriesOf, setsOf } from './word-sets';
 
-/** Verdicts of a persona on people of a source that say fit or miss. */
-export async function fitsAndMisses(personaId: string, sourceId: string): Promise<FitOrMiss[]> {
-  const verdicts = await verdictsOn(personaId, sourceId);
-  return [...verdicts].flatMap(([id, { verdict }]) => (verdict === 'unsure' ? [] : [{ id, fit: verdict === 'fit' }]));
+/** The people of a source who were judged fit or miss, there or as the same person elsewhere, by the verdict the brief goes by. */
+export function fitsAndMisses({ identity, byPerson }: Judged, sourceId: string): FitOrMiss[] {
+  const said = identity.recordsAt(sourceId);
+  const once = new Set<number>();
+  return said.flatMap(({ id, number }) => {
+    const verdict = byPerson.get(number)?.verdict;
+    // Two records of one person there are judged once.
+    if (!verdict || verdict === 'unsure' || once.has(number)) return [];
+    once.add(number);
+    return [{ id, fit: verdict === 'fit' }];
+  });
 }
 
 async function judgedSources(briefId: string, sourceIds: readonly string[]) {
   // All at once: asking the database takes longer than counting.
-  const [{ personaId }] = await Promise.all([findBrief(briefId), ...sourceIds.map(readySource)]);
-  return Promise.all(
-    sourceIds.map(async (sourceId) => ({ sourceId, verdicts: await fitsAndMisses(personaId, sourceId) }))
-  );
+  const [judged] = await Promise.all([judgedIn(briefId), ...sourceIds.map(readySource)]);
+  return sourceIds.map((sourceId) => ({ sourceId, verdicts: fitsAndMisses(judged, sourceId) }));
 }
 
 /** What each part of a string is worth at a source, and how the count falls part by part. */

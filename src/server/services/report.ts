@@ -23,12 +23,13 @@ const standingWords = ({ standing }: Cell): string =>
         : 'no other version judged there';
 
 /** What to share of a brief: for each source the version chosen (or the newest run there), with what speaks for it. */
-export async function reportOf(briefId: string) {
-  const [brief, persona, choice, board, trials, judges] = await Promise.all([
+export async function reportOf(briefId: string, certain?: boolean) {
+  const { body: choice } = await readDocument(briefId, 'choice');
+  const certainOnly = certain ?? choice.certainOnly;
+  const [brief, persona, board, trials, judges] = await Promise.all([
     findBrief(briefId),
     readDocument(briefId, 'persona'),
-    readDocument(briefId, 'choice'),
-    boardFor(briefId),
+    boardFor(briefId, undefined, certainOnly),
     latestTrials(briefId),
     listJudges(briefId)
   ]);
@@ -37,7 +38,7 @@ export async function reportOf(briefId: string) {
   for (const source of sources) {
     const mine = trials.filter(({ trial }) => trial.sourceId === source.id);
     if (!mine.length) continue;
-    const winner = choice.body.winners.find(({ sourceId }) => sourceId === source.id);
+    const winner = choice.winners.find(({ sourceId }) => sourceId === source.id);
     const taken = mine.find(({ version }) => version.number === winner?.version) ?? mine[0]!;
     const { trial, version } = taken;
     const cell = board.cells.find((one) => one.trialId === trial.id)!;
@@ -52,10 +53,7 @@ export async function reportOf(briefId: string) {
       searches: trial.rendering.searches.map((search) => writeText([search], source.sheet)),
       exactness: trial.rendering.exactness,
       leftOver: trial.rendering.leftover && print(trial.rendering.leftover),
-      count: cell.count,
-      shown: cell.shown,
-      precision: cell.precision,
-      estimatedFits: cell.estimatedFits,
+      figures: cell.figures,
       known: cell.known,
       spent: cell.spent,
       run: trial.createdAt.toISOString(),
@@ -68,6 +66,7 @@ export async function reportOf(briefId: string) {
     brief: brief.name,
     persona: describePersona(persona.body),
     made: new Date().toISOString(),
+    certainOnly,
     // Those somebody chose come first.
     entries: entries.sort((a, b) => Number(b.chosen) - Number(a.chosen)),
     people: board.people,
@@ -86,15 +85,15 @@ export async function chosenOf(briefId: string) {
   const { body: choice } = await readDocument(briefId, 'choice');
   if (!choice.winners.length) return [];
   const [board, sources] = await Promise.all([
-    boardFor(briefId, [...new Set(choice.winners.map(({ version }) => version))]),
+    boardFor(briefId, [...new Set(choice.winners.map(({ version }) => version))], choice.certainOnly),
     models().Source.findAll({ where: { id: choice.winners.map(({ sourceId }) => sourceId) } })
   ]);
   return choice.winners.flatMap(({ sourceId, version, note }) => {
     const cell = board.cells.find((one) => one.version === version && one.sourceId === sourceId);
     const source = sources.find(({ id }) => id === sourceId);
     if (!cell || !source) return [];
-    const { count, precision, trialId } = cell;
+    const { figures, trialId } = cell;
     const name = board.versions.find((one) => one.number === version)?.name ?? '';
-    return [{ source: source.name, version, name, note, count, precision, trialId }];
+    return [{ source: source.name, version, name, note, figures, certainOnly: choice.certainOnly, trialId }];
   });
 }

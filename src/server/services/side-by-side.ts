@@ -1,88 +1,117 @@
 import { mcNemar } from '$core/measure/mcnemar';
 import { wilson } from '$core/measure/wilson';
 import { drawSample } from '$core/measure/draw-sample';
-import { join, type Query } from '$core/query/query';
-import type { Person } from '$core/corpus/person';
+import type { Query } from '$core/query/query';
+import type { Sheet } from '$core/dialect/sheet';
+import { countInterval, shownCount } from '$core/measure/count';
+import { middleOf, type Estimate } from '$core/measure/estimate';
+import type { SampledPerson } from '../workers/people-messages';
 import { Refusal } from '../refusal';
 import { askPeople } from '../workers/people';
 import { findBrief } from './briefs';
 import { identityOf, peopleOfTrials } from './identity';
-import { fitsAndMisses } from './ledger';
+import { judgedIn, type Judged } from './judged';
 import { findSource, readySource } from './sources';
-import { latestTrials } from './latest-trials';
+import { foundIn, latestTrials } from './latest-trials';
 import { verdictsOn } from './verdicts';
 import { findVersion, runnable, versionQuery } from './versions';
 import { queriesOf } from './word-sets';
 
 /** Who goes, comes and stays when one string is changed into another, with a sample of just each of these three. */
-export async function sidesOf(briefId: string, from: Query, to: Query, sourceId: string, size: number) {
-  const { personaId } = await findBrief(briefId);
+export async function sidesOf(
+  briefId: string,
+  from: Query,
+  to: Query,
+  sourceId: string,
+  size: number,
+  certain: boolean
+) {
+  const [{ personaId }, judged] = await Promise.all([findBrief(briefId), judgedIn(briefId)]);
   const source = await readySource(sourceId);
-  const not = (part: Query): Query => ({ kind: 'not', part });
-  const verdicts = await fitsAndMisses(personaId, sourceId);
-  const [effect] = await askPeople('effect', { from, to, sources: [{ sourceId: source.id, verdicts }] });
-  const side = async (query: Query, name: string) =>
-    told(
-      personaId,
-      sourceId,
-      await askPeople('sample', { sourceId: source.id, query, size, seed: `${personaId}/${sourceId}/${name}` })
-    );
-  const [goes, comes, stays] = [
-    await side(join('and', [from, not(to)]), 'who goes'),
-    await side(join('and', [to, not(from)]), 'who comes'),
-    await side(join('and', [from, to]), 'who stays')
-  ];
-  return { goes, comes, stays, test: pairedTest(effect!.gone, effect!.come) };
+  const seed = `${personaId}/${sourceId}`;
+  const sides = await askPeople('sample', { sourceId: source.id, from, to, size, seed, certain });
+  const estimate = (count: number) => toldCount(count, source.sheet);
+  const side = ({ ids, shown, sample }: (typeof sides)['goes']) =>
+    told(briefId, judged, sourceId, { count: estimate(ids.length), shown, ids, sample });
+  const [goes, comes, stays] = await Promise.all([side(sides.goes), side(sides.comes), side(sides.stays)]);
+  return { goes, comes, stays, test: pairedTest(goes.fits, comes.fits) };
 }
 
+/** A count of people as a source could tell it, with its middle. */
+function toldCount(count: number, { counting }: Sheet): Estimate {
+  const interval = countInterval(shownCount(count, counting), counting);
+  return { ...interval, middle: middleOf(interval) };
+}
+
+/** A side as it is told: the judged among all its people, each once, and the sample with what is said of each. */
 async function told(
-  personaId: string,
+  briefId: string,
+  { identity, byPerson }: Judged,
   sourceId: string,
-  {
-    sample,
-    ...drawn
-  }: { count: { low: number; high: number }; shown: number; sample: { rank: number; person: Person }[] }
+  { ids, count, shown, sample }: { ids: string[]; count: Estimate; shown: number; sample: SampledPerson[] }
 ) {
-  const verdicts = await verdictsOn(
+  const { personaId } = await findBrief(briefId);
+  const own = await verdictsOn(
     personaId,
     sourceId,
     sample.map(({ person }) => person.id)
   );
-  const judged = [...verdicts.values()].filter(({ verdict }) => verdict !== 'unsure');
-  const fits = judged.filter(({ verdict }) => verdict === 'fit').length;
+  const judged = [...new Set(ids.map((id) => identity.numberOf(sourceId, id)))].flatMap((number) => {
+    const verdict = number === undefined ? undefined : byPerson.get(number)?.verdict;
+    return verdict === 'fit' || verdict === 'miss' ? [verdict] : [];
+  });
+  const fits = judged.filter((verdict) => verdict === 'fit').length;
   return {
-    ...drawn,
+    count,
+    shown,
     fits: {
       judged: judged.length,
       count: fits,
-      interval: wilson(fits, judged.length, Math.max(drawn.shown, judged.length))
+      misses: judged.length - fits,
+      interval: wilson(fits, judged.length, Math.max(ids.length, judged.length))
     },
-    sample: sample.map(({ rank, person }) => ({ rank, person, verdict: verdicts.get(person.id) ?? null }))
+    sample: sample.map(({ rank, person }) => ({ rank, person, verdict: own.get(person.id) ?? null }))
   };
 }
 
 /** A judged person whom just one of two strings treats rightly: finds a fit, or leaves a miss. McNemar's exact test on these. */
-function pairedTest(gone: { fits: number; misses: number }, come: { fits: number; misses: number }) {
-  const before = gone.fits + come.misses;
-  const after = gone.misses + come.fits;
-  return { before, after, gone, come, p: mcNemar(before, after) };
+function pairedTest(goes: { count: number; misses: number }, comes: { count: number; misses: number }) {
+  const [gone, come] = [goes, comes].map(({ count, misses }) => ({ fits: count, misses }));
+  const before = gone!.fits + come!.misses;
+  const after = gone!.misses + come!.fits;
+  return { before, after, gone: gone!, come: come!, p: mcNemar(before, after) };
 }
 
 /** A sample of just those who go, come and stay when a text is changed. */
-export async function whoGoes(briefId: string, from: string, to: string, sourceId: string, size: number) {
+export async function whoGoes(
+  briefId: string,
+  from: string,
+  to: string,
+  sourceId: string,
+  size: number,
+  certain = false
+) {
   const [before, after] = await Promise.all([from, to].map(async (text) => runnable(text, await queriesOf(text))));
-  return sidesOf(briefId, before!, after!, sourceId, size);
+  return sidesOf(briefId, before!, after!, sourceId, size, certain);
 }
 
 /** Two versions at one source: who was removed, added and kept. A place run by hand is compared by what it brought. */
-export async function versionsSideBySide(briefId: string, from: number, to: number, sourceId: string, size: number) {
+export async function versionsSideBySide(
+  briefId: string,
+  from: number,
+  to: number,
+  sourceId: string,
+  size: number,
+  certain = false
+) {
   const { personaId } = await findBrief(briefId);
   const [before, after, source] = await Promise.all([
     findVersion(briefId, from),
     findVersion(briefId, to),
     findSource(sourceId)
   ]);
-  if (source.kind !== 'by-hand') return sidesOf(briefId, versionQuery(before), versionQuery(after), sourceId, size);
+  if (source.kind !== 'by-hand')
+    return sidesOf(briefId, versionQuery(before), versionQuery(after), sourceId, size, certain);
   const trials = await latestTrials(briefId, [from, to]);
   const trialOf = (number: number) => {
     const one = trials.find(({ trial, version }) => trial.sourceId === sourceId && version.number === number);
@@ -95,40 +124,41 @@ export async function versionsSideBySide(briefId: string, from: number, to: numb
     return one.trial;
   };
   const [first, second] = [trialOf(from), trialOf(to)];
-  const people = new Map((await peopleOfTrials([first, second])).map((person) => [person.id, person]));
-  const [had, has] = [new Set(first.found), new Set(second.found)];
-  const verdicts = await verdictsOn(personaId, sourceId);
+  const [people, judged] = await Promise.all([peopleOfTrials([first, second]), judgedIn(briefId)]);
+  const byId = new Map(people.map((person) => [person.id, person]));
+  const [had, has] = [new Set(foundIn(first, certain)), new Set(foundIn(second, certain))];
   const side = (ids: string[], name: string) =>
-    told(personaId, sourceId, {
-      count: { low: ids.length, high: ids.length },
+    told(briefId, judged, sourceId, {
+      ids,
+      count: { low: ids.length, middle: ids.length, high: ids.length },
       shown: ids.length,
       sample: drawSample(ids, size, `${personaId}/${sourceId}/${name}`).flatMap((rank) => {
-        const person = people.get(ids[rank - 1]!);
+        const person = byId.get(ids[rank - 1]!);
         return person ? [{ rank, person }] : [];
       })
     });
-  const gone = first.found.filter((id) => !has.has(id));
-  const come = second.found.filter((id) => !had.has(id));
-  const tally = (ids: string[]) => ({
-    fits: ids.filter((id) => verdicts.get(id)?.verdict === 'fit').length,
-    misses: ids.filter((id) => verdicts.get(id)?.verdict === 'miss').length
-  });
-  return {
-    goes: await side(gone, 'who goes'),
-    comes: await side(come, 'who comes'),
-    stays: await side(
-      first.found.filter((id) => has.has(id)),
-      'who stays'
+  const [goes, comes, stays] = await Promise.all([
+    side(
+      [...had].filter((id) => !has.has(id)),
+      'who goes'
     ),
-    test: pairedTest(tally(gone), tally(come))
-  };
+    side(
+      [...has].filter((id) => !had.has(id)),
+      'who comes'
+    ),
+    side(
+      [...had].filter((id) => has.has(id)),
+      'who stays'
+    )
+  ]);
+  return { goes, comes, stays, test: pairedTest(goes.fits, comes.fits) };
 }
 
 /** People whose absence is looked into at once, at most. */
 const mostExplained = 300;
 
 /** One version at two sources: whom the first finds and the second lacks, and why. */
-export async function sourcesSideBySide(briefId: string, number: number, here: string, there: string) {
+export async function sourcesSideBySide(briefId: string, number: number, here: string, there: string, certain = false) {
   const { personaId } = await findBrief(briefId);
   const [version, source, other, identity, trials] = await Promise.all([
     findVersion(briefId, number),
@@ -144,8 +174,9 @@ export async function sourcesSideBySide(briefId: string, number: number, here: s
     return one.trial;
   };
   const [mine, theirs] = [trialAt(here, source.name), trialAt(there, other.name)];
-  const has = new Set(theirs.found.map((id) => identity.numberOf(there, id)));
-  const lacking = mine.found.filter((id) => !has.has(identity.numberOf(here, id)));
+  const own = foundIn(mine, certain);
+  const has = new Set(foundIn(theirs, certain).map((id) => identity.numberOf(there, id)));
+  const lacking = own.filter((id) => !has.has(identity.numberOf(here, id)));
   const looked = drawSample(lacking, mostExplained, `${personaId}/${here}/${there}`).map((rank) => lacking[rank - 1]!);
   const people =
     source.kind === 'by-hand'
@@ -160,20 +191,20 @@ export async function sourcesSideBySide(briefId: string, number: number, here: s
           people,
           matching: source.sheet.matching
         });
-  const verdicts = await verdictsOn(personaId, here);
+  const judged = await judgedIn(briefId, identity);
   return {
     version: number,
     here,
     there,
-    found: mine.found.length,
-    both: mine.found.length - lacking.length,
+    found: own.length,
+    both: own.length - lacking.length,
     lacking: lacking.length,
     looked: people.length,
     people: people.map((person, i) => ({
       person,
       there: reasons[i]!.there,
       reason: reasons[i]!.reason,
-      verdict: verdicts.get(person.id)?.verdict ?? null
+      verdict: judged.of(here, person.id)?.verdict ?? null
     }))
   };
 }

@@ -188,8 +188,14 @@ export async function switchFaults(id: string, faults: Faults) {
 /** The source, whatever its state. */
 export const readSource = async (id: string) => told(await findSource(id));
 
+const revisions = new Map<string, number>();
+
+/** How often the people of a source took the place of others since the start. */
+export const peopleRevision = (id: string): number => revisions.get(id) ?? 0;
+
 /** Lets the worker forget the people of a file, so that they are read anew when it is next asked. */
 export async function forgetPeople(id: string): Promise<void> {
+  revisions.set(id, peopleRevision(id) + 1);
   await loading.get(id)?.catch(() => {});
   loading.delete(id);
   readiness.delete(id);

@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { render } from '$core/dialect/render';
+import { toldBy } from '$core/dialect/sheet';
+import { matchingOf } from '$core/query/matching';
+import { truthReader } from '$core/query/truth';
 import { drawSample } from '$core/measure/draw-sample';
 import { readQrels, readRuns, writeQrels, writeRuns, type RunRow } from '$core/formats/trec';
 import { database } from '../database/connection';
@@ -8,7 +11,7 @@ import { Refusal } from '../refusal';
 import { askPeople } from '../workers/people';
 import { findBrief } from './briefs';
 import { peopleOfTrials } from './identity';
-import { latestTrials } from './latest-trials';
+import { foundIn, latestTrials } from './latest-trials';
 import { readySource } from './sources';
 import { versionQuery } from './versions';
 
@@ -19,13 +22,13 @@ export async function exportQrels(briefId: string) {
   return { text: writeQrels(rows) };
 }
 
-/** The newest results of every version at every source as TREC runs. */
-export async function exportRuns(briefId: string) {
+/** The newest results of every version at every source as TREC runs; `certain` leaves out those who are possible only. */
+export async function exportRuns(briefId: string, certain = false) {
   const trials = await latestTrials(briefId);
   return {
     text: writeRuns(
       trials.flatMap(({ trial, version }) =>
-        trial.found.map((personId, i) => ({
+        foundIn(trial, certain).map((personId, i) => ({
           version: version.number,
           sourceId: trial.sourceId,
           personId,
@@ -93,7 +96,9 @@ export async function importRuns(briefId: string, text: string) {
   const runs = new Map<string, RunRow[]>();
   for (const row of rows) {
     const name = `${row.version} ${row.sourceId}`;
-    runs.set(name, [...(runs.get(name) ?? []), row]);
+    const list = runs.get(name);
+    if (list) list.push(row);
+    else runs.set(name, [row]);
   }
   const trials = await latestTrials(briefId);
   const told = { added: 0, same: 0, unknown: 0 };
@@ -131,6 +136,9 @@ export async function importRuns(briefId: string, text: string) {
       const rendering = render(versionQuery(version), source.sheet);
       const found = known.map((person) => person.id);
       const count = known.length;
+      const truth =
+        rendering.leftover && truthReader(rendering.leftover, toldBy(source.sheet), matchingOf(source.sheet.matching));
+      const open = truth ? known.filter((person) => truth(person) !== 'met').map((person) => person.id) : [];
       await database().transaction(async (transaction) => {
         await Trial.create(
           {
@@ -139,10 +147,17 @@ export async function importRuns(briefId: string, text: string) {
             sourceId,
             seed,
             rendering,
-            answers: [{ said: count, interval: { low: count, high: count }, shown: count }],
-            countLow: count,
-            countHigh: count,
-            shown: count,
+            answers: [
+              {
+                said: count,
+                interval: { low: count, high: count },
+                shown: count,
+                certain: count - open.length,
+                possible: count,
+                complete: true
+              }
+            ],
+            open,
             filtered: 0,
             found
           },

@@ -8,7 +8,7 @@ import { models, type SourceRow, type TrialEvent, type TrialRow } from '../datab
 import { addJob, alone, handle } from '../jobs/queue';
 import { askPeople } from '../workers/people';
 import { readDocument } from './briefs';
-import { faultsOf, readySource } from './sources';
+import { faultsOf, findSource, readySource } from './sources';
 
 const task = 'trial';
 /** Asking again: the pause doubles each time, from a quarter of a second. */
@@ -51,7 +51,9 @@ async function work(trialId: string): Promise<void> {
   if (!trial || (trial.state !== 'waiting' && trial.state !== 'running')) return;
   await trial.update({ state: 'running' });
   try {
-    const source = await readySource(trial.sourceId);
+    // A place run by hand has all its pages already.
+    const found = await findSource(trial.sourceId);
+    const source = found.kind === 'by-hand' ? found : await readySource(trial.sourceId);
     const answers: Answer[] = [];
     for (const [i, search] of trial.rendering.searches.entries()) {
       const answer = await pages(trial, source, search, i);
@@ -94,8 +96,10 @@ async function pages(trial: TrialRow, source: SourceRow, search: Search, number:
   }
   const ids = new Set<string>();
   const people = all.flatMap((page) => page.people.filter(({ id }) => ids.size < ids.add(id).size));
+  // A count read by hand keeps what it may stand for.
+  const interval = source.kind === 'by-hand' ? trial.answers[number]?.interval : undefined;
   // Where the count changed between pages, the first is the one that the pages belong to.
-  return { said: all[0]!.said, people };
+  return { said: all[0]!.said, people, ...(interval && { interval }) };
 }
 
 /** One page, asked again while it times out, is refused, or shows rows that were there before. */
@@ -155,13 +159,15 @@ async function finish(trial: TrialRow, source: SourceRow, answers: Answer[]): Pr
   const { Version, TrialPerson } = models();
   const version = await Version.findByPk(trial.versionId);
   const { body: contacted } = await readDocument(version!.briefId, 'contacted');
+  const drawn = await TrialPerson.findAll({ where: { trialId: trial.id }, attributes: ['personId'], raw: true });
   const outcome = await askPeople('gather', {
     sheet: source.sheet,
     rendering: trial.rendering,
     answers,
     size: trial.sampleSize,
     seed: trial.seed,
-    contacted: contacted.flatMap(contactKeys)
+    contacted: contacted.flatMap(contactKeys),
+    drawn: drawn.map(({ personId }) => personId)
   });
   await database().transaction(async (transaction) => {
     await TrialPerson.destroy({ where: { trialId: trial.id }, transaction });
@@ -173,12 +179,10 @@ async function finish(trial: TrialRow, source: SourceRow, answers: Answer[]): Pr
       {
         state: 'done',
         answers: outcome.answers,
-        countLow: outcome.count.low,
-        countHigh: outcome.count.high,
-        shown: outcome.shown,
         filtered: outcome.filtered,
         contacted: outcome.contacted,
         found: outcome.found,
+        open: outcome.open,
         duplicates: outcome.duplicates
       },
       { transaction }

@@ -1,12 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { matchingOf } from '$core/query/matching';
 import { marksOf } from '$core/query/parts';
-import { precisionOf, type Verdict } from '$core/measure/precision';
+import { judgedSample } from '$core/measure/board';
+import { figuresOf, foundBy } from '$core/measure/figures';
+import { print } from '$core/query/print';
+import { untoldIn } from '$core/query/truth';
 import { setQueries } from '$core/query/named-sets';
 import { parse } from '$core/query/parse';
 import { valuesOf } from '$core/corpus/values';
 import { render } from '$core/dialect/render';
-import type { Sheet } from '$core/dialect/sheet';
+import { toldBy, type Sheet } from '$core/dialect/sheet';
 import { extendSample } from '$core/measure/draw-sample';
 import { spendOn } from '$core/measure/spend';
 import { col, fn } from 'sequelize';
@@ -16,7 +19,7 @@ import { notFound, Refusal } from '../refusal';
 import { findBrief } from './briefs';
 import { findRunnable } from './sources';
 import { enqueue, peopleAtRanks } from './trial-run';
-import { verdictsElsewhere } from './identity';
+import { judgedIn, type Judged } from './judged';
 import { notesOn } from './notes';
 import { verdictsOn } from './verdicts';
 import { latestTrials } from './latest-trials';
@@ -36,9 +39,6 @@ export async function startTrial(briefId: string, number: number, sourceId: stri
     seed: `${personaId}/${sourceId}`,
     rendering: render(versionQuery(version), source.sheet),
     answers: [],
-    countLow: 0,
-    countHigh: 0,
-    shown: 0,
     filtered: 0,
     state: 'waiting',
     sampleSize
@@ -116,8 +116,8 @@ export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
   sourceId: trial.sourceId,
   rendering: trial.rendering,
   answers: trial.answers,
-  count: { low: trial.countLow, high: trial.countHigh },
-  shown: trial.shown,
+  found: foundBy(trial.answers, trial.rendering.leftover !== null),
+  people: trial.found.length,
   filtered: trial.filtered,
   contacted: trial.contacted,
   duplicates: trial.duplicates,
@@ -143,8 +143,22 @@ function expectedRows(
   return Math.round((begun.reduce((sum, { said }) => sum + Math.min(said, most), 0) * searches) / begun.length);
 }
 
-/** How many people of a trial's result the sample stands for, where that is known exactly. */
-export const populationOf = (trial: TrialRow) => trial.shown;
+/** All figures of a trial that is done: what the board says of it, too. */
+export function trialFigures(
+  trial: TrialRow,
+  drawn: readonly Pick<TrialPersonRow, 'personId'>[],
+  { identity, verdicts }: Pick<Judged, 'identity' | 'verdicts'>
+) {
+  const open = new Set(trial.open);
+  const sample = drawn.flatMap(({ personId }) => {
+    const person = identity.numberOf(trial.sourceId, personId);
+    return person === undefined ? [] : [{ person, open: open.has(personId) }];
+  });
+  return figuresOf(trial.answers, trial.rendering.leftover !== null, judgedSample(sample, verdicts), {
+    certain: trial.found.length - trial.open.length,
+    possible: trial.found.length
+  });
+}
 
 /** A trial with its sampled people, their marked words and the verdicts on them. */
 export async function readTrial(briefId: string, trialId: string) {
@@ -170,11 +184,9 @@ export async function readTrial(briefId: string, trialId: string) {
     trial.sourceId,
     people.map(({ personId }) => personId)
   );
-  const unjudged = people.map(({ personId }) => personId).filter((id) => !verdicts.has(id));
-  const elsewhere =
-    trial.state === 'done' && unjudged.length
-      ? await verdictsElsewhere(briefId, trial.sourceId, unjudged)
-      : new Map<string, { verdict: Verdict; sourceId: string }>();
+  // Who is who is worked out when there are results; a trial under way does not wait for it.
+  const judged = trial.state === 'done' ? await judgedIn(briefId) : null;
+  const open = new Set(trial.open);
   const { query } = parse(version.text, setQueries(version.sets));
   const matching = matchingOf(source!.sheet.matching);
   return {
@@ -192,17 +204,20 @@ export async function readTrial(briefId: string, trialId: string) {
     shownCap: source!.sheet.limits.shown,
     text: version.text,
     sets: version.sets,
-    precision: precisionOf(
-      [...verdicts.values(), ...elsewhere.values()].map((one) => one.verdict),
-      populationOf(trial)
-    ),
+    figures: judged && trialFigures(trial, people, judged),
+    certain: trial.found.length - trial.open.length,
     sample: people.map(({ rank, person, personId }) => ({
       rank,
       person,
       values: valuesOf(person),
       marks: query ? marksOf(query, person, matching) : [],
+      untold:
+        open.has(personId) && trial.rendering.leftover
+          ? untoldIn(trial.rendering.leftover, person, toldBy(source!.sheet), matching).map((term) => print(term))
+          : [],
       verdict: verdicts.get(personId) ?? null,
-      elsewhere: elsewhere.get(personId) ?? null,
+      counts: judged?.of(trial.sourceId, personId) ?? null,
+      number: judged?.identity.numberOf(trial.sourceId, personId) ?? null,
       note: notes.get(personId) ?? null
     }))
   };

@@ -68,7 +68,7 @@ export async function sensesOf(text: string, sourceId: string) {
     words: words.map(({ word }) => word)
   });
   return {
-    count: now!.count,
+    estimated: now!.estimated,
     words: words.map(({ word }, i) => {
       const { people, senses } = now!.words[i]!;
       return {
@@ -87,7 +87,7 @@ export async function sensesOf(text: string, sourceId: string) {
               {
                 how: change.how,
                 text: change.text,
-                count: then[at]!.count,
+                estimated: then[at]!.estimated,
                 kept: after.senses[sense]!,
                 othersLeft: others(after.senses)
               }

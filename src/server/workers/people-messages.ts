@@ -3,7 +3,9 @@ import type { Rendering } from '$core/dialect/render';
 import type { Search } from '$core/dialect/search';
 import type { Answer, Page } from '$sources/source';
 import type { Sheet } from '$core/dialect/sheet';
-import type { Interval } from '$core/measure/wilson';
+import type { Estimate } from '$core/measure/estimate';
+import type { Both, Found } from '$core/measure/figures';
+import type { KeptBack } from '$sources/reading';
 import type { Query } from '$core/query/query';
 import type { LedgerRow } from '$core/measure/term-ledger';
 import type { Effect, Proposal } from '$core/suggest/propose';
@@ -20,11 +22,12 @@ export interface SampledPerson {
   person: Person;
 }
 
-export interface TryAnswer extends Omit<Outcome, 'people'> {
-  shown: number;
+export interface TryAnswer extends Pick<Outcome, 'answers' | 'filtered'> {
   contacted: number;
   /** Ids of all that are left, in the order shown. */
   found: string[];
+  /** Ids of those among them who are possible and not certain. */
+  open: string[];
   /** How many of these look like one before them under another id. */
   duplicates: number;
   sample: SampledPerson[];
@@ -38,19 +41,24 @@ export interface FitOrMiss {
 
 export interface LedgerAnswer {
   rendering: Rendering;
-  count: Interval;
-  /** What every part is worth, counts as the source would tell them; null when the string cannot be asked there. */
-  rows: (Omit<LedgerRow, 'alone' | 'without'> & { alone: Interval; without: Interval | null })[] | null;
-  narrowing: { part: number; count: Interval }[];
+  found: Found;
+  /** People whom the source itself drops for want of a fact it was asked. */
+  keptBack: KeptBack | null;
+  /** What every part is worth, for those who are certain and for all possible; null when the string cannot be asked there. */
+  rows: Both<PartWorth[]> | null;
+  /** Null where the first parts alone cannot be asked there. */
+  narrowing: { part: number; estimated: Both<Estimate> | null }[];
 }
+/** Estimates are null where the part, or the string without it, cannot be asked there or nothing would be left. */
+export type PartWorth = Omit<LedgerRow, 'alone' | 'without'> & { alone: Estimate | null; without: Estimate | null };
 
 export interface ProposalAnswer extends Omit<Proposal, 'effects'> {
   effects: EffectAnswer[];
 }
 export interface EffectAnswer extends Omit<Effect, 'before' | 'after'> {
   sourceId: string;
-  before: Interval;
-  after: Interval;
+  before: Both<Estimate>;
+  after: Both<Estimate>;
 }
 
 /** What a string makes of one known-good at a source. */
@@ -87,9 +95,17 @@ export interface PeopleWork {
   'finish-file': { ask: { sourceId: string }; answer: { people: number } };
   forget: { ask: { sourceId: string }; answer: null };
   page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };
-  /** Joins the pages that a rendering brought, and draws a sample; `contacted` are the keys of people who are left out. */
+  /** Joins the pages that a rendering brought, and draws a sample; `contacted` are the keys of people who are left out, `drawn` those drawn before. */
   gather: {
-    ask: { sheet: Sheet; rendering: Rendering; answers: Answer[]; size: number; seed: string; contacted: string[] };
+    ask: {
+      sheet: Sheet;
+      rendering: Rendering;
+      answers: Answer[];
+      size: number;
+      seed: string;
+      contacted: string[];
+      drawn: string[];
+    };
     answer: TryAnswer;
   };
   ledger: {
@@ -120,17 +136,17 @@ export interface PeopleWork {
   };
   /** The records of a source by id; those it does not have are left out. */
   'people-by-id': { ask: { sourceId: string; ids: string[] }; answer: Person[] };
-  /** A sample of the people whom a query means at a source, asked for by itself, through as much depth as the source shows. */
+  /** Who goes, comes and stays when a string is changed, each asked for by itself and sampled through as much depth as the source shows. */
   sample: {
-    ask: { sourceId: string; query: Query; size: number; seed: string };
-    answer: { count: Interval; shown: number; sample: SampledPerson[] };
+    ask: { sourceId: string; from: Query; to: Query; size: number; seed: string; certain: boolean };
+    answer: Record<'goes' | 'comes' | 'stays', { ids: string[]; shown: number; sample: SampledPerson[] }>;
   };
   /** What some words mean among the people that strings find: for each string, words counted among those shown. */
   senses: {
     ask: { sourceId: string; queries: Query[]; words: string[] };
-    answer: { count: Interval; shown: number; words: SenseCount[] }[];
+    answer: { estimated: Both<Estimate>; shown: number; words: SenseCount[] }[];
   };
-  'count-each': { ask: { sourceId: string; queries: Query[] }; answer: (Interval | null)[] };
+  'count-each': { ask: { sourceId: string; queries: Query[] }; answer: (Both<Estimate> | null)[] };
 }
 export type PeopleKind = keyof PeopleWork;
 

@@ -6,14 +6,14 @@ import { contactKeys } from '$core/people/contact-keys';
 import { matchingOf } from '$core/query/matching';
 import { setQueries } from '$core/query/named-sets';
 import { parse } from '$core/query/parse';
-import { partsOf } from '$core/query/parts';
 import { isTerm, type Query } from '$core/query/query';
-import { narrowing, termLedger } from '$core/measure/term-ledger';
+import type { Estimate } from '$core/measure/estimate';
+import type { Both } from '$core/measure/figures';
+import { narrowingSteps, termLedger, type PeopleSets } from '$core/measure/term-ledger';
 import { explain } from '$core/suggest/explain';
 import { candidates, effectOf, judgedSource, measure, type Candidate, type Effect } from '$core/suggest/propose';
-import type { Interval } from '$core/measure/wilson';
-import { countBits, rowsOf } from '$core/corpus/bitmap';
-import { drawSample } from '$core/measure/draw-sample';
+import { keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus/bitmap';
+import { drawSample, extendSample } from '$core/measure/draw-sample';
 import type { Sheet } from '$core/dialect/sheet';
 import { countSenses } from '$core/titles/senses';
 import { samePeople, type SourceRecord } from '$core/people/same-person';
@@ -33,6 +33,7 @@ import {
   type KeptStandIn
 } from '$sources/stand-ins/stand-ins';
 import { countString } from '$sources/count-string';
+import { keptBack, leftOverTerms, partEstimate, peopleOf, type Way } from '$sources/reading';
 import { gather, tryString } from '$sources/try-string';
 import { makeWorld, recallWorld } from '$sources/world/world';
 import { readKept, readKeptWorld, writeKept } from './index-cache';
@@ -48,15 +49,18 @@ const sourceOf = (id: string): IndexedSource => {
   return source;
 };
 
-const judgedAt = (source: IndexedSource, verdicts: readonly FitOrMiss[]) =>
-  judgedSource(source.index, verdicts, (id) => source.rowOf(id));
+const judgedAt = (
+  source: IndexedSource,
+  verdicts: readonly FitOrMiss[],
+  people: PeopleSets = peopleOf(source, 'possible')
+) => judgedSource(people, verdicts, (id) => source.rowOf(id));
 
 function toldEffect(effect: Effect, before: Query, after: Query, source: IndexedSource): EffectAnswer {
   return {
     ...effect,
     sourceId: source.sheet.id,
-    before: source.told(effect.before, before),
-    after: source.told(effect.after, after)
+    before: countString(before, source).found.estimated,
+    after: countString(after, source).found.estimated
   };
 }
 
@@ -80,10 +84,47 @@ const writeAfter = 30_000;
 /** Doubtful pairs told at most. */
 const mostDoubtful = 200;
 
-const countAt = (query: Query, source: IndexedSource): Interval | null => {
-  const { rendering, count } = countString(query, source);
-  return rendering.exactness === 'impossible' ? null : count;
+const countAt = (query: Query, source: IndexedSource): Both<Estimate> | null => {
+  const { rendering, found } = countString(query, source);
+  return rendering.exactness === 'impossible' ? null : found.estimated;
 };
+
+/** What every part of a string is worth at a source: the source brings some people, of whom some stay. */
+function worthOf(query: Query, leftover: Query | null, source: IndexedSource, verdicts: readonly FitOrMiss[]) {
+  const nodes = new Map<string, Query>();
+  const note = (node: Query, path: number[]): void => {
+    if (node.kind === 'not') return note(node.part, path);
+    nodes.set(path.join('.'), node);
+    if (!isTerm(node)) node.parts.forEach((part, i) => note(part, [...path, i]));
+  };
+  note(query, []);
+  const leftOver = leftOverTerms(leftover);
+  const rowsFor = (way: Way) => {
+    const people = peopleOf(source, way, (term) => leftOver.has(term));
+    const { fits, misses } = judgedAt(source, verdicts, people);
+    return termLedger(query, people, { fits, misses });
+  };
+  const possible = rowsFor('possible');
+  const [certain, asked] = leftOver.size ? [rowsFor('certain'), rowsFor('asked')] : [possible, possible];
+  const told = (rows: typeof possible) =>
+    rows.map(({ path, excludes, alone, without, only, brings }, i) => {
+      const node = nodes.get(path.join('.'))!;
+      const from = asked[i]!;
+      return {
+        path,
+        excludes,
+        alone: partEstimate(from.alone, alone, node, source),
+        without:
+          without === null || from.without === null
+            ? null
+            : partEstimate(from.without, without, { kind: 'not', part: node }, source),
+        only,
+        brings
+      };
+    });
+  const forPossible = told(possible);
+  return { certain: leftOver.size ? told(certain) : forPossible, possible: forPossible };
+}
 
 const work: {
   [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['answer'] | Promise<PeopleWork[K]['answer']>;
@@ -172,8 +213,8 @@ const work: {
 
   page: ({ sourceId, search, page }) => sourceOf(sourceId).page(search, page),
 
-  gather: ({ sheet, rendering, answers, size, seed, contacted }) => {
-    const { people: seen, ...outcome } = gather(rendering, answers, sheet);
+  gather: ({ sheet, rendering, answers, size, seed, contacted, drawn }) => {
+    const { people: seen, open, ...outcome } = gather(rendering, answers, sheet);
     const known = new Set(contacted);
     const people = known.size ? seen.filter((person) => !contactKeys(person).some((key) => known.has(key))) : seen;
     const met = new Set<string>();
@@ -183,42 +224,43 @@ const work: {
       if (keys.some((key) => met.has(key))) duplicates++;
       for (const key of keys) met.add(key);
     }
+    const had = new Set(drawn);
+    const before = people.flatMap((person, i) => (had.has(person.id) ? [{ rank: i + 1, person }] : []));
+    const ids = people.map(({ id }) => id);
     return {
-      ...outcome,
-      shown: people.length,
+      answers: outcome.answers,
+      filtered: outcome.filtered,
       contacted: seen.length - people.length,
-      found: people.map(({ id }) => id),
+      found: ids,
+      open: ids.filter((id) => open.has(id)),
       duplicates,
-      sample: sampleOf(people, size, seed)
+      // Those drawn before stay drawn where they are still there.
+      sample: before.length
+        ? [
+            ...before,
+            ...extendSample(
+              ids,
+              before.map(({ rank }) => rank),
+              size,
+              seed
+            ).map((rank) => ({ rank, person: people[rank - 1]! }))
+          ].sort((a, b) => a.rank - b.rank)
+        : sampleOf(people, size, seed)
     };
   },
 
   ledger: ({ sourceId, query, verdicts, order }) => {
     const source = sourceOf(sourceId);
-    const { rendering, count: whole } = countString(query, source);
-    if (rendering.exactness === 'impossible') return { rendering, count: whole, rows: null, narrowing: [] };
-    const { people, fits, misses } = judgedAt(source, verdicts);
-    const nodes = new Map<string, Query>();
-    const note = (node: Query, path: number[]): void => {
-      if (node.kind === 'not') return note(node.part, path);
-      nodes.set(path.join('.'), node);
-      if (!isTerm(node)) node.parts.forEach((part, i) => note(part, [...path, i]));
-    };
-    note(query, []);
+    const { rendering, found, asked } = countString(query, source);
+    if (rendering.exactness === 'impossible') return { rendering, found, keptBack: null, rows: null, narrowing: [] };
     return {
       rendering,
-      count: whole,
-      rows: termLedger(query, people, { fits, misses }).map(({ alone, without, ...row }) => {
-        const node = nodes.get(row.path.join('.'))!;
-        return {
-          ...row,
-          alone: source.told(alone, node),
-          without: without === null ? null : source.told(without, { kind: 'not', part: node })
-        };
-      }),
-      narrowing: narrowing(query, people, order).map(({ part, count }, i, steps) => ({
+      found,
+      keptBack: keptBack(query, rendering.leftover, asked, source),
+      rows: worthOf(query, rendering.leftover, source, verdicts),
+      narrowing: narrowingSteps(query, order).map(({ part, query: step }) => ({
         part,
-        count: source.told(count, i === steps.length - 1 ? query : partsOf(query)[part]!.query)
+        estimated: countAt(step, source)
       }))
     };
   },
@@ -331,26 +373,38 @@ const work: {
     });
   },
 
-  sample: ({ sourceId, query, size, seed }) => {
+  sample: ({ sourceId, from, to, size, seed, certain }) => {
     const source = sourceOf(sourceId);
-    const found = source.index.rows(query);
-    const rows = rowsOf(found, source.sheet.limits.shown ?? Infinity);
-    const ranks = drawSample(
-      rows.map((row) => source.index.ids[row]!),
-      size,
-      seed
-    );
+    const people = peopleOf(source, certain ? 'certain' : 'possible');
+    const [had, has] = [people.rows(from), people.rows(to)];
+    const side = (wanted: Bitmap, unwanted: Bitmap | null, name: string) => {
+      const set = wanted.slice();
+      if (unwanted) takeOut(set, unwanted);
+      const rows = rowsOf(set, source.sheet.limits.shown ?? Infinity);
+      const ranks = drawSample(
+        rows.map((row) => source.index.ids[row]!),
+        size,
+        `${seed}/${name}`
+      );
+      return {
+        ids: rowsOf(set).map((row) => source.index.ids[row]!),
+        shown: rows.length,
+        sample: ranks.map((rank) => ({ rank, person: source.personAt(rows[rank - 1]!) }))
+      };
+    };
+    const both = had.slice();
+    keepCommon(both, has);
     return {
-      count: source.told(countBits(found), query),
-      shown: rows.length,
-      sample: ranks.map((rank) => ({ rank, person: source.personAt(rows[rank - 1]!) }))
+      goes: side(had, has, 'who goes'),
+      comes: side(has, had, 'who comes'),
+      stays: side(both, null, 'who stays')
     };
   },
 
   senses: ({ sourceId, queries, words }) =>
     queries.map((query) => {
-      const { count, people } = tryString(query, sourceOf(sourceId));
-      return { count, shown: people.length, words: countSenses(words, people) };
+      const { found, people } = tryString(query, sourceOf(sourceId));
+      return { estimated: found.estimated, shown: people.length, words: countSenses(words, people) };
     }),
 
   'count-each': ({ sourceId, queries }) => queries.map((query) => countAt(query, sourceOf(sourceId)))

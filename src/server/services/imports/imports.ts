@@ -145,7 +145,13 @@ async function runImport(
       const source =
         into === null
           ? await Source.create(
-              { id: sourceId, kind: 'file', name, sheet: importedSheet(sourceId, name, toldByColumns(mapping)), people: 0 },
+              {
+                id: sourceId,
+                kind: 'file',
+                name,
+                sheet: importedSheet(sourceId, name, toldByColumns(mapping)),
+                people: 0
+              },
               { transaction }
             )
           : await findSource(into);

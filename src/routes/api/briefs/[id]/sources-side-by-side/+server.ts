@@ -3,5 +3,5 @@ import { endpoint } from '$server/api/endpoint';
 import { sourcesSideBySide } from '$server/services/side-by-side';
 
 export const GET = endpoint(contract.sourcesSideBySide, ({ params, query }) =>
-  sourcesSideBySide(params.id, query.version, query.here, query.there)
+  sourcesSideBySide(params.id, query.version, query.here, query.there, query.certain)
 );

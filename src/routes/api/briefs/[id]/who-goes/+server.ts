@@ -3,5 +3,5 @@ import { endpoint } from '$server/api/endpoint';
 import { whoGoes } from '$server/services/side-by-side';
 
 export const POST = endpoint(contract.whoGoes, ({ params, body }) =>
-  whoGoes(params.id, body.from, body.to, body.sourceId, body.size)
+  whoGoes(params.id, body.from, body.to, body.sourceId, body.size, body.certain)
 );

@@ -1,0 +1,137 @@
+import { addAll, countCommon, emptyBitmap, fullBitmap, keepCommon, type Bitmap } from '$core/corpus/bitmap';
+import type { Readings } from '$core/corpus/people-index';
+import { render } from '$core/dialect/render';
+import { readSearch } from '$core/dialect/search';
+import { toldBy } from '$core/dialect/sheet';
+import { estimatedResult, type Estimate } from '$core/measure/estimate';
+import type { PeopleSets } from '$core/measure/term-ledger';
+import { keyOf } from '$core/query/key';
+import { terms, type Query, type Term } from '$core/query/query';
+import { isTextScope, type Scope } from '$core/query/scopes';
+import type { IndexedSource } from './indexed-source';
+
+/** What a source makes of one term: whom it brings when asked it, and who then meets it for certain or may. */
+interface TermReading extends Readings {
+  /** Whom it brings; everybody where it cannot be asked. */
+  asked: Bitmap;
+  /** It can be asked just that. */
+  exact: boolean;
+}
+
+const mostKept = 4000;
+const kept = new WeakMap<IndexedSource, Map<string, TermReading>>();
+
+function readTerm(term: Term, source: IndexedSource): TermReading {
+  let known = kept.get(source);
+  if (!known) kept.set(source, (known = new Map()));
+  const key = keyOf(term);
+  let reading = known.get(key);
+  if (!reading) {
+    if (known.size > mostKept) known.clear();
+    known.set(key, (reading = workOut(term, source)));
+  }
+  return reading;
+}
+
+function workOut(term: Term, { sheet, index }: IndexedSource): TermReading {
+  const { searches, exactness, leftover } = render(term, sheet);
+  if (exactness === 'exact' && !leftover) {
+    const rows = index.rows(term);
+    return { asked: rows, certain: rows, possible: rows, exact: true };
+  }
+  const { certain, possible } = index.readings(term, toldBy(sheet));
+  // Whatever it is asked brings at least those who meet it.
+  const brought = possible === certain ? certain : possible.slice();
+  if (exactness === 'impossible') return { asked: fullBitmap(index.size), certain, possible, exact: false };
+  const asked = emptyBitmap(index.size);
+  for (const search of searches) {
+    const query = readSearch(search, sheet);
+    addAll(asked, query ? index.rows(query) : fullBitmap(index.size));
+  }
+  if (brought !== certain) keepCommon(brought, asked);
+  return { asked, certain, possible: brought, exact: false };
+}
+
+/** One way of counting a source's people: those it brings, or of them those who are certain or possible. */
+export type Way = 'asked' | 'certain' | 'possible';
+
+/** The people of a source as a ledger counts them. `isLeftOver` says which terms of the string Eave checks. */
+export function peopleOf(source: IndexedSource, way: Way, isLeftOver?: (term: Term) => boolean): PeopleSets {
+  const { index, sheet } = source;
+  const none = emptyBitmap(index.size);
+  const told = toldBy(sheet);
+  const readingOf = (term: Term): Readings | null => {
+    if (isLeftOver && !isLeftOver(term)) {
+      const rows = index.rows(term);
+      return { certain: rows, possible: rows };
+    }
+    const reading = readTerm(term, source);
+    if (way !== 'asked') return reading;
+    // What it cannot be asked to leave out comes too.
+    return reading.exact
+      ? { certain: reading.asked, possible: reading.asked }
+      : { certain: none, possible: reading.asked };
+  };
+  const readings = new WeakMap<Query, Readings>();
+  return {
+    size: index.size,
+    rows(query, excluded = false) {
+      let found = readings.get(query);
+      if (!found) readings.set(query, (found = index.readings(query, told, readingOf)));
+      // Under a NOT those who may meet it may as well not: only the certain are thrown out.
+      const asPossible = (way !== 'certain') !== excluded;
+      return asPossible ? found.possible : found.certain;
+    }
+  };
+}
+
+/** The terms of a string that are left over for Eave to check. Where there are none, all ways of counting are one. */
+export const leftOverTerms = (leftover: Query | null): ReadonlySet<Term> =>
+  new Set(leftover ? [...terms(leftover)].map(({ term }) => term) : []);
+
+/**
+ * How many people a part of a string finds, from how many the source brings for it and how many of these stay: told as
+ * the source tells counts, through the depth it shows. Null where it cannot be asked: it would have to bring everybody.
+ */
+export function partEstimate(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
+  const { size } = source.index;
+  if (asked === size && size > 0 && !source.sheet.listsAll && stay < size) return null;
+  const reported = source.told(asked, part);
+  const most = source.sheet.limits.shown ?? Infinity;
+  const shown = Math.min(asked, most);
+  return estimatedResult(
+    [
+      {
+        reported,
+        shown,
+        stay: asked ? Math.round((stay * shown) / asked) : 0,
+        complete: asked <= most && reported.low === reported.high
+      }
+    ],
+    stay < asked
+  );
+}
+
+/** People whom a source keeps back because it lacks a fact that it was asked, though nothing contradicts them. */
+export interface KeptBack {
+  people: number;
+  /** Of all who could meet the string there. */
+  share: number;
+  facts: Scope[];
+}
+
+/** Whom a source itself drops for want of a fact, by a string's left-over part and the set its searches bring; null where it drops nobody. */
+export function keptBack(query: Query, leftover: Query | null, asked: Bitmap, source: IndexedSource): KeptBack | null {
+  const checked = leftOverTerms(leftover);
+  const facts = new Set<Scope>();
+  for (const { term } of terms(query)) if (!isTextScope(term.scope) && !checked.has(term)) facts.add(term.scope);
+  if (!facts.size) return null;
+  const { possible } = source.index.readings(query, toldBy(source.sheet), (term) => {
+    if (!isTextScope(term.scope) || checked.has(term)) return null;
+    const rows = source.index.rows(term);
+    return { certain: rows, possible: rows };
+  });
+  const people = countCommon([possible], [asked]);
+  if (!people) return null;
+  return { people, share: people / (people + countCommon([possible, asked], [])), facts: [...facts] };
+}
