@@ -80,7 +80,8 @@ function bestFirst(answers: readonly Answer[], kept: ReadonlyMap<string, Person>
   const ordered = new Map<string, Person>();
   for (let rank = 0; rank < deepest; rank++)
     for (const { people } of answers) {
-      const person = people[rank] && kept.get(people[rank].id);
+      const at = people[rank];
+      const person = at && kept.get(at.id);
       if (person) ordered.set(person.id, person);
     }
   return [...ordered.values()];

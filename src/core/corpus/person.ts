@@ -37,7 +37,12 @@ export const personSchema = z.object({
   funded: z.boolean().optional(),
   tech: texts.optional(),
   mail: z.enum(['verified', 'risky', 'none']).optional(),
-  founded: z.number().optional().describe('Year the current firm was founded')
+  founded: z.number().optional().describe('Year the current firm was founded'),
+  read: z
+    .array(z.enum(['place', 'country']))
+    .max(2)
+    .optional()
+    .describe('Facts that Eave read out of another text of the record, as a country out of a place')
 });
 
 export type Job = z.infer<typeof jobSchema>;

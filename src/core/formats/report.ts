@@ -1,3 +1,5 @@
+import type { Estimate } from '../measure/estimate';
+import type { Figures } from '../measure/figures';
 import type { Precision } from '../measure/precision';
 import type { Interval } from '../measure/wilson';
 import { writeCsv } from './csv';
@@ -16,10 +18,7 @@ export interface ReportEntry {
   exactness: 'exact' | 'wider' | 'impossible';
   /** What Eave takes out of what comes, since the source cannot be asked it. */
   leftOver: string | null;
-  count: Interval;
-  shown: number;
-  precision: Precision;
-  estimatedFits: (Interval & { middle: number }) | null;
+  figures: Figures;
   known: { found: number; inSource: number };
   spent: { amount: number; unit: string } | null;
   run: string;
@@ -30,6 +29,8 @@ export interface Report {
   brief: string;
   persona: string;
   made: string;
+  /** The figures are of those who are certain; otherwise of all possible. */
+  certainOnly: boolean;
   entries: ReportEntry[];
   people: number;
   judged: number;
@@ -46,19 +47,37 @@ export const reportedShare = ({ share, interval, fits, misses }: Precision) =>
     ? 'nobody judged'
     : `${Math.round(share * 100)} % (${Math.round(interval.low * 100)}–${Math.round(interval.high * 100)} %), ${fits} of ${fits + misses} judged`;
 
-/** What nobody saw: people beyond what a source shows. */
-export const unseenOf = ({ count, shown }: Pick<ReportEntry, 'count' | 'shown'>): Interval => ({
-  low: Math.max(0, count.low - shown),
-  high: Math.max(0, count.high - shown)
+/** An estimate as it is written: its middle, and its bounds where they differ. */
+export const reportedEstimate = (estimate: Estimate): string =>
+  Math.round(estimate.low) === Math.round(estimate.high)
+    ? number(estimate.middle)
+    : `about ${number(estimate.middle)} (${reportedRange(estimate)})`;
+
+/** What nobody saw: rows beyond what a source shows. */
+export const unseenOf = ({ figures: { reported, shown } }: Pick<ReportEntry, 'figures'>): Interval => ({
+  low: Math.max(0, reported.low - shown),
+  high: Math.max(0, reported.high - shown)
 });
+
+/** What the report goes by, of a figure told for the certain and for all possible. */
+export const readingOf = ({ certainOnly }: Pick<Report, 'certainOnly'>): 'certain' | 'possible' =>
+  certainOnly ? 'certain' : 'possible';
 
 /** How the figures were come by, sentence by sentence. */
 export const reportMethod: readonly string[] = [
-  'Counts are what each source said, with what a rounded or guessed figure may stand for.',
+  'Reported is what a source says it has, with what a rounded or guessed figure may stand for; shown are the rows it lets us see.',
+  'Certain are the people shown who meet the string by what the source tells; possible are all whom nothing it tells contradicts, the certain among them.',
+  'The estimated result is reported times the share of the rows shown that stay, with both uncertainties carried; where everything was shown it is exact.',
   'Precision is the share of fits among people judged, out of a sample drawn by lot through the whole depth that the source shows; Wilson’s 95 % interval, corrected for small results. Unsure verdicts are left out of the share.',
-  'Estimated fits are count times precision with both uncertainties carried; they take people who were not shown to be like those who were.',
+  'Estimated fits are the estimated result times precision with both uncertainties carried; they take people who were not shown to be like those who were.',
   'Known-goods are people who must be found; told is how many of those the source has were found.'
 ];
+
+/** Whom the figures of a report are of, in a sentence. */
+export const certainOnlyNote = ({ certainOnly }: Pick<Report, 'certainOnly'>): string =>
+  certainOnly
+    ? 'Estimated result, precision and fits are of those who are certain to meet the string.'
+    : 'Estimated result, precision and fits are of all whom nothing told contradicts, certain or possible.';
 
 // Signs that begin or make up markup in Markdown (CommonMark 0.31): imported text is never markup.
 const plain = (text: string) =>
@@ -81,7 +100,10 @@ export function reportMarkdown(report: Report): string {
     '',
     `${number(report.people)} people seen, ${number(report.judged)} judged. Made on ${report.made.slice(0, 10)}.`
   ];
+  const reading = readingOf(report);
+  lines.push('', certainOnlyNote(report));
   for (const entry of report.entries) {
+    const { figures } = entry;
     const unseen = unseenOf(entry);
     lines.push(
       '',
@@ -89,15 +111,15 @@ export function reportMarkdown(report: Report): string {
       '',
       ...(entry.note ? [plain(entry.note), ''] : []),
       ...entry.searches.flatMap((search) => [fenced(search), '']),
-      `- found: ${reportedRange(entry.count)}${entry.exactness === 'exact' ? '' : ` (${entry.exactness})`}`,
-      `- precision: ${reportedShare(entry.precision)}`,
-      ...(entry.estimatedFits
-        ? [`- fits: about ${number(entry.estimatedFits.middle)} (${reportedRange(entry.estimatedFits)})`]
-        : []),
+      `- reported: ${reportedEstimate(figures.reported)}${entry.exactness === 'exact' ? '' : ` (asked ${entry.exactness})`}`,
+      `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(figures.possible)}`,
+      `- estimated result: ${reportedEstimate(figures.estimated[reading])}`,
+      `- precision: ${reportedShare(figures.precision[reading])}`,
+      ...(figures.fits[reading] ? [`- estimated fits: ${reportedEstimate(figures.fits[reading])}`] : []),
       ...(entry.known.inSource ? [`- known-goods: ${entry.known.found} of ${entry.known.inSource}`] : []),
       ...(entry.spent ? [`- spent: ${number(entry.spent.amount)} ${plain(entry.spent.unit)}s`] : []),
       `- ${plain(entry.standing)}`,
-      `- not seen: ${unseen.high ? `${reportedRange(unseen)} people beyond what the source shows` : 'nobody'}`,
+      `- not seen: ${unseen.high ? `${reportedRange(unseen)} rows beyond what the source shows` : 'nobody'}`,
       ...(entry.leftOver
         ? ['- taken out afterwards, since the source cannot be asked it:', '', fenced(entry.leftOver)]
         : [])
@@ -113,8 +135,9 @@ export function reportMarkdown(report: Report): string {
 }
 
 /** The figures of a report as CSV, a row for each source. */
-export const reportCsv = ({ entries }: Report): string =>
-  writeCsv(
+export function reportCsv({ entries, certainOnly }: Report): string {
+  const reading = readingOf({ certainOnly });
+  return writeCsv(
     [
       'source',
       'version',
@@ -123,9 +146,16 @@ export const reportCsv = ({ entries }: Report): string =>
       'string',
       'searches',
       'exactness',
-      'count low',
-      'count high',
+      'reported',
+      'reported low',
+      'reported high',
       'shown',
+      'certain',
+      'possible',
+      'figures of',
+      'estimated result',
+      'estimated result low',
+      'estimated result high',
       'fits',
       'misses',
       'unsure',
@@ -150,18 +180,20 @@ export const reportCsv = ({ entries }: Report): string =>
         entry.text,
         entry.searches.length,
         entry.exactness,
-        entry.count.low,
-        entry.count.high,
-        entry.shown,
-        entry.precision.fits,
-        entry.precision.misses,
-        entry.precision.unsure,
-        entry.precision.share ?? '',
-        entry.precision.share === null ? '' : entry.precision.interval.low,
-        entry.precision.share === null ? '' : entry.precision.interval.high,
-        entry.estimatedFits?.middle ?? '',
-        entry.estimatedFits?.low ?? '',
-        entry.estimatedFits?.high ?? '',
+        entry.figures.reported.middle,
+        entry.figures.reported.low,
+        entry.figures.reported.high,
+        entry.figures.shown,
+        entry.figures.certain,
+        entry.figures.possible,
+        reading,
+        entry.figures.estimated[reading].middle,
+        entry.figures.estimated[reading].low,
+        entry.figures.estimated[reading].high,
+        ...precisionCells(entry.figures.precision[reading]),
+        entry.figures.fits[reading]?.middle ?? '',
+        entry.figures.fits[reading]?.low ?? '',
+        entry.figures.fits[reading]?.high ?? '',
         entry.known.found,
         entry.known.inSource,
         entry.spent?.amount ?? '',
@@ -170,3 +202,13 @@ export const reportCsv = ({ entries }: Report): string =>
       ].map(String)
     )
   );
+}
+
+const precisionCells = ({ fits, misses, unsure, share, interval }: Precision) => [
+  fits,
+  misses,
+  unsure,
+  share ?? '',
+  share === null ? '' : interval.low,
+  share === null ? '' : interval.high
+];

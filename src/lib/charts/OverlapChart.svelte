@@ -19,6 +19,7 @@
   const barHeight = 130;
   const row = 20;
   const parts = $derived(overlap.parts.slice(0, most));
+  const left = $derived(overlap.parts.slice(most).reduce((sum, { people }) => sum + people, 0));
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
   const height = $derived(barTop + barHeight + 14 + overlap.sourceIds.length * row);
   const y = $derived(scaleLinear([0, Math.max(1, ...parts.map(({ people }) => people))], [0, barHeight]));
@@ -32,7 +33,9 @@
 
 <ChartFrame
   title="Who is found where, version {overlap.version}"
-  about="people by the sources that find them, the same person known again; the dark part is the share of fits among those judged"
+  about="{count(overlap.people)} people by the sources that find them, the same person known again{left
+    ? `, ${count(left)} of them in ${overlap.parts.length - parts.length} smaller meetings not drawn`
+    : ''}; the dark part is the share of fits among those judged"
   {file}
 >
   {#snippet chart()}

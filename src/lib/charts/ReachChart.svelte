@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { reading } from '$lib/frame/certain-only';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
   import { count, counted, percent, percentRange } from '$lib/marks/format';
@@ -20,11 +21,11 @@
   const [width, height] = [590, 270];
   const inset = { left: 40, right: 14, top: 12, bottom: 34 };
   const points = $derived(
-    cells.flatMap((cell) =>
-      cell.precision.share !== null && cell.estimatedFits
-        ? [{ cell, x: cell.estimatedFits, y: { ...cell.precision.interval, middle: cell.precision.share } }]
-        : []
-    )
+    cells.flatMap((cell) => {
+      const { share, interval } = cell.figures.precision[reading()];
+      const fits = cell.figures.fits[reading()];
+      return share !== null && fits ? [{ cell, x: fits, y: { ...interval, middle: share } }] : [];
+    })
   );
   const most = $derived(Math.max(10, ...points.map(({ x: { high } }) => high)));
   const least = $derived(

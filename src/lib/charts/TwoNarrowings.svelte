@@ -1,5 +1,6 @@
 <script lang="ts">
   import { scaleLog } from 'd3-scale';
+  import { reading } from '$lib/frame/certain-only';
   import { about } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import type { Answer } from '$server/api/contract';
@@ -21,13 +22,17 @@
 
   const width = 390;
   const bar = 17;
-  const middle = ({ low, high }: { low: number; high: number }) => (low + high) / 2;
+  const middle = (count: { middle: number }) => count.middle;
   const rows = $derived(
     sides.map(({ version, people, parts, narrowing }) => ({
       version,
       steps: [
-        ...(people === null ? [] : [{ part: -1, text: 'everybody', count: { low: people, high: people } }]),
-        ...narrowing.map(({ part, count }) => ({ part, text: parts[part] ?? '', count }))
+        ...(people === null
+          ? []
+          : [{ part: -1, text: 'everybody', count: { low: people, middle: people, high: people } }]),
+        ...narrowing.flatMap(({ part, estimated }) =>
+          estimated ? [{ part, text: parts[part] ?? '', count: estimated[reading()] }] : []
+        )
       ]
     }))
   );

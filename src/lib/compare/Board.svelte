@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { count } from '$lib/marks/format';
   import { differenceOf } from '$core/measure/told-apart';
@@ -50,18 +52,19 @@
   /** How a cell's precision stands to the baseline's at the same source. */
   function toBaseline(cell: Cell): string | null {
     const base = choice.baseline === null ? undefined : cellOf(choice.baseline, cell.sourceId);
-    if (!base || base === cell || base.precision.share === null || cell.precision.share === null) return null;
-    const [mine, theirs] = [cell, base].map(({ precision }) => ({
-      share: precision.share!,
-      interval: precision.interval
-    }));
-    const { low, high } = differenceOf(mine!, theirs!);
+    if (!base || base === cell) return null;
+    const [mine, theirs] = [cell, base].map(({ figures }) => {
+      const { share, interval } = figures.precision[reading()];
+      return share === null ? null : { share, interval };
+    });
+    if (!mine || !theirs) return null;
+    const { low, high } = differenceOf(mine, theirs);
     const points = (share: number) => {
       const whole = Math.round(share * 100);
       return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)}`;
     };
     const told = low > 0 || high < 0;
-    return `${points(mine!.share - theirs!.share)} points against version ${base.version} (${points(low)} to ${points(high)})${told ? '' : ', not told apart'}`;
+    return `${points(mine.share - theirs.share)} points against version ${base.version} (${points(low)} to ${points(high)})${told ? '' : ', not told apart'}`;
   }
 </script>
 
@@ -110,27 +113,39 @@
             <td class:winner={winner?.version === version.number}>
               {#if cell}
                 {#each shown as measure (measure.id)}
-                  {@const figure = measure.figure(cell, source)}
+                  {@const figure = measure.figure(cell, source, reading())}
+                  {@const same = measure.shared?.(cell, reading())}
                   {#if figure}
                     <div class={measure.id === 'count' ? 'large' : 'small'}>
                       {#if figure.behind}
                         {@const kind = figure.behind}
                         <button class="plain figure" title="Who they are" onclick={() => onbehind(cell, kind)}
-                          >{figure.words}</button
+                          >{#if same}<Figure
+                              name={same.name}
+                              value={same.value}
+                              source={source.id}
+                              version={version.number}>{figure.words}</Figure
+                            >{:else}{figure.words}{/if}</button
                         >
-                      {:else}{figure.words}{/if}
+                      {:else if same}<Figure
+                          name={same.name}
+                          value={same.value}
+                          source={source.id}
+                          version={version.number}>{figure.words}</Figure
+                        >{:else}{figure.words}{/if}
                       {#if figure.soft}<small class="soft">{figure.soft}</small>{/if}
                     </div>
                     {#if measure.id === 'precision'}
-                      <IntervalLine share={cell.precision.share!} interval={cell.precision.interval} />
+                      {@const { share, interval } = cell.figures.precision[reading()]}
+                      <IntervalLine share={share!} {interval} />
                     {/if}
                   {/if}
                 {/each}
-                {#if cell.precision.share === null}
+                {#if cell.figures.precision[reading()].share === null}
                   <div class="small soft">
                     {#if cell.sampled}nobody judged · <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}
                         >judge the sample</a
-                      >{:else}nobody to judge: no one shown meets what the source cannot be asked{/if}
+                      >{:else}nobody to judge: of those shown nobody is left{/if}
                   </div>
                 {/if}
                 {@const against = toBaseline(cell)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
@@ -30,11 +31,14 @@
   let last = '';
   $effect(() => {
     void turn;
-    const asked = `${version} ${source.id} ${kind}`;
+    const asked = `${version} ${source.id} ${kind} ${certainQuery()}`;
     if (asked !== last) answer = null;
     last = asked;
     refused = null;
-    call(contract.behind, { params: { id: briefId }, query: { version, source: source.id, kind } }).then(
+    call(contract.behind, {
+      params: { id: briefId },
+      query: { version, source: source.id, kind, certain: certainQuery() }
+    }).then(
       (told) => {
         if (asked === last) answer = told;
       },

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, percent } from '$lib/marks/format';
@@ -22,13 +23,16 @@
   let only: string | null = $state(null);
   let last = '';
   $effect(() => {
-    const asked = `${version} ${here} ${there}`;
+    const asked = `${version} ${here} ${there} ${certainQuery()}`;
     last = asked;
     answer = null;
     refused = null;
     only = null;
     if (!here || !there || here === there) return;
-    call(contract.sourcesSideBySide, { params: { id: briefId }, query: { version, here, there } }).then(
+    call(contract.sourcesSideBySide, {
+      params: { id: briefId },
+      query: { version, here, there, certain: certainQuery() }
+    }).then(
       (told) => {
         if (asked === last) answer = told;
       },

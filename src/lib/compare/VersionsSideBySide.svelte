@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { certainQuery, reading } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
@@ -43,7 +44,7 @@
   let last = '';
   $effect(() => {
     void turn;
-    const asked = `${from} ${to} ${source}`;
+    const asked = `${from} ${to} ${source} ${reading()}`;
     if (asked !== last) {
       answer = null;
       narrowings = null;
@@ -52,7 +53,7 @@
     last = asked;
     refused = null;
     if (!source || !before || !after) return;
-    call(contract.sideBySide, { params: { id: briefId }, query: { from, to, source } }).then(
+    call(contract.sideBySide, { params: { id: briefId }, query: { from, to, source, certain: certainQuery() } }).then(
       (told) => {
         if (asked === last) answer = told;
       },
@@ -80,8 +81,8 @@
   type Side = Answer<'sideBySide'>['goes'];
   const judged = ({ fits }: Side) =>
     fits.judged
-      ? `${fits.count} of ${fits.judged} judged here are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
-      : 'nobody judged here yet';
+      ? `${fits.count} of ${fits.judged} judged among them are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
+      : 'nobody judged among them yet';
   /** How many fits a side holds, with the uncertainty of its count and of its share. */
   const fitsIn = ({ count: all, fits }: Side) => ({
     low: all.low * fits.interval.low,
@@ -98,13 +99,13 @@
     if (goes.count.high)
       said.push(
         goes.fits.judged
-          ? `The change removes ${about(goes.count)} people, ${range(fitsIn(goes))} of them fits`
+          ? `The change removes ${about(goes.count)} people; ${goes.fits.count} of the ${goes.fits.judged} judged among them are fits, so that ${range(fitsIn(goes))} of all may be`
           : `The change removes ${about(goes.count)} people, nobody of whom is judged yet: judge some below to know what it costs`
       );
     if (comes.count.high)
       said.push(
         comes.fits.judged
-          ? `it brings ${about(comes.count)}, ${range(fitsIn(comes))} of them fits`
+          ? `it brings ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so that ${range(fitsIn(comes))} of all may be`
           : `it brings ${about(comes.count)}, nobody judged yet`
       );
     return said.length ? `${said.join('; ')}.` : 'Both find the same people here.';

@@ -1,4 +1,4 @@
-import { about, count, counted, percent, percentRange } from '$lib/marks/format';
+import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
 import { wilson } from '$core/measure/wilson';
 import type { Answer, BehindKind } from '$server/api/contract';
 
@@ -15,13 +15,17 @@ export interface BoardMeasure {
   id: string;
   name: string;
   /** What versions are sorted by; null where there is nothing to sort. */
-  value: (cell: Cell, source: Source) => number | null;
+  value: (cell: Cell, source: Source, reading?: Reading) => number | null;
   /** True where less is better. */
   lessIsBetter?: boolean;
-  figure: (cell: Cell, source: Source) => Figure | null;
+  figure: (cell: Cell, source: Source, reading?: Reading) => Figure | null;
+  /** By what name the figure stands on other screens too, and its value. */
+  shared?: (cell: Cell, reading: Reading) => { name: 'estimated' | 'precision' | 'fits'; value: number | null };
 }
 
-const whole = ({ low, high }: { low: number; high: number }) => ({ low: Math.round(low), high: Math.round(high) });
+/** A figure for those who are certain, or for all possible. */
+export type Reading = 'certain' | 'possible';
+const judgedIn = ({ fits, misses, unsure }: { fits: number; misses: number; unsure: number }) => fits + misses + unsure;
 const price = (amount: number) => (amount >= 10 ? count(amount) : amount.toFixed(2));
 const judgedOf = ({ fits, misses }: { fits: number; misses: number }) =>
   fits + misses ? `${fits} of ${fits + misses} judged fit` : 'nobody judged';
@@ -30,41 +34,53 @@ const judgedOf = ({ fits, misses }: { fits: number; misses: number }) =>
 export const boardMeasures: readonly BoardMeasure[] = [
   {
     id: 'count',
-    name: 'count',
-    value: ({ count: { low, high } }) => (low + high) / 2,
-    figure: (cell) => ({
-      words: about(cell.count),
-      soft: [
-        cell.count.low === cell.count.high ? '' : counted(cell.count),
-        cell.exactness === 'exact' ? '' : cell.exactness,
-        cell.count.high > cell.shown ? `${count(cell.shown)} shown` : ''
-      ]
-        .filter(Boolean)
-        .join(' · '),
-      behind: 'found'
-    })
+    name: 'estimated result',
+    value: ({ figures }, _, reading = 'possible') => figures.estimated[reading].middle,
+    shared: ({ figures }, reading) => ({ name: 'estimated', value: figures.estimated[reading].middle }),
+    figure: ({ figures, exactness }, _, reading = 'possible') => {
+      const estimated = figures.estimated[reading];
+      const open = figures.possible - figures.certain;
+      return {
+        words: about(estimated),
+        soft: [
+          isExact(estimated) ? '' : counted(estimated),
+          exactness === 'exact' ? '' : exactness,
+          figures.reported.high > figures.shown ? `${count(figures.shown)} shown` : '',
+          open ? `${count(figures.certain)} certain` : ''
+        ]
+          .filter(Boolean)
+          .join(' · '),
+        behind: 'found'
+      };
+    }
   },
   {
     id: 'precision',
     name: 'precision',
-    value: ({ precision }) => precision.share,
-    figure: ({ precision: { share, interval, fits, misses } }) =>
-      share === null
+    value: ({ figures }, _, reading = 'possible') => figures.precision[reading].share,
+    shared: ({ figures }, reading) => ({ name: 'precision', value: figures.precision[reading].share }),
+    figure: ({ figures }, _, reading = 'possible') => {
+      const { share, interval, fits, misses } = figures.precision[reading];
+      return share === null
         ? null
         : {
             words: `${percent(share)} fits`,
             soft: `${percentRange(interval)}, ${fits + misses} judged`,
             behind: 'fits'
-          }
+          };
+    }
   },
   {
     id: 'judged',
     name: 'people judged',
-    value: ({ precision: { fits, misses, unsure } }) => fits + misses + unsure,
-    figure: ({ precision: { fits, misses, unsure }, sampled }) => ({
-      words: `${fits + misses + unsure} of ${sampled} drawn judged`,
-      ...(unsure && { soft: `${unsure} unsure` })
-    })
+    value: ({ figures }, _, reading = 'possible') => judgedIn(figures.precision[reading]),
+    figure: ({ figures, sampled }, _, reading = 'possible') => {
+      const { unsure } = figures.precision[reading];
+      return {
+        words: `${judgedIn(figures.precision[reading])} of ${sampled} drawn judged`,
+        ...(unsure && { soft: `${unsure} unsure` })
+      };
+    }
   },
   {
     id: 'misses',
@@ -77,9 +93,12 @@ export const boardMeasures: readonly BoardMeasure[] = [
   {
     id: 'fits',
     name: 'estimated fits',
-    value: ({ estimatedFits }) => estimatedFits?.middle ?? null,
-    figure: ({ estimatedFits }) =>
-      estimatedFits && { words: `about ${count(estimatedFits.middle)} fits`, soft: counted(whole(estimatedFits)) }
+    value: ({ figures }, _, reading = 'possible') => figures.fits[reading]?.middle ?? null,
+    shared: ({ figures }, reading) => ({ name: 'fits', value: figures.fits[reading]?.middle ?? null }),
+    figure: ({ figures }, _, reading = 'possible') => {
+      const fits = figures.fits[reading];
+      return fits && { words: `about ${count(fits.middle)} fits`, soft: counted(fits) };
+    }
   },
   {
     id: 'known',
@@ -156,11 +175,12 @@ export function sortVersions(
   versions: readonly number[],
   cells: readonly Cell[],
   measure: BoardMeasure,
-  source: Source
+  source: Source,
+  reading: Reading = 'possible'
 ): number[] {
   const value = (version: number) => {
     const cell = cells.find((one) => one.version === version && one.sourceId === source.id);
-    const found = cell ? measure.value(cell, source) : null;
+    const found = cell ? measure.value(cell, source, reading) : null;
     return found === null ? -Infinity : measure.lessIsBetter ? -found : found;
   };
   return [...versions].sort((a, b) => {
@@ -170,14 +190,18 @@ export function sortVersions(
 }
 
 /** What the board says in a sentence or two: the best version of each source, and where more verdicts are needed. */
-export function headline(cells: readonly Cell[], sources: readonly { id: string; name: string }[]): string {
+export function headline(
+  cells: readonly Cell[],
+  sources: readonly { id: string; name: string }[],
+  reading: Reading = 'possible'
+): string {
   const sentences = sources.flatMap(({ id, name }) => {
     const mine = cells.filter(({ sourceId }) => sourceId === id);
     const best = mine.find(({ standing }) => standing.is === 'best');
     if (best) return [`On ${name}, version ${best.version} has the highest precision.`];
     const open = mine
       .filter(({ standing }) => standing.is === 'open')
-      .sort((a, b) => b.precision.share! - a.precision.share!)[0];
+      .sort((a, b) => b.figures.precision[reading].share! - a.figures.precision[reading].share!)[0];
     if (open?.standing.is !== 'open') return [];
     const { against, decide } = open.standing;
     return [

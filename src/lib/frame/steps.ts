@@ -8,6 +8,6 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
   { id: 'persona', name: 'Persona', state: (brief) => (brief.sentence.startsWith('Nobody') ? 'empty' : 'described') },
   { id: 'wording', name: 'Wording', state: (brief) => `${brief.wordingsInUse} in use` },
   { id: 'string', name: 'String', state: (brief) => (brief.versions ? `version ${brief.versions}` : 'not run yet') },
-  { id: 'trial', name: 'Trial', state: (brief) => `${brief.judged} judged` },
+  { id: 'trial', name: 'Trial', state: ({ judged }) => (judged === null ? '' : `${judged} judged`) },
   { id: 'compare', name: 'Compare', state: (brief) => `${brief.versions} version${brief.versions === 1 ? '' : 's'}` }
 ];

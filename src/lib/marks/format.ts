@@ -1,15 +1,22 @@
 import type { Interval } from '$core/measure/wilson';
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
+const three = new Intl.NumberFormat('en', { maximumSignificantDigits: 3 });
 
 export const count = (value: number): string => whole.format(value);
 
-/** A count that may be an interval: `418`, or `1,350–1,449`. */
-export const counted = ({ low, high }: Interval): string =>
-  low === high ? count(low) : `${count(low)}–${count(high)}`;
+/** Whether a count is known exactly, to the person. */
+export const isExact = ({ low, high }: Interval): boolean => Math.round(low) === Math.round(high);
 
-/** The middle of an interval with a sign that it is one. */
-export const about = ({ low, high }: Interval): string => (low === high ? count(low) : `≈ ${count((low + high) / 2)}`);
+/** A count that may be an interval: `418`, or `1,350–1,449`. */
+export const counted = (interval: Interval): string =>
+  isExact(interval) ? count(interval.low) : `${count(interval.low)}–${count(interval.high)}`;
+
+/** The middle of a count with a sign where it is not known exactly. */
+export const about = (interval: Interval & { middle?: number }): string => {
+  const { low, high, middle = (low + high) / 2 } = interval;
+  return isExact(interval) ? count(middle) : `≈ ${three.format(Math.round(middle))}`;
+};
 
 /** A share as whole per cent, with a thin space before the sign. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;

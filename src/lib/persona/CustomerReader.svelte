@@ -48,7 +48,7 @@
         base = new Map(
           texts.map((text, i) => {
             const found = counts[i];
-            return [text, found && people ? { count: (found.low + found.high) / 2, of: people } : null];
+            return [text, found && people ? { count: found.possible.middle, of: people } : null];
           })
         );
       },

@@ -19,14 +19,16 @@
 {#if chosen.length}
   <ul aria-label="Versions chosen">
     {#each chosen as one (one.source)}
+      {@const which = one.certainOnly ? 'certain' : 'possible'}
+      {@const precision = one.figures.precision[which]}
       <li>
         <b>{one.source}</b>:
         <a href={briefPath(briefId, 'trial', { trial: one.trialId })}
           >version {one.version}{one.name ? `, ${one.name}` : ''}</a
         >
-        · {about(one.count)} found{one.precision.share === null
+        · {about(one.figures.estimated[which])} found{precision.share === null
           ? ''
-          : ` · ${percent(one.precision.share)} fits (${percentRange(one.precision.interval)})`}
+          : ` · ${percent(precision.share)} fits (${percentRange(precision.interval)})`}
         {#if one.note}<span class="soft">{one.note}</span>{/if}
       </li>
     {/each}

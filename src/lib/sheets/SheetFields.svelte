@@ -1,6 +1,7 @@
 <script lang="ts">
+  import Checkbox from 'carbon-components-svelte/src/Checkbox/Checkbox.svelte';
   import type { Box, Fact, Sheet } from '$core/dialect/sheet';
-  import { isNumberFact, scopes, textScopes } from '$core/query/scopes';
+  import { isNumberFact, namedFacts, numberFacts, scopes, textScopes, type Scope } from '$core/query/scopes';
 
   interface Props {
     sheet: Sheet;
@@ -54,6 +55,16 @@
   const unusedScopes = $derived(
     scopes.filter((scope) => scope !== 'any' && !sheet.facts.some((fact) => fact.scope === scope))
   );
+  const tellable: { name: string; scopes: readonly Scope[] }[] = [
+    { name: 'texts', scopes: textScopes },
+    { name: 'facts', scopes: [...namedFacts, ...numberFacts] }
+  ];
+  /** In the order of the scopes, so that a sheet does not depend on the order of ticking. */
+  const tell = (scope: Scope, isTold: boolean) =>
+    put(
+      'tells',
+      scopes.filter((one) => (one === scope ? isTold : sheet.tells.includes(one)))
+    );
   function addFact(scope: string) {
     const known = unusedScopes.find((one) => one === scope);
     if (known)
@@ -292,15 +303,22 @@
     </select></label
   >
 
-  <label
-    >Its results also tell
-    <input
-      class="tells"
-      value={sheet.tells.join(' ')}
-      placeholder="country place headcount"
-      onchange={(e) => put('tells', e.currentTarget.value.split(/[\s,;]+/).filter(Boolean) as Sheet['tells'])}
-    /></label
-  >
+  <fieldset class="tells">
+    <legend>What its results tell of a person</legend>
+    <p class="soft">What is not ticked is unknown of its people, never a no: they stay, marked as possible.</p>
+    {#each tellable as { name, scopes: some } (name)}
+      <div>
+        <b>{name}</b>
+        {#each some as scope (scope)}
+          <Checkbox
+            labelText={scope === 'any' ? 'the whole profile' : scope}
+            checked={sheet.tells.includes(scope)}
+            on:check={({ detail }) => tell(scope, detail)}
+          />
+        {/each}
+      </div>
+    {/each}
+  </fieldset>
 
   <h2>Limits</h2>
   <div class="grid">
@@ -498,7 +516,22 @@
     width: 130px;
   }
   .tells {
-    width: 320px;
+    border: 1px solid var(--line);
+    padding: 6px 12px;
+    margin: 12px 0;
+  }
+  .tells div {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 14px;
+    align-items: baseline;
+  }
+  .tells b {
+    width: 60px;
+    font-size: 13px;
+  }
+  .tells :global(.bx--form-item) {
+    flex: none;
   }
   .add {
     justify-self: start;

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { about, counted, count, percent, percentRange } from '$lib/marks/format';
+  import { reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
+  import { about, counted, count, isExact, percent, percentRange } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
   import { expectedSpend } from '$core/measure/spend';
@@ -29,7 +31,9 @@
   const answers = $derived(Object.fromEntries(sources.map(({ id }) => [id, ledger[id]?.answer])));
   // Figures of an earlier text stay in their places until the new ones are there.
   const lines = $derived(
-    sortLines(ledgerLines(query, unfolded, answers), sorting, (sourceId) => wholeOf(answers[sourceId]))
+    sortLines(ledgerLines(query, unfolded, answers, reading()), sorting, (sourceId) =>
+      wholeOf(answers[sourceId], reading())
+    )
   );
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
   const outstanding = { idle: 'finds nobody', harmful: 'brings misses', 'costs fits': 'costs fits' };
@@ -45,11 +49,11 @@
   const sortedBy = (sourceId: string, what: string) => sorting?.sourceId === sourceId && sorting.what === what;
 
   const changed = (line: LedgerLine, source: Source) => {
-    const whole = wholeOf(answers[source.id]);
+    const whole = wholeOf(answers[source.id], reading());
     const figures = line.figures[source.id];
     const difference = whole && figures ? changeOf(figures, whole) : null;
     if (difference === null || !whole || !figures?.without) return '';
-    const exact = figures.without.low === figures.without.high && whole.low === whole.high;
+    const exact = isExact(figures.without) && isExact(whole);
     const sign = difference > 0 ? '+' : difference < 0 ? '−' : '';
     // Where a count is rounded or guessed, no change that shows is not no change.
     return `${exact ? '' : '≈ '}${sign}${sign && ' '}${count(Math.abs(difference))}`;
@@ -71,7 +75,7 @@
     };
   };
   const priceOf = (line: LedgerLine, { id, sheet }: Source) => {
-    const whole = wholeOf(answers[id]);
+    const whole = wholeOf(answers[id], reading());
     const change = (whole && changeOf(line.figures[id]!, whole)) ?? 0;
     return `${count(Math.abs(change) * sheet.price!.perRecord)} ${sheet.price!.unit}`;
   };
@@ -107,20 +111,25 @@
               >{source.name}</button
             >
             {#if now?.answer}
+              {@const { found, rows } = now.answer}
+              {@const estimated = found.estimated[reading()]}
               <span class="n"
-                >{now.answer.rows ? about(now.answer.count) : '–'}
-                <em
-                  >{!now.answer.rows
-                    ? ''
-                    : now.answer.count.low === now.answer.count.high
-                      ? 'exact'
-                      : counted(now.answer.count)}</em
-                ></span
+                >{#if rows}<Figure name="estimated" value={estimated.middle} source={source.id}
+                    >{about(estimated)}</Figure
+                  >{:else}–{/if}
+                <em>{!rows ? '' : isExact(estimated) ? 'exact' : counted(estimated)}</em></span
               >
+              {#if rows && now.answer.rendering.leftover}
+                <div class="use soft">
+                  <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure> certain,
+                  <Figure name="possible" value={found.possible} source={source.id}>{count(found.possible)}</Figure> possible
+                  of <Figure name="shown" value={found.shown} source={source.id}>{count(found.shown)}</Figure> shown
+                </div>
+              {/if}
               <span class="badge {now.answer.rendering.exactness}">{now.answer.rendering.exactness}</span>
               {now.answer.rendering.searches.length}
               {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
-              {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, now.answer.count)}
+              {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}
               {#if cost && now.answer.rows}<div class="use soft">a run costs {counted(cost)} {cost.unit}s</div>{/if}
               {#each use(source, now.answer) as { kind, used, most } (kind)}
                 <div class="use soft">{count(used)} of {count(most)} {kind}</div>
@@ -177,8 +186,12 @@
             {@const seen = judged(line, source)}
             <td class="number">
               {#if figures}
-                <span class="al">{about(figures.alone)}</span><span class="ch">{changed(line, source)}</span
-                >{#if seen}<span class="jd" title={seen.told}
+                <span class="al"
+                  >{#if figures.alone}{about(figures.alone)}{:else}<span
+                      class="soft"
+                      title="It cannot be asked this alone: nothing in it can be searched there">not asked</span
+                    >{/if}</span
+                ><span class="ch">{changed(line, source)}</span>{#if seen}<span class="jd" title={seen.told}
                     ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
                     <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></span
                   >{:else}<span class="jd"></span>{/if}

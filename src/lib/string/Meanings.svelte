@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { reading } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import { about, count, percent, percentRange } from '$lib/marks/format';
   import { contract, type Answer } from '$server/api/contract';
@@ -81,10 +82,9 @@
                       onclick={() => ontake(change.text)}>{says[change.how]}</button
                     >
                     <span class="soft"
-                      >{about(answer.count)} → {about(change.count)}; {count(change.othersLeft)} of other meanings stay; {losing(
-                        sense.people,
-                        change
-                      )}</span
+                      >{about(answer.estimated[reading()])} → {about(change.estimated[reading()])}; {count(
+                        change.othersLeft
+                      )} of other meanings stay; {losing(sense.people, change)}</span
                     >
                   </div>
                 {/each}

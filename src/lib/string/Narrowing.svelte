@@ -1,12 +1,13 @@
 <script lang="ts">
   import { scaleLog, scalePoint } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
+  import { reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
   import { about, count } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import type { Part } from '$core/query/parts';
   import { print } from '$core/query/print';
   import type { Answer } from '$server/api/contract';
-  import { middle } from './ledger-rows';
 
   interface Props {
     sources: readonly { id: string; name: string; people: number | null }[];
@@ -27,7 +28,7 @@
     sources.flatMap((source, i) => {
       const narrowing = answers[source.id]?.narrowing ?? [];
       if (!narrowing.length || source.people === null) return [];
-      const counts = [source.people, ...narrowing.map((step) => middle(step.count))];
+      const counts = [source.people, ...narrowing.map((step) => step.estimated?.[reading()].middle ?? source.people!)];
       return [{ ...source, counts, stroke: strokes[i % strokes.length]! }];
     })
   );
@@ -89,7 +90,14 @@
             >
             {#each sources as source (source.id)}
               {@const step = answers[source.id]?.narrowing[i]}
-              <td class="number">{step && step.part === part ? about(step.count) : '–'}</td>
+              <td class="number">
+                {#if step?.part !== part}–{:else if step.estimated}
+                  {@const estimated = step.estimated[reading()]}
+                  {#if i === order.length - 1}
+                    <Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure>
+                  {:else}{about(estimated)}{/if}
+                {:else}<span class="soft" title="It cannot be asked the first parts alone">cannot be asked</span>{/if}
+              </td>
             {/each}
             <td class="moves">
               <button class="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}

@@ -1,5 +1,7 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
+  import { reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
   import { contract, type Answer } from '$server/api/contract';
   import WhoGoes from './WhoGoes.svelte';
@@ -8,8 +10,8 @@
     briefId: string;
     text: string;
     sources: readonly { id: string; name: string }[];
-    /** Verdicts given so far in this brief. */
-    judged: number;
+    /** People judged so far in this brief. */
+    judged: number | null;
     /** Makes the changed text a new version. */
     ontake: (text: string, says: string) => void;
     onjudged: () => void;
@@ -84,7 +86,10 @@
   {#each list as effect (effect.sourceId)}
     <td class="number">
       <div>
-        {about(effect.before)} → {about(effect.after)}
+        <Figure name="estimated" value={effect.before[reading()].middle} source={effect.sourceId}
+          >{about(effect.before[reading()])}</Figure
+        >
+        → {about(effect.after[reading()])}
       </div>
       <div class="soft">
         {#if effect.gone.misses + effect.gone.fits + effect.come.fits + effect.come.misses || effect.removed || effect.added}
@@ -101,8 +106,8 @@
   <header>
     <h2>Proposals</h2>
     <span class="soft"
-      >changes that {count(judged)} verdict{judged === 1 ? '' : 's'} speak for, each measured before it is taken; shares are
-      of the judged people found</span
+      >changes that the verdicts on {judged === null ? 'the' : count(judged)} people judged speak for, each measured before
+      it is taken; shares are of the judged people found</span
     >
     <button class="quiet" onclick={onclose}>Close</button>
   </header>

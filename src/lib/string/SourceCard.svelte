@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
-  import { count } from '$lib/marks/format';
+  import { count, percent } from '$lib/marks/format';
   import { factLabel } from '$core/dialect/sheet';
   import type { Answer } from '$server/api/contract';
   import { factWords } from './fact-words';
@@ -12,10 +12,12 @@
     source: Source;
     reading: SourceReading | undefined;
     stale: boolean;
+    /** People whom the source itself drops for want of a fact it is asked, where that is known. */
+    keptBack?: Answer<'ledger'>['keptBack'] | undefined;
     /** What stands under the card of a place run by hand. */
     hand?: Snippet | undefined;
   }
-  let { source, reading, stale, hand }: Props = $props();
+  let { source, reading, stale, keptBack, hand }: Props = $props();
 
   const words = {
     exact: 'asked just this',
@@ -69,6 +71,12 @@
     {#each [...reading.rendering.notes, ...reading.problems
         .filter(({ code }) => code !== 'over-limit')
         .map(({ message }) => message)] as note (note)}<p class="note">{note}</p>{/each}
+    {#if keptBack}
+      <p class="note">
+        {source.name} drops {count(keptBack.people)} people itself, {percent(keptBack.share)} of all who could meet the string
+        there: it lacks their {keptBack.facts.join(' or ')}, which it is asked.
+      </p>
+    {/if}
     <ol>
       {#each reading.rendering.searches.slice(0, shown) as search, i (i)}
         <li>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
+  import { certainOnly } from '$lib/frame/certain-only';
   import Refused from '$lib/frame/Refused.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
   import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
@@ -26,14 +27,17 @@
   async function load() {
     const mine = ++turn;
     try {
-      const told = await call(contract.whoGoes, { params: { id: briefId }, body: { from, to, sourceId, size: 30 } });
+      const told = await call(contract.whoGoes, {
+        params: { id: briefId },
+        body: { from, to, sourceId, size: 30, certain: certainOnly() }
+      });
       if (mine === turn) answer = told;
     } catch (problem) {
       if (mine === turn) refused = problem;
     }
   }
   $effect(() => {
-    void [from, to, sourceId];
+    void [from, to, sourceId, certainOnly()];
     answer = null;
     refused = null;
     void load();

@@ -3,7 +3,10 @@ import { print } from '$core/query/print';
 import type { Interval } from '$core/measure/wilson';
 import type { Answer } from '$server/api/contract';
 
-type Figures = NonNullable<Answer<'ledger'>['rows']>[number];
+type Reading = 'certain' | 'possible';
+type Figures = NonNullable<Answer<'ledger'>['rows']>[Reading][number];
+/** A count with the number to go by. */
+type Counted = Interval & { middle: number };
 
 /** A line of the ledger: a part of the string, with its figures at each source where they are there. */
 export interface LedgerLine {
@@ -21,11 +24,12 @@ export interface LedgerLine {
 export function ledgerLines(
   query: Query,
   unfolded: ReadonlySet<string>,
-  answers: Readonly<Record<string, Answer<'ledger'> | undefined>>
+  answers: Readonly<Record<string, Answer<'ledger'> | undefined>>,
+  reading: Reading = 'possible'
 ): LedgerLine[] {
   const figures = new Map<string, Record<string, Figures>>();
   for (const [sourceId, answer] of Object.entries(answers))
-    for (const row of answer?.rows ?? []) {
+    for (const row of answer?.rows?.[reading] ?? []) {
       const key = row.path.join('.');
       figures.set(key, { ...figures.get(key), [sourceId]: row });
     }
@@ -54,21 +58,19 @@ export function ledgerLines(
   return lines;
 }
 
-export const middle = ({ low, high }: Interval): number => (low + high) / 2;
+/** What the ledger's changes are held against: the whole string. */
+export const wholeOf = (answer: Answer<'ledger'> | undefined, reading: Reading = 'possible'): Counted | undefined =>
+  answer?.rows ? answer.found.estimated[reading] : undefined;
 
-/** What the ledger's changes are held against: the whole string, counted as its parts are. */
-export const wholeOf = (answer: Answer<'ledger'> | undefined): Interval | undefined =>
-  answer?.rows?.find(({ path }) => !path.length)?.alone;
-
-/** The change in the count when a part is left out; null where nothing is left. */
-export const changeOf = (figures: Figures, whole: Interval): number | null =>
-  figures.without && middle(figures.without) - middle(whole);
+/** The change in the count when a part is left out; null where nothing is left, or where that cannot be asked. */
+export const changeOf = (figures: Figures, whole: Counted): number | null =>
+  figures.without && figures.without.middle - whole.middle;
 
 /** What stands out about a part: it does nothing anywhere, or brings misses and hardly a fit. */
 export function standsOut(line: LedgerLine): 'idle' | 'harmful' | 'costs fits' | null {
   const all = Object.values(line.figures);
   if (!all.length) return null;
-  if (all.every(({ alone }) => alone.high === 0)) return 'idle';
+  if (all.every(({ alone }) => alone?.high === 0)) return 'idle';
   const fits = all.reduce((sum, { only }) => sum + only.fits, 0);
   const misses = all.reduce((sum, { only }) => sum + only.misses, 0);
   if (line.excludes) return fits > 0 && fits >= misses / 4 ? 'costs fits' : null;
@@ -79,14 +81,14 @@ export function standsOut(line: LedgerLine): 'idle' | 'harmful' | 'costs fits' |
 export function sortLines(
   lines: readonly LedgerLine[],
   by: { sourceId: string; what: 'alone' | 'change' | 'misses' } | null,
-  whole: (sourceId: string) => Interval | undefined
+  whole: (sourceId: string) => Counted | undefined
 ): LedgerLine[] {
   if (!by) return [...lines];
   const value = (line: LedgerLine): number => {
     const figures = line.figures[by.sourceId];
     const count = whole(by.sourceId);
     if (!figures || !count) return -Infinity;
-    if (by.what === 'alone') return middle(figures.alone);
+    if (by.what === 'alone') return figures.alone?.middle ?? -Infinity;
     if (by.what === 'misses') return figures.only.misses;
     return Math.abs(changeOf(figures, count) ?? -1);
   };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { count } from '$lib/marks/format';
+  import { count, counted } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Answer } from '$server/api/contract';
 
@@ -13,19 +13,19 @@
 
   const row = 22;
   const unseen = $derived({
-    low: Math.max(0, trial.count.low - trial.shown),
-    high: Math.max(0, trial.count.high - trial.shown)
+    low: Math.max(0, trial.found.reported.low - trial.found.shown),
+    high: Math.max(0, trial.found.reported.high - trial.found.shown)
   });
   const height = $derived(Math.max(300, trial.sample.length * row));
-  const y = (rank: number) => 8 + (trial.shown > 1 ? ((rank - 1) / (trial.shown - 1)) * (height - 16) : 0);
+  const y = (rank: number) => 8 + (trial.people > 1 ? ((rank - 1) / (trial.people - 1)) * (height - 16) : 0);
   const ticks = $derived(
     [
       ...new Set([
         1,
-        Math.round(trial.shown / 4),
-        Math.round(trial.shown / 2),
-        Math.round((3 * trial.shown) / 4),
-        trial.shown
+        Math.round(trial.people / 4),
+        Math.round(trial.people / 2),
+        Math.round((3 * trial.people) / 4),
+        trial.people
       ])
     ].filter((rank) => rank > 0)
   );
@@ -40,7 +40,7 @@
   <h2 class="soft">Where in the result</h2>
   <div class="plot" style:height="{height}px">
     <svg width="62" {height} aria-hidden="true">
-      <line x1="52" x2="52" y1={y(1)} y2={y(trial.shown)} stroke="var(--ink)" />
+      <line x1="52" x2="52" y1={y(1)} y2={y(trial.people)} stroke="var(--ink)" />
       {#each ticks as rank (rank)}
         <line x1="46" x2="52" y1={y(rank)} y2={y(rank)} stroke="var(--ink)" />
         <text x="42" y={y(rank) + 4} text-anchor="end" fill="var(--soft)" font-size="11">{count(rank)}</text>
@@ -57,7 +57,7 @@
       {/each}
     </svg>
     <ol>
-      {#each trial.sample as { person, verdict, rank }, i (rank)}
+      {#each trial.sample as { person, verdict, rank, untold }, i (rank)}
         <li style:height="{row}px">
           <button class="plain" aria-current={i === at} onclick={() => onopen(i)}>
             <span
@@ -65,9 +65,13 @@
               style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}
               >{verdict ? verdicts[verdict.verdict].sign : '·'}</span
             >
-            <span class="name">{person.name}</span><span class="visually-hidden"
-              >{verdict ? verdicts[verdict.verdict].word : 'not judged'}</span
-            >
+            <span class="name" class:open={untold.length}>{person.name}</span><span class="visually-hidden"
+              >{verdict ? verdicts[verdict.verdict].word : 'not judged'}{untold.length ? ', possible' : ''}</span
+            >{#if untold.length}<span
+                class="possible"
+                title="Possible: {untold.join(', ')} is not told"
+                aria-hidden="true">◇</span
+              >{/if}
           </button>
         </li>
       {/each}
@@ -75,11 +79,7 @@
   </div>
   {#if unseen.high > 0}
     <p class="beyond">
-      <i></i><span
-        >beyond the {count(trial.shown)} shown:<br />{unseen.low === unseen.high
-          ? count(unseen.low)
-          : `${count(unseen.low)}–${count(unseen.high)}`} unseen</span
-      >
+      <i></i><span>beyond the {count(trial.found.shown)} shown:<br />{counted(unseen)} unseen</span>
     </p>
   {/if}
 </div>
@@ -96,6 +96,10 @@
   }
   .plot {
     display: flex;
+  }
+  .possible {
+    color: var(--soft);
+    margin-left: auto;
   }
   ol {
     list-style: none;

@@ -29,6 +29,10 @@
         return { part, word: value.text.slice(mark.from, mark.to), field: value.field };
       })
   );
+  /** What Eave read out of another text is marked as read. */
+  const isRead = (fact: 'place' | 'country') => (person.read?.includes(fact) ? ' (read)' : '');
+  const place = $derived(person.place && `${person.place}${isRead('place')}`);
+  const country = $derived(person.country && `${countryName(person.country)}${isRead('country')}`);
   const year = (month: string | undefined) => (month === 'past' ? '' : (month?.slice(0, 4) ?? ''));
   const span = (from: string | undefined, to: string | undefined) =>
     to === 'past' ? 'earlier' : `${year(from) || '…'} to ${to ? year(to) : 'now'}`;
@@ -45,7 +49,7 @@
     {[
       person.jobs?.[now]?.company,
       person.headcount && `${person.headcount.toLocaleString('en')} people`,
-      [person.place, person.country && countryName(person.country)].filter(Boolean).join(', ')
+      [place, country].filter(Boolean).join(', ')
     ]
       .filter(Boolean)
       .join(' · ')} · {trial.sourceName} shows this at {sampled.rank.toLocaleString('en')}
@@ -92,6 +96,12 @@
         {fieldWords[field] ?? `the ${field}`}{/each}.
     </p>
   {/if}
+  {#if sampled.untold.length}
+    <p class="untold">
+      <b>◇ Possible</b>, not certain: {trial.sourceName} does not tell
+      {#each sampled.untold as part, i (part)}{i ? ', ' : ''}<span class="mono">{part}</span>{/each} of this person.
+    </p>
+  {/if}
   <Elsewhere {person} except={trial.sourceId} />
 </article>
 
@@ -136,6 +146,12 @@
   .list span {
     display: inline-block;
     width: 64px;
+  }
+  .untold {
+    margin-top: 12px;
+    font-size: 13px;
+    border: 1px dashed var(--grey);
+    padding: 4px 8px;
   }
   .because {
     margin-top: 18px;

@@ -1,7 +1,7 @@
 <script lang="ts">
+  import Figure from '$lib/marks/Figure.svelte';
   import { percent, percentRange } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import { sampleSizeFor } from '$core/measure/draw-sample';
   import { verdictsNeeded, type Precision } from '$core/measure/precision';
 
   interface Props {
@@ -11,18 +11,21 @@
     sampled: number;
     /** Of the first tenth of the result alone, which is what reading page after page from the top sees. */
     top: Precision;
-    /** Draws so many people in all. */
-    onmore: (size: number) => void;
+    /** Draws so many people more. */
+    onmore: (more: number) => void;
+    source?: string;
   }
-  let { precision, population, sampled, top, onmore }: Props = $props();
+  let { precision, population, sampled, top, onmore, source = '' }: Props = $props();
 
   const halfWidths = [0.05, 0.1, 0.15];
   let halfWidth = $state(0.1);
   const points = $derived(Math.round(halfWidth * 100));
-  const size = $derived(Math.min(2000, sampleSizeFor(halfWidth, population)));
 
   const judged = $derived(precision.fits + precision.misses);
   const more = $derived(verdictsNeeded(precision, halfWidth, population));
+  /** Drawn and not judged yet: these come first. */
+  const waiting = $derived(Math.max(0, sampled - judged - precision.unsure));
+  const toDraw = $derived(Math.max(0, Math.min(more - waiting, 2000 - sampled, population - sampled)));
   const x = (share: number) => 4 + share * 552;
 </script>
 
@@ -32,7 +35,9 @@
     {#if precision.share === null}
       <span class="n soft">nobody judged</span>
     {:else}
-      <span class="n">{percent(precision.share)}</span>
+      <span class="n"
+        ><Figure name="precision" value={precision.share} {source}>{percent(precision.share)}</Figure></span
+      >
       <span class="soft" data-testid="interval">{percentRange(precision.interval)}</span>
     {/if}
   </div>
@@ -63,7 +68,7 @@
       {judged + precision.unsure} of {sampled} judged.
       {more === 0
         ? `Judged enough for ±${points} points.`
-        : `About ${more} more verdicts bring it to ±${points} points.`}
+        : `About ${more} more verdict${more === 1 ? '' : 's'} bring it to ±${points} points${waiting ? `; ${waiting} drawn are not judged yet` : ''}.`}
     </span>
     {#if top.share !== null && precision.share !== null && judged > top.fits + top.misses}
       <br /><span class="soft"
@@ -77,8 +82,8 @@
         {#each halfWidths as width (width)}<option value={width}>±{Math.round(width * 100)} points</option>{/each}
       </select></label
     >
-    {#if size > sampled}
-      <button class="quiet" onclick={() => onmore(size)}>Draw {size - sampled} more ({size} in all)</button>
+    {#if toDraw}
+      <button class="quiet" onclick={() => onmore(toDraw)}>Draw {toDraw} more ({sampled + toDraw} in all)</button>
     {/if}
   </div>
 </section>

@@ -13,12 +13,16 @@
     byRule: boolean;
     /** Said of the same person at another source, and nothing here. */
     elsewhere: { verdict: Verdict; at: string } | null;
+    /** Records of this person that were judged differently, newest first; the newest counts. */
+    conflict: readonly { verdict: Verdict; at: string }[];
+    onsettle: (verdict: Verdict) => void;
     ongive: (verdict: Verdict) => void;
     onreason: (reason: string) => void;
     onback: () => void;
     children?: Snippet | undefined;
   }
-  let { checks, verdict, reason, byRule, elsewhere, ongive, onreason, onback, children }: Props = $props();
+  let { checks, verdict, reason, byRule, elsewhere, conflict, onsettle, ongive, onreason, onback, children }: Props =
+    $props();
 
   const signs = {
     met: { sign: '✓', colour: 'var(--accent)' },
@@ -57,6 +61,16 @@
         Judged <b>{verdicts[elsewhere.verdict].word.toLowerCase()}</b> at {elsewhere.at}, and counted so here until you
         say otherwise.
       </p>{/if}
+    {#if conflict.length}
+      <div class="rule" role="group" aria-label="Records judged differently">
+        Records of this person were judged differently: {#each conflict as { verdict: said, at }, i (i)}{i
+            ? ', '
+            : ''}<b>{verdicts[said].word.toLowerCase()}</b> at {at}{/each}. The newest counts, once.
+        {#each [...new Set(conflict.map((one) => one.verdict))] as said (said)}
+          <button class="plain" onclick={() => onsettle(said)}>Make all {verdicts[said].word.toLowerCase()}</button>
+        {/each}
+      </div>
+    {/if}
     <span class="soft">Because</span>
     <div>
       {#each reasons as text, i (text)}

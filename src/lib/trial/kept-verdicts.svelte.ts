@@ -80,6 +80,11 @@ export class KeptVerdicts {
     for (const [personId, wish] of [...this.failed]) await this.give(personId, this.kept.get(personId) ?? null, wish);
   }
 
+  /** Lets go of what this page knows of a person: it was changed otherwise. */
+  forget(personId: string): void {
+    this.kept.delete(personId);
+  }
+
   private keptOf(personId: string, loaded: KeptVerdict | null): KeptVerdict | null {
     const known = this.kept.get(personId);
     if (known === undefined) return loaded;

@@ -89,7 +89,8 @@ const briefDetail = briefHead.extend({
   sentence: z.string(),
   wordingsInUse: z.int(),
   versions: z.int(),
-  judged: z.int().nullable().describe('People judged; null while it is not known yet who is who')
+  judged: z.int().nullable().describe('People judged; null while it is not known yet who is who'),
+  certainOnly: z.boolean().describe('Its screens count only those who are certain')
 });
 const versionSets = versionSetsSchema;
 const version = z.object({
@@ -636,6 +637,12 @@ export const contract = {
     params: brief,
     response: kept(documentSchemas.choice)
   }),
+  countCertainOnly: operation(
+    'PUT',
+    '/api/briefs/{id}/certain-only',
+    'Count only those who are certain, on every screen of the brief, or all possible',
+    { params: brief, body: z.object({ certainOnly: z.boolean() }) }
+  ),
   writeChoice: operation(
     'PUT',
     '/api/briefs/{id}/choice',

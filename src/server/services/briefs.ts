@@ -78,18 +78,20 @@ export async function copyBrief(id: string) {
 
 export async function readBrief(id: string) {
   const brief = await findBrief(id);
-  const [versions, judged, wording, persona] = await Promise.all([
+  const [versions, judged, wording, persona, choice] = await Promise.all([
     models().Version.max<number, VersionRow>('number', { where: { briefId: id } }),
     peopleJudged(id),
     readDocument(id, 'wording'),
-    readDocument(id, 'persona')
+    readDocument(id, 'persona'),
+    readDocument(id, 'choice')
   ]);
   return {
     ...told(brief),
     sentence: describePersona(persona.body),
     wordingsInUse: wording.body.flatMap((set) => set.wordings.filter((one) => one.inUse)).length,
     versions: versions ?? 0,
-    judged
+    judged,
+    certainOnly: choice.body.certainOnly
   };
 }
 
@@ -157,4 +159,15 @@ export async function writeDocument(briefId: string, kind: DocumentKind, change:
     await Brief.update({ updatedAt: new Date() }, { where: { id: briefId }, transaction, silent: true });
   });
   return { revision: change.revision + 1 };
+}
+
+/** Lets a brief count only those who are certain, or all possible; what was chosen stays, and the last word holds. */
+export async function countCertainOnly(briefId: string, certainOnly: boolean): Promise<void> {
+  await findBrief(briefId);
+  await database().query(
+    `UPDATE documents SET body = body || jsonb_build_object('certainOnly', $certainOnly::boolean), revision = revision + 1,
+       updated_at = now()
+     WHERE brief_id = $briefId AND kind = 'choice'`,
+    { bind: { briefId, certainOnly } }
+  );
 }

@@ -8,7 +8,7 @@
   import SourceCard from '$lib/string/SourceCard.svelte';
   import { render } from '$core/dialect/render';
   import { read, writeText } from '$core/dialect/search-text';
-  import { sheetSchema, type Sheet } from '$core/dialect/sheet';
+  import { sheetSchema, upgradedSheet, type Sheet } from '$core/dialect/sheet';
   import { sourceProblems } from '$core/dialect/source-problems';
   import { layOut } from '$core/query/outline';
   import { parse } from '$core/query/parse';
@@ -87,7 +87,7 @@
     if (!file) return;
     refused = null;
     try {
-      const given = sheetSchema.safeParse(JSON.parse(await file.text()));
+      const given = sheetSchema.safeParse(upgradedSheet(JSON.parse(await file.text())));
       if (given.success) sheet = { ...given.data, id: sheet.id };
       else {
         const [issue] = given.error.issues;

@@ -17,6 +17,9 @@
   import ReachChart from '$lib/charts/ReachChart.svelte';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
+  import CertainOnly from '$lib/frame/CertainOnly.svelte';
+  import { reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
   import { count } from '$lib/marks/format';
   import { behindKinds, contract, type Answer, type BehindKind } from '$server/api/contract';
   import type { Choice } from '$server/api/documents';
@@ -59,7 +62,7 @@
   const ordered = $derived.by(() => {
     const versions = board?.versions ?? [];
     if (!sorting) return versions;
-    const order = sortVersions(shown, cells, sorting.measure, sorting.where);
+    const order = sortVersions(shown, cells, sorting.measure, sorting.where, reading());
     return order.map((number) => versions.find((version) => version.number === number)!);
   });
 
@@ -107,7 +110,8 @@
         [other, need.there]
       ] as const)
         if (one && more) {
-          const judged = one.precision.fits + one.precision.misses + one.precision.unsure;
+          const { fits, misses, unsure } = one.figures.precision[reading()];
+          const judged = fits + misses + unsure;
           await call(contract.drawMore, {
             params: { id: data.brief.id, trial: one.trialId },
             body: { size: Math.min(2000, Math.max(one.sampled, judged + more)) }
@@ -129,11 +133,12 @@
   <h1>Compare</h1>
   <p class="soft">
     {board
-      ? headline(cells, sources) ||
+      ? headline(cells, sources, reading()) ||
         'Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval.'
       : ''}
   </p>
   {#if board}
+    <CertainOnly briefId={data.brief.id} onrefused={(problem) => (refused = problem)} />
     <a class="report" href={briefPath(data.brief.id, 'report')}>Report</a>
   {/if}
 </div>
@@ -193,7 +198,10 @@
         {/each}
       </select></label
     >
-    <span class="soft">{count(board.people)} people seen, {count(board.judged)} judged, each once</span>
+    <span class="soft"
+      >{count(board.people)} people seen, <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure> judged,
+      each once</span
+    >
   </div>
   <Board
     briefId={data.brief.id}

@@ -5,30 +5,41 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { reload } from '$lib/kept/reload';
   import { watchChanges } from '$lib/kept/changes';
-  import { about, count, counted, percent, percentRange } from '$lib/marks/format';
+  import CertainOnly from '$lib/frame/CertainOnly.svelte';
+  import Figure from '$lib/marks/Figure.svelte';
+  import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
   import TakeAlong from '$lib/report/TakeAlong.svelte';
-  import { reportedRange, reportMethod, unseenOf } from '$core/formats/report';
+  import { certainOnlyNote, readingOf, reportedRange, reportMethod, unseenOf } from '$core/formats/report';
 
   let { data } = $props();
 
   const report = $derived(data.report);
+  const which = $derived(readingOf(report));
   const refresh = () => reload('eave:report');
   onMount(() => watchChanges(data.brief.id, () => void refresh()));
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
 </script>
 
-<TakeAlong briefId={data.brief.id} {report} ontaken={refresh} />
+<div class="tools">
+  <CertainOnly briefId={data.brief.id} />
+  <TakeAlong briefId={data.brief.id} {report} ontaken={refresh} />
+</div>
 
 <article class="sheet">
   <header>
     <h1>{report.brief}</h1>
     <p>{report.persona}</p>
     <p class="soft">
-      {day.format(new Date(report.made))} · {count(report.people)} people seen, {count(report.judged)} judged, each once
+      {day.format(new Date(report.made))} · {count(report.people)} people seen,
+      <Figure name="judged" value={report.judged}>{count(report.judged)}</Figure> judged, each once. {certainOnlyNote(
+        report
+      )}
     </p>
   </header>
   {#each report.entries as entry (entry.source)}
     {@const unseen = unseenOf(entry)}
+    {@const { figures } = entry}
+    {@const precision = figures.precision[which]}
     <section aria-label={entry.source}>
       <h2>
         {entry.source}: version {entry.version}{entry.name ? `, ${entry.name}` : ''}
@@ -56,25 +67,53 @@
           {/if}
         </div>
         <dl>
-          <dt>Found</dt>
+          <dt>Reported</dt>
           <dd>
-            {about(entry.count)}
-            {#if entry.count.low !== entry.count.high}<span class="soft">{counted(entry.count)}</span>{/if}
+            <Figure name="reported" value={figures.reported.middle} source={entry.source} version={entry.version}
+              >{about(figures.reported)}</Figure
+            >
+            {#if !isExact(figures.reported)}<span class="soft">{counted(figures.reported)}</span>{/if}
+          </dd>
+          <dt>Shown</dt>
+          <dd>
+            <Figure name="shown" value={figures.shown} source={entry.source} version={entry.version}
+              >{count(figures.shown)}</Figure
+            >
+            <span class="soft"
+              ><Figure name="certain" value={figures.certain} source={entry.source} version={entry.version}
+                >{count(figures.certain)}</Figure
+              > certain,
+              <Figure name="possible" value={figures.possible} source={entry.source} version={entry.version}
+                >{count(figures.possible)}</Figure
+              > possible</span
+            >
+          </dd>
+          <dt>Estimated result</dt>
+          <dd>
+            <Figure
+              name="estimated"
+              value={figures.estimated[which].middle}
+              source={entry.source}
+              version={entry.version}>{about(figures.estimated[which])}</Figure
+            >
+            {#if !isExact(figures.estimated[which])}<span class="soft">{counted(figures.estimated[which])}</span>{/if}
           </dd>
           <dt>Precision</dt>
           <dd>
-            {#if entry.precision.share === null}nobody judged{:else}
-              {percent(entry.precision.share)} fits
-              <span class="soft"
-                >{percentRange(entry.precision.interval)}, {entry.precision.fits + entry.precision.misses} judged</span
+            {#if precision.share === null}nobody judged{:else}
+              <Figure name="precision" value={precision.share} source={entry.source} version={entry.version}
+                >{percent(precision.share)} fits</Figure
               >
-              <IntervalLine share={entry.precision.share} interval={entry.precision.interval} />
+              <span class="soft">{percentRange(precision.interval)}, {precision.fits + precision.misses} judged</span>
+              <IntervalLine share={precision.share} interval={precision.interval} />
             {/if}
           </dd>
-          {#if entry.estimatedFits}
-            <dt>Fits</dt>
+          {#if figures.fits[which]}
+            <dt>Estimated fits</dt>
             <dd>
-              about {count(entry.estimatedFits.middle)} <span class="soft">{reportedRange(entry.estimatedFits)}</span>
+              <Figure name="fits" value={figures.fits[which].middle} source={entry.source} version={entry.version}
+                >about {count(figures.fits[which].middle)}</Figure
+              > <span class="soft">{counted(figures.fits[which])}</span>
             </dd>
           {/if}
           {#if entry.known.inSource}
@@ -88,7 +127,7 @@
           <dt>Against others</dt>
           <dd>{entry.standing}</dd>
           <dt>Not seen</dt>
-          <dd>{unseen.high ? `${reportedRange(unseen)} people beyond what it shows` : 'nobody'}</dd>
+          <dd>{unseen.high ? `${reportedRange(unseen)} rows beyond what it shows` : 'nobody'}</dd>
         </dl>
       </div>
     </section>

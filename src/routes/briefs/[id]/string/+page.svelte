@@ -8,6 +8,8 @@
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import Problems from '$lib/string/Problems.svelte';
+  import CertainOnly from '$lib/frame/CertainOnly.svelte';
+  import { reading as certainOrPossible } from '$lib/frame/certain-only';
   import { about } from '$lib/marks/format';
   import BuiltDifference from '$lib/string/BuiltDifference.svelte';
   import HandResults from '$lib/string/HandResults.svelte';
@@ -130,7 +132,7 @@
       counted.map(async ({ id, name }) => {
         const answer = await call(contract.count, { body: { texts, sourceId: id } }).catch(() => null);
         const found = answer?.counts[0];
-        return `${name}: ${found ? about(found) : '–'}`;
+        return `${name}: ${found ? about(found[certainOrPossible()]) : '–'}`;
       })
     );
   }
@@ -263,6 +265,7 @@
   </h1>
   <p class="soft" title={reading.description}>{(isRead && reading.description) || same?.note || data.brief.sentence}</p>
   <KeptNotice document={draft} history={false} />
+  <CertainOnly briefId={data.brief.id} onrefused={(problem) => (refused = problem)} />
   <button class="quiet main" onclick={run} disabled={running}
     >Run on {counted.length} source{counted.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></button
   >
@@ -480,6 +483,7 @@
           {source}
           reading={reading.sources[source.id]}
           stale={!isRead}
+          keptBack={answers[source.id]?.keptBack}
           hand={source.kind === 'by-hand' && !blocked ? hand : undefined}
         />
       </div>

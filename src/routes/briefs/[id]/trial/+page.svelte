@@ -5,7 +5,10 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
-  import { about, count } from '$lib/marks/format';
+  import CertainOnly from '$lib/frame/CertainOnly.svelte';
+  import { certainOnly, reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
+  import { about, count, counted, isExact } from '$lib/marks/format';
   import Causes from '$lib/trial/Causes.svelte';
   import DepthRuler from '$lib/trial/DepthRuler.svelte';
   import { KeptVerdicts, type KeptVerdict } from '$lib/trial/kept-verdicts.svelte';
@@ -58,12 +61,32 @@
   const trial = $derived(
     data.trial && {
       ...data.trial,
-      sample: data.trial.sample.map((one) => ({
-        ...one,
-        verdict: kept.of(keyOf(one.person.id), one.verdict)
-      }))
+      people: reading() === 'certain' ? data.trial.certain : data.trial.people,
+      sample: data.trial.sample
+        .filter(({ untold }) => !(certainOnly() && untold.length))
+        .map((one) => ({ ...one, loaded: one.verdict, verdict: kept.of(keyOf(one.person.id), one.verdict) }))
     }
   );
+  type Drawn = NonNullable<typeof trial>['sample'][number];
+  /** What counts for a person: the verdict just given here, or what is said of them by the rule for several records. */
+  const counting = (one: Drawn): Verdict | null =>
+    one.verdict && one.verdict.verdict !== one.loaded?.verdict
+      ? one.verdict.verdict
+      : one.verdict === null && one.loaded
+        ? (one.counts?.records.find(({ personId }) => personId !== one.person.id)?.verdict ?? null)
+        : (one.counts?.verdict ?? one.verdict?.verdict ?? null);
+  /** The people judged, each once however many records of theirs were drawn. */
+  const judgedPeople = $derived.by(() => {
+    const people = new Map<number | string, { one: Drawn; verdict: Verdict }>();
+    for (const one of trial?.sample ?? []) {
+      const verdict = counting(one);
+      const key = one.number ?? one.person.id;
+      // A verdict just given on one record stands above what was said before on the other.
+      if (verdict && (!people.has(key) || one.verdict?.verdict !== one.loaded?.verdict))
+        people.set(key, { one, verdict });
+    }
+    return [...people.values()];
+  });
   /** Moves at once and not when the page has loaded: the next key is meant for the next person. */
   let wanted = $state(0);
   let followed = '';
@@ -79,14 +102,12 @@
   const precision = $derived(
     trial &&
       precisionOf(
-        trial.sample.flatMap(({ verdict, elsewhere }) => verdict?.verdict ?? elsewhere?.verdict ?? []),
-        trial.shown
+        judgedPeople.map(({ verdict }) => verdict),
+        trial.people
       )
   );
   const top = $derived(
-    precisionOf(
-      trial?.sample.flatMap(({ rank, verdict }) => (verdict && rank <= trial.shown / 10 ? [verdict.verdict] : [])) ?? []
-    )
+    precisionOf(judgedPeople.flatMap(({ one, verdict }) => (trial && one.rank <= trial.people / 10 ? [verdict] : [])))
   );
   const checks = $derived(current ? checkFacts(data.persona.body, data.wording.body, current.person) : []);
 
@@ -105,11 +126,11 @@
   };
 
   async function judge(index: number, verdict: Verdict | null, reason: string, remember = true) {
-    const one = data.trial?.sample[index];
-    const shown = trial?.sample[index]?.verdict;
+    const one = trial?.sample[index];
     if (!one) return;
+    const shown = one.verdict;
     if (remember) undone = [...undone, { index, verdict: shown?.verdict ?? null, reason: shown?.reason ?? '' }];
-    await kept.give(keyOf(one.person.id), one.verdict, { verdict, reason });
+    await kept.give(keyOf(one.person.id), one.loaded, { verdict, reason });
     if (!kept.problem) void invalidate('eave:brief');
   }
 
@@ -154,7 +175,21 @@
   const source = $derived(data.sources.find(({ id }) => id === data.trial?.sourceId));
   const query = $derived(data.trial && parse(data.trial.text, setQueries(data.trial.sets)).query);
   const judgedAs = (wanted: Verdict) =>
-    trial?.sample.filter(({ verdict }) => verdict?.verdict === wanted).map(({ person }) => person) ?? [];
+    judgedPeople.filter(({ verdict }) => verdict === wanted).map(({ one }) => one.person);
+  async function settle(verdict: Verdict) {
+    if (!current || !trial) return;
+    refused = null;
+    try {
+      await call(contract.settleConflict, {
+        params: { id: data.brief.id },
+        body: { sourceId: trial.sourceId, personId: current.person.id, verdict, reason: current.verdict?.reason ?? '' }
+      });
+    } catch (problem) {
+      refused = problem;
+    }
+    kept.forget(keyOf(current.person.id));
+    await reload('eave:trials', 'eave:brief');
+  }
 
   /** People not judged yet whom facts alone make a miss. */
   const ruled = $derived(
@@ -165,8 +200,8 @@
   );
   async function preJudge() {
     for (const { index, reason } of ruled) {
-      const one = data.trial?.sample[index];
-      if (one) await kept.give(keyOf(one.person.id), one.verdict, { verdict: 'miss', reason, by: 'rule' });
+      const one = trial?.sample[index];
+      if (one) await kept.give(keyOf(one.person.id), one.loaded, { verdict: 'miss', reason, by: 'rule' });
     }
     void invalidate('eave:brief');
   }
@@ -181,11 +216,16 @@
     }
     await invalidate('eave:trials');
   }
-  async function drawMore(size: number) {
-    if (!data.trial) return;
+  async function drawMore(more: number) {
+    if (!data.trial || !trial) return;
     refused = null;
+    // Those who are possible only are drawn with the certain, in their share.
+    const size = data.trial.sample.length + Math.ceil((more * data.trial.people) / Math.max(1, trial.people));
     try {
-      await call(contract.drawMore, { params: { id: data.brief.id, trial: data.trial.id }, body: { size } });
+      await call(contract.drawMore, {
+        params: { id: data.brief.id, trial: data.trial.id },
+        body: { size: Math.min(2000, size) }
+      });
     } catch (problem) {
       refused = problem;
     }
@@ -201,6 +241,10 @@
       unwatch();
     };
   });
+
+  /** Said of the same person on another record, and nothing on this one. */
+  const otherRecord = ({ verdict, counts }: Drawn) =>
+    verdict || !counts ? null : { verdict: counts.verdict, at: sourceName(counts.records[0]!.sourceId) };
 
   const nextUnjudged = $derived(trial ? trial.sample.findIndex(({ verdict }, i) => !verdict && i !== at) : -1);
 </script>
@@ -222,14 +266,34 @@
     <h1>Version {trial.version} on {trial.sourceName}</h1>
     <p class="soft">
       {#if trial.state === 'done'}
-        {about(trial.count)} found.
-        {!trial.shown
+        {@const { found } = trial}
+        <Figure
+          name="estimated"
+          value={found.estimated[reading()].middle}
+          source={trial.sourceId}
+          version={trial.version}>{about(found.estimated[reading()])}</Figure
+        >
+        found{isExact(found.estimated[reading()]) ? '' : ` (${counted(found.estimated[reading()])})`}.
+        {!trial.people
           ? 'Nobody is left to read.'
-          : trial.sample.length === trial.shown
-            ? `All ${count(trial.shown)} are here to read.`
-            : `${trial.sample.length} drawn through all ${count(trial.shown)} shown.`}
-        {#if trial.filtered}{count(trial.filtered)}{trial.shown ? ' more' : ''} came and were removed, since {trial.sourceName}
-          cannot be asked all of the string.{/if}
+          : trial.sample.length === trial.people
+            ? `All ${count(trial.people)} are here to read.`
+            : `${trial.sample.length} drawn through all ${count(trial.people)} of them.`}
+        {#if trial.rendering.leftover}
+          Of <Figure name="shown" value={found.shown} source={trial.sourceId} version={trial.version}
+            >{count(found.shown)}</Figure
+          >
+          shown
+          <Figure name="certain" value={found.certain} source={trial.sourceId} version={trial.version}
+            >{count(found.certain)}</Figure
+          >
+          are certain and
+          <Figure name="possible" value={found.possible} source={trial.sourceId} version={trial.version}
+            >{count(found.possible)}</Figure
+          > possible.
+        {/if}
+        {#if trial.filtered}{count(trial.filtered)} came and were removed: what {trial.sourceName} tells of them contradicts
+          what it cannot be asked.{/if}
         {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
         {#if trial.duplicates}{count(trial.duplicates)} look like a person shown before under another id.{/if}
         {#if trial.spent}Spent: {count(trial.spent.amount)} {trial.spent.unit}s.{/if}
@@ -279,6 +343,7 @@
         onclick={preJudge}>Pre-judge {ruled.length} by rule</button
       >
     {/if}
+    <CertainOnly briefId={data.brief.id} onrefused={(problem) => (refused = problem)} />
     <button class="quiet" disabled={nextUnjudged < 0} onclick={() => go(nextUnjudged)}>Next not judged</button>
     <button class="quiet" disabled={!undone.length} onclick={undo} title="Ctrl Z">Undo</button>
   </div>
@@ -320,9 +385,14 @@
         verdict={current.verdict?.verdict ?? null}
         reason={current.verdict?.reason ?? ''}
         byRule={current.verdict?.by === 'rule'}
-        elsewhere={current.elsewhere && !current.verdict
-          ? { verdict: current.elsewhere.verdict, at: sourceName(current.elsewhere.sourceId) }
-          : null}
+        elsewhere={otherRecord(current)}
+        conflict={data.as || !current.counts?.conflict
+          ? []
+          : current.counts.records.map(({ verdict, sourceId, personId }) => ({
+              verdict,
+              at: personId === current.person.id ? `${sourceName(sourceId)} (here)` : sourceName(sourceId)
+            }))}
+        onsettle={settle}
         ongive={give}
         onreason={because}
         onback={takeBack}
@@ -342,7 +412,8 @@
     <PrecisionBar
       precision={precision!}
       {top}
-      population={trial.shown}
+      population={trial.people}
+      source={trial.sourceId}
       sampled={trial.sample.length}
       onmore={drawMore}
     />
@@ -376,17 +447,17 @@
     {/if}
   {:else if trial.state === 'done'}
     <div class="sheet empty">
-      {#if trial.filtered}
+      {#if trial.filtered || data.trial!.people}
         <h2>Nobody is left</h2>
         <p>
-          {count(trial.filtered)} came from {trial.sourceName}, and none of them answers the part that it cannot be
-          asked:
-          <code class="mono">{trial.rendering.leftover ? print(trial.rendering.leftover) : trial.text}</code>
-        </p>
-        <p>
-          A source may know nothing of a fact, such as the size of a firm. The ledger shows such a part with 0 found
-          alone:
-          <a href={briefPath(data.brief.id, 'string')}>leave it out for this source</a>.
+          {#if certainOnly() && data.trial!.people}
+            {count(data.trial!.people)} people are possible here, and none is certain: {trial.sourceName} does not tell all
+            that the string asks. Untick <i>Certain only</i> to read them.
+          {:else}
+            {count(trial.filtered)} came from {trial.sourceName}, and what it tells of them contradicts the part that it
+            cannot be asked:
+            <code class="mono">{trial.rendering.leftover ? print(trial.rendering.leftover) : trial.text}</code>
+          {/if}
         </p>
       {:else}
         <h2>Nobody is found</h2>

@@ -46,7 +46,7 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
     const sample = seen.sample.map((one) => ({
       ...one,
       verdict: byPerson.get(one.person.id) ?? null,
-      elsewhere: null
+      counts: null
     }));
     return { ...seen, sample };
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { reading } from '$lib/frame/certain-only';
   import { goto, invalidate } from '$app/navigation';
   import { page } from '$app/state';
   import { ApiProblem, call } from '$lib/api/call';
@@ -9,7 +10,7 @@
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import WordingTable from '$lib/wording/WordingTable.svelte';
   import { readWordingsCsv, writeWordingsCsv } from '$core/formats/wordings-file';
-  import type { Interval } from '$core/measure/wilson';
+  import type { Estimate } from '$core/measure/estimate';
   import { readWordingList, wordSetsSchema, type WordSet, type Wording } from '$core/persona/word-set';
   import { wordingTable } from '$core/persona/wording-table';
   import { meanings } from '$core/titles/meanings';
@@ -35,12 +36,20 @@
   const open = $derived(sets.value.find(({ id }) => id === page.url.searchParams.get('title')) ?? sets.value[0]);
   const rows = $derived(open ? wordingTable(open, { languages: spoken }) : []);
 
-  let counts: Record<string, Map<string, Interval | null>> = $state({});
+  let answers: Record<string, Map<string, Record<'certain' | 'possible', Estimate> | null>> = $state({});
+  const counts = $derived(
+    Object.fromEntries(
+      Object.entries(answers).map(([id, told]) => [
+        id,
+        new Map([...told].map(([text, count]) => [text, count && count[reading()]]))
+      ])
+    )
+  );
   $effect(() => {
     const texts = rows.map(({ text }) => text);
     for (const { id, readiness } of data.sources) {
       if ('reason' in readiness) continue;
-      const known = counts[id];
+      const known = answers[id];
       const missing = texts.filter((text) => !known?.has(text));
       if (missing.length) void count(id, missing);
     }
@@ -54,9 +63,9 @@
       body: { sourceId, texts: fresh.map((text) => `title:${quoted(text)}`) }
     }).catch(() => null);
     if (!answer) return;
-    const next = new Map(counts[sourceId]);
-    fresh.forEach((text, i) => next.set(text, answer.counts[i]!));
-    counts[sourceId] = next;
+    const next = new Map(answers[sourceId]);
+    fresh.forEach((text, i) => next.set(text, answer.counts[i] ?? null));
+    answers[sourceId] = next;
   }
 
   let house: ReadonlyMap<string, boolean> = $state.raw(new Map());

@@ -1,0 +1,35 @@
+<script lang="ts">
+  import Checkbox from 'carbon-components-svelte/src/Checkbox/Checkbox.svelte';
+  import { invalidateAll } from '$app/navigation';
+  import { call } from '$lib/api/call';
+  import { contract } from '$server/api/contract';
+  import { certainOnly } from './certain-only';
+
+  let { briefId, onrefused }: { briefId: string; onrefused?: (problem: unknown) => void } = $props();
+
+  let wished: boolean | null = $state(null);
+  const checked = $derived(wished ?? certainOnly());
+  async function choose(only: boolean) {
+    wished = only;
+    try {
+      await call(contract.countCertainOnly, { params: { id: briefId }, body: { certainOnly: only } });
+      await invalidateAll();
+    } catch (problem) {
+      onrefused?.(problem);
+    }
+    wished = null;
+  }
+</script>
+
+<div class="certain" title="Without people of whom something the string asks is not told">
+  <Checkbox labelText="Certain only" {checked} on:check={({ detail }) => choose(detail)} />
+</div>
+
+<style>
+  .certain :global(.bx--form-item) {
+    flex: none;
+  }
+  .certain :global(.bx--checkbox-label-text) {
+    font-size: 13px;
+  }
+</style>
