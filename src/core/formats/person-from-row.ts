@@ -1,6 +1,7 @@
 import { personSchema, type Person } from '../corpus/person';
 import { countryCode } from '../people/countries';
 import { industryCode } from '../people/industries';
+import { withPlaceRead } from '../people/read-place';
 import type { ColumnField } from './columns';
 
 export type RowResult = { person: Person } | { error: string };
@@ -60,7 +61,7 @@ export function personFromRow(cells: readonly unknown[], mapping: readonly Colum
 
 function checked(raw: object, key: string): RowResult {
   const read = personSchema.safeParse({ ...raw, id: (raw as { id?: unknown }).id ?? key });
-  if (read.success) return { person: read.data };
+  if (read.success) return { person: withPlaceRead(read.data) };
   const [issue] = read.error.issues;
   return { error: `${issue!.path.join('.') || 'The row'}: ${issue!.message}` };
 }

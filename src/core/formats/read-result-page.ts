@@ -1,3 +1,4 @@
+import { withPlaceRead } from '../people/read-place';
 import { findPhoneNumbersInText } from 'libphonenumber-js/min';
 import type { Person } from '../corpus/person';
 import { countryCode } from '../people/countries';
@@ -333,15 +334,12 @@ function settle(row: PageRow): PageRow {
 export function personFromPageRow({ values }: Pick<PageRow, 'values'>, id: string): Person | null {
   const { name, title = '', company = '', place, url, mail, phone } = values;
   if (!name?.trim()) return null;
-  const pieces = place?.split(/,\s*/) ?? [];
-  const country = pieces.map((piece) => countryCode(piece)).find((code) => code !== undefined);
   const contact = [mail, phone, url].filter((text): text is string => Boolean(text?.trim()));
-  return {
+  return withPlaceRead({
     id,
     name: name.trim(),
     ...((title || company) && { jobs: [{ title: title.trim(), company: company.trim() }] }),
     ...(place?.trim() && { place: place.trim() }),
-    ...(country && { country }),
     ...(contact.length && { contact })
-  };
+  });
 }

@@ -4,6 +4,7 @@ import { tokenKeys } from '../query/tokens';
 const legalForms: ReadonlySet<string> = new Set(
   `ab ag aktiebolag aktieselskab aps as a.s asa bv b.v bvba cv corp corporation co company dac ehf eurl gbr gmbh
   gruppe group holding inc incorporated ivs kb kg kgaa llc llp limited ltd mbh nv n.v ohg oy oyj plc pllc pvt sa s.a sarl s.a.r.l
+  sl s.l slu s.l.u slne lda ltda unipessoal sca sagl srls s.r.l.s zoo z.o.o oü ou as doo d.o.o kft rt
   sas s.a.s sasu se snc spa s.p.a srl s.r.l sprl ug vof & und et og och and`.split(/\s+/)
 );
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Person } from '../corpus/person';
-import { plainName, plainText, samePeople, type SameDecision, type SourceRecord } from './same-person';
+import { plainName, plainText } from './person-name';
+import { samePeople, type SameDecision, type SourceRecord } from './same-person';
 
 const record = (sourceId: string, name: string, jobs: [string, string, string?][], more: Partial<Person> = {}) => ({
   sourceId,

@@ -1,8 +1,8 @@
 import type { Person } from '../corpus/person';
-import { foldDiacritics } from '../query/matching';
-import { fold } from '../query/tokens';
-import { plainFirmName } from './firm-names';
+import { countryCode } from './countries';
+import { firmKey, ownMails, ownPages } from './contact-keys';
 import { jaroWinkler } from './name-similarity';
+import { compareNames, nameVariants, plainText } from './person-name';
 
 /** A record of a person at a source. */
 export interface SourceRecord {
@@ -32,30 +32,12 @@ export interface SameDecision {
   same: boolean;
 }
 
-/** Names of people alike from here on count as one name written in two ways. */
-const alikeFrom = 0.94;
 /** Records that share a name and a firm, at most: more are looked at by title only. */
 const mostAlike = 40;
 
-/** Without accents and punctuation, in small letters. */
-export const plainText = (text: string): string =>
-  foldDiacritics(fold(text))
-    .replaceAll(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
-/** The parts of a name in alphabetical order, initials left out where two parts are left: `Ström, Anna B.` is `anna strom`. */
-export function plainName(name: string): string {
-  const parts = plainText(name).split(' ');
-  const long = parts.filter((part) => part.length > 1);
-  return (long.length > 1 ? long : parts).sort().join(' ');
-}
-
-/** Mailboxes of a firm rather than of a person. Common practice, no published source. */
-const sharedBoxes = /^(info|office|contact|kontakt|sales|mail|hello|post|admin|support|service|hr|jobs|reception)@/;
-
 /** Remembers what was made of texts that come again and again. */
-function remembered(make: (text: string) => string): (text: string) => string {
-  const known = new Map<string, string>();
+function remembered<T>(make: (text: string) => T): (text: string) => T {
+  const known = new Map<string, T>();
   return (text) => {
     let made = known.get(text);
     if (made === undefined) {
@@ -65,8 +47,7 @@ function remembered(make: (text: string) => string): (text: string) => string {
     return made;
   };
 }
-const firmKey = remembered((company) => plainText(plainFirmName(company)));
-const nameKey = remembered(plainName);
+const namesOf = remembered(nameVariants);
 const titleKey = remembered(plainText);
 /** What someone says of themselves, as far as it is long enough to be theirs alone; sources cut it off at different lengths. */
 const saysKey = (about: string | undefined) =>
@@ -74,11 +55,11 @@ const saysKey = (about: string | undefined) =>
 const longSaying = 80;
 
 /**
- * Which records are of one person: the same mail address or page address; the same name and the
- * same words of themselves; or the same name (accents, order and initials
- * aside) at the same firm (legal form aside), now or before. Where one source has several of that name at that firm, their
- * title must be the same too. A name written slightly otherwise counts where it is as alike as Jaro and Winkler's
- * measure tells. What someone decided stands above all. Records are met by keys and never each with each, so that time
+ * Which records are of one person: the same mail address (of theirs, not of a firm) or page address; the same name and the
+ * same words of themselves; or the same name (accents, order, forms of address and degrees aside) at the same firm (legal
+ * form and joining words aside), now or before, in the same country where both tell it. Where one source has several of
+ * that name at that firm, their title must be the same too. A name likely written otherwise (`compareNames`) counts with
+ * the same firm and title. What someone decided stands above all. Records are met by keys and never each with each, so that time
  * grows with their number. `progress` is told the share done and may return false to stop: then null comes back.
  */
 export function samePeople(
@@ -111,25 +92,19 @@ export function samePeople(
   const byNameAndFirm = new Map<string, number[]>();
   const names: string[] = [];
   const mailsOf: (string[] | undefined)[] = [];
+  const countryOf: (string | undefined)[] = [];
   for (let row = 0; row < records.length; row++) {
     if (row % 10_000 === 0 && progress((row / records.length) * 0.7) === false) return null;
     const { person } = records.at(row)!;
-    const name = nameKey(person.name);
+    const variants = namesOf(person.name);
+    const [name = ''] = variants;
     names.push(name);
-    const mails: string[] = [];
-    for (const contact of person.contact ?? []) {
-      const address = contact.trim().toLowerCase();
-      const isMail = /^\S+@\S+$/.test(address);
-      if (isMail && !sharedBoxes.test(address)) mails.push(address);
-      if (
-        (!isMail && !/^[a-z0-9.-]+\.[a-z]+\/\S+/.test(address.replace(/^https?:\/\//, ''))) ||
-        sharedBoxes.test(address)
-      )
-        continue;
-      const key = address.replace(/^https?:\/\/(www\.)?/, '').replace(/\/$/, '');
+    if (person.country) countryOf[row] = countryCode(person.country) ?? person.country;
+    const mails = ownMails(person);
+    for (const key of [...mails, ...ownPages(person)]) {
       const other = byAddress.get(key);
       if (other === undefined) byAddress.set(key, row);
-      else if (jaroWinkler(name, names[other]!) >= 0.7) join(row, other);
+      else if (isNearlyNamed(row, other)) join(row, other);
       else doubt(row, other, `the same address, ${key}, under another name`);
     }
     if (mails.length) mailsOf[row] = mails;
@@ -143,11 +118,35 @@ export function samePeople(
     }
     for (const firm of new Set((person.jobs ?? []).map(({ company }) => firmKey(company)))) {
       if (!firm) continue;
-      const key = `${name}|${firm}`;
-      const list = byNameAndFirm.get(key);
-      if (list) list.push(row);
-      else byNameAndFirm.set(key, [row]);
+      for (const variant of variants) {
+        const key = `${variant}|${firm}`;
+        const list = byNameAndFirm.get(key);
+        if (list) list.push(row);
+        else byNameAndFirm.set(key, [row]);
+      }
     }
+  }
+
+  /** Whether two records with one address are named so that they may be of one person. */
+  function isNearlyNamed(a: number, b: number): boolean {
+    if (names[a] === names[b]) return true;
+    const [first, second] = [records.at(a)!.person.name, records.at(b)!.person.name];
+    return compareNames(first, second) !== 'other' || (sharesPart(a, b) && jaroWinkler(names[a]!, names[b]!) >= 0.7);
+  }
+  /** A part of the name in common, and the first of them alphabetically. */
+  function sharesPart(a: number, b: number): boolean {
+    const [first, second] = [names[a]!.split(' '), names[b]!.split(' ')];
+    return first[0] === second[0] || (first[0]![0] === second[0]![0] && first.some((part) => second.includes(part)));
+  }
+  /**
+   * Both work at a firm now and tell their country, and it is another one: a large firm may have two of a name. Who left it
+   * may have moved.
+   */
+  function otherCountry(a: number, b: number, firm: string): boolean {
+    if (countryOf[a] === undefined || countryOf[b] === undefined || countryOf[a] === countryOf[b]) return false;
+    return [a, b].every((row) =>
+      records.at(row)!.person.jobs?.some(({ to, company }) => !to && firmKey(company) === firm)
+    );
   }
 
   /** Whether two records have different addresses at one mail domain. */
@@ -168,14 +167,16 @@ export function samePeople(
   for (const [key, rows] of byNameAndFirm) {
     if (done++ % 10_000 === 0 && progress(0.7 + 0.2 * (done / byNameAndFirm.size)) === false) return null;
     if (rows.length < 2) continue;
+    const firm = key.slice(key.indexOf('|') + 1);
     if (isOneEach(rows)) {
       for (const row of rows.slice(1)) {
         if (otherMail(row, rows[0]!)) doubt(row, rows[0]!, 'the same name and firm, but another mail address');
+        else if (otherCountry(row, rows[0]!, firm) && !groups.same(row, rows[0]!))
+          doubt(row, rows[0]!, 'the same name and firm, but another country');
         else join(row, rows[0]!);
       }
       continue;
     }
-    const firm = key.slice(key.indexOf('|') + 1);
     const byTitle = new Map<string, number[]>();
     for (const row of rows)
       for (const title of titlesAt(row, firm)) byTitle.set(title, [...(byTitle.get(title) ?? []), row]);
@@ -205,37 +206,63 @@ export function samePeople(
     return true;
   }
 
-  /** Names written slightly otherwise at one firm: met by the firm and the first letters. */
+  /** Names written otherwise at one firm: met by the firm and a part of the name, or the first letters. */
   function nearNames(): void {
-    const blocks = new Map<string, string[]>();
+    const blocks = new Map<string, Set<string>>();
+    const put = (block: string, key: string) => {
+      const list = blocks.get(block);
+      if (list) list.add(key);
+      else blocks.set(block, new Set([key]));
+    };
     for (const key of byNameAndFirm.keys()) {
       const [name = '', firm = ''] = key.split('|');
-      const block = `${firm}|${name
-        .split(' ')
-        .map((part) => part[0])
-        .join('')}`;
-      const list = blocks.get(block);
-      if (list) list.push(key);
-      else blocks.set(block, [key]);
+      const parts = name.split(' ');
+      put(`${firm}|${parts.map((part) => part[0]).join('')}`, key);
+      for (const part of parts) if (part.length > 2) put(`${firm}|${part}`, key);
     }
-    for (const keys of blocks.values()) {
-      if (keys.length < 2 || keys.length > mostAlike) continue;
+    const looked = new Set<string>();
+    for (const [block, set] of blocks) {
+      if (set.size < 2 || set.size > mostAlike) continue;
+      const keys = [...set];
+      const firm = block.slice(0, block.indexOf('|'));
       keys.forEach((key, i) => {
         for (const other of keys.slice(i + 1)) {
-          const [name, otherName] = [key, other].map((one) => one.slice(0, one.indexOf('|')));
-          const alike = jaroWinkler(name!, otherName!);
-          if (alike < 0.88) continue;
-          const [row] = byNameAndFirm.get(key)!;
-          const [otherRow] = byNameAndFirm.get(other)!;
-          const firm = key.slice(key.indexOf('|') + 1);
-          const sameTitle = [...titlesAt(row!, firm)].some((title) => titlesAt(otherRow!, firm).has(title));
-          if (groups.same(row!, otherRow!) || saidApart(row!, otherRow!)) continue;
-          if (alike >= alikeFrom && sameTitle && !otherMail(row!, otherRow!)) join(row!, otherRow!);
-          else if (sameTitle) doubt(row!, otherRow!, 'a similar name, and the same firm and title');
+          const pair = key < other ? `${key}\n${other}` : `${other}\n${key}`;
+          if (looked.size === looked.add(pair).size) continue;
+          nearPair(byNameAndFirm.get(key)!, byNameAndFirm.get(other)!, firm);
         }
       });
     }
   }
+
+  function nearPair([row]: readonly number[], [other]: readonly number[], firm: string): void {
+    if (groups.same(row!, other!) || saidApart(row!, other!)) return;
+    const kind = compareNames(records.at(row!)!.person.name, records.at(other!)!.person.name);
+    if (kind === 'other' || kind === 'same') return;
+    const [mine, theirs] = [titlesAt(row!, firm), titlesAt(other!, firm)];
+    const sameTitle = [...mine].some((title) => title && theirs.has(title));
+    const untitled = mine.has('') || theirs.has('');
+    if (!sameTitle && !untitled) return;
+    // Where one source has both, they are two people there.
+    const isOne = records.at(row!)!.sourceId !== records.at(other!)!.sourceId;
+    if (kind === 'likely' && sameTitle && isOne && !otherMail(row!, other!) && !otherCountry(row!, other!, firm))
+      join(row!, other!);
+    else
+      doubt(
+        row!,
+        other!,
+        sameTitle ? 'a similar name, and the same firm and title' : 'a similar name and the same firm'
+      );
+  }
+}
+
+/** What two records are to each other, taken by themselves: one person, two, or in doubt. */
+export function sameness(a: Person, b: Person): 'same' | 'different' | 'doubtful' {
+  const { people, doubtful } = samePeople([
+    { sourceId: 'a', person: a },
+    { sourceId: 'b', person: b }
+  ])!;
+  return people === 1 ? 'same' : doubtful.length ? 'doubtful' : 'different';
 }
 
 /** Records joined into groups: union by size with path halving. */

@@ -1,5 +1,6 @@
-import { cutOut, type Problem } from './problem';
-import { isScope, type Scope } from './scopes';
+import { readBounds, readNumber, writeNumber } from './numbers';
+import { cutOut, type Edit, type Problem } from './problem';
+import { isNumberFact, isScope, type Scope } from './scopes';
 import { tokenKeys } from './tokens';
 
 interface At {
@@ -25,7 +26,8 @@ const ordinarySpace = /\s/;
 const curly = /[“”„‟«»″]/;
 const quote = /["“”„‟«»″]/;
 const ends = /[\s\p{Cc}\p{Cf}()[\]"“”„‟«»″]/u;
-const number = /^-?\d+(\.\d+)?$/;
+const written = ({ low, high }: { low: number | null; high: number | null }): string =>
+  `[${[low, high].map((one) => (one === null ? '*' : writeNumber(one))).join(' TO ')}]`;
 /** How a named word set is written. */
 const setName = /^@([\p{L}\p{N}][\p{L}\p{N}_-]*)$/u;
 /** How many letters or digits must stand before a `*`. */
@@ -86,7 +88,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         fix: { label: 'Take it out', edits: [{ from: at, to: at + 1, insert: '' }] }
       });
       at++;
-    } else if (/[-–—−]/.test(here) && at + 1 < size && !space.test(charAt(at + 1))) {
+    } else if (isNegative()) word();
+    else if (/[-–—−]/.test(here) && at + 1 < size && !space.test(charAt(at + 1))) {
       if (here !== '-')
         problems.push({
           code: 'long-dash',
@@ -112,6 +115,19 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
     } else word();
   }
   return { lexemes, muted, problems };
+
+  /** A minus between a fact that is a number and a digit belongs to the number: `growth:-5`. */
+  function isNegative(): boolean {
+    const before = lexemes.at(-1);
+    return (
+      text[at] === '-' &&
+      /\d/.test(text[at + 1] ?? '') &&
+      before?.kind === 'scope' &&
+      before.to === at &&
+      before.scope !== null &&
+      isNumberFact(before.scope)
+    );
+  }
 
   function mute() {
     const from = at;
@@ -169,15 +185,21 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       return;
     }
     const star = inside.indexOf('*');
-    if (star >= 0)
+    if (star >= 0) {
+      const all: Edit[] = [...inside.matchAll(/\*/g)].map(({ index }) => ({
+        from: from + 1 + index,
+        to: from + 2 + index,
+        insert: ''
+      }));
       problems.push({
         code: 'wildcard-in-phrase',
         severity: 'warning',
         from: from + 1 + star,
         to: from + 2 + star,
         message: 'A * inside quotes is not a wildcard; it is ignored.',
-        fix: { label: 'Take it out', edits: [{ from: from + 1 + star, to: from + 2 + star, insert: '' }] }
+        fix: { label: all.length > 1 ? 'Take them out' : 'Take it out', edits: all }
       });
+    }
     lexemes.push({ kind: 'phrase', text: inside, from, to: at });
   }
 
@@ -199,37 +221,49 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       return;
     }
     at = close + 1;
-    const bounds = inside.trim().split(/\s+TO\s+/);
+    let bounds = inside.trim().split(/\s+TO\s+/);
     if (bounds.length !== 2) {
+      const read = readBounds(inside.trim().replace(/\s+to\s+/i, '-'));
+      problems.push({
+        code: 'bad-range',
+        severity: read ? 'warning' : 'error',
+        from,
+        to: at,
+        message: read
+          ? `A range is written with TO between its bounds: this is read as ${written(read)}.`
+          : 'A range has two bounds with TO between them, as in [51 TO 1000] or [51 TO *].',
+        ...(read && { fix: { label: `Write ${written(read)}`, edits: [{ from, to: at, insert: written(read) }] } })
+      });
+      if (!read) {
+        lexemes.push({ kind: 'gap', from, to: at });
+        return;
+      }
+      bounds = [read.low, read.high].map((one) => (one === null ? '*' : writeNumber(one)));
+    }
+    const numbers = bounds.map((one) => (one === '*' ? null : readNumber(one)));
+    const values = bounds.map((one, i) => (one === '*' ? null : (numbers[i]?.value ?? NaN)));
+    const wrong = bounds.find((_, i) => Number.isNaN(values[i]));
+    if (wrong !== undefined) {
       problems.push({
         code: 'bad-range',
         severity: 'error',
         from,
         to: at,
-        message: 'A range has two bounds with TO between them, as in [51 TO 1000] or [51 TO *].'
+        message: `“${wrong.slice(0, 40)}” is not a number. Write digits, as in [51 TO 1000], or * for no bound.`
       });
       lexemes.push({ kind: 'gap', from, to: at });
       return;
     }
-    const values = bounds.map((bound) => (bound === '*' ? null : number.test(bound) ? Number(bound) : NaN));
-    const wrong = bounds.find((_, i) => Number.isNaN(values[i]));
-    if (wrong !== undefined) {
-      const plain = wrong.replaceAll(/[,.'\s](?=\d{3}\b)/g, '');
+    if (numbers.some((one) => one?.thousands)) {
+      const insert = written({ low: values[0]!, high: values[1]! });
       problems.push({
         code: 'bad-range',
-        severity: 'error',
+        severity: 'hint',
         from,
         to: at,
-        message: `“${wrong.slice(0, 40)}” is not a number. Write digits, as in [51 TO 1000], or * for no bound.`,
-        ...(number.test(plain) && {
-          fix: {
-            label: `Write ${plain}`,
-            edits: [{ from, to: at, insert: `[${bounds.map((b) => (b === wrong ? plain : b)).join(' TO ')}]` }]
-          }
-        })
+        message: `Signs between thousands are left out: this is read as ${insert}.`,
+        fix: { label: `Write ${insert}`, edits: [{ from, to: at, insert }] }
       });
-      lexemes.push({ kind: 'gap', from, to: at });
-      return;
     }
     const [low, high] = values as [number | null, number | null];
     if (low !== null && high !== null && low > high)
@@ -239,9 +273,16 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         from,
         to: at,
         message: `Nothing lies between ${low} and ${high}: the lower bound comes first.`,
-        fix: { label: 'Swap them', edits: [{ from, to: at, insert: `[${high} TO ${low}]` }] }
+        fix: { label: 'Swap them', edits: [{ from, to: at, insert: written({ low: high, high: low }) }] }
       });
     lexemes.push({ kind: 'range', low, high, from, to: at });
+  }
+
+  /** Whether an operator would stand between two parts here (one that excludes: before one). */
+  function hasSomethingToJoin(before: boolean, end: number): boolean {
+    const last = lexemes.at(-1);
+    if (before && (!last || !['word', 'phrase', 'range', 'set', 'close'].includes(last.kind))) return false;
+    return /^[\s\p{Cc}\p{Cf}]*(?!(?:and|or|not|AND|OR)(?:[\s)]|$))[^\s)\]]/u.test(text.slice(end, end + 200));
   }
 
   function word() {
@@ -286,15 +327,19 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       lexemes.push({ kind: operator, from, to: end });
       return;
     }
-    if (/^(and|or|not)$/i.test(raw))
+    if (/^(and|or|not)$/i.test(raw)) {
+      const joins = hasSomethingToJoin(raw.toLowerCase() !== 'not', end);
       problems.push({
         code: 'lower-case-operator',
         severity: 'warning',
         from,
         to: end,
         message: `“${raw}” is read as a word to find. Operators are written in capitals.`,
-        fix: { label: `Write ${raw.toUpperCase()}`, edits: [{ from, to: end, insert: raw.toUpperCase() }] }
+        fix: joins
+          ? { label: `Write ${raw.toUpperCase()}`, edits: [{ from, to: end, insert: raw.toUpperCase() }] }
+          : { label: 'Take it out', edits: [cutOut(text, { from, to: end })] }
       });
+    }
     const set = setName.exec(raw);
     if (set) {
       lexemes.push({ kind: 'set', name: set[1]!.toLowerCase(), from, to: end });

@@ -1,4 +1,5 @@
-import { countryCode } from '../people/countries';
+import { countries, countryCode } from '../people/countries';
+import { jaroWinkler } from '../people/name-similarity';
 import { meanings } from '../titles/meanings';
 import { otherSpelling } from '../titles/spellings';
 import { constantOf } from './equivalent';
@@ -42,6 +43,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   againstExclusions();
   constants();
   words();
+  values();
   return found;
 
   function repeatsAndCovered() {
@@ -223,6 +225,33 @@ export function meaningProblems(text: string, query: Query): Problem[] {
     }
   }
 
+  /** Values that a fact does not have: no country, or another word for yes. */
+  function values() {
+    for (const { term } of terms(query)) {
+      if (term.kind === 'range' || !term.at || term.set) continue;
+      const told = term.scope === 'country' ? noCountry(term) : noListedValue(term);
+      if (!told) continue;
+      const place = valuePlace(term.at, term.text);
+      say(
+        'unknown-value',
+        'warning',
+        term.at,
+        told.message,
+        told.write !== null && place
+          ? { label: `Write ${told.write}`, edits: [{ ...place, insert: told.write }] }
+          : undefined
+      );
+    }
+  }
+
+  /** Where a term's own text stands, its quotes and its * with it, behind the scope. */
+  function valuePlace(at: Span, own: string): Span | null {
+    const from = text.lastIndexOf(own, at.to);
+    if (from < at.from) return null;
+    const quoted = /["“”„‟«»″]/.test(text[from - 1] ?? '') && from > at.from;
+    return quoted ? { from: from - 1, to: at.to } : { from, to: at.to };
+  }
+
   /** Takes a part out of its group with the operator beside it, where the text between is just that. */
   function takeOut(place: Place): Problem['fix'] {
     const { around, index } = place;
@@ -245,6 +274,60 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   function spanOf(place: Place): Span | undefined {
     return place.query.at;
   }
+}
+
+/** What to say of a country that is none, and the one that was meant, where one is nearly written so. */
+function noCountry(term: Word | Phrase): { message: string; write: string | null } | null {
+  if (countryCode(term.text)) return null;
+  const wanted = fold(term.text);
+  const near = countries
+    .map(({ name }) => ({ name, alike: jaroWinkler(fold(name), wanted) }))
+    .reduce((best, one) => (one.alike > best.alike ? one : best));
+  const meant = near.alike >= 0.88 ? near.name : null;
+  return {
+    message: `“${short(term.text)}” is no country of ISO 3166-1, so it is looked for as text, and few sources hold countries so.${
+      meant ? ` ${meant}, perhaps?` : ' A town or a region goes with place.'
+    }`,
+    write: meant && (/^[\p{L}]+$/u.test(meant) ? meant : `"${meant}"`)
+  };
+}
+
+/** Facts with few values, and what people write for them. */
+const listedValues: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  hiring: { yes: 'yes', no: 'no', true: 'yes', false: 'no', y: 'yes', n: 'no', '1': 'yes', '0': 'no' },
+  funded: { yes: 'yes', no: 'no', true: 'yes', false: 'no', y: 'yes', n: 'no', '1': 'yes', '0': 'no' },
+  mail: {
+    verified: 'verified',
+    risky: 'risky',
+    none: 'none',
+    valid: 'verified',
+    ok: 'verified',
+    good: 'verified',
+    deliverable: 'verified',
+    yes: 'verified',
+    'catch-all': 'risky',
+    catchall: 'risky',
+    unknown: 'risky',
+    unverified: 'risky',
+    invalid: 'none',
+    bad: 'none',
+    bounced: 'none',
+    no: 'none',
+    missing: 'none'
+  }
+};
+
+function noListedValue(term: Word | Phrase): { message: string; write: string | null } | null {
+  if (!Object.hasOwn(listedValues, term.scope)) return null;
+  const values = listedValues[term.scope]!;
+  const all = [...new Set(Object.values(values))];
+  const wanted = fold(term.text).trim();
+  if (all.includes(wanted)) return null;
+  const meant = Object.hasOwn(values, wanted) ? values[wanted]! : null;
+  return {
+    message: `${term.scope} is ${all.slice(0, -1).join(', ')} or ${all.at(-1)}; “${short(term.text)}” is found of nobody.`,
+    write: meant
+  };
 }
 
 function* places(query: Query, around: Place | null = null, index = 0): Generator<Place> {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
+import type { Person } from '../corpus/person';
 import { matches } from './matches';
 import { parse } from './parse';
 import { layOut } from './outline';
@@ -52,7 +53,13 @@ describe('problems', () => {
     ['bad-range', 'headcount:[fifty TO 200]', 'headcount:[50 TO 200]'],
     ['bad-range', 'headcount:[200 TO 50]', 'headcount:[50 TO 200]'],
     ['bad-number', 'headcount:big', 'headcount:50'],
+    ['bad-range', 'headcount:[51-200]', 'headcount:[51 TO 200]'],
+    ['bad-range', 'headcount:[1.000 TO 5.000]', 'headcount:[1000 TO 5000]'],
+    ['bad-number', 'headcount:51-200', 'headcount:[51 TO 200]'],
     ['range-on-words', 'title:[1 TO 2]', 'tenure:[1 TO 2]'],
+    ['unknown-value', 'country:Denmrk', 'country:Danmark'],
+    ['unknown-value', 'hiring:true', 'hiring:yes'],
+    ['unknown-value', 'mail:valid', 'mail:verified'],
     ['short-wildcard', 'ab*', 'abc*'],
     ['wildcard-in-phrase', '"pharma* firm"', '"pharma firm"'],
     ['misplaced-wildcard', 'pha*rma', 'pharma*'],
@@ -86,6 +93,34 @@ describe('problems', () => {
   it.each(shown)('tells %s of %j and not of %j', (code, bad, good) => {
     expect(codes(bad)).toContain(code);
     expect(codes(good)).not.toContain(code);
+  });
+
+  it.each<[string, Partial<Person>, Partial<Person>]>([
+    ['headcount:[1.000 TO 5.000]', { headcount: 1500 }, { headcount: 2 }],
+    ["headcount:[1'000 TO 5 000]", { headcount: 1500 }, { headcount: 2 }],
+    ['headcount:51-200', { headcount: 51 }, { headcount: 201 }],
+    ['headcount:50+', { headcount: 50 }, { headcount: 49 }],
+    ['headcount:[51-200]', { headcount: 200 }, { headcount: 50 }],
+    ['headcount:1.500', { headcount: 1500 }, { headcount: 1.5 }],
+    ['growth:-5', { growth: -5 }, { growth: 5 }],
+    ['growth:[-5 TO -1]', { growth: -3 }, { growth: 3 }]
+  ])('reads %s as it was meant', (text, within, outside) => {
+    const { query, problems } = parse(text);
+    expect(problems.filter(({ severity }) => severity === 'error')).toEqual([]);
+    expect(matches(query!, { id: 'a', name: 'A', ...within })).toBe(true);
+    expect(matches(query!, { id: 'a', name: 'A', ...outside })).toBe(false);
+  });
+
+  it('names the value meant, where one is nearly written so', () => {
+    const fixed = (text: string) => {
+      const fix = parse(text).problems.find(({ code }) => code === 'unknown-value')?.fix;
+      return fix && applyEdits(text, fix.edits);
+    };
+    expect(fixed('QA country:Denmrk')).toBe('QA country:Denmark');
+    expect(fixed('country:("United Kingdon" OR France)')).toBe('country:("United Kingdom" OR France)');
+    expect(fixed('hiring:true QA')).toBe('hiring:yes QA');
+    expect(fixed('mail:valid')).toBe('mail:verified');
+    expect(fixed('country:Utrecht')).toBeUndefined();
   });
 
   it('shows every code that there is', () => {

@@ -1,7 +1,9 @@
 import { lex, type Lexeme, type Muted } from './lex';
 import { limits } from './limits';
 import { meaningProblems } from './meaning-problems';
-import { cutOut, type Edit, type Problem } from './problem';
+import { readBounds, readNumber } from './numbers';
+import { print } from './print';
+import { applyEdits, cutOut, type Edit, type Problem } from './problem';
 import { isTerm, join, terms, type Query, type Span, type Term } from './query';
 import { isNumberFact, type Scope } from './scopes';
 
@@ -25,9 +27,33 @@ const noSets: SetQueries = new Map();
  */
 export function parse(text: string, sets: SetQueries = noSets): Parsed {
   const read = parseForm(text, sets);
-  if (!read.query) return read;
-  const problems = [...read.problems, ...meaningProblems(text, read.query)];
-  return { ...read, problems: problems.sort((a, b) => a.from - b.from || a.to - b.to) };
+  return { ...read, problems: onlyFixesThatMend(text, allProblems(text, read), sets) };
+}
+
+const allProblems = (text: string, { problems, query }: Parsed): Problem[] =>
+  (query ? [...problems, ...meaningProblems(text, query)] : problems).sort((a, b) => a.from - b.from || a.to - b.to);
+
+/** Letters read again, at most, to see what fixes do: a long text with many mistakes keeps them as they are thought. */
+const mostTried = 400_000;
+
+/**
+ * The same problems, without the fixes that would not do what they say where several mistakes stand together: each is
+ * made, and the text read again. What is told must then be told less often, and no error more.
+ */
+function onlyFixesThatMend(text: string, problems: Problem[], sets: SetQueries): Problem[] {
+  let tried = 0;
+  const told = (list: readonly Problem[], { code, message }: Problem) =>
+    list.filter((other) => other.code === code && other.message === message).length;
+  const errors = (list: readonly Problem[]) => list.filter(({ severity }) => severity === 'error').length;
+  return problems.map((problem) => {
+    if (!problem.fix || (tried += text.length) > mostTried) return problem;
+    const mended = applyEdits(text, problem.fix.edits);
+    const after = allProblems(mended, parseForm(mended, sets));
+    if (told(after, problem) < told(problems, problem) && errors(after) <= errors(problems)) return problem;
+    const withoutFix = { ...problem };
+    delete withoutFix.fix;
+    return withoutFix;
+  });
 }
 
 /** What `parse` reads, with the problems of how it is written only: several times quicker on a long string. */
@@ -342,8 +368,16 @@ class Reader {
     if (close) this.at++;
     else
       this.say('unclosed-bracket', 'error', open, 'This bracket is never closed. Add a ) where the group ends.', {
-        label: 'Close it at the end',
-        edits: [{ from: this.text.length, to: this.text.length, insert: ')' }]
+        // Behind a quote that is open too, the bracket would be part of the phrase.
+        ...(this.problems.some(({ code }) => code === 'unclosed-quote')
+          ? {
+              label: 'Close the quote and it at the end',
+              edits: [{ from: this.text.length, to: this.text.length, insert: '")' }]
+            }
+          : {
+              label: 'Close it at the end',
+              edits: [{ from: this.text.length, to: this.text.length, insert: ')' }]
+            })
       });
     const span = { from: first.from, to: close?.to ?? this.text.length };
     if (!inside) {
@@ -371,13 +405,28 @@ class Reader {
       return { kind: 'range', scope, low: lexeme.low, high: lexeme.high, at };
     }
     if (lexeme.kind !== 'word' && lexeme.kind !== 'phrase') return null;
-    if (isNumberFact(scope) && !Number.isFinite(Number(lexeme.text)))
-      this.say(
-        'bad-number',
-        'error',
-        at,
-        `“${lexeme.text.slice(0, 40)}” is not a number, and ${scope} holds numbers. Write a range, as in ${scope}:[51 TO 1000].`
-      );
+    if (isNumberFact(scope)) {
+      const number = readNumber(lexeme.text);
+      const bounds = number ? { low: number.value, high: number.value } : readBounds(lexeme.text);
+      if (!bounds)
+        this.say(
+          'bad-number',
+          'error',
+          at,
+          `“${lexeme.text.slice(0, 40)}” is not a number, and ${scope} holds numbers. Write a range, as in ${scope}:[51 TO 1000].`
+        );
+      else if (!number || number.thousands || number.value < 0 || lexeme.kind === 'phrase') {
+        const range: Term = { kind: 'range', scope, ...bounds, at };
+        if (!number || number.thousands) {
+          const written = print({ ...range, scope: 'any' }).replace(/^any:/, '');
+          this.say('bad-number', 'hint', lexeme, `This is read as ${written}.`, {
+            label: `Write ${written}`,
+            edits: [{ from: lexeme.from, to: lexeme.to, insert: written }]
+          });
+        }
+        return range;
+      }
+    }
     return lexeme.kind === 'phrase'
       ? { kind: 'phrase', scope, text: lexeme.text, at }
       : { kind: 'word', scope, text: lexeme.text, ...(lexeme.prefix && { prefix: true }), at };

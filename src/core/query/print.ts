@@ -1,4 +1,5 @@
 import { lex } from './lex';
+import { writeNumber } from './numbers';
 import { isTerm, type Query, type Term } from './query';
 import type { Scope } from './scopes';
 import { tokenKeys } from './tokens';
@@ -44,10 +45,12 @@ function commonScope(query: Query): Scope | null {
 /** Writes a term, with its scope where that is another than the one around it. */
 export function writeTerm(term: Term, scope: Scope): string {
   const prefix = term.scope === scope ? '' : `${term.scope}:`;
-  if (term.kind === 'range') return `${prefix}[${term.low ?? '*'} TO ${term.high ?? '*'}]`;
+  if (term.kind === 'range') return `${prefix}[${bound(term.low)} TO ${bound(term.high)}]`;
   if (term.kind === 'phrase') return `${prefix}${quoted(term.text)}`;
   return prefix + writeWord(term.text, term.prefix === true);
 }
+
+const bound = (value: number | null): string => (value === null ? '*' : writeNumber(value));
 
 /** Words between plain quotes. */
 export function quoted(text: string): string {

@@ -26,6 +26,7 @@ export const problemCodes = [
   'bad-range',
   'bad-number',
   'range-on-words',
+  'unknown-value',
   'short-wildcard',
   'wildcard-in-phrase',
   'misplaced-wildcard',

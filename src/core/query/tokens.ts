@@ -6,7 +6,12 @@ export interface Token {
 }
 
 const ascii = /^[\x00-\x7f]*$/;
-const cluster = /\P{M}\p{M}*|\p{M}+/gu;
+/**
+ * What is normalised together: a sign with its marks, half-width kana with the marks that stand behind them, Hangul
+ * letters that make up syllables.
+ */
+const cluster =
+  /[\u1100-\u11ff\ua960-\ua97f\uac00-\ud7ff]+|[^\p{M}\uff9e\uff9f][\p{M}\uff9e\uff9f]*|[\p{M}\uff9e\uff9f]+/gu;
 
 /**
  * A word: letters, marks and digits; inner `@ . + # & _` keep it together (`r&d`, `name@firm.example`);
@@ -22,7 +27,9 @@ export function fold(text: string): string {
 
 /** NFKC with a map from each place in the result to the place in `text` it came from. */
 function compatible(text: string): { text: string; origin: number[] | null } {
-  if (ascii.test(text) || text.normalize('NFKC') === text) return { text, origin: null };
+  if (ascii.test(text)) return { text, origin: null };
+  const whole = text.normalize('NFKC');
+  if (whole === text) return { text, origin: null };
   let result = '';
   const origin: number[] = [];
   for (const match of text.matchAll(cluster)) {
@@ -31,6 +38,12 @@ function compatible(text: string): { text: string; origin: number[] | null } {
     result += piece;
   }
   origin.push(text.length);
+  // Signs that are joined over more than a cluster: places are told in proportion, words as they are.
+  if (result !== whole)
+    return {
+      text: whole,
+      origin: Array.from({ length: whole.length + 1 }, (_, i) => Math.round((i * text.length) / whole.length))
+    };
   return { text: result, origin };
 }
 
@@ -53,7 +66,7 @@ export function tokens(text: string): Token[] {
 /** The folded words of a text, without places: what an index needs. */
 export function tokenKeys(text: string): string[] {
   const plain = ascii.test(text);
-  const normal = plain ? text.toLowerCase() : fold(compatible(text).text);
+  const normal = plain ? text.toLowerCase() : fold(text.normalize('NFKC'));
   return normal.match(plain ? asciiWord : word) ?? [];
 }
 

@@ -1,6 +1,9 @@
 import type { Problem } from '$core/query/problem';
 import type { ReadingAnswer, ReadingQuestion, SourceReading } from './reading-messages';
 
+/** Milliseconds that the worker may be busy with an earlier text before it is stopped for a newer one. */
+const patience = 400;
+
 /**
  * What a worker makes of the string being written: all problems, the string in plain words, and how each source is asked.
  * Answers to an earlier text are dropped; figures of the earlier text stay until newer ones are there.
@@ -15,8 +18,13 @@ export class StringReading {
   private worker: Worker | undefined;
   private asked: ReadingQuestion | null = null;
   private id = 0;
+  /** Since when the worker owes an answer; null where it owes none. */
+  private busySince: number | null = null;
 
   ask(question: Omit<ReadingQuestion, 'id'>): void {
+    // A text that takes long to translate is given up for a newer one.
+    if (this.busySince !== null && Date.now() - this.busySince > patience) this.stop();
+    this.busySince ??= Date.now();
     this.worker ??= this.start();
     this.asked = { ...question, id: ++this.id };
     this.worker.postMessage(this.asked);
@@ -25,6 +33,7 @@ export class StringReading {
   stop(): void {
     this.worker?.terminate();
     this.worker = undefined;
+    this.busySince = null;
   }
 
   private start(): Worker {
@@ -35,6 +44,7 @@ export class StringReading {
 
   private take(answer: ReadingAnswer): void {
     if (answer.id !== this.id || !this.asked) return;
+    if (answer.kind === 'done') this.busySince = null;
     if (answer.kind === 'read') {
       this.text = this.asked.text;
       this.problems = answer.problems;

@@ -3,7 +3,8 @@ import { render } from '$core/dialect/render';
 import { personFromPageRow, type PageRow } from '$core/formats/read-result-page';
 import type { Interval } from '$core/measure/wilson';
 import { hashText } from '$core/measure/random';
-import { contactKeys } from '$core/people/contact-keys';
+import { contactKeys, firmKey, isRoleMailbox } from '$core/people/contact-keys';
+import { plainName } from '$core/people/person-name';
 import { database } from '../database/connection';
 import { models } from '../database/models';
 import { Refusal } from '../refusal';
@@ -22,7 +23,11 @@ export interface HandAnswer {
 
 /** The same name at the same firm with the same mail is the same person, whenever it is pasted. */
 const idOf = ({ values }: Pick<PageRow, 'values'>) => {
-  const key = [values.name, values.company, values.mail].map((text) => text?.trim().toLowerCase() ?? '').join('|');
+  const key = [
+    plainName(values.name ?? ''),
+    firmKey(values.company ?? ''),
+    values.mail && !isRoleMailbox(values.mail) ? values.mail.trim().toLowerCase() : ''
+  ].join('|');
   return `hand-${hashText(key).toString(36)}${hashText(`${key}/2`).toString(36)}`;
 };
 
