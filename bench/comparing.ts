@@ -22,7 +22,11 @@ for (let version = 1; version <= 20; version++)
     cells.push({
       version,
       sourceId,
-      count: { low: 1000, high: 1200 },
+      answers: [
+        { said: 1100, interval: { low: 1000, high: 1200 }, shown: 1000, certain: 900, possible: 1000, complete: false }
+      ],
+      checked: true,
+      open: new Set<number>(),
       found: list,
       sampled: Array.from({ length: 60 }, (_, i) => i * 16),
       spent: 100

@@ -28,7 +28,7 @@ describe('person-from-row', () => {
         name: 'Ann Ash',
         jobs: [{ title: 'QA Lead', company: '' }],
         contact: ['a@b.example'],
-        country: 'Danmark',
+        country: 'DK',
         headcount: 126
       }
     });

@@ -83,6 +83,7 @@ describe('people read out of result pages', () => {
       jobs: [{ title: 'QA', company: '' }],
       place: 'Malmö, Sweden',
       country: 'SE',
+      read: ['country'],
       contact: ['a@b.example']
     });
     expect(personFromPageRow({ values: { title: 'QA' } }, 'x')).toBeNull();

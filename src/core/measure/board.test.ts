@@ -2,13 +2,24 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { boardOf, type TriedCell } from './board';
 import type { Verdict } from './precision';
+import { seededRandom } from './random';
 
 const range = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => from + i);
+const answer = (people: number, certain = people) => ({
+  said: people,
+  interval: { low: people, high: people },
+  shown: people,
+  certain,
+  possible: people,
+  complete: true
+});
 const cell = (version: number, sourceId: string, found: number[], more: Partial<TriedCell> = {}): TriedCell => ({
   version,
   sourceId,
-  count: { low: found.length, high: found.length },
+  answers: [answer(found.length)],
+  checked: false,
   found,
+  open: new Set<number>(),
   sampled: found.map((_, i) => i),
   spent: null,
   ...more
@@ -31,7 +42,7 @@ describe('the board', () => {
       verdicts,
       known: new Map()
     });
-    expect(rows.map(({ precision }) => precision.share)).toEqual([0.4, 0.4]);
+    expect(rows.map(({ figures }) => figures.precision.possible.share)).toEqual([0.4, 0.4]);
     expect(rows.map(({ pooled }) => pooled)).toEqual([
       { found: 4, of: 4 },
       { found: 4, of: 4 }
@@ -64,7 +75,7 @@ describe('the board', () => {
     expect(a2).toMatchObject({ onlyVersion: { people: 1 }, onlySource: { people: 1, fits: 1 }, priceOfFit: 3 });
     expect(b2).toMatchObject({
       known: { found: 0, inSource: 0 },
-      precision: { share: null },
+      figures: { precision: { possible: { share: null } } },
       standing: { is: 'alone' }
     });
   });
@@ -91,6 +102,84 @@ describe('the board', () => {
     expect(middle).toMatchObject({ is: 'open', against: 3 });
     if (middle?.is === 'open') expect(middle.decide!.here).toBeGreaterThan(40);
   });
+
+  it('tells certain and possible apart, and compares the certain alone where that is asked', () => {
+    const verdicts = new Map<number, Verdict>([
+      [0, 'fit'],
+      [1, 'miss'],
+      [2, 'miss']
+    ]);
+    const cells = [cell(1, 'a', [0, 1, 2, 3], { answers: [answer(4, 2)], checked: true, open: new Set([2, 3]) })];
+    const [all] = boardOf({ cells, people: 4, verdicts, known: new Map() });
+    const [certain] = boardOf({ cells, people: 4, verdicts, known: new Map(), certain: true });
+    expect(all!.figures).toEqual(certain!.figures);
+    expect(all!.figures).toMatchObject({ shown: 4, certain: 2, possible: 4 });
+    expect(all!.figures.precision.possible.share).toBeCloseTo(1 / 3);
+    expect(all!.figures.precision.certain.share).toBeCloseTo(1 / 2);
+    expect([all!, certain!].map(({ missesPerHundred }) => Math.round(missesPerHundred!))).toEqual([67, 50]);
+    expect([all!.onlySource.people, certain!.onlySource.people]).toEqual([4, 2]);
+  });
+
+  it('counts a person once whose two records were drawn', () => {
+    const verdicts = new Map<number, Verdict>([[0, 'fit']]);
+    const [row] = boardOf({ cells: [cell(1, 'a', [0, 0, 1])], people: 2, verdicts, known: new Map() });
+    expect(row!.figures.precision.possible).toMatchObject({ fits: 1, misses: 0 });
+    expect(row!.sampled).toBe(2);
+  });
+
+  it('calls one of equal versions beaten in at most 5 of 100 boards, and finds real differences still', () => {
+    const told: string[] = [];
+    for (const versions of [2, 3, 6, 12]) {
+      const wrong = { apart: 0, sharing: 0 };
+      let found = 0;
+      const runs = 300;
+      const random = seededRandom(`equal ${versions}`);
+      for (let run = 0; run < runs; run++) {
+        const precision = 0.3 + 0.5 * random();
+        const crowd = range(0, 4000);
+        const verdicts = new Map<number, Verdict>(
+          crowd.map((person) => [person, random() < precision ? 'fit' : 'miss'])
+        );
+        const lots = crowd.map(() => random());
+        // Each finds 300 people, of whom 40 are judged: others than the others, or of one crowd of 600. The same people have
+        // the same lot in every version, as samples have.
+        const [apart, sharing] = [false, true].map((together) =>
+          range(1, versions + 1).map((version) => {
+            const from = together ? crowd.slice(0, 600) : crowd.slice((version - 1) * 300, version * 300);
+            const people = from
+              .map((person) => ({ person, lot: random() }))
+              .sort((a, b) => a.lot - b.lot)
+              .slice(0, 300)
+              .map(({ person }) => person);
+            const sampled = people
+              .map((person, at) => ({ at, lot: lots[person]! }))
+              .sort((a, b) => a.lot - b.lot)
+              .slice(0, 40)
+              .map(({ at }) => at);
+            return cell(version, 's', people, { sampled });
+          })
+        );
+        const isWrong = (cells: TriedCell[]) =>
+          boardOf({ cells, people: 4000, verdicts, known: new Map() }).some(({ standing }) => standing.is === 'beaten');
+        if (isWrong(apart!)) wrong.apart++;
+        if (isWrong(sharing!)) wrong.sharing++;
+        // One version that is better by 30 points.
+        const better = new Map(verdicts);
+        for (const person of apart![0]!.found)
+          better.set(person, random() < Math.min(0.97, precision + 0.3) ? 'fit' : 'miss');
+        const rows = boardOf({ cells: apart!, people: 4000, verdicts: better, known: new Map() });
+        if (rows.slice(1).some(({ standing }) => standing.is === 'beaten')) found++;
+      }
+      const hundredth = (count: number) => `${((100 * count) / runs).toFixed(1)} %`;
+      told.push(
+        `${versions} versions: wrongly beaten ${hundredth(wrong.apart)}, sharing people ${hundredth(wrong.sharing)}; one better by 30 points beats another in ${hundredth(found)}`
+      );
+      expect(wrong.apart / runs).toBeLessThanOrEqual(0.05);
+      expect(wrong.sharing / runs).toBeLessThanOrEqual(0.05);
+      expect(found / runs).toBeGreaterThan(0.4);
+    }
+    console.log(told.join('\n'));
+  }, 120_000);
 
   it('finds of each the same numbers as counting by hand', () => {
     const cells = fc.array(

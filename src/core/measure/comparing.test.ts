@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import fixtures from '../../../tests/statistics/statistics.json';
 import { frontOf } from './front';
 import { agreementOf } from './kappa';
 import { mcNemar } from './mcnemar';
@@ -23,6 +24,10 @@ describe('McNemar’s exact test', () => {
     expect(mcNemar(b, c)).toBeCloseTo(p, 10);
     expect(mcNemar(c, b)).toBeCloseTo(p, 10);
   });
+  // SciPy's binomtest, tests/statistics/make-fixtures.py.
+  it.each(fixtures.mcnemar as [number, number, number][])('%i against %i is what SciPy says', (b, c, p) =>
+    expect(mcNemar(b, c)).toBeCloseTo(p, 9)
+  );
   it('is the binomial tail for many pairs too, and refuses what cannot be', () => {
     // A normal approximation with continuity correction: z = (|b − c| − 1) / √(b + c).
     expect(mcNemar(450, 550)).toBeCloseTo(0.0017, 3);
@@ -58,6 +63,24 @@ describe('agreement', () => {
     ];
     expect(agreementOf<string>(pairs).kappa).toBeCloseTo(0.776, 3);
   });
+  it.each(fixtures.kappa)('is what the table gives: $table', ({ table, observed, expected, kappa }) => {
+    const words = ['fit', 'miss', 'unsure'];
+    const pairs = table.flatMap((row, i) => row.flatMap((count, j) => times(count, [words[i]!, words[j]!] as const)));
+    const agreement = agreementOf<string>(pairs);
+    expect(agreement.observed).toBeCloseTo(observed, 10);
+    expect(agreement.expected).toBeCloseTo(expected, 10);
+    expect(agreement.kappa).toBeCloseTo(kappa, 10);
+  });
+  it('of few who agree is not certain', () => {
+    const { kappa, interval } = agreementOf<string>([
+      ['fit', 'fit'],
+      ['fit', 'fit'],
+      ['miss', 'miss']
+    ]);
+    expect(kappa).toBe(1);
+    expect(interval.high).toBe(1);
+    expect(interval.low).toBeLessThan(0.2);
+  });
   it('tells nothing of nobody, nor where all verdicts are the same', () => {
     expect(agreementOf([]).kappa).toBeNull();
     expect(agreementOf(times(9, ['fit', 'fit'] as const))).toMatchObject({ observed: 1, kappa: null });
@@ -68,8 +91,40 @@ describe('how many there are', () => {
   it('is Chapman’s estimate', () => {
     // (n + 1) (M + 1) / (m + 1) − 1 by hand.
     expect(chapman(10, 15, 5).middle).toBeCloseTo((11 * 16) / 6 - 1, 10);
-    expect(chapman(20, 20, 20)).toEqual({ low: 20, middle: 20, high: 20 });
+    expect(chapman(20, 20, 20)).toMatchObject({ low: 20, middle: 20 });
+    expect(chapman(5, 5, 0).high).toBe(Infinity);
     expect(() => chapman(3, 9, 4)).toThrow(RangeError);
+  });
+  // SciPy's hypergeometric distribution, tests/statistics/make-fixtures.py.
+  it.each(fixtures.population)('of $first and $second with $both in both lies where the distribution has it', (one) => {
+    const { low, middle, high } = chapman(one.first, one.second, one.both);
+    expect(low).toBe(Math.min(one.low, middle));
+    expect(high).toBe(Math.max(one.high, middle));
+  });
+  it('has an interval that holds small populations too', () => {
+    const random = seededRandom('small populations');
+    const told = new Map<number, number>();
+    for (let truth = 12; truth <= 30; truth++) {
+      let held = 0;
+      const runs = 1500;
+      for (let run = 0; run < runs; run++) {
+        const [p, q] = [0.3 + random() * 0.5, 0.3 + random() * 0.5];
+        let [first, second, both] = [0, 0, 0];
+        for (let i = 0; i < truth; i++) {
+          const [a, b] = [random() < p, random() < q];
+          first += Number(a);
+          second += Number(b);
+          both += Number(a && b);
+        }
+        const { low, high } = chapman(first, second, both);
+        if (low <= truth && truth <= high) held++;
+      }
+      told.set(truth, held / runs);
+    }
+    console.log(
+      `small populations held: ${[...told].map(([n, share]) => `${n} ${(100 * share).toFixed(1)} %`).join(', ')}`
+    );
+    for (const share of told.values()) expect(share).toBeGreaterThanOrEqual(0.93);
   });
   it('has an interval that holds the truth in about 95 of 100 seeded runs, and never less than were seen', () => {
     const random = seededRandom('chapman');
@@ -110,6 +165,16 @@ describe('telling two apart', () => {
     expect(low).toBeCloseTo(0.0524, 4);
     expect(high).toBeCloseTo(0.3339, 4);
   });
+  // From SciPy's Wilson intervals, tests/statistics/make-fixtures.py.
+  it.each(fixtures.newcombe as [number, number, number, number, number, number][])(
+    '%i of %i against %i of %i',
+    (a, n, b, m, from, to) => {
+      const side = (hits: number, all: number) => ({ share: hits / all, interval: wilson(hits, all) });
+      const { low, high } = differenceOf(side(a, n), side(b, m));
+      expect(low).toBeCloseTo(from, 8);
+      expect(high).toBeCloseTo(to, 8);
+    }
+  );
   const measured = (fits: number, misses: number, population = 1000) => ({
     precision: precisionOf([...times<Verdict>(fits, 'fit'), ...times<Verdict>(misses, 'miss')], population),
     population

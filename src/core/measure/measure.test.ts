@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countInterval, shownCount, type Counting } from './count';
 import { drawSample, extendSample, sampleSizeFor } from './draw-sample';
-import { estimatedFits, precisionOf, verdictsNeeded } from './precision';
+import { precisionOf, verdictsNeeded } from './precision';
 import { seededRandom } from './random';
 import { wilson } from './wilson';
 
@@ -60,15 +60,6 @@ describe('precision', () => {
     expect(precision).toMatchObject({ fits: 3, misses: 1, unsure: 1, share: 0.75 });
     expect(precision.interval).toEqual(wilson(3, 4));
     expect(precisionOf(['unsure']).share).toBeNull();
-  });
-
-  it('carries both uncertainties into estimated fits', () => {
-    const precision = precisionOf(['fit', 'miss', 'fit', 'fit']);
-    const fits = estimatedFits({ low: 100, high: 200 }, precision)!;
-    expect(fits.low).toBeCloseTo(100 * precision.interval.low);
-    expect(fits.middle).toBeCloseTo(150 * 0.75);
-    expect(fits.high).toBeCloseTo(200 * precision.interval.high);
-    expect(estimatedFits({ low: 1, high: 2 }, precisionOf([]))).toBeNull();
   });
 
   it('tells how many more verdicts are needed', () => {

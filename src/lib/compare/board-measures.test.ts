@@ -14,7 +14,9 @@ const verdicts = new Map<number, Verdict>([
 const tried = (version: number, sourceId: string, fits: number, spent: number | null = null): TriedCell => ({
   version,
   sourceId,
-  count: { low: 540, high: 560 },
+  answers: [{ said: 550, interval: { low: 540, high: 560 }, shown: 540, certain: 540, possible: 540, complete: false }],
+  checked: false,
+  open: new Set<number>(),
   found: [...range(0, fits), ...range(100, 140 - fits), ...range(400, 900)],
   sampled: range(0, 40),
   spent
@@ -26,6 +28,7 @@ const told = (...cells: TriedCell[]): Cell[] =>
     said: [],
     exactness: 'exact',
     searches: cell.version,
+    people: 540,
     spent: cell.priceOfFit === null ? null : { amount: 30, unit: 'credit' }
   }));
 const source = (sheet: typeof harrowGuild): Answer<'listSources'>[number] => ({

@@ -3,8 +3,8 @@ import { parse } from '$core/query/parse';
 import type { Answer } from '$server/api/contract';
 import { changeOf, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
 
-type Row = NonNullable<Answer<'ledger'>['rows']>[number];
-const exact = (count: number) => ({ low: count, high: count });
+type Row = NonNullable<Answer<'ledger'>['rows']>['possible'][number];
+const exact = (count: number) => ({ low: count, middle: count, high: count });
 const row = (path: number[], alone: number, without: number | null, more: Partial<Row> = {}): Row => ({
   path,
   excludes: false,
@@ -14,7 +14,12 @@ const row = (path: number[], alone: number, without: number | null, more: Partia
   brings: { fits: 0, misses: 0 },
   ...more
 });
-const answer = (rows: Row[]) => ({ here: { rows } as Answer<'ledger'> });
+const answer = (rows: Row[]) => ({
+  here: {
+    rows: { certain: [], possible: rows },
+    found: { estimated: { certain: exact(0), possible: rows[0]!.alone! } }
+  } as unknown as Answer<'ledger'>
+});
 const query = parse('title:(a OR b OR c) NOT (d OR e)').query!;
 const rows = [
   row([], 10, null),

@@ -21,9 +21,14 @@ describe('what came back from a place run by hand', () => {
     const source = await createByHand({ ...harrowGuild, name: 'Over There' });
     const answer = { said: 3000, interval: { low: 2500, high: 3499 }, rows: page };
     const trial = await recordByHand(id, text, null, source.id, [answer]);
-    expect(trial).toMatchObject({ state: 'done', version: 1, sourceName: 'Over There', shown: 2 });
-    expect(trial.count.low).toBeGreaterThanOrEqual(2);
-    expect(trial.count.high).toBeLessThanOrEqual(3499);
+    expect(trial).toMatchObject({ state: 'done', version: 1, sourceName: 'Over There', people: 2 });
+    const { reported, shown, estimated } = trial.found;
+    expect(reported).toEqual({ low: 2500, middle: 2999.5, high: 3499 });
+    expect(shown).toBe(3);
+    // Two of three rows stay: somebody came twice.
+    expect(estimated.possible.low).toBeGreaterThanOrEqual(2);
+    expect(estimated.possible.high).toBeLessThanOrEqual(3499);
+    expect(estimated.possible.high - estimated.possible.low).toBeGreaterThan(500);
     expect(trial.answers[0]!.interval).toEqual({ low: 2500, high: 3499 });
     expect(trial.sample.map(({ person }) => person.name)).toEqual(['Anna Ström', 'Bo Lindgren']);
     const again = await recordByHand(id, text, 1, source.id, [

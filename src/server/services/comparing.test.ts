@@ -6,13 +6,17 @@ import { parse } from '$core/query/parse';
 import type { Person } from '$core/corpus/person';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { boardFor, peopleBehind } from './board';
-import { createBrief, readDocument, writeDocument } from './briefs';
+import { countCertainOnly, createBrief, readBrief, readDocument, writeDocument } from './briefs';
 import { recordByHand } from './by-hand';
 import { decideSame, identityOf, pairsOf, recordsNamed } from './identity';
 import { agreementWith, giveJudgement, judgementsOn, listJudges, settle } from './judges';
+import { judgedIn, peopleJudged } from './judged';
 import { markOf } from './mark';
+import { reportOf } from './report';
+import { settleConflict } from './settle-conflict';
 import { sourcesSideBySide, versionsSideBySide } from './side-by-side';
 import { createByHand, openSources } from './sources';
+import { exportRuns } from './trec';
 import { readTrial, runTrial } from './trials';
 import { giveVerdict } from './verdicts';
 import { keepVersion } from './versions';
@@ -53,9 +57,11 @@ describe('the board of a brief', () => {
     const cell = (version: number, sourceId: string) =>
       board.cells.find((one) => one.version === version && one.sourceId === sourceId)!;
     const first = cell(1, 'harrow-guild');
-    expect(first.precision.fits + first.precision.misses).toBe(trials.get('1 harrow-guild')!.sample.length);
+    expect(first.figures.precision.possible.fits + first.figures.precision.possible.misses).toBe(
+      trials.get('1 harrow-guild')!.sample.length
+    );
     expect(cell(2, 'harrow-guild').onlyVersion.people).toBe(0);
-    expect(first.onlyVersion.people).toBe(trials.get('1 harrow-guild')!.shown - trials.get('2 harrow-guild')!.shown);
+    expect(first.onlyVersion.people).toBe(trials.get('1 harrow-guild')!.people - trials.get('2 harrow-guild')!.people);
     expect(cell(1, 'quillbank').spent).toMatchObject({ unit: 'credit' });
     expect(first.spent).toBeNull();
     const [overlap] = board.overlaps.filter(({ version }) => version === 1);
@@ -65,14 +71,16 @@ describe('the board of a brief', () => {
     const atHarrow = overlap!.parts
       .filter(({ sets }) => sets.includes(here))
       .reduce((sum, { people }) => sum + people, 0);
-    expect(atHarrow).toBeLessThanOrEqual(first.shown);
-    expect(atHarrow).toBeGreaterThan(first.shown * 0.97);
+    expect(atHarrow).toBeLessThanOrEqual(first.figures.possible);
+    expect(atHarrow).toBeGreaterThan(first.figures.possible * 0.97);
+    expect(overlap!.parts.reduce((sum, { people }) => sum + people, 0)).toBe(overlap!.people);
+    expect((await readTrial(id, trials.get('1 harrow-guild')!.id)).figures).toEqual(first.figures);
 
     const behind = await peopleBehind(id, 1, 'harrow-guild', 'onlyVersion');
     expect(behind.count).toBe(first.onlyVersion.people);
     expect(behind.people.every(({ person }) => matches(parse('software OR tester').query!, person))).toBe(true);
-    expect((await peopleBehind(id, 1, 'harrow-guild', 'fits')).count).toBe(first.precision.fits);
-    expect((await peopleBehind(id, 1, 'harrow-guild', 'misses')).count).toBe(first.precision.misses);
+    expect((await peopleBehind(id, 1, 'harrow-guild', 'fits')).count).toBe(first.figures.precision.possible.fits);
+    expect((await peopleBehind(id, 1, 'harrow-guild', 'misses')).count).toBe(first.figures.precision.possible.misses);
     expect((await peopleBehind(id, 1, 'quillbank', 'onlySource')).count).toBe(cell(1, 'quillbank').onlySource.people);
   });
 
@@ -81,14 +89,15 @@ describe('the board of a brief', () => {
     const { sample } = trials.get('1 quillbank')!;
     const identity = await identityOf(id);
     const judgedBefore = (await readTrial(id, trials.get('1 quillbank')!.id)).sample.filter(
-      ({ elsewhere }) => elsewhere
+      ({ verdict, counts }) => !verdict && counts
     );
-    for (const { person, elsewhere } of judgedBefore) {
-      expect(elsewhere!.sourceId).toBe('harrow-guild');
+    for (const { person, counts } of judgedBefore) {
+      expect(counts!.records[0]!.sourceId).toBe('harrow-guild');
       expect(identity.numberOf('quillbank', person.id)).toBeDefined();
     }
     const cell = (await boardFor(id, [1])).cells.find(({ sourceId }) => sourceId === 'quillbank')!;
-    expect(cell.precision.fits + cell.precision.misses).toBe(judgedBefore.length);
+    const { fits, misses } = cell.figures.precision.possible;
+    expect(fits + misses).toBe(judgedBefore.length);
 
     const [known] = sample.map(({ person }) => person) as [Person];
     await writeDocument(id, 'known', {
@@ -108,9 +117,63 @@ describe('the board of a brief', () => {
     const { mark } = await markOf(id);
     const body = { baseline: 1, winners: [{ sourceId: 'quillbank', version: 2, note: 'cheap' }] };
     await writeDocument(id, 'choice', { body, revision: 1 });
-    expect((await readDocument(id, 'choice')).body).toEqual(body);
+    expect((await readDocument(id, 'choice')).body).toEqual({ ...body, certainOnly: false });
     expect((await markOf(id)).mark).not.toBe(mark);
     await expect(writeDocument(id, 'choice', { body, revision: 1 })).rejects.toThrow('changed');
+  });
+});
+
+describe('verdicts on records of one person', () => {
+  it('that disagree are a conflict, counted once by the newest, and settled in one go', async () => {
+    const { id, trials } = await compared();
+    const identity = await identityOf(id);
+    const harrow = trials.get('1 harrow-guild')!;
+    const quill = trials.get('1 quillbank')!;
+    const numbers = new Map(harrow.sample.map(({ person }) => [identity.numberOf('harrow-guild', person.id), person]));
+    const board = await boardFor(id, [1]);
+    const all = await peopleBehind(id, 1, 'quillbank', 'found');
+    const other = all.people.find(({ person }) => numbers.has(identity.numberOf('quillbank', person.id)))!;
+    const same = numbers.get(identity.numberOf('quillbank', other.person.id))!;
+    const before = await judgedIn(id);
+    const said = before.of('harrow-guild', same.id)!.verdict;
+    const turned = said === 'fit' ? 'miss' : 'fit';
+    await giveVerdict(id, {
+      sourceId: 'quillbank',
+      personId: other.person.id,
+      verdict: turned,
+      reason: '',
+      revision: 0
+    });
+    const after = await judgedIn(id);
+    expect(after.byPerson.size).toBe(before.byPerson.size);
+    expect(after.of('harrow-guild', same.id)).toMatchObject({ verdict: turned, conflict: true });
+    expect((await boardFor(id, [1])).judged).toBe(board.judged);
+    expect(await peopleJudged(id)).toBe(board.judged);
+    await settleConflict(id, { sourceId: 'harrow-guild', personId: same.id, verdict: said, reason: '' });
+    expect((await judgedIn(id)).of('quillbank', other.person.id)).toMatchObject({ verdict: said, conflict: false });
+    await expect(
+      settleConflict(id, { sourceId: 'harrow-guild', personId: same.id, verdict: said, reason: '' })
+    ).rejects.toThrow('not judged differently');
+    expect(quill.state).toBe('done');
+  });
+});
+
+describe('certain only', () => {
+  it('is kept with the brief, and every figure is given for both', async () => {
+    const { id } = await createBrief('Certain');
+    await keepVersion(id, 'title:quality AND headcount:[51 TO 1000]');
+    const trial = await runTrial(id, 1, 'lanternfield', 20);
+    // Its pages tell no headcount: whoever is found is possible.
+    expect(trial.found).toMatchObject({ certain: 0 });
+    expect(trial.found.possible).toBeGreaterThan(20);
+    expect(trial.sample.every(({ untold }) => untold.length > 0)).toBe(true);
+    await countCertainOnly(id, true);
+    expect((await readBrief(id)).certainOnly).toBe(true);
+    const cell = (await boardFor(id, undefined, true)).cells[0]!;
+    expect(cell).toMatchObject({ people: 0, sampled: 0, figures: { possible: trial.found.possible } });
+    expect((await reportOf(id)).certainOnly).toBe(true);
+    expect((await exportRuns(id, true)).text).toBe('');
+    expect((await exportRuns(id)).text.split('\n').length).toBeGreaterThan(20);
   });
 });
 
@@ -121,7 +184,7 @@ describe('two versions side by side', () => {
     expect(goes.sample.length).toBe(Math.min(15, goes.shown));
     expect(goes.sample.every(({ person }) => matches(parse('software OR tester').query!, person))).toBe(true);
     expect(comes.shown).toBe(0);
-    expect(stays.shown).toBe(trials.get('2 harrow-guild')!.shown);
+    expect(stays.shown).toBe(trials.get('2 harrow-guild')!.people);
     const gone = trials
       .get('1 harrow-guild')!
       .sample.filter(({ person }) => matches(parse('software OR tester').query!, person)).length;
@@ -157,7 +220,7 @@ describe('two sources side by side', () => {
   it('tell whom one lacks, and why', async () => {
     const { id, trials } = await compared();
     const told = await sourcesSideBySide(id, 1, 'harrow-guild', 'quillbank');
-    expect(told.found).toBe(trials.get('1 harrow-guild')!.shown);
+    expect(told.found).toBe(trials.get('1 harrow-guild')!.people);
     expect(told.both + told.lacking).toBe(told.found);
     expect(told.people.length).toBe(told.looked);
     const reasons = new Set(told.people.map(({ reason }) => reason));

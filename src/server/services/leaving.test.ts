@@ -113,7 +113,7 @@ describe('verdicts and results as TREC files', () => {
       unknown: 1
     });
     const cell = (await boardFor(id, [1])).cells.find(({ sourceId }) => sourceId === 'harrow-guild')!;
-    expect(cell.count).toEqual({ low: 1, high: 1 });
+    expect(cell.figures.estimated.possible).toEqual({ low: 1, middle: 1, high: 1 });
     await expect(importRuns(id, runs.replaceAll('version-1/', 'version-9/'))).rejects.toThrow('no such version');
     await expect(importRuns(id, '1 Q0 quillbank/nobody 1 1 version-1/quillbank')).rejects.toThrow('None of the people');
   });
@@ -131,7 +131,11 @@ describe('the report', () => {
     const [first] = report.entries;
     expect(first!.note).toBe('finds most');
     expect(first!.searches[0]).toContain('QA');
-    expect(first!.precision.fits + first!.precision.misses + first!.precision.unsure).toBe(20);
+    expect(
+      first!.figures.precision.possible.fits +
+        first!.figures.precision.possible.misses +
+        first!.figures.precision.possible.unsure
+    ).toBe(20);
     expect(report.agreement).toMatchObject({ judge: 'Berit', judged: 20 });
     expect((await readDocument(id, 'choice')).body.winners).toHaveLength(1);
   });

@@ -47,14 +47,14 @@ describe('people already contacted', () => {
     expect(known).toBeGreaterThanOrEqual(2);
     const after = await runTrial(id, number, 'marlow-register', 500);
     expect(after.contacted).toBe(known);
-    expect(after.shown).toBe(before.shown - known);
+    expect(after.people).toBe(before.people - known);
     expect(after.sample.map(({ person }) => person.id)).not.toContain(mailed.id);
   });
 });
 
 describe('meanings of words among the people found', () => {
   it('are counted at the source, with what telling them apart keeps and leaves', async () => {
-    const { words, count } = await sensesOf('title:(QA OR "quality manager")', 'harrow-guild');
+    const { words, estimated } = await sensesOf('title:(QA OR "quality manager")', 'harrow-guild');
     expect(words.map(({ word }) => word)).toEqual(['qa']);
     const [goods, software] = words[0]!.senses;
     expect(goods!.name).toBe('quality assurance of goods');
@@ -63,8 +63,8 @@ describe('meanings of words among the people found', () => {
     expect(goods!.people + software!.people).toBeLessThanOrEqual(words[0]!.people);
     const [asking, excluding] = goods!.changes;
     expect([asking!.how, excluding!.how]).toEqual(['asking', 'excluding']);
-    expect(asking!.count.high).toBeLessThan(count.high);
-    expect(excluding!.count.high).toBeLessThan(count.high);
+    expect(asking!.estimated.possible.high).toBeLessThan(estimated.possible.high);
+    expect(excluding!.estimated.possible.high).toBeLessThan(estimated.possible.high);
     expect(excluding!.othersLeft).toBeLessThan(software!.people);
     expect(await sensesOf('title:"quality manager"', 'harrow-guild')).toMatchObject({ words: [] });
   });

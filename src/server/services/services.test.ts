@@ -115,7 +115,7 @@ describe('trials, verdicts and comparing', () => {
       first.sample.every(({ person }) => matcher(parse('title:(QA OR quality OR qualities)').query!)(person))
     ).toBe(true);
     expect(first.sample.every(({ marks }) => marks.length > 0)).toBe(true);
-    expect(first.sample.at(-1)!.rank).toBeGreaterThan(first.shown * 0.9);
+    expect(first.sample.at(-1)!.rank).toBeGreaterThan(first.people * 0.9);
 
     const again = await runTrial(id, wide.number, 'harrow-guild', 30);
     expect(again.sample.map(({ person }) => person.id)).toEqual(first.sample.map(({ person }) => person.id));
@@ -142,8 +142,9 @@ describe('trials, verdicts and comparing', () => {
       '2 marlow-register'
     ]);
     const cell = board.cells.find(({ version }) => version === 1)!;
-    expect(cell.precision).toMatchObject({ fits: 20, misses: 10 });
-    expect(cell.precision.interval).toEqual(wilson(20, 30, first.shown));
+    const { precision } = cell.figures;
+    expect(precision.possible).toMatchObject({ fits: 20, misses: 10 });
+    expect(precision.possible.interval).toEqual(wilson(20, 30, first.people));
     expect(cell.missesPerHundred).toBeCloseTo(33.33, 1);
 
     const software = matcher(parse('software').query!);
@@ -155,9 +156,9 @@ describe('trials, verdicts and comparing', () => {
 
     expect((await ledgerOf(id, 'headcount:[1 TO 5]', 'marlow-register')).rows).toBeNull();
     const { rows } = await ledgerOf(id, 'title:(QA OR quality) NOT software', 'harrow-guild');
-    expect(rows!.map(({ path }) => path.join('.'))).toEqual(['', '0', '0.0', '0.1', '1']);
-    expect(rows![4]!.without!.low).toBeLessThanOrEqual(first.count.high);
-    expect(rows![4]!.without!.high).toBeGreaterThanOrEqual(first.count.low);
+    expect(rows!.possible.map(({ path }) => path.join('.'))).toEqual(['', '0', '0.0', '0.1', '1']);
+    expect(rows!.possible[4]!.without!.low).toBeLessThanOrEqual(first.found.estimated.possible.high);
+    expect(rows!.possible[4]!.without!.high).toBeGreaterThanOrEqual(first.found.estimated.possible.low);
   });
 
   it('keep a note on a person, whether judged or not, and refuse to overwrite a newer one', async () => {
@@ -195,7 +196,7 @@ describe('trials, verdicts and comparing', () => {
     expect((await refusal(giveVerdict(id, { ...on, verdict: null, revision: 1 }))).status).toBe(409);
     expect((await readTrial(id, trialId)).sample[0]!.verdict).toMatchObject({ verdict: 'miss', reason: 'wrong rank' });
     expect(await giveVerdict(id, { ...on, verdict: null, revision: 2 })).toBeNull();
-    expect((await readTrial(id, trialId)).precision.share).toBeNull();
+    expect((await readTrial(id, trialId)).figures!.precision.possible.share).toBeNull();
   });
 
   it('say what is not there', async () => {

@@ -34,10 +34,10 @@ describe('a trial at places with faults', () => {
       await switchFaults(sourceId, all);
       const rough = await runTrial(id, number, sourceId, 40);
       expect(rough.state).toBe('done');
-      expect(rough.shown).toBe(calm.shown);
+      expect(rough.people).toBe(calm.people);
       const found = async (trialId: string) => (await models().Trial.findByPk(trialId))!.found;
       expect(await found(rough.id)).toEqual(await found(calm.id));
-      expect(new Set(await found(rough.id)).size).toBe(rough.shown);
+      expect(new Set(await found(rough.id)).size).toBe(rough.people);
       expect(rough.sample.map(({ rank }) => rank)).toEqual(calm.sample.map(({ rank }) => rank));
       expect(rough.requests).toBeGreaterThanOrEqual(rough.progress.pages);
       if (sourceId === 'quillbank') {
@@ -75,7 +75,7 @@ describe('a trial that does not come to its end at once', () => {
     await until(async () => (await readTrial(id, trialId)).state === 'done');
     const done = await readTrial(id, trialId);
     expect(done.progress.pages).toBeGreaterThan(pages);
-    expect(done.shown).toBe(1000);
+    expect(done.people).toBe(1000);
     expect((await listTrials(id)).map(({ state }) => state)).toEqual(['done']);
   }, 60_000);
 
@@ -90,7 +90,7 @@ describe('a trial that does not come to its end at once', () => {
     await resumeTrials();
     await until(async () => (await readTrial(id, trialId)).state === 'done');
     const done = await readTrial(id, trialId);
-    expect(done.shown).toBe(1000);
+    expect(done.people).toBe(1000);
     expect(done.progress.pages).toBe(40);
   }, 60_000);
 });
@@ -100,7 +100,7 @@ describe('a sample', () => {
     const { id } = await createBrief('Grows');
     const { number } = await keepVersion(id, 'title:manager');
     const first = await runTrial(id, number, 'quillbank', 20);
-    const size = sampleSizeFor(0.1, first.shown);
+    const size = sampleSizeFor(0.1, first.people);
     expect(size).toBeGreaterThan(60);
     const more = await drawMore(id, first.id, size);
     expect(more.sample).toHaveLength(size);
