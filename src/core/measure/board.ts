@@ -208,6 +208,7 @@ function standingsOf(
 interface Side extends Measured {
   people: ReadonlySet<number>;
   judged: ReadonlySet<number>;
+  fits: ReadonlySet<number>;
 }
 
 function sideOf(
@@ -222,7 +223,13 @@ function sideOf(
       return verdict === 'fit' || verdict === 'miss' ? [person] : [];
     })
   );
-  return { precision: row.figures.precision[mode], population: found.length, people: new Set(found), judged };
+  return {
+    precision: row.figures.precision[mode],
+    population: found.length,
+    people: new Set(found),
+    judged,
+    fits: new Set([...judged].filter((person) => verdicts.get(person) === 'fit'))
+  };
 }
 
 /** The people that two results, and the samples judged of them, have in common. */
@@ -234,6 +241,7 @@ function sharedBy(first: Side, second: Side): Shared {
   };
   return {
     judged: common(first.judged, second.judged),
+    fits: common(first.fits, second.fits),
     firstInSecond: common(first.judged, second.people),
     secondInFirst: common(second.judged, first.people),
     people: common(first.people, second.people)

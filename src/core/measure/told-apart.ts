@@ -25,33 +25,93 @@ export interface Measured {
 
 /** How far two samples and the wholes they are drawn from are of the same people. */
 export interface Shared {
-  /** Judged in both samples. */
+  /** Judged in both samples, and the fits among them. */
   judged: number;
+  fits: number;
   /** Judged in the first sample and in the whole of the second, drawn there or not; and the other way round. */
   firstInSecond: number;
   secondInFirst: number;
   /** In both wholes. */
   people: number;
 }
-export const nobodyShared: Shared = { judged: 0, firstInSecond: 0, secondInFirst: 0, people: 0 };
+export const nobodyShared: Shared = { judged: 0, fits: 0, firstInSecond: 0, secondInFirst: 0, people: 0 };
 
 const judgedOf = ({ precision }: Measured) => precision.fits + precision.misses;
 /** Error allowed to a whole board. */
 const level = 0.05;
 
 /**
- * How likely two precisions that are the same come out at least this different: the pooled test of two shares, with the
- * variance that finite wholes and people in both samples leave (each shared verdict moves both shares alike), and a
- * quarter of a person taken off each share, since shares come in steps. 1 where one has no verdict.
+ * How likely two precisions that are the same come out at least this different. Were they the same, any of the people
+ * judged could as well have been the fits: the chance is that of all ways to deal the fits out among those judged for the
+ * first alone, for the second alone and for both (Fisher's exact test, with the shared people moving both shares alike;
+ * Fisher, Journal of the Royal Statistical Society 98 (1935) 39–82, from memory), then narrowed by what finite wholes leave
+ * open. 1 where one has no verdict.
  */
 export function chanceOfDifference(a: Measured, b: Measured, shared: Shared = nobodyShared): number {
   const [n, m] = [judgedOf(a), judgedOf(b)];
-  if (!n || !m) return 1;
-  return chance(
-    { share: a.precision.share!, judged: n, population: Math.max(a.population, n) },
-    { share: b.precision.share!, judged: m, population: Math.max(b.population, m) },
-    shared
-  );
+  if (!n || !m || a.precision.share === b.precision.share) return 1;
+  const first = { share: a.precision.share!, judged: n, population: Math.max(a.population, n) };
+  const second = { share: b.precision.share!, judged: m, population: Math.max(b.population, m) };
+  const open = leftOpen(first, second, shared);
+  if (open <= 1e-9) return 0;
+  const [onlyA, onlyB] = [n - shared.judged, m - shared.judged];
+  const deals = (onlyA + 1) * (onlyB + 1) <= mostDealt;
+  let likely = deals
+    ? dealt(a.precision.fits, n, b.precision.fits, m, shared)
+    : normalChance(first, second, { ...nobodyShared, judged: shared.judged }, false);
+  // Those judged for one alone may be of another kind than those in both: where both have such, these are compared too.
+  if (deals && onlyA && onlyB && Math.max(onlyA, onlyB) <= 2 * Math.min(onlyA, onlyB))
+    likely = Math.max(
+      likely,
+      dealt(a.precision.fits - shared.fits, onlyA, b.precision.fits - shared.fits, onlyB, nobodyShared)
+    );
+  return open > mostLeftOpen ? likely : 2 * (1 - normal(quantileOf(likely) / Math.sqrt(open)));
+}
+
+/** Where so much of the variance is left open, the wholes count as if they had no end: versions that are alike may differ by chance. */
+const mostLeftOpen = 0.5;
+
+/** Ways of dealing fits out that are gone through one by one. */
+const mostDealt = 40_000;
+
+/** The share of the variance that is left when samples are large parts of their wholes. */
+function leftOpen(a: Side, b: Side, shared: Shared): number {
+  const spread = spreadOf(a, b, shared);
+  const unbounded = 1 / a.judged + 1 / b.judged - (2 * shared.judged) / (a.judged * b.judged);
+  return unbounded <= 1e-12 ? 0 : Math.max(0, Math.min(1, spread / unbounded));
+}
+
+function dealt(fitsA: number, n: number, fitsB: number, m: number, { judged: s, fits: fitsShared }: Shared): number {
+  const [onlyA, onlyB] = [n - s, m - s];
+  const people = s + onlyA + onlyB;
+  const fits = fitsShared + (fitsA - fitsShared) + (fitsB - fitsShared);
+  const seen = Math.abs(fitsA / n - fitsB / m) - 1e-12;
+  const total = logChoose(people, fits);
+  let chance = 0;
+  for (let x = Math.max(0, fits - s - onlyB); x <= Math.min(onlyA, fits); x++)
+    for (let y = Math.max(0, fits - s - x); y <= Math.min(onlyB, fits - x); y++) {
+      const both = fits - x - y;
+      if (Math.abs((both + x) / n - (both + y) / m) < seen) continue;
+      chance += Math.exp(logChoose(onlyA, x) + logChoose(onlyB, y) + logChoose(s, both) - total);
+    }
+  return Math.min(1, chance);
+}
+
+const logFactorials = [0];
+function logChoose(n: number, k: number): number {
+  for (let i = logFactorials.length; i <= n; i++) logFactorials.push(logFactorials[i - 1]! + Math.log(i));
+  return logFactorials[n]! - logFactorials[k]! - logFactorials[n - k]!;
+}
+
+/** How many standard deviations away what has this chance, two-sided, lies. */
+function quantileOf(chance: number): number {
+  let [low, high] = [0, 40];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (2 * (1 - normal(middle)) > chance) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }
 
 interface Side {
@@ -60,22 +120,26 @@ interface Side {
   population: number;
 }
 
-function chance(a: Side, b: Side, shared: Shared): number {
-  const difference = Math.abs(a.share - b.share);
-  if (difference === 0) return 1;
-  const fits = a.share * a.judged + b.share * b.judged;
-  const pooled = fits / (a.judged + b.judged);
+function spreadOf(a: Side, b: Side, shared: Shared): number {
   const own = ({ judged, population }: Side) => 1 / judged - 1 / population;
   const together =
     shared.judged / (a.judged * b.judged) -
     shared.firstInSecond / (a.judged * b.population) -
     shared.secondInFirst / (b.judged * a.population) +
     shared.people / (a.population * b.population);
-  const spread = own(a) + own(b) - 2 * together;
+  return own(a) + own(b) - 2 * together;
+}
+
+/** The chance by the normal distribution, with half a step of the shares taken off; `finite` counts what finite wholes leave open. */
+function normalChance(a: Side, b: Side, shared: Shared, finite = true): number {
+  const difference = Math.abs(a.share - b.share);
+  if (difference === 0) return 1;
+  const pooled = (a.share * a.judged + b.share * b.judged) / (a.judged + b.judged);
+  const unbounded = { ...a, population: Infinity };
+  const spread = finite ? spreadOf(a, b, shared) : spreadOf(unbounded, { ...b, population: Infinity }, shared);
   if (spread <= 1e-12) return 0;
   const steps = (1 / a.judged + 1 / b.judged) / 4;
-  const z = Math.max(0, difference - steps) / Math.sqrt(pooled * (1 - pooled) * spread);
-  return 2 * (1 - normal(z));
+  return 2 * (1 - normal(Math.max(0, difference - steps) / Math.sqrt(pooled * (1 - pooled) * spread)));
 }
 
 /**
@@ -109,6 +173,7 @@ export function verdictsToDecide(
 ): { first: number; second: number } | null {
   const [shareA, shareB] = [a.precision.share, b.precision.share];
   if (shareA === null || shareB === null || shareA === shareB) return null;
+  if (chanceOfDifference(a, b, shared) <= level / among) return { first: 0, second: 0 };
   const side = (one: Measured, share: number, more: number): Side => {
     const population = Math.max(one.population, judgedOf(one));
     return { share, judged: Math.min(population, judgedOf(one) + more), population };
@@ -120,15 +185,16 @@ export function verdictsToDecide(
       Math.min(shared.people, (count * then) / Math.max(1, now));
     const then = {
       judged: grown(shared.judged, judgedOf(a), first.judged),
+      fits: 0,
       firstInSecond: grown(shared.firstInSecond, judgedOf(a), first.judged),
       secondInFirst: grown(shared.secondInFirst, judgedOf(b), second.judged),
       people: shared.people
     };
-    return chance(first, second, then) <= level / among;
+    return normalChance(first, second, then) <= level / among;
   };
   const most = Math.max(a.population - judgedOf(a), b.population - judgedOf(b), 0);
   if (!decided(most)) return null;
-  let [low, high] = [0, most];
+  let [low, high] = [1, most];
   while (low < high) {
     const middle = (low + high) >> 1;
     if (decided(middle)) high = middle;

@@ -169,7 +169,7 @@ describe('importing', () => {
     const version = await keepVersion(brief.id, 'title:"head of quality" AND company:cold');
     const trial = await runTrial(brief.id, version.number, job.sourceId!, 10);
     expect(trial.sample.map(({ person }) => person.name)).toEqual(['Ann']);
-    expect(trial).toMatchObject({ count: { low: 1, high: 1 }, rendering: { exactness: 'exact' } });
+    expect(trial).toMatchObject({ found: { possible: 1, certain: 1 }, rendering: { exactness: 'exact' } });
     await deleteSource(job.sourceId!);
     await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
     await expect(deleteSource('harrow-guild')).rejects.toThrow();
