@@ -96,7 +96,7 @@ describe('the board', () => {
     const standings = (...cells: TriedCell[]) =>
       boardOf({ cells, people: 900, verdicts, known: new Map() }).map(({ standing }) => standing);
     expect(standings(at(1, 0.2), at(2, 0.9)).map(({ is }) => is)).toEqual(['beaten', 'best']);
-    const [low, middle, high] = standings(at(1, 0.2), at(2, 0.8), at(3, 0.9));
+    const [low, middle, high] = standings(at(1, 0.2), at(2, 0.85), at(3, 0.9));
     expect(low).toEqual({ is: 'beaten' });
     expect(high).toMatchObject({ is: 'open', against: 2 });
     expect(middle).toMatchObject({ is: 'open', against: 3 });

@@ -48,23 +48,32 @@ const level = 0.05;
  * open. 1 where one has no verdict.
  */
 export function chanceOfDifference(a: Measured, b: Measured, shared: Shared = nobodyShared): number {
-  const [n, m] = [judgedOf(a), judgedOf(b)];
-  if (!n || !m || a.precision.share === b.precision.share) return 1;
-  const first = { share: a.precision.share!, judged: n, population: Math.max(a.population, n) };
-  const second = { share: b.precision.share!, judged: m, population: Math.max(b.population, m) };
-  const open = leftOpen(first, second, shared);
+  if (!judgedOf(a) || !judgedOf(b)) return 1;
+  return chance(sideOf(a), sideOf(b), shared);
+}
+
+interface Side {
+  fits: number;
+  judged: number;
+  population: number;
+}
+const sideOf = (one: Measured): Side => ({
+  fits: one.precision.fits,
+  judged: judgedOf(one),
+  population: Math.max(one.population, judgedOf(one))
+});
+
+function chance(a: Side, b: Side, shared: Shared): number {
+  const [n, m] = [a.judged, b.judged];
+  if (a.fits / n === b.fits / m) return 1;
+  const open = leftOpen(a, b, shared);
   if (open <= 1e-9) return 0;
   const [onlyA, onlyB] = [n - shared.judged, m - shared.judged];
   const deals = (onlyA + 1) * (onlyB + 1) <= mostDealt;
-  let likely = deals
-    ? dealt(a.precision.fits, n, b.precision.fits, m, shared)
-    : normalChance(first, second, { ...nobodyShared, judged: shared.judged }, false);
+  let likely = deals ? dealt(a.fits, n, b.fits, m, shared) : normalChance(a, b, shared);
   // Those judged for one alone may be of another kind than those in both: where both have such, these are compared too.
   if (deals && onlyA && onlyB && Math.max(onlyA, onlyB) <= 2 * Math.min(onlyA, onlyB))
-    likely = Math.max(
-      likely,
-      dealt(a.precision.fits - shared.fits, onlyA, b.precision.fits - shared.fits, onlyB, nobodyShared)
-    );
+    likely = Math.max(likely, dealt(a.fits - shared.fits, onlyA, b.fits - shared.fits, onlyB, nobodyShared));
   return open > mostLeftOpen ? likely : 2 * (1 - normal(quantileOf(likely) / Math.sqrt(open)));
 }
 
@@ -72,7 +81,7 @@ export function chanceOfDifference(a: Measured, b: Measured, shared: Shared = no
 const mostLeftOpen = 0.5;
 
 /** Ways of dealing fits out that are gone through one by one. */
-const mostDealt = 40_000;
+const mostDealt = 4000;
 
 /** The share of the variance that is left when samples are large parts of their wholes. */
 function leftOpen(a: Side, b: Side, shared: Shared): number {
@@ -114,12 +123,6 @@ function quantileOf(chance: number): number {
   return (low + high) / 2;
 }
 
-interface Side {
-  share: number;
-  judged: number;
-  population: number;
-}
-
 function spreadOf(a: Side, b: Side, shared: Shared): number {
   const own = ({ judged, population }: Side) => 1 / judged - 1 / population;
   const together =
@@ -130,14 +133,11 @@ function spreadOf(a: Side, b: Side, shared: Shared): number {
   return own(a) + own(b) - 2 * together;
 }
 
-/** The chance by the normal distribution, with half a step of the shares taken off; `finite` counts what finite wholes leave open. */
-function normalChance(a: Side, b: Side, shared: Shared, finite = true): number {
-  const difference = Math.abs(a.share - b.share);
-  if (difference === 0) return 1;
-  const pooled = (a.share * a.judged + b.share * b.judged) / (a.judged + b.judged);
-  const unbounded = { ...a, population: Infinity };
-  const spread = finite ? spreadOf(a, b, shared) : spreadOf(unbounded, { ...b, population: Infinity }, shared);
-  if (spread <= 1e-12) return 0;
+/** The chance by the normal distribution, with half a step of the shares taken off, for more ways than can be gone through. */
+function normalChance(a: Side, b: Side, shared: Shared): number {
+  const difference = Math.abs(a.fits / a.judged - b.fits / b.judged);
+  const pooled = (a.fits + b.fits) / (a.judged + b.judged);
+  const spread = 1 / a.judged + 1 / b.judged - (2 * shared.judged) / (a.judged * b.judged);
   const steps = (1 / a.judged + 1 / b.judged) / 4;
   return 2 * (1 - normal(Math.max(0, difference - steps) / Math.sqrt(pooled * (1 - pooled) * spread)));
 }
@@ -175,22 +175,25 @@ export function verdictsToDecide(
   if (shareA === null || shareB === null || shareA === shareB) return null;
   if (chanceOfDifference(a, b, shared) <= level / among) return { first: 0, second: 0 };
   const side = (one: Measured, share: number, more: number): Side => {
-    const population = Math.max(one.population, judgedOf(one));
-    return { share, judged: Math.min(population, judgedOf(one) + more), population };
+    const { population } = sideOf(one);
+    const judged = Math.min(population, judgedOf(one) + more);
+    return { fits: Math.round(share * judged), judged, population };
   };
   const decided = (more: number) => {
     const [first, second] = [side(a, shareA, more), side(b, shareB, more)];
     // People in both samples grow as the samples do, up to all who are in both.
     const grown = (count: number, now: number, then: number) =>
-      Math.min(shared.people, (count * then) / Math.max(1, now));
+      Math.min(shared.people, Math.round((count * then) / Math.max(1, now)));
+    const judged = Math.min(grown(shared.judged, judgedOf(a), first.judged), first.judged, second.judged);
+    const fits = shared.judged ? Math.round((shared.fits * judged) / shared.judged) : 0;
     const then = {
-      judged: grown(shared.judged, judgedOf(a), first.judged),
-      fits: 0,
+      judged,
+      fits: Math.min(fits, first.fits, second.fits),
       firstInSecond: grown(shared.firstInSecond, judgedOf(a), first.judged),
       secondInFirst: grown(shared.secondInFirst, judgedOf(b), second.judged),
       people: shared.people
     };
-    return normalChance(first, second, then) <= level / among;
+    return chance(first, second, then) <= level / among;
   };
   const most = Math.max(a.population - judgedOf(a), b.population - judgedOf(b), 0);
   if (!decided(most)) return null;
