@@ -95,7 +95,7 @@ export const leftOverTerms = (leftover: Query | null): ReadonlySet<Term> =>
  */
 export function partEstimate(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
   const { size } = source.index;
-  if (asked === size && size > 0 && !source.sheet.listsAll && stay < size) return null;
+  if (asked === size && size > 0 && !source.sheet.listsAll) return null;
   const reported = source.told(asked, part);
   const most = source.sheet.limits.shown ?? Infinity;
   const shown = Math.min(asked, most);

@@ -183,6 +183,7 @@ function standingsOf(
       const [now, then] = [side.precision.share!, sides[best]!.precision.share!];
       return now > then || (now === then && rows[rivals[i]!]!.version > rows[rivals[best]!]!.version) ? i : best;
     }, 0);
+    const decided = new Map<number, ReturnType<typeof verdictsToDecide>>();
     const undecided = apart.filter((told) => !told).length;
     rivals.forEach((row, i) => {
       if (i !== leader && apart[pairAt(i, leader)]) {
@@ -194,11 +195,19 @@ function standingsOf(
         standings[row] = { is: 'best' };
         return;
       }
-      const decide = verdictsToDecide(sides[i]!, sides[other]!, sharedBy(sides[i]!, sides[other]!), undecided);
+      // Worked out once for a pair, whichever of the two is asked about.
+      const at = pairAt(i, other);
+      const pair = pairs[at]!;
+      let decide = decided.get(at);
+      if (decide === undefined) {
+        decide = verdictsToDecide(pair.first, pair.second, between[at], undecided);
+        decided.set(at, decide);
+      }
+      const [here, there] = pair.i === i ? (['first', 'second'] as const) : (['second', 'first'] as const);
       standings[row] = {
         is: 'open',
         against: rows[rivals[other]!]!.version,
-        decide: decide && { here: decide.first, there: decide.second }
+        decide: decide && { here: decide[here], there: decide[there] }
       };
     });
   }

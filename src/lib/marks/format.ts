@@ -1,7 +1,6 @@
 import type { Interval } from '$core/measure/wilson';
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
-const three = new Intl.NumberFormat('en', { maximumSignificantDigits: 3 });
 
 export const count = (value: number): string => whole.format(value);
 
@@ -12,10 +11,16 @@ export const isExact = ({ low, high }: Interval): boolean => Math.round(low) ===
 export const counted = (interval: Interval): string =>
   isExact(interval) ? count(interval.low) : `${count(interval.low)}–${count(interval.high)}`;
 
+/** A number to as many figures as its uncertainty leaves meaning in. */
+export function rounded(value: number, { low, high }: Interval): string {
+  const unit = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, (high - low) / 40))));
+  return count(Math.round(value / unit) * unit);
+}
+
 /** The middle of a count with a sign where it is not known exactly. */
 export const about = (interval: Interval & { middle?: number }): string => {
   const { low, high, middle = (low + high) / 2 } = interval;
-  return isExact(interval) ? count(middle) : `≈ ${three.format(Math.round(middle))}`;
+  return isExact(interval) ? count(middle) : `≈ ${rounded(middle, interval)}`;
 };
 
 /** A share as whole per cent, with a thin space before the sign. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
-  import { about, counted, count, isExact, percent, percentRange } from '$lib/marks/format';
+  import { about, counted, count, isExact, percent, percentRange, rounded } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
   import { expectedSpend } from '$core/measure/spend';
@@ -56,7 +56,8 @@
     const exact = isExact(figures.without) && isExact(whole);
     const sign = difference > 0 ? '+' : difference < 0 ? '−' : '';
     // Where a count is rounded or guessed, no change that shows is not no change.
-    return `${exact ? '' : '≈ '}${sign}${sign && ' '}${count(Math.abs(difference))}`;
+    const size = Math.abs(difference);
+    return `${exact ? '' : '≈ '}${sign}${sign && ' '}${exact ? count(size) : rounded(size, figures.without)}`;
   };
   const judged = (line: LedgerLine, source: Source) => {
     const only = line.figures[source.id]?.only;

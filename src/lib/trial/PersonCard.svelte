@@ -26,7 +26,8 @@
       .map((part) => {
         const mark = sampled.marks.find((one) => one.part === part)!;
         const value = sampled.values[mark.value]!;
-        return { part, word: value.text.slice(mark.from, mark.to), field: value.field };
+        const word = value.text.slice(mark.from, mark.to);
+        return { part, word: value.field === 'country' ? countryName(word) : word, field: value.field };
       })
   );
   /** What Eave read out of another text is marked as read. */
