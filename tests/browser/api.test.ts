@@ -120,13 +120,14 @@ describe('the API, as the screens use it', () => {
       searches: [{ boxes: { title: '"head of quality" OR QA', profile: 'NOT software' } }]
     });
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Counted by the API' });
-    const ledger = await api<{ count: { low: number; high: number }; rows: { path: number[] }[] }>(
-      'POST',
-      `/briefs/${id}/ledger`,
-      { text, sourceId: 'harrow-guild' }
-    );
-    expect(ledger.count.low).toBeLessThanOrEqual(ledger.count.high);
-    expect(ledger.rows.map(({ path }) => path)).toEqual([[], [0], [0, 0], [0, 1], [1]]);
+    const ledger = await api<{
+      found: { estimated: { possible: { low: number; high: number } } };
+      rows: { certain: unknown[]; possible: { path: number[] }[] };
+    }>('POST', `/briefs/${id}/ledger`, { text, sourceId: 'harrow-guild' });
+    const { low, high } = ledger.found.estimated.possible;
+    expect(low).toBeLessThanOrEqual(high);
+    expect(ledger.rows.certain).toEqual(ledger.rows.possible);
+    expect(ledger.rows.possible.map(({ path }) => path)).toEqual([[], [0], [0, 0], [0, 1], [1]]);
   });
 
   it('describes itself', async () => {

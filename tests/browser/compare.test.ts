@@ -143,7 +143,7 @@ describe('side by side', () => {
     await first.getByRole('button', { name: /is a fit$/ }).click();
     await first.getByRole('button', { name: /is a fit$/, pressed: true }).waitFor();
     await panel
-      .getByText(/judged here are fits/)
+      .getByText(/judged among them are fits/)
       .first()
       .waitFor();
     await panel.getByRole('region', { name: 'How both narrow at Harrow Guild' }).waitFor();
@@ -239,11 +239,11 @@ describe('two judges', () => {
     await differ.getByRole('button', { name: /as miss$/, pressed: true }).waitFor();
     await panel.getByText(/both judged 4 people/).waitFor();
     await expectAccessible(page);
-    const after = await api<{ precision: { misses: number }; sample: unknown[] }>(
+    const after = await api<{ figures: { precision: { possible: { misses: number } } }; sample: unknown[] }>(
       'GET',
       `/briefs/${id}/trials/${trial.id}`
     );
-    expect(after.precision.misses).toBeGreaterThan(0);
+    expect(after.figures.precision.possible.misses).toBeGreaterThan(0);
   });
 });
 

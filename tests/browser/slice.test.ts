@@ -226,7 +226,7 @@ describe('the whole job on a file of one’s own', () => {
     await page.keyboard.press('ControlOrMeta+Enter');
     await page.waitForURL(/\/trial\?trial=/);
     await page.getByRole('heading', { name: 'Version 1 on My contacts' }).waitFor();
-    await page.getByText('40 drawn through all 180 shown.').waitFor();
+    await page.getByText(/40 drawn through all 180\./).waitFor();
     await judge(page, 'fmfm');
     await page.getByRole('region', { name: 'Precision so far' }).getByText('50 %').waitFor();
 

@@ -50,6 +50,7 @@ describe('problems of a string', () => {
     ['bad-range', 'headcount:[200 TO 50]', /lower bound comes first/, 'Swap them', 'headcount:[50 TO 200]'],
     ['bad-number', 'headcount:big', /is not a number/],
     ['range-on-words', 'title:[1 TO 2]', /holds words/],
+    ['unknown-value', 'QA AND country:Denmrk', /is no country/, 'Write Denmark', 'QA AND country:Denmark'],
     ['short-wildcard', 'ab*', /three letters or more/, 'Take the * out', 'ab'],
     ['wildcard-in-phrase', '"pharma* firm"', /not a wildcard/, 'Take it out', '"pharma firm"'],
     ['misplaced-wildcard', 'pha*rma', /only at the end/, 'Take it out', 'pharma'],
@@ -408,7 +409,7 @@ describe('the cards of the sources', () => {
     await lantern.getByText(/of 32 words/).waitFor();
     await lantern.getByText(/cannot be asked all of it/).waitFor();
     await card(page, 'Quillbank').getByText('head of quality or QA').waitFor();
-    await card(page, 'Marlow Register').getByRole('button', { name: 'Copy all: Marlow Register' }).waitFor();
+    await card(page, 'Marlow Register').getByRole('button', { name: 'Copy: Marlow Register' }).waitFor();
     await expectAccessible(page);
   });
 });
