@@ -4,11 +4,17 @@ import svelte from 'eslint-plugin-svelte';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
+/** Outside the core, a room of it is imported by its own index, or all of it by the core's face. */
+const throughRooms = (files) =>
+  files[0].startsWith('src/core/')
+    ? []
+    : [{ group: ['$core/*/*'], message: 'Import a room of the core by its index, as in $core/measure.' }];
+
 /** Imports run one way only: routes → lib and server → sources → core (docs/architecture.md). */
 const direction = (files, patterns, message) => ({
   files,
   ignores: ['**/*.test.ts'],
-  rules: { 'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }] }
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }, ...throughRooms(files)] }] }
 });
 const outside = [
   '$lib',
@@ -50,6 +56,11 @@ export default ts.config(
     ['src/core/**/*.ts'],
     [...outside, '$sources/*', '$core/*', '**/sources/**', '**/server/**', '**/lib/**', '**/routes/**'],
     'The core imports nothing outside itself but small pure libraries.'
+  ),
+  direction(
+    ['src/routes/**/*.ts', 'src/routes/**/*.svelte'],
+    ['sequelize', 'pg', 'umzug'],
+    'Pages and endpoints ask the services, which ask the database.'
   ),
   direction(
     ['src/sources/**/*.ts'],

@@ -18,15 +18,21 @@ describe('import directions', () => {
     ['src/sources/source.ts', '$lib/api/call'],
     ['src/server/refusal.ts', '$lib/api/call'],
     ['src/lib/api/call.ts', '$server/services/briefs'],
-    ['src/lib/api/call.ts', '$sources/source']
+    ['src/lib/api/call.ts', '$sources/source'],
+    ['src/lib/api/call.ts', '$core/query/query'],
+    ['src/server/refusal.ts', '$core/measure/wilson'],
+    ['src/sources/source.ts', '$core/query/query'],
+    ['src/routes/+page.ts', '$core/query/query'],
+    ['src/routes/+page.ts', 'sequelize']
   ])('%s may not import %s', async (file, source) => expect(await refused(file, source)).toBe(true));
 
   it.each([
     ['src/core/query/parse.ts', './lex'],
     ['src/core/query/parse.ts', 'zod'],
-    ['src/sources/source.ts', '$core/query/query'],
+    ['src/sources/source.ts', '$core/query'],
     ['src/server/refusal.ts', '$sources/source'],
     ['src/lib/api/call.ts', '$server/api/contract'],
-    ['src/lib/api/call.ts', '$core/query/query']
+    ['src/lib/api/call.ts', '$core/query'],
+    ['src/routes/+page.ts', '$core']
   ])('%s may import %s', async (file, source) => expect(await refused(file, source)).toBe(false));
 });

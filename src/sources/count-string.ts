@@ -1,19 +1,7 @@
-import {
-  addAll,
-  countBits,
-  countCommon,
-  emptyBitmap,
-  firstOf,
-  fullBitmap,
-  takeOut,
-  type Bitmap
-} from '$core/corpus/bitmap';
-import { render, type Rendering } from '$core/dialect/render';
-import { toldBy } from '$core/dialect/sheet';
-import { countInterval } from '$core/measure/count';
-import { foundBy, type Found, type SearchAnswer } from '$core/measure/figures';
-import { keyOf } from '$core/query/key';
-import { isTerm, type Query } from '$core/query/query';
+import { addAll, countBits, countCommon, emptyBitmap, firstOf, fullBitmap, takeOut, type Bitmap } from '$core/corpus';
+import { render, type Rendering, toldBy } from '$core/dialect';
+import { countInterval, foundBy, type Found, type SearchAnswer } from '$core/measure';
+import { keyOf, isTerm, type Query } from '$core/query';
 import type { IndexedSource } from './indexed-source';
 
 export interface Counted {

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { drawSample, extendSample } from '$core/measure/draw-sample';
-import { precisionOf } from '$core/measure/precision';
-import { parse } from '$core/query/parse';
-import { harrowGuild, lanternfield, quillbank } from '$core/dialect/sheets';
+import { drawSample, extendSample, precisionOf } from '$core/measure';
+import { parse } from '$core/query';
+import { harrowGuild, lanternfield, quillbank } from '$core/dialect';
 import { makeStandIn, standIns } from './stand-ins/stand-ins';
 import { tryString } from './try-string';
 import { isTrulyWanted, makeWorld } from './world/world';

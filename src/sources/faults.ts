@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { seededRandom } from '$core/measure/random';
+import { seededRandom } from '$core/measure';
 import type { Page } from './source';
 
 /** What can go wrong at a stand-in, as it does at real places. Each can be switched. */

@@ -1,10 +1,7 @@
-import type { IndexParts, PeopleList } from '$core/corpus/index-parts';
-import { PeopleIndex } from '$core/corpus/people-index';
-import type { Person } from '$core/corpus/person';
-import { sheetSchema, type Sheet } from '$core/dialect/sheet';
-import type { ColumnField } from '$core/formats/columns';
-import { matchingOf } from '$core/query/matching';
-import { scopes, type Scope } from '$core/query/scopes';
+import { type IndexParts, type PeopleList, PeopleIndex, type Person } from '$core/corpus';
+import { sheetSchema, type Sheet } from '$core/dialect';
+import type { ColumnField } from '$core/formats';
+import { matchingOf, scopes, type Scope } from '$core/query';
 import { IndexedSource } from './indexed-source';
 
 /** What a file tells whose columns are matched so. What someone says of themselves, or what they know, is taken for their profile. */

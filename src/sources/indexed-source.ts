@@ -1,15 +1,16 @@
-import type { PeopleList } from '$core/corpus/index-parts';
-import { PeopleIndex } from '$core/corpus/people-index';
-import type { Person } from '$core/corpus/person';
-import { countBits, emptyBitmap, fullBitmap, rowsOf, type Bitmap } from '$core/corpus/bitmap';
-import { readSearch, type Search } from '$core/dialect/search';
-import type { Sheet } from '$core/dialect/sheet';
-import { countInterval, shownCount } from '$core/measure/count';
-import type { Interval } from '$core/measure/wilson';
-import { keyOf } from '$core/query/key';
-import type { Query } from '$core/query/query';
-import { hashText } from '$core/measure/random';
-import { matchingOf } from '$core/query/matching';
+import {
+  type PeopleList,
+  PeopleIndex,
+  type Person,
+  countBits,
+  emptyBitmap,
+  fullBitmap,
+  rowsOf,
+  type Bitmap
+} from '$core/corpus';
+import { readSearch, type Search, type Sheet } from '$core/dialect';
+import { countInterval, shownCount, type Interval, hashText } from '$core/measure';
+import { keyOf, type Query, matchingOf } from '$core/query';
 import type { Answer, Page, Source } from './source';
 
 /** A source over people held in memory: reads each search by its sheet, answers in the order of its people. */

@@ -1,9 +1,6 @@
-import { rowsOf } from '$core/corpus/bitmap';
-import type { Person } from '$core/corpus/person';
-import { samePeople } from '$core/people/same-person';
-import { matchingOf } from '$core/query/matching';
-import { join, type Query } from '$core/query/query';
-import { tokenKeys } from '$core/query/tokens';
+import { rowsOf, type Person } from '$core/corpus';
+import { samePeople } from '$core/people';
+import { matchingOf, join, type Query, tokenKeys } from '$core/query';
 import type { IndexedSource } from './indexed-source';
 
 /** Records looked at for one person, at most. */

@@ -1,12 +1,9 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { rowsOf } from '$core/corpus/bitmap';
-import { PeopleIndex } from '$core/corpus/people-index';
-import type { Person } from '$core/corpus/person';
-import { harrowGuild } from '$core/dialect/sheets';
-import { drawSample } from '$core/measure/draw-sample';
-import { matchingOf } from '$core/query/matching';
-import { parse } from '$core/query/parse';
-import { candidates, judgedSource, measure } from '$core/suggest/propose';
+import { rowsOf, PeopleIndex, type Person } from '$core/corpus';
+import { harrowGuild } from '$core/dialect';
+import { drawSample } from '$core/measure';
+import { matchingOf, parse } from '$core/query';
+import { candidates, judgedSource, measure } from '$core/suggest';
 import { harrowPeople } from './stand-ins/records';
 import { isTrulyWanted, makeWorld } from './world/world';
 

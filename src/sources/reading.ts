@@ -1,13 +1,7 @@
-import { addAll, countCommon, emptyBitmap, fullBitmap, keepCommon, type Bitmap } from '$core/corpus/bitmap';
-import type { Readings } from '$core/corpus/people-index';
-import { render } from '$core/dialect/render';
-import { readSearch } from '$core/dialect/search';
-import { toldBy } from '$core/dialect/sheet';
-import { estimatedResult, type Estimate } from '$core/measure/estimate';
-import type { PeopleSets } from '$core/measure/term-ledger';
-import { keyOf } from '$core/query/key';
-import { terms, type Query, type Term } from '$core/query/query';
-import { isTextScope, type Scope } from '$core/query/scopes';
+import { addAll, countCommon, emptyBitmap, fullBitmap, keepCommon, type Bitmap, type Readings } from '$core/corpus';
+import { render, readSearch, toldBy } from '$core/dialect';
+import { estimatedResult, type Estimate, type PeopleSets } from '$core/measure';
+import { keyOf, terms, type Query, type Term, isTextScope, type Scope } from '$core/query';
 import type { IndexedSource } from './indexed-source';
 
 /** What a source makes of one term: whom it brings when asked it, and who then meets it for certain or may. */

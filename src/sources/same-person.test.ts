@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { samePeople, type SourceRecord } from '$core/people/same-person';
+import { samePeople, type SourceRecord } from '$core/people';
 import { harrowPeople, lanternfieldPeople, marlowPeople, quillbankPeople } from './stand-ins/records';
 import { makeWorld } from './world/world';
 

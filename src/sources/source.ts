@@ -1,7 +1,6 @@
-import type { Person } from '$core/corpus/person';
-import type { Search } from '$core/dialect/search';
-import type { Interval } from '$core/measure/wilson';
-import type { Sheet } from '$core/dialect/sheet';
+import type { Person } from '$core/corpus';
+import type { Search, Sheet } from '$core/dialect';
+import type { Interval } from '$core/measure';
 
 /** What a source answers to one search. */
 export interface Answer {

@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { parse } from '$core/query/parse';
-import { personSchema } from '$core/corpus/person';
-import { matcher } from '$core/query/matches';
-import { matchingOf } from '$core/query/matching';
+import { parse, matcher, matchingOf } from '$core/query';
+import { personSchema } from '$core/corpus';
 import { countString } from './count-string';
 import type { IndexedSource } from './indexed-source';
 import { harrowPeople, lanternfieldPeople, quillbankPeople } from './stand-ins/records';

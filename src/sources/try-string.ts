@@ -1,11 +1,7 @@
-import type { Person } from '$core/corpus/person';
-import { render, type Rendering } from '$core/dialect/render';
-import { toldBy, type Sheet } from '$core/dialect/sheet';
-import { countInterval } from '$core/measure/count';
-import { foundBy, type Found, type SearchAnswer } from '$core/measure/figures';
-import { matchingOf } from '$core/query/matching';
-import type { Query } from '$core/query/query';
-import { truthReader } from '$core/query/truth';
+import type { Person } from '$core/corpus';
+import { render, type Rendering, toldBy, type Sheet } from '$core/dialect';
+import { countInterval, foundBy, type Found, type SearchAnswer } from '$core/measure';
+import { matchingOf, type Query, truthReader } from '$core/query';
 import type { Answer, Source } from './source';
 
 /** What a string finds at one source: how many, and the people that can be seen. */

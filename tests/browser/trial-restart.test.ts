@@ -51,7 +51,12 @@ describe('a trial at places with faults, its server killed in the middle', () =>
     const lanternfield = page.getByRole('region', { name: 'How far version 1 on Lanternfield is' });
     await lanternfield.getByRole('button', { name: 'Stop' }).waitFor();
     const trialId = new URL(page.url()).searchParams.get('trial')!;
-    type Trial = { state: string; found: { shown: number }; progress: { pages: number }; sample: { person: { id: string } }[] };
+    type Trial = {
+      state: string;
+      found: { shown: number };
+      progress: { pages: number };
+      sample: { person: { id: string } }[];
+    };
     const read = () => api<Trial>('GET', `/briefs/${id}/trials/${trialId}`);
     while ((await read()).progress.pages < 5) await new Promise((done) => setTimeout(done, 30));
     application.stop();

@@ -3,7 +3,7 @@
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
   import { count, counted, percent, percentRange } from '$lib/marks/format';
-  import { frontOf } from '$core/measure/front';
+  import { frontOf } from '$core/measure';
   import type { Answer } from '$server/api/contract';
   import ChartFrame from './ChartFrame.svelte';
   import { markPath } from './source-marks';

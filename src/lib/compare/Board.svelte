@@ -3,7 +3,7 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { count } from '$lib/marks/format';
-  import { differenceOf } from '$core/measure/told-apart';
+  import { differenceOf } from '$core/measure';
   import type { Answer, BehindKind } from '$server/api/contract';
   import type { Choice } from '$server/api/documents';
   import { boardMeasures, type Cell } from './board-measures';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Interval } from '$core/measure/wilson';
+  import type { Interval } from '$core/measure';
 
   let { share, interval }: { share: number; interval: Interval } = $props();
   const x = (value: number) => 5 + value * 166;

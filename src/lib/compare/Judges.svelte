@@ -4,7 +4,7 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import type { Verdict } from '$core/measure/precision';
+  import type { Verdict } from '$core/measure';
   import { contract, type Answer } from '$server/api/contract';
 
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { count, percentRange } from '$lib/marks/format';
-  import { wilson } from '$core/measure/wilson';
+  import { wilson } from '$core/measure';
   import KnownGoods from '$lib/trial/KnownGoods.svelte';
   import type { Answer } from '$server/api/contract';
 

@@ -6,11 +6,7 @@
   import PartChanges from '$lib/string/PartChanges.svelte';
   import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
   import TwoNarrowings from '$lib/charts/TwoNarrowings.svelte';
-  import { compareVersions } from '$core/query/compare-versions';
-  import { setQueries } from '$core/query/named-sets';
-  import { parse } from '$core/query/parse';
-  import { partsOf } from '$core/query/parts';
-  import { print } from '$core/query/print';
+  import { compareVersions, setQueries, parse, partsOf, print } from '$core/query';
   import { contract, type Answer } from '$server/api/contract';
 
   type Version = Answer<'listVersions'>[number];

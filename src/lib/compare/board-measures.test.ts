@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { boardOf, type TriedCell } from '$core/measure/board';
-import type { Verdict } from '$core/measure/precision';
-import { harrowGuild, quillbank } from '$core/dialect/sheets';
+import { boardOf, type TriedCell, type Verdict } from '$core/measure';
+import { harrowGuild, quillbank } from '$core/dialect';
 import type { Answer } from '$server/api/contract';
 import { boardMeasures, headline, sortVersions, type Cell } from './board-measures';
 

@@ -1,5 +1,5 @@
 import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
-import { wilson } from '$core/measure/wilson';
+import { wilson } from '$core/measure';
 import type { Answer, BehindKind } from '$server/api/contract';
 
 export type Cell = Answer<'compare'>['cells'][number];

@@ -3,7 +3,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import { columnFields, mappingFault, type ColumnField } from '$core/formats/columns';
+  import { columnFields, mappingFault, type ColumnField } from '$core/formats';
   import { contract, type Answer } from '$server/api/contract';
 
   interface Props {

@@ -1,7 +1,6 @@
 <script lang="ts">
   import CopyButton from '$lib/frame/CopyButton.svelte';
-  import { namedSetSchema, setQueries, type NamedSet } from '$core/query/named-sets';
-  import { print } from '$core/query/print';
+  import { namedSetSchema, setQueries, type NamedSet, print } from '$core/query';
   import type { Answer } from '$server/api/contract';
 
   type WordSet = Answer<'listWordSets'>[number];

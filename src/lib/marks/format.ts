@@ -1,4 +1,4 @@
-import type { Interval } from '$core/measure/wilson';
+import type { Interval } from '$core/measure';
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
 

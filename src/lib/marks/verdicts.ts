@@ -1,4 +1,4 @@
-import type { Verdict } from '$core/measure/precision';
+import type { Verdict } from '$core/measure';
 
 /** Sign, word and key of each verdict; they differ in shape and word as well as colour. */
 export const verdicts: Record<Verdict, { sign: string; word: string; key: string; colour: string }> = {

@@ -1,8 +1,6 @@
 <script lang="ts">
-  import { countryName } from '$core/people/countries';
-  import { personaFromText, type BriefFact } from '$core/persona/persona-from-text';
-  import type { Regions } from '$core/people/regions';
-  import { canTake } from '$core/persona/take-facts';
+  import { countryName, type Regions } from '$core/people';
+  import { personaFromText, type BriefFact, canTake } from '$core/persona';
 
   interface Props {
     regions: Regions;

@@ -2,8 +2,8 @@
   import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import { customersOf, readCustomerTable } from '$core/formats/customers-file';
-  import { contactKeys } from '$core/people/contact-keys';
+  import { customersOf, readCustomerTable } from '$core/formats';
+  import { contactKeys } from '$core/people';
   import { contract, type Answer } from '$server/api/contract';
 
   interface Props {

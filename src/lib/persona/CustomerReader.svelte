@@ -1,11 +1,9 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
   import { count, percent, percentRange } from '$lib/marks/format';
-  import type { Person } from '$core/corpus/person';
-  import { columnFields, type ColumnField } from '$core/formats/columns';
-  import { customersOf, readCustomerTable, type CustomerTable } from '$core/formats/customers-file';
-  import { liftOf, personaFromCustomers, type CustomerTrait } from '$core/persona/persona-from-customers';
-  import type { BriefFact } from '$core/persona/persona-from-text';
+  import type { Person } from '$core/corpus';
+  import { columnFields, type ColumnField, customersOf, readCustomerTable, type CustomerTable } from '$core/formats';
+  import { liftOf, personaFromCustomers, type CustomerTrait, type BriefFact } from '$core/persona';
   import { contract, type Answer } from '$server/api/contract';
 
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { otherFacts, type Persona } from '$core/persona/persona';
-  import { isNumberFact } from '$core/query/scopes';
+  import { otherFacts, type Persona } from '$core/persona';
+  import { isNumberFact } from '$core/query';
 
   type Fact = Persona['facts'][number];
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Persona } from '$core/persona/persona';
+  import type { Persona } from '$core/persona';
   import LinesField from './LinesField.svelte';
 
   type Band = Persona['bands'][number];

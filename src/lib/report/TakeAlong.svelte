@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { saveFile } from '$lib/frame/save-file';
-  import { reportCsv, reportMarkdown, type Report } from '$core/formats/report';
+  import { reportCsv, reportMarkdown, type Report } from '$core/formats';
   import { contract } from '$server/api/contract';
 
   interface Props {
@@ -29,7 +30,13 @@
   const saveQrels = () =>
     act(async () => saveFile((await call(contract.exportQrels, { params })).text, `${file}.qrels`, 'text/plain'));
   const saveRuns = () =>
-    act(async () => saveFile((await call(contract.exportRuns, { params })).text, `${file}.run`, 'text/plain'));
+    act(async () =>
+      saveFile(
+        (await call(contract.exportRuns, { params, query: { certain: certainQuery() } })).text,
+        `${file}.run`,
+        'text/plain'
+      )
+    );
   const saveBrief = () =>
     act(async () =>
       saveFile(

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Checkbox from 'carbon-components-svelte/src/Checkbox/Checkbox.svelte';
-  import type { Box, Fact, Sheet } from '$core/dialect/sheet';
-  import { isNumberFact, namedFacts, numberFacts, scopes, textScopes, type Scope } from '$core/query/scopes';
+  import type { Box, Fact, Sheet } from '$core/dialect';
+  import { isNumberFact, namedFacts, numberFacts, scopes, textScopes, type Scope } from '$core/query';
 
   interface Props {
     sheet: Sheet;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { compareVersions } from '$core/query/compare-versions';
+  import { compareVersions } from '$core/query';
   import PartChanges from './PartChanges.svelte';
 
   interface Props {

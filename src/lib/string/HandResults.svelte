@@ -2,8 +2,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, counted } from '$lib/marks/format';
-  import { readCount } from '$core/formats/read-count';
-  import { pageFields, readResultPage, type PageField, type PageRow } from '$core/formats/read-result-page';
+  import { readCount, pageFields, readResultPage, type PageField, type PageRow } from '$core/formats';
   import { contract } from '$server/api/contract';
 
   interface Props {

@@ -4,9 +4,8 @@
   import { about, counted, count, isExact, percent, percentRange, rounded } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
-  import { expectedSpend } from '$core/measure/spend';
-  import { wilson } from '$core/measure/wilson';
-  import type { Query } from '$core/query/query';
+  import { expectedSpend, wilson } from '$core/measure';
+  import type { Query } from '$core/query';
   import type { Answer } from '$server/api/contract';
   import { changeOf, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
 

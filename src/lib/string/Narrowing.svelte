@@ -5,8 +5,7 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import type { Part } from '$core/query/parts';
-  import { print } from '$core/query/print';
+  import { type Part, print } from '$core/query';
   import type { Answer } from '$server/api/contract';
 
   interface Props {

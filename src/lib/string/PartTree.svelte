@@ -13,11 +13,16 @@
     switchKind,
     unwrapPart,
     wrapPart,
-    type Path
-  } from '$core/query/edit-outline';
-  import { isLeaf, printOutline, readLeaf, type Outline, type OutlineGroup } from '$core/query/outline';
-  import { originNames, termKey, type Origin } from '$core/persona/trace';
-  import { scopes, type Scope } from '$core/query/scopes';
+    type Path,
+    isLeaf,
+    printOutline,
+    readLeaf,
+    type Outline,
+    type OutlineGroup,
+    scopes,
+    type Scope
+  } from '$core/query';
+  import { originNames, termKey, type Origin } from '$core/persona';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { draggableRow } from './draggable-row';
   import { pathKey, treeRows, wordingsOf, type TreeRow } from './tree-rows';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { CleanPaste } from '$core/formats/clean-pasted';
+  import type { CleanPaste } from '$core/formats';
 
   interface Props {
     clean: CleanPaste;

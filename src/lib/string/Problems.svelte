@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Problem } from '$core/query/problem';
+  import type { Problem } from '$core/query';
 
   interface Props {
     problems: readonly Problem[];

@@ -2,7 +2,7 @@
   import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { count, percent } from '$lib/marks/format';
-  import { factLabel } from '$core/dialect/sheet';
+  import { factLabel } from '$core/dialect';
   import type { Answer } from '$server/api/contract';
   import { factWords } from './fact-words';
   import type { SourceReading } from './reading-messages';

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { describe } from '$core/query/describe';
-  import { read } from '$core/dialect/search-text';
-  import { layOut } from '$core/query/outline';
+  import { describe, layOut } from '$core/query';
+  import { read } from '$core/dialect';
   import type { Answer } from '$server/api/contract';
 
   type Source = Answer<'listSources'>[number];

@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { isolateHistory, redo, undo } from '@codemirror/commands';
   import type { EditorView } from '@codemirror/view';
-  import type { Problem } from '$core/query/problem';
+  import type { Problem } from '$core/query';
   import { readAgain, showProblems, stringEditor, type EditorContext } from './editor';
 
   interface Props extends EditorContext {

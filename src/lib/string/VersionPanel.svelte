@@ -2,9 +2,7 @@
   import { diffWordsWithSpace } from 'diff';
   import PartChanges from './PartChanges.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
-  import { compareVersions } from '$core/query/compare-versions';
-  import { setQueries } from '$core/query/named-sets';
-  import type { SetQueries } from '$core/query/parse';
+  import { compareVersions, setQueries, type SetQueries } from '$core/query';
   import type { Answer } from '$server/api/contract';
 
   type Version = Answer<'listVersions'>[number];

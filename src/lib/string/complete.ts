@@ -1,8 +1,6 @@
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
-import { countries } from '$core/people/countries';
-import { industries } from '$core/people/industries';
-import { quoted } from '$core/query/print';
-import { isScope, scopes, type Scope } from '$core/query/scopes';
+import { countries, industries } from '$core/people';
+import { quoted, isScope, scopes, type Scope } from '$core/query';
 
 /** What can be offered besides scopes and operators. */
 export interface Offers {

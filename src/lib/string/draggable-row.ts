@@ -5,7 +5,7 @@ import {
   extractInstruction,
   type Operation
 } from '@atlaskit/pragmatic-drag-and-drop-hitbox/list-item';
-import type { Path } from '$core/query/edit-outline';
+import type { Path } from '$core/query';
 
 interface Row {
   path: Path;

@@ -15,14 +15,18 @@ import {
   type DecorationSet,
   type Tooltip
 } from '@codemirror/view';
-import { cleanPasted, type CleanPaste } from '$core/formats/clean-pasted';
-import { describe } from '$core/query/describe';
-import { lex } from '$core/query/lex';
-import { limits } from '$core/query/limits';
-import { parseForm, type SetQueries } from '$core/query/parse';
-import { partsOf } from '$core/query/parts';
-import type { Problem } from '$core/query/problem';
-import { terms, type Query } from '$core/query/query';
+import { cleanPasted, type CleanPaste } from '$core/formats';
+import {
+  describe,
+  lex,
+  limits,
+  parseForm,
+  type SetQueries,
+  partsOf,
+  type Problem,
+  terms,
+  type Query
+} from '$core/query';
 import { partGlyph, partTint } from '$lib/marks/parts';
 import { complete, type Offers } from './complete';
 import { partAt } from './part-at';

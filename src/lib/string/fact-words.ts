@@ -1,4 +1,4 @@
-import type { Search } from '$core/dialect/search';
+import type { Search } from '$core/dialect';
 
 const list = new Intl.ListFormat('en', { type: 'disjunction' });
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { parse } from '$core/query/parse';
+import { parse } from '$core/query';
 import type { Answer } from '$server/api/contract';
 import { changeOf, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
 

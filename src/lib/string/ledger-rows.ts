@@ -1,6 +1,5 @@
-import { isTerm, type Query } from '$core/query/query';
-import { print } from '$core/query/print';
-import type { Interval } from '$core/measure/wilson';
+import { isTerm, type Query, print } from '$core/query';
+import type { Interval } from '$core/measure';
 import type { Answer } from '$server/api/contract';
 
 type Reading = 'certain' | 'possible';

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { setQueries } from '$core/query/named-sets';
-import { parse } from '$core/query/parse';
-import { print } from '$core/query/print';
+import { setQueries, parse, print } from '$core/query';
 import { partAt } from './part-at';
 
 const at = (text: string, place: number, sets?: ReturnType<typeof setQueries>) => {

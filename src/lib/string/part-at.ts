@@ -1,4 +1,4 @@
-import { isTerm, type Query } from '$core/query/query';
+import { isTerm, type Query } from '$core/query';
 
 /** The smallest part of a query that stands at a place in its text and says something on its own. */
 export function partAt(query: Query, at: number): Query | null {

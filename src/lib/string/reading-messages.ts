@@ -1,6 +1,5 @@
-import type { Rendering } from '$core/dialect/render';
-import type { Sheet } from '$core/dialect/sheet';
-import type { Problem } from '$core/query/problem';
+import type { Rendering, Sheet } from '$core/dialect';
+import type { Problem } from '$core/query';
 
 /** A string to be read, with the word sets it may name and the sheets it is translated for. */
 export interface ReadingQuestion {

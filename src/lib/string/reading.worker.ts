@@ -1,12 +1,5 @@
-import { render } from '$core/dialect/render';
-import { writeText } from '$core/dialect/search-text';
-import { sourceProblems } from '$core/dialect/source-problems';
-import { describe } from '$core/query/describe';
-import { layOut } from '$core/query/outline';
-import { parse } from '$core/query/parse';
-import { print } from '$core/query/print';
-import { setQueries } from '$core/query/named-sets';
-import { simplify } from '$core/query/simplify';
+import { render, writeText, sourceProblems } from '$core/dialect';
+import { describe, layOut, parse, print, setQueries, simplify } from '$core/query';
 import type { ReadingAnswer, ReadingQuestion } from './reading-messages';
 
 let latest = 0;

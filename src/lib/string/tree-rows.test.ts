@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isLeaf, outlineOf } from '$core/query/outline';
-import { setQueries } from '$core/query/named-sets';
-import { nodeAt } from '$core/query/edit-outline';
+import { isLeaf, outlineOf, setQueries, nodeAt } from '$core/query';
 import { treeRows, wordingsOf } from './tree-rows';
 
 const rows = (text: string, folded: string[] = []) =>

@@ -1,6 +1,4 @@
-import { isLeaf, type Outline, type OutlineGroup } from '$core/query/outline';
-import type { Path } from '$core/query/edit-outline';
-import type { Scope } from '$core/query/scopes';
+import { isLeaf, type Outline, type OutlineGroup, type Path, type Scope } from '$core/query';
 
 /** One line of the tree of a string. */
 export interface TreeRow {

@@ -1,10 +1,9 @@
 <script lang="ts">
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { percent } from '$lib/marks/format';
-  import type { Person } from '$core/corpus/person';
-  import { matchingOf, type MatchingRules } from '$core/query/matching';
-  import type { Query } from '$core/query/query';
-  import { causesOf } from '$core/suggest/explain';
+  import type { Person } from '$core/corpus';
+  import { matchingOf, type MatchingRules, type Query } from '$core/query';
+  import { causesOf } from '$core/suggest';
   import { fieldWords } from './field-words';
 
   interface Props {

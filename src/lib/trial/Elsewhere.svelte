@@ -1,6 +1,6 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
-  import type { Person } from '$core/corpus/person';
+  import type { Person } from '$core/corpus';
   import { contract, type Answer } from '$server/api/contract';
 
   let { person, except }: { person: Person; except: string } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import type { Mark } from '$core/query/parts';
+  import type { Mark } from '$core/query';
 
   let { text, marks }: { text: string; marks: readonly Mark[] } = $props();
 

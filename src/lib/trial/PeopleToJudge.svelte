@@ -2,8 +2,8 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { verdicts } from '$lib/marks/verdicts';
-  import type { Verdict } from '$core/measure/precision';
-  import { countryName } from '$core/people/countries';
+  import type { Verdict } from '$core/measure';
+  import { countryName } from '$core/people';
   import { contract, type Answer } from '$server/api/contract';
 
   type Drawn = Answer<'whoGoes'>['goes']['sample'][number];

@@ -3,7 +3,7 @@
   import { fieldWords } from './field-words';
   import Marked from './Marked.svelte';
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import { countryName } from '$core/people/countries';
+  import { countryName } from '$core/people';
   import type { Answer } from '$server/api/contract';
 
   type Trial = Answer<'readTrial'>;

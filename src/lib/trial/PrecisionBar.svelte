@@ -2,7 +2,7 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { percent, percentRange } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import { verdictsNeeded, type Precision } from '$core/measure/precision';
+  import { verdictsNeeded, type Precision } from '$core/measure';
 
   interface Props {
     precision: Precision;

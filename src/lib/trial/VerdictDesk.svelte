@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import { verdicts } from '$lib/marks/verdicts';
-  import type { Verdict } from '$core/measure/precision';
-  import type { FactCheck } from '$core/persona/check-facts';
+  import type { Verdict } from '$core/measure';
+  import type { FactCheck } from '$core/persona';
   import { reasons } from './reasons';
 
   interface Props {

@@ -1,6 +1,6 @@
 import { SvelteMap } from 'svelte/reactivity';
 import { ApiProblem } from '$lib/api/call';
-import type { Verdict } from '$core/measure/precision';
+import type { Verdict } from '$core/measure';
 
 export interface KeptVerdict {
   verdict: Verdict;

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { about } from '$lib/marks/format';
-  import { groupOf, type WordingRow } from '$core/persona/wording-table';
-  import { tokenKeys } from '$core/query/tokens';
-  import { quoted } from '$core/query/print';
-  import type { Interval } from '$core/measure/wilson';
+  import { groupOf, type WordingRow } from '$core/persona';
+  import { tokenKeys, quoted } from '$core/query';
+  import type { Interval } from '$core/measure';
 
   interface Props {
     rows: readonly WordingRow[];

@@ -7,7 +7,7 @@
   import { saveFile } from '$lib/frame/save-file';
   import WordSetForm from '$lib/library/WordSetForm.svelte';
   import { count } from '$lib/marks/format';
-  import type { NamedSet } from '$core/query/named-sets';
+  import type { NamedSet } from '$core/query';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();

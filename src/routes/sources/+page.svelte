@@ -6,8 +6,7 @@
   import Refused from '$lib/frame/Refused.svelte';
   import ImportDesk from '$lib/imports/ImportDesk.svelte';
   import { count } from '$lib/marks/format';
-  import { factLabel, type Sheet } from '$core/dialect/sheet';
-  import { generalSheets } from '$core/dialect/sheets';
+  import { factLabel, type Sheet, generalSheets } from '$core/dialect';
   import { contract, type Answer } from '$server/api/contract';
 
   let { data } = $props();

@@ -1,10 +1,8 @@
 import { z } from 'zod';
-import { personSchema } from '$core/corpus/person';
-import { searchSchema } from '$core/dialect/search';
-import { sheetSchema, upgradedSheet } from '$core/dialect/sheet';
-import { searchAnswerSchema } from '$core/measure/figures';
-import { namedSetSchema } from '$core/query/named-sets';
-import { querySchema } from '$core/query/query';
+import { personSchema } from '$core/corpus';
+import { searchSchema, sheetSchema, upgradedSheet } from '$core/dialect';
+import { searchAnswerSchema } from '$core/measure';
+import { namedSetSchema, querySchema } from '$core/query';
 import { documentSchemas } from './documents';
 
 const sourceId = z.string().min(1).max(100);

@@ -1,19 +1,12 @@
 import { z } from 'zod';
-import { personSchema } from '$core/corpus/person';
-import { fields } from '$core/corpus/values';
-import { sheetSchema } from '$core/dialect/sheet';
-import { columnMappingSchema } from '$core/formats/columns';
-import { namedSetSchema, setNameSchema } from '$core/query/named-sets';
-import { problemSchema } from '$core/query/problem';
-import { querySchema } from '$core/query/query';
-import { scopes } from '$core/query/scopes';
-import { estimateSchema, figuresSchema, foundSchema, searchAnswerSchema } from '$core/measure/figures';
+import { personSchema, fields } from '$core/corpus';
+import { sheetSchema } from '$core/dialect';
+import { columnMappingSchema, pageFields } from '$core/formats';
+import { namedSetSchema, setNameSchema, problemSchema, querySchema, scopes } from '$core/query';
+import { estimateSchema, figuresSchema, foundSchema, searchAnswerSchema } from '$core/measure';
 import { importOutcomeSchema, readingSchema } from '../services/imports/import-shapes';
 import { faultsSchema } from '$sources/faults';
-import { pageFields } from '$core/formats/read-result-page';
-import { changeSchema } from '$core/suggest/change';
-import { proposalKinds } from '$core/suggest/propose';
-import { lackingReasons } from '$core/suggest/why-lacking';
+import { changeSchema, proposalKinds, lackingReasons } from '$core/suggest';
 import { briefFileSchema, renderingSchema, upgradedBriefFile, versionSetsSchema } from './brief-file';
 import { documentSchemas, houseListSchemas } from './documents';
 

@@ -1,9 +1,7 @@
 import { z } from 'zod';
-import { personSchema } from '$core/corpus/person';
-import { consentSchema } from '$core/people/consent';
-import { regionsSchema } from '$core/people/regions';
-import { personaSchema } from '$core/persona/persona';
-import { wordSetsSchema } from '$core/persona/word-set';
+import { personSchema } from '$core/corpus';
+import { consentSchema, regionsSchema } from '$core/people';
+import { personaSchema, wordSetsSchema } from '$core/persona';
 
 /** What a string being written is kept as. */
 export const draftSchema = z.object({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { sheetSchema } from '$core/dialect/sheet';
+import { sheetSchema } from '$core/dialect';
 import { briefFileSchema } from './brief-file';
 import { contract, type AnyOperation } from './contract';
 

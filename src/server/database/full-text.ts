@@ -1,9 +1,5 @@
-import type { Person } from '$core/corpus/person';
-import { fields, searches, valuesOf, type Field } from '$core/corpus/values';
-import { rangeOf } from '$core/query/matches';
-import { keysAsked } from '$core/query/leaf';
-import type { Query } from '$core/query/query';
-import { isNumberFact, type Scope } from '$core/query/scopes';
+import { type Person, fields, searches, valuesOf, type Field } from '$core/corpus';
+import { rangeOf, keysAsked, type Query, isNumberFact, type Scope } from '$core/query';
 
 /** A word that stands between two values of a field, so that no phrase reaches across. */
 const gap = 'xvaluegapx';

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { database } from './connection';
+import { harrowGuild } from '$core/dialect';
 import { migrate, NewerSchema } from './migrate';
+import { models } from './models';
 
 useFreshDatabase();
 
@@ -11,6 +13,41 @@ describe('migrations', () => {
     await Promise.all([migrate(database()), migrate(database())]);
     const [rows] = await database().query('SELECT name FROM migrations');
     expect(rows.length).toBeGreaterThan(0);
+  });
+
+  it('bring what an earlier release kept along: sheets say what is told, trials are put together anew', async () => {
+    const sequelize = database();
+    await sequelize.query(`
+      DELETE FROM migrations WHERE name LIKE '0009%';
+      ALTER TABLE trials DROP COLUMN open, ADD COLUMN count_low integer, ADD COLUMN count_high integer, ADD COLUMN shown integer;
+    `);
+    const sheet = { ...harrowGuild, id: 'hand-1', name: 'Old place', tells: ['founded'] };
+    const [brief, version, kept, taken] = [1, 2, 3, 4].map((n) => `00000000-0000-4000-8000-00000000000${n}`);
+    await sequelize.query(
+      `INSERT INTO sources (id, kind, name, sheet, created_at) VALUES ('hand-1', 'by-hand', 'Old place', $sheet::jsonb, now());`,
+      { bind: { sheet: JSON.stringify(sheet) } }
+    );
+    const answers = JSON.stringify([{ said: 9, interval: { low: 9, high: 9 }, shown: 9 }]);
+    await sequelize.query(`
+      INSERT INTO briefs (id, persona_id, name, created_at, updated_at) VALUES ('${brief}', '${brief}', 'Old', now(), now());
+      INSERT INTO versions (id, brief_id, number, text, created_at) VALUES ('${version}', '${brief}', 1, 'QA', now());
+      INSERT INTO trials (id, version_id, source_id, seed, rendering, answers, count_low, count_high, shown, filtered, state, created_at)
+        SELECT id::uuid, '${version}', 'hand-1', 's', '{}', '${answers}', 9, 9, 9, 0, 'done', now()
+        FROM unnest(ARRAY['${kept}', '${taken}']) AS id;
+      INSERT INTO trial_pages (trial_id, search, page, said, last, people) VALUES ('${kept}', 0, 0, 9, true, '[]');
+    `);
+    await migrate(sequelize);
+    const { Source, Trial } = models();
+    const { tells } = (await Source.findByPk('hand-1'))!.sheet;
+    expect(tells).toEqual(expect.arrayContaining(['title', 'company', 'headcount', 'founded']));
+    expect(tells).not.toContain('any');
+    const [first, second] = await Promise.all([Trial.findByPk(kept!), Trial.findByPk(taken!)]);
+    expect(first).toMatchObject({ state: 'waiting', open: [] });
+    expect(second).toMatchObject({ state: 'done' });
+    expect(second!.answers).toEqual([
+      { said: 9, interval: { low: 9, high: 9 }, shown: 9, certain: 9, possible: 9, complete: true }
+    ]);
+    await sequelize.query(`DELETE FROM briefs; DELETE FROM sources`);
   });
 
   it('stop at a schema that a newer release made, changing nothing', async () => {

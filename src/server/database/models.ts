@@ -7,11 +7,10 @@ import {
   type ModelAttributes,
   type ModelStatic
 } from 'sequelize';
-import type { Person } from '$core/corpus/person';
-import type { Rendering } from '$core/dialect/render';
-import type { Sheet } from '$core/dialect/sheet';
-import type { Verdict } from '$core/measure/precision';
-import type { NamedSet } from '$core/query/named-sets';
+import type { Person } from '$core/corpus';
+import type { Rendering, Sheet } from '$core/dialect';
+import type { Verdict } from '$core/measure';
+import type { NamedSet } from '$core/query';
 import type { Faults } from '$sources/faults';
 import type { Outcome } from '$sources/try-string';
 import type { ImportOutcome, Reading } from '../services/imports/import-shapes';

@@ -1,10 +1,6 @@
-import type { Person } from '$core/corpus/person';
-import { boardOf, type TriedCell } from '$core/measure/board';
-import { mostSets, overlapOf } from '$core/measure/overlap';
-import { fitsThereAre } from '$core/measure/population';
-import type { Verdict } from '$core/measure/precision';
-import { spendOn } from '$core/measure/spend';
-import { samePeople } from '$core/people/same-person';
+import type { Person } from '$core/corpus';
+import { boardOf, type TriedCell, mostSets, overlapOf, fitsThereAre, type Verdict, spendOn } from '$core/measure';
+import { samePeople } from '$core/people';
 import { models, type SourceRow, type TrialRow, type VersionRow } from '../database/models';
 import { notFound } from '../refusal';
 import { askPeople } from '../workers/people';

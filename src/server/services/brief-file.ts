@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import type { Person } from '$core/corpus/person';
-import { setNamesIn } from '$core/query/named-sets';
+import type { Person } from '$core/corpus';
+import { setNamesIn } from '$core/query';
 import type { BriefFile } from '../api/brief-file';
 import { documentSchemas } from '../api/documents';
 import { database } from '../database/connection';

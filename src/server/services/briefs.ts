@@ -1,7 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { describePersona } from '$core/persona/describe-persona';
-import { allTitles, emptyPersona, personaSchema } from '$core/persona/persona';
-import { fitWordSets, wordSetsSchema } from '$core/persona/word-set';
+import { describePersona, allTitles, emptyPersona, personaSchema, fitWordSets, wordSetsSchema } from '$core/persona';
 import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
 import { documentSchemas } from '../api/documents';

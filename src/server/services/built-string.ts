@@ -1,5 +1,5 @@
-import { buildString } from '$core/persona/build-string';
-import { layOut } from '$core/query/outline';
+import { buildString } from '$core/persona';
+import { layOut } from '$core/query';
 import { readDocument } from './briefs';
 
 /** The string that a brief's persona and wording make, laid out; empty while they say nothing. */

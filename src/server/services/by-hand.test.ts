@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { readResultPage } from '$core/formats/read-result-page';
-import { harrowGuild } from '$core/dialect/sheets';
+import { readResultPage } from '$core/formats';
+import { harrowGuild } from '$core/dialect';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { createBrief } from './briefs';
 import { recordByHand } from './by-hand';

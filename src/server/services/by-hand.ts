@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { render } from '$core/dialect/render';
-import { personFromPageRow, type PageRow } from '$core/formats/read-result-page';
-import type { Interval } from '$core/measure/wilson';
-import { hashText } from '$core/measure/random';
-import { contactKeys, firmKey, isRoleMailbox } from '$core/people/contact-keys';
-import { plainName } from '$core/people/person-name';
+import { render } from '$core/dialect';
+import { personFromPageRow, type PageRow } from '$core/formats';
+import { type Interval, hashText } from '$core/measure';
+import { contactKeys, firmKey, isRoleMailbox, plainName } from '$core/people';
 import { database } from '../database/connection';
 import { models } from '../database/models';
 import { Refusal } from '../refusal';

@@ -1,9 +1,8 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { readResultPage } from '$core/formats/read-result-page';
-import { harrowGuild } from '$core/dialect/sheets';
-import { matches } from '$core/query/matches';
-import { parse } from '$core/query/parse';
-import type { Person } from '$core/corpus/person';
+import { readResultPage } from '$core/formats';
+import { harrowGuild } from '$core/dialect';
+import { matches, parse } from '$core/query';
+import type { Person } from '$core/corpus';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { boardFor, peopleBehind } from './board';
 import { countCertainOnly, createBrief, readBrief, readDocument, writeDocument } from './briefs';

@@ -1,4 +1,4 @@
-import type { NamedSet } from '$core/query/named-sets';
+import type { NamedSet } from '$core/query';
 
 /** Word sets that every new library begins with. Common practice, no published source. */
 export const demoWordSets: readonly NamedSet[] = [

@@ -1,6 +1,5 @@
-import { buildString } from '$core/persona/build-string';
-import { personaSchema } from '$core/persona/persona';
-import { layOut } from '$core/query/outline';
+import { buildString, personaSchema } from '$core/persona';
+import { layOut } from '$core/query';
 import { models } from '../database/models';
 import { createBrief } from './briefs';
 import { demoWordSets } from './demo-word-sets';

@@ -1,6 +1,4 @@
-import { matcher } from '$core/query/matches';
-import type { Query } from '$core/query/query';
-import { tokenKeys } from '$core/query/tokens';
+import { matcher, type Query, tokenKeys } from '$core/query';
 import { models } from '../database/models';
 import { findBrief, readDocument } from './briefs';
 

@@ -1,6 +1,5 @@
 import type { z } from 'zod';
-import { consentCountries } from '$core/people/consent';
-import { regions } from '$core/people/regions';
+import { consentCountries, regions } from '$core/people';
 import { houseListSchemas } from '../api/documents';
 import { models, type HouseListName } from '../database/models';
 import { changedElsewhere } from '../refusal';

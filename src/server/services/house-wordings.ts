@@ -1,4 +1,4 @@
-import { tokenKeys } from '$core/query/tokens';
+import { tokenKeys } from '$core/query';
 import { models } from '../database/models';
 
 const keyOf = (text: string) => tokenKeys(text).join(' ').slice(0, 200);

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { Person } from '$core/corpus/person';
+import type { Person } from '$core/corpus';
 import { database } from '../database/connection';
 import { models, type TrialRow } from '../database/models';
 import { Refusal } from '../refusal';

@@ -1,5 +1,4 @@
-import { agreementOf } from '$core/measure/kappa';
-import type { Verdict } from '$core/measure/precision';
+import { agreementOf, type Verdict } from '$core/measure';
 import { database } from '../database/connection';
 import { models, type JudgementRow } from '../database/models';
 import { changedElsewhere, Refusal } from '../refusal';

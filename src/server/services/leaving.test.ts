@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { harrowGuild } from '$core/dialect/sheets';
-import { readResultPage } from '$core/formats/read-result-page';
+import { harrowGuild } from '$core/dialect';
+import { readResultPage } from '$core/formats';
 import { briefFileSchema } from '../api/brief-file';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { boardFor } from './board';

@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Person } from '$core/corpus/person';
-import { matches } from '$core/query/matches';
-import { parse } from '$core/query/parse';
+import type { Person } from '$core/corpus';
+import { matches, parse } from '$core/query';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { createBrief, writeDocument } from './briefs';
 import { jointEffect, knownAt, ledgerOf, proposalsFor } from './ledger';

@@ -1,6 +1,6 @@
-import type { Person } from '$core/corpus/person';
-import { applyChanges, type Change } from '$core/suggest/change';
-import { setQueries } from '$core/query/named-sets';
+import type { Person } from '$core/corpus';
+import { applyChanges, type Change } from '$core/suggest';
+import { setQueries } from '$core/query';
 import { askPeople } from '../workers/people';
 import type { FitOrMiss } from '../workers/people-messages';
 import { readDocument } from './briefs';

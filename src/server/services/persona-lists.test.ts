@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Person } from '$core/corpus/person';
-import { contactKeys } from '$core/people/contact-keys';
-import { regions } from '$core/people/regions';
+import type { Person } from '$core/corpus';
+import { contactKeys, regions } from '$core/people';
 import { Refusal } from '../refusal';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { createBrief, readDocument, writeDocument } from './briefs';

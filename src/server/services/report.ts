@@ -1,8 +1,8 @@
 import type { z } from 'zod';
-import { writeText } from '$core/dialect/search-text';
-import type { ReportEntry } from '$core/formats/report';
-import { describePersona } from '$core/persona/describe-persona';
-import { print } from '$core/query/print';
+import { writeText } from '$core/dialect';
+import type { ReportEntry } from '$core/formats';
+import { describePersona } from '$core/persona';
+import { print } from '$core/query';
 import { models } from '../database/models';
 import type { contract } from '../api/contract';
 import { boardFor } from './board';

@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { personaSchema } from '$core/persona/persona';
-import { matcher } from '$core/query/matches';
-import { parse } from '$core/query/parse';
-import type { Problem } from '$core/query/problem';
-import { wilson } from '$core/measure/wilson';
+import { personaSchema } from '$core/persona';
+import { matcher, parse, type Problem } from '$core/query';
+import { wilson } from '$core/measure';
 import { Refusal } from '../refusal';
 import { useFreshDatabase } from '../testing/fresh-database';
 import {

@@ -1,4 +1,4 @@
-import type { Verdict } from '$core/measure/precision';
+import type { Verdict } from '$core/measure';
 import { database } from '../database/connection';
 import { models } from '../database/models';
 import { changedElsewhere, Refusal } from '../refusal';

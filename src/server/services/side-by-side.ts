@@ -1,10 +1,6 @@
-import { mcNemar } from '$core/measure/mcnemar';
-import { wilson } from '$core/measure/wilson';
-import { drawSample } from '$core/measure/draw-sample';
-import type { Query } from '$core/query/query';
-import type { Sheet } from '$core/dialect/sheet';
-import { countInterval, shownCount } from '$core/measure/count';
-import { middleOf, type Estimate } from '$core/measure/estimate';
+import { mcNemar, wilson, drawSample, countInterval, shownCount, middleOf, type Estimate } from '$core/measure';
+import type { Query } from '$core/query';
+import type { Sheet } from '$core/dialect';
 import type { SampledPerson } from '../workers/people-messages';
 import { Refusal } from '../refusal';
 import { askPeople } from '../workers/people';

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { sheetSchema, type Sheet } from '$core/dialect/sheet';
-import { standInSheets } from '$core/dialect/sheets';
+import { sheetSchema, type Sheet, standInSheets } from '$core/dialect';
 import { noFaults, usualFaults, type Faults } from '$sources/faults';
 import { database } from '../database/connection';
 import { models, type SourceRow } from '../database/models';

@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { render } from '$core/dialect/render';
-import { toldBy } from '$core/dialect/sheet';
-import { matchingOf } from '$core/query/matching';
-import { truthReader } from '$core/query/truth';
-import { drawSample } from '$core/measure/draw-sample';
-import { readQrels, readRuns, writeQrels, writeRuns, type RunRow } from '$core/formats/trec';
+import { render, toldBy } from '$core/dialect';
+import { matchingOf, truthReader } from '$core/query';
+import { drawSample } from '$core/measure';
+import { readQrels, readRuns, writeQrels, writeRuns, type RunRow } from '$core/formats';
 import { database } from '../database/connection';
 import { models } from '../database/models';
 import { Refusal } from '../refusal';

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { sampleSizeFor } from '$core/measure/draw-sample';
+import { sampleSizeFor } from '$core/measure';
 import { usualFaults } from '$sources/faults';
 import { stopQueue } from '../jobs/queue';
 import { models } from '../database/models';

@@ -1,6 +1,6 @@
 import pRetry, { AbortError } from 'p-retry';
-import { contactKeys } from '$core/people/contact-keys';
-import type { Search } from '$core/dialect/search';
+import { contactKeys } from '$core/people';
+import type { Search } from '$core/dialect';
 import { FaultyPlace, Refused, TimedOut } from '$sources/faults';
 import type { Answer, Page } from '$sources/source';
 import { database } from '../database/connection';

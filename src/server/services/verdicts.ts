@@ -1,4 +1,4 @@
-import type { Verdict } from '$core/measure/precision';
+import type { Verdict } from '$core/measure';
 import { models, type VerdictRow } from '../database/models';
 import { findBrief } from './briefs';
 import { writeRevisioned } from './revisioned-row';

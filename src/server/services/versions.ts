@@ -1,7 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { setQueries } from '$core/query/named-sets';
-import { parse, type SetQueries } from '$core/query/parse';
-import type { Query } from '$core/query/query';
+import { setQueries, parse, type SetQueries, type Query } from '$core/query';
 import { database } from '../database/connection';
 import { models, type VersionRow, type VersionSet } from '../database/models';
 import { notFound, Refusal } from '../refusal';

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { generalSheets } from '$core/dialect/sheets';
+import { generalSheets } from '$core/dialect';
 import { Refusal } from '../refusal';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { createBrief } from './briefs';
@@ -7,7 +7,7 @@ import { createByHand, deleteSource, listSources, openSources, readSource, ready
 import { keepVersion, listVersions, versionQuery } from './versions';
 import { createWordSet, deleteWordSet, exportWordSets, importWordSets, listWordSets, writeWordSet } from './word-sets';
 import { parseText, readFrom, renderFor } from './worth';
-import { print } from '$core/query/print';
+import { print } from '$core/query';
 
 useFreshDatabase();
 beforeAll(openSources);

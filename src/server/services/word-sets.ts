@@ -1,7 +1,6 @@
 import { UniqueConstraintError } from 'sequelize';
-import { readSets, writeSetsCsv, writeSetsJson } from '$core/formats/named-sets-file';
-import { setNamesIn, setQueries, type NamedSet } from '$core/query/named-sets';
-import type { SetQueries } from '$core/query/parse';
+import { readSets, writeSetsCsv, writeSetsJson } from '$core/formats';
+import { setNamesIn, setQueries, type NamedSet, type SetQueries } from '$core/query';
 import { database } from '../database/connection';
 import { models, type VersionSet, type WordSetRow } from '../database/models';
 import { changedElsewhere, notFound, Refusal } from '../refusal';

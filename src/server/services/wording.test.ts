@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { personaSchema } from '$core/persona/persona';
+import { personaSchema } from '$core/persona';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { copyBrief, createBrief, readDocument, writeDocument } from './briefs';
 import { builtString } from './built-string';

@@ -1,11 +1,7 @@
-import { render } from '$core/dialect/render';
-import { read } from '$core/dialect/search-text';
-import { sourceProblems } from '$core/dialect/source-problems';
-import { wilson } from '$core/measure/wilson';
-import { parse } from '$core/query/parse';
-import { print } from '$core/query/print';
-import { meanings } from '$core/titles/meanings';
-import { ambiguousIn, tellApart } from '$core/titles/senses';
+import { render, read, sourceProblems } from '$core/dialect';
+import { wilson } from '$core/measure';
+import { parse, print } from '$core/query';
+import { meanings, ambiguousIn, tellApart } from '$core/titles';
 import { models } from '../database/models';
 import { notFound } from '../refusal';
 import { askPeople } from '../workers/people';

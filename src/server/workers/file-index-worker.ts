@@ -1,7 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { PeopleIndex } from '$core/corpus/people-index';
-import type { Sheet } from '$core/dialect/sheet';
-import { matchingOf } from '$core/query/matching';
+import { PeopleIndex } from '$core/corpus';
+import type { Sheet } from '$core/dialect';
+import { matchingOf } from '$core/query';
 import { writtenPeople } from '$sources/imported-file';
 
 /** Takes the people of a file, batch by batch and each as JSON; after a null it sends the parts of their index. */

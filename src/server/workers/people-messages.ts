@@ -1,19 +1,12 @@
-import type { Person } from '$core/corpus/person';
-import type { Rendering } from '$core/dialect/render';
-import type { Search } from '$core/dialect/search';
+import type { Person } from '$core/corpus';
+import type { Rendering, Search, Sheet } from '$core/dialect';
 import type { Answer, Page } from '$sources/source';
-import type { Sheet } from '$core/dialect/sheet';
-import type { Estimate } from '$core/measure/estimate';
-import type { Both, Found } from '$core/measure/figures';
+import type { Estimate, Both, Found, LedgerRow } from '$core/measure';
 import type { KeptBack } from '$sources/reading';
-import type { Query } from '$core/query/query';
-import type { LedgerRow } from '$core/measure/term-ledger';
-import type { Effect, Proposal } from '$core/suggest/propose';
-import type { Explanation } from '$core/suggest/explain';
+import type { Query, MatchingRules } from '$core/query';
+import type { Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
 import type { VersionSet } from '../database/models';
-import type { LackingReason } from '$core/suggest/why-lacking';
-import type { MatchingRules } from '$core/query/matching';
-import type { SenseCount } from '$core/titles/senses';
+import type { SenseCount } from '$core/titles';
 import type { Outcome } from '$sources/try-string';
 
 export interface SampledPerson {

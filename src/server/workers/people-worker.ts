@@ -1,26 +1,29 @@
 import { once } from 'node:events';
 import { parentPort, Worker } from 'node:worker_threads';
-import type { IndexParts } from '$core/corpus/index-parts';
-import type { Person } from '$core/corpus/person';
-import { contactKeys } from '$core/people/contact-keys';
-import { matchingOf } from '$core/query/matching';
-import { setQueries } from '$core/query/named-sets';
-import { parse } from '$core/query/parse';
-import { isTerm, type Query } from '$core/query/query';
-import type { Estimate } from '$core/measure/estimate';
-import type { Both } from '$core/measure/figures';
-import { narrowingSteps, termLedger, type PeopleSets } from '$core/measure/term-ledger';
-import { explain } from '$core/suggest/explain';
-import { candidates, effectOf, judgedSource, measure, type Candidate, type Effect } from '$core/suggest/propose';
-import { keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus/bitmap';
-import { drawSample, extendSample } from '$core/measure/draw-sample';
-import type { Sheet } from '$core/dialect/sheet';
-import { countSenses } from '$core/titles/senses';
-import { samePeople, type SourceRecord } from '$core/people/same-person';
-import { whyLacking } from '$core/suggest/why-lacking';
-import { render } from '$core/dialect/render';
-import { readSearch } from '$core/dialect/search';
-import { matches } from '$core/query/matches';
+import { type IndexParts, type Person, keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus';
+import { contactKeys, samePeople, type SourceRecord } from '$core/people';
+import { matchingOf, setQueries, parse, isTerm, type Query, matches } from '$core/query';
+import {
+  type Estimate,
+  type Both,
+  narrowingSteps,
+  termLedger,
+  type PeopleSets,
+  drawSample,
+  extendSample
+} from '$core/measure';
+import {
+  explain,
+  candidates,
+  effectOf,
+  judgedSource,
+  measure,
+  type Candidate,
+  type Effect,
+  whyLacking
+} from '$core/suggest';
+import { type Sheet, render, readSearch } from '$core/dialect';
+import { countSenses } from '$core/titles';
 import { locate } from '$sources/locate';
 import { importedSource, writtenPeople } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';

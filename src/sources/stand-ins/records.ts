@@ -1,6 +1,5 @@
-import type { PeopleList } from '$core/corpus/index-parts';
-import type { Person } from '$core/corpus/person';
-import { hashText } from '$core/measure/random';
+import type { PeopleList, Person } from '$core/corpus';
+import { hashText } from '$core/measure';
 import { headcountAt, monthBefore, type World, type WorldPerson } from '../world/world';
 
 /** What a place knows of the world. */

@@ -1,12 +1,10 @@
-import type { IndexParts } from '$core/corpus/index-parts';
-import { PeopleIndex } from '$core/corpus/people-index';
-import type { Sheet } from '$core/dialect/sheet';
-import { hashText } from '$core/measure/random';
-import { matchingOf } from '$core/query/matching';
+import { type IndexParts, PeopleIndex } from '$core/corpus';
+import { type Sheet, harrowGuild, lanternfield, marlowRegister, quillbank } from '$core/dialect';
+import { hashText } from '$core/measure';
+import { matchingOf } from '$core/query';
 import { IndexedSource } from '../indexed-source';
 import { makeWorld, type World } from '../world/world';
 import { harrowPeople, lanternfieldPeople, marlowPeople, quillbankPeople, type Records } from './records';
-import { harrowGuild, lanternfield, marlowRegister, quillbank } from '$core/dialect/sheets';
 
 /** People in the demo world that ships with Eave. */
 export const demoWorldSize = 250_000;

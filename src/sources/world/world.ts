@@ -1,4 +1,4 @@
-import { rewindableRandom } from '$core/measure/random';
+import { rewindableRandom } from '$core/measure';
 import {
   firmNames,
   roles,

@@ -3,9 +3,17 @@
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
-  import { consentCountries, consentSchema, type ConsentCountries } from '$core/people/consent';
-  import { countries, countryCode, countryName } from '$core/people/countries';
-  import { regions as shippedRegions, regionsSchema, type Regions } from '$core/people/regions';
+  import {
+    consentCountries,
+    consentSchema,
+    type ConsentCountries,
+    countries,
+    countryCode,
+    countryName,
+    regions as shippedRegions,
+    regionsSchema,
+    type Regions
+  } from '$core/people';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();

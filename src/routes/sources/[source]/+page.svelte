@@ -6,12 +6,8 @@
   import { saveFile } from '$lib/frame/save-file';
   import SheetFields from '$lib/sheets/SheetFields.svelte';
   import SourceCard from '$lib/string/SourceCard.svelte';
-  import { render } from '$core/dialect/render';
-  import { read, writeText } from '$core/dialect/search-text';
-  import { sheetSchema, upgradedSheet, type Sheet } from '$core/dialect/sheet';
-  import { sourceProblems } from '$core/dialect/source-problems';
-  import { layOut } from '$core/query/outline';
-  import { parse } from '$core/query/parse';
+  import { render, read, writeText, sheetSchema, upgradedSheet, type Sheet, sourceProblems } from '$core/dialect';
+  import { layOut, parse } from '$core/query';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();

@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize';
-import { upgradedSheet } from '$core/dialect/sheet';
+import { upgradedSheet } from '$core/dialect';
 
 export const name = '0009-certain-and-possible';
 

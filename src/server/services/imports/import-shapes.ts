@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { columnFieldSchema } from '$core/formats/columns';
+import { columnFieldSchema } from '$core/formats';
 
 /** How a file was recognised, and its first rows. */
 export const readingSchema = z.object({

@@ -3,7 +3,7 @@ import { open } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import chardet from 'chardet';
 import { parse as csvParser, type CsvError } from 'csv-parse';
-import { guessColumns } from '$core/formats/columns';
+import { guessColumns } from '$core/formats';
 import { Refusal } from '../../refusal';
 import type { Reading } from './import-shapes';
 

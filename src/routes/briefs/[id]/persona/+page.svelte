@@ -15,16 +15,21 @@
   import LinesField from '$lib/persona/LinesField.svelte';
   import OtherFacts from '$lib/persona/OtherFacts.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
-  import type { Person } from '$core/corpus/person';
-  import { countries, countryName } from '$core/people/countries';
-  import { industries } from '$core/people/industries';
-  import { describePersona } from '$core/persona/describe-persona';
-  import { personaSchema, type Persona } from '$core/persona/persona';
-  import { parse } from '$core/query/parse';
-  import { originsOf, traced, type Origin } from '$core/persona/trace';
-  import { bandNotes, missingFrom } from '$core/persona/persona-notes';
-  import { takeFacts } from '$core/persona/take-facts';
-  import { ranks } from '$core/titles/lexicon';
+  import type { Person } from '$core/corpus';
+  import { countries, countryName, industries } from '$core/people';
+  import {
+    describePersona,
+    personaSchema,
+    type Persona,
+    originsOf,
+    traced,
+    type Origin,
+    bandNotes,
+    missingFrom,
+    takeFacts
+  } from '$core/persona';
+  import { parse } from '$core/query';
+  import { ranks } from '$core/titles';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();

@@ -9,7 +9,7 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
   import TakeAlong from '$lib/report/TakeAlong.svelte';
-  import { certainOnlyNote, readingOf, reportedRange, reportMethod, unseenOf } from '$core/formats/report';
+  import { certainOnlyNote, readingOf, reportedRange, reportMethod, unseenOf } from '$core/formats';
 
   let { data } = $props();
 

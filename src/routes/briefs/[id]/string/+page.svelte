@@ -24,16 +24,20 @@
   import SourcePaste from '$lib/string/SourcePaste.svelte';
   import StringEditor from '$lib/string/StringEditor.svelte';
   import VersionPanel from '$lib/string/VersionPanel.svelte';
-  import type { CleanPaste } from '$core/formats/clean-pasted';
-  import { setNamesIn, setQueries } from '$core/query/named-sets';
-  import { outlineOf, printOutline } from '$core/query/outline';
-  import { ambiguousIn } from '$core/titles/senses';
-  import { originsOf } from '$core/persona/trace';
-  import { parseForm } from '$core/query/parse';
-  import { partsOf } from '$core/query/parts';
-  import { print } from '$core/query/print';
-  import { applyEdits } from '$core/query/problem';
-  import type { Query } from '$core/query/query';
+  import type { CleanPaste } from '$core/formats';
+  import {
+    setNamesIn,
+    setQueries,
+    outlineOf,
+    printOutline,
+    parseForm,
+    partsOf,
+    print,
+    applyEdits,
+    type Query
+  } from '$core/query';
+  import { ambiguousIn } from '$core/titles';
+  import { originsOf } from '$core/persona';
   import { contract } from '$server/api/contract';
   import { draftSchema } from '$server/api/documents';
 

@@ -22,12 +22,9 @@
   import TrialProgress from '$lib/trial/TrialProgress.svelte';
   import { isUnderWay } from '$lib/trial/under-way';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
-  import { precisionOf, type Verdict } from '$core/measure/precision';
-  import { checkFacts } from '$core/persona/check-facts';
-  import { ruledOut } from '$core/persona/rule-verdict';
-  import { setQueries } from '$core/query/named-sets';
-  import { parse } from '$core/query/parse';
-  import { print } from '$core/query/print';
+  import { precisionOf, type Verdict } from '$core/measure';
+  import { checkFacts, ruledOut } from '$core/persona';
+  import { setQueries, parse, print } from '$core/query';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();

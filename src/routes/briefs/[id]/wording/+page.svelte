@@ -9,14 +9,11 @@
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import WordingTable from '$lib/wording/WordingTable.svelte';
-  import { readWordingsCsv, writeWordingsCsv } from '$core/formats/wordings-file';
-  import type { Estimate } from '$core/measure/estimate';
-  import { readWordingList, wordSetsSchema, type WordSet, type Wording } from '$core/persona/word-set';
-  import { wordingTable } from '$core/persona/wording-table';
-  import { meanings } from '$core/titles/meanings';
-  import { languageNames, languages, type Language } from '$core/titles/lexicon';
-  import { quoted } from '$core/query/print';
-  import { tokenKeys } from '$core/query/tokens';
+  import { readWordingsCsv, writeWordingsCsv } from '$core/formats';
+  import type { Estimate } from '$core/measure';
+  import { readWordingList, wordSetsSchema, type WordSet, type Wording, wordingTable } from '$core/persona';
+  import { meanings, languageNames, languages, type Language } from '$core/titles';
+  import { quoted, tokenKeys } from '$core/query';
   import { contract } from '$server/api/contract';
 
   let { data } = $props();

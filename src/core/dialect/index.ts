@@ -1,0 +1,10 @@
+/** What sources can be asked, and strings as each is asked them. The room's own face, for other layers. */
+export * from './box-text';
+export * from './plan';
+export * from './render';
+export * from './search';
+export * from './search-text';
+export * from './share-out';
+export * from './sheet';
+export * from './sheets';
+export * from './source-problems';

@@ -1,0 +1,12 @@
+/** Countries, places, firms, names, and who is who. The room's own face, for other layers. */
+export * from './consent';
+export * from './contact-keys';
+export * from './countries';
+export * from './firm-names';
+export * from './industries';
+export * from './name-similarity';
+export * from './person-name';
+export * from './places';
+export * from './read-place';
+export * from './regions';
+export * from './same-person';

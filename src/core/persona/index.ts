@@ -1,0 +1,13 @@
+/** The persona, its wordings, and the string they make. The room's own face, for other layers. */
+export * from './build-string';
+export * from './check-facts';
+export * from './describe-persona';
+export * from './persona';
+export * from './persona-from-customers';
+export * from './persona-from-text';
+export * from './persona-notes';
+export * from './rule-verdict';
+export * from './take-facts';
+export * from './trace';
+export * from './word-set';
+export * from './wording-table';

@@ -1,0 +1,8 @@
+/** Titles, their wordings and what their words mean. The room's own face, for other layers. */
+export * from './compose-title';
+export * from './lexicon';
+export * from './meanings';
+export * from './read-title';
+export * from './senses';
+export * from './spellings';
+export * from './wordings';
