@@ -12,22 +12,32 @@ export interface Counted {
 }
 
 /** Answers kept for each source: a string that changes in one term asks for the others again. */
-const mostKept = 2000;
+const mostKept = 500;
 const kept = new WeakMap<IndexedSource, Map<string, Counted>>();
+
+/** What was counted of a query that is at hand: a ledger and its narrowing, and every proposal, ask for the same one. */
+const atHand = new WeakMap<IndexedSource, WeakMap<Query, Counted>>();
 
 /** How many people a string finds at a source, as `tryString` says, worked out on sets and without making a person. */
 export function countString(query: Query, source: IndexedSource): Counted {
-  // Groups are asked again and again with their terms; whole strings change with every key.
-  if (!isTerm(query)) return count(query, source);
+  if (isTerm(query)) return countTerm(query, source);
+  let counted = atHand.get(source);
+  if (!counted) atHand.set(source, (counted = new WeakMap()));
+  let known = counted.get(query);
+  if (!known) counted.set(query, (known = count(query, source)));
+  return known;
+}
+
+/** Terms are asked again and again, whatever string they stand in. */
+function countTerm(term: Query, source: IndexedSource): Counted {
   let answers = kept.get(source);
   if (!answers) kept.set(source, (answers = new Map()));
-  const key = keyOf(query);
+  const key = keyOf(term);
   let known = answers.get(key);
   if (!known) {
-    known = count(query, source);
+    known = count(term, source);
     if (answers.size > mostKept) answers.clear();
-    // The set is the index's own to keep.
-    answers.set(key, { ...known, asked: emptyBitmap(0) });
+    answers.set(key, known);
   }
   return known;
 }

@@ -13,7 +13,7 @@ export const counted = (interval: Interval): string =>
 
 /** A number to as many figures as its uncertainty leaves meaning in. */
 export function rounded(value: number, { low, high }: Interval): string {
-  const unit = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, (high - low) / 40))));
+  const unit = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, (high - low) / 8))));
   return count(Math.round(value / unit) * unit);
 }
 
