@@ -89,7 +89,7 @@ export const leftOverTerms = (leftover: Query | null): ReadonlySet<Term> =>
  */
 export function partEstimate(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
   const { size } = source.index;
-  if (asked === size && size > 0 && !source.sheet.listsAll) return null;
+  if (asked === size && size > 0 && !source.sheet.listsAll && !canBeAsked(part, source)) return null;
   const reported = source.told(asked, part);
   const most = source.sheet.limits.shown ?? Infinity;
   const shown = Math.min(asked, most);
@@ -105,6 +105,19 @@ export function partEstimate(asked: number, stay: number, part: Query, source: I
     stay < asked
   );
 }
+
+const canBeAsked = (part: Query, { sheet }: IndexedSource): boolean =>
+  part.kind !== 'not' && render(part, sheet).exactness !== 'impossible';
+
+/**
+ * An estimate of so many people more or fewer than another was made of: what a source guesses is as far off for both, so
+ * that a change never shows the guesses alone.
+ */
+export const inProportion = ({ low, middle, high }: Estimate, people: number, of: number): Estimate => ({
+  low: (low * people) / of,
+  middle: (middle * people) / of,
+  high: (high * people) / of
+});
 
 /** People whom a source keeps back because it lacks a fact that it was asked, though nothing contradicts them. */
 export interface KeptBack {

@@ -52,6 +52,19 @@ describe('the ledger at a source', () => {
   });
 });
 
+describe('the ledger at a source that guesses', () => {
+  it('never shows that leaving out what is wanted brings fewer people, and says what cannot be asked alone', async () => {
+    const { id } = await createBrief('Guessed');
+    const string = 'title:("quality manager" OR QA) AND (pharma OR chilled) AND headcount:[51 TO 1000] NOT software';
+    const { rows, found } = await ledgerOf(id, string, 'lanternfield');
+    const whole = found.estimated.possible.middle;
+    const at = (path: string) => rows!.possible.find((row) => row.path.join('.') === path)!;
+    for (const path of ['0', '1', '2', '3']) expect(at(path).without!.middle).toBeGreaterThanOrEqual(whole - 1e-6);
+    expect(at('0.0').without!.middle).toBeLessThanOrEqual(whole + 1e-6);
+    expect(at('2').alone).toBeNull();
+  });
+});
+
 describe('proposals for a brief', () => {
   it('are measured at every source, and several at once have a joint effect', async () => {
     const { id, misses } = await judged();

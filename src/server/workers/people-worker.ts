@@ -36,7 +36,7 @@ import {
   type KeptStandIn
 } from '$sources/stand-ins/stand-ins';
 import { countString } from '$sources/count-string';
-import { keptBack, leftOverTerms, partEstimate, peopleOf, type Way } from '$sources/reading';
+import { inProportion, keptBack, leftOverTerms, partEstimate, peopleOf, type Way } from '$sources/reading';
 import { gather, tryString } from '$sources/try-string';
 import { makeWorld, recallWorld } from '$sources/world/world';
 import { readKept, readKeptWorld, writeKept } from './index-cache';
@@ -93,7 +93,13 @@ const countAt = (query: Query, source: IndexedSource): Both<Estimate> | null => 
 };
 
 /** What every part of a string is worth at a source: the source brings some people, of whom some stay. */
-function worthOf(query: Query, leftover: Query | null, source: IndexedSource, verdicts: readonly FitOrMiss[]) {
+function worthOf(
+  query: Query,
+  leftover: Query | null,
+  whole: Both<Estimate>,
+  source: IndexedSource,
+  verdicts: readonly FitOrMiss[]
+) {
   const nodes = new Map<string, Query>();
   const note = (node: Query, path: number[]): void => {
     if (node.kind === 'not') return note(node.part, path);
@@ -109,10 +115,12 @@ function worthOf(query: Query, leftover: Query | null, source: IndexedSource, ve
   };
   const possible = rowsFor('possible');
   const [certain, asked] = leftOver.size ? [rowsFor('certain'), rowsFor('asked')] : [possible, possible];
-  const told = (rows: typeof possible) =>
+  const guessed = source.sheet.counting.kind === 'guess';
+  const told = (rows: typeof possible, estimated: Estimate) =>
     rows.map(({ path, excludes, alone, without, only, brings }, i) => {
       const node = nodes.get(path.join('.'))!;
       const from = asked[i]!;
+      const found = rows[0]!.alone;
       return {
         path,
         excludes,
@@ -120,13 +128,15 @@ function worthOf(query: Query, leftover: Query | null, source: IndexedSource, ve
         without:
           without === null || from.without === null
             ? null
-            : partEstimate(from.without, without, { kind: 'not', part: node }, source),
+            : guessed && found
+              ? inProportion(estimated, without, found)
+              : partEstimate(from.without, without, { kind: 'not', part: node }, source),
         only,
         brings
       };
     });
-  const forPossible = told(possible);
-  return { certain: leftOver.size ? told(certain) : forPossible, possible: forPossible };
+  const forPossible = told(possible, whole.possible);
+  return { certain: leftOver.size ? told(certain, whole.certain) : forPossible, possible: forPossible };
 }
 
 const work: {
@@ -260,7 +270,7 @@ const work: {
       rendering,
       found,
       keptBack: keptBack(query, rendering.leftover, asked, source),
-      rows: worthOf(query, rendering.leftover, source, verdicts),
+      rows: worthOf(query, rendering.leftover, found.estimated, source, verdicts),
       narrowing: narrowingSteps(query, order).map(({ part, query: step }) => ({
         part,
         estimated: countAt(step, source)
