@@ -15,7 +15,9 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'],
-          testTimeout: 60_000
+          testTimeout: 60_000,
+          // Making a world takes several seconds where other tests run beside.
+          hookTimeout: 60_000
         }
       },
       {
