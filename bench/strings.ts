@@ -49,3 +49,20 @@ const query = parse(hostile).query!;
 console.log(
   `hostile string of ${hostile.length} characters: simplify ${median(3, () => void simplify(query)).toFixed(0)} ms, equivalent ${median(3, () => void equivalent(query, { kind: 'not', part: query })).toFixed(0)} ms`
 );
+
+// Words side by side: eight times as many, at every shipped sheet, as a ratio of the same run.
+const joined = (count: number) => parse(Array.from({ length: count }, (_, i) => `word${i}`).join(' ')).query!;
+const [few, many] = [joined(150), joined(1200)];
+const least = (query: typeof few, sheet: (typeof sheets)[number]) =>
+  Math.min(
+    ...[0, 1, 2].map(() => {
+      const from = performance.now();
+      render(query, sheet);
+      return performance.now() - from;
+    })
+  );
+console.log('\n1,200 words side by side, against 150:');
+for (const sheet of sheets) {
+  const [short, long] = [least(few, sheet), least(many, sheet)];
+  console.log(`  ${sheet.name.padEnd(18)} ${long.toFixed(0)} ms, ${(long / short).toFixed(1)} × as long for 8 × as many`);
+}

@@ -6,7 +6,7 @@ import { importedSheet } from '../../sources/imported-file';
 import { gather } from '../../sources/try-string';
 import { matcher } from '../query/matches';
 import { matchingOf } from '../query/matching';
-import { parse, parseForm } from '../query/parse';
+import { parse } from '../query/parse';
 import { print } from '../query/print';
 import { truthReader } from '../query/truth';
 import { render } from './render';
@@ -254,25 +254,6 @@ describe('what goes beyond a limit', () => {
     expect(rendering.exactness).toBe('wider');
     expect(rendering.searches.length).toBeGreaterThan(0);
     for (const search of rendering.searches) expect(overLimit(useOf(search, sheet), sheet)).toBeNull();
-  });
-
-  it('grows about as the string does', () => {
-    for (const sheet of sheets) {
-      const time = (count: number) => {
-        const { query } = parseForm(joined(count));
-        let least = Infinity;
-        for (let i = 0; i < 3; i++) {
-          const from = performance.now();
-          render(query!, sheet);
-          least = Math.min(least, performance.now() - from);
-        }
-        return least;
-      };
-      time(100);
-      // Eight times as long in at most three times eight times the time, and a bound that the old way missed thirtyfold.
-      const [short, long] = [time(150), time(1200)];
-      expect(long, sheet.name).toBeLessThan(Math.max(24 * short, 250));
-    }
   });
 });
 
