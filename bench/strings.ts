@@ -64,5 +64,7 @@ const least = (query: typeof few, sheet: (typeof sheets)[number]) =>
 console.log('\n1,200 words side by side, against 150:');
 for (const sheet of sheets) {
   const [short, long] = [least(few, sheet), least(many, sheet)];
-  console.log(`  ${sheet.name.padEnd(18)} ${long.toFixed(0)} ms, ${(long / short).toFixed(1)} × as long for 8 × as many`);
+  console.log(
+    `  ${sheet.name.padEnd(18)} ${long.toFixed(0)} ms, ${(long / short).toFixed(1)} × as long for 8 × as many`
+  );
 }
