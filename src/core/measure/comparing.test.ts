@@ -12,6 +12,19 @@ import { wilson } from './wilson';
 
 const times = <T>(count: number, value: T): T[] => Array.from({ length: count }, () => value);
 
+/** How many of `truth` people two sources find that each find a share drawn from `least` to `least` + 0.5. */
+function foundByTwo(truth: number, least: number, random: () => number) {
+  const [p, q] = [least + random() * 0.5, least + random() * 0.5];
+  let [first, second, both] = [0, 0, 0];
+  for (let i = 0; i < truth; i++) {
+    const [a, b] = [random() < p, random() < q];
+    first += Number(a);
+    second += Number(b);
+    both += Number(a && b);
+  }
+  return { first, second, both };
+}
+
 describe('McNemar’s exact test', () => {
   // By hand from the binomial distribution: 2 (C(9,0) + C(9,1)) / 2^9, and so on.
   it.each([
@@ -108,14 +121,7 @@ describe('how many there are', () => {
       let held = 0;
       const runs = 1500;
       for (let run = 0; run < runs; run++) {
-        const [p, q] = [0.3 + random() * 0.5, 0.3 + random() * 0.5];
-        let [first, second, both] = [0, 0, 0];
-        for (let i = 0; i < truth; i++) {
-          const [a, b] = [random() < p, random() < q];
-          first += Number(a);
-          second += Number(b);
-          both += Number(a && b);
-        }
+        const { first, second, both } = foundByTwo(truth, 0.3, random);
         const { low, high } = chapman(first, second, both);
         if (low <= truth && truth <= high) held++;
       }
@@ -132,14 +138,7 @@ describe('how many there are', () => {
     const runs = 4000;
     for (let run = 0; run < runs; run++) {
       const truth = 200 + Math.floor(random() * 800);
-      const [p, q] = [0.25 + random() * 0.5, 0.25 + random() * 0.5];
-      let [first, second, both] = [0, 0, 0];
-      for (let i = 0; i < truth; i++) {
-        const [a, b] = [random() < p, random() < q];
-        first += Number(a);
-        second += Number(b);
-        both += Number(a && b);
-      }
+      const { first, second, both } = foundByTwo(truth, 0.25, random);
       const { low, high } = chapman(first, second, both);
       expect(low).toBeGreaterThanOrEqual(first + second - both);
       if (low <= truth && truth <= high) held++;

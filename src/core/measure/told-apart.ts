@@ -93,7 +93,7 @@ function leftOpen(a: Side, b: Side, shared: Shared): number {
 function dealt(fitsA: number, n: number, fitsB: number, m: number, { judged: s, fits: fitsShared }: Shared): number {
   const [onlyA, onlyB] = [n - s, m - s];
   const people = s + onlyA + onlyB;
-  const fits = fitsShared + (fitsA - fitsShared) + (fitsB - fitsShared);
+  const fits = fitsA + fitsB - fitsShared;
   const seen = Math.abs(fitsA / n - fitsB / m) - 1e-12;
   const total = logChoose(people, fits);
   let chance = 0;
