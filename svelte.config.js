@@ -5,12 +5,15 @@ import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 export default {
   preprocess: vitePreprocess(),
   kit: {
-    adapter: adapter({ out: 'build', precompress: false }),
+    adapter: adapter({ out: 'build', precompress: true }),
     alias: {
+      $api: 'src/api',
       $core: 'src/core',
       $sources: 'src/sources',
       $server: 'src/server'
     },
+    // Eave checks the origin of every change itself (src/server/http/hosts.ts), whatever is sent.
+    csrf: { checkOrigin: false },
     csp: {
       mode: 'nonce',
       directives: {

@@ -1,21 +1,37 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 
-/** Builds the worker threads, which the page server starts by file name, beside the server itself. */
+const source = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/**
+ * Builds what is started by file name beside SvelteKit's server: the entry that listens, in place of the adapter's own,
+ * and the worker threads.
+ */
 export default defineConfig({
   resolve: {
     alias: {
-      $core: fileURLToPath(new URL('./src/core', import.meta.url)),
-      $sources: fileURLToPath(new URL('./src/sources', import.meta.url))
+      $api: source('./src/api'),
+      $core: source('./src/core'),
+      $sources: source('./src/sources'),
+      $server: source('./src/server')
     }
   },
   build: {
     ssr: true,
     rollupOptions: {
-      input: ['people-worker', 'index-worker', 'file-index-worker'].map((name) => `src/server/workers/${name}.ts`)
+      input: {
+        index: source('./src/server/serve.ts'),
+        ...Object.fromEntries(
+          ['people-worker', 'index-worker', 'file-index-worker', 'import-worker', 'brief-worker'].map((name) => [
+            `workers/${name}`,
+            source(`./src/server/workers/${name}.ts`)
+          ])
+        )
+      },
+      output: { entryFileNames: '[name].js', chunkFileNames: 'workers/chunks/[name]-[hash].js' }
     },
-    outDir: 'build/workers',
-    emptyOutDir: true,
+    outDir: 'build',
+    emptyOutDir: false,
     target: 'node20'
   }
 });

@@ -4,7 +4,12 @@ import { defineConfig } from 'vitest/config';
 
 const path = (folder: string) => fileURLToPath(new URL(folder, import.meta.url));
 const resolve = {
-  alias: { $core: path('./src/core'), $sources: path('./src/sources'), $server: path('./src/server') }
+  alias: {
+    $api: path('./src/api'),
+    $core: path('./src/core'),
+    $sources: path('./src/sources'),
+    $server: path('./src/server')
+  }
 };
 
 export default defineConfig({
@@ -39,6 +44,16 @@ export default defineConfig({
           fileParallelism: false,
           testTimeout: 60_000,
           hookTimeout: 60_000
+        }
+      },
+      {
+        test: {
+          name: 'strength',
+          include: ['tests/trials-of-strength/**/*.test.ts'],
+          globalSetup: ['tests/trials-of-strength/databases.ts'],
+          fileParallelism: false,
+          testTimeout: 180_000,
+          hookTimeout: 120_000
         }
       },
       {

@@ -1,9 +1,9 @@
 import { render } from '../src/core/dialect/render';
 import { sheets } from '../src/core/dialect/sheets';
-import { sourceProblems } from '../src/core/dialect/source-problems';
-import { equivalent } from '../src/core/query/equivalent';
-import { parse } from '../src/core/query/parse';
-import { simplify } from '../src/core/query/simplify';
+import { sourceProblems } from '../src/core/lint/source-problems';
+import { equivalent } from '../src/core/semantics/equivalent';
+import { parse } from '../src/core/language/parse';
+import { simplify } from '../src/core/semantics/simplify';
 
 /** A realistic string of so many terms: titles, trades, places, sizes and exclusions. */
 function stringOf(terms: number): string {

@@ -1,20 +1,60 @@
+import { existsSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { ensureBuild } from './lib/build.mjs';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { withPostgres } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
+import { say, stopWith } from './lib/say.mjs';
 import { freshDatabases } from './lib/test-databases.mjs';
 
+// npm run bench              counting, comparing and strings
+// npm run bench -- load      many people at once
+// npm run bench -- load REF  the same, side by side with a release of before (a commit or a tag)
 process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
+const [what, before] = process.argv.slice(2);
 await ensureDependencies();
-const code = await withPostgres('eave_test', async (url) => {
+// Path aliases come from what SvelteKit writes.
+if (!existsSync('.svelte-kit/tsconfig.json')) await run('npx', ['svelte-kit', 'sync'], { quiet: true });
+
+/** A release of before, checked out and built beside this one. */
+async function built(ref) {
+  const folder = resolve('.data', 'bench', ref.replaceAll(/[^\w.-]/g, '_'));
+  if (!existsSync(`${folder}/build/index.js`)) {
+    say(`building ${ref} in ${folder}`);
+    const steps = [
+      ['git', ['worktree', 'add', '--force', '--detach', folder, ref], '.'],
+      ['npm', ['ci', '--include=dev', '--ignore-scripts', '--no-audit', '--no-fund'], folder],
+      ['npm', ['run', 'build', '--silent'], folder]
+    ];
+    for (const [command, args, cwd] of steps) {
+      const { code, output } = await run(command, args, { quiet: true, cwd });
+      if (code !== 0)
+        stopWith(`${command} ${args.join(' ')} failed:\n${output.trim().split('\n').slice(-8).join('\n')}`);
+    }
+  }
+  return folder;
+}
+
+async function load(url) {
+  await ensureBuild();
+  const folders = ['.', ...(before ? [await built(before)] : [])];
+  const databases = await freshDatabases(
+    url,
+    folders.map((_, i) => `eave_load_${i}`)
+  );
+  const env = { ...process.env, LOAD_DATABASES: databases.join(',') };
+  return (await run('npx', ['tsx', 'bench/load.ts', ...folders], { env })).code;
+}
+
+async function figures(url) {
   const [bench] = await freshDatabases(url, ['eave_bench']);
-  const counting = await run('npx', ['tsx', '--expose-gc', 'bench/counting.ts'], {
-    env: { ...process.env, DATABASE_URL: bench }
-  });
-  if (counting.code !== 0) return counting.code;
-  const comparing = await run('npx', ['tsx', 'bench/comparing.ts'], { env: { ...process.env, DATABASE_URL: bench } });
-  if (comparing.code !== 0) return comparing.code;
-  return (await run('npx', ['tsx', 'bench/strings.ts'])).code;
-});
-process.exit(code);
+  const env = { ...process.env, DATABASE_URL: bench };
+  for (const args of [['--expose-gc', 'bench/counting.ts'], ['bench/comparing.ts'], ['bench/strings.ts']]) {
+    const { code } = await run('npx', ['tsx', ...args], { env });
+    if (code !== 0) return code;
+  }
+  return 0;
+}
+
+process.exit(await withPostgres('eave_test', what === 'load' ? load : figures));

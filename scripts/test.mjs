@@ -22,33 +22,56 @@ await withPostgres('eave_test', async (url) => {
   await ensureBuild();
   const [server, browser] = await freshDatabases(url, ['eave_test_server', 'eave_test_browser']);
 
+  mkdirSync('.data/test', { recursive: true });
+  const env = { ...process.env, TEST_SERVER_DATABASE_URL: server, TEST_BROWSER_DATABASE_URL: browser };
+
+  /** What is run beside something else is shown when it has ended, so that each can be read by itself. */
+  const step = async (name, command, args, quiet) => {
+    say(quiet ? `${name}, beside` : name);
+    const { code, output } = await run(command, args, { env, quiet });
+    if (quiet) {
+      say(`${name}:`);
+      process.stdout.write(output);
+    }
+    return code;
+  };
   const check = async (name, command, args) => {
-    say(name);
-    const { code } = await run(command, args);
-    if (code === 0) passed++;
+    if ((await step(name, command, args, true)) === 0) passed++;
     else failed++;
   };
-  if (!chosen.length) {
+  /** Runs Vitest; a file that cannot be loaded, or an error outside any test, fails it without failing a test. */
+  const tests = async (name, args, quiet = false) => {
+    const report = `.data/test/report-${name.replaceAll(/\W+/g, '-')}.json`;
+    rmSync(report, { force: true });
+    const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+    const code = await step(`tests: ${name}`, 'npx', ['vitest', 'run', ...reporters, ...args], quiet);
+    const told = JSON.parse(readFileSync(report, 'utf8'));
+    passed += told.numPassedTests;
+    failed += told.numFailedTests || Number(code !== 0);
+  };
+  const projects = (...names) => names.flatMap((name) => ['--project', name]);
+  const statics = async () => {
     await check('ESLint, with the import directions', 'npx', ['eslint', '.']);
     await check('Prettier', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+    await check('rooms of the core, and cycles', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', 'src']);
+    await check('what nobody uses', 'npx', ['knip', '--no-progress']);
     await check('types', 'npx', ['svelte-check', '--tsconfig', './tsconfig.json', '--threshold', 'warning']);
+  };
+  // What answers within a time is measured by itself.
+  const timed = 'tests/trials-of-strength/hostile-strings.test.ts';
+
+  if (chosen.length) await tests('chosen', chosen);
+  else {
+    await Promise.all([statics(), tests('core and interface', projects('core', 'interface'))]);
+    await Promise.all([
+      tests('browser', projects('browser')),
+      (async () => {
+        await tests('server', projects('server'), true);
+        await tests('trials of strength', [...projects('strength'), '--exclude', timed], true);
+      })()
+    ]);
+    await tests('hostile strings', [...projects('strength'), timed]);
   }
-  say('tests');
-  mkdirSync('.data/test', { recursive: true });
-  const report = '.data/test/report.json';
-  rmSync(report, { force: true });
-  const { code } = await run(
-    'npx',
-    ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...chosen],
-    {
-      env: { ...process.env, TEST_SERVER_DATABASE_URL: server, TEST_BROWSER_DATABASE_URL: browser }
-    }
-  );
-  const told = JSON.parse(readFileSync(report, 'utf8'));
-  passed += told.numPassedTests;
-  failed += told.numFailedTests;
-  // A file that cannot be loaded, or an error outside any test, fails the run without failing a test.
-  if (code !== 0 && told.numFailedTests === 0) failed++;
 });
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

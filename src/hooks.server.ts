@@ -1,17 +1,32 @@
-import { json, type Handle, type ServerInit } from '@sveltejs/kit';
+import { randomUUID } from 'node:crypto';
+import type { Handle, ServerInit } from '@sveltejs/kit';
+import { problem } from '$server/api/endpoint';
 import { database } from '$server/database/connection';
 import { migrate, NewerSchema } from '$server/database/migrate';
+import { environment } from '$server/environment';
+import { endStreams } from '$server/http/event-stream';
+import { isOwnOrigin, refusedHost } from '$server/http/hosts';
 import { startQueue, stopQueue } from '$server/jobs/queue';
-import { loadDemo } from '$server/services/demo';
-import { endBrokenImports } from '$server/services/imports/imports';
-import { openSources, startStandIns } from '$server/services/sources';
-import { resumeTrials } from '$server/services/trial-run';
+import { log } from '$server/log';
+import { Refusal, unknownHost } from '$server/refusal';
+import { beginDemoJob, loadDemo } from '$server/services/briefs/demo';
+// What they look after begins with the queue.
+import '$server/services/sources/imports/imports';
+import '$server/services/trials/trial-run';
+import '$server/services/running/retention';
+import { openSources, startStandIns } from '$server/services/sources/sources';
+import { closeThreads } from '$server/workers/people';
 
 export const init: ServerInit = async () => {
   void startStandIns();
   try {
     await migrate(database());
+    await loadDemo();
+    await openSources();
+    await startQueue();
+    await beginDemoJob();
   } catch (error) {
+    log().fatal({ err: error }, 'not started');
     const reason = (error as Error).message || (error as { parent?: Error }).parent?.message || String(error);
     console.error(
       error instanceof NewerSchema
@@ -20,44 +35,61 @@ export const init: ServerInit = async () => {
     );
     process.exit(1);
   }
-  await endBrokenImports();
-  await loadDemo();
-  await openSources();
-  await startQueue();
-  await resumeTrials();
+  (process as NodeJS.EventEmitter).once('eave:stopping', endStreams);
   // Idle connections would keep the process for some seconds after the last page was served.
   (process as NodeJS.EventEmitter).once('sveltekit:shutdown', () => {
     void stopQueue()
-      .then(() => database().close())
+      .then(() => Promise.all([database().close(), closeThreads()]))
+      .catch((error: unknown) => log().warn({ err: error }, 'not stopped in order'))
       .finally(() => process.exit(0));
   });
 };
 
 export const handle: Handle = async ({ event, resolve }) => {
-  const refuse = (status: number, title: string, detail: string) =>
-    json(
-      { type: 'about:blank', title, status, detail },
-      { status, headers: { 'content-type': 'application/problem+json' } }
-    );
-  // Loopback by name or number only, so that a page elsewhere cannot reach in through a name of its own.
-  const host = event.url.hostname;
-  const allowed = (process.env.EAVE_HOSTS ?? 'localhost,127.0.0.1,[::1]').split(',');
-  if (!allowed.includes(host))
-    return refuse(421, 'Unknown host', `Eave does not answer as ${host}. Add it to EAVE_HOSTS.`);
-  const origin = event.request.headers.get('origin');
-  if (origin !== null && origin !== event.url.origin && event.request.method !== 'GET')
-    return refuse(403, 'Another site', 'Changes are taken from Eave’s own pages only.');
-  const response = await resolve(event);
-  if (response.status === 405 && event.url.pathname.startsWith('/api/'))
-    return refuse(
-      405,
-      'Not offered',
-      `${event.url.pathname} does not take ${event.request.method}; /api/openapi.json lists what it takes.`
-    );
-  allowEditorStyles(response.headers);
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
+  const began = performance.now();
+  const { request, url } = event;
+  event.locals.requestId = randomUUID();
+  const response = await answer();
+  const ms = Math.round(performance.now() - began);
+  // The route and not the address: names, and what is looked for, may stand in that.
+  const line = {
+    request: event.locals.requestId,
+    method: request.method,
+    route: event.route.id,
+    brief: event.params.id
+  };
+  if (event.route.id !== null) log().info({ ...line, status: response.status, ms }, 'request');
   return response;
+
+  async function answer(): Promise<Response> {
+    // What a page asks of the API while it is made comes from here.
+    if (event.isSubRequest) return resolve(event);
+    const host = request.headers.get('host') ?? '';
+    // Checked again for a server that Vite runs while the code is being written.
+    const why = refusedHost([host], url.pathname, environment());
+    if (why !== null) return problem(unknownHost(why));
+    const changes = request.method !== 'GET' && request.method !== 'HEAD';
+    if (changes && !isOwnOrigin(request.headers.get('origin'), host, environment()))
+      return problem(new Refusal(403, 'Another site', 'Changes are taken from Eave’s own pages only.'));
+    const resolved = await resolve(event);
+    if (resolved.status === 405 && url.pathname.startsWith('/api/')) {
+      const refused = problem(
+        new Refusal(
+          405,
+          'Not offered',
+          `${url.pathname} does not take ${request.method}; /api/openapi.json lists what it takes.`
+        )
+      );
+      // RFC 9110, 15.5.6: it says what is allowed.
+      const allow = resolved.headers.get('allow');
+      if (allow !== null) refused.headers.set('allow', allow);
+      return refused;
+    }
+    allowEditorStyles(resolved.headers);
+    resolved.headers.set('x-content-type-options', 'nosniff');
+    resolved.headers.set('referrer-policy', 'same-origin');
+    return resolved;
+  }
 };
 
 /** The editor adds style elements of its own under the page's nonce; SvelteKit names the nonce for scripts only. */

@@ -9,30 +9,34 @@ const refused = async (file: string, source: string) => {
 
 describe('import directions', () => {
   it.each([
-    ['src/core/query/parse.ts', '$server/refusal'],
-    ['src/core/query/parse.ts', '../../sources/source'],
-    ['src/core/query/parse.ts', 'svelte'],
-    ['src/core/query/parse.ts', 'node:fs'],
-    ['src/core/query/parse.ts', 'sequelize'],
+    ['src/core/language/parse.ts', '$server/refusal'],
+    ['src/core/language/parse.ts', '../../sources/source'],
+    ['src/core/language/parse.ts', 'svelte'],
+    ['src/core/language/parse.ts', 'node:fs'],
+    ['src/core/language/parse.ts', 'sequelize'],
     ['src/sources/source.ts', '$server/refusal'],
     ['src/sources/source.ts', '$lib/api/call'],
     ['src/server/refusal.ts', '$lib/api/call'],
+    ['src/api/trials.ts', '$core/language'],
+    ['src/api/trials.ts', '$core'],
+    ['src/api/trials.ts', '$server/refusal'],
     ['src/lib/api/call.ts', '$server/services/briefs'],
     ['src/lib/api/call.ts', '$sources/source'],
-    ['src/lib/api/call.ts', '$core/query/query'],
+    ['src/lib/api/call.ts', '$core/language/query'],
     ['src/server/refusal.ts', '$core/measure/wilson'],
-    ['src/sources/source.ts', '$core/query/query'],
-    ['src/routes/+page.ts', '$core/query/query'],
+    ['src/sources/source.ts', '$core/language/query'],
+    ['src/routes/+page.ts', '$core/language/query'],
+    ['src/routes/+page.ts', '$core'],
     ['src/routes/+page.ts', 'sequelize']
   ])('%s may not import %s', async (file, source) => expect(await refused(file, source)).toBe(true));
 
   it.each([
-    ['src/core/query/parse.ts', './lex'],
-    ['src/core/query/parse.ts', 'zod'],
-    ['src/sources/source.ts', '$core/query'],
+    ['src/core/language/parse.ts', './lex'],
+    ['src/core/language/parse.ts', 'zod'],
+    ['src/sources/source.ts', '$core/language'],
     ['src/server/refusal.ts', '$sources/source'],
-    ['src/lib/api/call.ts', '$server/api/contract'],
-    ['src/lib/api/call.ts', '$core/query'],
-    ['src/routes/+page.ts', '$core']
+    ['src/lib/api/call.ts', '$api'],
+    ['src/lib/api/call.ts', '$core/language'],
+    ['src/routes/+page.ts', '$core/measure']
   ])('%s may import %s', async (file, source) => expect(await refused(file, source)).toBe(false));
 });

@@ -13,7 +13,11 @@ export async function ensureDependencies() {
   if (isStamped(stampFile, hash)) return;
   say('installing npm packages');
   const npm = (...args) =>
-    run('npm', [...args, '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
+    run('npm', [...args, '--include=dev', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'], {
+      quiet: true,
+      // A package's script would send what it finds here; none is run, and should one be, it is told not to.
+      env: { ...process.env, IBM_TELEMETRY_DISABLED: 'true' }
+    });
   let { code, output } = await npm('ci');
   // A registry that lacks a build of an optional package for some other system makes `ci` refuse; `install` passes it over.
   if (code !== 0) ({ code, output } = await npm('install', '--no-save'));

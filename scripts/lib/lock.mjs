@@ -1,29 +1,28 @@
-import { readFileSync, unlinkSync, writeFileSync } from 'node:fs';
-
-export const isAlive = (pid) => {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return error.code === 'EPERM';
-  }
-};
+import { linkSync, readFileSync, unlinkSync, writeFileSync } from 'node:fs';
+import { isRunning, nameOf } from './process-identity.mjs';
 
 /** Does `work` while no other process of Eave holds the lock file; a lock whose holder has died is passed over. */
 export async function withLock(file, work) {
-  for (;;) {
-    try {
-      writeFileSync(file, String(process.pid), { flag: 'wx' });
-      break;
-    } catch (error) {
-      if (error.code !== 'EEXIST') throw error;
+  const mine = `${file}.${process.pid}`;
+  writeFileSync(mine, nameOf(process.pid), { mode: 0o600 });
+  try {
+    // Linked and not written, so that nobody reads half a name.
+    for (;;) {
+      try {
+        linkSync(mine, file);
+        break;
+      } catch (error) {
+        if (error.code !== 'EEXIST') throw error;
+      }
+      try {
+        if (!isRunning(readFileSync(file, 'utf8'))) unlinkSync(file);
+      } catch (error) {
+        if (error.code !== 'ENOENT') throw error;
+      }
+      await new Promise((done) => setTimeout(done, 100));
     }
-    try {
-      if (!isAlive(Number(readFileSync(file, 'utf8')))) unlinkSync(file);
-    } catch (error) {
-      if (error.code !== 'ENOENT') throw error;
-    }
-    await new Promise((done) => setTimeout(done, 100));
+  } finally {
+    unlinkSync(mine);
   }
   try {
     return await work();

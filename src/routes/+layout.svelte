@@ -11,28 +11,27 @@
   import { page } from '$app/state';
   import KeySheet from '$lib/frame/KeySheet.svelte';
   import Ridge from '$lib/frame/Ridge.svelte';
+  import { keysOf } from '$lib/frame/keys';
   import { brief as briefPath } from '$lib/frame/paths';
   import { steps } from '$lib/frame/steps';
   import { theme } from '$lib/frame/theme.svelte';
 
   let { children }: { children: Snippet } = $props();
   let keySheet = $state(false);
-  let going = false;
 
   onMount(() => theme.start());
 
-  function keys(event: KeyboardEvent) {
-    const target = event.target as HTMLElement;
-    if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, .cm-editor')) return;
-    const brief = page.data.brief;
-    if (event.key === '?') keySheet = true;
-    else if (going && brief && steps[Number(event.key) - 1])
-      void goto(briefPath(brief.id, steps[Number(event.key) - 1]!.id));
-    going = event.key === 'g';
-  }
+  const hear = keysOf('everywhere', {
+    sheet: () => (keySheet = true),
+    step: (event) => {
+      const brief = page.data.brief;
+      const step = steps[Number(event.key) - 1];
+      if (brief && step) void goto(briefPath(brief.id, step.id));
+    }
+  });
 </script>
 
-<svelte:window onkeydown={keys} />
+<svelte:window onkeydown={hear} />
 <svelte:head><title>{page.data.brief ? `${page.data.brief.name} · Eave` : 'Eave'}</title></svelte:head>
 
 <Ridge brief={page.data.brief ?? null} onkeysheet={() => (keySheet = true)} />

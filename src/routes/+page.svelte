@@ -1,12 +1,18 @@
 <script lang="ts">
-  import { goto, invalidate } from '$app/navigation';
+  import { reload } from '$lib/kept/reload';
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import { goto } from '$app/navigation';
+  import OverflowMenu from 'carbon-components-svelte/src/OverflowMenu/OverflowMenu.svelte';
+  import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
+  import FirstSteps from '$lib/home/FirstSteps.svelte';
   import Chosen from '$lib/report/Chosen.svelte';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   let { data } = $props();
   type Brief = Answer<'listBriefs'>[number];
@@ -21,6 +27,10 @@
   const shown = $derived(data.briefs.filter((brief) => showArchived || !brief.archived));
   const archived = $derived(data.briefs.filter((brief) => brief.archived).length);
 
+  const demo = $derived(data.briefs.find((brief) => brief.demo && brief.verdicts > 0));
+  const empty = $derived(data.briefs.find((brief) => brief.demo && !brief.versions) ?? null);
+  let resetting = $state(false);
+
   async function act(work: () => Promise<unknown>) {
     refused = null;
     try {
@@ -28,22 +38,19 @@
     } catch (problem) {
       refused = problem;
     }
-    await invalidate('eave:briefs');
+    await reload('eave:briefs');
   }
 
   function make(event: SubmitEvent) {
     event.preventDefault();
     void act(async () => {
-      const brief = await call(contract.createBrief, { body: { name: newName } });
+      const brief = await call('createBrief', { body: { name: newName } });
       newName = '';
       await goto(briefPath(brief.id, 'persona'));
     });
   }
 
-  async function open(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const [chosen] = input.files ?? [];
-    if (!chosen) return;
+  async function open(chosen: File) {
     const text = await chosen.text();
     await act(async () => {
       let body: never;
@@ -54,14 +61,13 @@
           `${chosen.name} is no JSON. Choose a file that “Whole brief as a file” on a report has written.`
         );
       }
-      const brief = await call(contract.importBrief, { body });
+      const brief = await call('importBrief', { body });
       await goto(briefPath(brief.id, 'compare'));
     });
-    input.value = '';
   }
 
   const change = (brief: Brief, what: { name?: string; archived?: boolean }) =>
-    act(() => call(contract.changeBrief, { params: { id: brief.id }, body: { revision: brief.revision, ...what } }));
+    act(() => call('changeBrief', { params: { id: brief.id }, body: { revision: brief.revision, ...what } }));
 
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 </script>
@@ -79,12 +85,16 @@
       placeholder="Name of the new brief"
       bind:value={newName}
     />
-    <button class="quiet main" type="submit">New brief</button>
-    <label class="file">Open a file<input type="file" accept=".json,application/json" onchange={open} /></label>
+    <Act look="main" type="submit">New brief</Act>
+    <FileButton label="Open a file" accept={['.json', 'application/json']} onfile={open} />
+    <OverflowMenu flipped size="sm" aria-label="More to do with briefs">
+      <OverflowMenuItem text="Put the demo back" on:click={() => (resetting = true)} />
+    </OverflowMenu>
   </form>
 </div>
 
 <Refused problem={refused} />
+{#if demo}<FirstSteps {demo} {empty} />{/if}
 
 {#if shown.length === 0}
   <div class="sheet empty">
@@ -102,7 +112,7 @@
           <a class="name" href={briefPath(brief.id, brief.versions ? 'string' : 'persona')}>{brief.name}</a>
           {#if brief.archived}<span class="badge wider">archived</span>{/if}
           <p>{brief.sentence}</p>
-          <Chosen briefId={brief.id} />
+          {#if brief.chosen.length}<Chosen {brief} />{/if}
         </div>
         <dl>
           <div>
@@ -114,8 +124,8 @@
             <dd class="number">{brief.wordingsInUse}</dd>
           </div>
           <div>
-            <dt>judged</dt>
-            <dd class="number">{brief.judged}</dd>
+            <dt>verdicts</dt>
+            <dd class="number">{brief.verdicts}</dd>
           </div>
           <div>
             <dt>changed</dt>
@@ -123,29 +133,24 @@
           </div>
         </dl>
         <div class="acts">
-          <button
-            class="quiet"
+          <Act
             onclick={() => {
               renaming = brief;
               newTitle = brief.name;
-            }}>Rename</button
+            }}>Rename</Act
           >
-          <button class="quiet" onclick={() => act(() => call(contract.copyBrief, { params: { id: brief.id } }))}
-            >Copy</button
+          <Act onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>Copy</Act>
+          <Act onclick={() => change(brief, { archived: !brief.archived })}
+            >{brief.archived ? 'Bring back' : 'Archive'}</Act
           >
-          <button class="quiet" onclick={() => change(brief, { archived: !brief.archived })}
-            >{brief.archived ? 'Bring back' : 'Archive'}</button
-          >
-          {#if brief.archived}<button class="quiet" onclick={() => (deleting = brief)}>Delete</button>{/if}
+          {#if brief.archived}<Act onclick={() => (deleting = brief)}>Delete</Act>{/if}
         </div>
       </li>
     {/each}
   </ul>
 {/if}
 {#if archived}
-  <button class="quiet" onclick={() => (showArchived = !showArchived)}
-    >{showArchived ? 'Hide' : 'Show'} {archived} archived</button
-  >
+  <Act onclick={() => (showArchived = !showArchived)}>{showArchived ? 'Hide' : 'Show'} {archived} archived</Act>
 {/if}
 
 <Modal
@@ -169,6 +174,26 @@
 
 <Modal
   danger
+  open={resetting}
+  modalHeading="Put the demo back?"
+  primaryButtonText="Put it back"
+  secondaryButtonText="Leave it"
+  size="sm"
+  on:close={() => (resetting = false)}
+  on:click:button--secondary={() => (resetting = false)}
+  on:submit={() => {
+    resetting = false;
+    void act(() => call('resetDemo', {}));
+  }}
+>
+  <p>
+    The demo’s two briefs are made anew, with its versions, trials and verdicts; what was changed in them is lost. Your
+    own briefs stay as they are. It takes about a minute.
+  </p>
+</Modal>
+
+<Modal
+  danger
   open={deleting !== null}
   modalHeading="Delete this brief?"
   primaryButtonText="Delete for good"
@@ -179,11 +204,11 @@
   on:submit={() => {
     const brief = deleting;
     deleting = null;
-    if (brief) void act(() => call(contract.deleteBrief, { params: { id: brief.id } }));
+    if (brief) void act(() => call('deleteBrief', { params: { id: brief.id } }));
   }}
 >
   <p>
-    “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.judged} verdicts. This cannot
+    “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.verdicts} verdicts. This cannot
     be undone.
   </p>
 </Modal>
@@ -204,8 +229,7 @@
     align-items: center;
     width: 480px;
   }
-  form button,
-  form label {
+  form :global(.act.bx--btn) {
     white-space: nowrap;
     padding: 6px 12px;
   }

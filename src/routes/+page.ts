@@ -1,9 +1,8 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ fetch, depends }) => {
+  const ask = asking(fetch);
   depends('eave:briefs');
-  return { briefs: await orErrorPage(call(contract.listBriefs, { fetch })) };
+  return { briefs: await ask('listBriefs') };
 };

@@ -10,7 +10,31 @@ export class Refusal extends Error {
     this.title = title;
     this.extra = extra;
   }
+
+  /** As it is told from thread to thread, where the class is lost. */
+  told(): ToldRefusal {
+    return { status: this.status, title: this.title, detail: this.message, extra: this.extra };
+  }
+
+  static of({ status, title, detail, extra }: ToldRefusal): Refusal {
+    return new Refusal(status, title, detail, extra);
+  }
+
+  /** The body of an RFC 9457 problem. */
+  problem(): string {
+    const { extra, ...told } = this.told();
+    return JSON.stringify({ type: 'about:blank', ...told, ...extra });
+  }
 }
+
+export interface ToldRefusal {
+  status: number;
+  title: string;
+  detail: string;
+  extra: Record<string, unknown>;
+}
+
+export const unknownHost = (why: string) => new Refusal(421, 'Unknown host', why);
 
 export const notFound = (what: string) =>
   new Refusal(

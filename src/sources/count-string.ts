@@ -1,7 +1,9 @@
+import { LRUCache } from 'lru-cache';
 import { addAll, countBits, countCommon, emptyBitmap, firstOf, fullBitmap, takeOut, type Bitmap } from '$core/corpus';
 import { render, type Rendering, toldBy } from '$core/dialect';
-import { countInterval, foundBy, type Found, type SearchAnswer } from '$core/measure';
-import { keyOf, isTerm, type Query } from '$core/query';
+import { countInterval } from '$core/dialect';
+import { foundBy, type Found, type SearchAnswer } from '$core/measure';
+import { keyOf, type Query } from '$core/language';
 import type { IndexedSource } from './indexed-source';
 
 export interface Counted {
@@ -11,35 +13,41 @@ export interface Counted {
   asked: Bitmap;
 }
 
-/** Answers kept for each source: a string that changes in one term asks for the others again. */
-const mostKept = 500;
-const kept = new WeakMap<IndexedSource, Map<string, Counted>>();
+/** Answers kept for each source, by what is asked. */
+const mostKept = 300;
+const kept = new WeakMap<IndexedSource, LRUCache<string, Counted>>();
 
 /** What was counted of a query that is at hand: a ledger and its narrowing, and every proposal, ask for the same one. */
 const atHand = new WeakMap<IndexedSource, WeakMap<Query, Counted>>();
 
-/** How many people a string finds at a source, as `tryString` says, worked out on sets and without making a person. */
+/**
+ * How many people a string finds at a source, as `tryString` says, worked out on sets and without making a person. Its
+ * left-over part is made of parts of this very query.
+ */
 export function countString(query: Query, source: IndexedSource): Counted {
-  if (isTerm(query)) return countTerm(query, source);
   let counted = atHand.get(source);
   if (!counted) atHand.set(source, (counted = new WeakMap()));
   let known = counted.get(query);
-  if (!known) counted.set(query, (known = count(query, source)));
+  if (!known) {
+    counted.set(query, (known = count(query, source)));
+    keptFor(source).set(keyOf(query), known);
+  }
   return known;
 }
 
-/** Terms are asked again and again, whatever string they stand in. */
-function countTerm(term: Query, source: IndexedSource): Counted {
+const keptFor = (source: IndexedSource): LRUCache<string, Counted> => {
   let answers = kept.get(source);
-  if (!answers) kept.set(source, (answers = new Map()));
-  const key = keyOf(term);
-  let known = answers.get(key);
-  if (!known) {
-    known = count(term, source);
-    if (answers.size > mostKept) answers.clear();
-    answers.set(key, known);
-  }
-  return known;
+  if (!answers) kept.set(source, (answers = new LRUCache({ max: mostKept })));
+  return answers;
+};
+
+/**
+ * The same where only the figures are wanted: a string that changes in one part asks for what stands before that part
+ * again, and a term is asked for in many strings. Null where the source cannot be asked.
+ */
+export function foundAt(query: Query, source: IndexedSource): Found | null {
+  const { rendering, found } = keptFor(source).get(keyOf(query)) ?? countString(query, source);
+  return rendering.exactness === 'impossible' ? null : found;
 }
 
 function count(query: Query, source: IndexedSource): Counted {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { drawSample, extendSample, precisionOf } from '$core/measure';
-import { parse } from '$core/query';
+import { parse } from '$core/language';
 import { harrowGuild, lanternfield, quillbank } from '$core/dialect';
 import { makeStandIn, standIns } from './stand-ins/stand-ins';
 import { tryString } from './try-string';

@@ -1,7 +1,9 @@
-import { type IndexParts, type PeopleList, PeopleIndex, type Person } from '$core/corpus';
+import { type IndexParts, type PeopleList, PeopleIndex } from '$core/corpus';
+import { type Person } from '$core/people';
 import { sheetSchema, type Sheet } from '$core/dialect';
 import type { ColumnField } from '$core/formats';
-import { matchingOf, scopes, type Scope } from '$core/query';
+import { scopes, type Scope } from '$core/language';
+import { matchingOf } from '$core/semantics';
 import { IndexedSource } from './indexed-source';
 
 /** What a file tells whose columns are matched so. What someone says of themselves, or what they know, is taken for their profile. */

@@ -1,16 +1,10 @@
-import {
-  type PeopleList,
-  PeopleIndex,
-  type Person,
-  countBits,
-  emptyBitmap,
-  fullBitmap,
-  rowsOf,
-  type Bitmap
-} from '$core/corpus';
+import { type PeopleList, PeopleIndex, countBits, emptyBitmap, fullBitmap, rowsOf, type Bitmap } from '$core/corpus';
+import { type Person } from '$core/people';
 import { readSearch, type Search, type Sheet } from '$core/dialect';
-import { countInterval, shownCount, type Interval, hashText } from '$core/measure';
-import { keyOf, type Query, matchingOf } from '$core/query';
+import { countInterval, shownCount } from '$core/dialect';
+import { type Interval, hashText } from '$core/measure';
+import { keyOf, type Query } from '$core/language';
+import { matchingOf } from '$core/semantics';
 import type { Answer, Page, Source } from './source';
 
 /** A source over people held in memory: reads each search by its sheet, answers in the order of its people. */

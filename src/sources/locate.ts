@@ -1,6 +1,8 @@
-import { rowsOf, type Person } from '$core/corpus';
+import { rowsOf } from '$core/corpus';
+import { type Person } from '$core/people';
 import { samePeople } from '$core/people';
-import { matchingOf, join, type Query, tokenKeys } from '$core/query';
+import { join, type Query, tokenKeys } from '$core/language';
+import { matchingOf } from '$core/semantics';
 import type { IndexedSource } from './indexed-source';
 
 /** Records looked at for one person, at most. */

@@ -1,8 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { rowsOf, PeopleIndex, type Person } from '$core/corpus';
+import { rowsOf, PeopleIndex } from '$core/corpus';
+import { type Person } from '$core/people';
 import { harrowGuild } from '$core/dialect';
 import { drawSample } from '$core/measure';
-import { matchingOf, parse } from '$core/query';
+import { parse } from '$core/language';
+import { matchingOf } from '$core/semantics';
 import { candidates, judgedSource, measure } from '$core/suggest';
 import { harrowPeople } from './stand-ins/records';
 import { isTrulyWanted, makeWorld } from './world/world';
@@ -52,7 +54,7 @@ describe('proposals on the demo’s first string', () => {
       let taken = 0;
       for (; taken < 12; taken++) {
         const query = parse(text).query!;
-        const [best] = measure(text, query, candidates(text, query, judged, matching), [source]);
+        const [best] = measure(text, query, candidates(query, judged, matching), [source]);
         if (!best || best.costly) break;
         text = best.text;
       }

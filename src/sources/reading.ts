@@ -1,7 +1,8 @@
+import { LRUCache } from 'lru-cache';
 import { addAll, countCommon, emptyBitmap, fullBitmap, keepCommon, type Bitmap, type Readings } from '$core/corpus';
 import { render, readSearch, toldBy } from '$core/dialect';
 import { estimatedResult, type Estimate, type PeopleSets } from '$core/measure';
-import { keyOf, terms, type Query, type Term, isTextScope, type Scope } from '$core/query';
+import { isTerm, keyOf, terms, type Query, type Term, isTextScope, type Scope } from '$core/language';
 import type { IndexedSource } from './indexed-source';
 
 /** What a source makes of one term: whom it brings when asked it, and who then meets it for certain or may. */
@@ -25,6 +26,16 @@ function readTerm(term: Term, source: IndexedSource): TermReading {
     known.set(key, (reading = workOut(term, source)));
   }
   return reading;
+}
+
+/** What was found of groups of terms, kept for each source by their name and how they were read. */
+const groups = new WeakMap<IndexedSource, LRUCache<string, Readings>>();
+const mostGroups = 150;
+
+function groupsOf(source: IndexedSource): LRUCache<string, Readings> {
+  let of = groups.get(source);
+  if (!of) groups.set(source, (of = new LRUCache({ max: mostGroups })));
+  return of;
 }
 
 function workOut(term: Term, { sheet, index }: IndexedSource): TermReading {
@@ -67,11 +78,21 @@ export function peopleOf(source: IndexedSource, way: Way, isLeftOver?: (term: Te
       : { certain: none, possible: reading.asked };
   };
   const readings = new WeakMap<Query, Readings>();
+  // What a group of terms finds is asked for again with the next letter typed in another group.
+  const nameOf = (query: Query) => {
+    const checked = isLeftOver ? [...terms(query)].map(({ term }) => Number(isLeftOver(term))).join('') : 'all';
+    return `${way === 'asked'} ${checked} ${keyOf(query)}`;
+  };
   return {
     size: index.size,
     rows(query, excluded = false) {
       let found = readings.get(query);
-      if (!found) readings.set(query, (found = index.readings(query, told, readingOf)));
+      if (!found) {
+        const name = isTerm(query) ? null : nameOf(query);
+        found = (name === null ? undefined : groupsOf(source).get(name)) ?? index.readings(query, told, readingOf);
+        readings.set(query, found);
+        if (name !== null) groupsOf(source).set(name, found);
+      }
       // Under a NOT those who may meet it may as well not: only the certain are thrown out.
       const asPossible = (way !== 'certain') !== excluded;
       return asPossible ? found.possible : found.certain;
@@ -88,6 +109,19 @@ export const leftOverTerms = (leftover: Query | null): ReadonlySet<Term> =>
  * the source tells counts, through the depth it shows. Null where it cannot be asked: it would have to bring everybody.
  */
 export function partEstimate(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
+  let kept = estimates.get(source);
+  if (!kept) estimates.set(source, (kept = new LRUCache({ max: mostEstimates })));
+  const name = `${asked} ${stay} ${keyOf(part)}`;
+  let known = kept.get(name);
+  if (!known) kept.set(name, (known = { estimate: estimatePart(asked, stay, part, source) }));
+  return known.estimate;
+}
+
+/** Estimates of parts, kept for each source: most parts of a string are as they were before the last letter. */
+const estimates = new WeakMap<IndexedSource, LRUCache<string, { estimate: Estimate | null }>>();
+const mostEstimates = 4000;
+
+function estimatePart(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
   const { size } = source.index;
   if (asked === size && size > 0 && !source.sheet.listsAll && !canBeAsked(part, source)) return null;
   const reported = source.told(asked, part);

@@ -1,4 +1,4 @@
-import type { Person } from '$core/corpus';
+import type { Person } from '$core/people';
 import type { Search, Sheet } from '$core/dialect';
 import type { Interval } from '$core/measure';
 

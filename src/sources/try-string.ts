@@ -1,8 +1,11 @@
-import type { Person } from '$core/corpus';
+import type { Person } from '$core/people';
 import { render, type Rendering, toldBy, type Sheet } from '$core/dialect';
-import { countInterval, foundBy, type Found, type SearchAnswer } from '$core/measure';
-import { matchingOf, type Query, truthReader } from '$core/query';
+import { countInterval } from '$core/dialect';
+import { foundBy, type Found, type SearchAnswer } from '$core/measure';
+import { type Query } from '$core/language';
+import { matchingOf, truthReader } from '$core/semantics';
 import type { Answer, Source } from './source';
+import { checkpoint } from '$core/language';
 
 /** What a string finds at one source: how many, and the people that can be seen. */
 export interface Outcome {
@@ -41,6 +44,7 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
     const { said, people, interval = countInterval(said, sheet.counting) } = answer;
     let [certain, possible] = [0, 0];
     for (const person of people) {
+      checkpoint();
       if (met.has(person.id) || removed.has(person.id)) continue;
       const value = truth ? truth(person) : 'met';
       if (value === 'not met') {

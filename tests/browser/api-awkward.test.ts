@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { nearly, type JsonSchema } from '../generate/json-of-schema';
 import { api } from './browser';
 
@@ -9,21 +9,38 @@ interface Operation {
   operationId: string;
   parameters?: { name: string; in: 'path' | 'query'; schema: JsonSchema }[];
   requestBody?: { content: Record<string, { schema?: JsonSchema }> };
+  responses: Record<string, { content?: Record<string, unknown> }>;
 }
 interface Listed {
   method: string;
   path: string;
   operation: Operation;
 }
-const { paths } = await api<{ paths: Record<string, Record<string, Operation>> }>('GET', '/openapi.json');
+const {
+  paths,
+  components: { schemas: named }
+} = await api<{
+  paths: Record<string, Record<string, Operation>>;
+  components: { schemas: Record<string, JsonSchema> };
+}>('GET', '/openapi.json');
 const listed: Listed[] = Object.entries(paths).flatMap(([path, methods]) =>
   Object.entries(methods).map(([method, operation]) => ({ method: method.toUpperCase(), path, operation }))
+);
+// A stream of events has no end to wait for.
+const answering = listed.filter(({ operation }) =>
+  Object.values(operation.responses).every(({ content }) => !content?.['text/event-stream'])
 );
 const nobody = '00000000-0000-4000-8000-000000000000';
 let briefId: string;
 beforeAll(async () => {
   briefId = (await api<{ id: string }>('POST', '/briefs', { name: 'Awkward' })).id;
   await api('POST', `/briefs/${briefId}/versions`, { text: 'title:"head of quality" NOT software' });
+});
+// What was begun is not left to those who come after: trials of this brief would wait before theirs.
+afterAll(async () => {
+  const { revision } = await api<{ revision: number }>('GET', `/briefs/${briefId}`);
+  await api('PATCH', `/briefs/${briefId}`, { archived: true, revision });
+  await api('DELETE', `/briefs/${briefId}`);
 });
 
 async function expectAnswer(method: string, path: string, body?: unknown) {
@@ -33,6 +50,8 @@ async function expectAnswer(method: string, path: string, body?: unknown) {
   });
   const told = await response.text();
   const asked = `${method} ${path} ${JSON.stringify(body)?.slice(0, 400)} → ${response.status} ${told.slice(0, 400)}`;
+  // Not being ready is an answer of that operation, not a fault of it.
+  if (path === '/api/health/ready' && response.status === 503) return;
   expect(response.status, asked).toBeLessThan(500);
   if (response.status < 400) return;
   expect(response.headers.get('content-type'), asked).toBe('application/problem+json');
@@ -61,17 +80,17 @@ const isSafe = ({ method, path }: Listed) =>
 describe('every operation of the API, given what is nearly right', () => {
   it('lists them all', () => expect(listed.length).toBeGreaterThan(80));
 
-  it.each(listed.map((one) => [`${one.method} ${one.path}`, one] as const))('%s', async (_, one) => {
+  it.each(answering.map((one) => [`${one.method} ${one.path}`, one] as const))('%s', async (_, one) => {
     const { method, path, operation } = one;
     const content = operation.requestBody?.content ?? {};
     const schema = content['application/json']?.schema ?? (operation.requestBody && {});
     const query = (operation.parameters ?? []).filter((parameter) => parameter.in === 'query');
     const safe = isSafe(one);
-    const bodies = schema && safe ? nearly(schema) : fc.constantFrom<unknown>(null, 7, 'text', [], { x: 1 });
+    const bodies = schema && safe ? nearly(schema, named) : fc.constantFrom<unknown>(null, 7, 'text', [], { x: 1 });
     const asked = fc.record({
       real: safe ? fc.boolean() : fc.constant(false),
       body: schema ? bodies : fc.constant(undefined),
-      search: fc.tuple(...query.map(({ schema: one }) => fc.option(nearly(one), { nil: undefined })))
+      search: fc.tuple(...query.map(({ schema: one }) => fc.option(nearly(one, named), { nil: undefined })))
     });
     await fc.assert(
       fc.asyncProperty(asked, async ({ real, body, search }) => {
@@ -81,7 +100,7 @@ describe('every operation of the API, given what is nearly right', () => {
         });
         await expectAnswer(method, `${filled(path, real)}${told.size ? `?${told}` : ''}`, body);
       }),
-      { numRuns: 40, seed: 20_261_125 }
+      { numRuns: 22, seed: 20_261_125 }
     );
   });
 });

@@ -20,25 +20,32 @@ export async function startApplication(
   const port = Number(more.PORT ?? (await freePort()));
   const address = `http://127.0.0.1:${port}`;
   const server = spawn(process.execPath, ['build/index.js'], {
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', process.env.STRENGTH_LOG ? 'inherit' : 'ignore', 'inherit'],
     env: {
       ...process.env,
       HOST: '127.0.0.1',
       PORT: String(port),
-      ORIGIN: address,
       DATABASE_URL: databaseUrl,
       EAVE_DATA: data,
       EAVE_WORLD_PEOPLE: String(people),
       EAVE_FAULTS: 'none',
-      BODY_SIZE_LIMIT: '512M',
+      EAVE_DEMO: 'begun',
+      EAVE_LOG: process.env.STRENGTH_LOG ?? 'none',
       ...more
     }
   });
   const deadline = Date.now() + 60_000;
-  while (Date.now() < deadline && server.exitCode === null) {
+  for (;;) {
     const answer = await fetch(`${address}/api/sources`).catch(() => null);
     if (answer?.ok) break;
+    // What it printed says why; a test that went on without it would fail by something else.
+    if (server.exitCode !== null || server.signalCode !== null)
+      throw new Error(`The server ended with ${server.exitCode ?? server.signalCode} before it answered.`);
+    if (Date.now() > deadline) {
+      server.kill('SIGKILL');
+      throw new Error('The server did not answer within a minute.');
+    }
     await new Promise((done) => setTimeout(done, 100));
   }
-  return { address, stop: () => server.kill('SIGKILL') };
+  return { address, process: server, stop: () => server.kill('SIGKILL') };
 }

@@ -12,7 +12,8 @@ export default async function start(project: TestProject) {
   const { address, stop } = await startApplication(
     process.env.TEST_BROWSER_DATABASE_URL!,
     30_000,
-    '.data/test-browser'
+    '.data/test-browser',
+    { EAVE_CHECK_ANSWERS: 'yes' }
   );
   project.provide('address', address);
   return () => {

@@ -111,14 +111,13 @@ async function walk({ id, text, sources }: Brief, reading: 'certain' | 'possible
     note('API ledger', sourceId, ledger.found);
     seen.note(`estimated ${sourceId}`, 'API narrowing', ledger.narrowing.at(-1)!.estimated[reading].middle);
   }
-  for (const panel of ['narrowing', 'proposals']) {
+  for (const panel of ['worth', 'narrowing', 'proposals']) {
     if (!counted.length) break;
     const page = await open(`/briefs/${id}/string?panel=${panel}`);
-    await page
-      .getByRole('table', { name: panel === 'narrowing' ? 'Count after each part' : 'Worth of each part by source' })
-      .waitFor();
-    for (const { id: sourceId } of counted)
-      await page.locator(`th [data-figure=estimated][data-source="${sourceId}"]`).waitFor();
+    if (panel === 'narrowing') await page.getByRole('table', { name: 'Count after each part' }).waitFor();
+    if (panel === 'worth')
+      for (const { id: sourceId } of counted)
+        await page.locator(`th [data-figure=estimated][data-source="${sourceId}"]`).waitFor();
     if (panel === 'proposals')
       await Promise.race([
         page.getByRole('table', { name: 'Proposals, best first' }).waitFor(),
@@ -163,11 +162,14 @@ async function imported(name: string, mapping: string[], rows: string[][]): Prom
   await api('POST', `/imports/${job.id}/start`, { name, mapping });
   let sourceId: string | null = null;
   await expect
-    .poll(async () => {
-      const now = await api<{ state: string; sourceId: string | null }>('GET', `/imports/${job.id}`);
-      sourceId = now.sourceId;
-      return now.state;
-    })
+    .poll(
+      async () => {
+        const now = await api<{ state: string; sourceId: string | null }>('GET', `/imports/${job.id}`);
+        sourceId = now.sourceId;
+        return now.state;
+      },
+      { timeout: 20_000 }
+    )
     .toBe('done');
   return { id: sourceId!, name };
 }

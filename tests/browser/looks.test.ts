@@ -24,7 +24,10 @@ describe('every main view', () => {
       '/',
       `/briefs/${id}/persona`,
       `/briefs/${id}/wording`,
-      `/briefs/${id}/string?tree=1&panel=paste`,
+      `/briefs/${id}/string`,
+      `/briefs/${id}/string?panel=tree`,
+      `/briefs/${id}/string?panel=searches`,
+      `/briefs/${id}/string?panel=paste`,
       '/library?set=never-interns',
       '/sources',
       '/sources/quillbank'

@@ -70,6 +70,7 @@ describe('the persona', () => {
     expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
       '(headcount:[1 TO 49] AND title:(Owner OR "Managing Director")) OR (headcount:[50 TO *] AND title:"Head of Quality")'
     );
+    await page.getByRole('tab', { name: 'Searches to copy' }).click();
     await page.getByRole('region', { name: 'How Harrow Guild is asked' }).getByText('2 searches').first().waitFor();
 
     await writeString(page, 'title:("Head of Quality" OR QA) NOT intern');
@@ -153,8 +154,8 @@ describe('customers won', () => {
 
     await page.goto(`/briefs/${id}/persona`, { waitUntil: 'networkidle' });
     await page.getByLabel('Titles wanted').fill('Head of Quality');
-    await page.getByLabel('Industries to leave out').fill('86');
-    await page.getByLabel('Industries to leave out').press('Enter');
+    await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).fill('86');
+    await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).press('Enter');
     await page.getByRole('button', { name: 'Add those that ask consent first' }).click();
     await page.getByRole('button', { name: 'Take Germany out' }).waitFor();
     expect(await page.getByRole('button', { name: 'Take Greece out' }).count()).toBe(0);
@@ -178,7 +179,7 @@ describe('customers won', () => {
       /^title:"Head of Quality" NOT (\()?industry:86.*country:/
     );
     await page.getByText('All kept').waitFor();
-    await page.getByRole('button', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'As a tree' }).click();
     await page.getByRole('link', { name: 'wording of Head of Quality' }).click();
     await page.getByRole('link', { name: '1 term of the string' }).first().waitFor();
     await page.getByRole('link', { name: /8 terms of the string/ }).click();

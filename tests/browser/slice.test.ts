@@ -15,7 +15,8 @@ async function judge(page: Page, keys: string): Promise<void> {
     await page.keyboard.press(key);
     const word = { f: 'Fit', m: 'Miss', u: 'Unsure' }[key]!;
     await persons.nth(i).getByText(word, { exact: true }).waitFor({ state: 'attached' });
-    if (i < keys.length - 1) await page.keyboard.press('ArrowRight');
+    // A fit goes on by itself; a miss waits for its reason.
+    if (i < keys.length - 1 && key === 'm') await page.keyboard.press('ArrowRight');
     await page.waitForTimeout(60);
   }
 }
@@ -38,7 +39,7 @@ describe('the whole job on the demo', () => {
     await page.getByLabel('Must not come', { exact: true }).fill('intern');
     await page.getByLabel('People employed, from').fill('51');
     await page.getByLabel('to', { exact: true }).fill('1,000');
-    await page.getByLabel('Countries', { exact: true }).fill('Denmark');
+    await page.getByRole('combobox', { name: 'Countries', exact: true }).fill('Denmark');
     await page.keyboard.press('Enter');
     await kept(page);
     await page
@@ -86,8 +87,12 @@ describe('the whole job on the demo', () => {
     await page.getByRole('heading', { name: 'Version 1 on Harrow Guild' }).waitFor();
     await page.getByRole('article').waitFor();
     expect(await page.locator('article mark').count()).toBeGreaterThan(0);
+    const persons = page.getByRole('group', { name: 'Where in the result the sample sits' }).getByRole('button');
     await judge(page, 'ffmfum');
     await page.keyboard.press('2');
+    // Its reason given, the next person is there.
+    await persons.nth(6).and(page.locator('[aria-current=true]')).waitFor();
+    await page.keyboard.press('ArrowLeft');
     await page.getByRole('button', { name: '2 wrong function', pressed: true }).waitFor();
     await page.getByText('3 of 5', { exact: true }).waitFor({ state: 'attached' });
     await page.getByRole('region', { name: 'Precision so far' }).getByText('60 %').waitFor();
@@ -126,11 +131,11 @@ describe('the whole job on the demo', () => {
     // Compare: both versions measured, and who went, by name.
     await step(page, 'Compare').click();
     await page
-      .getByText(/misses in 100/)
+      .getByText(/^about [\d,]+ fits/)
       .first()
       .waitFor();
-    await page.getByRole('table', { name: 'People removed' }).waitFor();
-    expect(await page.getByRole('table', { name: 'People removed' }).getByRole('row').count()).toBeGreaterThan(1);
+    await page.getByRole('group', { name: 'People removed' }).waitFor();
+    expect(await page.getByRole('group', { name: 'People removed' }).getByRole('row').count()).toBeGreaterThan(1);
     await expectAccessible(page);
 
     // An old version is opened, compared as text, and taken up again.
@@ -235,9 +240,9 @@ describe('the whole job on a file of one’s own', () => {
     await run(page);
     await page.getByRole('heading', { name: 'Version 2 on My contacts' }).waitFor();
     await step(page, 'Compare').click();
-    const removed = page.getByRole('table', { name: 'People removed' });
+    const removed = page.getByRole('group', { name: 'People removed' });
     await removed.getByText('QA Lead, Software').first().waitFor();
     await page.getByText('60', { exact: true }).first().waitFor();
-    await page.locator('summary').filter({ hasText: 'kept' }).getByText('120', { exact: true }).waitFor();
+    await page.getByRole('button', { name: /kept/ }).getByText('120', { exact: true }).waitFor();
   });
 });

@@ -24,6 +24,10 @@ describe('the wording table', () => {
     };
     await row('Head of Quality Assurance').getByText('free of cost: “Head of Quality” finds them all').waitFor();
     await row('Head of Quality').getByRole('cell').nth(3).getByText(/\d/).waitFor();
+    // Proposals that find nobody do not crowd those that do.
+    await page.getByRole('button', { name: /^and \d+ that find nobody$/ }).waitFor();
+    expect(await row('Head of QC').count()).toBe(0);
+    await page.getByRole('button', { name: /^and \d+ that find nobody$/ }).click();
     await row('Head of QC').getByText('finds nobody in any source').waitFor();
     await expectAccessible(page);
 
@@ -62,7 +66,7 @@ describe('the wording table', () => {
     );
 
     // What the house decides comes back in another brief.
-    await page.getByLabel('remember for the house').check();
+    await page.getByLabel('remember for all briefs').check();
     await row('Head of Quality Control').getByRole('checkbox', { name: 'Choose Head of Quality Control' }).check();
     await page.getByRole('button', { name: 'Refuse' }).click();
     await page.getByText('All kept').waitFor();
@@ -72,7 +76,7 @@ describe('the wording table', () => {
       revision: 1
     });
     await page.goto(`/briefs/${other.id}/wording`, { waitUntil: 'networkidle' });
-    await row('Head of Quality Control').getByText('refused by the house before').waitFor();
+    await row('Head of Quality Control').getByText('refused in another brief').waitFor();
 
     await page.goto(`/briefs/${id}/wording?title=qa`, { waitUntil: 'networkidle' });
     await page.getByText(/has several meanings: quality assurance of goods; testing of software/).waitFor();

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 
 /** What of JSON Schema the API's own document uses. */
 export interface JsonSchema {
+  $ref?: string;
   type?: string | string[];
   const?: unknown;
   enum?: unknown[];
@@ -33,34 +34,35 @@ const texts = [
   '00000000-0000-4000-8000-000000000000',
   'y'.repeat(3000)
 ];
-const numbers = [-1, 0, 1, 2, 0.5, 1e9, 1e300, -0.0001];
+const numbers = [-1, 0, 1, 2, 0.5, 1e9, 2_147_483_647, 2_147_483_648, 9_007_199_254_740_991, 1e300, -0.0001];
 const anything = fc.constantFrom<unknown>(null, true, 7, 'text', [], {}, [null], { x: { y: [1] } });
 
 /** JSON that is nearly what a schema asks for: of the right shape mostly, with awkward texts and numbers, and here and there something else. */
-export function nearly(schema: JsonSchema, depth = 0): fc.Arbitrary<unknown> {
-  const right = shaped(schema, depth);
+export function nearly(schema: JsonSchema, named: Record<string, JsonSchema>, depth = 0): fc.Arbitrary<unknown> {
+  const right = shaped(schema, named, depth);
   return depth > 8 ? anything : fc.oneof({ weight: 40, arbitrary: right }, { weight: 1, arbitrary: anything });
 }
 
-function shaped(schema: JsonSchema, depth: number): fc.Arbitrary<unknown> {
+function shaped(schema: JsonSchema, named: Record<string, JsonSchema>, depth: number): fc.Arbitrary<unknown> {
+  if (schema.$ref) return nearly(named[schema.$ref.slice('#/components/schemas/'.length)]!, named, depth + 1);
   if ('const' in schema) return fc.constant(schema.const);
   if (schema.enum) return fc.constantFrom(...schema.enum);
   const choices = schema.anyOf ?? schema.oneOf ?? schema.allOf;
-  if (choices?.length) return fc.oneof(...choices.map((choice) => nearly(choice, depth + 1)));
+  if (choices?.length) return fc.oneof(...choices.map((choice) => nearly(choice, named, depth + 1)));
   const type = Array.isArray(schema.type) ? schema.type[0] : schema.type;
   if (type === 'object') {
-    const named = Object.entries(schema.properties ?? {}).map(([name, one]): [string, fc.Arbitrary<unknown>] => [
+    const fields = Object.entries(schema.properties ?? {}).map(([name, one]): [string, fc.Arbitrary<unknown>] => [
       name,
-      nearly(one, depth + 1)
+      nearly(one, named, depth + 1)
     ]);
     const { additionalProperties: more } = schema;
-    if (!named.length && more && typeof more === 'object')
-      return fc.dictionary(fc.constantFrom(...texts), nearly(more, depth + 1), { maxKeys: 3 });
-    return fc.record(Object.fromEntries(named), { requiredKeys: schema.required ?? [] });
+    if (!fields.length && more && typeof more === 'object')
+      return fc.dictionary(fc.constantFrom(...texts), nearly(more, named, depth + 1), { maxKeys: 3 });
+    return fc.record(Object.fromEntries(fields), { requiredKeys: schema.required ?? [] });
   }
   if (type === 'array') {
-    if (schema.prefixItems) return fc.tuple(...schema.prefixItems.map((one) => nearly(one, depth + 1)));
-    return fc.array(nearly(schema.items ?? {}, depth + 1), { maxLength: 3 });
+    if (schema.prefixItems) return fc.tuple(...schema.prefixItems.map((one) => nearly(one, named, depth + 1)));
+    return fc.array(nearly(schema.items ?? {}, named, depth + 1), { maxLength: 3 });
   }
   if (type === 'string') return fc.constantFrom(...texts);
   if (type === 'number' || type === 'integer') return fc.constantFrom(...numbers);

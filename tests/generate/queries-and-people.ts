@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import type { Person } from '../../src/core/corpus/person';
-import type { Query } from '../../src/core/query/query';
-import { numberFacts, textScopes, type Scope } from '../../src/core/query/scopes';
+import type { Person } from '../../src/core/people/person';
+import type { Query } from '../../src/core/language/query';
+import { numberFacts, textScopes, type Scope } from '../../src/core/language/scopes';
 
 /** Few words, so that generated people and queries meet often. */
 const words = [

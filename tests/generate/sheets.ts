@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { sheetSchema, type Sheet } from '../../src/core/dialect/sheet';
-import { scopes } from '../../src/core/query/scopes';
+import { scopes } from '../../src/core/language/scopes';
 
 const sometimes = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: null, freq: 3 });
 /** Null twice as often as not. */

@@ -4,8 +4,11 @@ export type Bitmap = Int32Array;
 export const emptyBitmap = (size: number): Bitmap => new Int32Array((size + 31) >>> 5);
 
 /** Every row below `size`. */
-export function fullBitmap(size: number): Bitmap {
-  const bits = emptyBitmap(size).fill(0xffffffff);
+export const fullBitmap = (size: number): Bitmap => setAll(emptyBitmap(size), size);
+
+/** Puts every row below `size` into a set made for that many. */
+export function setAll(bits: Bitmap, size: number): Bitmap {
+  bits.fill(-1);
   if (size & 31) bits[bits.length - 1] = (1 << (size & 31)) - 1;
   return bits;
 }
@@ -45,11 +48,24 @@ export function countBits(rows: Bitmap): number {
   return total;
 }
 
-/** How many rows are in one set or the other. */
-export function countUnion(a: Bitmap, b: Bitmap): number {
+/** How many rows of one set are in another, or are not. */
+export function countCommonOrNot(rows: Bitmap, others: Bitmap, not: boolean): number {
+  const turned = not ? -1 : 0;
   let total = 0;
-  for (let i = 0; i < a.length; i++) total = (total + bitsOf(a[i]! | b[i]!)) | 0;
+  for (let i = 0; i < rows.length; i++) total = (total + bitsOf(rows[i]! & (others[i]! ^ turned))) | 0;
   return total;
+}
+
+/** How many rows go and come from one set to another. Most changes touch few: words that are the same are passed over. */
+export function countChanged(from: Bitmap, to: Bitmap): { gone: number; come: number } {
+  let [gone, come] = [0, 0];
+  for (let i = 0; i < from.length; i++) {
+    const differs = from[i]! ^ to[i]!;
+    if (differs === 0) continue;
+    gone += bitsOf(differs & from[i]!);
+    come += bitsOf(differs & to[i]!);
+  }
+  return { gone, come };
 }
 
 /**

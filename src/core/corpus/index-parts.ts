@@ -1,11 +1,6 @@
-import type { Matching } from '../query/matching';
-import { numberFacts, type NumberFact } from '../query/scopes';
+import type { NumberFact } from '../language/scopes';
+import type { Person } from '../people/person';
 import type { Bitmap } from './bitmap';
-import { commonWords } from './common-words';
-import type { Person } from './person';
-import { ValuesMet } from './values-met';
-import { eachValue, numberOf, type Field } from './values';
-import type { Vocabulary } from './vocabulary';
 
 /** People in order, each made or at hand when asked for. An array is one. */
 export interface PeopleList {
@@ -41,24 +36,4 @@ export interface IndexParts {
    */
   commonWords: Uint32Array;
   commonRows: Bitmap;
-}
-
-/** Reads people into the parts of an index, filling a vocabulary that holds no word yet. */
-export function buildParts(people: PeopleList, vocabulary: Vocabulary, matching: Matching): IndexParts {
-  const size = people.length;
-  const ids: string[] = [];
-  const numbers = Object.fromEntries(
-    numberFacts.map((fact) => [fact, new Float64Array(size)])
-  ) as IndexParts['numbers'];
-  const met = new ValuesMet(vocabulary, matching, size);
-  const tell = (field: Field, text: string) => met.tell(field, text);
-  for (let row = 0; row < size; row++) {
-    const person = people.at(row)!;
-    ids.push(person.id);
-    met.nextPerson();
-    for (const fact of numberFacts) numbers[fact][row] = numberOf(person, fact) ?? Number.NaN;
-    eachValue(person, tell);
-  }
-  const parts = { ids, words: vocabulary.words, numbers, ...met.parts() };
-  return { ...parts, ...commonWords(parts) };
 }

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
-import { matcher } from '../query/matches';
-import { parse } from '../query/parse';
-import { exactMatching, matchingOf } from '../query/matching';
+import { matcher } from '../semantics/matches';
+import { parse } from '../language/parse';
+import { exactMatching, matchingOf } from '../semantics/matching';
 import { countBits, emptyBitmap, fullBitmap, hasBit, rowsOf, setBit } from './bitmap';
 import { PeopleIndex } from './people-index';
-import type { Person } from './person';
+import type { Person } from '../people/person';
 
 describe('PeopleIndex', () => {
   it.each([

@@ -1,9 +1,9 @@
-import { sequencesOf, type Sequence } from '../query/leaf';
-import { rangeOf } from '../query/matches';
-import { exactMatching, type Matching } from '../query/matching';
-import { keyOf } from '../query/key';
-import { isTerm, type And, type Phrase, type Query, type Range, type Term, type Word } from '../query/query';
-import type { Told } from '../query/truth';
+import { sequencesOf, type Sequence } from '../semantics/leaf';
+import { rangeOf } from '../semantics/matches';
+import { exactMatching, type Matching } from '../semantics/matching';
+import { keyOf } from '../language/key';
+import { isTerm, type And, type Phrase, type Query, type Range, type Term, type Word } from '../language/query';
+import type { Told } from '../semantics/truth';
 import {
   isNumberFact,
   isTextScope,
@@ -11,7 +11,7 @@ import {
   type NumberFact,
   type Scope,
   type TextScope
-} from '../query/scopes';
+} from '../language/scopes';
 import {
   addAll,
   countBits,
@@ -25,11 +25,13 @@ import {
   takeOut,
   type Bitmap
 } from './bitmap';
-import { buildParts, type IndexParts, type PeopleList } from './index-parts';
-import type { Person } from './person';
-import type { Field } from './values';
+import { buildIndexParts } from './build-index-parts';
+import type { IndexParts, PeopleList } from './index-parts';
+import type { Person } from '../people/person';
+import type { Field } from '../people/fields';
 import { addHolders, valuesIn, valuesWith } from './postings';
 import { Vocabulary } from './vocabulary';
+import { checkpoint } from '../language/checkpoint';
 
 /** Whom a query finds for certain, and whom it finds or may find. */
 export interface Readings {
@@ -82,7 +84,7 @@ export class PeopleIndex {
   static from(people: PeopleList | Iterable<Person>, matching: Matching = exactMatching): PeopleIndex {
     const list = 'at' in people ? people : [...people];
     const vocabulary = new Vocabulary();
-    return new PeopleIndex(buildParts(list, vocabulary, matching), vocabulary, matching);
+    return new PeopleIndex(buildIndexParts(list, vocabulary, matching), vocabulary, matching);
   }
 
   /** The index whose parts were kept; `matching` must be the one it was built with. */
@@ -134,6 +136,7 @@ export class PeopleIndex {
 
   /** The people it finds as a set of row numbers. Shared: not to be changed. */
   rows(query: Query): Bitmap {
+    checkpoint();
     const key = keyOf(query);
     const known = this.found.get(key);
     if (known) return known;

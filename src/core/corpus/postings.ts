@@ -1,7 +1,8 @@
-import type { Scope } from '../query/scopes';
+import type { Scope } from '../language/scopes';
 import type { Bitmap } from './bitmap';
 import type { IndexParts } from './index-parts';
-import { fields, searches } from './values';
+import { searches } from '../people/values';
+import { fields } from '../people/fields';
 
 /** The first of the values that a scope searches, and the one behind the last; `fields` keeps each scope's together. */
 export function valuesIn(scope: Scope, { fieldStarts }: Pick<IndexParts, 'fieldStarts'>): [number, number] {

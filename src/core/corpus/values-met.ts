@@ -1,7 +1,8 @@
-import { dropsStopWords } from '../query/leaf';
-import type { Matching } from '../query/matching';
+import { dropsStopWords } from '../semantics/leaf';
+import type { Matching } from '../semantics/matching';
 import { GrowingUint32 } from './growing-array';
-import { fields, type Field } from './values';
+import type { Field } from '../people/fields';
+import { fields } from '../people/fields';
 import type { Vocabulary } from './vocabulary';
 
 /** Texts up to so many letters are told apart, so that each is held once; longer ones hardly ever come again. */

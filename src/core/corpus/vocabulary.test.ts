@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { tokenKeys } from '../query/tokens';
+import { tokenKeys } from '../language/tokens';
 import { Vocabulary } from './vocabulary';
 
 const pieces = fc.array(

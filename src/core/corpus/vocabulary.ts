@@ -1,4 +1,4 @@
-import { tokenKeys } from '../query/tokens';
+import { tokenKeys } from '../language/tokens';
 import { GrowingUint32 } from './growing-array';
 
 const [dot, plus, hash] = [46, 43, 35];

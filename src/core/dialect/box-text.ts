@@ -1,9 +1,10 @@
-import { limits } from '../query/limits';
-import { print } from '../query/print';
-import { isTerm, join, type Query, type Term } from '../query/query';
-import { parse } from '../query/parse';
-import { keysOf } from '../query/tokens';
+import { limits } from '../language/limits';
+import { print } from '../language/print';
+import { isTerm, join, type Query, type Term } from '../language/query';
+import { parse } from '../language/parse';
+import { keysOf } from '../language/tokens';
 import type { Box } from './sheet';
+import { checkpoint } from '../language/checkpoint';
 
 /** How the members of a group are joined in a box; null where they cannot be. */
 export function joiner(kind: 'and' | 'or', box: Box): string | null {
@@ -181,6 +182,7 @@ export function readBox(text: string, box: Box): Query | null {
     let sign: 'and' | 'or' | null = null;
     let negated = false;
     for (; at < lexemes.length; at++) {
+      checkpoint();
       const lexeme = lexemes[at]!;
       if (lexeme.kind === 'close') {
         if (level > 0) break;

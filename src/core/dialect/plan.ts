@@ -1,12 +1,14 @@
 import { countryCode } from '../people/countries';
-import { wordingOf } from '../query/implies';
-import { keyOf } from '../query/key';
-import { isTerm, join, type And, type Or, type Query, type Term } from '../query/query';
-import { isTextScope, type Scope } from '../query/scopes';
-import { fold, keysOf } from '../query/tokens';
+import { wordingOf } from '../semantics/implies';
+import { keyOf } from '../language/key';
+import { isTerm, join, type And, type Or, type Query, type Term } from '../language/query';
+import { isTextScope, type Scope } from '../language/scopes';
+import { fold, keysOf } from '../language/tokens';
 import { isPlain, joiner, writeBox } from './box-text';
 import type { Draft } from './search';
 import { wordsOnly, type Box, type Fact, type Sheet } from './sheet';
+import { own } from './own';
+import { checkpoint } from '../language/checkpoint';
 
 /** Searches that together find at least what a part means; `exact` when they find just that. */
 export interface Plan {
@@ -25,6 +27,7 @@ export const everybody: Plan = { drafts: [emptyDraft()], exact: true };
  * whole profile instead of a term's own, which brings more people in fewer searches.
  */
 export function planFor(query: Query, sheet: Sheet, broad = false): Plan | null {
+  checkpoint();
   switch (query.kind) {
     case 'and':
       return planAll(query, sheet, broad);
@@ -251,6 +254,7 @@ export function coverOf(query: Or, sheet: Sheet): Plan | null {
   const chosen: string[] = [];
   let left = alternatives;
   while (left.length) {
+    checkpoint();
     const counts = new Map<string, number>();
     for (const keys of left) for (const key of keys) counts.set(key, (counts.get(key) ?? 0) + 1);
     const most = Math.max(...counts.values());
@@ -299,7 +303,7 @@ function both(a: Draft, b: Draft, sheet: Sheet): { draft: Draft; exact: boolean 
   let exact = true;
   const boxes = { ...a.boxes };
   for (const [id, query] of Object.entries(b.boxes)) {
-    const before = boxes[id];
+    const before = own(boxes, id);
     const box = sheet.boxes.find((other) => other.id === id)!;
     if (!before) boxes[id] = query;
     else if (canJoin('and', before, query, box)) boxes[id] = join('and', [before, query]);
@@ -376,6 +380,7 @@ function withoutRepeats(drafts: Draft[]): Draft[] {
 function mergeAt(place: string, drafts: Draft[], share: (alike: Draft[]) => Draft[]): Draft[] {
   const alike = new Map<string, Draft[]>();
   for (const draft of drafts) {
+    checkpoint();
     if (!placesOf(draft).has(place)) continue;
     const rest = restOf(draft, place);
     const list = alike.get(rest);
@@ -394,7 +399,7 @@ function mergeAt(place: string, drafts: Draft[], share: (alike: Draft[]) => Draf
 
 /** Drafts that say the same but in a box, with as many of its queries joined by or as can be said. */
 function shareBox(alike: Draft[], box: Box): Draft[] {
-  const inBox = (draft: Draft) => draft.boxes[box.id]!;
+  const inBox = (draft: Draft) => own(draft.boxes, box.id)!;
   const distinct = [...new Map(alike.map((draft) => [keyOf(inBox(draft)), draft])).values()];
   const asked = (draft: Draft, query: Query): Draft => ({ ...draft, boxes: { ...draft.boxes, [box.id]: query } });
   if (joiner('or', box) === null) return distinct;
@@ -439,7 +444,7 @@ function withoutCovered(drafts: Draft[], sheet: Sheet): Draft[] {
   const [box] = sheet.boxes;
   if (sheet.boxes.length !== 1 || !box || !wordsOnly(box) || drafts.length > 400) return drafts;
   const keys = drafts.map((draft) => {
-    const query = draft.boxes[box.id];
+    const query = own(draft.boxes, box.id);
     const terms = query ? (query.kind === 'and' ? query.parts : [query]) : [];
     return new Set(terms.map((term) => (term as Term & { text: string }).text.toLowerCase()));
   });

@@ -1,12 +1,14 @@
-import { print } from '../query/print';
-import { isTerm, join, terms, type Query } from '../query/query';
-import { isTextScope } from '../query/scopes';
-import { keysOf } from '../query/tokens';
+import { print } from '../language/print';
+import { isTerm, join, terms, type Query } from '../language/query';
+import { isTextScope } from '../language/scopes';
+import { keysOf } from '../language/tokens';
 import { apart, coverOf, cross, everybody, gathered, merge, planFor, type Plan } from './plan';
-import { noUse, useOf, writeSearch, type Draft, type Search, type Use } from './search';
+import { noUse, useOf, writeSearch, type Draft, type Use } from './search';
+import type { Search } from './search-schema';
 import { limitOf, limitWords, shareOut, type SharedOut } from './share-out';
 import { toldBy, type Box, type Sheet } from './sheet';
-import { mayBeUnknown } from '../query/truth';
+import { mayBeUnknown } from '../semantics/truth';
+import { own } from './own';
 
 /** A string translated for one source. */
 export interface Rendering {
@@ -332,7 +334,7 @@ function lonelyBoxes({ pieces }: SharedOut, sheet: Sheet): Set<string> {
   for (const box of sheet.boxes)
     if (!box.excludesAlone && box.not)
       for (const { draft } of pieces) {
-        const query = draft.boxes[box.id];
+        const query = own(draft.boxes, box.id);
         if (query && (query.kind === 'and' || query.kind === 'or' ? query.parts : [query]).every(onlyExcludes))
           lonely.add(box.id);
       }

@@ -1,9 +1,11 @@
-import { limits } from '../query/limits';
-import type { Problem } from '../query/problem';
-import { join, type Query } from '../query/query';
-import { fold, tokenKeys } from '../query/tokens';
-import { readSearch, type Search } from './search';
+import { limits } from '../language/limits';
+import type { Problem } from '../language/problem';
+import { join, type Query } from '../language/query';
+import { fold, tokenKeys } from '../language/tokens';
+import { readSearch } from './search';
+import type { Search } from './search-schema';
 import { factLabel, type Box, type Sheet } from './sheet';
+import { own } from './own';
 
 type FactValues = Search['facts'][number];
 
@@ -21,7 +23,9 @@ export function writeText(searches: readonly Search[], sheet: Sheet): string {
 }
 
 function labelled(search: Search, sheet: Sheet): string {
-  const lines = sheet.boxes.flatMap(({ id, label }) => (search.boxes[id] ? [`${label}: ${search.boxes[id]}`] : []));
+  const lines = sheet.boxes.flatMap(({ id, label }) =>
+    own(search.boxes, id) ? [`${label}: ${own(search.boxes, id)}`] : []
+  );
   for (const fact of sheet.facts) {
     const given = search.facts.find(({ scope }) => scope === fact.scope);
     if (!given) continue;
@@ -119,7 +123,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
       const name = fold(label.replace(/^not\s+/i, ''));
       const box = label ? sheet.boxes.find((one) => fold(one.label) === name) : mainBox(sheet);
       if (box) {
-        search.boxes[box.id] = search.boxes[box.id] ? `${search.boxes[box.id]} ${said.trim()}` : said.trim();
+        search.boxes[box.id] = own(search.boxes, box.id) ? `${own(search.boxes, box.id)} ${said.trim()}` : said.trim();
         checkBox(said, from, box);
         continue;
       }

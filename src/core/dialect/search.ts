@@ -1,24 +1,11 @@
-import { z } from 'zod';
-import { quoted } from '../query/print';
-import { isTerm, join, type Query, type Term } from '../query/query';
-import { isTextScope, scopes, type Scope } from '../query/scopes';
-import { keysOf } from '../query/tokens';
+import { quoted } from '../language/print';
+import { isTerm, join, type Query, type Term } from '../language/query';
+import { isTextScope, type Scope } from '../language/scopes';
+import { keysOf } from '../language/tokens';
 import { lexBox, readBox, writeBox } from './box-text';
+import type { Search } from './search-schema';
 import type { Box, LimitKind, Sheet } from './sheet';
-
-/** One search as a person would enter it at a source: a text in each box, and values or a range for each fact. */
-export const searchSchema = z.object({
-  boxes: z.record(z.string(), z.string()),
-  facts: z.array(
-    z.object({
-      scope: z.enum(scopes),
-      include: z.array(z.string()).optional(),
-      exclude: z.array(z.string()).optional(),
-      range: z.object({ low: z.number().nullable(), high: z.number().nullable() }).optional()
-    })
-  )
-});
-export type Search = z.infer<typeof searchSchema>;
+import { own } from './own';
 
 /** A search before it is written: a query for each box, whose terms all have the box's scope, and the facts. */
 export interface Draft {
@@ -32,7 +19,7 @@ export interface Draft {
 export function writeSearch(draft: Draft, sheet: Sheet): Search {
   const boxes: Search['boxes'] = {};
   for (const box of sheet.boxes) {
-    const query = draft.boxes[box.id];
+    const query = own(draft.boxes, box.id);
     const text = query && writeBox(query, box);
     if (text) boxes[box.id] = text;
   }
@@ -50,7 +37,7 @@ export function writeSearch(draft: Draft, sheet: Sheet): Search {
 export function readSearch(search: Search, sheet: Sheet): Query | null {
   const parts: Query[] = [];
   for (const box of sheet.boxes) {
-    const text = search.boxes[box.id];
+    const text = own(search.boxes, box.id);
     const query = text ? readBox(text, box) : null;
     if (query) parts.push(query);
   }
@@ -111,7 +98,10 @@ export function useOfText(text: string, box: Box): Use {
 /** What limits count in a written search: the longest box, and words and operators of all boxes together. */
 export function useOf(search: Search, sheet: Sheet): Use {
   return sheet.boxes
-    .flatMap((box) => (search.boxes[box.id] ? [useOfText(search.boxes[box.id]!, box)] : []))
+    .flatMap((box) => {
+      const text = own(search.boxes, box.id);
+      return text ? [useOfText(text, box)] : [];
+    })
     .reduce(
       (all, one) => ({
         characters: Math.max(all.characters, one.characters),

@@ -1,8 +1,11 @@
-import { join, terms, type Query, type Term } from '../query/query';
-import type { Scope } from '../query/scopes';
+import { join, terms, type Query, type Term } from '../language/query';
+import type { Scope } from '../language/scopes';
 import { joiner, writeBox } from './box-text';
-import { noUse, overLimit, useOf, useOfText, writeSearch, type Draft, type Search, type Use } from './search';
+import { noUse, overLimit, useOf, useOfText, writeSearch, type Draft, type Use } from './search';
+import type { Search } from './search-schema';
 import { factLabel, type LimitKind, type Sheet } from './sheet';
+import { own } from './own';
+import { checkpoint } from '../language/checkpoint';
 
 /** Groups that are cut at the most; beyond these the largest are. */
 const mostGroups = 5;
@@ -31,7 +34,7 @@ export interface SharedOut {
 /** A draft as it is written, and what it takes of the limits; null where a box cannot say its part. */
 function writtenWithin(draft: Draft, sheet: Sheet): { search: Search; use: Use } | null {
   const search = writeSearch(draft, sheet);
-  if (Object.keys(draft.boxes).some((id) => search.boxes[id] === undefined)) return null;
+  if (Object.keys(draft.boxes).some((id) => own(search.boxes, id) === undefined)) return null;
   const use = useOf(search, sheet);
   return !tooManyValues(draft, sheet) && overLimit(use, sheet) === null ? { search, use } : null;
 }
@@ -66,6 +69,7 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
     );
     const pieces: SharedOut['pieces'] = [];
     for (const one of drafts) {
+      checkpoint();
       const written = writtenWithin(one, sheet);
       if (!written) break;
       pieces.push({ draft: one, ...written });
@@ -156,7 +160,7 @@ function deal(group: Group, count: number): unknown[][] {
 function groupsOf(draft: Draft, sheet: Sheet): Group[] {
   const groups: Group[] = [];
   for (const box of sheet.boxes) {
-    const query = draft.boxes[box.id];
+    const query = own(draft.boxes, box.id);
     if (!query || box.scoped) continue;
     const sign = joiner('or', box) ?? '';
     const parts = query.kind === 'and' ? query.parts : [query];
@@ -173,7 +177,7 @@ function groupsOf(draft: Draft, sheet: Sheet): Group[] {
           return { value, use, weight: weigh(use, sheet) };
         }),
         put: (one, chosen) => {
-          const now = one.boxes[box.id]!;
+          const now = own(one.boxes, box.id)!;
           // Not flattened, so that the other groups stay where they were counted.
           const left = (now.kind === 'and' ? now.parts : [now]).map((other, i) =>
             i === at ? join('or', chosen as Query[]) : other

@@ -1,8 +1,8 @@
-import { z } from 'zod';
-import { countingSchema } from '../measure/count';
-import { matchingSchema } from '../query/matching';
-import { isScope, isTextScope, scopes, textScopes, type Scope } from '../query/scopes';
-import type { Told } from '../query/truth';
+import * as z from 'zod';
+import { countingSchema } from './count';
+import { matchingSchema } from '../semantics/matching-schema';
+import { scopes, textScopes, type Scope } from '../language/scopes';
+import type { Told } from '../semantics/truth';
 
 const count = z
   .number({ error: 'is written in digits' })
@@ -123,26 +123,6 @@ export function toldBy(sheet: Pick<Sheet, 'tells'>): Told {
 }
 const toldSets = new WeakMap<readonly Scope[], Told>();
 
-/**
- * A sheet written before sheets said which texts are told (no text stands in its `tells`, or it has none): its results
- * tell titles and firms, what its other boxes search, and the facts it can be asked. Anything else comes back as it is.
- */
-export function upgradedSheet(raw: unknown): unknown {
-  const read = olderSheet.safeParse(raw);
-  if (!read.success) return raw;
-  const { boxes, facts, tells } = read.data;
-  if (tells.some((scope) => isScope(scope) && isTextScope(scope))) return raw;
-  const texts = boxes.map(({ searches }) => searches).filter((scope) => scope !== 'any');
-  return {
-    ...(raw as object),
-    tells: [...new Set(['title', 'company', ...texts, ...facts.map(({ scope }) => scope), ...tells])]
-  };
-}
-const olderSheet = z.object({
-  boxes: z.array(z.object({ searches: z.string() })),
-  facts: z.array(z.object({ scope: z.string() })),
-  tells: z.array(z.string()).default([])
-});
 export type Box = Sheet['boxes'][number];
 export type Fact = Sheet['facts'][number];
 /** A limit that a written search is held against. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { parse } from '../query/parse';
+import { parse } from '../language/parse';
 import { cleanPasted } from './clean-pasted';
 
 describe('cleanPasted', () => {

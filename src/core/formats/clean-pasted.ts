@@ -1,7 +1,7 @@
 import { readWordingList } from '../persona/word-set';
-import { lex } from '../query/lex';
-import { quoted } from '../query/print';
-import { tokenKeys } from '../query/tokens';
+import { lex } from '../language/lex';
+import { quoted } from '../language/print';
+import { tokenKeys } from '../language/tokens';
 
 /** A pasted text made fit for the editor. */
 export interface CleanPaste {

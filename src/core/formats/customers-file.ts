@@ -1,5 +1,6 @@
-import type { Person } from '../corpus/person';
-import { guessColumns, type ColumnField } from './columns';
+import type { Person } from '../people/person';
+import type { ColumnField } from './column-fields';
+import { guessColumns } from './columns';
 import { readCsv } from './csv';
 import { personFromRow } from './person-from-row';
 

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { matches } from '../query/matches';
-import { namedSetSchema, setNamesIn, setQueries, type NamedSet } from '../query/named-sets';
-import { parse } from '../query/parse';
-import { print } from '../query/print';
+import { matches } from '../semantics/matches';
+import { namedSetSchema, setNamesIn, setQueries, type NamedSet } from '../language/named-sets';
+import { parse } from '../language/parse';
+import { print } from '../language/print';
 import { readSets, writeSetsCsv, writeSetsJson } from './named-sets-file';
 
 const sets: NamedSet[] = [

@@ -1,5 +1,5 @@
-import { z } from 'zod';
-import { namedSetSchema, type NamedSet } from '../query/named-sets';
+import * as z from 'zod';
+import { namedSetSchema, type NamedSet } from '../language/named-sets';
 import { readCsvRecords, writeCsv } from './csv';
 
 const columns = ['set', 'kind', 'wording', 'note'] as const;

@@ -1,8 +1,8 @@
-import { personSchema, type Person } from '../corpus/person';
+import { personSchema, type Person } from '../people/person';
 import { countryCode } from '../people/countries';
 import { industryCode } from '../people/industries';
 import { withPlaceRead } from '../people/read-place';
-import type { ColumnField } from './columns';
+import type { ColumnField } from './column-fields';
 
 export type RowResult = { person: Person } | { error: string };
 

@@ -1,8 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fold } from '../query/tokens';
-import { pageFields, personFromPageRow, plainMail, readResultPage, type PageField } from './read-result-page';
+import { fold } from '../language/tokens';
+import { personFromPageRow, plainMail, readResultPage } from './read-result-page';
+import type { PageField } from './page-fields';
+import { pageFields } from './page-fields';
 
 type Expected = Partial<Record<PageField, string>>;
 /** Invented pages of different make, and who stands on each. */
@@ -36,12 +38,11 @@ describe('people read out of result pages', () => {
         for (const field of pageFields) {
           const one = tally.get(field)!;
           const [read, wanted] = [row?.values[field], person[field]];
-          // What a page shows besides, such as the town in a snippet, is neither wanted nor wrong.
-          if (wanted === undefined) continue;
-          one.wanted++;
           if (read !== undefined) one.read++;
-          if (read !== undefined && same(field, read, wanted)) one.right++;
-          else wrong.push(`${name}: ${field} of ${person.name}: “${read ?? 'nothing'}”, not “${wanted}”`);
+          if (wanted !== undefined) one.wanted++;
+          if (read === undefined && wanted === undefined) continue;
+          if (read !== undefined && wanted !== undefined && same(field, read, wanted)) one.right++;
+          else wrong.push(`${name}: ${field} of ${person.name}: “${read ?? 'nothing'}”, not “${wanted ?? 'anything'}”`);
         }
       }
       tally.get('name')!.read += left.length;
@@ -116,7 +117,7 @@ describe('people read out of result pages', () => {
             .map((pieces) => pieces.join(' '))
         ),
         (text) => {
-          for (const { values } of readResultPage(text)) expect(values.name).toBeTruthy();
+          for (const { values } of readResultPage(text)) expect(values.name?.trim()).toMatch(/\S/);
         }
       )
     );

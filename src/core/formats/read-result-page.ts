@@ -1,15 +1,14 @@
 import { withPlaceRead } from '../people/read-place';
 import { findPhoneNumbersInText } from 'libphonenumber-js/min';
-import type { Person } from '../corpus/person';
+import type { Person } from '../people/person';
 import { countryCode } from '../people/countries';
 import { places } from '../people/places';
-import { fold, tokenKeys } from '../query/tokens';
+import { fold, tokenKeys } from '../language/tokens';
 import { readTitle } from '../titles/read-title';
-import { guessColumns, type ColumnField } from './columns';
+import type { ColumnField } from './column-fields';
+import { guessColumns } from './columns';
+import type { PageField } from './page-fields';
 import { personFromRow } from './person-from-row';
-
-export const pageFields = ['name', 'title', 'company', 'place', 'url', 'mail', 'phone'] as const;
-export type PageField = (typeof pageFields)[number];
 
 /** One person read out of the text of a result page. */
 export interface PageRow {

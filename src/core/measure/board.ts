@@ -90,40 +90,80 @@ export function judgedSample(
 
 /** A cell as one reading of it is compared: people each once, in the order shown. */
 interface Reach {
-  found: number[];
-  drawn: { person: number; open: boolean }[];
+  found: readonly number[];
+  people: ReadonlySet<number>;
+  drawn: readonly { person: number; open: boolean }[];
+  /** Those whom no other version finds at this source, and whom no other source finds with this version. */
+  onlyVersion: readonly number[];
+  onlySource: readonly number[];
+  known: BoardCell['known'];
 }
 
-/** Versions down, sources across: every measure of every pair that was tried. */
-export function boardOf({ cells, people, verdicts, known, certain = false }: BoardInput): BoardCell[] {
-  const said = new Uint8Array(people);
-  let fits = 0;
-  for (const [person, verdict] of verdicts) {
-    said[person] = code[verdict];
-    if (verdict === 'fit') fits++;
-  }
+/** Cells laid beside one another for one reading of them: all of a board that no verdict changes. */
+export interface BoardLayout {
+  cells: readonly TriedCell[];
+  people: number;
+  certain: boolean;
+  reaches: readonly Reach[];
+  /** How many people two cells have in common, by their places in the list; counted when first asked. */
+  common: (first: number, second: number) => number;
+}
+
+/** Lays cells beside one another. Time and memory: about the people found in all of them together. */
+export function layOutBoard({ cells, people, known, certain = false }: Omit<BoardInput, 'verdicts'>): BoardLayout {
   const mark = new Uint32Array(people);
-  const reaches = cells.map(({ found, open, sampled }, i): Reach => ({
-    found: found.filter((person, at) => !(certain && open.has(at)) && mark[person] !== i + 1 && (mark[person] = i + 1)),
-    drawn: sampled.map((at) => ({ person: found[at]!, open: open.has(at) }))
-  }));
+  const found = cells.map(({ found, open }, i) =>
+    found.filter((person, at) => !(certain && open.has(at)) && mark[person] !== i + 1 && (mark[person] = i + 1))
+  );
   const finders = (group: (cell: TriedCell) => string | number) => {
     const counts = new Map<string | number, Uint16Array>();
     cells.forEach((cell, i) => {
       const key = group(cell);
       let count = counts.get(key);
       if (!count) counts.set(key, (count = new Uint16Array(people)));
-      for (const person of reaches[i]!.found) count[person]!++;
+      for (const person of found[i]!) count[person]!++;
     });
     return counts;
   };
   const atSource = finders(({ sourceId }) => sourceId);
   const ofVersion = finders(({ version }) => version);
-  const only = (found: readonly number[], count: Uint16Array): OnlyHere => {
-    const told = { people: 0, fits: 0, misses: 0 };
-    for (const person of found) {
-      if (count[person] !== 1) continue;
-      told.people++;
+  const only = (list: readonly number[], count: Uint16Array) => list.filter((person) => count[person] === 1);
+  const reaches = cells.map((cell, i): Reach => {
+    const here = new Set(known.get(cell.sourceId));
+    return {
+      found: found[i]!,
+      people: new Set(found[i]),
+      drawn: cell.sampled.map((at) => ({ person: cell.found[at]!, open: cell.open.has(at) })),
+      onlyVersion: only(found[i]!, atSource.get(cell.sourceId)!),
+      onlySource: only(found[i]!, ofVersion.get(cell.version)!),
+      known: { found: found[i]!.filter((person) => here.has(person)).length, inSource: here.size }
+    };
+  });
+  const counted = new Map<number, number>();
+  const common = (first: number, second: number) => {
+    const pair = first * cells.length + second;
+    let count = counted.get(pair);
+    if (count === undefined) counted.set(pair, (count = countIn(reaches[first]!.found, reaches[second]!.people)));
+    return count;
+  };
+  return { cells, people, certain, reaches, common };
+}
+
+/** Versions down, sources across: every measure of every pair that was tried. */
+export const boardOf = ({ verdicts, ...input }: BoardInput): BoardCell[] => measureBoard(layOutBoard(input), verdicts);
+
+/** The measures of cells that are laid out already, by the verdicts given so far. */
+export function measureBoard(layout: BoardLayout, verdicts: ReadonlyMap<number, Verdict>): BoardCell[] {
+  const { cells, people, certain, reaches } = layout;
+  const said = new Uint8Array(people);
+  let fits = 0;
+  for (const [person, verdict] of verdicts) {
+    said[person] = code[verdict];
+    if (verdict === 'fit') fits++;
+  }
+  const only = (list: readonly number[]): OnlyHere => {
+    const told = { people: list.length, fits: 0, misses: 0 };
+    for (const person of list) {
       if (said[person] === code.fit) told.fits++;
       else if (said[person] === code.miss) told.misses++;
     }
@@ -131,28 +171,27 @@ export function boardOf({ cells, people, verdicts, known, certain = false }: Boa
   };
   const mode = certain ? 'certain' : 'possible';
   const rows = cells.map((cell, i) => {
-    const { found, drawn } = reaches[i]!;
+    const { found, drawn, onlyVersion, onlySource, known } = reaches[i]!;
     const figures = figuresOf(cell.answers, cell.checked, judgedSample(drawn, verdicts), {
       certain: cell.found.length - cell.open.size,
       possible: cell.found.length
     });
     const { share } = figures.precision[mode];
     const seenFits = share === null ? 0 : share * found.length;
-    const here = new Set(known.get(cell.sourceId));
     return {
       version: cell.version,
       sourceId: cell.sourceId,
       figures,
       sampled: new Set(drawn.filter(({ open }) => !(certain && open)).map(({ person }) => person)).size,
       missesPerHundred: share === null ? null : 100 * (1 - share),
-      known: { found: found.filter((person) => here.has(person)).length, inSource: here.size },
-      onlyVersion: only(found, atSource.get(cell.sourceId)!),
-      onlySource: only(found, ofVersion.get(cell.version)!),
+      known,
+      onlyVersion: only(onlyVersion),
+      onlySource: only(onlySource),
       priceOfFit: cell.spent !== null && seenFits > 0 ? cell.spent / seenFits : null,
       pooled: { found: found.reduce((sum, person) => sum + Number(said[person] === code.fit), 0), of: fits }
     };
   });
-  const standings = standingsOf(rows, reaches, verdicts, mode);
+  const standings = standingsOf(rows, layout, verdicts, mode);
   return rows.map((row, i) => ({ ...row, standing: standings[i]! }));
 }
 
@@ -161,7 +200,7 @@ type Row = Omit<BoardCell, 'standing'>;
 /** How each stands to the best at its source: all pairs there are compared together, so that a board is seldom wrong. */
 function standingsOf(
   rows: readonly Row[],
-  reaches: readonly Reach[],
+  { reaches, common }: BoardLayout,
   verdicts: ReadonlyMap<number, Verdict>,
   mode: 'certain' | 'possible'
 ): Standing[] {
@@ -175,7 +214,7 @@ function standingsOf(
     const pairs = sides.flatMap((first, i) =>
       sides.slice(i + 1).map((second, j) => ({ i, j: i + 1 + j, first, second }))
     );
-    const between = pairs.map(({ first, second }) => sharedBy(first, second));
+    const between = pairs.map(({ i, j, first, second }) => sharedBy(first, second, common(rivals[i]!, rivals[j]!)));
     const apart = holm(pairs.map(({ first, second }, at) => chanceOfDifference(first, second, between[at])));
     const pairAt = (i: number, j: number) =>
       pairs.findIndex((one) => one.i === Math.min(i, j) && one.j === Math.max(i, j));
@@ -222,7 +261,7 @@ interface Side extends Measured {
 
 function sideOf(
   row: Row,
-  { found, drawn }: Reach,
+  { found, people, drawn }: Reach,
   verdicts: ReadonlyMap<number, Verdict>,
   mode: 'certain' | 'possible'
 ): Side {
@@ -235,24 +274,23 @@ function sideOf(
   return {
     precision: row.figures.precision[mode],
     population: found.length,
-    people: new Set(found),
+    people,
     judged,
     fits: new Set([...judged].filter((person) => verdicts.get(person) === 'fit'))
   };
 }
 
 /** The people that two results, and the samples judged of them, have in common. */
-function sharedBy(first: Side, second: Side): Shared {
-  const common = (some: ReadonlySet<number>, others: ReadonlySet<number>) => {
-    let count = 0;
-    for (const person of some) if (others.has(person)) count++;
-    return count;
-  };
-  return {
-    judged: common(first.judged, second.judged),
-    fits: common(first.fits, second.fits),
-    firstInSecond: common(first.judged, second.people),
-    secondInFirst: common(second.judged, first.people),
-    people: common(first.people, second.people)
-  };
+const sharedBy = (first: Side, second: Side, people: number): Shared => ({
+  judged: countIn(first.judged, second.judged),
+  fits: countIn(first.fits, second.fits),
+  firstInSecond: countIn(first.judged, second.people),
+  secondInFirst: countIn(second.judged, first.people),
+  people
+});
+
+function countIn(some: Iterable<number>, others: ReadonlySet<number>): number {
+  let count = 0;
+  for (const person of some) if (others.has(person)) count++;
+  return count;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import fixtures from '../../../tests/statistics/statistics.json';
-import { countInterval, shownCount, type Counting } from './count';
+import { countInterval, shownCount, type Counting } from '../dialect/count';
 import { estimatedFits, estimatedResult, fitsAmong, middleOf, resultOf, type SearchSeen } from './estimate';
 import { normal } from './normal';
 import { precisionOf } from './precision';

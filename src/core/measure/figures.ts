@@ -1,5 +1,13 @@
-import { z } from 'zod';
-import { estimatedResult, fitsAmong, reportedBy, resultOf, type Estimate, type SearchSeen } from './estimate';
+import { LRUCache } from 'lru-cache';
+import {
+  estimatedResult,
+  fitsAmong,
+  reportedBy,
+  resultOf,
+  type Estimate,
+  type Points,
+  type SearchSeen
+} from './estimate';
 import { precisionOf, type Precision, type Verdict } from './precision';
 import type { Interval } from './wilson';
 
@@ -55,6 +63,29 @@ const seen = (answers: readonly SearchAnswer[], stay: 'certain' | 'possible'): S
     complete: answer.complete
   }));
 
+/** What was worked out of searches and verdicts: boards ask for the same again with one verdict more. */
+const resultsKept = new LRUCache<string, { estimate: Estimate; points?: Points }>({ max: 1000 });
+const fitsKept = new LRUCache<string, { estimate: Estimate | null }>({ max: 4000 });
+
+function resultIn(searches: readonly SearchSeen[], checked: boolean) {
+  const key = JSON.stringify([searches, checked]);
+  let result = resultsKept.get(key);
+  if (!result) resultsKept.set(key, (result = { estimate: estimatedResult(searches, checked) }));
+  return { key, result };
+}
+
+function fitsIn(searches: readonly SearchSeen[], checked: boolean, fits: number, judged: number): Estimate | null {
+  const { key, result } = resultIn(searches, checked);
+  const name = `${key} ${fits} ${judged}`;
+  let kept = fitsKept.get(name);
+  if (!kept) {
+    // Points are for multiplying only: most results are read and never multiplied.
+    result.points ??= resultOf(searches, checked);
+    fitsKept.set(name, (kept = { estimate: fitsAmong(result.points, fits, judged) }));
+  }
+  return kept.estimate;
+}
+
 /** How many a string finds, from what its searches brought; `checked` where a part of it was left over. */
 export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Found {
   const total = (of: (one: SearchAnswer) => number) => answers.reduce((sum, one) => sum + of(one), 0);
@@ -64,8 +95,8 @@ export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Fou
     certain: total(({ certain }) => certain),
     possible: total(({ possible }) => possible),
     estimated: {
-      certain: estimatedResult(seen(answers, 'certain'), checked),
-      possible: estimatedResult(seen(answers, 'possible'), checked)
+      certain: resultIn(seen(answers, 'certain'), checked).result.estimate,
+      possible: resultIn(seen(answers, 'possible'), checked).result.estimate
     }
   };
 }
@@ -93,7 +124,7 @@ export function figuresOf(
     const judged = precision.fits + precision.misses;
     return {
       precision,
-      fits: judged ? fitsAmong(resultOf(seen(answers, stay), checked), precision.fits, judged) : null
+      fits: judged ? fitsIn(seen(answers, stay), checked, precision.fits, judged) : null
     };
   };
   const [certain, possible] = [of('certain'), of('possible')];
@@ -103,35 +134,3 @@ export function figuresOf(
     fits: { certain: certain.fits, possible: possible.fits }
   };
 }
-
-const interval = z.object({ low: z.number(), high: z.number() });
-const estimate = interval.extend({ middle: z.number() });
-const both = <T extends z.ZodType>(one: T) => z.object({ certain: one, possible: one });
-const precision = z.object({
-  fits: z.int(),
-  misses: z.int(),
-  unsure: z.int(),
-  share: z.number().nullable(),
-  interval
-});
-
-export const estimateSchema = estimate;
-export const searchAnswerSchema = z.object({
-  said: z.int().min(0),
-  interval,
-  shown: z.int().min(0),
-  certain: z.int().min(0),
-  possible: z.int().min(0),
-  complete: z.boolean()
-});
-export const foundSchema = z.object({
-  reported: estimate.describe('Rows that the source says it has, as its way of counting allows'),
-  shown: z.int().describe('Rows it lets us see, after its cap'),
-  certain: z.int().describe('People shown who meet the string for certain'),
-  possible: z.int().describe('People shown whom nothing told contradicts; the certain are among them'),
-  estimated: both(estimate).describe('Reported times the share of the rows shown that stay')
-});
-export const figuresSchema = foundSchema.extend({
-  precision: both(precision).describe('Share of fits among those judged of the sample'),
-  fits: both(estimate.nullable()).describe('Estimated result times precision')
-});

@@ -1,9 +1,9 @@
 /** Counts, shares, samples, and what compares them. The room's own face, for other layers. */
 export * from './board';
-export * from './count';
 export * from './draw-sample';
 export * from './estimate';
 export * from './figures';
+export * from './figures-schema';
 export * from './front';
 export * from './kappa';
 export * from './mcnemar';

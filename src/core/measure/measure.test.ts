@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countInterval, shownCount, type Counting } from './count';
+import { countInterval, shownCount, type Counting } from '../dialect/count';
 import { drawSample, extendSample, sampleSizeFor } from './draw-sample';
 import { precisionOf, verdictsNeeded } from './precision';
 import { seededRandom } from './random';

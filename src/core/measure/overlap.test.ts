@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { overlapOf } from './overlap';
+import { meetingsOf, overlapOf } from './overlap';
 
 describe('who is found where', () => {
   it('puts everybody into just one part, with their verdicts', () => {
     const parts = overlapOf(
-      [[1, 2, 3, 3], [2, 3, 4], [3]],
+      meetingsOf([[1, 2, 3, 3], [2, 3, 4], [3]]),
       new Map([
         [2, 'fit'],
         [3, 'miss'],
@@ -22,7 +22,7 @@ describe('who is found where', () => {
   it('adds up to each set and to all', () => {
     fc.assert(
       fc.property(fc.array(fc.uniqueArray(fc.integer({ min: 0, max: 40 })), { maxLength: 6 }), (sets) => {
-        const parts = overlapOf(sets, new Map());
+        const parts = overlapOf(meetingsOf(sets), new Map());
         const sum = (some: typeof parts) => some.reduce((total, { people }) => total + people, 0);
         expect(sum(parts)).toBe(new Set(sets.flat()).size);
         sets.forEach((set, i) => expect(sum(parts.filter((part) => part.sets.includes(i)))).toBe(set.length));
@@ -30,6 +30,6 @@ describe('who is found where', () => {
     );
   });
   it('refuses more sets than can be shown', () => {
-    expect(() => overlapOf([[], [], [], [], [], [], []], new Map())).toThrow(RangeError);
+    expect(() => meetingsOf([[], [], [], [], [], [], []])).toThrow(RangeError);
   });
 });

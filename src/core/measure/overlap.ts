@@ -12,24 +12,36 @@ export interface OverlapPart {
 /** Sets compared at once, at most. */
 export const mostSets = 6;
 
-/** Who is found where: every meeting of the sets that has somebody, the largest first. People are numbers; verdicts by number. */
-export function overlapOf(sets: readonly Iterable<number>[], verdicts: ReadonlyMap<number, Verdict>): OverlapPart[] {
-  if (sets.length > mostSets) throw new RangeError(`overlapOf: at most ${mostSets} sets`);
+/** A part of an overlap with the numbers of its people. */
+export interface Meeting {
+  sets: number[];
+  people: number[];
+}
+
+/** Who is found where: every meeting of the sets that has somebody, the largest first. People are numbers. */
+export function meetingsOf(sets: readonly Iterable<number>[]): Meeting[] {
+  if (sets.length > mostSets) throw new RangeError(`meetingsOf: at most ${mostSets} sets`);
   const members = new Map<number, number>();
   sets.forEach((set, i) => {
     for (const person of set) members.set(person, (members.get(person) ?? 0) | (1 << i));
   });
-  const parts = new Map<number, OverlapPart>();
+  const meetings = new Map<number, Meeting>();
   for (const [person, mask] of members) {
-    let part = parts.get(mask);
-    if (!part) {
-      part = { sets: sets.flatMap((_, i) => (mask & (1 << i) ? [i] : [])), people: 0, fits: 0, misses: 0 };
-      parts.set(mask, part);
-    }
-    part.people++;
-    const verdict = verdicts.get(person);
-    if (verdict === 'fit') part.fits++;
-    else if (verdict === 'miss') part.misses++;
+    const meeting = meetings.get(mask);
+    if (meeting) meeting.people.push(person);
+    else meetings.set(mask, { sets: sets.flatMap((_, i) => (mask & (1 << i) ? [i] : [])), people: [person] });
   }
-  return [...parts.values()].sort((a, b) => b.people - a.people || a.sets.length - b.sets.length);
+  return [...meetings.values()].sort((a, b) => b.people.length - a.people.length || a.sets.length - b.sets.length);
 }
+
+/** The same with how many of each were judged; verdicts by number. */
+export const overlapOf = (meetings: readonly Meeting[], verdicts: ReadonlyMap<number, Verdict>): OverlapPart[] =>
+  meetings.map(({ sets, people }) => {
+    let [fits, misses] = [0, 0];
+    for (const person of people) {
+      const verdict = verdicts.get(person);
+      if (verdict === 'fit') fits++;
+      else if (verdict === 'miss') misses++;
+    }
+    return { sets, people: people.length, fits, misses };
+  });

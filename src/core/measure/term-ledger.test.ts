@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
 import { emptyBitmap, rowsOf, setBit } from '../corpus/bitmap';
 import { PeopleIndex } from '../corpus/people-index';
-import type { Person } from '../corpus/person';
-import { matches } from '../query/matches';
-import { parse } from '../query/parse';
-import type { Query } from '../query/query';
+import type { Person } from '../people/person';
+import { matches } from '../semantics/matches';
+import { parse } from '../language/parse';
+import type { Query } from '../language/query';
 import { narrowing, termLedger } from './term-ledger';
 
 /** The string without one part, taken out by hand; null when nothing is left. */

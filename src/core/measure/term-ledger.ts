@@ -2,16 +2,18 @@ import {
   addAll,
   countBits,
   countCommon,
-  countUnion,
+  countCommonOrNot,
   emptyBitmap,
   fullBitmap,
   hasBit,
   keepCommon,
   rowsOf,
+  setAll,
   setBit,
   type Bitmap
 } from '../corpus/bitmap';
-import { isTerm, join, type Query } from '../query/query';
+import { isTerm, join, type And, type Or, type Query, type Term } from '../language/query';
+import { checkpoint } from '../language/checkpoint';
 
 /** The people of one source as sets of row numbers: what a ledger is computed from. `PeopleIndex` is one. */
 export interface PeopleSets {
@@ -49,29 +51,18 @@ export interface LedgerRow {
 }
 
 /**
- * What every part of a string is worth, in one pass: for each place in the string the rest of it is put together once,
- * from the parts before and after (prefixes and suffixes), as `(part AND needed) OR besides`, so that leaving the part
- * out is one union away and nothing is run twice. Time: a few set operations a part. Judged people are few: they are
- * gone through in the same way, in sets of their own.
+ * What every part of a string is worth, in one pass: for each group the rest of the string is put together once, as
+ * `(group AND needed) OR besides`, and what leaving out one of its parts changes is counted among those who meet exactly
+ * one of them (in an AND: all but one). Nothing is run twice: a few set operations a part. Judged people are few: they
+ * are gone through place by place, in sets of their own.
  */
 export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets): LedgerRow[] {
-  const none = { fits: 0, misses: 0 };
-  const rows: LedgerRow[] = [];
-  visit(query, people, ({ path, excludes, set, needed, besides, left }) =>
-    rows.push({
-      path,
-      excludes,
-      alone: counted(set),
-      without: left === null ? null : left === 'besides' ? countBits(besides) : countUnion(besides, needed),
-      only: none,
-      brings: none
-    })
-  );
+  const rows = countParts(query, people);
   if (!judged) return rows;
   const few = projected(people, judged);
   const whole = few.people.rows(query);
   let at = 0;
-  visit(query, few.people, ({ excludes, set, needed, besides, left }) => {
+  visitPlaces(query, few.people, ({ excludes, set, needed, besides, left }) => {
     const row = rows[at++]!;
     const without = left === null ? null : besides.slice();
     if (without && left === 'either') addAll(without, needed);
@@ -85,7 +76,80 @@ export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets
   return rows;
 }
 
-interface Place {
+/** How many each part finds by itself, and how many the string finds without it; in the order of `visitPlaces`. */
+function countParts(query: Query, people: PeopleSets): LedgerRow[] {
+  const scratch = scratchFor(people);
+  const rows: LedgerRow[] = [];
+  const whole = counted(people.rows(query));
+  function tell(
+    part: Query,
+    path: number[],
+    excludes: boolean,
+    without: number | null,
+    needed: Bitmap,
+    besides: Bitmap
+  ) {
+    const { inner, turns } = insideNots(part);
+    const under = excludes !== turns;
+    const alone = counted(people.rows(inner, under));
+    rows.push({ path, excludes: under, alone, without, only: { fits: 0, misses: 0 }, brings: { fits: 0, misses: 0 } });
+    if (!isTerm(inner)) walk(inner, path, under, needed, besides);
+  }
+  function walk(group: Group, path: number[], excludes: boolean, needed: Bitmap, besides: Bitmap) {
+    checkpoint();
+    const deciding = scratch.take();
+    decidedByOne(deciding, group, people, excludes, needed, besides, scratch);
+    const comes = (group.kind === 'and') !== excludes;
+    eachWithRest(group, people, excludes, needed, besides, isGroup, (part, i, need, come) => {
+      const count = countCommonOrNot(deciding, people.rows(part, excludes), group.kind === 'and');
+      tell(part, [...path, i], excludes, comes ? whole + count : whole - count, need, come);
+    });
+    scratch.give(deciding);
+  }
+  tell(query, [], false, null, fullBitmap(people.size), emptyBitmap(people.size));
+  return rows;
+}
+
+/** What stands within NOTs, and whether there is an odd number of them: a NOT and what it excludes are one part. */
+function insideNots(part: Query): { inner: Term | Group; turns: boolean } {
+  let turns = false;
+  while (part.kind === 'not') {
+    part = part.part;
+    turns = !turns;
+  }
+  return { inner: part, turns };
+}
+const isGroup = (part: Query): boolean => !isTerm(insideNots(part).inner);
+
+/** Writes into `rows` the people for whom one part of a group alone decides whether the string finds them: the only one of an OR that they meet, or of an AND that they do not. */
+function decidedByOne(
+  rows: Bitmap,
+  { kind, parts }: Group,
+  people: PeopleSets,
+  excludes: boolean,
+  needed: Bitmap,
+  besides: Bitmap,
+  scratch: Scratch
+): void {
+  const turned = kind === 'and' ? -1 : 0;
+  const some = scratch.take();
+  rows.fill(0);
+  some.fill(0);
+  for (const part of parts) {
+    const set = people.rows(part, excludes);
+    for (let i = 0; i < rows.length; i++) {
+      const met = set[i]! ^ turned;
+      rows[i] = (rows[i]! & ~met) | (met & ~some[i]!);
+      some[i]! |= met;
+    }
+  }
+  for (let i = 0; i < rows.length; i++) rows[i]! &= needed[i]! & ~besides[i]!;
+  scratch.give(some);
+}
+
+/** A part where it stands in a string, with the rest of the string around it. */
+export interface Place {
+  node: Query;
   path: number[];
   excludes: boolean;
   /** People of the part. The string is `(those, or all others where it excludes) AND needed OR besides`. The sets last while they are told. */
@@ -97,9 +161,7 @@ interface Place {
 }
 
 /** Goes to every part of a string, the outermost first, with the rest of the string around it. */
-function visit(query: Query, people: PeopleSets, tell: (place: Place) => void): void {
-  const scratch = scratchFor(people);
-  const [all, none] = [fullBitmap(people.size), emptyBitmap(people.size)];
+export function visitPlaces(query: Query, people: PeopleSets, tell: (place: Place) => void): void {
   function walk(
     node: Query,
     path: number[],
@@ -108,31 +170,59 @@ function visit(query: Query, people: PeopleSets, tell: (place: Place) => void): 
     besides: Bitmap,
     neutral: 'all' | 'none' | null
   ) {
+    checkpoint();
     // What the part is when it is left out turns with the NOT around it.
     if (node.kind === 'not')
       return walk(node.part, path, !excludes, needed, besides, neutral && (neutral === 'all' ? 'none' : 'all'));
     const left = neutral && ((neutral === 'all') !== excludes ? 'either' : 'besides');
-    tell({ path, excludes, set: people.rows(node, excludes), needed, besides, left });
+    tell({ node, path, excludes, set: people.rows(node, excludes), needed, besides, left });
     if (isTerm(node)) return;
-    const { kind } = node;
-    const sets = node.parts.map((part) => people.rows(part, excludes));
-    // From each part on, those behind it met or joined; `before` gathers those before it in the same way.
-    const after = [alone(kind)];
-    for (const set of sets.slice(1).reverse()) after.push(joined(kind, scratch.copy(after.at(-1)!), set));
-    const before = alone(kind);
-    const settled = scratch.take();
-    const narrows = (kind === 'and') !== excludes;
-    node.parts.forEach((part, i) => {
-      const behind = after[sets.length - 1 - i]!;
-      settle(settled, kind, before, behind, excludes, needed, narrows ? null : besides);
-      const [need, come] = narrows ? [settled, besides] : [needed, settled];
-      walk(part, [...path, i], excludes, need, come, kind === 'and' ? 'all' : 'none');
-      joined(kind, before, sets[i]!);
-    });
-    for (const set of [...after, before, settled]) scratch.give(set);
+    eachWithRest(node, people, excludes, needed, besides, everyPart, (part, i, need, come) =>
+      walk(part, [...path, i], excludes, need, come, node.kind === 'and' ? 'all' : 'none')
+    );
   }
-  const alone = (kind: 'and' | 'or') => scratch.copy(kind === 'and' ? all : none);
-  walk(query, [], false, all, none, null);
+  walk(query, [], false, fullBitmap(people.size), emptyBitmap(people.size), null);
+}
+
+type Group = And | Or;
+const everyPart = () => true;
+
+/**
+ * Goes to every part of a group with what the parts before and after it, gathered as prefixes and suffixes, make of the
+ * string around it: what is then needed and what comes besides, as in `Place`. Where no such rest is wanted for a part,
+ * it is told the group's own.
+ */
+function eachWithRest(
+  { kind, parts }: Group,
+  people: PeopleSets,
+  excludes: boolean,
+  needed: Bitmap,
+  besides: Bitmap,
+  isWanted: (part: Query) => boolean,
+  tell: (part: Query, index: number, needed: Bitmap, besides: Bitmap) => void
+): void {
+  const wanted = parts.map(isWanted);
+  if (!wanted.includes(true)) return parts.forEach((part, i) => tell(part, i, needed, besides));
+  const scratch = scratchFor(people);
+  const alone = () => {
+    const rows = scratch.take();
+    return kind === 'and' ? setAll(rows, people.size) : rows.fill(0);
+  };
+  const sets = parts.map((part) => people.rows(part, excludes));
+  const after = [alone()];
+  for (const set of sets.slice(1).reverse()) after.push(joined(kind, scratch.copy(after.at(-1)!), set));
+  const before = alone();
+  const settled = scratch.take();
+  const narrows = (kind === 'and') !== excludes;
+  parts.forEach((part, i) => {
+    if (wanted[i]) {
+      settle(settled, kind, before, after[sets.length - 1 - i]!, excludes, needed, narrows ? null : besides);
+      if (narrows) tell(part, i, settled, besides);
+      else tell(part, i, needed, settled);
+    } else tell(part, i, needed, besides);
+    joined(kind, before, sets[i]!);
+  });
+  for (const set of [...after, before, settled]) scratch.give(set);
 }
 
 const joined = (kind: 'and' | 'or', rows: Bitmap, others: Bitmap): Bitmap => {
@@ -202,9 +292,7 @@ function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
   const rows = rowsOf(all);
   const project = (set: Bitmap) => {
     const small = emptyBitmap(rows.length);
-    rows.forEach((row, i) => {
-      if (hasBit(set, row)) setBit(small, i);
-    });
+    for (let i = 0; i < rows.length; i++) if (hasBit(set, rows[i]!)) setBit(small, i);
     return small;
   };
   const known = new Map<Bitmap, Bitmap>();

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import pairs from '../../../tests/people/adversarial-pairs.json';
-import { personSchema } from '../corpus/person';
+import { personSchema } from './person';
 import { sameness } from './same-person';
 
 describe('pairs that are easily taken for one person, or for two', () => {

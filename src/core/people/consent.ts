@@ -1,23 +1,9 @@
-import { z } from 'zod';
-import { countryCode } from './countries';
+import type * as z from 'zod';
+import { countryWritten } from './country-written';
+import { consentOf } from './house-list-shapes';
 
-/** Countries whose mail rules ask that a person agrees before the first mail, with a note on each. */
-export const consentSchema = z
-  .array(
-    z.object({
-      country: z
-        .string()
-        .trim()
-        .refine((text) => countryCode(text) !== undefined, 'is no country of ISO 3166-1')
-        .transform((text) => countryCode(text)!),
-      note: z.string().trim().max(200).default('')
-    })
-  )
-  .max(250)
-  .refine(
-    (rows) => new Set(rows.map((row) => row.country)).size === rows.length,
-    'A country is named twice. Take one of the two out.'
-  );
+/** Countries whose mail rules ask prior consent, by their codes of ISO 3166-1. */
+export const consentSchema = consentOf(countryWritten);
 export type ConsentCountries = z.output<typeof consentSchema>;
 
 /**

@@ -1,4 +1,4 @@
-import type { Person } from '../corpus/person';
+import type { Person } from './person';
 import { plainFirmName } from './firm-names';
 import { nameVariants, plainText } from './person-name';
 

@@ -1,4 +1,4 @@
-import { tokenKeys } from '../query/tokens';
+import { tokenKeys } from '../language/tokens';
 
 /** Legal forms of firms in Europe and America, folded, as they stand at the end of a name. Common practice, no published source. */
 const legalForms: ReadonlySet<string> = new Set(

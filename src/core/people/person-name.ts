@@ -1,5 +1,5 @@
-import { foldDiacritics } from '../query/matching';
-import { fold } from '../query/tokens';
+import { foldDiacritics } from '../language/fold-diacritics';
+import { fold } from '../language/tokens';
 import { jaroWinkler } from './name-similarity';
 
 /** Without accents and punctuation, in small letters. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import data from './data/places.json';
 
 /** Parts of countries that briefs name, in English and at home. Common practice, no published source. */

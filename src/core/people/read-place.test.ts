@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { matches } from '../query/matches';
-import { parse } from '../query/parse';
-import type { Person } from '../corpus/person';
+import { matches } from '../semantics/matches';
+import { parse } from '../language/parse';
+import type { Person } from './person';
 import { withPlaceRead } from './read-place';
 
 describe('a place and its country', () => {

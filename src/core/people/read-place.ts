@@ -1,5 +1,5 @@
-import type { Person } from '../corpus/person';
-import { fold } from '../query/tokens';
+import type { Person } from './person';
+import { fold } from '../language/tokens';
 import { countryCode } from './countries';
 import { places } from './places';
 

@@ -1,31 +1,9 @@
-import { z } from 'zod';
-import { countryCode } from './countries';
+import type * as z from 'zod';
+import { countryWritten } from './country-written';
+import { regionsOf } from './house-list-shapes';
 
-const country = z
-  .string()
-  .trim()
-  .refine((text) => countryCode(text) !== undefined, 'is no country of ISO 3166-1')
-  .transform((text) => countryCode(text)!);
-
-/** Regions as a house speaks of them: by which names, and which countries (ISO 3166-1) they hold. */
-export const regionsSchema = z
-  .array(
-    z.object({
-      names: z.array(z.string().trim().min(1, 'needs a name').max(60)).min(1, 'needs a name').max(10),
-      countries: z.array(country).min(1, 'holds no country yet').max(250)
-    })
-  )
-  .max(200)
-  .superRefine((regions, context) => {
-    const seen = new Set<string>();
-    regions.forEach(({ names }, i) => {
-      for (const name of names.map((one) => one.toLowerCase())) {
-        if (seen.has(name))
-          context.addIssue({ code: 'custom', path: [i, 'names'], message: `“${name}” is named twice` });
-        seen.add(name);
-      }
-    });
-  });
+/** Regions as a house speaks of them, with their countries by code of ISO 3166-1. */
+export const regionsSchema = regionsOf(countryWritten);
 export type Regions = z.output<typeof regionsSchema>;
 
 /** Regions that people in the trade speak of, to begin with. Common practice, no published source. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Person } from '../corpus/person';
+import type { Person } from './person';
 import { plainName, plainText } from './person-name';
 import { samePeople, type SameDecision, type SourceRecord } from './same-person';
 

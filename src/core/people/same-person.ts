@@ -1,4 +1,4 @@
-import type { Person } from '../corpus/person';
+import type { Person } from './person';
 import { countryCode } from './countries';
 import { firmKey, ownMails, ownPages } from './contact-keys';
 import { jaroWinkler } from './name-similarity';

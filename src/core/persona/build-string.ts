@@ -1,10 +1,10 @@
 import { countryName } from '../people/countries';
 import { firmNameVariants } from '../people/firm-names';
 import { industryCode } from '../people/industries';
-import { join, type Query } from '../query/query';
-import { simplify } from '../query/simplify';
-import { isNumberFact, type Scope } from '../query/scopes';
-import { tokenKeys } from '../query/tokens';
+import { join, type Query } from '../language/query';
+import { simplify } from '../semantics/simplify';
+import { isNumberFact, type Scope } from '../language/scopes';
+import { tokenKeys } from '../language/tokens';
 import type { Persona } from './persona';
 import type { WordSet } from './word-set';
 

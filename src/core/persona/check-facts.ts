@@ -1,9 +1,9 @@
-import type { Person } from '../corpus/person';
+import type { Person } from '../people/person';
 import { plainFirmName } from '../people/firm-names';
 import { countryCode, countryName } from '../people/countries';
 import { industryCode, industryName } from '../people/industries';
-import { matches } from '../query/matches';
-import { tokenKeys } from '../query/tokens';
+import { matches } from '../semantics/matches';
+import { tokenKeys } from '../language/tokens';
 import { meanings } from '../titles/meanings';
 import { readTitle } from '../titles/read-title';
 import type { Persona } from './persona';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Person } from '../corpus/person';
+import type { Person } from '../people/person';
 import { wilson } from '../measure/wilson';
-import { parse } from '../query/parse';
+import { parse } from '../language/parse';
 import { liftOf, personaFromCustomers } from './persona-from-customers';
 
 const customer = (i: number, title: string, headcount: number, country = 'DK'): Person => ({

@@ -1,9 +1,9 @@
-import type { Person } from '../corpus/person';
+import type { Person } from '../people/person';
 import { wilson, type Interval } from '../measure/wilson';
 import { countryName } from '../people/countries';
 import { industryName } from '../people/industries';
-import { quoted } from '../query/print';
-import { tokenKeys } from '../query/tokens';
+import { quoted } from '../language/print';
+import { tokenKeys } from '../language/tokens';
 import { readTitle } from '../titles/read-title';
 import type { BriefFact } from './persona-from-text';
 

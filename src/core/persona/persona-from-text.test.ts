@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fold } from '../query/tokens';
+import { fold } from '../language/tokens';
 import { personaFromText, type FactKind } from './persona-from-text';
 
 interface Brief {

@@ -1,11 +1,11 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { countries } from '../people/countries';
 import { places, type Place } from '../people/places';
 import { demonyms, regions as shippedRegions, type Regions } from '../people/regions';
 import { industryName } from '../people/industries';
 import { composeTitles } from '../titles/compose-title';
 import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
-import { tokens, type Token } from '../query/tokens';
+import { tokens, type Token } from '../language/tokens';
 import tradesData from './data/trades.json';
 
 export const factKinds = [

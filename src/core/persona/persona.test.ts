@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { print } from '../query/print';
+import { print } from '../language/print';
 import { buildParts, buildString } from './build-string';
 import { checkFacts } from './check-facts';
 import { describePersona } from './describe-persona';

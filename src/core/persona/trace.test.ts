@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { parse } from '../query/parse';
-import { layOut } from '../query/outline';
+import { parse } from '../language/parse';
+import { layOut } from '../language/outline';
 import { buildString } from './build-string';
 import { personaSchema } from './persona';
 import { originsOf, termKey, traced } from './trace';

@@ -1,6 +1,6 @@
-import { print } from '../query/print';
-import { terms, type Phrase, type Query, type Range, type Word } from '../query/query';
-import { tokenKeys } from '../query/tokens';
+import { print } from '../language/print';
+import { terms, type Phrase, type Query, type Range, type Word } from '../language/query';
+import { tokenKeys } from '../language/tokens';
 import { firmNameVariants } from '../people/firm-names';
 import { buildParts, type BuiltPart } from './build-string';
 import type { Persona } from './persona';
@@ -58,12 +58,19 @@ export function originsOf(persona: Persona, wordSets: readonly WordSet[]): Map<s
   return origins;
 }
 
+/** Where a term of a string comes from; undefined for one that was typed by hand. */
+export const originOf = (
+  term: Word | Phrase | Range,
+  wanted: boolean,
+  origins: ReadonlyMap<string, Origin>
+): Origin | undefined => origins.get(keyOf(term, wanted));
+
 /** How many terms of a string come from each line of the persona, and how many from none: typed by hand. */
 export function traced(query: Query, origins: ReadonlyMap<string, Origin>) {
   const counts: Partial<Record<Origin['of'], number>> = {};
   let byHand = 0;
   for (const { term, wanted } of terms(query)) {
-    const origin = origins.get(keyOf(term, wanted));
+    const origin = originOf(term, wanted, origins);
     if (origin) counts[origin.of] = (counts[origin.of] ?? 0) + 1;
     else byHand++;
   }

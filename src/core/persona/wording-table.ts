@@ -1,7 +1,7 @@
-import { coveredTerms } from '../query/simplify';
-import { print } from '../query/print';
-import type { Phrase } from '../query/query';
-import { tokenKeys } from '../query/tokens';
+import { coveredTerms } from '../semantics/simplify';
+import { print } from '../language/print';
+import type { Phrase } from '../language/query';
+import { tokenKeys } from '../language/tokens';
 import { languageNames } from '../titles/lexicon';
 import { languageOf, wordings, type Nearness, type WordingOptions } from '../titles/wordings';
 import type { WordSet } from './word-set';

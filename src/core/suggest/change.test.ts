@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { equivalent } from '../query/equivalent';
-import { setQueries } from '../query/named-sets';
-import { parse } from '../query/parse';
-import { applyChanges, type Change } from './change';
+import { equivalent } from '../semantics/equivalent';
+import { setQueries } from '../language/named-sets';
+import { parse } from '../language/parse';
+import { applyChanges } from './change';
+import type { Change } from './change-schema';
 
 const span = (text: string, part: string) => {
   const from = text.indexOf(part);

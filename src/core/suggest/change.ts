@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { addPart, nodeAt, removePart, replacePart, rescopePart, type Path } from '../query/edit-outline';
+import { addPart, nodeAt, removePart, replacePart, rescopePart, type Path } from '../language/edit-outline';
 import {
   isLeaf,
   outlineOf,
@@ -8,30 +7,12 @@ import {
   type Outline,
   type OutlineGroup,
   type OutlineLeaf
-} from '../query/outline';
-import type { SetQueries } from '../query/parse';
-import type { Span } from '../query/query';
-import { scopes, type Scope } from '../query/scopes';
+} from '../language/outline';
+import type { SetQueries } from '../language/parse';
+import type { Span } from '../language/query';
+import type { Scope } from '../language/scopes';
+import type { Change } from './change-schema';
 
-const span = z.object({ from: z.int().min(0), to: z.int().min(0) });
-const wording = { scope: z.enum(scopes), text: z.string().min(1).max(1000) };
-const bound = z.number().nullable();
-
-/** One change of a string. Places are those of the text that the change was made for. */
-export const changeSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('exclude'), ...wording }),
-  z
-    .object({ kind: z.literal('quote'), at: z.array(span).min(1), ...wording })
-    .describe('Words that stand by themselves become a phrase, in place of the first'),
-  z.object({ kind: z.literal('rescope'), at: span, scope: z.enum(scopes) }),
-  z.object({ kind: z.literal('drop'), at: span }),
-  z
-    .object({ kind: z.literal('narrow'), at: span, one: z.array(z.object(wording)).min(1).max(100) })
-    .describe('Wants one of some words besides'),
-  z.object({ kind: z.literal('add'), at: span, ...wording }).describe('Adds an alternative'),
-  z.object({ kind: z.literal('widen'), at: span, low: bound, high: bound })
-]);
-export type Change = z.infer<typeof changeSchema>;
 interface Wording {
   scope: Scope;
   text: string;

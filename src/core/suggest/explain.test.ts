@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
-import type { Person } from '../corpus/person';
-import { matches } from '../query/matches';
-import { parse } from '../query/parse';
-import { print } from '../query/print';
+import type { Person } from '../people/person';
+import { matches } from '../semantics/matches';
+import { parse } from '../language/parse';
+import { print } from '../language/print';
 import { causesOf, explain } from './explain';
 
 const text =

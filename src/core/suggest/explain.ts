@@ -1,16 +1,18 @@
-import type { Person } from '../corpus/person';
-import { searches, valuesOf, type Field } from '../corpus/values';
-import { indexOfSequence, keysHeld, sequencesOf } from '../query/leaf';
-import { matches, rangeOf } from '../query/matches';
-import { exactMatching, type Matching } from '../query/matching';
-import { partsOf, type Part } from '../query/parts';
-import { print } from '../query/print';
-import { terms, type Query, type Range, type Span, type Term } from '../query/query';
-import { isNumberFact } from '../query/scopes';
-import { tokenKeys } from '../query/tokens';
+import type { Person } from '../people/person';
+import { searches, valuesOf } from '../people/values';
+import type { Field } from '../people/fields';
+import { indexOfSequence, keysHeld, sequencesOf } from '../semantics/leaf';
+import { matches, rangeOf } from '../semantics/matches';
+import { exactMatching, type Matching } from '../semantics/matching';
+import { partsOf, type Part } from '../semantics/parts';
+import { print } from '../language/print';
+import { terms, type Query, type Range, type Span, type Term } from '../language/query';
+import { isNumberFact } from '../language/scopes';
+import { tokenKeys } from '../language/tokens';
 import { countryName } from '../people/countries';
-import { applyChanges, type Change } from './change';
-import { parse, type SetQueries } from '../query/parse';
+import { applyChanges } from './change';
+import type { Change } from './change-schema';
+import { parse, type SetQueries } from '../language/parse';
 
 /** A term that stands in a person, and where. */
 export interface Answer {
@@ -101,7 +103,7 @@ const leavingOut = (query: Query): Way => ({
 });
 
 /** The smaller change of one part that lets a person in: a wording more, a wider number, a value more, or what hits them taken out. */
-function wayIn({ query, excludes }: Part, person: Person, matching: Matching): Way | null {
+export function wayIn({ query, excludes }: Part, person: Person, matching: Matching): Way | null {
   const leaves = [...terms(query)].map(({ term }) => term);
   if (excludes) {
     const hitting = leaves.filter((term) => fieldsAnswering(term, person, matching).length);

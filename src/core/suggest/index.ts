@@ -1,5 +1,10 @@
 /** Changes of a string, and why it finds whom it finds. The room's own face, for other layers. */
 export * from './change';
+export * from './change-schema';
+export * from './effect';
 export * from './explain';
+export * from './lacking-reasons';
+export * from './measure';
+export * from './proposal-kinds';
 export * from './propose';
 export * from './why-lacking';

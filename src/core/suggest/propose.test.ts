@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { PeopleIndex } from '../corpus/people-index';
-import type { Person } from '../corpus/person';
-import { parse } from '../query/parse';
-import { candidates, effectOf, judgedSource, measure, type Judged } from './propose';
+import type { Person } from '../people/person';
+import { parse } from '../language/parse';
+import { effectOf, judgedSource } from './effect';
+import { measure } from './measure';
+import { candidates, type Judged } from './propose';
 
 let number = 0;
 const person = (title: string, more: Partial<Person> = {}): Person => ({
@@ -25,7 +27,7 @@ function proposalsFor(text: string, judged: readonly Judged[], crowd = judged.ma
     judged.map((one) => ({ id: one.person.id, fit: one.fit })),
     (id) => rows.get(id)
   );
-  return measure(text, query, candidates(text, query, judged), [source]);
+  return measure(text, query, candidates(query, judged), [source]);
 }
 
 describe('proposals', () => {

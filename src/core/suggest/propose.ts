@@ -1,34 +1,24 @@
 import { dan, deu, eng, fra, nld, nob, swe } from 'stopword';
-import { countBits, countCommon, emptyBitmap, setBit, type Bitmap } from '../corpus/bitmap';
-import type { Person } from '../corpus/person';
-import { searches, valuesOf, type Field } from '../corpus/values';
-import type { JudgedCount, PeopleSets } from '../measure/term-ledger';
-import { wilson, type Interval } from '../measure/wilson';
-import { exactMatching, type Matching } from '../query/matching';
-import { parse, type SetQueries } from '../query/parse';
-import { print } from '../query/print';
-import { isTerm, terms, type Query, type Word } from '../query/query';
-import { isTextScope, type Scope } from '../query/scopes';
-import { fold, tokenKeys } from '../query/tokens';
+import type { Person } from '../people/person';
+import { searches, valuesOf } from '../people/values';
+import type { Field } from '../people/fields';
+import { exactMatching, type Matching } from '../semantics/matching';
+import { matcher } from '../semantics/matches';
+import { partsOf } from '../semantics/parts';
+import { print } from '../language/print';
+import { isTerm, terms, type Query, type Word } from '../language/query';
+import { isTextScope, type Scope } from '../language/scopes';
+import { fold, tokenKeys } from '../language/tokens';
 import { industryName } from '../people/industries';
 import { meanings } from '../titles/meanings';
 import { ambiguousIn, senseIn } from '../titles/senses';
-import { applyChanges, type Change } from './change';
-import { explain } from './explain';
-
-export const proposalKinds = [
-  'quote',
-  'current title',
-  'exclude',
-  'drop',
-  'tell apart',
-  'add wording',
-  'widen'
-] as const;
+import type { Change } from './change-schema';
+import { wayIn } from './explain';
+import type { ProposalKind } from './proposal-kinds';
 
 /** A change of a string that evidence speaks for, not yet measured. */
 export interface Candidate {
-  kind: (typeof proposalKinds)[number];
+  kind: ProposalKind;
   /** In words. */
   says: string;
   changes: Change[];
@@ -46,13 +36,7 @@ const mostExclusions = 24;
 const leastMisses = 2;
 
 /** Changes worth measuring, from the string itself and from people judged: some found, some perhaps not. */
-export function candidates(
-  text: string,
-  query: Query,
-  judged: readonly Judged[],
-  matching: Matching = exactMatching,
-  sets?: SetQueries
-): Candidate[] {
+export function candidates(query: Query, judged: readonly Judged[], matching: Matching = exactMatching): Candidate[] {
   const wanted = new Set([...terms(query)].filter((one) => one.wanted).flatMap(({ term }) => keysOf(term)));
   return [
     ...quotes(query),
@@ -60,7 +44,7 @@ export function candidates(
     ...meaningsApart(query, judged),
     ...drops(query),
     ...exclusions(judged, wanted),
-    ...waysIn(text, query, judged, matching, sets)
+    ...waysIn(query, judged, matching)
   ];
 }
 
@@ -227,152 +211,21 @@ function tellsOf(person: Person): Set<string> {
 }
 
 /** For fits whom the string does not find: the change that lets each in, where it is a wording or a wider fact. */
-function waysIn(
-  text: string,
-  query: Query,
-  judged: readonly Judged[],
-  matching: Matching,
-  sets?: SetQueries
-): Candidate[] {
+function waysIn(query: Query, judged: readonly Judged[], matching: Matching): Candidate[] {
+  const parts = partsOf(query).map((part) => ({ part, meets: matcher(part.query, matching) }));
   const ways = new Map<string, Candidate>();
   for (const { person, fit } of judged) {
     if (!fit) continue;
-    const { letIn } = explain(text, query, person, matching, sets);
-    const [change] = letIn?.changes ?? [];
-    if (letIn?.changes.length !== 1 || !change || (change.kind !== 'add' && change.kind !== 'widen')) continue;
-    const says = letIn.says[0]!;
+    const failing = parts.filter(({ meets }) => !meets(person));
+    if (failing.length !== 1) continue;
+    const way = wayIn(failing[0]!.part, person, matching);
+    const change = way?.changes[0];
+    if (way?.changes.length !== 1 || (change?.kind !== 'add' && change?.kind !== 'widen')) continue;
     ways.set(JSON.stringify(change), {
       kind: change.kind === 'widen' ? 'widen' : 'add wording',
-      says: says[0]!.toUpperCase() + says.slice(1),
+      says: way.says[0]!.toUpperCase() + way.says.slice(1),
       changes: [change]
     });
   }
   return [...ways.values()];
-}
-
-/** What a change does at one source. */
-export interface Effect {
-  /** People found before and after. */
-  before: number;
-  after: number;
-  removed: number;
-  added: number;
-  /** Judged people who no longer come, and who come anew. */
-  gone: JudgedCount;
-  come: JudgedCount;
-  /** Share of all judged misses that go, and of all judged fits that are lost; null where none was judged. */
-  missesRemoved: (Interval & { share: number }) | null;
-  fitsLost: (Interval & { share: number }) | null;
-  precision: { before: number | null; after: number | null };
-}
-
-/** A source whose people are judged, as sets. */
-export interface JudgedSource {
-  people: PeopleSets;
-  fits: Bitmap;
-  misses: Bitmap;
-}
-
-/** What going from one query to another does among the people of a source. */
-export function effectOf(before: Query, after: Query, { people, fits, misses }: JudgedSource): Effect {
-  const [had, has] = [people.rows(before), people.rows(after)];
-  const count = (sets: Bitmap[], except: Bitmap[] = []): JudgedCount => ({
-    fits: countCommon([...sets, fits], except),
-    misses: countCommon([...sets, misses], except)
-  });
-  const [then, now, gone, come] = [count([had]), count([has]), count([had], [has]), count([has], [had])];
-  const share = (part: number, whole: number) => (whole ? { share: part / whole, ...wilson(part, whole) } : null);
-  const precision = (judged: JudgedCount) =>
-    judged.fits + judged.misses ? judged.fits / (judged.fits + judged.misses) : null;
-  return {
-    before: countBits(had),
-    after: countBits(has),
-    removed: countCommon([had], [has]),
-    added: countCommon([has], [had]),
-    gone,
-    come,
-    missesRemoved: share(gone.misses, then.misses),
-    fitsLost: share(gone.fits, then.fits),
-    precision: { before: precision(then), after: precision(now) }
-  };
-}
-
-export interface Proposal extends Candidate {
-  /** The string with the change made. */
-  text: string;
-  /** Per source, in the order given. */
-  effects: Effect[];
-  /** Misses expected to go, less four for every fit expected to be lost; fits expected to come count twice, misses that come against it. */
-  gain: number;
-  /** Expected to lose more than a few of the fits found: worth a look at who goes before it is taken. */
-  costly: boolean;
-}
-
-/** A fit lost weighs as so many misses removed, and a fit that comes as so many misses that come. */
-const priceOfFits = 4;
-const worthOfFits = 2;
-/** Share of the fits found that a change may be expected to lose; beyond it, it is costly. */
-const mostLost = 0.03;
-
-/** Measures candidates at sources, drops those that gain nothing, and puts those that gain most first, the costly last. */
-export function measure(
-  text: string,
-  query: Query,
-  list: readonly Candidate[],
-  sources: readonly JudgedSource[],
-  sets?: SetQueries
-): Proposal[] {
-  const proposals: Proposal[] = [];
-  const seen = new Set<string>();
-  for (const candidate of list) {
-    const changed = applyChanges(text, candidate.changes, sets);
-    if (seen.has(changed) || changed === text) continue;
-    seen.add(changed);
-    const after = parse(changed, sets).query;
-    if (!after) continue;
-    const effects = sources.map((source) => effectOf(query, after, source));
-    const { gain, costly } = weigh(effects, candidate.changes[0]!);
-    const unjudged = effects.every(({ precision }) => precision.before === null);
-    if (gain > 0 || (unjudged && candidate.kind === 'quote'))
-      proposals.push({ ...candidate, text: changed, effects, gain, costly });
-  }
-  return proposals.sort((a, b) => Number(a.costly) - Number(b.costly) || b.gain - a.gain);
-}
-
-function weigh(effects: readonly Effect[], change: Change): { gain: number; costly: boolean } {
-  let [gain, lost, had] = [0, 0, 0];
-  for (const { before, removed, added, gone, come, precision } of effects) {
-    // A source where nobody is judged says nothing for or against.
-    if (precision.before === null) continue;
-    const base = precision.before;
-    const goes = removed * expected(gone, Math.min(1, base * likelihood(change)));
-    const comes = added * expected(come, base);
-    gain += removed - goes - priceOfFits * goes + worthOfFits * comes - (added - comes);
-    lost += goes;
-    had += before * base;
-  }
-  return { gain, costly: lost > mostLost * had };
-}
-
-/** Share of fits to expect among people of whom some are judged: those, and as if two more were as likely fits as `prior` says. */
-const expected = ({ fits, misses }: JudgedCount, prior: number) => (fits + 2 * prior) / (fits + misses + 2);
-
-/** How likely an exclusion hits fits before anything is judged, against the whole: a fact or a title says more of a person than a word somewhere. Judgement, no published source. */
-function likelihood(change: Change): number {
-  if (change.kind !== 'exclude') return 1;
-  return { any: 2.5, company: 1.5, title: 0.75 }[change.scope as string] ?? 0.5;
-}
-
-/** Sets of judged people by row, for `measure`: `rowOf` is where a person stands in the source, undefined where they do not. */
-export function judgedSource(
-  people: PeopleSets,
-  verdicts: Iterable<{ id: string; fit: boolean }>,
-  rowOf: (id: string) => number | undefined
-): JudgedSource {
-  const [fits, misses] = [emptyBitmap(people.size), emptyBitmap(people.size)];
-  for (const { id, fit } of verdicts) {
-    const row = rowOf(id);
-    if (row !== undefined) setBit(fit ? fits : misses, row);
-  }
-  return { people, fits, misses };
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Person } from '../corpus/person';
-import { exactMatching, matchingOf } from '../query/matching';
-import { parse } from '../query/parse';
+import type { Person } from '../people/person';
+import { exactMatching, matchingOf } from '../semantics/matching';
+import { parse } from '../language/parse';
 import { whyLacking } from './why-lacking';
 
 const query = parse('title:quality AND country:Denmark').query!;

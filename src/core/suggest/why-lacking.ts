@@ -1,21 +1,10 @@
-import type { Person } from '../corpus/person';
-import { matches } from '../query/matches';
-import type { Matching } from '../query/matching';
-import type { Query } from '../query/query';
-import { isNumberFact, type Scope } from '../query/scopes';
-import { terms } from '../query/query';
-
-/** Why a source does not show someone whom another finds by the same string. */
-export const lackingReasons = [
-  'not in it',
-  'beyond what it shows',
-  'removed by the left-over part',
-  'compares words otherwise',
-  'another job in its record',
-  'facts it does not tell',
-  'says less of them'
-] as const;
-export type LackingReason = (typeof lackingReasons)[number];
+import type { Person } from '../people/person';
+import { matches } from '../semantics/matches';
+import type { Matching } from '../semantics/matching';
+import type { Query } from '../language/query';
+import { isNumberFact, type Scope } from '../language/scopes';
+import { terms } from '../language/query';
+import type { LackingReason } from './lacking-reasons';
 
 /**
  * Why: `there` is the record of the source that lacks them (null where it has none), `here` that of the source that found them,

@@ -1,5 +1,5 @@
-import { z } from 'zod';
-import { fold } from '../query/tokens';
+import * as z from 'zod';
+import { fold } from '../language/tokens';
 import degreesData from './data/degrees.json';
 import fixedData from './data/fixed-titles.json';
 import functionsData from './data/functions.json';

@@ -1,6 +1,6 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import data from './data/meanings.json';
-import { fold } from '../query/tokens';
+import { fold } from '../language/tokens';
 
 /** One of several things a word can mean in a title or a profile. */
 export interface Sense {

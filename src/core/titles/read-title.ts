@@ -1,4 +1,4 @@
-import { fold, tokenKeys } from '../query/tokens';
+import { fold, tokenKeys } from '../language/tokens';
 import { meanings } from './meanings';
 import { degreeWords, fixedTitles, functions, ranks } from './lexicon';
 

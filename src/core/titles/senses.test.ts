@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Person } from '../corpus/person';
-import { matches } from '../query/matches';
-import { parse } from '../query/parse';
+import type { Person } from '../people/person';
+import { matches } from '../semantics/matches';
+import { parse } from '../language/parse';
 import { meanings } from './meanings';
 import { ambiguousIn, countSenses, senseIn, tellApart } from './senses';
 

@@ -1,8 +1,8 @@
-import type { Person } from '../corpus/person';
-import { valuesOf } from '../corpus/values';
-import { terms, type Query, type Span } from '../query/query';
-import { isTextScope } from '../query/scopes';
-import { fold, tokenKeys } from '../query/tokens';
+import type { Person } from '../people/person';
+import { valuesOf } from '../people/values';
+import { terms, type Query, type Span } from '../language/query';
+import { isTextScope } from '../language/scopes';
+import { fold, tokenKeys } from '../language/tokens';
 import { ambiguousWords, meanings } from './meanings';
 
 const several: ReadonlySet<string> = new Set(ambiguousWords());
@@ -59,19 +59,26 @@ export interface SenseCount {
   senses: number[];
 }
 
-/** Counts the meanings of words among people. */
-export function countSenses(words: readonly string[], people: readonly Person[]): SenseCount[] {
-  return words.map((word) => {
-    const senses = meanings(word).map(() => 0);
-    let having = 0;
-    for (const person of people) {
-      const sense = senseIn(word, person);
-      if (sense === undefined) continue;
-      having++;
-      if (sense !== null) senses[sense]!++;
-    }
-    return { word, people: having, senses };
-  });
+/** Which meaning each of some words has in a profile, by the person's id: read once, however often they are counted. */
+export type SensesRead = Map<string, (number | null | undefined)[]>;
+
+/** Counts the meanings of words among people; `read` holds what was read of them before, for the same words. */
+export function countSenses(
+  words: readonly string[],
+  people: readonly Person[],
+  read: SensesRead = new Map()
+): SenseCount[] {
+  const counts = words.map((word) => ({ word, people: 0, senses: meanings(word).map(() => 0) }));
+  for (const person of people) {
+    let senses = read.get(person.id);
+    if (!senses) read.set(person.id, (senses = words.map((word) => senseIn(word, person))));
+    senses.forEach((sense, i) => {
+      if (sense === undefined) return;
+      counts[i]!.people++;
+      if (sense !== null) counts[i]!.senses[sense]!++;
+    });
+  }
+  return counts;
 }
 
 const written = (words: readonly string[]) => (words.length === 1 ? words[0]! : `(${words.join(' OR ')})`);

@@ -1,4 +1,4 @@
-import { fold } from '../query/tokens';
+import { fold } from '../language/tokens';
 
 /** Words written two ways, each pair once: British and American, joined and apart. Common practice, no published source. */
 const pairs = `organisation organization

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { tokenKeys } from '../query/tokens';
+import { tokenKeys } from '../language/tokens';
 import { composeTitles } from './compose-title';
 import { fixedTitles, functionOf, functions, iscoUnitGroups, languages, rankOf, ranks } from './lexicon';
 import { readTitle } from './read-title';

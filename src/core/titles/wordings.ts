@@ -1,4 +1,4 @@
-import { fold, tokenKeys } from '../query/tokens';
+import { fold, tokenKeys } from '../language/tokens';
 import { composeTitles } from './compose-title';
 import {
   abbreviations,

@@ -1,5 +1,5 @@
-import type { z } from 'zod';
-import type { Operation } from '$server/api/contract';
+import type { Answer, Body } from '$api';
+import { paths, type OperationName } from '$api/paths';
 
 /** A refusal as the API tells it (RFC 9457); `detail` is a sentence for people. */
 export class ApiProblem extends Error {
@@ -22,39 +22,40 @@ const unreachable = () =>
     'The Eave server cannot be reached. Start it again with npm start; what you typed stays on this page.'
   );
 
-interface Input<P, Q, B> {
-  params?: P;
-  query?: Q;
+interface Input<B> {
+  params?: Record<string, string | number>;
+  query?: Record<string, string | number>;
   body?: B;
   file?: Blob;
   signal?: AbortSignal;
   fetch?: typeof fetch;
 }
 
+/** Names this tab, so that the server lets those who ask much take turns with the others. */
+const page = Math.random().toString(36).slice(2);
+
 /** Calls an operation of the API. Throws ApiProblem with a sentence when it is refused or nobody answers. */
-export async function call<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
-  operation: Operation<P, Q, B, R>,
-  input: Input<Record<string, string | number>, Record<string, string | number>, z.input<B>> = {}
-): Promise<z.output<R>> {
-  const path = operation.path.replaceAll(/\{(\w+)\}/g, (_, name: string) =>
-    encodeURIComponent(String(input.params?.[name]))
-  );
+export async function call<K extends OperationName>(name: K, input: Input<Body<K>> = {}): Promise<Answer<K>> {
+  const [method, pattern] = paths[name];
+  const path = pattern.replaceAll(/\{(\w+)\}/g, (_, part: string) => encodeURIComponent(String(input.params?.[part])));
   const query = input.query
     ? `?${new URLSearchParams(Object.entries(input.query).map(([k, v]) => [k, String(v)]))}`
     : '';
   const send = input.fetch ?? fetch;
   const response = await send(path + query, {
-    method: operation.method,
+    method,
     ...(input.signal && { signal: input.signal }),
-    ...(input.body !== undefined && {
-      body: JSON.stringify(input.body),
-      headers: { 'content-type': 'application/json' }
-    }),
-    ...(input.file && { body: input.file, headers: { 'content-type': 'application/octet-stream' } })
+    headers: {
+      'x-eave-page': page,
+      ...(input.body !== undefined && { 'content-type': 'application/json' }),
+      ...(input.file && { 'content-type': 'application/octet-stream' })
+    },
+    ...(input.body !== undefined && { body: JSON.stringify(input.body) }),
+    ...(input.file && { body: input.file })
   }).catch((error: Error) => {
     throw error.name === 'AbortError' ? error : unreachable();
   });
-  if (response.status === 204) return undefined as z.output<R>;
+  if (response.status === 204) return undefined as Answer<K>;
   const body: unknown = await response.json().catch(() => {
     throw unreachable();
   });
@@ -67,5 +68,5 @@ export async function call<P extends z.ZodType, Q extends z.ZodType, B extends z
       body as Record<string, unknown>
     );
   }
-  return body as z.output<R>;
+  return body as Answer<K>;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
   import type { Snippet } from 'svelte';
   import { saveFile } from '$lib/frame/save-file';
   import { pngFile, svgFile } from './chart-file';
@@ -34,16 +35,12 @@
   <header>
     <h2>{title}</h2>
     <span class="acts">
-      <button class="quiet" aria-pressed={asTable} onclick={() => (asTable = !asTable)}
-        >{asTable ? 'Chart' : 'Table'}</button
-      >
+      <Act aria-pressed={asTable} onclick={() => (asTable = !asTable)}>{asTable ? 'Chart' : 'Table'}</Act>
       {#if !asTable}
-        <button
-          class="quiet"
-          aria-label="Save {title} as SVG"
-          onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}>SVG</button
+        <Act aria-label="Save {title} as SVG" onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}
+          >SVG</Act
         >
-        <button class="quiet" aria-label="Save {title} as PNG" onclick={savePng}>PNG</button>
+        <Act aria-label="Save {title} as PNG" onclick={savePng}>PNG</Act>
       {/if}
     </span>
   </header>
@@ -76,7 +73,7 @@
     display: flex;
     gap: 4px;
   }
-  .acts button {
+  .acts :global(.act.bx--btn) {
     font-size: 11.5px;
     padding: 1px 7px;
   }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { count, percent } from '$lib/marks/format';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
   import ChartFrame from './ChartFrame.svelte';
 
   type Overlap = Answer<'compare'>['overlaps'][number];

@@ -4,7 +4,7 @@
   import { line as lineOf } from 'd3-shape';
   import { count, counted, percent, percentRange } from '$lib/marks/format';
   import { frontOf } from '$core/measure';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
   import ChartFrame from './ChartFrame.svelte';
   import { markPath } from './source-marks';
 

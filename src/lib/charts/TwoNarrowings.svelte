@@ -3,7 +3,7 @@
   import { reading } from '$lib/frame/certain-only';
   import { about } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
   import ChartFrame from './ChartFrame.svelte';
 
   interface Side {

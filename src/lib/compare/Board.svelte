@@ -1,12 +1,13 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { count } from '$lib/marks/format';
-  import { differenceOf } from '$core/measure';
-  import type { Answer, BehindKind } from '$server/api/contract';
-  import type { Choice } from '$server/api/documents';
-  import { boardMeasures, type Cell } from './board-measures';
+  import type { Answer, BehindKind } from '$api';
+  import type { Choice } from '$api/documents';
+  import { boardMeasures, differenceBetween, type Cell } from './board-measures';
   import IntervalLine from './IntervalLine.svelte';
 
   type Source = Answer<'listSources'>[number];
@@ -22,7 +23,7 @@
     choice: Choice;
     onchoice: (choice: Choice) => void;
     onbehind: (cell: Cell, kind: BehindKind) => void;
-    /** Draws so many people more at this cell and at the version it is not told apart from. */
+    /** Draws so many people more at this cell and at the version it is not decided against. */
     ondecide: (cell: Cell) => void;
     /** What did the change from its parent cost? */
     oncost: (version: Version) => void;
@@ -53,18 +54,14 @@
   function toBaseline(cell: Cell): string | null {
     const base = choice.baseline === null ? undefined : cellOf(choice.baseline, cell.sourceId);
     if (!base || base === cell) return null;
-    const [mine, theirs] = [cell, base].map(({ figures }) => {
-      const { share, interval } = figures.precision[reading()];
-      return share === null ? null : { share, interval };
-    });
-    if (!mine || !theirs) return null;
-    const { low, high } = differenceOf(mine, theirs);
+    const difference = differenceBetween(cell, base, reading());
+    if (!difference) return null;
     const points = (share: number) => {
       const whole = Math.round(share * 100);
       return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)}`;
     };
-    const told = low > 0 || high < 0;
-    return `${points(mine.share - theirs.share)} points against version ${base.version} (${points(low)} to ${points(high)})${told ? '' : ', not told apart'}`;
+    const { low, middle, high, decided } = difference;
+    return `${points(middle)} points against ${base.version} (${points(low)} to ${points(high)})${decided ? '' : ', not decided'}`;
   }
 </script>
 
@@ -96,14 +93,13 @@
               >{version.text}</a
             >
             <div class="acts">
-              <button
-                class="quiet"
+              <Act
                 aria-pressed={isBaseline}
                 onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
-                >{isBaseline ? 'Baseline ✓' : 'Baseline'}</button
+                >{isBaseline ? 'Baseline ✓' : 'Baseline'}</Act
               >
               {#if version.parent !== null}
-                <button class="quiet" onclick={() => oncost(version)}>What did it cost?</button>
+                <Act onclick={() => oncost(version)}>What did it cost?</Act>
               {/if}
             </div>
           </th>
@@ -119,13 +115,13 @@
                     <div class={measure.id === 'count' ? 'large' : 'small'}>
                       {#if figure.behind}
                         {@const kind = figure.behind}
-                        <button class="plain figure" title="Who they are" onclick={() => onbehind(cell, kind)}
+                        <Act look="plain" title="Who they are" onclick={() => onbehind(cell, kind)} class="figure"
                           >{#if same}<Figure
                               name={same.name}
                               value={same.value}
                               source={source.id}
                               version={version.number}>{figure.words}</Figure
-                            >{:else}{figure.words}{/if}</button
+                            >{:else}{figure.words}{/if}</Act
                         >
                       {:else if same}<Figure
                           name={same.name}
@@ -153,27 +149,32 @@
                 {#if cell.standing.is === 'best'}
                   <div class="standing best">highest precision here</div>
                 {:else if cell.standing.is === 'open'}
+                  {@const { against: rival, decide } = cell.standing}
                   <div class="standing">
-                    not told apart from {cell.standing.against}{cell.standing.decide
-                      ? `: ${count(cell.standing.decide.here)} more verdicts here, ${count(cell.standing.decide.there)} there`
-                      : ', and judging all would not do it'}
-                    {#if cell.standing.decide}<button class="quiet" onclick={() => ondecide(cell)}>Draw those</button
-                      >{/if}
+                    not decided against {rival}
+                    {#if decide}
+                      <Act
+                        look="plain"
+                        title="{count(decide.here)} more verdicts here and {count(
+                          decide.there
+                        )} for version {rival} would decide"
+                        onclick={() => ondecide(cell)}>Draw those {count(decide.here + decide.there)} who would</Act
+                      >
+                    {:else}(judging all would not do it){/if}
                   </div>
                 {/if}
                 <div class="acts">
-                  <button
-                    class="quiet"
+                  <Act
                     aria-pressed={winner?.version === version.number}
                     aria-label="{winner?.version === version.number
                       ? 'Chosen ✓'
                       : 'Choose'}: version {version.number} for {source.name}"
-                    onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</button
+                    onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</Act
                   >
-                  <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>desk</a>
+                  <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>people</a>
                 </div>
                 {#if winner?.version === version.number}
-                  <input
+                  <Field
                     aria-label="Why version {version.number} for {source.name}"
                     placeholder="why this one"
                     maxlength="500"
@@ -239,7 +240,7 @@
   .standing {
     font-size: 12.5px;
   }
-  .figure:hover {
+  div :global(.figure:hover) {
     text-decoration: underline;
   }
   .standing {
@@ -255,24 +256,13 @@
     margin-top: 4px;
     font-size: 12px;
   }
-  .acts button,
-  .standing button {
+  .acts :global(.act.bx--btn),
+  .standing :global(.act.bx--btn) {
     font-size: 11.5px;
     padding: 1px 7px;
   }
-  .acts [aria-pressed='true'] {
+  .acts :global([aria-pressed='true']) {
     background: var(--accent-2);
     border-color: var(--accent);
-  }
-  input {
-    width: 100%;
-    box-sizing: border-box;
-    font: inherit;
-    font-size: 12px;
-    color: inherit;
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 2px 6px;
-    margin-top: 4px;
   }
 </style>

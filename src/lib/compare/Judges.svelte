@@ -1,11 +1,13 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Verdict } from '$core/measure';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;
@@ -23,14 +25,14 @@
   const judge = $derived.by(() => (judges?.some((one) => one.judge === wanted) ? wanted : (judges?.[0]?.judge ?? '')));
   $effect(() => {
     void turn;
-    call(contract.listJudges, { params: { id: briefId } }).then(
+    call('listJudges', { params: { id: briefId } }).then(
       (told) => (judges = told),
       (problem: unknown) => (refused = problem)
     );
   });
   async function load(name: string) {
     try {
-      const told = await call(contract.agreement, { params: { id: briefId, judge: name } });
+      const told = await call('agreement', { params: { id: briefId, judge: name } });
       if (name === judge) agreement = told;
     } catch (problem) {
       refused = problem;
@@ -43,7 +45,7 @@
   async function settle(one: Answer<'agreement'>['differences'][number], verdict: Verdict) {
     refused = null;
     try {
-      await call(contract.settle, {
+      await call('settle', {
         params: { id: briefId, judge },
         body: { sourceId: one.sourceId, personId: one.person.id, verdict, revision: one.revision }
       });
@@ -63,14 +65,12 @@
   <small class="soft">{said.reason}</small>
 {/snippet}
 
-<section class="sheet panel fields" aria-label="Two judges">
+<section class="sheet panel" aria-label="Two judges">
   <header>
     <h2>Two judges</h2>
     {#if judges && judges.length > 1}
-      <label
-        >second judge <select value={judge} onchange={(event) => (wanted = event.currentTarget.value)}
-          >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</select
-        ></label
+      <Pick label="second judge" value={judge} onpick={(picked) => (wanted = picked)}
+        >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</Pick
       >
     {/if}
   </header>
@@ -143,11 +143,10 @@
                 <td>{@render mark(one.second)}</td>
                 <td class="judge">
                   {#each order as verdict (verdict)}
-                    <button
-                      class="quiet"
+                    <Act
                       aria-pressed={one.settled?.verdict === verdict}
                       aria-label="Settle {one.person.name} as {verdicts[verdict].word.toLowerCase()}"
-                      onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</button
+                      onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</Act
                     >
                   {/each}
                 </td>

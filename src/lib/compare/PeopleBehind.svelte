@@ -1,10 +1,12 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import { untrack } from 'svelte';
   import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
   import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
-  import { contract, type Answer, type BehindKind } from '$server/api/contract';
+  import type { Answer, BehindKind } from '$api';
 
   interface Props {
     briefId: string;
@@ -32,19 +34,28 @@
   $effect(() => {
     void turn;
     const asked = `${version} ${source.id} ${kind} ${certainQuery()}`;
+    const shown = untrack(() => (asked === last ? (answer?.people.length ?? 0) : 0));
     if (asked !== last) answer = null;
     last = asked;
-    refused = null;
-    call(contract.behind, {
-      params: { id: briefId },
-      query: { version, source: source.id, kind, certain: certainQuery() }
-    }).then(
-      (told) => {
-        if (asked === last) answer = told;
-      },
-      (problem: unknown) => (refused = problem)
-    );
+    void load(asked, shown);
   });
+
+  /** Tells as many as were shown, or the first of them; a thousand come at once. */
+  async function load(asked: string, atLeast: number) {
+    refused = null;
+    const query = { version, source: source.id, kind, certain: certainQuery() };
+    try {
+      let told = await call('behind', { params: { id: briefId }, query });
+      while (told.people.length < Math.min(atLeast, told.count)) {
+        const next = await call('behind', { params: { id: briefId }, query: { ...query, skip: told.people.length } });
+        if (!next.people.length) break;
+        told = { count: next.count, people: [...told.people, ...next.people] };
+      }
+      if (asked === last) answer = told;
+    } catch (problem) {
+      if (asked === last) refused = problem;
+    }
+  }
 </script>
 
 <section class="sheet panel" aria-label="The people behind it">
@@ -53,7 +64,7 @@
       {answer ? count(answer.count) : '…'}
       {words[kind]}: version {version} at {source.name}
     </h2>
-    <button class="quiet" onclick={onclose}>Close</button>
+    <Act onclick={onclose}>Close</Act>
   </header>
   <Refused problem={refused} />
   {#if answer?.people.length}
@@ -61,7 +72,10 @@
       <PeopleToJudge {briefId} sourceId={source.id} people={answer.people} label="People {words[kind]}" {onjudged} />
     </div>
     {#if answer.count > answer.people.length}
-      <p class="soft">and {count(answer.count - answer.people.length)} more</p>
+      <Act onclick={() => load(last, answer!.people.length + 1000)}
+        >Show {count(Math.min(1000, answer.count - answer.people.length))} more</Act
+      >
+      <span class="soft">{count(answer.people.length)} of {count(answer.count)} are shown</span>
     {/if}
   {:else if answer}<p class="soft">Nobody.</p>
   {:else if !refused}<p class="soft" role="status">Finding them…</p>{/if}

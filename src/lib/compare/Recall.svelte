@@ -2,7 +2,7 @@
   import { count, percentRange } from '$lib/marks/format';
   import { wilson } from '$core/measure';
   import KnownGoods from '$lib/trial/KnownGoods.svelte';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;

@@ -1,7 +1,10 @@
 <script lang="ts">
+  import Tick from '$lib/ui/Tick.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;
@@ -18,7 +21,7 @@
   let refused: unknown = $state(null);
   async function load() {
     try {
-      pairs = await call(contract.listPairs, { params: { id: briefId } });
+      pairs = await call('listPairs', { params: { id: briefId } });
       refused = null;
     } catch (problem) {
       refused = problem;
@@ -31,7 +34,7 @@
   async function decide({ first, second }: Pair, same: boolean | null) {
     refused = null;
     try {
-      await call(contract.decidePair, { body: { first, second, same } });
+      await call('decidePair', { body: { first, second, same } });
       onchanged();
     } catch (problem) {
       refused = problem;
@@ -50,7 +53,7 @@
       return;
     }
     try {
-      named = await call(contract.recordsNamed, { params: { id: briefId }, query: { name } });
+      named = await call('recordsNamed', { params: { id: briefId }, query: { name } });
     } catch (problem) {
       refused = problem;
     }
@@ -91,7 +94,7 @@
   <td><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</td>
 {/snippet}
 
-<section class="sheet panel fields" aria-label="The same person at several sources">
+<section class="sheet panel" aria-label="The same person at several sources">
   <h2>The same person at several sources</h2>
   <p class="soft">
     Records are taken for one person by mail or page address, or by name and firm. These may be one, and are counted as
@@ -104,15 +107,13 @@
       void find();
     }}
   >
-    <label>A name <input bind:value={name} maxlength="100" placeholder="to join or split by hand" /></label>
-    <button class="quiet" type="submit">Find</button>
+    <Field label="A name" inline bind:value={name} maxlength="100" placeholder="to join or split by hand" />
+    <Act type="submit">Find</Act>
     {#if named}
-      <button class="quiet" type="button" disabled={picked.length < 2 || together} onclick={() => decidePicked(true)}
-        >These two are one person</button
+      <Act type="button" disabled={picked.length < 2 || together} onclick={() => decidePicked(true)}
+        >These two are one person</Act
       >
-      <button class="quiet" type="button" disabled={!together} onclick={() => decidePicked(false)}
-        >These two are not</button
-      >
+      <Act type="button" disabled={!together} onclick={() => decidePicked(false)}>These two are not</Act>
     {/if}
   </form>
   {#if named?.length}
@@ -122,15 +123,11 @@
           {#each named as one, i (`${one.sourceId} ${one.person.id}`)}
             <tr class:follows={i > 0 && named[i - 1]!.number === one.number}>
               <td
-                ><label
-                  ><input
-                    type="checkbox"
-                    checked={picked.includes(one)}
-                    onchange={(event) => pick(one, event.currentTarget.checked)}
-                  />
-                  <b>{nameOf(one.sourceId)}</b>
-                  {said(one.person)}</label
-                ></td
+                ><Tick
+                  label="{nameOf(one.sourceId)}: {said(one.person)}"
+                  checked={picked.includes(one)}
+                  ontick={(on) => pick(one, on)}
+                /></td
               >
               <td class="soft">{i > 0 && named[i - 1]!.number === one.number ? 'the same person as above' : ''}</td>
             </tr>
@@ -149,8 +146,8 @@
                 {@render both(pair)}
                 <td class="soft">{pair.why}</td>
                 <td class="acts">
-                  <button class="quiet" onclick={() => decide(pair, true)}>One person</button>
-                  <button class="quiet" onclick={() => decide(pair, false)}>Two</button>
+                  <Act onclick={() => decide(pair, true)}>One person</Act>
+                  <Act onclick={() => decide(pair, false)}>Two</Act>
                 </td>
               </tr>
             {/each}
@@ -167,7 +164,7 @@
               <tr>
                 {@render both(pair)}
                 <td>{pair.same ? 'one person' : 'two people'}</td>
-                <td class="acts"><button class="quiet" onclick={() => decide(pair, null)}>Undo</button></td>
+                <td class="acts"><Act onclick={() => decide(pair, null)}>Undo</Act></td>
               </tr>
             {/each}
           </tbody>

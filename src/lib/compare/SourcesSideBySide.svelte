@@ -1,10 +1,12 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;
@@ -29,7 +31,7 @@
     refused = null;
     only = null;
     if (!here || !there || here === there) return;
-    call(contract.sourcesSideBySide, {
+    call('sourcesSideBySide', {
       params: { id: briefId },
       query: { version, here, there, certain: certainQuery() }
     }).then(
@@ -57,25 +59,19 @@
   };
 </script>
 
-<section class="sheet panel fields" aria-label="Two sources side by side">
+<section class="sheet panel" aria-label="Two sources side by side">
   <header>
     <h2>Two sources side by side</h2>
-    <label
-      >version <select value={version} onchange={(event) => onchoose({ to: Number(event.currentTarget.value) })}
-        >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</select
-      ></label
+    <Pick label="version" value={version} onpick={(picked) => onchoose({ to: Number(picked) })}
+      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
     >
-    <label
-      >found at <select value={here} onchange={(event) => onchoose({ here: event.currentTarget.value })}
-        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
-      ></label
+    <Pick label="found at" value={here} onpick={(picked) => onchoose({ here: picked })}
+      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
     >
-    <label
-      >and not at <select value={there} onchange={(event) => onchoose({ there: event.currentTarget.value })}
-        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
-      ></label
+    <Pick label="and not at" value={there} onpick={(picked) => onchoose({ there: picked })}
+      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
     >
-    <button class="quiet" onclick={() => onchoose({ here: there, there: here })}>Turn round</button>
+    <Act onclick={() => onchoose({ here: there, there: here })}>Turn round</Act>
   </header>
   <Refused problem={refused} />
   {#if here === there}
@@ -90,8 +86,8 @@
     {#if reasons.length}
       <div class="reasons" role="group" aria-label="Why {nameOf(there)} lacks them">
         {#each reasons as [reason, people] (reason)}
-          <button class="quiet" aria-pressed={only === reason} onclick={() => (only = only === reason ? null : reason)}
-            ><b>{percent(people / answer.looked)}</b> {reason} <span class="soft">{people}</span></button
+          <Act aria-pressed={only === reason} onclick={() => (only = only === reason ? null : reason)}
+            ><b>{percent(people / answer.looked)}</b> {reason} <span class="soft">{people}</span></Act
           >
         {/each}
       </div>
@@ -130,7 +126,7 @@
     flex-wrap: wrap;
     margin: 8px 0;
   }
-  .reasons [aria-pressed='true'] {
+  .reasons :global([aria-pressed='true']) {
     background: var(--accent-2);
   }
 </style>

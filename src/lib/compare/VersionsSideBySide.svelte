@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Fold from '$lib/ui/Fold.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { certainQuery, reading } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -6,8 +8,9 @@
   import PartChanges from '$lib/string/PartChanges.svelte';
   import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
   import TwoNarrowings from '$lib/charts/TwoNarrowings.svelte';
-  import { compareVersions, setQueries, parse, partsOf, print } from '$core/query';
-  import { contract, type Answer } from '$server/api/contract';
+  import { setQueries, parse, print } from '$core/language';
+  import { compareVersions, partsOf } from '$core/semantics';
+  import type { Answer } from '$api';
 
   type Version = Answer<'listVersions'>[number];
   interface Props {
@@ -49,7 +52,7 @@
     last = asked;
     refused = null;
     if (!source || !before || !after) return;
-    call(contract.sideBySide, { params: { id: briefId }, query: { from, to, source, certain: certainQuery() } }).then(
+    call('sideBySide', { params: { id: briefId }, query: { from, to, source, certain: certainQuery() } }).then(
       (told) => {
         if (asked === last) answer = told;
       },
@@ -59,9 +62,7 @@
     );
     if (isNew && where?.kind !== 'by-hand')
       Promise.all(
-        [before, after].map(({ text }) =>
-          call(contract.ledger, { params: { id: briefId }, body: { text, sourceId: source } })
-        )
+        [before, after].map(({ text }) => call('ledger', { params: { id: briefId }, body: { text, sourceId: source } }))
       ).then(
         (told) => {
           if (asked === last) narrowings = told;
@@ -110,23 +111,17 @@
   const fileName = $derived(`narrowing-${from}-${to}`);
 </script>
 
-<section class="sheet panel fields" aria-label="Two versions side by side">
+<section class="sheet panel" aria-label="Two versions side by side">
   <header>
     <h2>Two versions side by side</h2>
-    <label
-      >from <select value={from} onchange={(event) => onchoose({ from: Number(event.currentTarget.value) })}
-        >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</select
-      ></label
+    <Pick label="from" value={from} onpick={(picked) => onchoose({ from: Number(picked) })}
+      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
     >
-    <label
-      >to <select value={to} onchange={(event) => onchoose({ to: Number(event.currentTarget.value) })}
-        >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</select
-      ></label
+    <Pick label="to" value={to} onpick={(picked) => onchoose({ to: Number(picked) })}
+      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
     >
-    <label
-      >at <select value={source} onchange={(event) => onchoose({ source: event.currentTarget.value })}
-        >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
-      ></label
+    <Pick label="at" value={source} onpick={(picked) => onchoose({ source: picked })}
+      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
     >
   </header>
   {#if from === to}
@@ -169,22 +164,22 @@
       <div class="sides">
         {#each [['goes', 'removed'], ['comes', 'added'], ['stays', 'kept']] as const as [key, word] (key)}
           {@const side = answer[key]}
-          <details open={key !== 'stays' && side.shown > 0}>
-            <summary
-              ><span class="n">{about(side.count)}</span>
+          <Fold title={word} open={key !== 'stays' && side.shown > 0}>
+            {#snippet heading()}
+              <span class="n">{about(side.count)}</span>
               {word}
               <span class="soft"
                 >{side.shown
                   ? `${judged(side)}; ${side.sample.length} of ${count(side.shown)} drawn through the depth`
                   : ''}</span
-              ></summary
-            >
+              >
+            {/snippet}
             {#if side.sample.length}
               <div class="list">
                 <PeopleToJudge {briefId} sourceId={source} people={side.sample} label="People {word}" {onjudged} />
               </div>
             {:else}<p class="soft">Nobody.</p>{/if}
-          </details>
+          </Fold>
         {/each}
       </div>
     {:else if !refused}<p class="soft" role="status">Comparing…</p>{/if}
@@ -205,9 +200,5 @@
   .n {
     font-size: 19px;
     font-weight: 300;
-  }
-  summary {
-    cursor: pointer;
-    padding: 4px 0;
   }
 </style>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { boardOf, type TriedCell, type Verdict } from '$core/measure';
 import { harrowGuild, quillbank } from '$core/dialect';
-import type { Answer } from '$server/api/contract';
+import type { Answer } from '$api';
 import { boardMeasures, headline, sortVersions, type Cell } from './board-measures';
 
 const range = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => from + i);
@@ -73,7 +73,7 @@ describe('the headline', () => {
     { id: 'harrow-guild', name: 'Harrow Guild' },
     { id: 'quillbank', name: 'Quillbank' }
   ];
-  it('names the best of each source, or what keeps it open', () => {
+  it('says first where the leader is better, then where it is not decided', () => {
     const cells = told(
       tried(1, 'harrow-guild', 5),
       tried(2, 'harrow-guild', 36),
@@ -81,7 +81,7 @@ describe('the headline', () => {
       tried(2, 'quillbank', 33)
     );
     expect(headline(cells, names)).toMatch(
-      /^On Harrow Guild, version 2 has the highest precision\. On Quillbank, 1 and 2 cannot be told apart: \d+ more verdicts would decide\.$/
+      /^Version 2 is better than 1 at Harrow Guild by \d+ to \d+ points\. Against 1 it is not decided at Quillbank: \d+ more verdicts would\.$/
     );
     expect(headline(told(tried(1, 'quillbank', 5)), names)).toBe('');
   });

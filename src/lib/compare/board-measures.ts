@@ -1,6 +1,6 @@
 import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
-import { wilson } from '$core/measure';
-import type { Answer, BehindKind } from '$server/api/contract';
+import { differenceOf, wilson } from '$core/measure';
+import type { Answer, BehindKind } from '$api';
 
 export type Cell = Answer<'compare'>['cells'][number];
 type Source = Answer<'listSources'>[number];
@@ -168,7 +168,7 @@ export const boardMeasures: readonly BoardMeasure[] = [
 ];
 
 /** Those shown before anyone chose. */
-export const usualMeasures = ['count', 'precision', 'misses', 'fits', 'known'];
+export const usualMeasures = ['count', 'precision', 'fits'];
 
 /** Version numbers by a measure at a source, the best first; those without a figure last, in the order they had. */
 export function sortVersions(
@@ -189,26 +189,77 @@ export function sortVersions(
   });
 }
 
-/** What the board says in a sentence or two: the best version of each source, and where more verdicts are needed. */
+/** How the precision of two cells differs, with its 95 % interval; null where one of them is not judged. */
+export function differenceBetween(cell: Cell, base: Cell, reading: Reading = 'possible') {
+  const [mine, theirs] = [cell, base].map(({ figures }) => {
+    const { share, interval } = figures.precision[reading];
+    return share === null ? null : { share, interval };
+  });
+  if (!mine || !theirs) return null;
+  const { low, high } = differenceOf(mine, theirs);
+  return { middle: mine.share - theirs.share, low, high, decided: low > 0 || high < 0 };
+}
+
+/** The version that has the highest precision at the most sources; of several, the newest. */
+function leaderOf(cells: readonly Cell[], reading: Reading): number | null {
+  const leads = new Map<number, number>();
+  for (const id of new Set(cells.map(({ sourceId }) => sourceId))) {
+    const judged = cells.filter((cell) => cell.sourceId === id && cell.figures.precision[reading].share !== null);
+    const [best] = judged.sort(
+      (a, b) => b.figures.precision[reading].share! - a.figures.precision[reading].share! || b.version - a.version
+    );
+    if (best) leads.set(best.version, (leads.get(best.version) ?? 0) + 1);
+  }
+  return [...leads].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0]?.[0] ?? null;
+}
+
+const listed = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/**
+ * What the board says, the answer first: where the leading version is better than the one it is measured against (the
+ * baseline, or else the oldest), and how many verdicts are lacking where it is not decided.
+ */
 export function headline(
   cells: readonly Cell[],
   sources: readonly { id: string; name: string }[],
-  reading: Reading = 'possible'
+  reading: Reading = 'possible',
+  baseline: number | null = null
 ): string {
-  const sentences = sources.flatMap(({ id, name }) => {
-    const mine = cells.filter(({ sourceId }) => sourceId === id);
-    const best = mine.find(({ standing }) => standing.is === 'best');
-    if (best) return [`On ${name}, version ${best.version} has the highest precision.`];
-    const open = mine
-      .filter(({ standing }) => standing.is === 'open')
-      .sort((a, b) => b.figures.precision[reading].share! - a.figures.precision[reading].share!)[0];
-    if (open?.standing.is !== 'open') return [];
-    const { against, decide } = open.standing;
-    return [
-      `On ${name}, ${Math.min(against, open.version)} and ${Math.max(against, open.version)} cannot be told apart${
-        decide ? `: ${count(decide.here + decide.there)} more verdicts would decide` : ''
-      }.`
-    ];
+  const leader = leaderOf(cells, reading);
+  if (leader === null) return '';
+  const cellOf = (version: number, id: string) =>
+    cells.find((cell) => cell.version === version && cell.sourceId === id);
+  const others = [...new Set(cells.map(({ version }) => version))]
+    .filter((version) => version !== leader)
+    .sort((a, b) => a - b);
+  const against = baseline !== null && others.includes(baseline) ? baseline : others[0];
+  const sentences: string[] = [];
+  const points = (share: number) => Math.round(share * 100);
+  if (against !== undefined) {
+    const better = sources.flatMap(({ id, name }) => {
+      const [mine, base] = [cellOf(leader, id), cellOf(against, id)];
+      const difference = mine && base && differenceBetween(mine, base, reading);
+      return difference && difference.low > 0
+        ? [`at ${name} by ${points(difference.low)} to ${points(difference.high)} points`]
+        : [];
+    });
+    sentences.push(
+      better.length
+        ? `Version ${leader} is better than ${against} ${listed(better)}.`
+        : `Nothing is decided yet between ${leader} and ${against}.`
+    );
+  }
+  const open = sources.flatMap(({ id, name }) => {
+    const standing = cellOf(leader, id)?.standing;
+    return standing?.is === 'open' ? [{ ...standing, name }] : [];
   });
+  if (open.length) {
+    const rivals = [...new Set(open.map((standing) => standing.against))].sort((a, b) => a - b).map(String);
+    const lacking = open.reduce((sum, { decide }) => sum + (decide ? decide.here + decide.there : 0), 0);
+    sentences.push(
+      `Against ${listed(rivals)} it is not decided${open.length < sources.length ? ` at ${listed(open.map(({ name }) => name))}` : ''}${lacking ? `: ${count(lacking)} more verdicts would` : ', and judging all would not do it'}.`
+    );
+  }
   return sentences.join(' ');
 }

@@ -2,7 +2,6 @@
   import Checkbox from 'carbon-components-svelte/src/Checkbox/Checkbox.svelte';
   import { invalidateAll } from '$app/navigation';
   import { call } from '$lib/api/call';
-  import { contract } from '$server/api/contract';
   import { certainOnly } from './certain-only';
 
   let { briefId, onrefused }: { briefId: string; onrefused?: (problem: unknown) => void } = $props();
@@ -12,7 +11,7 @@
   async function choose(only: boolean) {
     wished = only;
     try {
-      await call(contract.countCertainOnly, { params: { id: briefId }, body: { certainOnly: only } });
+      await call('countCertainOnly', { params: { id: briefId }, body: { certainOnly: only } });
       await invalidateAll();
     } catch (problem) {
       onrefused?.(problem);

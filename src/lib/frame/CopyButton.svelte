@@ -1,4 +1,8 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
+  import Copy from 'carbon-icons-svelte/lib/Copy.svelte';
+
   interface Props {
     text: string;
     label?: string;
@@ -22,12 +26,10 @@
   }
 </script>
 
-<button class="quiet" onclick={copy} aria-label="{said || label}: {of}">{said || label}</button>
+<Act onclick={copy} aria-label="{said || label}: {of}">
+  {#if said === 'Copied'}<Checkmark size={16} />{:else}<Copy size={16} />{/if}
+  {said || label}
+</Act>
 
 <style>
-  button {
-    padding: 1px 8px;
-    font-size: 12px;
-    white-space: nowrap;
-  }
 </style>

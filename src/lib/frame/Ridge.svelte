@@ -1,6 +1,10 @@
 <script lang="ts">
+  import Asleep from 'carbon-icons-svelte/lib/Asleep.svelte';
+  import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
+  import Light from 'carbon-icons-svelte/lib/Light.svelte';
   import { page } from '$app/state';
-  import type { Answer } from '$server/api/contract';
+  import Act from '$lib/ui/Act.svelte';
+  import type { Answer } from '$api';
   import { brief as briefPath, type Step } from './paths';
   import { steps } from './steps';
   import { theme } from './theme.svelte';
@@ -36,10 +40,10 @@
   <div class="side">
     <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>Library</a>
     <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>Sources</a>
-    <button class="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark"
-      >{theme.current === 'white' ? '◐ dark' : '◑ light'}</button
+    <Act look="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark"
+      >{#if theme.current === 'white'}<Asleep /> dark{:else}<Light /> light{/if}</Act
     >
-    <button class="plain" onclick={onkeysheet} aria-label="Keys">?</button>
+    <Act look="plain" onclick={onkeysheet} aria-label="Keys"><Keyboard /></Act>
   </div>
 </header>
 
@@ -54,7 +58,7 @@
     gap: 20px;
   }
   a,
-  button {
+  .side :global(.act.plain) {
     color: var(--ridge-ink);
     text-decoration: none;
   }

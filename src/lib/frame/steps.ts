@@ -1,4 +1,4 @@
-import type { Answer } from '$server/api/contract';
+import type { Answer } from '$api';
 import type { Step } from './paths';
 
 type Brief = Answer<'readBrief'>;

@@ -1,10 +1,16 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
+  import FileUploaderDropContainer from 'carbon-components-svelte/src/FileUploader/FileUploaderDropContainer.svelte';
+  import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import { onMount } from 'svelte';
   import { call } from '$lib/api/call';
+  import { watchAll } from '$lib/kept/changes';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
   import { columnFields, mappingFault, type ColumnField } from '$core/formats';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     /** Files imported before, which a newer one may take the place of. */
@@ -14,6 +20,8 @@
   let { files, ondone }: Props = $props();
   type Import = Answer<'readImport'>;
 
+  /** The file that was chosen: an import that was refused or stopped has cleared away what it had of it. */
+  let chosen: File | null = null;
   let uploading = $state('');
   let job = $state<Import | null>(null);
   let mapping = $state<ColumnField[]>([]);
@@ -21,8 +29,11 @@
   /** The imported file that the new one takes the place of; empty for a new source. */
   let into = $state('');
   let refused: unknown = $state(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  onDestroy(() => clearTimeout(timer));
+  onMount(() =>
+    watchAll((changed) => {
+      if (changed.imports && job && isUnderWay(job)) void look();
+    })
+  );
 
   const fault = $derived(mapping.length ? mappingFault(mapping) : null);
   const rows = $derived(Math.max(0, ...(job?.reading.columns.map(({ samples }) => samples.length) ?? [])));
@@ -34,8 +45,9 @@
     refused = null;
     job = null;
     uploading = file.name;
+    chosen = file;
     try {
-      job = await call(contract.receiveFile, { query: { name: file.name }, file });
+      job = await call('receiveFile', { query: { name: file.name }, file });
       mapping = job.reading.columns.map(({ field }) => field);
       name = file.name.replace(/\.[^.]+$/, '').slice(0, 100);
     } catch (problem) {
@@ -49,34 +61,41 @@
     if (!job) return;
     refused = null;
     try {
-      job = await call(contract.startImport, {
-        params: { id: job.id },
+      const over = job.state === 'refused' || job.state === 'stopped';
+      const { id } = over && chosen ? await call('receiveFile', { query: { name: chosen.name }, file: chosen }) : job;
+      job = await call('startImport', {
+        params: { id },
         body: { name, mapping: [...mapping], skipBadRows, into: into || null }
       });
-      void watch();
+      void look();
     } catch (problem) {
       refused = problem;
     }
   }
 
-  async function watch() {
+  async function look() {
     if (!job) return;
+    const { id } = job;
     try {
-      job = await call(contract.readImport, { params: { id: job.id } });
+      const now = await call('readImport', { params: { id } });
+      // Another answer came first, or another file was chosen.
+      if (job?.id !== id || !isUnderWay(job)) return;
+      job = now;
       refused = null;
+      if (now.state === 'done') ondone();
     } catch (problem) {
       refused = problem;
     }
-    if (job.state === 'running') timer = setTimeout(() => void watch(), 300);
-    else if (job.state === 'done') ondone();
   }
+
+  const isUnderWay = ({ state }: Import) => state === 'running';
 
   async function stop() {
     if (!job) return;
     const stopping = job;
     try {
-      await call(contract.stopImport, { params: { id: stopping.id } });
-      if (stopping.state !== 'running') job = null;
+      await call('stopImport', { params: { id: stopping.id } });
+      if (!isUnderWay(stopping)) job = null;
     } catch (problem) {
       refused = problem;
     }
@@ -88,15 +107,11 @@
   {#if !job || job.state === 'done'}
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>{/if}
     <p class="soft">CSV with a heading line, or JSON Lines, up to 500,000 people. The file stays on this machine.</p>
-    <label class="drop">
-      <span class="visually-hidden">File of people</span>
-      <input
-        type="file"
-        accept=".csv,.tsv,.txt,.jsonl,.ndjson,text/csv,application/jsonl"
-        onchange={(event) => receive(event.currentTarget.files?.[0])}
-      />
-      {uploading ? `Reading ${uploading}…` : ''}
-    </label>
+    <FileUploaderDropContainer
+      labelText={uploading ? `Reading ${uploading}…` : 'File of people: drop it here, or choose one'}
+      accept={['.csv', '.tsv', '.txt', '.jsonl', '.ndjson', 'text/csv', 'application/jsonl']}
+      on:change={({ detail }: CustomEvent<readonly File[]>) => receive(detail[0])}
+    />
   {:else}
     <p>
       <b>{job.fileName}</b>
@@ -107,11 +122,11 @@
         {job.reading.columns.length} columns
       </span>
     </p>
-    {#if job.state === 'running'}
+    {#if isUnderWay(job)}
       <p role="status">
         {job.outcome ? `${count(job.outcome.rows)} rows read` : 'Starting'}
-        <progress max="1" value={share} aria-label="Share of the file read"></progress>
-        <button class="quiet" onclick={stop}>Stop</button>
+        <ProgressBar size="sm" max={1} value={share} labelText="Share of the file read" hideLabel />
+        <Act onclick={stop}>Stop</Act>
       </p>
     {:else}
       {#if job.outcome?.message}
@@ -141,10 +156,10 @@
               {#each job.reading.columns as column, i (i)}
                 <th>
                   <b>{column.name || `column ${i + 1}`}</b>
-                  <select aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
+                  <Pick aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
                     {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option
                       >{/each}
-                  </select>
+                  </Pick>
                 </th>
               {/each}
             </tr>
@@ -163,22 +178,17 @@
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
         {#if files.length}
-          <label
-            >It is <select bind:value={into}>
-              <option value="">a new source</option>
-              {#each files as file (file.id)}<option value={file.id}>a newer file of {file.name}</option>{/each}
-            </select></label
-          >
+          <Pick label="It is" bind:value={into}>
+            <option value="">a new source</option>
+            {#each files as file (file.id)}<option value={file.id}>a newer file of {file.name}</option>{/each}
+          </Pick>
         {/if}
-        {#if !into}<label>Name of the source <input bind:value={name} maxlength="100" /></label>{/if}
-        <button class="quiet main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</button
-        >
+        {#if !into}<Field label="Name of the source" inline bind:value={name} maxlength="100" />{/if}
+        <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</Act>
         {#if job.outcome?.errors.length}
-          <button class="quiet" disabled={fault !== null || !name.trim()} onclick={() => start(true)}
-            >Import without those rows</button
-          >
+          <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>Import without those rows</Act>
         {/if}
-        <button class="quiet" onclick={stop}>Throw the file away</button>
+        <Act onclick={stop}>Throw the file away</Act>
       </div>
     {/if}
   {/if}
@@ -195,7 +205,7 @@
     overflow: auto;
     max-height: 300px;
   }
-  th select {
+  th :global(select) {
     display: block;
     margin-top: 4px;
     font: inherit;
@@ -220,7 +230,7 @@
     gap: 10px;
     align-items: center;
   }
-  .acts input {
+  .acts :global(input) {
     font: inherit;
     color: inherit;
     background: var(--sheet-2);
@@ -252,9 +262,5 @@
   .done {
     color: var(--accent);
     font-weight: 600;
-  }
-  progress {
-    accent-color: var(--accent);
-    width: 240px;
   }
 </style>

@@ -1,6 +1,9 @@
 <script lang="ts" generics="T">
-  import { beforeNavigate } from '$app/navigation';
+  import Act from '$lib/ui/Act.svelte';
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import { beforeNavigate, goto } from '$app/navigation';
   import InlineNotification from 'carbon-components-svelte/src/Notification/InlineNotification.svelte';
+  import { keysOf } from '$lib/frame/keys';
   import type { KeptDocument } from './kept-document.svelte';
 
   interface Props {
@@ -22,23 +25,31 @@
     }[document.state]
   );
 
-  beforeNavigate(({ cancel, willUnload }) => {
-    if (!document.unsaved) return;
+  /** Where somebody wants to go though what they changed is not kept yet. */
+  let leaving: URL | null = $state(null);
+  let leave = false;
+  beforeNavigate(({ cancel, willUnload, to }) => {
+    if (!document.unsaved || leave) return;
     void document.flush();
     if (document.state === 'typing' || document.state === 'keeping') return;
-    if (willUnload) cancel();
-    else if (!confirm('What you changed here is not kept yet. Leave all the same?')) cancel();
+    cancel();
+    if (!willUnload) leaving = to?.url ?? null;
   });
+  function goAllTheSame() {
+    const to = leaving;
+    leaving = null;
+    leave = true;
+    if (to) void goto(to);
+  }
 
+  const hear = keysOf(
+    'everywhere',
+    { undo: () => document.undo(), redo: () => document.redo() },
+    // What was typed into a field is part of the document, and so is what is undone there.
+    true
+  );
   function keys(event: KeyboardEvent) {
-    if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-    const key = event.key.toLowerCase();
-    const inEditor = (event.target as HTMLElement).closest?.('.cm-editor');
-    if (inEditor || !history) return;
-    if (key === 'z' && !event.shiftKey) document.undo();
-    else if (key === 'y' || (key === 'z' && event.shiftKey)) document.redo();
-    else return;
-    event.preventDefault();
+    if (history && !(event.target as HTMLElement).closest?.('.cm-editor')) hear(event);
   }
 </script>
 
@@ -46,19 +57,33 @@
 
 <span class="state" role="status" data-state={document.state}>{said}</span>
 {#if history}
-  <button class="quiet" disabled={!document.canUndo} onclick={() => document.undo()} title="Ctrl Z">Undo</button>
-  <button class="quiet" disabled={!document.canRedo} onclick={() => document.redo()} title="Ctrl Y">Redo</button>
+  <Act disabled={!document.canUndo} onclick={() => document.undo()} title="Ctrl Z">Undo</Act>
+  <Act disabled={!document.canRedo} onclick={() => document.redo()} title="Ctrl Y">Redo</Act>
 {/if}
+
+<Modal
+  danger
+  size="xs"
+  open={leaving !== null}
+  modalHeading="Leave what is not kept?"
+  primaryButtonText="Leave"
+  secondaryButtonText="Stay"
+  on:close={() => (leaving = null)}
+  on:click:button--secondary={() => (leaving = null)}
+  on:submit={goAllTheSame}
+>
+  <p>What you changed here is not kept yet. It is lost when you leave.</p>
+</Modal>
 
 {#if document.message}
   <div class="notice">
     <InlineNotification lowContrast kind="warning" hideCloseButton title={said} subtitle={document.message}>
       <svelte:fragment slot="actions">
         {#if document.state === 'conflict'}
-          <button class="quiet" onclick={() => document.keepMine()}>Keep mine</button>
-          <button class="quiet" onclick={() => document.takeTheirs()}>Take theirs</button>
+          <Act onclick={() => document.keepMine()}>Keep mine</Act>
+          <Act onclick={() => document.takeTheirs()}>Take theirs</Act>
         {:else if document.state === 'waiting'}
-          <button class="quiet" onclick={() => document.flush()}>Try now</button>
+          <Act onclick={() => document.flush()}>Try now</Act>
         {/if}
       </svelte:fragment>
     </InlineNotification>
@@ -79,7 +104,7 @@
     z-index: 30;
     max-width: 640px;
   }
-  .notice :global(button) {
+  .notice :global(.act.bx--btn) {
     margin: 8px 4px;
     white-space: nowrap;
   }

@@ -1,31 +1,87 @@
-import { call } from '$lib/api/call';
-import { contract } from '$server/api/contract';
+import { paths, type OperationName } from '$api/paths';
 
-const pause = 1500;
+/** Milliseconds before a stream that the server refused is asked for anew; then twice as long each time. */
+const firstPause = 1000;
+const longestPause = 15_000;
 
-/** Calls back when something of a brief has changed, on this page or any other: a page that is seen asks again and again. Returns what stops it. */
-export function watchChanges(briefId: string, changed: () => void): () => void {
-  let known: string | undefined;
-  let asking = false;
-  const ask = async () => {
-    if (asking || document.hidden) return;
-    asking = true;
-    try {
-      const { mark } = await call(contract.mark, { params: { id: briefId } });
-      if (known !== undefined && mark !== known) changed();
-      known = mark;
-    } catch {
-      // The server is away: what the page shows stays until it is back.
-    } finally {
-      asking = false;
-    }
+type Heard = (event: string, data: unknown) => void;
+
+/**
+ * Listens to server-sent events while the page is seen: a browser holds few connections to one server, which the tabs
+ * that are seen share. Whoever comes back tells what was heard last, so that nothing is missed. Returns what stops it.
+ */
+function listen(address: string, events: readonly string[], heard: Heard): () => void {
+  let stream: EventSource | undefined;
+  let seen: string | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let pause = firstPause;
+
+  const close = () => {
+    clearTimeout(again);
+    stream?.close();
+    stream = undefined;
   };
-  void ask();
-  const timer = setInterval(() => void ask(), pause);
-  const seen = () => void ask();
-  document.addEventListener('visibilitychange', seen);
+  const open = () => {
+    close();
+    const mine = (stream = new EventSource(
+      seen === undefined ? address : `${address}?seen=${encodeURIComponent(seen)}`
+    ));
+    for (const name of ['mark', ...events])
+      mine.addEventListener(name, (event) => {
+        seen = event.lastEventId;
+        pause = firstPause;
+        if (name !== 'mark') heard(name, JSON.parse(event.data as string));
+      });
+    mine.addEventListener('error', () => {
+      // While the line is cut the browser itself tries again; after a refusal it does not.
+      if (mine !== stream || mine.readyState !== EventSource.CLOSED) return;
+      again = setTimeout(open, pause);
+      pause = Math.min(longestPause, pause * 2);
+    });
+  };
+  const look = () => {
+    if (document.hidden) close();
+    else if (!stream) open();
+  };
+  look();
+  document.addEventListener('visibilitychange', look);
   return () => {
-    clearInterval(timer);
-    document.removeEventListener('visibilitychange', seen);
+    document.removeEventListener('visibilitychange', look);
+    close();
   };
 }
+
+/** Streams that are listened to, so that the parts of a page share one. */
+const shared = new Map<string, { hearers: Set<Heard>; stop: () => void }>();
+
+function listenWithOthers(address: string, heard: Heard): () => void {
+  let one = shared.get(address);
+  if (!one) {
+    const hearers = new Set<Heard>();
+    const stop = listen(address, ['changed', 'progress'], (event, data) =>
+      hearers.forEach((hear) => hear(event, data))
+    );
+    shared.set(address, (one = { hearers, stop }));
+  }
+  const mine = one;
+  mine.hearers.add(heard);
+  return () => {
+    mine.hearers.delete(heard);
+    if (mine.hearers.size) return;
+    mine.stop();
+    shared.delete(address);
+  };
+}
+
+const addressOf = (name: OperationName, id = '') => paths[name][1].replace('{id}', id);
+
+/** Calls back when something of a brief has changed, on this page or any other, and while a trial of it goes on. */
+export const watchBrief = (briefId: string, changed: () => void, progressed?: () => void): (() => void) =>
+  listenWithOthers(addressOf('briefEvents', briefId), (event) => (event === 'changed' ? changed() : progressed?.()));
+
+/** What of the whole installation has changed. */
+export type Changed = Partial<Record<'sources' | 'imports', boolean>>;
+
+/** Calls back when sources or imports have changed. */
+export const watchAll = (changed: (what: Changed) => void): (() => void) =>
+  listenWithOthers(addressOf('events'), (_, what) => changed(what as Changed));

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod';
 import { ApiProblem } from '$lib/api/call';
 import { KeptDocument } from './kept-document.svelte';
 

@@ -1,7 +1,11 @@
 <script lang="ts">
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
-  import { namedSetSchema, setQueries, type NamedSet, print } from '$core/query';
-  import type { Answer } from '$server/api/contract';
+  import { namedSetSchema, setQueries, type NamedSet, print } from '$core/language';
+  import type { Answer } from '$api';
 
   type WordSet = Answer<'listWordSets'>[number];
   interface Props {
@@ -66,7 +70,7 @@
 </script>
 
 <form
-  class="sheet fields"
+  class="sheet"
   aria-label={set ? `Word set ${set.name}` : 'New word set'}
   onsubmit={(event) => {
     event.preventDefault();
@@ -75,47 +79,45 @@
 >
   <div class="line">
     {#if set}<h2 class="mono">@{set.name}</h2>{:else}
-      <label>Name <input bind:value={name} maxlength="60" placeholder="quality-heads" /></label>
+      <Field label="Name" inline bind:value={name} maxlength="60" placeholder="quality-heads" />
     {/if}
-    <label
-      ><select bind:value={kind} aria-label="Meant to be">
-        <option value="wanted">wanted</option>
-        <option value="unwanted">to exclude</option>
-      </select></label
-    >
-    <label class="wide">Note <input bind:value={note} maxlength="500" /></label>
+    <Pick bind:value={kind} aria-label="Meant to be">
+      <option value="wanted">wanted</option>
+      <option value="unwanted">to exclude</option>
+    </Pick>
+    <Field label="Note" inline bind:value={note} maxlength="500" />
   </div>
-  <label class="lines"
-    >Wordings, one a line: a word, several words, <code>pharma*</code>, or with a scope of its own such as
-    <code>company:“…”</code>
-    <textarea rows="12" bind:value={lines} spellcheck="false"></textarea></label
-  >
+  <TextBox
+    label="Wordings, one a line: a word, several words, pharma*, or with a scope of its own such as company:“…”"
+    rows="12"
+    bind:value={lines}
+    spellcheck="false"
+  />
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {#if asking && set}
     <p class="ask" role="alert">
       This changes the string of {set.usedIn.map((brief) => `“${brief.name}”`).join(', ')}. Versions that were kept stay
       as they were.
-      <button class="quiet main"
-        >Change it in {set.usedIn.length === 1 ? 'this string' : `all ${set.usedIn.length}`}</button
+      <Act type="submit" look="main"
+        >Change it in {set.usedIn.length === 1 ? 'this string' : `all ${set.usedIn.length}`}</Act
       >
-      <button type="button" class="quiet" onclick={() => (asking = false)}>Leave it</button>
+      <Act type="button" onclick={() => (asking = false)}>Leave it</Act>
     </p>
   {/if}
   <div class="line">
-    <button class="quiet main" disabled={!read.success || !changed || asking}
-      >{set ? 'Keep' : 'Add to the library'}</button
+    <Act type="submit" look="main" disabled={!read.success || !changed || asking}
+      >{set ? 'Keep' : 'Add to the library'}</Act
     >
     {#if set}
-      <button
+      <Act
         type="button"
-        class="quiet"
         disabled={set.usedIn.length > 0}
         title={set.usedIn.length ? 'A string uses it' : ''}
-        onclick={() => onremove(set.name)}>Delete</button
+        onclick={() => onremove(set.name)}>Delete</Act
       >
     {/if}
     {#if written}<CopyButton text={written} label="Copy as a group" of={set?.name ?? 'the new set'} />{/if}
-    <button type="button" class="quiet" onclick={() => onopen(null)}>Close</button>
+    <Act type="button" onclick={() => onopen(null)}>Close</Act>
   </div>
 </form>
 
@@ -130,28 +132,11 @@
     gap: 10px;
     align-items: baseline;
   }
-  label {
-    font-size: 13px;
-    color: var(--soft);
-  }
-  .wide {
+  form :global(.wide) {
     flex: 1;
     display: flex;
     gap: 6px;
     align-items: baseline;
-  }
-  .wide input {
-    flex: 1;
-    min-width: 0;
-  }
-  textarea {
-    display: block;
-    width: 100%;
-    box-sizing: border-box;
-    margin-top: 4px;
-    font:
-      13px/1.6 'IBM Plex Mono',
-      monospace;
   }
   .wrong {
     color: var(--warm);

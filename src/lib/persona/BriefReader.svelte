@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import { countryName, type Regions } from '$core/people';
   import { personaFromText, type BriefFact, canTake } from '$core/persona';
 
@@ -42,7 +45,7 @@
 <section class="sheet" aria-label="Read a written brief">
   <div>
     <h2>Read a written brief</h2>
-    <textarea
+    <TextBox
       rows="9"
       aria-label="The brief as it was written"
       placeholder="Paste a page of text: what is sold, who the best customers are, who is spoken to, who is not wanted. It is read here, by rules, and goes nowhere."
@@ -50,7 +53,8 @@
       oninput={(event) => {
         text = event.currentTarget.value;
         refused = new Set();
-      }}></textarea>
+      }}
+    />
     {#if reading?.unread.length}
       <p class="soft">Not understood: {reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}</p>
     {/if}
@@ -63,12 +67,12 @@
           {#each reading.facts as fact, i (i)}
             <tr class:off={refused.has(i)}>
               <td
-                ><input
-                  type="checkbox"
-                  aria-label="Accept {kinds[fact.kind]} {valueOf(fact)}"
+                ><Tick
+                  label="Accept {kinds[fact.kind]} {valueOf(fact)}"
+                  hideLabel
                   disabled={!canTake(fact)}
                   checked={canTake(fact) && !refused.has(i)}
-                  onchange={() => toggle(i)}
+                  ontick={() => toggle(i)}
                 /></td
               >
               <td
@@ -90,10 +94,10 @@
       <p class="soft">Facts appear here as you paste, each with the words it was read from.</p>
     {/if}
     <div class="line">
-      <button class="quiet main" disabled={!accepted.length} onclick={() => ontake(accepted)}
-        >Take {accepted.length} fact{accepted.length === 1 ? '' : 's'} into the persona</button
+      <Act look="main" disabled={!accepted.length} onclick={() => ontake(accepted)}
+        >Take {accepted.length} fact{accepted.length === 1 ? '' : 's'} into the persona</Act
       >
-      <button class="quiet" onclick={onclose}>Close</button>
+      <Act onclick={onclose}>Close</Act>
     </div>
   </div>
 </section>
@@ -105,16 +109,6 @@
     gap: 16px;
     padding: 14px 18px;
     margin-bottom: 14px;
-  }
-  textarea {
-    width: 100%;
-    box-sizing: border-box;
-    font: inherit;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 8px 10px;
-    margin: 8px 0;
   }
   table {
     display: block;
@@ -136,8 +130,5 @@
     display: flex;
     gap: 10px;
     margin-top: 10px;
-  }
-  input {
-    accent-color: var(--accent);
   }
 </style>

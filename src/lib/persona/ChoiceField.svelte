@@ -1,4 +1,8 @@
 <script lang="ts">
+  import { tick } from 'svelte';
+  import ComboBox from 'carbon-components-svelte/src/ComboBox/ComboBox.svelte';
+  import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
+
   interface Props {
     label: string;
     hint: string;
@@ -10,93 +14,70 @@
   }
   let { label, hint, choices, chosen, invalid, onchange }: Props = $props();
 
-  const id = $props.id();
   let typed = $state('');
+  let picked: string | undefined = $state();
   const nameOf = $derived(new Map(choices.map(({ value, name }) => [value, name])));
+  const items = $derived(
+    choices.filter(({ value }) => !chosen.includes(value)).map(({ value, name }) => ({ id: value, text: name }))
+  );
 
-  function add() {
-    const wanted = typed.trim().toLowerCase();
-    const choice = choices.find(({ value, name }) => name.toLowerCase() === wanted || value.toLowerCase() === wanted);
-    if (!choice) return;
+  async function add(value: string | undefined) {
+    if (value !== undefined && !chosen.includes(value)) onchange([...chosen, value]);
+    // The field is for the next one.
+    await tick();
+    picked = undefined;
     typed = '';
-    if (!chosen.includes(choice.value)) onchange([...chosen, choice.value]);
+  }
+  function hear(event: KeyboardEvent) {
+    if (event.key === 'Backspace' && !typed && chosen.length) onchange(chosen.slice(0, -1));
+    if (event.key !== 'Enter') return;
+    // A code does as well as a name.
+    const choice = items.find(({ id }) => id.toLowerCase() === typed.trim().toLowerCase());
+    if (choice) void add(choice.id);
   }
 </script>
 
-<div class="field">
-  <label class="bx--label" for={id}>{label}</label>
-  <div class="box">
-    {#each chosen as value (value)}
-      <span class="one"
-        >{nameOf.get(value) ?? value}<button
-          class="plain"
-          aria-label="Take {nameOf.get(value) ?? value} out"
-          onclick={() => onchange(chosen.filter((other) => other !== value))}>✕</button
-        ></span
-      >
-    {/each}
-    <input
-      {id}
-      list="{id}-list"
-      bind:value={typed}
-      placeholder="add…"
-      autocomplete="off"
-      oninput={(event) => {
-        // Picking from the list replaces the text at once; typing does not.
-        if ((event as unknown as InputEvent).inputType === 'insertReplacementText') add();
-      }}
-      onkeydown={(event) => {
-        if (event.key === 'Enter') {
-          event.preventDefault();
-          add();
-        } else if (event.key === 'Backspace' && !typed && chosen.length) onchange(chosen.slice(0, -1));
-      }}
-      onchange={add}
-    />
-    <datalist id="{id}-list">
-      {#each choices as { value, name } (value)}<option value={name}>{value}</option>{/each}
-    </datalist>
-  </div>
-  <div class="hint" class:invalid={invalid !== undefined}>
-    {invalid ?? (typed ? 'Press Enter to add; only what is on the list can be added.' : hint)}
-  </div>
+<div class="choice">
+  <ComboBox
+    size="sm"
+    labelText={label}
+    placeholder="add…"
+    {items}
+    bind:value={typed}
+    bind:selectedId={picked}
+    shouldFilterItem={(item: { id: string; text: string }, value: string) =>
+      !value || `${item.text} ${item.id}`.toLowerCase().includes(value.toLowerCase())}
+    helperText={typed
+      ? 'Enter adds what is marked, or what is written out; only what is on the list can be added.'
+      : hint}
+    invalid={invalid !== undefined}
+    invalidText={invalid ?? ''}
+    on:select={({ detail }: CustomEvent<{ selectedId: string }>) => add(detail.selectedId)}
+    on:keydown={hear}
+  />
+  {#if chosen.length}
+    <div class="chosen">
+      {#each chosen as value (value)}
+        {@const name = nameOf.get(value) ?? value}
+        <Tag
+          filter
+          size="sm"
+          title="Take {name} out"
+          on:close={() => onchange(chosen.filter((other) => other !== value))}>{name}</Tag
+        >
+      {/each}
+    </div>
+  {/if}
 </div>
 
 <style>
-  .box {
+  .choice {
+    margin-bottom: 10px;
+  }
+  .chosen {
     display: flex;
     flex-wrap: wrap;
-    gap: 5px;
-    padding: 6px 8px;
-    min-height: 40px;
-    background: var(--sheet);
-    border-bottom: 1px solid var(--grey);
-    align-items: center;
-  }
-  .one {
-    background: var(--accent-2);
-    padding: 1px 4px 1px 8px;
-    font-size: 13px;
-  }
-  .one button {
-    padding: 0 4px;
-    font-size: 11px;
-  }
-  input {
-    flex: 1;
-    min-width: 90px;
-    border: 0;
-    background: none;
-    font: inherit;
-    color: inherit;
-    padding: 3px;
-  }
-  .hint {
-    font-size: 12px;
-    color: var(--soft);
-    margin-top: 4px;
-  }
-  .invalid {
-    color: var(--warm);
+    gap: 2px;
+    margin-top: 3px;
   }
 </style>

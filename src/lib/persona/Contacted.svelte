@@ -1,10 +1,12 @@
 <script lang="ts">
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
   import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
   import { customersOf, readCustomerTable } from '$core/formats';
   import { contactKeys } from '$core/people';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;
@@ -19,7 +21,7 @@
 
   async function write(body: typeof list.body, say: string) {
     try {
-      const { revision } = await call(contract.writeContacted, {
+      const { revision } = await call('writeContacted', {
         params: { id: briefId },
         body: { body, revision: list.revision }
       });
@@ -27,14 +29,11 @@
       told = say;
     } catch (problem) {
       refused = problem;
-      list = await call(contract.readContacted, { params: { id: briefId } }).catch(() => list);
+      list = await call('readContacted', { params: { id: briefId } }).catch(() => list);
     }
   }
 
-  async function take(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function take(file: File) {
     refused = null;
     told = '';
     try {
@@ -51,7 +50,6 @@
     } catch (problem) {
       refused = new ApiProblem(0, 'Not read', `${file.name}: ${(problem as Error).message}`);
     }
-    input.value = '';
   }
 </script>
 
@@ -59,8 +57,8 @@
   <span class="bx--label">People already contacted</span>
   <div class="line">
     <span>{list.body.length ? `${count(list.body.length)} people` : 'Nobody yet'}</span>
-    <label class="file">Add a CSV <input type="file" accept=".csv,.txt,.tsv" onchange={take} /></label>
-    {#if list.body.length}<button class="quiet" onclick={() => write([], 'The list is empty.')}>Empty it</button>{/if}
+    <FileButton label="Add a CSV" accept={['.csv', '.txt', '.tsv']} onfile={take} />
+    {#if list.body.length}<Act onclick={() => write([], 'The list is empty.')}>Empty it</Act>{/if}
     <span class="soft" role="status">{told}</span>
   </div>
   <div class="hint">Known by mail address, or by name and firm. A trial leaves them out and says how many.</div>

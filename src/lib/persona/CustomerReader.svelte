@@ -1,10 +1,13 @@
 <script lang="ts">
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { call } from '$lib/api/call';
   import { count, percent, percentRange } from '$lib/marks/format';
-  import type { Person } from '$core/corpus';
+  import type { Person } from '$core/people';
   import { columnFields, type ColumnField, customersOf, readCustomerTable, type CustomerTable } from '$core/formats';
   import { liftOf, personaFromCustomers, type CustomerTrait, type BriefFact } from '$core/persona';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     sources: Answer<'listSources'>;
@@ -40,7 +43,7 @@
     const id = sourceId;
     if (!traits.length || !id) return;
     const texts = traits.map(({ query }) => query);
-    call(contract.count, { body: { sourceId: id, texts } }).then(
+    call('count', { body: { sourceId: id, texts } }).then(
       ({ counts, people }) => {
         if (id !== sourceId) return;
         base = new Map(
@@ -54,10 +57,7 @@
     );
   });
 
-  async function open(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function open(file: File) {
     fault = kept = '';
     taken = new Set();
     try {
@@ -66,7 +66,6 @@
       table = null;
       fault = `${file.name}: ${(problem as Error).message}`;
     }
-    input.value = '';
   }
   const settle = (at: number, field: ColumnField) => {
     if (table)
@@ -85,33 +84,31 @@
   };
 </script>
 
-<section class="sheet fields" aria-label="From customers won">
+<section class="sheet" aria-label="From customers won">
   <div class="line">
     <h2>From customers won</h2>
-    <label class="file">Choose a CSV <input type="file" accept=".csv,.txt,.tsv" onchange={open} /></label>
+    <FileButton label="Choose a CSV" accept={['.csv', '.txt', '.tsv']} onfile={open} />
     <span class="soft">company, size, industry, country, and who was spoken to; it is read on this page</span>
-    <button class="quiet" onclick={onclose}>Close</button>
+    <Act onclick={onclose}>Close</Act>
   </div>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if table && read && reading}
     <div class="columns">
       {#each table.columns as column, i (i)}
-        <label
-          ><b>{column.name}</b>
-          <select value={column.field} onchange={(event) => settle(i, event.currentTarget.value as ColumnField)}>
+        <div>
+          <Pick label={column.name} value={column.field} onpick={(field) => settle(i, field)}>
             {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option>{/each}
-          </select>
-          <span class="soft">{column.samples.filter(Boolean).join(' · ').slice(0, 60)}</span></label
-        >
+          </Pick>
+          <span class="soft">{column.samples.filter(Boolean).join(' · ').slice(0, 60)}</span>
+        </div>
       {/each}
     </div>
     <p>
       {summary}
-      <button
-        class="quiet"
+      <Act
         onclick={async () =>
           (kept = (await onkeep(read.people)) ? `${count(read.people.length)} known-goods kept.` : '')}
-        >Keep them as known-goods</button
+        >Keep them as known-goods</Act
       >
       <span class="soft" role="status">{kept}</span>
     </p>
@@ -121,9 +118,9 @@
           <tr
             ><th></th><th>Trait</th><th>Share of customers</th><th
               >How much more than at
-              <select bind:value={sourceId} aria-label="Source to compare with">
+              <Pick bind:value={sourceId} aria-label="Source to compare with">
                 {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-              </select></th
+              </Pick></th
             ></tr
           >
         </thead>
@@ -132,11 +129,10 @@
             {@const isTaken = taken.has(trait.kind + trait.words)}
             <tr class:thin={trait.thin}>
               <td
-                ><button
-                  class="quiet"
+                ><Act
                   disabled={isTaken}
                   aria-label={isTaken ? `${trait.words} is taken` : `Take ${trait.words}`}
-                  onclick={() => take(trait)}>{isTaken ? 'taken' : 'Take'}</button
+                  onclick={() => take(trait)}>{isTaken ? 'taken' : 'Take'}</Act
                 ></td
               >
               <td><span class="soft">{trait.kind}</span> {trait.words}</td>
@@ -189,11 +185,6 @@
     flex-wrap: wrap;
     gap: 10px;
   }
-  .columns label {
-    display: grid;
-    gap: 3px;
-    max-width: 190px;
-  }
   .scroll {
     max-height: 340px;
     overflow: auto;
@@ -201,7 +192,7 @@
   td {
     padding: 3px 10px;
   }
-  td .quiet {
+  td :global(.act) {
     padding: 1px 8px;
   }
   .thin {

@@ -1,6 +1,9 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { otherFacts, type Persona } from '$core/persona';
-  import { isNumberFact } from '$core/query';
+  import { isNumberFact } from '$core/language';
 
   type Fact = Persona['facts'][number];
   interface Props {
@@ -43,13 +46,13 @@
   }
 </script>
 
-<fieldset class="fields">
+<fieldset>
   <legend>Other facts</legend>
   {#each facts as fact (fact.scope)}
     <div>
       <span>{words[fact.scope]}</span>
       {#if isNumberFact(fact.scope)}
-        <input
+        <Field
           inputmode="numeric"
           aria-label="{fact.scope} from"
           placeholder="any"
@@ -57,7 +60,7 @@
           oninput={(e) => putNumber(fact.scope, 'from', e.currentTarget.value)}
         />
         to
-        <input
+        <Field
           inputmode="numeric"
           aria-label="{fact.scope} to"
           placeholder="any"
@@ -65,7 +68,7 @@
           oninput={(e) => putNumber(fact.scope, 'to', e.currentTarget.value)}
         />
       {:else}
-        <input
+        <Field
           class="wide"
           aria-label="{fact.scope}: values with commas"
           placeholder="values with commas"
@@ -79,26 +82,25 @@
             })}
         />
       {/if}
-      <button
+      <Act
+        look="plain"
         type="button"
-        class="plain"
         aria-label="Take {fact.scope} out"
-        onclick={() => onchange(facts.filter((one) => one !== fact))}>✕</button
+        onclick={() => onchange(facts.filter((one) => one !== fact))}>✕</Act
       >
     </div>
   {/each}
   {#if unused.length}
-    <select
+    <Pick
       aria-label="Add a fact"
       value=""
-      onchange={(event) => {
-        add(event.currentTarget.value);
-        event.currentTarget.value = '';
+      onpick={(picked) => {
+        add(picked);
       }}
     >
       <option value="">add a fact …</option>
       {#each unused as scope (scope)}<option value={scope}>{words[scope]}</option>{/each}
-    </select>
+    </Pick>
   {/if}
   {#if problem}<p role="alert">A fact: {problem}</p>{/if}
 </fieldset>
@@ -127,10 +129,7 @@
   div span {
     flex: 1;
   }
-  input {
-    width: 58px;
-  }
-  input.wide {
+  fieldset :global(input.wide) {
     width: 150px;
   }
   p {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
   import type { Persona } from '$core/persona';
   import LinesField from './LinesField.svelte';
 
@@ -30,28 +32,28 @@
   }
 </script>
 
-<fieldset class="fields">
+<fieldset>
   <legend>Size bands</legend>
   <p class="soft">Who decides depends on the size: give each band its own titles.</p>
   {#each bands as band, i (i)}
     <div class="band">
-      <label
-        >from <input
-          inputmode="numeric"
-          aria-label="Band {i + 1} from"
-          value={shown(i, 'from')}
-          oninput={(e) => putSize(i, 'from', e.currentTarget.value)}
-        /></label
-      >
-      <label
-        >to <input
-          inputmode="numeric"
-          aria-label="Band {i + 1} to"
-          placeholder="any"
-          value={shown(i, 'to')}
-          oninput={(e) => putSize(i, 'to', e.currentTarget.value)}
-        /></label
-      >
+      <Field
+        label="from"
+        inline
+        inputmode="numeric"
+        aria-label="Band {i + 1} from"
+        value={shown(i, 'from')}
+        oninput={(e) => putSize(i, 'from', e.currentTarget.value)}
+      />
+      <Field
+        label="to"
+        inline
+        inputmode="numeric"
+        aria-label="Band {i + 1} to"
+        placeholder="any"
+        value={shown(i, 'to')}
+        oninput={(e) => putSize(i, 'to', e.currentTarget.value)}
+      />
       <LinesField
         label="Titles of band {i + 1}"
         hint=""
@@ -59,15 +61,15 @@
         lines={band.titles}
         onchange={(titles) => put(i, { titles })}
       />
-      <button
+      <Act
+        look="plain"
         type="button"
-        class="plain"
         aria-label="Take band {i + 1} out"
-        onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</button
+        onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</Act
       >
     </div>
   {/each}
-  <button type="button" class="quiet" onclick={add}>Add a band</button>
+  <Act type="button" onclick={add}>Add a band</Act>
   {#each notes as note (note)}<p class="note">{note}</p>{/each}
 </fieldset>
 
@@ -93,10 +95,10 @@
     align-items: start;
     width: 100%;
   }
-  .band label {
+  .band :global(label) {
     white-space: nowrap;
   }
-  .band input {
+  .band :global(input) {
     width: 58px;
   }
   .note {

@@ -2,39 +2,42 @@
   import { call } from '$lib/api/call';
   import { brief as briefPath } from '$lib/frame/paths';
   import { about, percent, percentRange } from '$lib/marks/format';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
-  let { briefId }: { briefId: string } = $props();
+  let { brief }: { brief: Answer<'listBriefs'>[number] } = $props();
 
-  let chosen: Answer<'chosen'> = $state.raw([]);
+  let measured: Answer<'chosen'> = $state.raw([]);
   $effect(() => {
-    call(contract.chosen, { params: { id: briefId } }).then(
-      (told) => (chosen = told),
-      // What was chosen is also on Compare; a source that is still being prepared keeps it from being measured here.
-      () => (chosen = [])
+    void brief.updatedAt;
+    call('chosen', { params: { id: brief.id } }).then(
+      (told) => (measured = told),
+      // A source that is still being prepared keeps it from being measured; Compare has it later.
+      () => (measured = [])
     );
   });
+  const figuresOf = (trialId: string) => measured.find((one) => one.trialId === trialId)?.figures;
+  const which = $derived(brief.certainOnly ? 'certain' : 'possible');
 </script>
 
-{#if chosen.length}
-  <ul aria-label="Versions chosen">
-    {#each chosen as one (one.source)}
-      {@const which = one.certainOnly ? 'certain' : 'possible'}
-      {@const precision = one.figures.precision[which]}
-      <li>
-        <b>{one.source}</b>:
-        <a href={briefPath(briefId, 'trial', { trial: one.trialId })}
-          >version {one.version}{one.name ? `, ${one.name}` : ''}</a
-        >
-        · {about(one.figures.estimated[which])} found{precision.share === null
+<ul aria-label="Versions chosen">
+  {#each brief.chosen as one (one.sourceId)}
+    {@const figures = figuresOf(one.trialId)}
+    {@const precision = figures?.precision[which]}
+    <li>
+      <b>{one.source}</b>:
+      <a href={briefPath(brief.id, 'trial', { trial: one.trialId })}
+        >version {one.version}{one.name ? `, ${one.name}` : ''}</a
+      >
+      {#if figures && precision}
+        · {about(figures.estimated[which])} found{precision.share === null
           ? ''
           : ` · ${percent(precision.share)} fits (${percentRange(precision.interval)})`}
-        {#if one.note}<span class="soft">{one.note}</span>{/if}
-      </li>
-    {/each}
-    <li><a href={briefPath(briefId, 'report')}>Report</a></li>
-  </ul>
-{/if}
+      {/if}
+      {#if one.note}<span class="soft">{one.note}</span>{/if}
+    </li>
+  {/each}
+  <li><a href={briefPath(brief.id, 'report')}>Report</a></li>
+</ul>
 
 <style>
   ul {

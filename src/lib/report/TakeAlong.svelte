@@ -1,10 +1,11 @@
 <script lang="ts">
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { saveFile } from '$lib/frame/save-file';
   import { reportCsv, reportMarkdown, type Report } from '$core/formats';
-  import { contract } from '$server/api/contract';
 
   interface Props {
     briefId: string;
@@ -28,31 +29,24 @@
     }
   }
   const saveQrels = () =>
-    act(async () => saveFile((await call(contract.exportQrels, { params })).text, `${file}.qrels`, 'text/plain'));
+    act(async () => saveFile((await call('exportQrels', { params })).text, `${file}.qrels`, 'text/plain'));
   const saveRuns = () =>
     act(async () =>
       saveFile(
-        (await call(contract.exportRuns, { params, query: { certain: certainQuery() } })).text,
+        (await call('exportRuns', { params, query: { certain: certainQuery() } })).text,
         `${file}.run`,
         'text/plain'
       )
     );
   const saveBrief = () =>
     act(async () =>
-      saveFile(
-        JSON.stringify(await call(contract.exportBrief, { params }), null, 1),
-        `${file}.brief.json`,
-        'application/json'
-      )
+      saveFile(JSON.stringify(await call('exportBrief', { params }), null, 1), `${file}.brief.json`, 'application/json')
     );
-  async function take(event: Event & { currentTarget: HTMLInputElement }, kind: 'qrels' | 'runs') {
-    const input = event.currentTarget;
-    const [chosen] = input.files ?? [];
-    if (!chosen) return;
+  async function take(chosen: File, kind: 'qrels' | 'runs') {
     const text = await chosen.text();
     await act(async () => {
       if (kind === 'qrels') {
-        const told = await call(contract.importQrels, { params, body: { text } });
+        const told = await call('importQrels', { params, body: { text } });
         return [
           `${told.added} verdicts taken in`,
           `${told.same} were here already`,
@@ -62,37 +56,30 @@
           .filter(Boolean)
           .join(', ');
       }
-      const told = await call(contract.importRuns, { params, body: { text } });
+      const told = await call('importRuns', { params, body: { text } });
       return `${told.added} runs taken in, ${told.same} were here already${told.unknown ? `, ${told.unknown} people are not known at their source` : ''}`;
     });
-    input.value = '';
     ontaken();
   }
 </script>
 
 <section class="sheet" aria-label="Take it along">
   <div>
-    <button class="quiet" onclick={() => window.print()}>Print</button>
-    <button class="quiet" onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}
-      >Markdown</button
-    >
-    <button class="quiet" onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>CSV</button>
-    <button class="quiet" onclick={saveBrief}>Whole brief as a file</button>
+    <Act onclick={() => window.print()}>Print</Act>
+    <Act onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}>Markdown</Act>
+    <Act onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>CSV</Act>
+    <Act onclick={saveBrief}>Whole brief as a file</Act>
   </div>
   <div>
     <span class="soft">TREC</span>
-    <button class="quiet" onclick={saveQrels}>Verdicts (qrels)</button>
-    <button class="quiet" onclick={saveRuns}>Results (runs)</button>
-    <label class="file"
-      >Take qrels in<input
-        type="file"
-        accept=".qrels,.txt,text/plain"
-        onchange={(event) => take(event, 'qrels')}
-      /></label
-    >
-    <label class="file"
-      >Take runs in<input type="file" accept=".run,.txt,text/plain" onchange={(event) => take(event, 'runs')} /></label
-    >
+    <Act onclick={saveQrels}>Verdicts (qrels)</Act>
+    <Act onclick={saveRuns}>Results (runs)</Act>
+    <FileButton
+      label="Take qrels in"
+      accept={['.qrels', '.txt', 'text/plain']}
+      onfile={(file) => take(file, 'qrels')}
+    />
+    <FileButton label="Take runs in" accept={['.run', '.txt', 'text/plain']} onfile={(file) => take(file, 'runs')} />
   </div>
   {#if said}<p role="status">{said}.</p>{/if}
   <Refused problem={refused} />

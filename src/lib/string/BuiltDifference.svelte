@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { compareVersions } from '$core/query';
+  import Act from '$lib/ui/Act.svelte';
+  import { compareVersions } from '$core/semantics';
   import PartChanges from './PartChanges.svelte';
 
   interface Props {
@@ -21,8 +22,8 @@
     <p>The string says what the persona and its wordings say.</p>
   {/if}
   <div>
-    {#if parts.length}<button class="quiet main" onclick={ontake}>Take it</button>{/if}
-    <button class="quiet" onclick={onclose}>{parts.length ? 'Leave mine' : 'Good'}</button>
+    {#if parts.length}<Act look="main" onclick={ontake}>Take it</Act>{/if}
+    <Act onclick={onclose}>{parts.length ? 'Leave mine' : 'Good'}</Act>
   </div>
 </section>
 

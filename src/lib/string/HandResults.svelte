@@ -1,9 +1,12 @@
 <script lang="ts">
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import TextBox from '$lib/ui/TextBox.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, counted } from '$lib/marks/format';
   import { readCount, pageFields, readResultPage, type PageField, type PageRow } from '$core/formats';
-  import { contract } from '$server/api/contract';
 
   interface Props {
     briefId: string;
@@ -55,17 +58,12 @@
     row.values[field] = value;
     row.doubtful = row.doubtful.filter((other) => other !== field);
   }
-  async function take(search: number, event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (file) add(search, await file.text());
-    input.value = '';
-  }
+  const take = async (search: number, file: File) => add(search, await file.text());
   async function keep() {
     refused = null;
     keeping = true;
     try {
-      const trial = await call(contract.recordByHand, {
+      const trial = await call('recordByHand', {
         params: { id: briefId },
         body: {
           text,
@@ -86,34 +84,30 @@
   }
 </script>
 
-<div class="fields hand" role="group" aria-label="What {source.name} showed">
+<div class="hand" role="group" aria-label="What {source.name} showed">
   {#each given.slice(0, searches) as one, search (search)}
     <div class="answer">
-      <label
-        >Count as seen{searches > 1 ? `, search ${search + 1}` : ''}
-        <input
-          bind:value={one.seen}
-          placeholder="about 3,000"
-          aria-invalid={one.seen.trim() !== '' && !counts[search]}
-        />
-      </label>
+      <Field
+        label="Count as seen{searches > 1 ? `, search ${search + 1}` : ''}"
+        inline
+        bind:value={one.seen}
+        placeholder="about 3,000"
+        aria-invalid={one.seen.trim() !== '' && !counts[search]}
+      />
       <span class="soft" role="status">
         {#if one.seen.trim() && !counts[search]}no count can be read in this: write it as in 1–10 of 140, about 3,000,
           or 3K+
         {:else if counts[search]}understood as {counted(counts[search].interval)}{/if}
       </span>
-      <textarea
+      <TextBox
         rows="3"
         bind:value={one.pasted}
         aria-label="Text of a result page{searches > 1 ? ` of search ${search + 1}` : ''}"
-        placeholder="Paste a result page: everything on it. Page after page can be added."></textarea>
+        placeholder="Paste a result page: everything on it. Page after page can be added."
+      />
       <div class="acts">
-        <button class="quiet" disabled={!one.pasted.trim()} onclick={() => add(search, one.pasted)}
-          >Read people out of it</button
-        >
-        <label class="file"
-          >or a CSV <input type="file" accept=".csv,.txt,.tsv" onchange={(event) => take(search, event)} /></label
-        >
+        <Act disabled={!one.pasted.trim()} onclick={() => add(search, one.pasted)}>Read people out of it</Act>
+        <FileButton label="or a CSV" accept={['.csv', '.txt', '.tsv']} onfile={(file) => take(search, file)} />
         {#if one.pasted.trim() && !readResultPage(one.pasted).length}<span class="soft"
             >Nobody can be read out of this. A name, a title and a firm on lines of their own are understood.</span
           >{/if}
@@ -131,7 +125,7 @@
                 <tr>
                   {#each pageFields as field (field)}
                     <td class:doubtful={row.doubtful.includes(field)}
-                      ><input
+                      ><Field
                         value={row.values[field] ?? ''}
                         aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? ', in doubt' : ''}"
                         onchange={(event) => correct(row, field, event.currentTarget.value)}
@@ -139,10 +133,8 @@
                     >
                   {/each}
                   <td
-                    ><button
-                      class="plain"
-                      aria-label="Leave {row.values.name} out"
-                      onclick={() => one.rows.splice(i, 1)}>✕</button
+                    ><Act look="plain" aria-label="Leave {row.values.name} out" onclick={() => one.rows.splice(i, 1)}
+                      >✕</Act
                     ></td
                   >
                 </tr>
@@ -159,7 +151,7 @@
     </div>
   {/each}
   <Refused problem={refused} />
-  <button class="quiet main" disabled={!ready || keeping} onclick={keep}>Keep as a trial</button>
+  <Act look="main" disabled={!ready || keeping} onclick={keep}>Keep as a trial</Act>
 </div>
 
 <style>
@@ -191,14 +183,14 @@
     padding: 1px 4px;
     font-size: 12px;
   }
-  td input {
+  td :global(input) {
     border: 1px solid transparent;
     width: 100%;
     min-width: 84px;
     padding: 1px 4px;
     font-size: 12px;
   }
-  .doubtful input {
+  .doubtful :global(input) {
     border: 1px dashed var(--warm);
   }
 </style>

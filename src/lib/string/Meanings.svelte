@@ -1,17 +1,18 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { reading } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import { about, count, percent, percentRange } from '$lib/marks/format';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   type Senses = Answer<'senses'>;
   interface Props {
     text: string;
     sources: readonly { id: string; name: string }[];
     ontake: (text: string) => void;
-    onclose: () => void;
   }
-  let { text, sources, ontake, onclose }: Props = $props();
+  let { text, sources, ontake }: Props = $props();
 
   // svelte-ignore state_referenced_locally
   let sourceId = $state(sources[0]?.id ?? '');
@@ -21,7 +22,7 @@
     const asking = new AbortController();
     const body = { text, sourceId };
     const timer = setTimeout(() => {
-      call(contract.senses, { body, signal: asking.signal }).then(
+      call('senses', { body, signal: asking.signal }).then(
         (told) => {
           answer = told;
           fault = '';
@@ -42,19 +43,18 @@
     change.kept < before ? `loses ${count(before - change.kept)} of this meaning` : 'loses none of this meaning';
 </script>
 
-<section class="sheet fields" aria-label="Meanings of words in this string">
+<section class="sheet" aria-label="Meanings of words in this string">
   <div class="line">
     <h2>Meanings</h2>
-    <label
-      >among the people found at
-      <select bind:value={sourceId}>
-        {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-      </select></label
-    >
-    <button class="quiet" onclick={onclose}>Close</button>
+    <Pick label="among the people found at" bind:value={sourceId}>
+      {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
+    </Pick>
   </div>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if answer}
+    {#if answer.unmeasured}<p class="soft">
+        {answer.unmeasured} more ways to want one meaning would take too long to measure here.
+      </p>{/if}
     {#each answer.words as { word, people, senses } (word)}
       {@const told = senses.reduce((sum, sense) => sum + sense.people, 0)}
       <h3>
@@ -76,10 +76,8 @@
               <td class="changes">
                 {#each sense.changes as change (change.how)}
                   <div>
-                    <button
-                      class="quiet"
-                      aria-label="{says[change.how]}: {word} as {sense.name}"
-                      onclick={() => ontake(change.text)}>{says[change.how]}</button
+                    <Act aria-label="{says[change.how]}: {word} as {sense.name}" onclick={() => ontake(change.text)}
+                      >{says[change.how]}</Act
                     >
                     <span class="soft"
                       >{about(answer.estimated[reading()])} → {about(change.estimated[reading()])}; {count(
@@ -112,7 +110,7 @@
     gap: 14px;
     align-items: baseline;
   }
-  .line label {
+  .line :global(label) {
     flex: 1;
   }
   h3 {
@@ -129,7 +127,7 @@
     align-items: baseline;
     margin-bottom: 2px;
   }
-  .changes button {
+  .changes :global(.act.bx--btn) {
     padding: 1px 8px;
     white-space: nowrap;
   }

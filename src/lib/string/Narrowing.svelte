@@ -1,12 +1,14 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
   import { scaleLog, scalePoint } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import { type Part, print } from '$core/query';
-  import type { Answer } from '$server/api/contract';
+  import { print } from '$core/language';
+  import { type Part } from '$core/semantics';
+  import type { Answer } from '$api';
 
   interface Props {
     sources: readonly { id: string; name: string; people: number | null }[];
@@ -14,9 +16,8 @@
     parts: readonly Part[];
     order: readonly number[];
     onorder: (order: number[]) => void;
-    onclose: () => void;
   }
-  let { sources, answers, parts, order, onorder, onclose }: Props = $props();
+  let { sources, answers, parts, order, onorder }: Props = $props();
 
   const width = 620;
   const height = 250;
@@ -64,8 +65,7 @@
   <header>
     <h2>Narrowing</h2>
     <span class="soft">how the count falls, part by part; move a part to see what the others do without it</span>
-    <button class="quiet" onclick={() => onorder(parts.map((_, i) => i))}>The string’s order</button>
-    <button class="quiet" onclick={onclose}>Close</button>
+    <Act onclick={() => onorder(parts.map((_, i) => i))}>The string’s order</Act>
   </header>
   <div class="both">
     <table class="board" aria-label="Count after each part">
@@ -99,14 +99,14 @@
               </td>
             {/each}
             <td class="moves">
-              <button class="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}
-                >↑</button
+              <Act look="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}
+                >↑</Act
               >
-              <button
-                class="plain"
+              <Act
+                look="plain"
                 disabled={i === order.length - 1}
                 aria-label="Move part {part + 1} down"
-                onclick={() => move(i, 1)}>↓</button
+                onclick={() => move(i, 1)}>↓</Act
               >
             </td>
           </tr>

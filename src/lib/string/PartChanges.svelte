@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { PartChange } from '$core/query';
+  import type { PartChange } from '$core/semantics';
 
   let { parts }: { parts: readonly PartChange[] } = $props();
   const sign = { added: '+', removed: '−', moved: '→' };

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import { keysOf } from '$lib/frame/keys';
   import { tick } from 'svelte';
   import {
     addPart,
@@ -21,7 +25,7 @@
     type OutlineGroup,
     scopes,
     type Scope
-  } from '$core/query';
+  } from '$core/language';
   import { originNames, termKey, type Origin } from '$core/persona';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { draggableRow } from './draggable-row';
@@ -199,40 +203,42 @@
     void tick().then(focusRow);
   }
 
-  function keys(event: KeyboardEvent) {
-    if (!selected || (event.target as HTMLElement).closest('input, select')) return;
-    const at = rows.indexOf(selected);
-    const command = event.ctrlKey || event.metaKey;
-    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    const group = !isLeaf(selected.node);
-    const isFolded = folded.has(pathKey(selected.path));
-    if (command && key === 'z') (event.shiftKey ? onredo : onundo)();
-    else if (command && key === 'y') onredo();
-    else if (command) return;
-    else if (event.altKey && key === 'ArrowUp') shift(-1);
-    else if (event.altKey && key === 'ArrowDown') shift(1);
-    else if (event.altKey) return;
-    else if (key === 'ArrowDown') select(rows[at + 1]);
-    else if (key === 'ArrowUp') select(rows[at - 1]);
-    else if (key === 'Home') select(rows[0]);
-    else if (key === 'End') select(rows.at(-1));
-    else if (key === 'ArrowRight' && group) {
-      if (isFolded) toggleFold(selected, false);
-      else select(rows[at + 1]);
-    } else if (key === 'ArrowLeft') {
-      if (group && !isFolded) toggleFold(selected, true);
-      else select(rows.find(({ path }) => pathKey(path) === pathKey(selected.path.slice(0, -1))));
-    } else if (key === 'Enter') void edit(selected);
-    else if (key === 'Delete' || key === 'Backspace') act(removePart, false);
-    else if (key === '+' || key === 'Insert') void add();
-    else if (key === 'x') act(exclude);
-    else if (key === 'm') act(mute);
-    else if (key === 'w') void wrap();
-    else if (key === 'u') act(unwrapPart);
-    else if (key === 'o') act(switchKind);
-    else return;
-    event.preventDefault();
-    event.stopPropagation();
+  const at = () => rows.indexOf(selected!);
+  const isGroup = () => !isLeaf(selected!.node);
+  const isFolded = () => folded.has(pathKey(selected!.path));
+  const hearTree = keysOf('tree', {
+    up: () => select(rows[at() - 1]),
+    down: () => select(rows[at() + 1]),
+    first: () => select(rows[0]),
+    last: () => select(rows.at(-1)),
+    unfold: () => {
+      if (!isGroup()) return;
+      if (isFolded()) toggleFold(selected!, false);
+      else select(rows[at() + 1]);
+    },
+    fold: () => {
+      const { path } = selected!;
+      if (isGroup() && !isFolded()) toggleFold(selected!, true);
+      else select(rows.find((row) => pathKey(row.path) === pathKey(path.slice(0, -1))));
+    },
+    moveUp: () => shift(-1),
+    moveDown: () => shift(1),
+    edit: () => void edit(selected),
+    add: () => void add(),
+    exclude: () => act(exclude),
+    mute: () => act(mute),
+    kind: () => act(switchKind),
+    wrap: () => void wrap(),
+    unwrap: () => act(unwrapPart),
+    remove: () => act(removePart, false)
+  });
+  const hearUndo = keysOf('everywhere', { undo: () => onundo(), redo: () => onredo() });
+  function hear(event: KeyboardEvent) {
+    if (!selected) return;
+    hearTree(event);
+    hearUndo(event);
+    // What the tree takes is not heard by the page around it.
+    if (event.defaultPrevented) event.stopPropagation();
   }
 
   const actions = $derived.by(() => {
@@ -271,26 +277,23 @@
   };
 </script>
 
-<section class="sheet fields" aria-label="The string as a tree">
+<section class="sheet" aria-label="The string as a tree">
   <div class="acts" role="toolbar" aria-label="What to do with the chosen part">
     {#each actions as action (action.name)}
-      <button class="quiet" disabled={!enabled} onclick={action.does}
-        >{action.name}{#if action.key}<kbd aria-hidden="true">{action.key}</kbd>{/if}</button
+      <Act disabled={!enabled} onclick={action.does}
+        >{action.name}{#if action.key}<kbd aria-hidden="true">{action.key}</kbd>{/if}</Act
       >
     {/each}
     {#if selected}
-      <label
-        >searched in
-        <select
-          disabled={!enabled}
-          value={scopeOf(selected.node)}
-          onchange={(event) => act((now, path) => rescopePart(now, path, event.currentTarget.value as Scope))}
-        >
-          {#if scopeOf(selected.node) === 'mixed'}<option value="mixed" disabled>several</option>{/if}
-          {#each scopes as scope (scope)}<option value={scope}>{scope === 'any' ? 'whole profile' : scope}</option
-            >{/each}
-        </select></label
+      <Pick
+        label="searched in"
+        disabled={!enabled}
+        value={scopeOf(selected.node) as string}
+        onpick={(scope) => act((now, path) => rescopePart(now, path, scope as Scope))}
       >
+        {#if scopeOf(selected.node) === 'mixed'}<option value="mixed" disabled>several</option>{/if}
+        {#each scopes as scope (scope)}<option value={scope}>{scope === 'any' ? 'whole profile' : scope}</option>{/each}
+      </Pick>
     {/if}
   </div>
   {#if !enabled}<p class="told">
@@ -305,16 +308,21 @@
         void pull();
       }}
     >
-      <label
-        >Name of the word set
-        <input id="set-name" bind:value={pulling.name} maxlength="60" placeholder="quality-heads" required /></label
-      >
+      <Field
+        label="Name of the word set"
+        inline
+        id="set-name"
+        bind:value={pulling.name}
+        maxlength="60"
+        placeholder="quality-heads"
+        required
+      />
       <span class="soft">{pulling.wordings.length} wordings: {pulling.wordings.slice(0, 4).join(', ')}</span>
-      <button class="quiet main">Keep in the library</button>
-      <button type="button" class="quiet" onclick={() => (pulling = null)}>Leave it</button>
+      <Act type="submit" look="main">Keep in the library</Act>
+      <Act onclick={() => (pulling = null)}>Leave it</Act>
     </form>
   {/if}
-  <ul role="tree" aria-label="Parts of the string" bind:this={list} onkeydown={keys}>
+  <ul role="tree" aria-label="Parts of the string" bind:this={list} onkeydown={hear}>
     {#each rows as row (pathKey(row.path))}
       {@const key = pathKey(row.path)}
       {@const isGroup = !isLeaf(row.node)}
@@ -412,14 +420,6 @@
   }
   .acts kbd {
     margin-left: 6px;
-  }
-  .acts label {
-    margin-left: auto;
-    font-size: 13px;
-    color: var(--soft);
-  }
-  :is(select, input) {
-    font-size: 13px;
   }
   .told {
     padding: 8px 14px;

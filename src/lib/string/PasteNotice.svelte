@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
   import type { CleanPaste } from '$core/formats';
 
   interface Props {
@@ -13,13 +14,13 @@
 <div class="notice" role="status">
   {#if clean.changes.length}
     <span>Pasted and cleaned: {clean.changes.join('; ')}.</span>
-    <button class="quiet" onclick={onasitwas}>Put it as it was</button>
+    <Act onclick={onasitwas}>Put it as it was</Act>
   {/if}
   {#if clean.ask}
     <span>{clean.ask.question}</span>
-    <button class="quiet" onclick={onask}>Yes, in capitals</button>
+    <Act onclick={onask}>Yes, in capitals</Act>
   {/if}
-  <button class="quiet" onclick={onclose}>{clean.ask ? 'No, leave it' : 'Good'}</button>
+  <Act onclick={onclose}>{clean.ask ? 'No, leave it' : 'Good'}</Act>
 </div>
 
 <style>

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Problem } from '$core/query';
+  import Act from '$lib/ui/Act.svelte';
+  import type { Problem } from '$core/language';
 
   interface Props {
     problems: readonly Problem[];
@@ -22,7 +23,7 @@
         <b>{words[problem.severity]}</b>
         <span>{problem.message} <span class="soft">{place(problem.from)}</span></span>
         {#if problem.fix}
-          <button class="quiet" onclick={() => onfix(problem.fix!)}>{problem.fix.label}</button>
+          <Act onclick={() => onfix(problem.fix!)}>{problem.fix.label}</Act>
         {/if}
       </li>
     {/each}

@@ -1,10 +1,13 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import { call } from '$lib/api/call';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
   import WhoGoes from './WhoGoes.svelte';
+  import type { BestChanges, Proposal } from './proposals.svelte';
 
   interface Props {
     briefId: string;
@@ -12,47 +15,26 @@
     sources: readonly { id: string; name: string }[];
     /** People judged so far in this brief. */
     judged: number | null;
+    best: BestChanges;
     /** Makes the changed text a new version. */
     ontake: (text: string, says: string) => void;
     onjudged: () => void;
-    onclose: () => void;
   }
-  let { briefId, text, sources, judged, ontake, onjudged, onclose }: Props = $props();
+  let { briefId, text, sources, judged, best, ontake, onjudged }: Props = $props();
 
-  type Proposal = Answer<'proposals'>[number];
   type Effect = Proposal['effects'][number];
-  let proposals: Proposal[] | null = $state.raw(null);
-  let readFor = $state('');
-  let fault = $state('');
+  const proposals = $derived(best.list);
+  const readFor = $derived(best.readFor);
+  let jointFault = $state('');
+  const fault = $derived(best.fault || jointFault);
   let chosen: ReadonlySet<string> = $state.raw(new Set());
   let joint: Answer<'jointEffect'> | null = $state.raw(null);
   let looking: { to: string; says: string } | null = $state(null);
-  let round = $state(0);
-
+  // Another text has other proposals.
   $effect(() => {
-    const asking = new AbortController();
-    const body = { text, sourceIds: sources.map(({ id }) => id) };
-    void [judged, round];
-    const timer = setTimeout(() => {
-      call(contract.proposals, { params: { id: briefId }, body, signal: asking.signal }).then(
-        (told) => {
-          proposals = told;
-          if (readFor !== body.text) {
-            chosen = new Set();
-            looking = null;
-          }
-          readFor = body.text;
-          fault = '';
-        },
-        (problem: Error) => {
-          if (!asking.signal.aborted) fault = problem.message;
-        }
-      );
-    }, 250);
-    return () => {
-      clearTimeout(timer);
-      asking.abort();
-    };
+    void readFor;
+    chosen = new Set();
+    looking = null;
   });
 
   const taken = $derived.by(() => proposals?.filter(({ says }) => chosen.has(says)) ?? []);
@@ -61,14 +43,14 @@
     joint = null;
     if (taken.length < 2) return;
     const asking = new AbortController();
-    call(contract.jointEffect, {
+    call('jointEffect', {
       params: { id: briefId },
       body: { text, changes, sourceIds: sources.map(({ id }) => id) },
       signal: asking.signal
     }).then(
       (told) => (joint = told),
       (problem: Error) => {
-        if (!asking.signal.aborted) fault = problem.message;
+        if (!asking.signal.aborted) jointFault = problem.message;
       }
     );
     return () => asking.abort();
@@ -109,7 +91,6 @@
       >changes that the verdicts on {judged === null ? 'the' : count(judged)} people judged speak for, each measured before
       it is taken; shares are of the judged people found</span
     >
-    <button class="quiet" onclick={onclose}>Close</button>
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if proposals === null}
@@ -134,11 +115,11 @@
           {#each proposals as proposal (proposal.says)}
             <tr>
               <td
-                ><input
-                  type="checkbox"
-                  aria-label="Choose: {proposal.says}"
+                ><Tick
+                  label="Choose: {proposal.says}"
+                  hideLabel
                   checked={chosen.has(proposal.says)}
-                  onchange={() => choose(proposal.says)}
+                  ontick={() => choose(proposal.says)}
                 /></td
               >
               <td
@@ -149,16 +130,14 @@
               </td>
               {@render effects(proposal.effects)}
               <td class="acts">
-                <button
-                  class="quiet"
+                <Act
                   aria-label="Who goes? {proposal.says}"
-                  onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</button
+                  onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</Act
                 >
-                <button
-                  class="quiet"
+                <Act
                   disabled={readFor !== text}
                   aria-label="Take: {proposal.says}"
-                  onclick={() => ontake(proposal.text, proposal.says)}>Take</button
+                  onclick={() => ontake(proposal.text, proposal.says)}>Take</Act
                 >
               </td>
             </tr>
@@ -169,16 +148,15 @@
               <td><b>The {taken.length} chosen together</b></td>
               {@render effects(joint.effects)}
               <td class="acts">
-                <button
-                  class="quiet"
+                <Act
                   aria-label="Who goes? All chosen"
-                  onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</button
+                  onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</Act
                 >
-                <button
-                  class="quiet main"
+                <Act
+                  look="main"
                   disabled={readFor !== text}
                   aria-label="Take all chosen"
-                  onclick={() => ontake(joint!.text, allTogether)}>Take all</button
+                  onclick={() => ontake(joint!.text, allTogether)}>Take all</Act
                 >
               </td>
             </tr>
@@ -194,10 +172,7 @@
       to={looking.to}
       says={looking.says}
       {sources}
-      onjudged={() => {
-        round++;
-        onjudged();
-      }}
+      {onjudged}
       onclose={() => (looking = null)}
     />
   {/if}
@@ -239,7 +214,7 @@
   .acts {
     white-space: nowrap;
   }
-  .acts button {
+  .acts :global(.act.bx--btn) {
     padding: 1px 8px;
   }
   .joint {

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
   import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { count, percent } from '$lib/marks/format';
   import { factLabel } from '$core/dialect';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
   import { factWords } from './fact-words';
   import type { SourceReading } from './reading-messages';
 
@@ -20,7 +21,7 @@
   let { source, reading, stale, keptBack, hand }: Props = $props();
 
   const words = {
-    exact: 'asked just this',
+    exact: 'exactly this string',
     wider: 'brings more; Eave takes the rest out',
     impossible: 'cannot be asked this'
   };
@@ -104,9 +105,7 @@
       {/each}
     </ol>
     {#if reading.rendering.searches.length > shown}
-      <button class="quiet" onclick={() => (shown = Infinity)}
-        >Show all {reading.rendering.searches.length} searches</button
-      >
+      <Act onclick={() => (shown = Infinity)}>Show all {reading.rendering.searches.length} searches</Act>
     {/if}
   {:else}
     <p class="soft">Translating…</p>

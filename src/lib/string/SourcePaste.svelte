@@ -1,15 +1,18 @@
 <script lang="ts">
-  import { describe, layOut } from '$core/query';
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import { layOut } from '$core/language';
+  import { describe } from '$core/semantics';
   import { read } from '$core/dialect';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   type Source = Answer<'listSources'>[number];
   interface Props {
     sources: readonly Source[];
     ontake: (text: string) => void;
-    onclose: () => void;
   }
-  let { sources, ontake, onclose }: Props = $props();
+  let { sources, ontake }: Props = $props();
 
   let sourceId = $state('');
   let text = $state('');
@@ -27,20 +30,18 @@
   <div class="from">
     <div class="line">
       <h2>Paste from a source</h2>
-      <label
-        >as written for
-        <select bind:value={sourceId} aria-label="Source the text was written for">
-          {#each sources as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-        </select></label
-      >
+      <Pick label="as written for" bind:value={sourceId} aria-label="Source the text was written for">
+        {#each sources as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </Pick>
     </div>
-    <textarea
+    <TextBox
       rows="5"
       aria-label="Text as it stands at the source"
       placeholder={labels.length > 1
         ? `${labels[0]}: …\n${labels.at(-1)}: …\n(a line for each box or fact, or just the text of one box)`
         : 'The search as it stands in the source’s box'}
-      bind:value={text}></textarea>
+      bind:value={text}
+    />
   </div>
   <div class="to">
     {#if found?.query}
@@ -59,8 +60,7 @@
     {/if}
     {#each found?.problems ?? [] as problem, i (i)}<p class="note">{problem.message}</p>{/each}
     <div class="line">
-      <button class="quiet main" disabled={!found?.query} onclick={() => ontake(written)}>Take it as the string</button>
-      <button class="quiet" onclick={onclose}>Close</button>
+      <Act look="main" disabled={!found?.query} onclick={() => ontake(written)}>Take it as the string</Act>
     </div>
   </div>
 </section>
@@ -88,30 +88,6 @@
   }
   .to .line {
     margin: 10px 0 0;
-  }
-  textarea,
-  select {
-    font:
-      13px/1.5 'IBM Plex Mono',
-      monospace;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 6px 8px;
-  }
-  textarea {
-    width: 100%;
-    box-sizing: border-box;
-  }
-  pre {
-    white-space: pre-wrap;
-    overflow-wrap: anywhere;
-    font:
-      13px/1.6 'IBM Plex Mono',
-      monospace;
-    margin: 4px 0 8px;
-    max-height: 180px;
-    overflow: auto;
   }
   .note {
     color: var(--warm);

@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { isolateHistory, redo, undo } from '@codemirror/commands';
   import type { EditorView } from '@codemirror/view';
-  import type { Problem } from '$core/query';
+  import type { Problem } from '$core/language';
   import { readAgain, showProblems, stringEditor, type EditorContext } from './editor';
 
   interface Props extends EditorContext {
@@ -64,12 +64,12 @@
     border-left: 4px solid var(--accent);
   }
   .editor :global(.cm-editor) {
-    max-height: 270px;
+    max-height: 240px;
     min-height: 76px;
   }
   .editor :global(.cm-scroller) {
     font:
-      14.5px/25px 'IBM Plex Mono',
+      13.5px/19px 'IBM Plex Mono',
       monospace;
     overflow: auto;
   }

@@ -1,9 +1,14 @@
 <script lang="ts">
+  import Fold from '$lib/ui/Fold.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { diffWordsWithSpace } from 'diff';
   import PartChanges from './PartChanges.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
-  import { compareVersions, setQueries, type SetQueries } from '$core/query';
-  import type { Answer } from '$server/api/contract';
+  import { setQueries, type SetQueries } from '$core/language';
+  import { compareVersions } from '$core/semantics';
+  import type { Answer } from '$api';
 
   type Version = Answer<'listVersions'>[number];
   interface Props {
@@ -15,9 +20,8 @@
     onopen: (number: number) => void;
     ontake: (version: Version) => void;
     onname: (number: number, change: { name?: string; note?: string }) => void;
-    onclose: () => void;
   }
-  let { versions, opened, text, sets, onopen, ontake, onname, onclose }: Props = $props();
+  let { versions, opened, text, sets, onopen, ontake, onname }: Props = $props();
 
   const version = $derived(versions.find(({ number }) => number === opened) ?? versions[0]);
   let against = $state('string');
@@ -35,14 +39,14 @@
   const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 </script>
 
-<section class="sheet fields" aria-label="Versions">
+<section class="sheet" aria-label="Versions">
   <div class="list">
     <h2>Versions</h2>
     {#each versions as one (one.number)}
-      <button class="plain one" aria-current={one.number === version?.number} onclick={() => onopen(one.number)}>
+      <Act look="plain" aria-current={one.number === version?.number} onclick={() => onopen(one.number)} class="one">
         <b>{one.number}</b><span>{one.name || one.note || moment.format(new Date(one.createdAt))}</span>
         {#if one.parent !== null && one.parent !== one.number - 1}<small>from {one.parent}</small>{/if}
-      </button>
+      </Act>
     {:else}
       <p class="soft">None yet. Every string that is run is kept here.</p>
     {/each}
@@ -50,14 +54,14 @@
   {#if version}
     <div class="open">
       <div class="acts">
-        <input
+        <Field
           aria-label="Name of version {version.number}"
           placeholder="Name of version {version.number}"
           value={version.name}
           maxlength="100"
           onchange={(event) => onname(version.number, { name: event.currentTarget.value })}
         />
-        <input
+        <Field
           class="note"
           aria-label="Note on version {version.number}"
           placeholder="Note on version {version.number}"
@@ -65,34 +69,31 @@
           maxlength="500"
           onchange={(event) => onname(version.number, { note: event.currentTarget.value })}
         />
-        <button
-          class="quiet"
+        <Act
           disabled={version.text === text}
           title="What you change next becomes a version made from this one"
-          onclick={() => ontake(version)}>Take up again</button
+          onclick={() => ontake(version)}>Take up again</Act
         >
         <CopyButton text={version.text} of="version {version.number}" />
-        <button class="quiet" onclick={onclose}>Close</button>
       </div>
       <p class="soft">
         From version {version.number} to
-        <select bind:value={against} aria-label="Compare with">
+        <Pick bind:value={against} aria-label="Compare with">
           <option value="string">the string above</option>
           {#each versions.filter(({ number }) => number !== version.number) as one (one.number)}
             <option value={String(one.number)}>version {one.number}</option>
           {/each}
-        </select>:
+        </Pick>:
         {same ? 'the same text.' : parts.length ? '' : 'the same parts, written otherwise.'}
       </p>
       {#if parts.length}
         <PartChanges {parts} />
       {/if}
-      <details open={!parts.length && !same}>
-        <summary>As text</summary>
+      <Fold title="As text" open={!parts.length && !same}>
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <pre tabindex="0">{#each words as change, i (i)}{#if change.added}<ins>{change.value}</ins
               >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
-      </details>
+      </Fold>
       {#if version.sets.length}
         <p class="soft">
           Word sets as they were: {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
@@ -114,25 +115,25 @@
     max-height: 300px;
     overflow: auto;
   }
-  .one {
+  section :global(.one) {
     display: flex;
     gap: 10px;
     width: 100%;
     padding: 3px 6px;
     align-items: baseline;
   }
-  .one span {
+  section :global(.one span) {
     flex: 1;
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
   }
-  .one small {
+  section :global(.one small) {
     color: inherit;
     opacity: 0.8;
     white-space: nowrap;
   }
-  .one[aria-current='true'] {
+  section :global(.one[aria-current='true']) {
     background: var(--ridge);
     color: var(--ridge-ink);
   }
@@ -145,20 +146,8 @@
     gap: 8px;
     margin-bottom: 8px;
   }
-  input {
-    flex: 1;
-    min-width: 0;
-  }
-  input.note {
+  section :global(input.note) {
     flex: 2;
-  }
-  select {
-    padding: 1px 4px;
-  }
-  summary {
-    cursor: pointer;
-    font-size: 13px;
-    color: var(--soft);
   }
   pre {
     margin: 6px 0 0;

@@ -1,10 +1,12 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { call } from '$lib/api/call';
   import { certainOnly } from '$lib/frame/certain-only';
   import Refused from '$lib/frame/Refused.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
   import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;
@@ -27,7 +29,7 @@
   async function load() {
     const mine = ++turn;
     try {
-      const told = await call(contract.whoGoes, {
+      const told = await call('whoGoes', {
         params: { id: briefId },
         body: { from, to, sourceId, size: 30, certain: certainOnly() }
       });
@@ -51,12 +53,10 @@
 <section class="sheet" aria-label="Who goes">
   <header>
     <h3>Who goes: {says}</h3>
-    <label
-      >at <select bind:value={sourceId}>
-        {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-      </select></label
-    >
-    <button class="quiet" onclick={onclose}>Close</button>
+    <Pick label="at" bind:value={sourceId}>
+      {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
+    </Pick>
+    <Act onclick={onclose}>Close</Act>
   </header>
   <Refused problem={refused} />
   {#if answer}

@@ -1,6 +1,6 @@
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
 import { countries, industries } from '$core/people';
-import { quoted, isScope, scopes, type Scope } from '$core/query';
+import { quoted, isScope, scopes, type Scope } from '$core/language';
 
 /** What can be offered besides scopes and operators. */
 export interface Offers {

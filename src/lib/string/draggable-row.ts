@@ -5,7 +5,7 @@ import {
   extractInstruction,
   type Operation
 } from '@atlaskit/pragmatic-drag-and-drop-hitbox/list-item';
-import type { Path } from '$core/query';
+import type { Path } from '$core/language';
 
 interface Row {
   path: Path;

@@ -1,3 +1,4 @@
+import { keys } from '$lib/frame/keys';
 import { autocompletion, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { bracketMatching } from '@codemirror/language';
@@ -16,17 +17,8 @@ import {
   type Tooltip
 } from '@codemirror/view';
 import { cleanPasted, type CleanPaste } from '$core/formats';
-import {
-  describe,
-  lex,
-  limits,
-  parseForm,
-  type SetQueries,
-  partsOf,
-  type Problem,
-  terms,
-  type Query
-} from '$core/query';
+import { lex, limits, parse, type SetQueries, type Problem, terms, type Query } from '$core/language';
+import { describe, partsOf } from '$core/semantics';
 import { partGlyph, partTint } from '$lib/marks/parts';
 import { complete, type Offers } from './complete';
 import { partAt } from './part-at';
@@ -75,17 +67,17 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
         }),
         keymap.of([
           {
-            key: 'Mod-Enter',
+            key: keys.string.run.press[0],
             run: () => {
               context.run();
               return true;
             }
           },
-          { key: 'Mod-.', run: takeFix },
+          { key: keys.string.fix.press[0], run: takeFix },
           ...completionKeymap,
           ...lintKeymap,
           ...historyKeymap,
-          ...defaultKeymap.filter(({ key }) => key !== 'Mod-Enter')
+          ...defaultKeymap.filter(({ key }) => key !== keys.string.run.press[0])
         ]),
         EditorView.updateListener.of((update) => {
           if (update.docChanged) context.change(update.state.doc.toString());
@@ -107,7 +99,7 @@ const setsChanged = StateEffect.define<null>();
 
 /** What stands at a place, in plain words, and how many people it finds alone. */
 function whatMatches(view: EditorView, at: number, context: EditorContext): Tooltip | null {
-  const { query } = parseForm(view.state.doc.toString(), context.sets());
+  const { query } = parse(view.state.doc.toString(), context.sets());
   const part = query && partAt(query, at);
   if (!part?.at) return null;
   return {
@@ -187,7 +179,7 @@ function read(doc: Text, sets: SetQueries): Reading {
         marks.push({ from: lexeme.from, to: lexeme.to, mark: operator });
       if (lexeme.kind === 'scope') marks.push({ from: lexeme.from, to: lexeme.to, mark: scopeMark });
     }
-    const { query, muted } = parseForm(text, sets);
+    const { query, muted } = parse(text, sets);
     for (const { from, to } of muted) marks.push({ from, to, mark: mutedMark });
     for (const part of query ? partsOf(query) : []) {
       const tint = Decoration.mark({ attributes: { style: `border-bottom: 2px solid ${partTint(part.index)}` } });

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { parse } from '$core/query';
-import type { Answer } from '$server/api/contract';
-import { changeOf, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
+import { parse } from '$core/language';
+import type { Answer } from '$api';
+import { broughtBy, broughtByAll, changeOf, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
+import { changeWords, fullestLimit, judgedWords } from './ledger-words';
 
 type Row = NonNullable<Answer<'ledger'>['rows']>['possible'][number];
 const exact = (count: number) => ({ low: count, middle: count, high: count });
@@ -62,5 +63,52 @@ describe('lines of the ledger', () => {
     const misses = sortLines(lines(['0']), { sourceId: 'here', what: 'misses' }, whole);
     expect(misses.map(({ key }) => key).slice(0, 2)).toEqual(['0', '0.2']);
     expect(sortLines(lines(['0']), null, whole)).toEqual(lines(['0']));
+  });
+  it('sum up whom a part brings, over all sources', () => {
+    const judged = [
+      row([], 10, null, { brings: { fits: 5, misses: 9 } }),
+      row([0], 30, 50, { brings: { fits: 5, misses: 9 } }),
+      row([1], 7, 15, { excludes: true, brings: { fits: 1, misses: 4 } })
+    ];
+    const both = { ...answer(judged), there: answer(judged).here };
+    expect(broughtByAll(both)).toEqual({ fits: 10, misses: 18 });
+    expect(ledgerLines(query, new Set(), both).map(broughtBy)).toEqual([
+      { fits: 10, misses: 18 },
+      { fits: 2, misses: 8 }
+    ]);
+  });
+});
+
+describe('what is said of a line', () => {
+  const here = { id: 'here', sheet: { price: null } } as Parameters<typeof judgedWords>[1];
+  const [group, excluded] = lines([]);
+
+  it('is the change when it is left out, with a sign, and “about” where a count is not exact', () => {
+    const change = (line: NonNullable<typeof group>) => changeWords(line, here, answer(rows).here, 'possible');
+    expect([group!, excluded!].map(change)).toEqual(['+ 40', '+ 5']);
+    const guessed = answer(rows.map((one, i) => (i ? one : { ...one, alone: { low: 5, middle: 10, high: 20 } }))).here;
+    expect(changeWords(group!, here, guessed, 'possible')).toMatch(/^≈ \+ /);
+    expect(changeWords(group!, here, undefined, 'possible')).toBe('');
+  });
+  it('is the judged people for whom it alone decides, with the price of those where they cost something', () => {
+    const [, , , bad] = lines(['0']);
+    expect(judgedWords(group!, here, answer(rows).here, 'possible')).toBeNull();
+    const said = judgedWords(bad!, here, answer(rows).here, 'possible')!;
+    expect(said).toMatchObject({ fits: 1, misses: 8 });
+    expect(said.told).toContain('It alone brings 8 judged misses and 1 judged fits: 89 % misses');
+    const priced = { ...here, sheet: { price: { perSearch: 0, perRecord: 2, unit: 'EUR' } } } as typeof here;
+    expect(judgedWords(bad!, priced, answer(rows).here, 'possible')!.told).toContain(
+      'Price of those it alone brings: 14 EUR.'
+    );
+  });
+  it('is the limit of a source that the string comes nearest to', () => {
+    const told = { rendering: { use: { characters: 100, words: 30, operators: 2, nesting: 1 } } } as Answer<'ledger'>;
+    const source = (limits: object) => ({ sheet: { limits } }) as Parameters<typeof fullestLimit>[0];
+    expect(fullestLimit(source({ characters: 2000, words: 32, operators: null }), told)).toEqual({
+      kind: 'words',
+      used: 30,
+      most: 32
+    });
+    expect(fullestLimit(source({ characters: null, words: null, operators: null }), told)).toBeUndefined();
   });
 });

@@ -1,6 +1,6 @@
-import { isTerm, type Query, print } from '$core/query';
+import { isTerm, type Query, print } from '$core/language';
 import type { Interval } from '$core/measure';
-import type { Answer } from '$server/api/contract';
+import type { Answer } from '$api';
 
 type Reading = 'certain' | 'possible';
 type Figures = NonNullable<Answer<'ledger'>['rows']>[Reading][number];
@@ -14,6 +14,8 @@ export interface LedgerLine {
   part: number;
   level: number;
   text: string;
+  /** What it says, without the NOT around it. */
+  node: Query;
   excludes: boolean;
   isGroup: boolean;
   figures: Record<string, Figures>;
@@ -45,6 +47,7 @@ export function ledgerLines(
         part: root.kind === 'and' ? path[0]! : 0,
         level,
         text: print(node),
+        node,
         excludes,
         isGroup,
         figures: figures.get(key) ?? {}
@@ -56,6 +59,29 @@ export function ledgerLines(
   walk(query, [], false);
   return lines;
 }
+
+/** Judged people of a part, summed over the sources: a person judged at two sources is counted at each. */
+export interface Judged {
+  fits: number;
+  misses: number;
+}
+
+const sumOf = (counts: readonly Judged[]): Judged => ({
+  fits: counts.reduce((sum, { fits }) => sum + fits, 0),
+  misses: counts.reduce((sum, { misses }) => sum + misses, 0)
+});
+
+/** The judged people whom the whole string brings. */
+export const broughtByAll = (
+  answers: Readonly<Record<string, Answer<'ledger'> | undefined>>,
+  reading: Reading = 'possible'
+): Judged =>
+  sumOf(
+    Object.values(answers).flatMap((answer) => answer?.rows?.[reading].find(({ path }) => !path.length)?.brings ?? [])
+  );
+
+/** The judged people whom a part brings or, of an exclusion, throws out. */
+export const broughtBy = (line: LedgerLine): Judged => sumOf(Object.values(line.figures).map(({ brings }) => brings));
 
 /** What the ledger's changes are held against: the whole string. */
 export const wholeOf = (answer: Answer<'ledger'> | undefined, reading: Reading = 'possible'): Counted | undefined =>

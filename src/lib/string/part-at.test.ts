@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { setQueries, parse, print } from '$core/query';
+import { setQueries, parse, print } from '$core/language';
 import { partAt } from './part-at';
 
 const at = (text: string, place: number, sets?: ReturnType<typeof setQueries>) => {

@@ -1,4 +1,4 @@
-import { isTerm, type Query } from '$core/query';
+import { isTerm, type Query } from '$core/language';
 
 /** The smallest part of a query that stands at a place in its text and says something on its own. */
 export function partAt(query: Query, at: number): Query | null {

@@ -1,5 +1,5 @@
 import type { Rendering, Sheet } from '$core/dialect';
-import type { Problem } from '$core/query';
+import type { Problem } from '$core/language';
 
 /** A string to be read, with the word sets it may name and the sheets it is translated for. */
 export interface ReadingQuestion {

@@ -1,4 +1,4 @@
-import type { Problem } from '$core/query';
+import type { Problem } from '$core/language';
 import type { ReadingAnswer, ReadingQuestion, SourceReading } from './reading-messages';
 
 /** Milliseconds that the worker may be busy with an earlier text before it is stopped for a newer one. */

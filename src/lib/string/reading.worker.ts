@@ -1,5 +1,7 @@
-import { render, writeText, sourceProblems } from '$core/dialect';
-import { describe, layOut, parse, print, setQueries, simplify } from '$core/query';
+import { render, writeText } from '$core/dialect';
+import { layOut, print, setQueries } from '$core/language';
+import { readString, sourceProblems } from '$core/lint';
+import { describe, simplify } from '$core/semantics';
 import type { ReadingAnswer, ReadingQuestion } from './reading-messages';
 
 let latest = 0;
@@ -7,7 +9,7 @@ let latest = 0;
 /** Reads a string in full and translates it for every sheet, one answer at a time; stops when a newer one has come. */
 async function work({ id, text, sets, sheets }: ReadingQuestion): Promise<void> {
   const tell = (answer: ReadingAnswer) => postMessage(answer);
-  const { query, problems } = parse(text, setQueries(sets));
+  const { query, problems } = readString(text, setQueries(sets));
   const shorter = query && !sets.length && !text.includes('/*') ? simplify(query) : null;
   tell({
     id,

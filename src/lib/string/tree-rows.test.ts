@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isLeaf, outlineOf, setQueries, nodeAt } from '$core/query';
+import { isLeaf, outlineOf, setQueries, nodeAt } from '$core/language';
 import { treeRows, wordingsOf } from './tree-rows';
 
 const rows = (text: string, folded: string[] = []) =>

@@ -1,4 +1,4 @@
-import { isLeaf, type Outline, type OutlineGroup, type Path, type Scope } from '$core/query';
+import { isLeaf, type Outline, type OutlineGroup, type Path, type Scope } from '$core/language';
 
 /** One line of the tree of a string. */
 export interface TreeRow {

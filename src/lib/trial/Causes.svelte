@@ -1,8 +1,9 @@
 <script lang="ts">
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { percent } from '$lib/marks/format';
-  import type { Person } from '$core/corpus';
-  import { matchingOf, type MatchingRules, type Query } from '$core/query';
+  import type { Person } from '$core/people';
+  import { type Query } from '$core/language';
+  import { matchingOf, type MatchingRules } from '$core/semantics';
   import { causesOf } from '$core/suggest';
   import { fieldWords } from './field-words';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { count, counted } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   type Trial = Answer<'readTrial'>;
   interface Props {
@@ -59,7 +59,7 @@
     <ol>
       {#each trial.sample as { person, verdict, rank, untold }, i (rank)}
         <li style:height="{row}px">
-          <button class="plain" aria-current={i === at} onclick={() => onopen(i)}>
+          <button aria-current={i === at} onclick={() => onopen(i)}>
             <span
               class="sign"
               style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}
@@ -108,6 +108,11 @@
     min-width: 0;
   }
   button {
+    font: inherit;
+    background: none;
+    border: 0;
+    cursor: pointer;
+    text-align: left;
     display: flex;
     gap: 6px;
     width: 100%;

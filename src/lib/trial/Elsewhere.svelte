@@ -1,7 +1,7 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
-  import type { Person } from '$core/corpus';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Person } from '$core/people';
+  import type { Answer } from '$api';
 
   let { person, except }: { person: Person; except: string } = $props();
 
@@ -11,7 +11,7 @@
     others = [];
     const body = { person: $state.snapshot(person) as Person, except };
     const timer = setTimeout(() => {
-      call(contract.elsewhere, { body, signal: asking.signal }).then(
+      call('elsewhere', { body, signal: asking.signal }).then(
         (told) => (others = told),
         () => {}
       );

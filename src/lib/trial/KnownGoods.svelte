@@ -1,6 +1,6 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   interface Props {
     briefId: string;
@@ -14,7 +14,7 @@
   $effect(() => {
     const asking = new AbortController();
     const body = { text, sourceId: source.id };
-    call(contract.knownAt, { params: { id: briefId }, body, signal: asking.signal }).then(
+    call('knownAt', { params: { id: briefId }, body, signal: asking.signal }).then(
       (told) => (known = told),
       () => (known = [])
     );

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import type { Mark } from '$core/query';
+  import type { Mark } from '$core/semantics';
 
   let { text, marks }: { text: string; marks: readonly Mark[] } = $props();
 

@@ -1,8 +1,8 @@
 <script lang="ts">
+  import TextBox from '$lib/ui/TextBox.svelte';
   import { untrack } from 'svelte';
   import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
-  import { contract } from '$server/api/contract';
 
   interface Props {
     briefId: string;
@@ -17,7 +17,7 @@
   let known = untrack(() => note?.revision ?? 0);
   let refused: unknown = $state(null);
   let said = $state('');
-  let field: HTMLTextAreaElement | undefined = $state();
+  let field: HTMLTextAreaElement | null = $state(null);
   export const focus = () => field?.focus();
 
   // What is written elsewhere comes in while nothing is being written here.
@@ -31,7 +31,7 @@
     refused = null;
     said = '';
     try {
-      const kept = await call(contract.writeNote, {
+      const kept = await call('writeNote', {
         params: { id: briefId },
         body: { sourceId, personId, text, revision: known }
       });
@@ -50,35 +50,20 @@
   }
 </script>
 
-<label
-  >Note <span class="soft" role="status">{said}</span>
-  <textarea
-    bind:this={field}
-    bind:value={text}
-    rows="2"
-    maxlength="2000"
-    placeholder="what to remember of them (W)"
-    onchange={keep}
-    onkeydown={(event) => {
-      if (event.key === 'Escape') event.currentTarget.blur();
-    }}></textarea></label
->
+<TextBox
+  label="Note"
+  bind:ref={field}
+  bind:value={text}
+  rows="2"
+  maxlength="2000"
+  placeholder="what to remember of them (W)"
+  onchange={keep}
+  onkeydown={(event: KeyboardEvent & { currentTarget: HTMLElement }) => {
+    if (event.key === 'Escape') event.currentTarget.blur();
+  }}
+/>
+<span class="soft" role="status">{said}</span>
 <Refused problem={refused} />
 
 <style>
-  label {
-    display: block;
-    font-size: 13px;
-    color: var(--soft);
-  }
-  textarea {
-    width: 100%;
-    box-sizing: border-box;
-    font: inherit;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 4px 8px;
-    resize: vertical;
-  }
 </style>

@@ -1,73 +1,119 @@
 <script lang="ts">
+  import DataTable from 'carbon-components-svelte/src/DataTable/DataTable.svelte';
+  import Toolbar from 'carbon-components-svelte/src/DataTable/Toolbar.svelte';
+  import ToolbarBatchActions from 'carbon-components-svelte/src/DataTable/ToolbarBatchActions.svelte';
+  import ToolbarContent from 'carbon-components-svelte/src/DataTable/ToolbarContent.svelte';
+  import ToolbarSearch from 'carbon-components-svelte/src/DataTable/ToolbarSearch.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
+  import { saveFile } from '$lib/frame/save-file';
   import { verdicts } from '$lib/marks/verdicts';
+  import Act from '$lib/ui/Act.svelte';
   import type { Verdict } from '$core/measure';
-  import { countryName } from '$core/people';
-  import { contract, type Answer } from '$server/api/contract';
+  import { peopleCsv, rowOf, type Listed, type PersonRow } from './people-rows';
 
-  type Drawn = Answer<'whoGoes'>['goes']['sample'][number];
   interface Props {
     briefId: string;
     sourceId: string;
-    people: readonly Drawn[];
+    people: readonly Listed[];
     label: string;
     /** Called when a verdict was given, since figures follow from it. */
     onjudged: () => void;
   }
   let { briefId, sourceId, people, label, onjudged }: Props = $props();
 
+  const rows = $derived(people.map(rowOf));
+  const byId = $derived(new Map(people.map((one) => [one.person.id, one])));
+  let selected: string[] = $state([]);
+  const headers: { key: keyof PersonRow; value: string }[] = [
+    { key: 'rank', value: 'Shown at' },
+    { key: 'name', value: 'Name' },
+    { key: 'title', value: 'Title' },
+    { key: 'company', value: 'Firm' },
+    { key: 'country', value: 'Country' },
+    { key: 'verdict', value: 'Verdict' }
+  ];
+
   let refused: unknown = $state(null);
-  async function judge(one: Drawn, verdict: Verdict) {
+  /** Gives everybody the verdict, all or nobody; one who has it already has it taken back where they are alone. */
+  async function judge(ids: readonly string[], verdict: Verdict) {
     refused = null;
-    const back = one.verdict?.verdict === verdict;
-    try {
-      await call(contract.giveVerdict, {
-        params: { id: briefId },
-        body: {
+    const given = ids.flatMap((personId) => {
+      const one = byId.get(personId);
+      if (!one) return [];
+      const back = ids.length === 1 && one.verdict?.verdict === verdict;
+      return [
+        {
           sourceId,
-          personId: one.person.id,
+          personId,
           verdict: back ? null : verdict,
           reason: back ? '' : (one.verdict?.reason ?? ''),
           revision: one.verdict?.revision ?? 0
         }
-      });
+      ];
+    });
+    try {
+      for (let from = 0; from < given.length; from += 500)
+        await call('judgeMany', { params: { id: briefId }, body: { verdicts: given.slice(from, from + 500) } });
+      selected = [];
     } catch (problem) {
       refused = problem;
     }
     onjudged();
   }
-  const now = ({ person }: Drawn) => person.jobs?.find(({ to }) => !to);
 </script>
 
 <Refused problem={refused} />
-<table class="board" aria-label={label}>
-  <tbody>
-    {#each people as one (one.person.id)}
-      <tr>
-        <td>{one.person.name}</td>
-        <td>{now(one)?.title ?? ''}</td>
-        <td>{now(one)?.company ?? ''}</td>
-        <td class="soft">{one.person.country ? countryName(one.person.country) : ''}</td>
-        <td class="judge">
+<div role="group" aria-label={label}>
+  <DataTable
+    size="compact"
+    sortable
+    selectable
+    batchSelection
+    stickyHeader={rows.length > 100}
+    virtualize={rows.length > 100 ? { itemHeight: 32, maxVisibleRows: 12 } : undefined}
+    {headers}
+    {rows}
+    bind:selectedRowIds={selected}
+  >
+    <Toolbar size="sm">
+      <ToolbarBatchActions>
+        {#each Object.entries(verdicts) as [verdict, { sign, word }] (verdict)}
+          <Act onclick={() => judge(selected, verdict as Verdict)}>{sign} All {word.toLowerCase()}</Act>
+        {/each}
+      </ToolbarBatchActions>
+      <ToolbarContent>
+        <ToolbarSearch persistent shouldFilterRows placeholder="Find in {label.toLowerCase()}" />
+        <Act onclick={() => saveFile(peopleCsv(people), `${label.toLowerCase().replaceAll(' ', '-')}.csv`, 'text/csv')}
+          >Save as CSV</Act
+        >
+      </ToolbarContent>
+    </Toolbar>
+    <svelte:fragment slot="cell" let:row let:cell>
+      {#if cell.key === 'verdict'}
+        <span class="judge">
           {#each Object.entries(verdicts) as [verdict, { sign, word, colour }] (verdict)}
-            <button
-              class="quiet"
-              aria-pressed={one.verdict?.verdict === verdict}
-              aria-label="{one.person.name} is a {word.toLowerCase()}"
-              style:color={colour}
-              onclick={() => judge(one, verdict as Verdict)}>{sign} {word}</button
+            <Act
+              aria-pressed={(row as PersonRow).verdict === verdict}
+              aria-label="{(row as PersonRow).name} is a {word.toLowerCase()}"
+              style="color: {colour}"
+              onclick={() => judge([(row as PersonRow).id], verdict as Verdict)}>{sign} {word}</Act
             >
           {/each}
-        </td>
-      </tr>
-    {/each}
-  </tbody>
-</table>
+        </span>
+      {:else}{cell.value}{/if}
+    </svelte:fragment>
+  </DataTable>
+</div>
 
 <style>
-  td {
-    padding: 2px 10px;
-    font-size: 12.5px;
+  .judge {
+    display: flex;
+    gap: 4px;
+  }
+  .judge :global(.act.bx--btn) {
+    min-height: 22px;
+    padding: 0 7px;
+    font-size: 12px;
   }
 </style>

@@ -4,7 +4,7 @@
   import Marked from './Marked.svelte';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { countryName } from '$core/people';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   type Trial = Answer<'readTrial'>;
   let { trial, at }: { trial: Trial; at: number } = $props();

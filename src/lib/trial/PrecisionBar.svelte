@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import Figure from '$lib/marks/Figure.svelte';
   import { percent, percentRange } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
@@ -77,13 +79,11 @@
       >
     {/if}
     <br />
-    <label class="soft"
-      >Half-width <select bind:value={halfWidth}>
-        {#each halfWidths as width (width)}<option value={width}>±{Math.round(width * 100)} points</option>{/each}
-      </select></label
-    >
+    <Pick label="Half-width" bind:value={halfWidth}>
+      {#each halfWidths as width (width)}<option value={width}>±{Math.round(width * 100)} points</option>{/each}
+    </Pick>
     {#if toDraw}
-      <button class="quiet" onclick={() => onmore(toDraw)}>Draw {toDraw} more ({sampled + toDraw} in all)</button>
+      <Act onclick={() => onmore(toDraw)}>Draw {toDraw} more ({sampled + toDraw} in all)</Act>
     {/if}
   </div>
 </section>

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
+  import Act from '$lib/ui/Act.svelte';
   import { count } from '$lib/marks/format';
-  import type { Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
   import { isUnderWay } from './under-way';
 
   interface Props {
@@ -31,14 +33,19 @@
       : ''}.
     {trial.problem}
   </p>
-  <progress max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)} value={progress.rows} aria-label="Rows so far"
-  ></progress>
+  <ProgressBar
+    size="sm"
+    max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)}
+    value={progress.rows}
+    labelText="Rows so far"
+    hideLabel
+  />
   <div>
     {#if isUnderWay(trial)}
-      <button class="quiet" onclick={onstop}>Stop</button>
+      <Act onclick={onstop}>Stop</Act>
       <span class="soft">What has come is kept; it goes on from there, also after a restart.</span>
     {:else}
-      <button class="quiet main" onclick={onresume}>Go on</button>
+      <Act look="main" onclick={onresume}>Go on</Act>
     {/if}
   </div>
   {#if events.length}
@@ -56,10 +63,6 @@
     display: grid;
     gap: 10px;
     font-size: 14px;
-  }
-  progress {
-    width: 100%;
-    accent-color: var(--accent);
   }
   ul {
     font-size: 13px;

@@ -1,9 +1,13 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
   import type { Snippet } from 'svelte';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Verdict } from '$core/measure';
   import type { FactCheck } from '$core/persona';
+  import type { Onward } from './onward.svelte';
   import { reasons } from './reasons';
+  import Tick from '$lib/ui/Tick.svelte';
 
   interface Props {
     checks: readonly FactCheck[];
@@ -19,17 +23,30 @@
     ongive: (verdict: Verdict) => void;
     onreason: (reason: string) => void;
     onback: () => void;
+    onward: Onward;
     children?: Snippet | undefined;
   }
-  let { checks, verdict, reason, byRule, elsewhere, conflict, onsettle, ongive, onreason, onback, children }: Props =
-    $props();
+  let {
+    checks,
+    verdict,
+    reason,
+    byRule,
+    elsewhere,
+    conflict,
+    onsettle,
+    ongive,
+    onreason,
+    onback,
+    onward,
+    children
+  }: Props = $props();
 
   const signs = {
     met: { sign: '✓', colour: 'var(--accent)' },
     'not met': { sign: '✕', colour: 'var(--warm)' },
     unknown: { sign: '◐', colour: 'var(--grey)' }
   };
-  let own: HTMLInputElement | undefined = $state();
+  let own: HTMLInputElement | null = $state(null);
   export const focusReason = () => own?.focus();
 </script>
 
@@ -44,15 +61,15 @@
   {/each}
   <div class="give">
     {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
-      <button
-        class="plain"
-        class:on={verdict === name}
+      <Act
+        look="plain"
         aria-pressed={verdict === name}
-        style:--tint={colour}
+        style="--tint: {colour}"
         onclick={() => ongive(name as Verdict)}
+        class={verdict === name ? 'on' : ''}
       >
         <span><b style:color={colour}>{sign}</b> {word}</span><kbd>{key}</kbd>
-      </button>
+      </Act>
     {/each}
   </div>
   <div class="why">
@@ -67,24 +84,24 @@
             ? ', '
             : ''}<b>{verdicts[said].word.toLowerCase()}</b> at {at}{/each}. The newest counts, once.
         {#each [...new Set(conflict.map((one) => one.verdict))] as said (said)}
-          <button class="plain" onclick={() => onsettle(said)}>Make all {verdicts[said].word.toLowerCase()}</button>
+          <Act look="plain" onclick={() => onsettle(said)}>Make all {verdicts[said].word.toLowerCase()}</Act>
         {/each}
       </div>
     {/if}
     <span class="soft">Because</span>
     <div>
       {#each reasons as text, i (text)}
-        <button
-          class="plain"
-          class:on={reason === text}
+        <Act
+          look="plain"
           aria-pressed={reason === text}
           disabled={!verdict}
-          onclick={() => onreason(reason === text ? '' : text)}>{i + 1} {text}</button
+          onclick={() => onreason(reason === text ? '' : text)}
+          class={reason === text ? 'on' : ''}>{i + 1} {text}</Act
         >
       {/each}
     </div>
-    <input
-      bind:this={own}
+    <Field
+      bind:ref={own}
       aria-label="A reason of your own"
       placeholder="or in your own words (N)"
       maxlength="500"
@@ -96,9 +113,10 @@
       }}
     />
     {@render children?.()}
+    <Tick label="go on to the next by itself" checked={onward.on} ontick={(on) => onward.switch(on)} />
     <p class="soft keys">
       <kbd>←</kbd> <kbd>→</kbd> go through ·
-      <button class="plain link" disabled={!verdict} onclick={onback}>take back</button> <kbd>⌫</kbd>
+      <Act look="plain" disabled={!verdict} onclick={onback} class="link">take back</Act> <kbd>⌫</kbd>
     </p>
   </div>
 </aside>
@@ -129,7 +147,7 @@
     padding: 12px 14px;
     border-top: 1px solid var(--line);
   }
-  .give button {
+  .give :global(.act.bx--btn) {
     border: 1px solid var(--line);
     padding: 8px 6px;
     text-align: center;
@@ -138,7 +156,7 @@
     gap: 4px;
     justify-items: center;
   }
-  .give button.on {
+  .give :global(.act.bx--btn.on) {
     border-color: var(--tint);
     box-shadow: inset 0 0 0 1px var(--tint);
     background: var(--sheet-2);
@@ -147,28 +165,18 @@
     padding: 0 14px 12px;
     font-size: 13px;
   }
-  .why div button {
+  .why div :global(.act.bx--btn) {
     border: 1px solid var(--line);
     padding: 2px 8px;
     margin: 3px 5px 3px 0;
   }
-  .why div button.on {
+  .why div :global(.act.bx--btn.on) {
     background: var(--warm-2);
     border-color: var(--warm);
   }
-  .why button:disabled {
+  .why :global(.act.bx--btn:disabled) {
     color: var(--grey);
     cursor: default;
-  }
-  input {
-    width: 100%;
-    box-sizing: border-box;
-    font: inherit;
-    color: inherit;
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 4px 8px;
-    margin: 4px 0 10px;
   }
   .rule {
     background: var(--sheet-2);
@@ -176,7 +184,7 @@
     padding: 4px 8px;
     margin-bottom: 6px;
   }
-  .link {
+  div :global(.link) {
     text-decoration: underline;
   }
 </style>

@@ -80,6 +80,11 @@ export class KeptVerdicts {
     for (const [personId, wish] of [...this.failed]) await this.give(personId, this.kept.get(personId) ?? null, wish);
   }
 
+  /** Notes a verdict that the server gave otherwise than by a wish. */
+  note(personId: string, verdict: KeptVerdict): void {
+    this.kept.set(personId, verdict);
+  }
+
   /** Lets go of what this page knows of a person: it was changed otherwise. */
   forget(personId: string): void {
     this.kept.delete(personId);

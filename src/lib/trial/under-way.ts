@@ -1,4 +1,4 @@
-import type { Answer } from '$server/api/contract';
+import type { Answer } from '$api';
 
 /** Whether a trial is still to come to its end by itself. */
 export const isUnderWay = ({ state }: Pick<Answer<'readTrial'>, 'state'>): boolean =>

@@ -1,8 +1,13 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import { about } from '$lib/marks/format';
   import { groupOf, type WordingRow } from '$core/persona';
-  import { tokenKeys, quoted } from '$core/query';
+  import { tokenKeys, quoted } from '$core/language';
   import type { Interval } from '$core/measure';
+  import { wordingName } from './word-set-edits';
 
   interface Props {
     rows: readonly WordingRow[];
@@ -23,7 +28,6 @@
   let chosen: ReadonlySet<string> = $state.raw(new Set());
   let last = $state(0);
 
-  const keyOf = (text: string) => tokenKeys(text).join(' ');
   const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
   const countIn = (source: string, text: string) => {
     const count = counts[source]?.get(text);
@@ -32,9 +36,13 @@
   const isIdle = (text: string) =>
     sources.length > 0 && sources.every(({ id }) => counts[id]?.has(text) && countIn(id, text) <= 0);
 
-  const shown = $derived.by(() => {
+  /** Proposals that find nobody crowd those that do: they are folded until they are asked for. */
+  let withIdle = $state(false);
+  const isFolded = (row: WordingRow) =>
+    !withIdle && row.state === 'proposed' && isIdle(row.text) && !house.has(wordingName(row.text));
+  const wantedRows = $derived.by(() => {
     const wanted = filter.trim().toLowerCase();
-    const kept = rows.filter(
+    return rows.filter(
       (row) =>
         (show === 'all'
           ? row.state !== 'refused'
@@ -43,6 +51,10 @@
             : row.state === show) &&
         (!wanted || [row.text, row.why, row.language].some((text) => text.toLowerCase().includes(wanted)))
     );
+  });
+  const folded = $derived(wantedRows.filter(isFolded).length);
+  const shown = $derived.by(() => {
+    const kept = wantedRows.filter((row) => !isFolded(row));
     if (!sort) return kept;
     const { by, down } = sort;
     const value = (row: WordingRow): string | number =>
@@ -106,24 +118,27 @@
     );
 </script>
 
-<div class="acts fields">
-  <input type="search" placeholder="Find a wording" aria-label="Find a wording" bind:value={filter} />
-  <select aria-label="Show" bind:value={show}>
+<div class="acts">
+  <Field type="search" placeholder="Find a wording" aria-label="Find a wording" bind:value={filter} />
+  <Pick aria-label="Show" bind:value={show}>
     <option value="all">all but refused</option>
     <option value="set">in the set</option>
     <option value="proposed">proposals</option>
     <option value="refused">refused</option>
-  </select>
+  </Pick>
   <span class="soft" role="status">{chosen.size ? `${chosenRows.length} chosen` : `${shown.length} shown`}</span>
-  <button class="quiet" disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}
-    >Take <kbd>↵</kbd></button
+  {#if folded || withIdle}
+    <Act look="plain" aria-expanded={withIdle} onclick={() => (withIdle = !withIdle)}
+      >{withIdle ? 'Fold those that find nobody' : `and ${folded} that find nobody`}</Act
+    >
+  {/if}
+  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}>Take <kbd>↵</kbd></Act>
+  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
+    >Set aside <kbd>S</kbd></Act
   >
-  <button class="quiet" disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
-    >Set aside <kbd>S</kbd></button
-  >
-  <button class="quiet" disabled={!targets.length} onclick={() => act(onrefuse, targets)}>Refuse <kbd>R</kbd></button>
-  <button class="quiet" disabled={!targets.length} onclick={() => act(onremove, targets)}>Remove <kbd>Del</kbd></button>
-  <button class="quiet" onclick={copyChosen}>Copy {targets.length ? 'the chosen' : 'those in use'} as a group</button>
+  <Act disabled={!targets.length} onclick={() => act(onrefuse, targets)}>Refuse <kbd>R</kbd></Act>
+  <Act disabled={!targets.length} onclick={() => act(onremove, targets)}>Remove <kbd>Del</kbd></Act>
+  <Act onclick={copyChosen}>Copy {targets.length ? 'the chosen' : 'those in use'} as a group</Act>
 </div>
 
 <div class="scroll">
@@ -131,11 +146,11 @@
     <thead>
       <tr>
         <th class="tick"><span class="visually-hidden">Chosen</span></th>
-        <th aria-sort={sorted('text')}><button class="plain" onclick={() => sortBy('text')}>Wording</button></th>
-        <th aria-sort={sorted('why')}><button class="plain" onclick={() => sortBy('why')}>Why</button></th>
+        <th aria-sort={sorted('text')}><Act look="plain" onclick={() => sortBy('text')}>Wording</Act></th>
+        <th aria-sort={sorted('why')}><Act look="plain" onclick={() => sortBy('why')}>Why</Act></th>
         {#each sources as source (source.id)}
           <th class="count" aria-sort={sorted(source.id)}
-            ><button class="plain" onclick={() => sortBy(source.id)}>{source.name}</button></th
+            ><Act look="plain" onclick={() => sortBy(source.id)}>{source.name}</Act></th
           >
         {/each}
       </tr>
@@ -151,32 +166,28 @@
           onkeydown={(event) => keys(event, i)}
         >
           <td class="tick"
-            ><input
-              type="checkbox"
+            ><Tick
+              label="Choose {row.text}"
+              hideLabel
               tabindex="-1"
-              aria-label="Choose {row.text}"
               checked={chosen.has(row.text)}
-              onclick={(event) => choose(i, event)}
+              ontick={(_, event) => choose(i, event)}
             /></td
           >
           <td>
             {#if row.state === 'proposed' || row.state === 'refused'}
-              <button
-                class="quiet take"
-                tabindex="-1"
-                aria-label="Take {row.text}"
-                onclick={() => onuse([row.text], true)}>+</button
+              <Act tabindex="-1" aria-label="Take {row.text}" onclick={() => onuse([row.text], true)} class="take"
+                >+</Act
               >
               <span class="mono">{written(row.text)}</span>
             {:else}
-              <label
-                ><input
-                  type="checkbox"
-                  tabindex="-1"
-                  checked={row.state === 'in use'}
-                  onchange={(event) => onuse([row.text], event.currentTarget.checked)}
-                /> <span class="mono">{written(row.text)}</span></label
-              >
+              <Tick
+                label={written(row.text)}
+                tabindex="-1"
+                class="mono"
+                checked={row.state === 'in use'}
+                ontick={(on) => onuse([row.text], on)}
+              />
             {/if}
           </td>
           <td class="why">
@@ -184,8 +195,8 @@
             <span class="soft">{row.language}</span>
             {#if row.coveredBy}<span class="note">free of cost: “{row.coveredBy}” finds them all</span>{/if}
             {#if isIdle(row.text)}<span class="note warm">finds nobody in any source</span>{/if}
-            {#if row.state === 'proposed' && house.has(keyOf(row.text))}<span class="note"
-                >{house.get(keyOf(row.text)) ? 'taken' : 'refused'} by the house before</span
+            {#if row.state === 'proposed' && house.has(wordingName(row.text))}<span class="note"
+                >{house.get(wordingName(row.text)) ? 'taken' : 'refused'} in another brief</span
               >{/if}
           </td>
           {#each sources as source (source.id)}
@@ -223,13 +234,13 @@
     z-index: 1;
     border-bottom: 1px solid var(--line);
   }
-  th button {
+  th :global(.act.bx--btn) {
     font-weight: 600;
   }
-  [aria-sort='ascending'] button::after {
+  [aria-sort='ascending'] :global(.act.bx--btn::after) {
     content: ' ↑';
   }
-  [aria-sort='descending'] button::after {
+  [aria-sort='descending'] :global(.act.bx--btn::after) {
     content: ' ↓';
   }
   td {
@@ -245,7 +256,7 @@
     width: 90px;
     white-space: nowrap;
   }
-  .take {
+  div :global(.take) {
     padding: 0 7px;
   }
   .aside .mono {
@@ -265,8 +276,5 @@
   }
   .warm {
     color: var(--warm);
-  }
-  input[type='checkbox'] {
-    accent-color: var(--accent);
   }
 </style>

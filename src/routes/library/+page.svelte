@@ -1,5 +1,9 @@
 <script lang="ts">
-  import { goto, invalidate } from '$app/navigation';
+  import { reload } from '$lib/kept/reload';
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -7,8 +11,7 @@
   import { saveFile } from '$lib/frame/save-file';
   import WordSetForm from '$lib/library/WordSetForm.svelte';
   import { count } from '$lib/marks/format';
-  import type { NamedSet } from '$core/query';
-  import { contract } from '$server/api/contract';
+  import type { NamedSet } from '$core/language';
 
   let { data } = $props();
   let refused: unknown = $state(null);
@@ -29,7 +32,7 @@
     told = '';
     try {
       told = await work();
-      await invalidate('eave:word-sets');
+      await reload('eave:word-sets');
       return true;
     } catch (problem) {
       refused = problem;
@@ -39,40 +42,36 @@
 
   const create = (set: NamedSet) =>
     attempt(async () => {
-      await call(contract.createWordSet, { body: set });
+      await call('createWordSet', { body: set });
       return `@${set.name} is in the library.`;
     });
   const change = (set: NamedSet, revision: number, seen: string[]) =>
     attempt(async () => {
       const { name, ...rest } = set;
-      await call(contract.writeWordSet, { params: { name }, body: { ...rest, revision, seen } });
+      await call('writeWordSet', { params: { name }, body: { ...rest, revision, seen } });
       return `@${name} is kept${seen.length ? ` and changed in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
     });
   const remove = (name: string) =>
     attempt(async () => {
-      await call(contract.deleteWordSet, { params: { name } });
+      await call('deleteWordSet', { params: { name } });
       await open(null);
       return `@${name} is deleted.`;
     });
 
   async function save(format: 'json' | 'csv') {
     await attempt(async () => {
-      const { text } = await call(contract.exportWordSets, { query: { format } });
+      const { text } = await call('exportWordSets', { query: { format } });
       saveFile(text, `word-sets.${format}`, format === 'json' ? 'application/json' : 'text/csv');
       return '';
     });
   }
-  async function take(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function take(file: File) {
     await attempt(async () => {
-      const { added, extended, unchanged, wordings } = await call(contract.importWordSets, {
+      const { added, extended, unchanged, wordings } = await call('importWordSets', {
         body: { text: await file.text() }
       });
       return `${file.name}: ${added} set${added === 1 ? '' : 's'} added, ${extended} extended, ${unchanged} unchanged; ${count(wordings)} wordings new.`;
     });
-    input.value = '';
   }
 </script>
 
@@ -83,17 +82,17 @@
     shows in all strings that use the set; versions that were kept stay as they were.
   </p>
   <a href="/library/places">Regions and consent</a>
-  <button class="quiet" onclick={() => save('json')}>Export JSON</button>
-  <button class="quiet" onclick={() => save('csv')}>Export CSV</button>
-  <label class="file">Import <input type="file" accept=".json,.csv,.txt" onchange={take} /></label>
-  <button class="quiet main" onclick={() => open('')}>New word set</button>
+  <Act onclick={() => save('json')}>Export JSON</Act>
+  <Act onclick={() => save('csv')}>Export CSV</Act>
+  <FileButton label="Import" accept={['.json', '.csv', '.txt']} onfile={take} />
+  <Act look="main" onclick={() => open('')}>New word set</Act>
 </div>
 <Refused problem={refused} />
 {#if told}<p class="told" role="status">{told}</p>{/if}
 
 <div class="grid">
   <div>
-    <input
+    <Field
       class="filter"
       type="search"
       placeholder="Find a set or a wording"
@@ -106,7 +105,7 @@
         {#each shown as set (set.name)}
           <tr aria-current={set.name === openName ? 'true' : undefined}>
             <td>
-              <button class="plain name mono" onclick={() => open(set.name)}>@{set.name}</button>
+              <Act look="plain" onclick={() => open(set.name)} class="name mono">@{set.name}</Act>
               <div class="soft">
                 {set.kind === 'unwanted' ? 'to exclude' : 'wanted'}{set.note ? ` · ${set.note}` : ''}
               </div>
@@ -149,7 +148,7 @@
   .grid > :only-child {
     grid-column: 1 / -1;
   }
-  .filter {
+  div :global(.filter) {
     font: inherit;
     color: var(--ink);
     background: var(--sheet);
@@ -161,7 +160,7 @@
   .told {
     margin-bottom: 10px;
   }
-  .name {
+  div :global(.name) {
     font-weight: 600;
     color: var(--accent);
   }

@@ -1,13 +1,19 @@
 <script lang="ts">
+  import Fold from '$lib/ui/Fold.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import { onMount } from 'svelte';
-  import { goto, invalidate } from '$app/navigation';
+  import { goto } from '$app/navigation';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import Retention from '$lib/sources/Retention.svelte';
+  import { watchAll } from '$lib/kept/changes';
+  import { reload } from '$lib/kept/reload';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import ImportDesk from '$lib/imports/ImportDesk.svelte';
   import { count } from '$lib/marks/format';
   import { factLabel, type Sheet, generalSheets } from '$core/dialect';
-  import { contract, type Answer } from '$server/api/contract';
+  import type { Answer } from '$api';
 
   let { data } = $props();
   type Source = Answer<'listSources'>[number];
@@ -45,17 +51,16 @@
     ].join(' ');
   }
 
-  onMount(() => {
-    const poll = setInterval(() => {
-      if (data.sources.some((source) => source.readiness.state === 'preparing')) void invalidate('eave:sources');
-    }, 1500);
-    return () => clearInterval(poll);
-  });
+  onMount(() =>
+    watchAll((changed) => {
+      if (changed.sources) void reload('eave:sources');
+    })
+  );
 
   async function start(sheet: Sheet) {
     refused = null;
     try {
-      const made = await call(contract.createByHand, { body: { sheet } });
+      const made = await call('createByHand', { body: { sheet } });
       await goto(`/sources/${made.id}`);
     } catch (problem) {
       refused = problem;
@@ -72,24 +77,24 @@
   async function switchFault(source: Source, fault: keyof typeof faultWords, on: boolean) {
     refused = null;
     try {
-      await call(contract.switchFaults, {
+      await call('switchFaults', {
         params: { source: source.id },
         body: { ...$state.snapshot(source.faults)!, [fault]: on }
       });
     } catch (problem) {
       refused = problem;
     }
-    await invalidate('eave:sources');
+    await reload('eave:sources');
   }
 
   async function remove(source: Source) {
     refused = null;
     try {
-      await call(contract.deleteSource, { params: { source: source.id } });
+      await call('deleteSource', { params: { source: source.id } });
     } catch (problem) {
       refused = problem;
     }
-    await invalidate('eave:sources');
+    await reload('eave:sources');
   }
 </script>
 
@@ -115,25 +120,19 @@
           <td>{asking(source.sheet)}</td>
           <td>{counting(source.sheet)}</td>
           <td
-            >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><button
-                class="quiet"
-                onclick={() => (deleting = source)}>Delete</button
+            >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Act onclick={() => (deleting = source)}
+                >Delete</Act
               >{/if}
             {#if source.faults}
-              <details>
-                <summary>Faults ({Object.values(source.faults).filter(Boolean).length} on)</summary>
+              <Fold title="Faults ({Object.values(source.faults).filter(Boolean).length} on)">
                 {#each Object.entries(faultWords) as [fault, words] (fault)}
-                  <label
-                    ><input
-                      type="checkbox"
-                      checked={source.faults[fault as keyof typeof faultWords]}
-                      onchange={(event) =>
-                        switchFault(source, fault as keyof typeof faultWords, event.currentTarget.checked)}
-                    />
-                    {words}</label
-                  >
+                  <Tick
+                    label={words}
+                    checked={source.faults[fault as keyof typeof faultWords]}
+                    ontick={(on) => switchFault(source, fault as keyof typeof faultWords, on)}
+                  />
                 {/each}
-              </details>
+              </Fold>
             {/if}</td
           >
         </tr>
@@ -147,10 +146,11 @@
       the place is asked.
     </p>
     {#each generalSheets as sheet (sheet.id)}
-      <button class="quiet" onclick={() => start(sheet)} title={sheet.about}>{sheet.name}</button>
+      <Act onclick={() => start(sheet)} title={sheet.about}>{sheet.name}</Act>
     {/each}
   </section>
-  <ImportDesk files={data.sources.filter(({ kind }) => kind === 'file')} ondone={() => invalidate('eave:sources')} />
+  <ImportDesk files={data.sources.filter(({ kind }) => kind === 'file')} ondone={() => reload('eave:sources')} />
+  <Retention rules={data.retention} />
 </div>
 
 <Modal
@@ -196,12 +196,5 @@
   }
   td {
     font-size: 13px;
-  }
-  details label {
-    display: block;
-    white-space: nowrap;
-  }
-  details input {
-    accent-color: var(--accent);
   }
 </style>

@@ -1,9 +1,9 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ fetch, depends }) => {
+  const ask = asking(fetch);
   depends('eave:sources');
-  return { sources: await orErrorPage(call(contract.listSources, { fetch })) };
+  const [sources, retention] = await Promise.all([ask('listSources'), ask('retention')]);
+  return { sources, retention };
 };

@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { contract } from './contract';
+import { contract } from '$api';
 import { openApi } from './openapi';
 
 const routes = 'src/routes/api';
@@ -30,20 +30,32 @@ describe('the contract', () => {
     );
   });
 
+  const document = openApi();
+  const schemas = document.components.schemas as Record<string, { properties?: object; required?: string[] }>;
+
   it('becomes an OpenAPI document that describes each', () => {
-    const document = openApi();
     expect(document.openapi).toBe('3.1.0');
-    const written = Object.values(document.paths).flatMap((path) => Object.values(path)) as {
-      operationId: string;
-      responses: object;
-    }[];
+    const written = Object.values(document.paths).flatMap((path) => Object.values(path)) as { operationId: string }[];
     expect(written.map(({ operationId }) => operationId).sort()).toEqual(Object.keys(contract).sort());
     const put = document.paths['/api/briefs/{id}/persona']!.put as {
       requestBody: { content: Record<string, { schema: { properties: object } }> };
       parameters: object[];
     };
-    expect(put.requestBody.content['application/json']!.schema.properties).toHaveProperty('revision');
+    expect(put.requestBody.content['application/json']!.schema.properties).toMatchObject({
+      revision: { type: 'integer' },
+      body: { $ref: '#/components/schemas/PersonaSent' }
+    });
     expect(put.parameters).toMatchObject([{ name: 'id', in: 'path', required: true }]);
-    expect(() => JSON.stringify(document)).not.toThrow();
+  });
+
+  it('says once what many operations share', () => {
+    const text = JSON.stringify(document);
+    const referred = [...text.matchAll(/"\$ref":"([^"]+)"/g)].map(([, to]) => to!);
+    expect(referred.length).toBeGreaterThan(200);
+    for (const to of new Set(referred)) expect(document).toHaveProperty(to.slice(2).split('/'));
+    expect(text.length).toBeLessThan(190_000);
+    // What has a default need not be sent, and is always answered.
+    expect(schemas.Sheet!.required).toContain('tells');
+    expect(schemas.SheetSent!.required).not.toContain('tells');
   });
 });

@@ -1,8 +1,15 @@
 import type { RequestEvent, RequestHandler } from '@sveltejs/kit';
-import { ConnectionError, DatabaseError, ForeignKeyConstraintError } from 'sequelize';
-import type { z } from 'zod';
+import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
+import type * as z from 'zod';
+import { driverErrorOf, isDatabaseAway, isDiskFull } from '../database/away';
+import { environment } from '../environment';
+import { log } from '../log';
 import { Refusal } from '../refusal';
-import type { Operation } from './contract';
+import { askingFor, type Asker } from '../workers/asker';
+import { Json } from '../workers/people';
+import type { AnyOperation, Operation } from '$api';
+import { check } from '../check';
+import { readJsonBody } from './read-body';
 
 interface Given<P, Q, B> {
   params: P;
@@ -14,7 +21,46 @@ interface Given<P, Q, B> {
 /** A request handler for an operation: validates what comes in, and answers JSON or an RFC 9457 problem. */
 export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   operation: Operation<P, Q, B, R>,
-  handle: (given: Given<z.output<P>, z.output<Q>, z.output<B>>) => Promise<z.input<R> | void>
+  handle: (given: Given<z.output<P>, z.output<Q>, z.output<B>>) => Promise<z.input<R> | Json<z.input<R>> | void>
+): RequestHandler {
+  const takesBody = !operation.body.safeParse(undefined).success;
+  return answering(operation, async ({ params, query, event }) => {
+    const body = takesBody
+      ? check(operation.body, await readJsonBody(event.request, operation.bodyLimit), 'what was sent')
+      : (undefined as z.output<B>);
+    const answer = await handle({ params, query, body, event });
+    if (environment().checkAnswers) checkAnswer(operation, answer);
+    if (answer instanceof Json) return jsonBytes(answer.bytes, operation.status);
+    return operation.status === 204
+      ? new Response(null, { status: 204 })
+      : Response.json(answer, { status: operation.status });
+  });
+}
+
+/** Throws, naming the fields alone, where an answer is not what its schema says. */
+function checkAnswer(operation: AnyOperation, answer: unknown): void {
+  const told: unknown = answer instanceof Json ? JSON.parse(new TextDecoder().decode(answer.bytes)) : answer;
+  const read = operation.response.safeParse(told);
+  if (read.success) return;
+  const wrong = read.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
+  throw new Error(`${operation.method} ${operation.path} answers otherwise than its schema says: ${wrong.join('; ')}`);
+}
+
+/** A request handler for an operation whose body, or answer, is read or written elsewhere. */
+export function rawEndpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  operation: Operation<P, Q, B, R>,
+  handle: (given: Omit<Given<z.output<P>, z.output<Q>, never>, 'body'>) => Promise<Response>
+): RequestHandler {
+  return answering(operation, handle);
+}
+
+/** An answer that was written as JSON elsewhere. */
+export const jsonBytes = (json: Uint8Array<ArrayBuffer>, status: number = 200): Response =>
+  new Response(json, { status, headers: { 'content-type': 'application/json' } });
+
+function answering<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  operation: Operation<P, Q, B, R>,
+  handle: (given: Omit<Given<z.output<P>, z.output<Q>, never>, 'body'>) => Promise<Response>
 ): RequestHandler {
   const takesParams = operation.path.includes('{');
   return async (event) => {
@@ -22,63 +68,20 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
       const search = Object.fromEntries(event.url.searchParams);
       const params = check(operation.params, takesParams ? event.params : undefined, 'the address');
       const query = check(operation.query, Object.keys(search).length ? search : undefined, 'the address');
-      const body = operation.body.safeParse(undefined).success
-        ? (undefined as z.output<B>)
-        : check(operation.body, (operation.upgrade ?? same)(await readBody(event.request)), 'what was sent');
-      const answer = await handle({ params, query, body, event });
-      return operation.status === 204
-        ? new Response(null, { status: 204 })
-        : Response.json(answer, { status: operation.status });
+      return await askingFor(askerOf(event, operation), () => handle({ params, query, event }));
     } catch (error) {
-      return problemResponse(error, `${event.request.method} ${event.url.pathname}`);
+      return problemResponse(error, event.route.id ?? '', event.locals.requestId);
     }
   };
 }
 
-const same = (raw: unknown) => raw;
+/** Each tab of a page names itself, so that those who ask much take turns with the others. */
+const pageHeader = 'x-eave-page';
 
-const halfSign = /\\u[dD][89a-fA-F]/;
-const loneSurrogate = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
-
-async function readBody(request: Request): Promise<unknown> {
-  try {
-    const text = await request.text();
-    // PostgreSQL keeps no half of a sign, as a text cut in the middle of one may end with.
-    return halfSign.test(text)
-      ? JSON.parse(text, (_, value: unknown) =>
-          typeof value === 'string' ? value.replaceAll(loneSurrogate, '\ufffd') : value
-        )
-      : JSON.parse(text);
-  } catch (error) {
-    if (error instanceof SyntaxError) throw new Refusal(400, 'Not JSON', 'What was sent is not valid JSON.');
-    throw error;
-  }
+function askerOf({ request }: RequestEvent, { within }: AnyOperation): Asker {
+  const id = request.headers.get(pageHeader)?.slice(0, 60) ?? 'no page';
+  return { id, signal: request.signal, ...(within !== undefined && { within }) };
 }
-
-function check<S extends z.ZodType>(schema: S, value: unknown, where: string): z.output<S> {
-  const read = schema.safeParse(value);
-  if (read.success) return read.data;
-  const issues = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
-  const [first] = issues;
-  throw new Refusal(422, 'Not accepted', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, {
-    issues
-  });
-}
-
-/** Whether an error means that the database cannot be reached now. */
-export function isDatabaseAway(error: unknown): boolean {
-  if (error instanceof ConnectionError) return true;
-  const cause = error instanceof DatabaseError ? error.parent : error;
-  const { code, message } = (cause ?? {}) as { code?: string; message?: string };
-  return (
-    /^(57P0[123]|08\w{3}|ECONN\w+|EPIPE)$/.test(code ?? '') ||
-    /Connection terminated|ConnectionManager/.test(message ?? '')
-  );
-}
-
-/** PostgreSQL's text and JSON cannot hold the character zero. */
-const isZeroByte = (error: unknown) =>
-  error instanceof DatabaseError && /^(22021|22P05)$/.test((error.parent as { code?: string }).code ?? '');
 
 const known = (error: unknown): Refusal | null => {
   if (error instanceof Refusal) return error;
@@ -88,36 +91,63 @@ const known = (error: unknown): Refusal | null => {
       'Database away',
       'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.'
     );
+  if (isDiskFull(error))
+    return new Refusal(
+      507,
+      'Disk full',
+      'There is no room left on the disk, so nothing was kept. Make room on the machine that Eave or its database runs on, then try again.'
+    );
   if (error instanceof ForeignKeyConstraintError)
     return new Refusal(
       404,
       'Not there',
       'What this belongs to is not there, or not any more: it may have been deleted in another tab. Nothing was changed; load the page again.'
     );
-  if (isZeroByte(error))
+  if (error instanceof UniqueConstraintError)
+    return new Refusal(
+      409,
+      'There already',
+      'Something of this is there already, or was sent twice. Nothing was changed; load the page again.'
+    );
+  // PostgreSQL's text and JSON cannot hold the character zero, nor half a sign.
+  const { code = '' } = driverErrorOf(error);
+  if (/^(22021|22P05)$/.test(code))
     return new Refusal(
       422,
       'Not accepted',
       'The text holds a character that cannot be kept (code zero). Take it out and try again.'
     );
-  if ((error as { status?: number }).status === 413)
+  if (/^(22003|22P02|22007|22008)$/.test(code))
+    return new Refusal(422, 'Not accepted', 'A number or a date in what was sent is beyond what can be kept.');
+  if ((error as { status?: number } | null)?.status === 413)
     return new Refusal(413, 'Too large', 'This is larger than Eave takes. Split it and try again.');
   return null;
 };
 
 /** An error as `application/problem+json`; anything unforeseen is logged and told without its inside. */
-export function problemResponse(error: unknown, where: string): Response {
+export function problemResponse(error: unknown, route: string, request: string): Response {
   const refusal = known(error);
-  if (!refusal) console.error(`${where}: ${error instanceof Error ? error.stack : String(error)}`);
-  const { status, title, message, extra } =
+  if (!refusal) log().error({ err: error, route, request }, 'unforeseen error');
+  else if (refusal.status >= 500) log().warn({ err: error, route, request, status: refusal.status }, 'not answered');
+  return problem(
     refusal ??
-    new Refusal(
-      500,
-      'Unforeseen error',
-      'Something went wrong in Eave itself. Nothing of yours was changed; the server’s log tells more.'
-    );
-  return new Response(JSON.stringify({ type: 'about:blank', title, status, detail: message, ...extra }), {
+      new Refusal(
+        500,
+        'Unforeseen error',
+        'Something went wrong in Eave itself. Nothing of yours was changed; the server’s log tells more.'
+      )
+  );
+}
+
+/** A refusal as RFC 9457 has it. */
+export function problem(refusal: Refusal): Response {
+  const { status } = refusal;
+  return new Response(refusal.problem(), {
     status,
-    headers: { 'content-type': 'application/problem+json' }
+    headers: {
+      'content-type': 'application/problem+json',
+      // What was not read of a body is not waited for.
+      ...(status === 413 && { connection: 'close' })
+    }
   });
 }

@@ -1,15 +1,27 @@
 import { Sequelize } from 'sequelize';
 import { environment } from '../environment';
+import { log } from '../log';
 
 let open: Sequelize | undefined;
 
+/** What a slow statement did and to which tables; its values, which may be a person's, are left out. */
+function shapeOf(sql: string): { verb: string; tables: string[] } {
+  const statement = sql.replace(/^Executed \([^)]*\): /, '');
+  const tables = [...statement.matchAll(/\b(?:FROM|INTO|UPDATE|JOIN)\s+"?([a-z_.]+)"?/gi)].map(([, table]) => table!);
+  return { verb: /^\s*(\w+)/.exec(statement)?.[1]?.toUpperCase() ?? '', tables: [...new Set(tables)] };
+}
+
 /** The one connection pool of this process. */
 export function database(): Sequelize {
-  open ??= new Sequelize(environment().databaseUrl, {
+  const { databaseUrl, slowQuery } = environment();
+  open ??= new Sequelize(databaseUrl, {
     dialect: 'postgres',
-    logging: false,
-    pool: { max: 8, idle: 10_000, acquire: 10_000 },
-    dialectOptions: { connectionTimeoutMillis: 5_000 }
+    benchmark: true,
+    logging: (sql, ms) => {
+      if (ms !== undefined && ms >= slowQuery) log().warn({ ms, ...shapeOf(sql) }, 'slow query');
+    },
+    pool: { max: 12, idle: 10_000, acquire: 10_000 },
+    dialectOptions: { connectionTimeoutMillis: 5_000, application_name: 'eave' }
   });
   return open;
 }

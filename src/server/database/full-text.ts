@@ -1,5 +1,6 @@
-import { type Person, fields, searches, valuesOf, type Field } from '$core/corpus';
-import { rangeOf, keysAsked, type Query, isNumberFact, type Scope } from '$core/query';
+import { type Person, fields, searches, valuesOf, type Field } from '$core/people';
+import { type Query, isNumberFact, type Scope } from '$core/language';
+import { rangeOf, keysAsked } from '$core/semantics';
 
 /** A word that stands between two values of a field, so that no phrase reaches across. */
 const gap = 'xvaluegapx';

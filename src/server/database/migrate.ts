@@ -1,6 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug, type UmzugStorage } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables';
+import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 import * as houseWordings from './migrations/0003-house-wordings';
 import * as knownGoods from './migrations/0004-known-goods';
 import * as houseListsAndContacted from './migrations/0005-house-lists-and-contacted';
@@ -8,9 +9,14 @@ import * as trialJobs from './migrations/0006-trial-jobs';
 import * as comparing from './migrations/0007-comparing';
 import * as notes from './migrations/0008-notes';
 import * as certainAndPossible from './migrations/0009-certain-and-possible';
-import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
+import * as leases from './migrations/0010-leases';
+import * as changesTold from './migrations/0011-changes-told';
+import * as verdictChanges from './migrations/0012-verdict-changes';
+import * as demoBriefs from './migrations/0013-demo-briefs';
+import { Schema } from './schema';
 
-const migrations = [
+/** All migrations, in the order in which they are made. */
+export const migrations: readonly Migration[] = [
   firstTables,
   wordSetsAndSheets,
   houseWordings,
@@ -19,34 +25,67 @@ const migrations = [
   trialJobs,
   comparing,
   notes,
-  certainAndPossible
+  certainAndPossible,
+  leases,
+  changesTold,
+  verdictChanges,
+  demoBriefs
 ];
+interface Migration {
+  name: string;
+  up: (schema: Schema) => Promise<void>;
+  /** Told by the schema itself, so that a migration is recognised that was made and not noted. */
+  isDone: (schema: Schema) => Promise<boolean>;
+}
 
 /** Any number: names the lock that keeps two servers from migrating at once. */
-const migrationLock = 7_203_441;
+export const migrationLock = 7_203_441;
 
 /** Told when the database was made by a later release than this one. */
 export class NewerSchema extends Error {}
 
 /**
- * Brings the schema up to date; safe to run twice and from two processes. Throws NewerSchema, and changes nothing,
- * when the database holds migrations that this release does not know.
+ * Brings the schema up to date; safe to run twice and from two processes. Migrations and the notes of them are one
+ * transaction: a server killed in the middle leaves the schema as it was. `last` is the migration to stop at, for tests
+ * of upgrades. Throws NewerSchema, and changes nothing, when the database holds migrations that this release does not know.
  */
-export async function migrate(database: Sequelize): Promise<void> {
+export async function migrate(database: Sequelize, last = migrations.at(-1)!.name): Promise<void> {
   await database.transaction(async (transaction) => {
-    await database.query(`SELECT pg_advisory_xact_lock(${migrationLock})`, { type: QueryTypes.SELECT, transaction });
-    const storage = new SequelizeStorage({ sequelize: database, tableName: 'migrations' });
-    const umzug = new Umzug({
-      migrations: migrations.map(({ name, up }) => ({ name, up: () => up(database) })),
-      storage,
-      logger: undefined
-    });
-    const known = new Set<string>(migrations.map(({ name }) => name));
-    const unknown = (await storage.executed()).filter((name) => !known.has(name));
+    const schema = new Schema(database, transaction);
+    await schema.select(`SELECT pg_advisory_xact_lock(${migrationLock})`);
+    await schema.query('CREATE TABLE IF NOT EXISTS migrations (name varchar(255) PRIMARY KEY)');
+    const storage = notesIn(schema);
+    const executed = await storage.executed({ context: {} });
+    const known = new Set(migrations.map(({ name }) => name));
+    const unknown = executed.filter((name) => !known.has(name));
     if (unknown.length)
       throw new NewerSchema(
         `This database was made by a newer Eave (it holds “${unknown[0]}”). Start that release, or point DATABASE_URL to another database.`
       );
-    await umzug.up();
+    const noted = new Set(executed);
+    for (const { name, isDone } of migrations)
+      if (!noted.has(name) && (await isDone(schema))) await storage.logMigration({ name, context: {} });
+    const umzug = new Umzug({
+      migrations: migrations.map(({ name, up }) => ({ name, up: () => up(schema) })),
+      storage,
+      logger: undefined
+    });
+    const wanted = (await umzug.pending()).map(({ name }) => name).filter((name) => name <= last);
+    if (wanted.length) await umzug.up({ migrations: wanted });
   });
+}
+
+/** Which migrations were made, noted in the transaction that makes them. */
+const notesIn = (schema: Schema): UmzugStorage => ({
+  logMigration: ({ name }) => schema.query('INSERT INTO migrations (name) VALUES ($name)', { name }),
+  unlogMigration: ({ name }) => schema.query('DELETE FROM migrations WHERE name = $name', { name }),
+  executed: async () =>
+    (await schema.select<{ name: string }>('SELECT name FROM migrations ORDER BY name')).map(({ name }) => name)
+});
+
+/** Whether every migration of this release was made. */
+export async function isMigrated(database: Sequelize): Promise<boolean> {
+  const rows = await database.query<{ name: string }>('SELECT name FROM migrations', { type: QueryTypes.SELECT });
+  const made = new Set(rows.map(({ name }) => name));
+  return migrations.every(({ name }) => made.has(name));
 }

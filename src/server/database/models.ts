@@ -7,13 +7,13 @@ import {
   type ModelAttributes,
   type ModelStatic
 } from 'sequelize';
-import type { Person } from '$core/corpus';
+import type { Person } from '$core/people';
 import type { Rendering, Sheet } from '$core/dialect';
 import type { Verdict } from '$core/measure';
-import type { NamedSet } from '$core/query';
-import type { Faults } from '$sources/faults';
+import type { NamedSet } from '$core/language';
+import type { Faults } from '$core/dialect';
 import type { Outcome } from '$sources/try-string';
-import type { ImportOutcome, Reading } from '../services/imports/import-shapes';
+import type { ImportOutcome, ImportSettings, Reading } from '$api/import-shapes';
 import { database } from './connection';
 
 interface Row<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {}
@@ -23,6 +23,8 @@ export interface BriefRow extends Row<BriefRow> {
   personaId: string;
   name: string;
   archivedAt: CreationOptional<Date | null>;
+  /** It is of the demo, which can be put back. */
+  demo: CreationOptional<boolean>;
   revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
@@ -75,6 +77,8 @@ export interface SourceRow extends Row<SourceRow> {
   name: string;
   sheet: Sheet;
   people: number | null;
+  /** Goes up when other people take their place. */
+  peopleRevision: CreationOptional<number>;
   /** Which faults a stand-in has; null for those it has when nobody has switched any. */
   faults: CreationOptional<Faults | null>;
   revision: CreationOptional<number>;
@@ -90,9 +94,16 @@ export interface ImportRow extends Row<ImportRow> {
   fileName: string;
   bytes: number;
   reading: Reading;
-  state: 'ready' | 'running' | 'done' | 'refused' | 'stopped';
+  state: 'ready' | 'waiting' | 'running' | 'done' | 'refused' | 'stopped';
+  /** What it is to be imported as; null until it is started. */
+  settings: CreationOptional<ImportSettings | null>;
+  /** Somebody wants it stopped. */
+  stop: CreationOptional<boolean>;
   outcome: CreationOptional<ImportOutcome | null>;
   sourceId: CreationOptional<string | null>;
+  /** The server that works on it, and until when it has said so. */
+  server: CreationOptional<string | null>;
+  leasedUntil: CreationOptional<Date | null>;
   createdAt: CreationOptional<Date>;
 }
 export interface TrialRow extends Row<TrialRow> {
@@ -134,6 +145,8 @@ export interface TrialPageRow extends Row<TrialPageRow> {
   said: number;
   last: boolean;
   people: Person[];
+  /** How many people: told by the database. */
+  readonly rows: CreationOptional<number>;
 }
 export interface TrialPersonRow extends Row<TrialPersonRow> {
   trialId: string;
@@ -207,7 +220,14 @@ function defineAll() {
     Brief: define<BriefRow>(
       'Brief',
       'briefs',
-      { id, personaId: UUID, name: TEXT, archivedAt: DATE, revision: { type: INTEGER, defaultValue: 1 } },
+      {
+        id,
+        personaId: UUID,
+        name: TEXT,
+        archivedAt: DATE,
+        demo: { type: DataTypes.BOOLEAN, defaultValue: false },
+        revision: { type: INTEGER, defaultValue: 1 }
+      },
       'both'
     ),
     Document: define<DocumentRow>(
@@ -249,6 +269,7 @@ function defineAll() {
         name: TEXT,
         sheet: JSONB,
         people: INTEGER,
+        peopleRevision: { type: INTEGER, defaultValue: 0 },
         faults: JSONB,
         revision: { type: INTEGER, defaultValue: 1 }
       },
@@ -263,7 +284,19 @@ function defineAll() {
     Import: define<ImportRow>(
       'Import',
       'imports',
-      { id, fileName: TEXT, bytes: BIGINT, reading: JSONB, state: TEXT, outcome: JSONB, sourceId: TEXT },
+      {
+        id,
+        fileName: TEXT,
+        bytes: BIGINT,
+        reading: JSONB,
+        state: TEXT,
+        settings: JSONB,
+        stop: { type: DataTypes.BOOLEAN, defaultValue: false },
+        outcome: JSONB,
+        sourceId: TEXT,
+        server: TEXT,
+        leasedUntil: DATE
+      },
       'both'
     ),
     Trial: define<TrialRow>(
@@ -298,7 +331,8 @@ function defineAll() {
         page: key(INTEGER),
         said: INTEGER,
         last: DataTypes.BOOLEAN,
-        people: JSONB
+        people: JSONB,
+        rows: INTEGER
       },
       'none'
     ),

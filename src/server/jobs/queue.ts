@@ -1,83 +1,228 @@
-import { run, runMigrations, makeWorkerUtils, Logger, type Runner, type TaskList } from 'graphile-worker';
+import { Logger, run, runMigrations, type Runner, type RunnerOptions, type TaskList } from 'graphile-worker';
 import pg from 'pg';
+import { migrationLock } from '../database/migrate';
 import { environment } from '../environment';
+import { log } from '../log';
+import { beAlive, deadAmong, serverId, stopBeingAlive } from './this-server';
 
 /** Jobs worked on at once. */
 const concurrency = 3;
-const quiet = new Logger(() => (level, message) => {
-  if (level === 'error') console.error(message);
+/** Milliseconds between two looks at what other servers left behind. */
+const lookEvery = 5000;
+/** Milliseconds before the runner is started again: doubled each time, to the longest. */
+const pauses = { first: 250, longest: 15_000 };
+
+const logger = new Logger(() => (level, message, meta) => {
+  // What a job was given, or failed by, may hold a person's data: it is logged by ourselves.
+  if (level === 'error' || level === 'warning')
+    log().warn({ queue: level, job: jobOf(meta) }, message.replace(/( with error|:).*$/s, ''));
 });
+const jobOf = (meta: unknown) => (meta as { job?: { id?: string } } | undefined)?.job?.id;
 
 let pool: pg.Pool | undefined;
-let runner: Promise<Runner> | undefined;
+let running: Running | undefined;
 let tasks: TaskList = {};
+const sweeps: (() => Promise<void>)[] = [];
 
-/** Names what works on a kind of job; before the first job is added. */
-export const handle = (name: string, work: (payload: unknown) => Promise<void>) => {
-  tasks = { ...tasks, [name]: work };
+/** Thrown by a job that was not done for no fault of its own: it is tried again. */
+export class NotNow extends Error {}
+
+/** Names what works on a kind of job; before the first job is added. The signal says that this server is stopping. */
+export const handle = (name: string, work: (payload: unknown, stopping: AbortSignal) => Promise<void>) => {
+  tasks = {
+    ...tasks,
+    [name]: async (payload, { job, abortSignal }) => {
+      const began = performance.now();
+      try {
+        await work(payload, running?.stopping.signal ?? abortSignal ?? new AbortController().signal);
+        log().info({ job: job.id, task: name, ms: Math.round(performance.now() - began) }, 'job done');
+      } catch (error) {
+        const level = error instanceof NotNow ? 'info' : 'warn';
+        log()[level]({ job: job.id, task: name, attempt: job.attempts, err: error }, 'job not done');
+        throw error;
+      }
+    }
+  };
 };
+
+/** Has something looked after again and again, as long as the queue runs: what a server that died has left. */
+export const lookAfter = (work: () => Promise<void>) => void sweeps.push(work);
 
 function connections(): pg.Pool {
   if (!pool) {
-    pool = new pg.Pool({ connectionString: environment().databaseUrl, max: concurrency + 3 });
+    pool = new pg.Pool({
+      connectionString: environment().databaseUrl,
+      max: concurrency * 3 + 4,
+      connectionTimeoutMillis: 10_000
+    });
     // A database that goes away is met again by the next query; without a listener it would end the process.
     pool.on('error', () => {});
   }
   return pool;
 }
 
-/**
- * Starts to work on jobs that wait in PostgreSQL (graphile-worker). Jobs that a server was working on when it was killed
- * are freed: what they do must bear to be done again, and is guarded by `alone`.
- */
-export function startQueue(): Promise<Runner> {
-  return (runner ??= (async () => {
-    const options = { pgPool: connections(), logger: quiet };
-    await runMigrations(options);
-    const utils = await makeWorkerUtils(options);
-    const { rows } = await connections().query<{ locked_by: string }>(
-      'SELECT DISTINCT locked_by FROM graphile_worker.jobs WHERE locked_by IS NOT NULL'
-    );
-    if (rows.length) await utils.forceUnlockWorkers(rows.map((row) => row.locked_by));
-    await utils.release();
-    return run({ ...options, concurrency, noHandleSignals: true, pollInterval: 1000, taskList: tasks });
-  })().catch((error: unknown) => {
-    runner = undefined;
-    throw error;
-  }));
+interface Running {
+  runners: Set<Runner>;
+  stopping: AbortController;
+  ended: boolean;
+  looking: NodeJS.Timeout | undefined;
+}
+
+const workerName = (server: string, number: number) => `eave/${server}/${number}`;
+
+/** Starts to work on jobs that wait in PostgreSQL (graphile-worker), and goes on whatever becomes of the database. */
+export async function startQueue(): Promise<void> {
+  if (running) return;
+  const mine: Running = { runners: new Set(), stopping: new AbortController(), ended: false, looking: undefined };
+  running = mine;
+  await beAlive();
+  await makeTables();
+  await sweep();
+  for (let number = 1; number <= concurrency; number++) void keepRunning(mine, number);
+  const look = async () => {
+    await sweep().catch((error: unknown) => log().warn({ err: error }, 'what others left could not be looked after'));
+    if (!mine.ended) mine.looking = setTimeout(() => void look(), lookEvery).unref();
+  };
+  mine.looking = setTimeout(() => void look(), lookEvery).unref();
+}
+
+/** Makes the tables of the queue: two servers that make them at once would be refused by PostgreSQL. */
+async function makeTables(): Promise<void> {
+  const client = await connections().connect();
+  try {
+    await client.query('SELECT pg_advisory_lock($1)', [migrationLock]);
+    await runMigrations({ pgPool: connections(), logger });
+  } finally {
+    // Closed rather than lent again: with its line the lock is given back, whatever happened.
+    client.release(true);
+  }
+}
+
+/** One runner of jobs: when it ends, as when PostgreSQL goes away, another is started after a pause. */
+async function keepRunning(mine: Running, number: number): Promise<void> {
+  for (let pause = pauses.first; !mine.ended;) {
+    const began = performance.now();
+    try {
+      // A job that it held when it ended, as when its line was cut, is free again.
+      await connections().query('SELECT graphile_worker.force_unlock_workers($1::text[])', [
+        [workerName(serverId, number)]
+      ]);
+      const runner = await run({
+        pgPool: connections(),
+        logger,
+        // Each by a name from which others can tell whose it is: with several at once it would be given one.
+        concurrency: 1,
+        workerId: workerName(serverId, number),
+        noHandleSignals: true,
+        pollInterval: 1000,
+        taskList: tasks
+        // The types know of this name for single jobs only.
+      } as RunnerOptions);
+      mine.runners.add(runner);
+      if (mine.ended) await runner.stop();
+      // Its worker ends by itself when it cannot say how a job went; the runner would go on without one.
+      const workerEnded = new Promise<void>((done) => {
+        runner.events.once('worker:stop', () => done());
+        runner.events.once('worker:fatalError', () => done());
+      });
+      runner.promise.catch(() => {});
+      await Promise.race([runner.promise, workerEnded]).finally(() => mine.runners.delete(runner));
+      if (!mine.ended) void runner.stop().catch(() => {});
+    } catch (error) {
+      log().warn({ err: error }, 'the job runner ended');
+    }
+    if (mine.ended) return;
+    if (performance.now() - began > 10 * pause) pause = pauses.first;
+    await new Promise((done) => setTimeout(done, pause));
+    pause = Math.min(pause * 2, pauses.longest);
+  }
+}
+
+/** Frees the jobs of servers that are dead, clears those that are over, and looks after what they left. */
+async function sweep(): Promise<void> {
+  await freeDeadJobs();
+  // Given up on after all attempts: whatever it was for says so itself.
+  await connections().query(
+    `SELECT graphile_worker.complete_jobs(coalesce(array_agg(id), '{}')) FROM graphile_worker.jobs
+     WHERE attempts >= max_attempts AND locked_at IS NULL`
+  );
+  for (const one of sweeps) await one();
+}
+
+/** Unlocks jobs by their owner: a server that starts never takes those of another that works on them. */
+async function freeDeadJobs(): Promise<void> {
+  const { rows } = await connections().query<{ worker: string }>(
+    'SELECT DISTINCT locked_by AS worker FROM graphile_worker.jobs WHERE locked_by IS NOT NULL'
+  );
+  const ownerOf = (worker: string) => /^eave\/([^/]+)\//.exec(worker)?.[1];
+  const dead = await deadAmong(
+    rows.flatMap(({ worker }) => ownerOf(worker) ?? []),
+    connections()
+  );
+  // Without an owner are those of a release before, which gave no names.
+  const left = rows.map(({ worker }) => worker).filter((worker) => dead.has(ownerOf(worker) ?? '') || !ownerOf(worker));
+  if (left.length) await connections().query('SELECT graphile_worker.force_unlock_workers($1::text[])', [left]);
 }
 
 /** Adds a job, once for each `key`; lower priorities come first. */
 export async function addJob(name: string, payload: unknown, key: string, priority: number): Promise<void> {
-  await (await startQueue()).addJob(name, payload, { jobKey: key, priority, maxAttempts: 10 });
+  await connections().query(
+    'SELECT graphile_worker.add_job($1, $2::json, job_key := $3, priority := $4, max_attempts := 25)',
+    [name, JSON.stringify(payload), key, priority]
+  );
 }
 
-/** Stops taking jobs, waits for nobody, and closes the connections. */
+/** Takes jobs no more, lets those under way come to a good place to stop, and closes the connections. */
 export async function stopQueue(): Promise<void> {
-  const stopping = runner;
-  runner = undefined;
-  await (await stopping?.catch(() => undefined))?.stop().catch(() => {});
+  const mine = running;
+  running = undefined;
+  if (mine) {
+    mine.ended = true;
+    clearTimeout(mine.looking);
+    mine.stopping.abort();
+    await Promise.all([...mine.runners].map((runner) => runner.stop().catch(() => {})));
+  }
+  await stopBeingAlive();
   const closing = pool;
   pool = undefined;
   await closing?.end().catch(() => {});
 }
 
-/** Runs `work` while nobody else does under the same name, in this server or another; false where somebody does. A killed server lets go at once. */
-export async function alone(name: string, work: () => Promise<void>): Promise<boolean> {
+/** Whether jobs are being worked on. */
+export const isQueueRunning = (): boolean => running !== undefined && running.runners.size > 0;
+
+/** Whether a server is known to be dead. */
+export const isDead = async (server: string): Promise<boolean> =>
+  (await deadAmong([server], connections())).has(server);
+
+/**
+ * Runs `work` while nobody else does under the same name, in this server or another; throws NotNow where somebody does. A
+ * killed server lets go at once. The signal says that the lock was lost with the line to the database: another may work.
+ */
+export async function alone(name: string, work: (lost: AbortSignal) => Promise<void>): Promise<void> {
   const client = await connections().connect();
+  const lost = new AbortController();
+  const lose = () => lost.abort();
+  client.on('error', lose);
+  client.on('end', lose);
+  let broken: Error | undefined;
   try {
     const { rows } = await client.query<{ got: boolean }>(
       'SELECT pg_try_advisory_lock(hashtextextended($1, 0)) AS got',
       [name]
     );
-    if (!rows[0]!.got) return false;
+    if (!rows[0]!.got) throw new NotNow('Another server works on this.');
     try {
-      await work();
+      await work(lost.signal);
     } finally {
-      await client.query('SELECT pg_advisory_unlock(hashtextextended($1, 0))', [name]).catch(() => {});
+      await client.query('SELECT pg_advisory_unlock(hashtextextended($1, 0))', [name]).catch((error: Error) => {
+        broken = error;
+      });
     }
-    return true;
   } finally {
-    client.release();
+    client.off('error', lose);
+    client.off('end', lose);
+    // A client that could not let go of its lock is not lent again.
+    client.release(broken ?? lost.signal.aborted);
   }
 }

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll } from 'vitest';
 import { closeDatabase, database } from '../database/connection';
-import { stopQueue } from '../jobs/queue';
+import { startQueue, stopQueue } from '../jobs/queue';
 import { migrate } from '../database/migrate';
+import { closeThreads } from '../workers/people';
 
 /** Gives a test file the real PostgreSQL with an empty, migrated schema. */
 export function useFreshDatabase(): void {
@@ -10,9 +11,10 @@ export function useFreshDatabase(): void {
       'DROP SCHEMA public CASCADE; DROP SCHEMA IF EXISTS graphile_worker CASCADE; CREATE SCHEMA public;'
     );
     await migrate(database());
+    await startQueue();
   });
   afterAll(async () => {
     await stopQueue();
-    await closeDatabase();
+    await Promise.all([closeDatabase(), closeThreads()]);
   });
 }

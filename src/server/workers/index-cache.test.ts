@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { parse } from '$core/query';
+import { parse } from '$core/language';
 import { indexName, makeStandIn, standIns, worldName } from '$sources/stand-ins/stand-ins';
 import { makeWorld, recallWorld } from '$sources/world/world';
 import { readKept, readKeptWorld, writeKept } from './index-cache';

@@ -1,12 +1,24 @@
-import type { Person } from '$core/corpus';
+import type { Person, Value } from '$core/people';
 import type { Rendering, Search, Sheet } from '$core/dialect';
 import type { Answer, Page } from '$sources/source';
-import type { Estimate, Both, Found, LedgerRow } from '$core/measure';
+import type {
+  BoardCell,
+  Both,
+  Estimate,
+  fitsThereAre,
+  Found,
+  Interval,
+  LedgerRow,
+  overlapOf,
+  TriedCell,
+  Verdict
+} from '$core/measure';
 import type { KeptBack } from '$sources/reading';
-import type { Query, MatchingRules } from '$core/query';
-import type { Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
+import type { Problem, Query } from '$core/language';
+import type { Mark, MatchingRules } from '$core/semantics';
+import type { Persona, WordSet } from '$core/persona';
+import type { Candidate, Change, Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
 import type { VersionSet } from '../database/models';
-import type { SenseCount } from '$core/titles';
 import type { Outcome } from '$sources/try-string';
 
 export interface SampledPerson {
@@ -45,9 +57,6 @@ export interface LedgerAnswer {
 /** Estimates are null where the part, or the string without it, cannot be asked there or nothing would be left. */
 export type PartWorth = Omit<LedgerRow, 'alone' | 'without'> & { alone: Estimate | null; without: Estimate | null };
 
-export interface ProposalAnswer extends Omit<Proposal, 'effects'> {
-  effects: EffectAnswer[];
-}
 export interface EffectAnswer extends Omit<Effect, 'before' | 'after'> {
   sourceId: string;
   before: Both<Estimate>;
@@ -60,6 +69,48 @@ export interface KnownAnswer {
   /** The person of the source with the same mail, or name and firm; null where there is none. */
   person: Person | null;
   explanation: Explanation | null;
+}
+
+/** A cell of the board whose lists lie in memory that threads share. */
+export type SharedCell = Omit<TriedCell, 'found' | 'open'> & { found: Uint32Array; open: Uint32Array };
+
+/** One version at several sources: who is found where, and how many fits there are by each pair. */
+export interface OverlapAnswer {
+  version: number;
+  sourceIds: string[];
+  parts: ReturnType<typeof overlapOf>;
+  people: number;
+  population: {
+    first: string;
+    second: string;
+    judgedFits: number;
+    both: number;
+    fits: ReturnType<typeof fitsThereAre>;
+  }[];
+}
+
+/** A word of several meanings in a string: how many of those shown have each, and what telling it apart would do. */
+export interface WordSenses {
+  word: string;
+  people: number;
+  senses: {
+    name: string;
+    people: number;
+    interval: Interval;
+    changes: {
+      how: 'asking' | 'excluding';
+      text: string;
+      estimated: Both<Estimate>;
+      kept: number;
+      othersLeft: number;
+    }[];
+  }[];
+}
+export interface SensesAnswer {
+  estimated: Both<Estimate>;
+  words: WordSenses[];
+  /** Changes that there was no time to measure. */
+  unmeasured: number;
 }
 
 export interface RecordName {
@@ -78,17 +129,82 @@ export interface IdentifyAnswer {
   doubtful: { first: RecordName; second: RecordName; people: [Person, Person]; why: string }[];
 }
 
-/** What the page server asks of the people worker, by kind, and what it gets. */
+/** A string as it is written, with the named word sets that it uses. */
+export interface StringText {
+  text: string;
+  sets: readonly VersionSet[];
+}
+
+/** What of a sampled person answers a string, and what their record leaves open. */
+export interface ReadPerson {
+  values: Value[];
+  marks: Mark[];
+  untold: string[];
+}
+
+/** A result that came from elsewhere as the ids of people. */
+export interface RunOfPeople {
+  rendering: Rendering;
+  /** Ids of those who are known, in the order of the run. */
+  found: string[];
+  open: string[];
+  /** The known people as a JSON list. */
+  people: string;
+  sample: SampledPerson[];
+}
+
+/** What the page server asks of the worker threads, by kind, and what it gets. */
 export interface PeopleWork {
-  'load-stand-ins': { ask: { size?: number; folder: string }; answer: { sheet: Sheet; people: number }[] };
-  /** The index of a large file is built in a thread of its own, as its people arrive. */
-  'begin-file': { ask: { sheet: Sheet; large: boolean }; answer: null };
-  /** Each as JSON. */
-  'add-people': { ask: { sourceId: string; people: string[] }; answer: null };
-  'finish-file': { ask: { sourceId: string }; answer: { people: number } };
-  forget: { ask: { sourceId: string }; answer: null };
+  /** Nothing: a sign of life. */
+  ping: { ask: null; answer: null };
+  /** Refuses a string that cannot be read whole. */
+  'check-string': { ask: StringText; answer: null };
+  'read-string': { ask: StringText; answer: { query: Query | null; problems: Problem[]; printed: string | null } };
+  /** A string translated for a source; and with what is worth saying about it there. */
+  render: { ask: StringText & { sheet: Sheet }; answer: Rendering };
+  'render-with-problems': { ask: StringText & { sheet: Sheet }; answer: Rendering & { problems: Problem[] } };
+  /** Reads a text copied from a source by that source's rules. */
+  'read-copied': {
+    ask: { text: string; sheet: Sheet };
+    answer: { query: Query | null; problems: Problem[]; printed: string | null };
+  };
+  'build-string': { ask: { persona: Persona; wording: WordSet[] }; answer: { text: string } };
+  'print-each': { ask: { queries: Query[] }; answer: string[] };
+  'read-sample': {
+    ask: StringText & { sheet: Sheet; leftover: Query | null; people: { person: Person; open: boolean }[] };
+    answer: ReadPerson[];
+  };
+  /** The board: `verdicts` by the number of the person, `order` the sources as they are listed. */
+  board: {
+    ask: {
+      /** Names all that is asked but the verdicts: the same name, the same cells. */
+      inputs: string;
+      cells: SharedCell[];
+      people: number;
+      known: [string, readonly number[]][];
+      order: string[];
+      verdicts: [number, Verdict][];
+      certain: boolean;
+    };
+    answer: { board: (BoardCell & { people: number })[]; people: number; overlaps: OverlapAnswer[] };
+  };
+  /** Titles of people that none of some wordings covers, the most frequent first. */
+  'found-titles': {
+    ask: { wordings: string[]; people: Person[] };
+    answer: { title: string; people: { name: string; company: string }[] }[];
+  };
+  /** Each run with the ids of its people, the first of them first. */
+  'read-runs': {
+    ask: { body: Uint8Array };
+    answer: { runs: { version: number; sourceId: string; ids: string[] }[]; unread: { line: number; why: string }[] };
+  };
+  /** What a run becomes at a source, of which `people` holds the records where they are not in memory. */
+  'run-of-people': {
+    ask: StringText & { sheet: Sheet; ids: string[]; people: Person[] | null; size: number; seed: string };
+    answer: RunOfPeople;
+  };
   page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };
-  /** Joins the pages that a rendering brought, and draws a sample; `contacted` are the keys of people who are left out, `drawn` those drawn before. */
+  /** Joins the pages that a rendering brought, and draws a sample; `contacted` are people who are left out, `drawn` those drawn before. */
   gather: {
     ask: {
       sheet: Sheet;
@@ -96,57 +212,62 @@ export interface PeopleWork {
       answers: Answer[];
       size: number;
       seed: string;
-      contacted: string[];
+      contacted: readonly Person[];
       drawn: string[];
     };
     answer: TryAnswer;
   };
   ledger: {
     /** `order`: the outermost parts in the order in which they narrow. */
-    ask: { sourceId: string; query: Query; verdicts: FitOrMiss[]; order?: number[] };
+    ask: StringText & { sourceId: string; verdicts: FitOrMiss[]; order?: number[] };
     answer: LedgerAnswer;
   };
-  propose: {
-    ask: { text: string; sets: VersionSet[]; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
-    answer: ProposalAnswer[];
+  /** Changes that verdicts at a source speak for. */
+  candidates: { ask: StringText & { sourceId: string; verdicts: FitOrMiss[] }; answer: Candidate[] };
+  /** What each of some changes does at a source; null for one that cannot be measured. */
+  'effects-at': {
+    ask: StringText & { list: Candidate[]; sourceId: string; verdicts: FitOrMiss[] };
+    answer: (Effect | null)[];
   };
+  /** The changes that gain most, by what they do at each source. */
+  'rank-changes': { ask: StringText & { list: Candidate[]; effects: (Effect | null)[][] }; answer: Proposal[] };
+  /** What a source says of a string, and of others that it may become. */
+  'count-changed': {
+    ask: StringText & { sourceId: string; texts: string[] };
+    answer: { before: Both<Estimate>; after: Both<Estimate>[] };
+  };
+  /** The text with changes made, and what they do together. */
   effect: {
-    ask: { from: Query; to: Query; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
-    answer: EffectAnswer[];
+    ask: StringText & { changes: readonly Change[]; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
+    answer: { text: string; effects: EffectAnswer[] };
   };
   /** The record of a source for each of some people known from elsewhere; null where it has none. */
+  /** Why facts alone make each a miss, in words; null where they decide nothing. */
+  'ruled-out': { ask: { persona: Persona; wordSets: WordSet[]; people: Person[] }; answer: (string | null)[] };
   locate: { ask: { sourceId: string; people: Person[] }; answer: (Person | null)[] };
   known: {
-    ask: { sourceId: string; text: string; sets: VersionSet[]; known: Person[] };
+    ask: StringText & { sourceId: string; known: Person[] };
     answer: KnownAnswer[];
   };
   /** Which records are of one person, among records of sources, by id or (of places run by hand) given whole. */
   identify: { ask: IdentifyAsk; answer: IdentifyAnswer };
   /** Why a source does not show people whom another finds by the same string. */
   lacking: {
-    ask: { query: Query; at: string; people: Person[]; matching: MatchingRules };
+    ask: StringText & { at: string; people: Person[]; matching: MatchingRules };
     answer: { reason: LackingReason; there: Person | null }[];
   };
+  /** Of people of a stand-in, why each is not wanted by the hidden truth of the demo's scenario; null for those who are. */
+  'true-verdicts': { ask: { sourceId: string; ids: string[] }; answer: (string | null)[] };
   /** The records of a source by id; those it does not have are left out. */
   'people-by-id': { ask: { sourceId: string; ids: string[] }; answer: Person[] };
   /** Who goes, comes and stays when a string is changed, each asked for by itself and sampled through as much depth as the source shows. */
   sample: {
-    ask: { sourceId: string; from: Query; to: Query; size: number; seed: string; certain: boolean };
+    ask: { sourceId: string; from: StringText; to: StringText; size: number; seed: string; certain: boolean };
     answer: Record<'goes' | 'comes' | 'stays', { ids: string[]; shown: number; sample: SampledPerson[] }>;
   };
-  /** What some words mean among the people that strings find: for each string, words counted among those shown. */
-  senses: {
-    ask: { sourceId: string; queries: Query[]; words: string[] };
-    answer: { estimated: Both<Estimate>; shown: number; words: SenseCount[] }[];
-  };
-  'count-each': { ask: { sourceId: string; queries: Query[] }; answer: (Both<Estimate> | null)[] };
+  /** What the ambiguous words of a string mean among the people it finds, and what telling them apart would do. */
+  senses: { ask: StringText & { sourceId: string }; answer: SensesAnswer };
+  /** How many people each of some strings finds; null where one cannot be read or asked. */
+  'count-each': { ask: { sourceId: string; texts: readonly string[] }; answer: (Both<Estimate> | null)[] };
 }
 export type PeopleKind = keyof PeopleWork;
-
-export interface PeopleRequest<K extends PeopleKind = PeopleKind> {
-  id: number;
-  kind: K;
-  ask: PeopleWork[K]['ask'];
-}
-export type PeopleReply =
-  { id: number; answer: unknown } | { id: number; error: string } | { progress: { done: number; of: number } };

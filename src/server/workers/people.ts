@@ -1,61 +1,104 @@
 import { join } from 'node:path';
-import { Worker } from 'node:worker_threads';
+import type { Sheet } from '$core/dialect';
+import { demoWorldSize } from '$sources/stand-ins/stand-ins';
 import { environment } from '../environment';
-import { Refusal } from '../refusal';
-import type { PeopleKind, PeopleReply, PeopleRequest, PeopleWork } from './people-messages';
+import { currentAsker } from './asker';
+import type { FileTask } from './file-index-worker';
+import type { PeopleKind, PeopleWork } from './people-messages';
+import { Pool } from './pool';
+import type { SharedSource } from './shared-source';
+import { runThread } from './threads';
 
-type Waiting = { resolve: (answer: never) => void; reject: (error: Error) => void };
+let opened: Pool | undefined;
 
-let worker: Worker | undefined;
-let lastId = 0;
-const waiting = new Map<number, Waiting>();
+const pool = (): Pool => {
+  const { threads, workers } = environment();
+  return (opened ??= new Pool({ file: join(workers, 'people-worker.js'), threads, most: threads * 2 + 2 }));
+};
 
-function start(): Worker {
-  const thread = new Worker(join(environment().workers, 'people-worker.js'), {
-    resourceLimits: { maxOldGenerationSizeMb: 8192, maxYoungGenerationSizeMb: 256 }
-  });
-  thread.unref();
-  thread.on('message', (reply: PeopleReply) => {
-    if ('progress' in reply) return progressed(reply.progress);
-    const asked = waiting.get(reply.id);
-    waiting.delete(reply.id);
-    if (!asked) return;
-    if ('error' in reply) asked.reject(new Refusal(503, 'Source not ready', reply.error));
-    else asked.resolve(reply.answer as never);
-  });
-  thread.on('error', (error) => {
-    worker = undefined;
-    stopped();
-    console.error(`The people worker stopped: ${error.message}`);
-    for (const asked of waiting.values())
-      asked.reject(
-        new Refusal(503, 'Source stopped', 'Counting stopped unexpectedly and is being started again. Try once more.')
-      );
-    waiting.clear();
-  });
-  return thread;
+/** Milliseconds that a question may take. Somebody waits for the short ones; the others show that they are under way. */
+const limits = { short: 1500, long: 15_000, job: 120_000 };
+
+/** Questions that go through many strings or many people. */
+const long: ReadonlySet<PeopleKind> = new Set<PeopleKind>([
+  'candidates',
+  'effects-at',
+  'rank-changes',
+  'count-changed',
+  'identify',
+  'senses',
+  'lacking',
+  'known',
+  'count-each',
+  'read-runs',
+  'run-of-people',
+  'gather',
+  'found-titles',
+  'effect'
+]);
+
+/** Asks the worker threads. Searching, counting and translating run there and never hold up the page server. */
+export const askPeople = <K extends PeopleKind>(kind: K, ask: PeopleWork[K]['ask']): Promise<PeopleWork[K]['answer']> =>
+  question(kind, ask, false) as Promise<PeopleWork[K]['answer']>;
+
+function question<K extends PeopleKind>(kind: K, ask: PeopleWork[K]['ask'], json: boolean): Promise<unknown> {
+  const asker = currentAsker();
+  const isLong = long.has(kind);
+  const limit = !asker ? limits.job : isLong ? limits.long : limits.short;
+  return pool().ask(kind, ask, { long: isLong, limit, asker, json });
 }
 
-let stopped = () => {};
-let progressed: (progress: { done: number; of: number }) => void = () => {};
+/** An answer as JSON in UTF-8, written by the thread: the page server hands it on without reading it. */
+export class Json<T> {
+  constructor(readonly bytes: Uint8Array<ArrayBuffer>) {}
+  text(): string {
+    return new TextDecoder().decode(this.bytes);
+  }
+  read(): T {
+    return JSON.parse(this.text()) as T;
+  }
+}
 
-/** Called as the indexes of the stand-ins become ready. */
-export const whenWorkerProgresses = (listener: typeof progressed) => {
-  progressed = listener;
-};
+/** The same question, with the answer as JSON: for those of thousands of parts. */
+export async function askForJson<K extends PeopleKind>(
+  kind: K,
+  ask: PeopleWork[K]['ask']
+): Promise<Json<PeopleWork[K]['answer']>> {
+  return new Json((await question(kind, ask, true)) as Uint8Array<ArrayBuffer>);
+}
 
-/** Called when the worker has died and its people must be loaded again. */
-export const whenWorkerStops = (listener: () => void) => {
-  stopped = listener;
-};
+/** How busy the threads are. */
+export const threadsState = () => pool().state();
 
-/** Asks the people worker. Searching and counting run there and never hold up the page server. */
-export function askPeople<K extends PeopleKind>(kind: K, ask: PeopleWork[K]['ask']): Promise<PeopleWork[K]['answer']> {
-  worker ??= start();
-  const id = ++lastId;
-  const request: PeopleRequest<K> = { id, kind, ask };
-  return new Promise((resolve, reject) => {
-    waiting.set(id, { resolve, reject } as Waiting);
-    worker!.postMessage(request);
-  });
+/** Lets the threads forget a source, so that its people are read anew when it is next asked. */
+export const detachSource = (sourceId: string): void => pool().detach(sourceId);
+
+export async function closeThreads(): Promise<void> {
+  const closing = opened;
+  opened = undefined;
+  await closing?.close();
+}
+
+/** Megabytes that a thread which makes an index may take. */
+const memory = 8192;
+
+/** Makes the stand-ins, or reads what was kept of them, and lets the threads search them; gives how many people each has. */
+export async function loadStandIns(progressed: (progress: { done: number; of: number }) => void) {
+  const { worldPeople: size = demoWorldSize, cache: folder } = environment();
+  // They start meanwhile.
+  pool();
+  const sources = await runThread<SharedSource[], { done: number; of: number }>(
+    'index-worker.js',
+    { size, folder },
+    { memory, progressed }
+  );
+  await Promise.all(sources.map((source) => pool().attach(source)));
+  return sources.map(({ id, parts }) => ({ id, people: parts.ids.starts.length - 1 }));
+}
+
+/** Reads the people of a file out of the database and lets the threads search them; `progressed` is told how many have come. */
+export async function loadFile(id: string, sheet: Sheet, progressed: (people: number) => void): Promise<void> {
+  const task: FileTask = { id, sheet };
+  const source = await runThread<SharedSource, number>('file-index-worker.js', task, { memory, progressed });
+  await pool().attach(source);
 }

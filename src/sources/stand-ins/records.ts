@@ -1,4 +1,5 @@
-import type { PeopleList, Person } from '$core/corpus';
+import type { PeopleList } from '$core/corpus';
+import type { Person } from '$core/people';
 import { hashText } from '$core/measure';
 import { headcountAt, monthBefore, type World, type WorldPerson } from '../world/world';
 
@@ -43,6 +44,12 @@ export class Records implements PeopleList, Iterable<Person> {
   at(row: number): Person | undefined {
     const entry = this.order[row];
     return entry === undefined ? undefined : this.record(this.world.people.at(entry >> 1)!, (entry & 1) === 1);
+  }
+
+  /** Whom of the world a row is a record of. */
+  personOf(row: number): WorldPerson | undefined {
+    const entry = this.order[row];
+    return entry === undefined ? undefined : this.world.people.at(entry >> 1);
   }
 
   *[Symbol.iterator](): Iterator<Person> {

@@ -1,9 +1,9 @@
 import { type IndexParts, PeopleIndex } from '$core/corpus';
 import { type Sheet, harrowGuild, lanternfield, marlowRegister, quillbank } from '$core/dialect';
 import { hashText } from '$core/measure';
-import { matchingOf } from '$core/query';
+import { matchingOf } from '$core/semantics';
 import { IndexedSource } from '../indexed-source';
-import { makeWorld, type World } from '../world/world';
+import { makeWorld, type World, type WorldPerson } from '../world/world';
 import { harrowPeople, lanternfieldPeople, marlowPeople, quillbankPeople, type Records } from './records';
 
 /** People in the demo world that ships with Eave. */
@@ -23,12 +23,20 @@ export interface KeptStandIn {
   parts: IndexParts;
 }
 
+const recordsOf = new WeakMap<IndexedSource, Records>();
+
+/** Whom of the world a row of a stand-in is a record of; undefined at any other source. */
+export const worldPersonAt = (source: IndexedSource, row: number): WorldPerson | undefined =>
+  recordsOf.get(source)?.personOf(row);
+
 /** A stand-in over a world; made out of what was kept of it, where that is there. */
 export function makeStandIn({ sheet, people }: (typeof standIns)[number], world: World, kept?: KeptStandIn) {
   const records = people(world, kept?.order);
   const matching = matchingOf(sheet.matching);
   const index = kept ? PeopleIndex.fromParts(kept.parts, matching) : PeopleIndex.from(records, matching);
-  return { source: new IndexedSource(sheet, records, index), kept: { order: records.order, parts: index.parts } };
+  const source = new IndexedSource(sheet, records, index);
+  recordsOf.set(source, records);
+  return { source, kept: { order: records.order, parts: index.parts } };
 }
 
 /** Every stand-in over one world. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import countriesData from './data/countries.json';
 import firmNamesData from './data/firm-names.json';
 import rolesData from './data/roles.json';

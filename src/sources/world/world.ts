@@ -297,6 +297,15 @@ export function isTrulyWanted(person: WorldPerson): boolean {
   );
 }
 
+/** Why a person is not wanted, in the words that verdicts give as reasons; null for one who is. */
+export function whyUnwanted(person: WorldPerson): string | null {
+  if (isTrulyWanted(person)) return null;
+  const { role, firm } = person.career[0]!;
+  if (!wantedTrades.has(firm.trade.id)) return 'wrong trade';
+  if (role.function !== 'quality' && role.function !== 'compliance') return 'wrong function';
+  return deciding.has(role.rank) ? 'too small or large' : 'wrong rank';
+}
+
 /** `2024-05` for a number of months before the world's month. */
 export function monthBefore(months: number): string {
   const known = writtenMonths[months];

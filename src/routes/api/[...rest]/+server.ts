@@ -1,10 +1,7 @@
 import type { RequestHandler } from '@sveltejs/kit';
-import { problemResponse } from '$server/api/endpoint';
+import { problem } from '$server/api/endpoint';
 import { Refusal } from '$server/refusal';
 
 /** Answers every address under /api that no operation has. */
-export const fallback: RequestHandler = ({ request, url }) =>
-  problemResponse(
-    new Refusal(404, 'Not found', `There is nothing at ${url.pathname}. /api/openapi.json lists what there is.`),
-    `${request.method} ${url.pathname}`
-  );
+export const fallback: RequestHandler = async ({ url }) =>
+  problem(new Refusal(404, 'Not found', `There is nothing at ${url.pathname}. /api/openapi.json lists what there is.`));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { elsewhere } from '$server/services/ledger';
+import { elsewhere } from '$server/services/strings/ledger';
 
 export const POST = endpoint(contract.elsewhere, ({ body }) => elsewhere(body.person, body.except));

@@ -1,8 +1,12 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
 import type { ReadableStream } from 'node:stream/web';
-import { receiveFile } from '$server/services/imports/imports';
+import { receiveFile } from '$server/services/sources/imports/imports';
 
 export const POST = endpoint(contract.receiveFile, ({ query, event }) =>
-  receiveFile(query.name, event.request.body as ReadableStream | null)
+  receiveFile(
+    query.name,
+    event.request.body as ReadableStream | null,
+    Number(event.request.headers.get('content-length') ?? 0)
+  )
 );

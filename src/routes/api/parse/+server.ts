@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { parseText } from '$server/services/worth';
+import { parseText } from '$server/services/strings/worth';
 
 export const POST = endpoint(contract.parse, ({ body }) => parseText(body.text));

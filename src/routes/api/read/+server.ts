@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { readFrom } from '$server/services/worth';
+import { readFrom } from '$server/services/strings/worth';
 
 export const POST = endpoint(contract.read, ({ body }) => readFrom(body.text, body.sourceId));

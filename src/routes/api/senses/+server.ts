@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { sensesOf } from '$server/services/worth';
+import { sensesOf } from '$server/services/strings/worth';
 
 export const POST = endpoint(contract.senses, ({ body }) => sensesOf(body.text, body.sourceId));

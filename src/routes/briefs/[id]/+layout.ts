@@ -1,9 +1,8 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { LayoutLoad } from './$types';
 
 export const load: LayoutLoad = async ({ params, fetch, depends }) => {
+  const ask = asking(fetch);
   depends('eave:brief');
-  return { brief: await orErrorPage(call(contract.readBrief, { params, fetch })) };
+  return { brief: await ask('readBrief', { params }) };
 };

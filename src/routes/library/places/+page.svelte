@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
   import { call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
@@ -14,17 +16,14 @@
     regionsSchema,
     type Regions
   } from '$core/people';
-  import { contract } from '$server/api/contract';
 
   let { data } = $props();
 
   // svelte-ignore state_referenced_locally
-  const regions = new KeptDocument<Regions>(data.regions, regionsSchema, (body) =>
-    call(contract.writeRegions, { body })
-  );
+  const regions = new KeptDocument<Regions>(data.regions, regionsSchema, (body) => call('writeRegions', { body }));
   // svelte-ignore state_referenced_locally
   const consent = new KeptDocument<ConsentCountries>(data.consent, consentSchema, (body) =>
-    call(contract.writeConsent, { body })
+    call('writeConsent', { body })
   );
 
   const choices = countries.map(({ name }) => ({ value: name, name })).sort((a, b) => a.name.localeCompare(b.name));
@@ -46,27 +45,23 @@
 </div>
 
 <div class="columns">
-  <section class="sheet fields" aria-labelledby="regions">
+  <section class="sheet" aria-labelledby="regions">
     <div class="line">
       <h2 id="regions">Regions</h2>
       <KeptNotice document={regions} history={false} />
-      <button class="quiet" disabled={!regions.canUndo} onclick={() => regions.undo()}>Undo</button>
-      <button class="quiet" onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}
-        >New region</button
-      >
-      <button class="quiet" onclick={() => regions.change(shippedRegions)}>As shipped</button>
+      <Act disabled={!regions.canUndo} onclick={() => regions.undo()}>Undo</Act>
+      <Act onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}>New region</Act>
+      <Act onclick={() => regions.change(shippedRegions)}>As shipped</Act>
     </div>
     {#each regions.value as region, i (i)}
       <div class="row">
-        <label
-          >Names, with commas
-          <input
-            value={region.names.join(', ')}
-            aria-invalid={wrong(regions, i) !== undefined}
-            onchange={(event) =>
-              putRegion(i, { names: event.currentTarget.value.split(',').map((name) => name.trim()) })}
-          /></label
-        >
+        <Field
+          label="Names, with commas"
+          inline
+          value={region.names.join(', ')}
+          aria-invalid={wrong(regions, i) !== undefined}
+          onchange={(event) => putRegion(i, { names: event.currentTarget.value.split(',').map((name) => name.trim()) })}
+        />
         <ChoiceField
           label="Countries of {region.names[0] || 'the new region'}"
           hint=""
@@ -75,20 +70,19 @@
           invalid={wrong(regions, i)}
           onchange={(chosen) => putRegion(i, { countries: codes(chosen) })}
         />
-        <button
-          class="quiet"
+        <Act
           aria-label="Delete {region.names[0] || 'the new region'}"
-          onclick={() => regions.change(regions.value.filter((_, at) => at !== i))}>✕</button
+          onclick={() => regions.change(regions.value.filter((_, at) => at !== i))}>✕</Act
         >
       </div>
     {/each}
   </section>
-  <section class="sheet fields" aria-labelledby="consent">
+  <section class="sheet" aria-labelledby="consent">
     <div class="line">
       <h2 id="consent">Ask consent before a mail</h2>
       <KeptNotice document={consent} history={false} />
-      <button class="quiet" disabled={!consent.canUndo} onclick={() => consent.undo()}>Undo</button>
-      <button class="quiet" onclick={() => consent.change(consentCountries)}>As shipped</button>
+      <Act disabled={!consent.canUndo} onclick={() => consent.undo()}>Undo</Act>
+      <Act onclick={() => consent.change(consentCountries)}>As shipped</Act>
     </div>
     <p class="soft">
       Where the trade holds that a first mail needs the person’s consent. Common practice, no published source and no
@@ -103,18 +97,17 @@
       onchange={(chosen) => consent.change(codes(chosen).map((country) => ({ country, note: note(country) })))}
     />
     {#each consent.value as row, i (row.country)}
-      <label class="note"
-        >{countryName(row.country)}
-        <input
-          value={row.note}
-          placeholder="a note"
-          oninput={(event) =>
-            consent.change(
-              consent.value.map((other, at) => (at === i ? { ...other, note: event.currentTarget.value } : other)),
-              `note ${i}`
-            )}
-        /></label
-      >
+      <Field
+        label={countryName(row.country)}
+        inline
+        value={row.note}
+        placeholder="a note"
+        oninput={(event) =>
+          consent.change(
+            consent.value.map((other, at) => (at === i ? { ...other, note: event.currentTarget.value } : other)),
+            `note ${i}`
+          )}
+      />
     {/each}
   </section>
 </div>
@@ -148,13 +141,13 @@
     border-top: 1px solid var(--rule);
     padding-top: 10px;
   }
-  .row label {
+  .row :global(label) {
     display: grid;
     gap: 4px;
     font-size: 12px;
     color: var(--soft);
   }
-  .note {
+  div :global(.note) {
     display: grid;
     grid-template-columns: 130px 1fr;
     align-items: center;

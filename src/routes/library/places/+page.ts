@@ -1,11 +1,8 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ fetch }) => {
-  const [regions, consent] = await orErrorPage(
-    Promise.all([call(contract.readRegions, { fetch }), call(contract.readConsent, { fetch })])
-  );
+  const ask = asking(fetch);
+  const [regions, consent] = await Promise.all([ask('readRegions'), ask('readConsent')]);
   return { regions, consent };
 };

@@ -1,14 +1,19 @@
 <script lang="ts">
-  import { goto, invalidate } from '$app/navigation';
+  import { reload } from '$lib/kept/reload';
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import { goto } from '$app/navigation';
   import { ApiProblem, call } from '$lib/api/call';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import Refused from '$lib/frame/Refused.svelte';
+  import { readJsonFile } from '$lib/frame/read-json-file';
   import { saveFile } from '$lib/frame/save-file';
   import SheetFields from '$lib/sheets/SheetFields.svelte';
   import SourceCard from '$lib/string/SourceCard.svelte';
-  import { render, read, writeText, sheetSchema, upgradedSheet, type Sheet, sourceProblems } from '$core/dialect';
-  import { layOut, parse } from '$core/query';
-  import { contract } from '$server/api/contract';
+  import { render, read, writeText, sheetSchema, upgradedSheet, type Sheet } from '$core/dialect';
+  import { sourceProblems } from '$core/lint';
+  import { layOut, parse } from '$core/language';
 
   let { data } = $props();
 
@@ -48,13 +53,13 @@
     refused = null;
     told = '';
     try {
-      const kept = await call(contract.writeSheet, {
+      const kept = await call('writeSheet', {
         params: { source: data.source.id },
         body: { sheet: checked.data, revision }
       });
       revision = kept.revision;
       sheet = kept.sheet;
-      await invalidate('eave:sources');
+      await reload('eave:sources');
       told = 'Kept.';
     } catch (problem) {
       refused = problem;
@@ -67,7 +72,7 @@
   async function copyToOwn() {
     refused = null;
     try {
-      const made = await call(contract.createByHand, {
+      const made = await call('createByHand', {
         body: { sheet: { ...sheet, name: `${sheet.name.slice(0, 90)} (copy)` } }
       });
       await goto(`/sources/${made.id}`, { invalidateAll: true });
@@ -77,30 +82,15 @@
       refused = problem;
     }
   }
-  async function take(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function take(file: File) {
     refused = null;
     try {
-      const given = sheetSchema.safeParse(upgradedSheet(JSON.parse(await file.text())));
-      if (given.success) sheet = { ...given.data, id: sheet.id };
-      else {
-        const [issue] = given.error.issues;
-        refused = new ApiProblem(
-          0,
-          'Not a sheet',
-          `${file.name} is no capability sheet: ${issue!.path.join(' ')}: ${issue!.message}. Nothing was changed.`
-        );
-      }
-    } catch {
-      refused = new ApiProblem(
-        0,
-        'Not JSON',
-        `${file.name} is not valid JSON. Choose a sheet that was exported here, or one written after its schema. Nothing was changed.`
-      );
+      const hint = 'Choose a sheet that was exported here, or one written after its schema.';
+      const given = await readJsonFile(file, sheetSchema, { kind: 'capability sheet', hint, upgrade: upgradedSheet });
+      sheet = { ...given, id: sheet.id };
+    } catch (problem) {
+      refused = problem;
     }
-    input.value = '';
   }
 </script>
 
@@ -112,15 +102,13 @@
       : 'Its sheet says how it is searched here and stays as it is. Copy it to change it.'}
   </p>
   {#if told && !changed}<span class="soft" role="status">{told}</span>{/if}
-  <button
-    class="quiet"
-    onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
-    >Export JSON</button
+  <Act onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
+    >Export JSON</Act
   >
-  {#if own}<label class="file">Import JSON <input type="file" accept=".json" onchange={take} /></label>{/if}
+  {#if own}<FileButton label="Import JSON" accept={['.json']} onfile={take} />{/if}
   <a href="/api/sheet.schema.json">Schema</a>
-  <button class="quiet" onclick={copyToOwn}>Copy to a place of my own</button>
-  {#if own}<button class="quiet main" disabled={!checked.success || !changed} onclick={keep}>Keep</button>{/if}
+  <Act onclick={copyToOwn}>Copy to a place of my own</Act>
+  {#if own}<Act look="main" disabled={!checked.success || !changed} onclick={keep}>Keep</Act>{/if}
 </div>
 <Refused problem={refused} />
 
@@ -138,18 +126,12 @@
   <div class="live">
     <section class="sheet" aria-label="What follows from it">
       <h2>What follows from it</h2>
-      <label
-        >A string in Eave’s notation
-        <textarea rows="3" bind:value={sample} spellcheck="false"></textarea></label
-      >
+      <TextBox label="A string in Eave’s notation" rows="3" bind:value={sample} spellcheck="false" />
       {#if !query}<p class="soft">Write a string to see how it would be asked.</p>{/if}
     </section>
     {#if reading}<SourceCard source={{ ...data.source, name: sheet.name, sheet }} {reading} stale={false} />{/if}
     <section class="sheet" aria-label="Reading back">
-      <label
-        >A text as it would be typed there
-        <textarea rows="2" bind:value={native} spellcheck="false"></textarea></label
-      >
+      <TextBox label="A text as it would be typed there" rows="2" bind:value={native} spellcheck="false" />
       {#if understood?.query}
         <p>
           is read as <code>{layOut(understood.query)}</code>
@@ -176,23 +158,6 @@
     gap: 12px;
     position: sticky;
     top: 8px;
-  }
-  label {
-    font-size: 12.5px;
-    color: var(--soft);
-  }
-  textarea {
-    display: block;
-    width: 100%;
-    box-sizing: border-box;
-    font:
-      13px/1.5 'IBM Plex Mono',
-      monospace;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-    padding: 6px 8px;
-    margin: 4px 0;
   }
   p {
     font-size: 13px;

@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0001-first-tables';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     CREATE TABLE briefs (
       id uuid PRIMARY KEY,
       persona_id uuid NOT NULL UNIQUE,
@@ -90,3 +90,6 @@ export async function up(database: Sequelize): Promise<void> {
     );
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('verdicts');

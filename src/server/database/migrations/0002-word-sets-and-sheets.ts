@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0002-word-sets-and-sheets';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     CREATE TABLE word_sets (
       name text PRIMARY KEY,
       kind text NOT NULL CHECK (kind IN ('wanted', 'unwanted')),
@@ -23,3 +23,6 @@ export async function up(database: Sequelize): Promise<void> {
       ADD COLUMN revision integer NOT NULL DEFAULT 1;
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('sources', 'revision');

@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0003-house-wordings';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     CREATE TABLE house_wordings (
       title text NOT NULL,
       wording text NOT NULL,
@@ -14,3 +14,6 @@ export async function up(database: Sequelize): Promise<void> {
     );
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('house_wordings');

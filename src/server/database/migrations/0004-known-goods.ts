@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0004-known-goods';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     ALTER TABLE documents
       DROP CONSTRAINT documents_kind_check,
       ADD CONSTRAINT documents_kind_check CHECK (kind IN ('persona', 'wording', 'draft', 'known'));
@@ -11,3 +11,6 @@ export async function up(database: Sequelize): Promise<void> {
       SELECT id, 'known', '[]', now(), now() FROM briefs ON CONFLICT DO NOTHING;
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.checks('documents_kind_check', 'known');

@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0005-house-lists-and-contacted';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     ALTER TABLE documents
       DROP CONSTRAINT documents_kind_check,
       ADD CONSTRAINT documents_kind_check CHECK (kind IN ('persona', 'wording', 'draft', 'known', 'contacted'));
@@ -21,3 +21,6 @@ export async function up(database: Sequelize): Promise<void> {
     ALTER TABLE trials ADD COLUMN contacted integer NOT NULL DEFAULT 0;
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('trials', 'contacted');

@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0006-trial-jobs';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     ALTER TABLE trials
       ADD COLUMN state text NOT NULL DEFAULT 'done' CHECK (state IN ('waiting', 'running', 'done', 'stopped', 'failed')),
       ADD COLUMN sample_size integer NOT NULL DEFAULT 40,
@@ -27,3 +27,6 @@ export async function up(database: Sequelize): Promise<void> {
     ALTER TABLE verdicts ADD COLUMN by text NOT NULL DEFAULT 'person' CHECK (by IN ('person', 'rule'));
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('verdicts', 'by');

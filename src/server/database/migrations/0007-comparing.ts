@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0007-comparing';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     ALTER TABLE documents
       DROP CONSTRAINT documents_kind_check,
       ADD CONSTRAINT documents_kind_check CHECK (kind IN ('persona', 'wording', 'draft', 'known', 'contacted', 'choice'));
@@ -35,3 +35,6 @@ export async function up(database: Sequelize): Promise<void> {
     );
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('same_person');

@@ -1,9 +1,9 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 
 export const name = '0008-notes';
 
-export async function up(database: Sequelize): Promise<void> {
-  await database.query(`
+export async function up(schema: Schema): Promise<void> {
+  await schema.query(`
     CREATE TABLE notes (
       persona_id uuid NOT NULL REFERENCES briefs (persona_id) ON DELETE CASCADE,
       source_id text NOT NULL REFERENCES sources ON DELETE CASCADE,
@@ -16,3 +16,6 @@ export async function up(database: Sequelize): Promise<void> {
     );
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('notes');

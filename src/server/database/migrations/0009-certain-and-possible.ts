@@ -1,4 +1,4 @@
-import type { Sequelize } from 'sequelize';
+import type { Schema } from '../schema';
 import { upgradedSheet } from '$core/dialect';
 
 export const name = '0009-certain-and-possible';
@@ -7,13 +7,16 @@ export const name = '0009-certain-and-possible';
  * Sheets say what their sources tell, texts too; trials keep what each search brought, and who is possible but not
  * certain. Those that ended are put together anew out of their pages, which are kept, at the next start.
  */
-export async function up(database: Sequelize): Promise<void> {
-  const [rows] = await database.query(`SELECT id, sheet FROM sources WHERE kind = 'by-hand'`);
-  for (const { id, sheet } of rows as { id: string; sheet: unknown }[])
-    await database.query('UPDATE sources SET sheet = $sheet::jsonb WHERE id = $id', {
-      bind: { id, sheet: JSON.stringify(upgradedSheet(sheet)) }
+export async function up(schema: Schema): Promise<void> {
+  const rows = await schema.select<{ id: string; sheet: unknown }>(
+    `SELECT id, sheet FROM sources WHERE kind = 'by-hand'`
+  );
+  for (const { id, sheet } of rows)
+    await schema.query('UPDATE sources SET sheet = $sheet::jsonb WHERE id = $id', {
+      id,
+      sheet: JSON.stringify(upgradedSheet(sheet))
     });
-  await database.query(`
+  await schema.query(`
     UPDATE sources SET sheet = sheet || jsonb_build_object('listsAll', true, 'tells', jsonb_build_array(
       'any', 'title', 'pasttitle', 'company', 'pastcompany', 'about', 'skill', 'school', 'group', 'contact',
       'place', 'country', 'industry', 'function', 'rank', 'hiring', 'funded', 'tech', 'mail',
@@ -27,3 +30,6 @@ export async function up(database: Sequelize): Promise<void> {
     ALTER TABLE trials DROP COLUMN count_low, DROP COLUMN count_high, DROP COLUMN shown;
   `);
 }
+
+/** Its last step has been done. */
+export const isDone = (schema: Schema): Promise<boolean> => schema.has('trials', 'open');

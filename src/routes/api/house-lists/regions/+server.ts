@@ -1,6 +1,6 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { readHouseList, writeHouseList } from '$server/services/house-lists';
+import { readHouseList, writeHouseList } from '$server/services/library/house-lists';
 
 export const GET = endpoint(contract.readRegions, () => readHouseList('regions'));
 export const PUT = endpoint(contract.writeRegions, ({ body }) => writeHouseList('regions', body));

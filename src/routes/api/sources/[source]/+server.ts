@@ -1,6 +1,6 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { deleteSource, readSource, writeSheet } from '$server/services/sources';
+import { deleteSource, readSource, writeSheet } from '$server/services/sources/sources';
 
 export const GET = endpoint(contract.readSource, ({ params }) => readSource(params.source));
 export const PUT = endpoint(contract.writeSheet, ({ params, body }) => writeSheet(params.source, body));

@@ -1,6 +1,6 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { deleteWordSet, writeWordSet } from '$server/services/word-sets';
+import { deleteWordSet, writeWordSet } from '$server/services/library/word-sets';
 
 export const PUT = endpoint(contract.writeWordSet, ({ params, body }) => writeWordSet(params.name, body));
 export const DELETE = endpoint(contract.deleteWordSet, ({ params }) => deleteWordSet(params.name));

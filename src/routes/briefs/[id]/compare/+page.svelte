@@ -1,12 +1,17 @@
 <script lang="ts">
+  import Fold from '$lib/ui/Fold.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { call } from '$lib/api/call';
   import { reload } from '$lib/kept/reload';
-  import { watchChanges } from '$lib/kept/changes';
+  import { watchBrief } from '$lib/kept/changes';
   import Board from '$lib/compare/Board.svelte';
   import { boardMeasures, headline, sortVersions, usualMeasures, type Cell } from '$lib/compare/board-measures';
+  import { drawsToDecide } from '$lib/compare/draws-to-decide';
   import Judges from '$lib/compare/Judges.svelte';
   import PeopleBehind from '$lib/compare/PeopleBehind.svelte';
   import Recall from '$lib/compare/Recall.svelte';
@@ -21,8 +26,9 @@
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { count } from '$lib/marks/format';
-  import { behindKinds, contract, type Answer, type BehindKind } from '$server/api/contract';
-  import type { Choice } from '$server/api/documents';
+  import type { Answer, BehindKind } from '$api';
+  import { behindKinds } from '$api/behind-kinds';
+  import type { Choice } from '$api/documents';
 
   let { data } = $props();
 
@@ -84,12 +90,12 @@
     turn++;
     await reload('eave:compare', 'eave:brief');
   }
-  onMount(() => watchChanges(data.brief.id, () => void refresh()));
+  onMount(() => watchBrief(data.brief.id, () => void refresh()));
 
   async function keepChoice(choice: Choice) {
     refused = null;
     try {
-      await call(contract.writeChoice, {
+      await call('writeChoice', {
         params: { id: data.brief.id },
         body: { body: choice, revision: data.choice.revision }
       });
@@ -101,22 +107,10 @@
   /** Draws as many more, here and at the version it is not told apart from, as would decide, and opens the desk. */
   async function decide(cell: Cell) {
     if (cell.standing.is !== 'open' || !cell.standing.decide) return;
-    const { against, decide: need } = cell.standing;
-    const other = cells.find((one) => one.version === against && one.sourceId === cell.sourceId);
     refused = null;
+    const draws = drawsToDecide(cell, cells, reading());
     try {
-      for (const [one, more] of [
-        [cell, need.here],
-        [other, need.there]
-      ] as const)
-        if (one && more) {
-          const { fits, misses, unsure } = one.figures.precision[reading()];
-          const judged = fits + misses + unsure;
-          await call(contract.drawMore, {
-            params: { id: data.brief.id, trial: one.trialId },
-            body: { size: Math.min(2000, Math.max(one.sampled, judged + more)) }
-          });
-        }
+      if (draws.length) await call('drawAtOnce', { params: { id: data.brief.id }, body: { draws } });
       await goto(briefPath(data.brief.id, 'trial', { trial: cell.trialId }));
     } catch (problem) {
       refused = problem;
@@ -133,7 +127,7 @@
   <h1>Compare</h1>
   <p class="soft">
     {board
-      ? headline(cells, sources, reading()) ||
+      ? headline(cells, sources, reading(), data.choice.body.baseline) ||
         'Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval.'
       : ''}
   </p>
@@ -153,51 +147,31 @@
     </p>
   </div>
 {:else}
-  <div class="tools fields">
+  <div class="tools">
     {#if triedVersions.length > 1}
       <fieldset>
         <legend>Versions</legend>
         {#each triedVersions as { number } (number)}
-          <label
-            ><input
-              type="checkbox"
-              checked={shown.includes(number)}
-              onchange={(event) => toggle(number, event.currentTarget.checked)}
-            />
-            {number}</label
-          >
+          <Tick label={String(number)} checked={shown.includes(number)} ontick={(on) => toggle(number, on)} />
         {/each}
       </fieldset>
     {/if}
-    <details>
-      <summary>Measures</summary>
+    <Fold title="Measures">
       <fieldset>
         <legend class="visually-hidden">Measures shown</legend>
         {#each boardMeasures as { id, name } (id)}
-          <label
-            ><input
-              type="checkbox"
-              checked={measures.includes(id)}
-              onchange={(event) => toggleMeasure(id, event.currentTarget.checked)}
-            />
-            {name}</label
-          >
+          <Tick label={name} checked={measures.includes(id)} ontick={(on) => toggleMeasure(id, on)} />
         {/each}
       </fieldset>
-    </details>
-    <label
-      >Sort by <select
-        value={ask('sort') ?? ''}
-        onchange={(event) => choose({ sort: event.currentTarget.value || null })}
-      >
-        <option value="">newest first</option>
-        {#each sources as one (one.id)}
-          <optgroup label={one.name}>
-            {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{name} at {one.name}</option>{/each}
-          </optgroup>
-        {/each}
-      </select></label
-    >
+    </Fold>
+    <Pick label="Sort by" value={ask('sort') ?? ''} onpick={(picked) => choose({ sort: picked || null })}>
+      <option value="">newest first</option>
+      {#each sources as one (one.id)}
+        <optgroup label={one.name}>
+          {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{name} at {one.name}</option>{/each}
+        </optgroup>
+      {/each}
+    </Pick>
     <span class="soft"
       >{count(board.people)} people seen, <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure> judged,
       each once</span
@@ -230,7 +204,7 @@
   </div>
   <nav class="panels" aria-label="What to look into">
     {#each Object.entries(panels) as [id, name] (id)}
-      <button class="quiet" aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</button>
+      <Act aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Act>
     {/each}
   </nav>
   {#if panel === 'versions'}
@@ -305,12 +279,6 @@
     padding: 0;
     margin-right: 10px;
   }
-  summary {
-    cursor: pointer;
-  }
-  input {
-    accent-color: var(--accent);
-  }
   .charts {
     display: grid;
     grid-template-columns: 1fr 1fr;
@@ -323,7 +291,7 @@
     gap: 6px;
     margin-top: 16px;
   }
-  .panels [aria-pressed='true'] {
+  .panels :global([aria-pressed='true']) {
     background: var(--accent-2);
     border-color: var(--accent);
   }

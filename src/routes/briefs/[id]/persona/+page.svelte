@@ -1,21 +1,24 @@
 <script lang="ts">
-  import { invalidate } from '$app/navigation';
+  import { reload } from '$lib/kept/reload';
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
-  import { ApiProblem, call } from '$lib/api/call';
+  import { call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
+  import { readJsonFile } from '$lib/frame/read-json-file';
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
-  import BriefReader from '$lib/persona/BriefReader.svelte';
-  import CustomerReader from '$lib/persona/CustomerReader.svelte';
   import Contacted from '$lib/persona/Contacted.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
   import LinesField from '$lib/persona/LinesField.svelte';
   import OtherFacts from '$lib/persona/OtherFacts.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
-  import type { Person } from '$core/corpus';
+  import { readSize, shownSize } from '$lib/persona/typed-size';
+  import type { Person } from '$core/people';
   import { countries, countryName, industries } from '$core/people';
   import {
     describePersona,
@@ -28,16 +31,15 @@
     missingFrom,
     takeFacts
   } from '$core/persona';
-  import { parse } from '$core/query';
+  import { parse } from '$core/language';
   import { ranks } from '$core/titles';
-  import { contract } from '$server/api/contract';
 
   let { data } = $props();
 
   // svelte-ignore state_referenced_locally
   const persona = new KeptDocument<Persona>(data.persona, personaSchema, async (body) => {
-    const kept = await call(contract.writePersona, { params: { id: data.brief.id }, body });
-    await invalidate('eave:brief');
+    const kept = await call('writePersona', { params: { id: data.brief.id }, body });
+    await reload('eave:brief');
     return kept;
   });
 
@@ -50,19 +52,10 @@
   let sizeText = $state({ from: '', to: '' });
   $effect.pre(() => {
     for (const end of ['from', 'to'] as const) {
-      const value = persona.value.size[end];
-      if (
-        value === null
-          ? readSize(sizeText[end]) !== null && !Number.isNaN(readSize(sizeText[end]))
-          : readSize(sizeText[end]) !== value && !Number.isNaN(value)
-      )
-        sizeText[end] = value === null ? '' : String(value);
+      const shown = shownSize(sizeText[end], persona.value.size[end]);
+      if (shown !== sizeText[end]) sizeText[end] = shown;
     }
   });
-  function readSize(text: string): number | null {
-    const plain = text.replaceAll(/[\s,.'](?=\d{3}\b)/g, '').trim();
-    return plain === '' ? null : /^\d+$/.test(plain) ? Number(plain) : Number.NaN;
-  }
   function typeSize(end: 'from' | 'to', text: string) {
     sizeText[end] = text;
     set('size', { ...persona.value.size, [end]: readSize(text) });
@@ -72,9 +65,8 @@
     .map(({ code, name }) => ({ value: name, name: `${name}`, code }))
     .sort((a, b) => a.name.localeCompare(b.name));
   const industryChoices = industries.map(({ code, name }) => ({ value: code, name: `${code} ${name}` }));
-  function addRegion(select: HTMLSelectElement) {
-    const region = data.regions.find(({ names }) => names[0] === select.value);
-    select.value = '';
+  function addRegion(name: string) {
+    const region = data.regions.find(({ names }) => names[0] === name);
     if (region)
       set('countries', [
         ...new Set([...persona.value.countries.map(countryName), ...region.countries.map(countryName)])
@@ -99,13 +91,8 @@
 
   async function keepKnown(people: Person[]): Promise<boolean> {
     refused = null;
-    const params = { id: data.brief.id };
     try {
-      const { body, revision } = await call(contract.readKnown, { params });
-      const name = ({ name, jobs }: Person) => `${name} ${jobs?.[0]?.company ?? ''}`.toLowerCase();
-      const there = new Set(body.map(name));
-      const fresh = people.filter((person) => !there.has(name(person)));
-      await call(contract.writeKnown, { params, body: { body: [...body, ...fresh], revision } });
+      await call('addKnown', { params: { id: data.brief.id }, body: { people } });
       return true;
     } catch (problem) {
       refused = problem;
@@ -115,30 +102,14 @@
 
   let reading: 'text' | 'customers' | null = $state(null);
   let refused: unknown = $state(null);
-  async function take(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function take(file: File) {
     refused = null;
     try {
-      const given = personaSchema.safeParse(JSON.parse(await file.text()));
-      if (given.success) persona.change(given.data);
-      else {
-        const [issue] = given.error.issues;
-        refused = new ApiProblem(
-          0,
-          'Not a persona',
-          `${file.name} is no persona: ${issue!.path.join(' ')} ${issue!.message}. Nothing was changed.`
-        );
-      }
-    } catch {
-      refused = new ApiProblem(
-        0,
-        'Not JSON',
-        `${file.name} is not valid JSON. Choose a persona that was exported here. Nothing was changed.`
-      );
+      const hint = 'Choose a persona that was exported here.';
+      persona.change(await readJsonFile(file, personaSchema, { kind: 'persona', hint }));
+    } catch (problem) {
+      refused = problem;
     }
-    input.value = '';
   }
 </script>
 
@@ -146,22 +117,16 @@
   <h1>Persona</h1>
   <p class="soft">{describePersona(persona.value)}</p>
   <KeptNotice document={persona} />
-  <button
-    class="quiet"
-    aria-expanded={reading === 'text'}
-    onclick={() => (reading = reading === 'text' ? null : 'text')}>Read a written brief</button
+  <Act aria-expanded={reading === 'text'} onclick={() => (reading = reading === 'text' ? null : 'text')}
+    >Read a written brief</Act
   >
-  <button
-    class="quiet"
-    aria-expanded={reading === 'customers'}
-    onclick={() => (reading = reading === 'customers' ? null : 'customers')}>From customers won</button
+  <Act aria-expanded={reading === 'customers'} onclick={() => (reading = reading === 'customers' ? null : 'customers')}
+    >From customers won</Act
   >
-  <button
-    class="quiet"
-    onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
-    >Export JSON</button
+  <Act onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
+    >Export JSON</Act
   >
-  <label class="file">Import JSON <input type="file" accept=".json" onchange={take} /></label>
+  <FileButton label="Import JSON" accept={['.json']} onfile={take} />
 </div>
 <Refused problem={refused} />
 {#if missing.length}
@@ -170,27 +135,31 @@
   </ul>
 {/if}
 {#if reading === 'customers'}
-  <CustomerReader
-    sources={data.sources}
-    ontake={(fact) => persona.change(takeFacts($state.snapshot(persona.value) as Persona, [fact]))}
-    onkeep={keepKnown}
-    onclose={() => (reading = null)}
-  />
+  {#await import('$lib/persona/CustomerReader.svelte') then { default: CustomerReader }}
+    <CustomerReader
+      sources={data.sources}
+      ontake={(fact) => persona.change(takeFacts($state.snapshot(persona.value) as Persona, [fact]))}
+      onkeep={keepKnown}
+      onclose={() => (reading = null)}
+    />
+  {/await}
 {:else if reading === 'text'}
-  <BriefReader
-    regions={data.regions}
-    ontake={(facts) => {
-      persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
-      reading = null;
-    }}
-    onclose={() => (reading = null)}
-  />
+  {#await import('$lib/persona/BriefReader.svelte') then { default: BriefReader }}
+    <BriefReader
+      regions={data.regions}
+      ontake={(facts) => {
+        persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
+        reading = null;
+      }}
+      onclose={() => (reading = null)}
+    />
+  {/await}
 {/if}
 
 {#snippet inString(of: Origin['of'])}
   {@const terms = inUse?.counts[of] ?? 0}
   <div id="line-{of}" class="in-string">
-    {#if terms}<a href={briefPath(data.brief.id, 'string', { tree: '1', from: of })}
+    {#if terms}<a href={briefPath(data.brief.id, 'string', { panel: 'tree', from: of })}
         >{terms} term{terms === 1 ? '' : 's'} of the string</a
       >{/if}
   </div>
@@ -271,14 +240,10 @@
       onchange={(chosen) => set('countries', chosen)}
     />
     {@render inString('countries')}
-    <label class="region fields"
-      >A whole region
-      <select value="" onchange={(event) => addRegion(event.currentTarget)}>
-        <option value="">add all of it …</option>
-        {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option
-          >{/each}
-      </select></label
-    >
+    <Pick label="A whole region" value="" onpick={addRegion}>
+      <option value="">add all of it …</option>
+      {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
+    </Pick>
     <ChoiceField
       label="Industries"
       hint="Divisions of ISIC Rev. 4, by name or number."
@@ -330,8 +295,8 @@
     />
     {@render inString('notCountries')}
     <p class="region">
-      <button class="quiet" onclick={addConsent}>Add those that ask consent first</button>
-      {data.consent.length} countries on <a href="/library/places">the house’s list</a>
+      <Act onclick={addConsent}>Add those that ask consent first</Act>
+      {data.consent.length} countries on <a href="/library/places">the list for all briefs</a>
     </p>
     <Contacted briefId={data.brief.id} kept={data.contacted} />
     <LinesField

@@ -1,20 +1,17 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, fetch }) => {
-  const [persona, sources, regions, consent, contacted, draft, wording] = await orErrorPage(
-    Promise.all([
-      call(contract.readPersona, { params, fetch }),
-      call(contract.listSources, { fetch }),
-      call(contract.readRegions, { fetch }),
-      call(contract.readConsent, { fetch }),
-      call(contract.readContacted, { params, fetch }),
-      call(contract.readDraft, { params, fetch }),
-      call(contract.readWording, { params, fetch })
-    ])
-  );
+  const ask = asking(fetch);
+  const [persona, sources, regions, consent, contacted, draft, wording] = await Promise.all([
+    ask('readPersona', { params }),
+    ask('listSources'),
+    ask('readRegions'),
+    ask('readConsent'),
+    ask('readContacted', { params }),
+    ask('readDraft', { params }),
+    ask('readWording', { params })
+  ]);
   return {
     persona,
     draft: draft.body,

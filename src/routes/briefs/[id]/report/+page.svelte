@@ -4,7 +4,7 @@
   import IntervalLine from '$lib/compare/IntervalLine.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { reload } from '$lib/kept/reload';
-  import { watchChanges } from '$lib/kept/changes';
+  import { watchBrief } from '$lib/kept/changes';
   import CertainOnly from '$lib/frame/CertainOnly.svelte';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
@@ -16,7 +16,7 @@
   const report = $derived(data.report);
   const which = $derived(readingOf(report));
   const refresh = () => reload('eave:report');
-  onMount(() => watchChanges(data.brief.id, () => void refresh()));
+  onMount(() => watchBrief(data.brief.id, () => void refresh()));
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
 </script>
 
@@ -236,7 +236,7 @@
     .two {
       grid-template-columns: 1fr 280px;
     }
-    .search :global(button) {
+    .search :global(.act.bx--btn) {
       display: none;
     }
   }

@@ -1,9 +1,8 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, fetch, depends }) => {
+  const ask = asking(fetch);
   depends('eave:report');
-  return { report: await orErrorPage(call(contract.report, { params, fetch })) };
+  return { report: await ask('report', { params }) };
 };

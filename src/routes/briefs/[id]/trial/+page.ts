@@ -1,29 +1,24 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
+import { asking } from '$lib/api/load';
 import { isUnderWay } from '$lib/trial/under-way';
-import { contract } from '$server/api/contract';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, url, fetch, depends }) => {
+  const ask = asking(fetch);
   depends('eave:trials');
-  const [trials, sources, versions, persona, wording] = await orErrorPage(
-    Promise.all([
-      call(contract.listTrials, { params, fetch }),
-      call(contract.listSources, { fetch }),
-      call(contract.listVersions, { params, fetch }),
-      call(contract.readPersona, { params, fetch }),
-      call(contract.readWording, { params, fetch })
-    ])
-  );
+  const [trials, sources, versions, persona, wording] = await Promise.all([
+    ask('listTrials', { params }),
+    ask('listSources'),
+    ask('listVersions', { params }),
+    ask('readPersona', { params }),
+    ask('readWording', { params })
+  ]);
   const wanted = url.searchParams.get('trial') ?? trials[0]?.id;
-  const read = (id: string) => call(contract.readTrial, { params: { ...params, trial: id }, fetch });
-  const [trial, underWay, judges] = await orErrorPage(
-    Promise.all([
-      wanted ? read(wanted) : null,
-      Promise.all(trials.filter((one) => one.id !== wanted && isUnderWay(one)).map(({ id }) => read(id))),
-      call(contract.listJudges, { params, fetch })
-    ])
-  );
+  const read = (id: string) => ask('readTrial', { params: { ...params, trial: id } });
+  const [trial, underWay, judges] = await Promise.all([
+    wanted ? read(wanted) : null,
+    Promise.all(trials.filter((one) => one.id !== wanted && isUnderWay(one)).map(({ id }) => read(id))),
+    ask('listJudges', { params })
+  ]);
   const as = url.searchParams.get('as')?.trim() || null;
   return {
     trials,
@@ -39,9 +34,7 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
 
   /** A second judge sees the same people and none of the verdicts given before. */
   async function asSeenBy(judge: string, seen: NonNullable<typeof trial>) {
-    const said = await orErrorPage(
-      call(contract.readJudgements, { params: { ...params, judge }, query: { source: seen.sourceId }, fetch })
-    );
+    const said = await ask('readJudgements', { params: { ...params, judge }, query: { source: seen.sourceId } });
     const byPerson = new Map(said.map((one) => [one.personId, one]));
     const sample = seen.sample.map((one) => ({
       ...one,

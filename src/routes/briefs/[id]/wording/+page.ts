@@ -1,15 +1,12 @@
-import { call } from '$lib/api/call';
-import { orErrorPage } from '$lib/api/load';
-import { contract } from '$server/api/contract';
+import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, fetch }) => {
-  const [wording, sources, found] = await orErrorPage(
-    Promise.all([
-      call(contract.readWording, { params, fetch }),
-      call(contract.listSources, { fetch }),
-      call(contract.foundTitles, { params, fetch })
-    ])
-  );
+  const ask = asking(fetch);
+  const [wording, sources, found] = await Promise.all([
+    ask('readWording', { params }),
+    ask('listSources'),
+    ask('foundTitles', { params })
+  ]);
   return { wording, sources: sources.filter(({ kind }) => kind !== 'by-hand'), found };
 };

@@ -1,6 +1,6 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { countCertainOnly } from '$server/services/briefs';
+import { countCertainOnly } from '$server/services/briefs/briefs';
 
 export const PUT = endpoint(contract.countCertainOnly, ({ params, body }) =>
   countCertainOnly(params.id, body.certainOnly)

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { chosenOf } from '$server/services/report';
+import { chosenOf } from '$server/services/comparing/report';
 
 export const GET = endpoint(contract.chosen, ({ params }) => chosenOf(params.id));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { copyBrief } from '$server/services/briefs';
+import { copyBrief } from '$server/services/briefs/briefs';
 
 export const POST = endpoint(contract.copyBrief, ({ params }) => copyBrief(params.id));

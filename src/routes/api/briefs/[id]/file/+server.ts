@@ -1,5 +1,7 @@
-import { contract } from '$server/api/contract';
-import { endpoint } from '$server/api/endpoint';
-import { exportBrief } from '$server/services/brief-file';
+import { contract } from '$api';
+import { jsonBytes, rawEndpoint } from '$server/api/endpoint';
+import { briefWork } from '$server/workers/brief-work';
 
-export const GET = endpoint(contract.exportBrief, ({ params }) => exportBrief(params.id));
+export const GET = rawEndpoint(contract.exportBrief, async ({ params }) =>
+  jsonBytes(await briefWork({ kind: 'export-brief', briefId: params.id }))
+);

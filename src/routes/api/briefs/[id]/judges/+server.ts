@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { listJudges } from '$server/services/judges';
+import { listJudges } from '$server/services/trials/judges';
 
 export const GET = endpoint(contract.listJudges, ({ params }) => listJudges(params.id));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { writeNote } from '$server/services/notes';
+import { writeNote } from '$server/services/trials/notes';
 
 export const PUT = endpoint(contract.writeNote, ({ params, body }) => writeNote(params.id, body));

@@ -1,6 +1,12 @@
-import { contract } from '$server/api/contract';
-import { endpoint } from '$server/api/endpoint';
-import { exportQrels, importQrels } from '$server/services/trec';
+import { contract } from '$api';
+import { jsonBytes, rawEndpoint } from '$server/api/endpoint';
+import { readBody } from '$server/api/read-body';
+import { briefWork } from '$server/workers/brief-work';
 
-export const GET = endpoint(contract.exportQrels, ({ params }) => exportQrels(params.id));
-export const POST = endpoint(contract.importQrels, ({ params, body }) => importQrels(params.id, body.text));
+export const GET = rawEndpoint(contract.exportQrels, async ({ params }) =>
+  jsonBytes(await briefWork({ kind: 'export-qrels', briefId: params.id }))
+);
+export const POST = rawEndpoint(contract.importQrels, async ({ params, event }) => {
+  const body = await readBody(event.request, contract.importQrels.bodyLimit);
+  return jsonBytes(await briefWork({ kind: 'import-qrels', briefId: params.id, body }));
+});

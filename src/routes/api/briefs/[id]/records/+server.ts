@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { recordsNamed } from '$server/services/identity';
+import { recordsNamed } from '$server/services/comparing/same-people';
 
 export const GET = endpoint(contract.recordsNamed, ({ params, query }) => recordsNamed(params.id, query.name));

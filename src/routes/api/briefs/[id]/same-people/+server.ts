@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { pairsOf } from '$server/services/identity';
+import { pairsOf } from '$server/services/comparing/same-people';
 
 export const GET = endpoint(contract.listPairs, ({ params }) => pairsOf(params.id));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { giveVerdict } from '$server/services/verdicts';
+import { giveVerdict } from '$server/services/trials/verdicts';
 
 export const PUT = endpoint(contract.giveVerdict, ({ params, body }) => giveVerdict(params.id, body));

@@ -1,7 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { startImport } from '$server/services/imports/imports';
+import { startImport } from '$server/services/sources/imports/imports';
 
-export const POST = endpoint(contract.startImport, ({ params, body }) =>
-  startImport(params.id, body.name, body.mapping, body.skipBadRows, body.into)
-);
+export const POST = endpoint(contract.startImport, ({ params, body }) => startImport(params.id, body));

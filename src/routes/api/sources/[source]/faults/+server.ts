@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { switchFaults } from '$server/services/sources';
+import { switchFaults } from '$server/services/sources/sources';
 
 export const PUT = endpoint(contract.switchFaults, ({ params, body }) => switchFaults(params.source, body));

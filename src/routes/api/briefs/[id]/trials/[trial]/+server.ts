@@ -1,5 +1,6 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { readTrial } from '$server/services/trials';
+import { deleteTrial, readTrial } from '$server/services/trials/trials';
 
 export const GET = endpoint(contract.readTrial, ({ params }) => readTrial(params.id, params.trial));
+export const DELETE = endpoint(contract.deleteTrial, ({ params }) => deleteTrial(params.id, params.trial));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { nameVersion } from '$server/services/versions';
+import { nameVersion } from '$server/services/strings/versions';
 
 export const PATCH = endpoint(contract.nameVersion, ({ params, body }) => nameVersion(params.id, params.number, body));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { agreementWith } from '$server/services/judges';
+import { agreementWith } from '$server/services/trials/judges';
 
 export const GET = endpoint(contract.agreement, ({ params }) => agreementWith(params.id, params.judge));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { settle } from '$server/services/judges';
+import { settle } from '$server/services/trials/judges';
 
 export const POST = endpoint(contract.settle, ({ params, body }) => settle(params.id, params.judge, body));

@@ -1,5 +1,5 @@
-import { contract } from '$server/api/contract';
+import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { drawMore } from '$server/services/trials';
+import { drawMore } from '$server/services/trials/trials';
 
 export const POST = endpoint(contract.drawMore, ({ params, body }) => drawMore(params.id, params.trial, body.size));

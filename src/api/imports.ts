@@ -1,0 +1,45 @@
+import * as z from 'zod';
+import { columnMappingSchema } from '$core/formats/column-fields';
+import { importOutcomeSchema, readingSchema } from './import-shapes';
+import { operation } from './operation';
+import { paths } from './paths';
+import { sourceId } from './shapes';
+
+const importShape = z.object({
+  id: z.uuid(),
+  fileName: z.string(),
+  bytes: z.int(),
+  reading: readingSchema,
+  state: z.enum(['ready', 'running', 'done', 'refused', 'stopped']),
+  outcome: importOutcomeSchema.nullable(),
+  sourceId: sourceId.nullable()
+});
+
+const importParams = z.object({ id: z.uuid() });
+
+/** Files of people that become sources. */
+export const imports = {
+  receiveFile: operation(paths.receiveFile, {
+    query: z.object({ name: z.string().trim().min(1).max(300) }),
+    response: importShape,
+    status: 201
+  }),
+  readImport: operation(paths.readImport, {
+    params: importParams,
+    response: importShape
+  }),
+  startImport: operation(paths.startImport, {
+    params: importParams,
+    body: z.object({
+      name: z.string().trim().min(1, 'A source needs a name.').max(100),
+      mapping: columnMappingSchema,
+      skipBadRows: z.boolean().default(false),
+      into: sourceId.nullable().default(null).describe('An imported file whose people these take the place of, by key')
+    }),
+    response: importShape,
+    status: 202
+  }),
+  stopImport: operation(paths.stopImport, {
+    params: importParams
+  })
+};

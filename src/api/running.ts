@@ -1,0 +1,41 @@
+import * as z from 'zod';
+import { operation } from './operation';
+import { paths } from './paths';
+import { sourceId } from './shapes';
+
+/** How the server itself is. */
+export const running = {
+  events: operation(paths.events, {
+    query: z.object({ seen: z.string().max(100).optional() }).optional(),
+    streams: true,
+    response: z.object({
+      sources: z.literal(true).optional(),
+      imports: z.literal(true).optional()
+    })
+  }),
+  live: operation(paths.live, {
+    response: z.object({ live: z.literal(true) })
+  }),
+  ready: operation(paths.ready, {
+    response: z.object({
+      ready: z.boolean(),
+      database: z.boolean(),
+      schema: z.boolean().describe('Every migration of this release was made'),
+      queue: z.boolean().describe('Jobs are being worked on'),
+      workers: z.boolean().describe('The threads that count and translate answer'),
+      sources: z.boolean().describe('None of the sources has failed; they may still be prepared'),
+      threads: z.object({ threads: z.int(), running: z.int(), waiting: z.int() }),
+      stall: z.int().describe('Longest stall in milliseconds, since this was last asked'),
+      sourceStates: z.array(z.object({ id: sourceId, state: z.string() }))
+    })
+  }),
+  retention: operation(paths.retention, {
+    response: z.array(
+      z.object({
+        kind: z.enum(['trialPages', 'trials', 'imports']),
+        days: z.int().describe('Kept for so many days; 0 for as long as nobody deletes them'),
+        rows: z.int().describe('Rows of the database that are older')
+      })
+    )
+  })
+};

@@ -1,0 +1,81 @@
+// Shapes that several resources of the API share.
+import * as z from 'zod';
+import { personSchema } from '$core/people/person';
+import { estimateSchema } from '$core/measure/figures-schema';
+import { renderingSchema, versionSetsSchema } from './brief-file';
+import { largest } from './limits';
+
+export const count = z.int().min(0).max(largest);
+
+export const revision = z.int().min(1).max(largest);
+
+export const versionNumber = z.int().min(1).max(largest);
+
+export const brief = z.object({ id: z.uuid() });
+
+export const text = z.string().max(200_000);
+
+export const interval = z.object({ low: z.number(), high: z.number() });
+
+export const verdict = z.enum(['fit', 'miss', 'unsure']);
+
+export const sourceId = z.string().min(1).max(100);
+
+export const briefHead = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  archived: z.boolean(),
+  demo: z.boolean().describe('It is of the demo, which can be put back'),
+  revision,
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime()
+});
+
+export const versionSets = versionSetsSchema;
+
+export const version = z.object({
+  number: z.int(),
+  text: z.string(),
+  name: z.string(),
+  note: z.string(),
+  parent: z.int().nullable().describe('The version it was made from'),
+  sets: versionSets.describe('The named word sets it uses, as they were when it was kept'),
+  createdAt: z.iso.datetime()
+});
+
+export const rendering = renderingSchema;
+
+export const judgedBy = z.enum(['person', 'rule']);
+
+export const toldVerdict = z.object({ verdict, reason: z.string(), by: judgedBy, revision });
+
+export const judgedCount = z.object({ fits: z.int(), misses: z.int() });
+
+export const side = z.object({
+  count: estimateSchema,
+  shown: z.int(),
+  fits: z.object({ judged: z.int(), count: z.int(), misses: z.int(), interval }),
+  sample: z.array(z.object({ rank: z.int(), person: personSchema, verdict: toldVerdict.nullable() }))
+});
+
+export const sides = z.object({
+  goes: side,
+  comes: side,
+  stays: side,
+  test: z
+    .object({
+      before: z.int().describe('Judged people whom only the first finds rightly, or leaves rightly'),
+      after: z.int().describe('The same of the second'),
+      gone: judgedCount,
+      come: judgedCount,
+      p: z.number()
+    })
+    .describe('McNemar’s exact test on the people in whom they differ')
+});
+
+/** Of query strings: only those who are certain. */
+export const certain = z
+  .enum(['true', 'false'])
+  .default('false')
+  .transform((given) => given === 'true')
+  .describe('Only those who are certain, without the possible');

@@ -1,0 +1,222 @@
+import * as z from 'zod';
+import { fields } from '$core/people/fields';
+import { personSchema } from '$core/people/person';
+import { estimateSchema, foundSchema } from '$core/measure/figures-schema';
+import { problemSchema } from '$core/language/problem';
+import { querySchema } from '$core/language/query-schema';
+import { scopes } from '$core/language/scopes';
+import { changeSchema } from '$core/suggest/change-schema';
+import { proposalKinds } from '$core/suggest/proposal-kinds';
+import { documentSchemas } from './documents';
+import { largest } from './limits';
+import { keptDocument, operation, soon } from './operation';
+import { paths } from './paths';
+import { brief, interval, judgedCount, rendering, sides, sourceId, text, version, versionNumber } from './shapes';
+
+const versionParams = brief.extend({ number: z.coerce.number().int().min(1).max(largest) });
+
+const readText = z.object({
+  query: querySchema.nullable(),
+  problems: z.array(problemSchema),
+  printed: z.string().nullable()
+});
+
+const sourceIds = z.array(sourceId).min(1).max(50);
+
+const bothEstimates = z.object({ certain: estimateSchema, possible: estimateSchema });
+
+const shareOf = interval.extend({ share: z.number() }).nullable();
+
+const effect = z.object({
+  sourceId,
+  before: bothEstimates,
+  after: bothEstimates,
+  removed: z.int(),
+  added: z.int(),
+  gone: judgedCount.describe('Judged people who no longer come'),
+  come: judgedCount.describe('Judged people who come anew'),
+  missesRemoved: shareOf.describe('Share of the judged misses found that go'),
+  fitsLost: shareOf.describe('Share of the judged fits found that are lost'),
+  precision: z.object({ before: z.number().nullable(), after: z.number().nullable() })
+});
+
+const partWorth = z.object({
+  path: z.array(z.int()).describe('Index among the parts at each level; empty for the whole string'),
+  excludes: z.boolean(),
+  alone: estimateSchema.nullable().describe('Estimated result of the part alone; null where it cannot be asked there'),
+  without: estimateSchema
+    .nullable()
+    .describe('Estimated result of the string without it; null where that cannot be asked'),
+  only: judgedCount.describe('Judged people who come, or of an exclusion go, by this part alone'),
+  brings: judgedCount.describe('Judged people who answer this part')
+});
+
+const draft = keptDocument([paths.readDraft, paths.writeDraft], documentSchemas.draft, {
+  params: brief
+});
+
+/** Strings: the one being written, its versions, and what they would find. */
+export const strings = {
+  readDraft: draft.read,
+  writeDraft: draft.write,
+  buildString: operation(paths.buildString, {
+    params: brief,
+    response: z.object({ text: z.string() })
+  }),
+  listVersions: operation(paths.listVersions, {
+    params: brief,
+    response: z.array(version)
+  }),
+  keepVersion: operation(paths.keepVersion, {
+    params: brief,
+    within: soon,
+    body: z.object({ text, parent: versionNumber.nullable().default(null) }),
+    response: version,
+    status: 201
+  }),
+  takeChanges: operation(paths.takeChanges, {
+    params: brief,
+    within: soon,
+    body: z.object({
+      text,
+      parent: versionNumber.nullable().default(null),
+      changed: text.describe('What the changes make of it'),
+      note: z.string().max(500).default('')
+    }),
+    response: z.object({ before: version, version }),
+    status: 201
+  }),
+  nameVersion: operation(paths.nameVersion, {
+    params: versionParams,
+    body: z.object({ name: z.string().trim().max(100).optional(), note: z.string().max(500).optional() }),
+    response: version
+  }),
+  parse: operation(paths.parse, {
+    within: soon,
+    body: z.object({ text }),
+    response: readText
+  }),
+  render: operation(paths.render, {
+    within: soon,
+    body: z.object({ text, sourceId }),
+    response: rendering.extend({ problems: z.array(problemSchema) })
+  }),
+  read: operation(paths.read, {
+    within: soon,
+    body: z.object({ text, sourceId }),
+    response: readText
+  }),
+  count: operation(paths.count, {
+    body: z.object({ sourceId, texts: z.array(z.string().max(1000)).max(1000) }),
+    response: z.object({ counts: z.array(bothEstimates.nullable()), people: z.int().nullable() })
+  }),
+  ledger: operation(paths.ledger, {
+    params: brief,
+    within: soon,
+    body: z.object({ text, sourceId, order: z.array(z.int().min(0)).max(5000).optional() }),
+    response: z.object({
+      rendering,
+      found: foundSchema,
+      keptBack: z
+        .object({ people: z.int(), share: z.number(), facts: z.array(z.enum(scopes)) })
+        .nullable()
+        .describe(
+          'People whom the source itself drops for want of a fact it was asked, and their share of all who could meet the string'
+        ),
+      rows: z.object({ certain: z.array(partWorth), possible: z.array(partWorth) }).nullable(),
+      narrowing: z.array(z.object({ part: z.int(), estimated: bothEstimates.nullable() }))
+    })
+  }),
+  proposals: operation(paths.proposals, {
+    params: brief,
+    within: 2 * soon,
+    body: z.object({ text, sourceIds }),
+    response: z.array(
+      z.object({
+        kind: z.enum(proposalKinds),
+        says: z.string(),
+        changes: z.array(changeSchema),
+        text: z.string(),
+        gain: z.number(),
+        costly: z.boolean(),
+        effects: z.array(effect)
+      })
+    )
+  }),
+  jointEffect: operation(paths.jointEffect, {
+    params: brief,
+    within: soon,
+    body: z.object({ text, changes: z.array(changeSchema).max(100), sourceIds }),
+    response: z.object({ text: z.string(), effects: z.array(effect) })
+  }),
+  whoGoes: operation(paths.whoGoes, {
+    params: brief,
+    within: soon,
+    body: z.object({
+      from: text,
+      to: text,
+      sourceId,
+      size: z.int().min(1).max(200).default(30),
+      certain: z.boolean().default(false)
+    }),
+    response: sides
+  }),
+  knownAt: operation(paths.knownAt, {
+    params: brief,
+    within: soon,
+    body: z.object({ text, sourceId }),
+    response: z.array(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        company: z.string(),
+        person: personSchema.nullable(),
+        explanation: z
+          .object({
+            found: z.boolean(),
+            parts: z.array(
+              z.object({
+                part: z.int(),
+                excludes: z.boolean(),
+                met: z.boolean(),
+                by: z.array(z.object({ term: z.string(), fields: z.array(z.enum([...fields, 'fact'])) })),
+                untold: z.array(z.string())
+              })
+            ),
+            letIn: z.object({ changes: z.array(changeSchema), text: z.string(), says: z.array(z.string()) }).nullable()
+          })
+          .nullable()
+      })
+    )
+  }),
+  senses: operation(paths.senses, {
+    within: soon,
+    body: z.object({ text, sourceId }),
+    response: z.object({
+      estimated: bothEstimates,
+      unmeasured: z.int().describe('Changes left out, as there was no time to measure them'),
+      words: z.array(
+        z.object({
+          word: z.string(),
+          people: z.int().describe('People shown that have the word'),
+          senses: z.array(
+            z.object({
+              name: z.string(),
+              people: z.int(),
+              interval,
+              changes: z.array(
+                z.object({
+                  how: z.enum(['asking', 'excluding']),
+                  text,
+                  estimated: bothEstimates,
+                  kept: z.int().describe('People shown with this meaning, after the change'),
+                  othersLeft: z.int().describe('People shown with another meaning, after the change')
+                })
+              )
+            })
+          )
+        })
+      )
+    })
+  })
+};

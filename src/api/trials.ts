@@ -1,0 +1,172 @@
+import * as z from 'zod';
+import { fields } from '$core/people/fields';
+import { personSchema } from '$core/people/person';
+import { pageFields } from '$core/formats/page-fields';
+import { figuresSchema, foundSchema, searchAnswerSchema } from '$core/measure/figures-schema';
+import { operation } from './operation';
+import { paths } from './paths';
+import {
+  brief,
+  count,
+  rendering,
+  revision,
+  sourceId,
+  text,
+  toldVerdict,
+  verdict,
+  version,
+  versionNumber,
+  versionSets
+} from './shapes';
+
+/** Whole people, as a count that was seen may stand for. */
+const countInterval = z
+  .object({ low: count, high: count })
+  .refine(({ low, high }) => low <= high, 'The lower end comes first.');
+
+const trial = z.object({
+  id: z.uuid(),
+  version: z.int(),
+  sourceId,
+  rendering,
+  answers: z.array(searchAnswerSchema),
+  found: foundSchema,
+  people: z.int().describe('People of the result: the possible, without those contacted already'),
+  filtered: z.int().describe('Seen people whom the left-over part contradicts'),
+  contacted: z.int().describe('Possible people left out, as they were contacted already'),
+  duplicates: z.int().describe('People found who look like one before them under another id'),
+  state: z.enum(['waiting', 'running', 'done', 'stopped', 'failed']),
+  problem: z.string().describe('Why it failed'),
+  requests: z.int(),
+  createdAt: z.iso.datetime()
+});
+
+const personVerdict = z.object({
+  verdict,
+  records: z
+    .array(toldVerdict.extend({ sourceId, personId: z.string() }))
+    .describe('What was said of each record, newest first'),
+  conflict: z.boolean().describe('Its records were judged differently: the newest counts')
+});
+
+const sampled = z.object({
+  rank: z.int(),
+  person: personSchema,
+  values: z.array(z.object({ field: z.enum(fields), text: z.string(), job: z.int().optional() })),
+  marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
+  untold: z.array(z.string()).describe('Parts of the string that this record leaves open; empty for who is certain'),
+  verdict: toldVerdict.nullable(),
+  counts: personVerdict.nullable().describe('The verdict that counts, on whichever record it was given'),
+  number: z.int().nullable().describe('The same for records of one person; null while it is not known who is who'),
+  note: z.object({ text: z.string(), revision }).nullable()
+});
+
+const trialDetail = trial.extend({
+  sourceName: z.string(),
+  progress: z.object({
+    searches: z.int(),
+    searchesDone: z.int(),
+    pages: z.int(),
+    rows: z.int(),
+    rowsExpected: z.int().nullable().describe('Rows in all, by the counts so far; null before the first')
+  }),
+  spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
+  events: z
+    .array(z.object({ at: z.iso.datetime(), search: z.int(), page: z.int(), what: z.string() }))
+    .describe('What went wrong on the way, and what was done about it'),
+  shownCap: z.int().nullable(),
+  text: z.string(),
+  sets: versionSets,
+  figures: figuresSchema.nullable().describe('Null while the trial is not done'),
+  certain: z.int().describe('People of the result who are certain'),
+  sample: z.array(sampled)
+});
+
+const trialParams = brief.extend({ trial: z.uuid() });
+
+/** Versions run at sources. */
+export const trials = {
+  listTrials: operation(paths.listTrials, {
+    params: brief,
+    response: z.array(trial)
+  }),
+  runAtSources: operation(paths.runAtSources, {
+    params: brief,
+    body: z.object({
+      text,
+      parent: versionNumber.nullable().default(null),
+      sourceIds: z.array(sourceId).min(1).max(50),
+      sampleSize: z.int().min(1).max(500).default(40)
+    }),
+    response: z.object({ version, trials: z.array(z.object({ id: z.uuid(), sourceId })) }),
+    status: 201
+  }),
+  runTrial: operation(paths.runTrial, {
+    params: brief,
+    body: z.object({
+      version: versionNumber,
+      sourceId,
+      sampleSize: z.int().min(1).max(500).default(40),
+      wait: z.number().min(0).max(120).default(60).describe('Seconds to wait for its end before answering')
+    }),
+    response: trialDetail,
+    status: 201
+  }),
+  readTrial: operation(paths.readTrial, {
+    params: trialParams,
+    response: trialDetail
+  }),
+  deleteTrial: operation(paths.deleteTrial, {
+    params: trialParams
+  }),
+  stopTrial: operation(paths.stopTrial, {
+    params: trialParams,
+    response: trialDetail
+  }),
+  resumeTrial: operation(paths.resumeTrial, {
+    params: trialParams,
+    response: trialDetail
+  }),
+  judgeByRule: operation(paths.judgeByRule, {
+    params: trialParams,
+    response: z.array(toldVerdict.extend({ sourceId, personId: z.string() }))
+  }),
+  drawAtOnce: operation(paths.drawAtOnce, {
+    params: brief,
+    body: z.object({
+      draws: z
+        .array(z.object({ trial: z.uuid(), size: z.int().min(1).max(2000).describe('People drawn in all') }))
+        .min(1)
+        .max(50)
+    })
+  }),
+  drawMore: operation(paths.drawMore, {
+    params: trialParams,
+    body: z.object({ size: z.int().min(1).max(2000).describe('People drawn in all') }),
+    response: trialDetail
+  }),
+  recordByHand: operation(paths.recordByHand, {
+    params: brief,
+    body: z.object({
+      text,
+      parent: versionNumber.nullable().default(null),
+      sourceId,
+      answers: z
+        .array(
+          z.object({
+            said: count,
+            interval: countInterval,
+            rows: z.array(z.object({ values: z.partialRecord(z.enum(pageFields), z.string().max(2000)) })).max(5000)
+          })
+        )
+        .min(1)
+        .max(200)
+    }),
+    response: trialDetail,
+    status: 201
+  }),
+  elsewhere: operation(paths.elsewhere, {
+    body: z.object({ person: personSchema, except: sourceId }),
+    response: z.array(z.object({ sourceId, sourceName: z.string(), person: personSchema }))
+  })
+};

@@ -1,0 +1,443 @@
+import { lex, type Lexeme, type Muted } from './lex';
+import { limits } from './limits';
+import { readBounds, readNumber } from './numbers';
+import { print } from './print';
+import { cutOut, type Edit, type Problem } from './problem';
+import { isTerm, join, terms, type Query, type Span, type Term } from './query';
+import { isNumberFact, type Scope } from './scopes';
+
+/** What a text was read as. `query` holds all that could be read, and is null when nothing could. */
+export interface Parsed {
+  query: Query | null;
+  problems: Problem[];
+  /** Parts set aside, which mean nothing for now. */
+  muted: Muted[];
+  /** Names of the word sets that the text uses, known or not. */
+  sets: string[];
+}
+
+/** What named word sets stand for, by name in lower case. */
+export type SetQueries = ReadonlyMap<string, Query>;
+const noSets: SetQueries = new Map();
+
+/**
+ * Reads a string in Eave's notation (docs/notation.md). Takes anything and never throws: what cannot be read
+ * is told as problems, in the order of the text, and the rest is read all the same.
+ */
+export function parse(text: string, sets: SetQueries = noSets): Parsed {
+  const tooLarge = overLimit(text);
+  if (tooLarge) return { query: null, problems: [tooLarge], muted: [], sets: [] };
+  const { lexemes, muted, problems } = lex(text);
+  const named = [...new Set(lexemes.flatMap((lexeme) => (lexeme.kind === 'set' ? [lexeme.name] : [])))];
+  const tooMuch = overCount(lexemes, sets);
+  if (tooMuch) return { query: null, problems: [tooMuch], muted, sets: named };
+  const query = new Reader(text, lexemes, problems, sets).read();
+  problems.sort((a, b) => a.from - b.from || a.to - b.to);
+  return { query, problems, muted, sets: named };
+}
+
+function overLimit(text: string): Problem | null {
+  const bytes = new TextEncoder().encode(text).length;
+  if (bytes <= limits.bytes) return null;
+  return {
+    code: 'too-long',
+    severity: 'error',
+    from: 0,
+    to: text.length,
+    message: `This string is ${Math.ceil(bytes / 1024)} KiB long; the most is ${limits.bytes / 1024} KiB. Split it into several strings.`
+  };
+}
+
+function overCount(lexemes: Lexeme[], sets: SetQueries): Problem | null {
+  const sizes = new Map<string, number>();
+  const sizeOf = (name: string) => {
+    const known = sizes.get(name);
+    if (known !== undefined) return known;
+    const query = sets.get(name);
+    const size = query ? [...terms(query)].length : 1;
+    sizes.set(name, size);
+    return size;
+  };
+  let level = 0;
+  let count = 0;
+  for (const lexeme of lexemes) {
+    if (lexeme.kind === 'open') level++;
+    else if (lexeme.kind === 'close') level = Math.max(0, level - 1);
+    else if (lexeme.kind === 'word' || lexeme.kind === 'phrase' || lexeme.kind === 'range') count++;
+    else if (lexeme.kind === 'set') count += sizeOf(lexeme.name);
+    if (level > limits.levels)
+      return {
+        code: 'too-deep',
+        severity: 'error',
+        from: lexeme.from,
+        to: lexeme.to,
+        message: `Brackets stand more than ${limits.levels} deep here. Close or take out some of them.`
+      };
+    if (count > limits.terms)
+      return {
+        code: 'too-many-terms',
+        severity: 'error',
+        from: lexeme.from,
+        to: lexeme.to,
+        message: `The string has more than ${limits.terms.toLocaleString('en')} terms. Split it into several strings.`
+      };
+  }
+  return null;
+}
+
+/** One alternative or one member of a group while it is read. */
+interface Member {
+  query: Query;
+  span: Span;
+  /** A plain word with nothing around it: what people forget to quote. */
+  bare: boolean;
+}
+
+class Reader {
+  private at = 0;
+  private readonly text: string;
+  private readonly lexemes: Lexeme[];
+  private readonly problems: Problem[];
+
+  private readonly sets: SetQueries;
+
+  constructor(text: string, lexemes: Lexeme[], problems: Problem[], sets: SetQueries) {
+    this.text = text;
+    this.sets = sets;
+    this.lexemes = lexemes;
+    this.problems = problems;
+  }
+
+  read(): Query | null {
+    const found: Query[] = [];
+    for (;;) {
+      const member = this.readOr('any');
+      if (member) found.push(member.query);
+      const rest = this.peek();
+      if (!rest) break;
+      this.say('unopened-bracket', 'error', rest, 'This ) closes nothing. Take it out, or open the group before it.', {
+        label: 'Take it out',
+        edits: [{ from: rest.from, to: rest.to, insert: '' }]
+      });
+      this.at++;
+    }
+    if (!found.length) return null;
+    const query = join('and', found, { from: 0, to: this.text.length });
+    this.checkWhole(query);
+    return query;
+  }
+
+  private peek = (): Lexeme | undefined => this.lexemes[this.at];
+
+  private say(
+    code: Problem['code'],
+    severity: Problem['severity'],
+    span: Span,
+    message: string,
+    fix?: { label: string; edits: Edit[] }
+  ) {
+    this.problems.push({ code, severity, from: span.from, to: span.to, message, ...(fix && { fix }) });
+  }
+
+  private readOr(scope: Scope): Member | null {
+    const alternatives: { member: Member; several: boolean }[] = [];
+    let pending: Lexeme | null = null;
+    for (;;) {
+      const next = this.peek();
+      if (!next || next.kind === 'close') break;
+      if (next.kind === 'or') {
+        if (pending || !alternatives.length) this.misplaced(next);
+        else pending = next;
+        this.at++;
+        continue;
+      }
+      const one = this.readAnd(scope);
+      if (!one) continue;
+      alternatives.push(one);
+      pending = null;
+    }
+    if (pending) this.misplaced(pending);
+    const [first] = alternatives;
+    if (!first) return null;
+    if (alternatives.length === 1) return first.member;
+    const span = { from: first.member.span.from, to: alternatives.at(-1)!.member.span.to };
+    const mixed = alternatives.filter((one) => one.several);
+    if (mixed.length) this.mixed(alternatives, mixed);
+    const parts = alternatives.map((one) => one.member.query);
+    return { query: join('or', parts, span), span, bare: false };
+  }
+
+  /** Told at the operator between the first two alternatives, so that a long string is not marked from end to end. */
+  private mixed(all: { member: Member; several: boolean }[], mixed: { member: Member }[]) {
+    const cut = ({ from, to }: Span) => {
+      const text = this.text.slice(from, to).replaceAll(/\s+/g, ' ');
+      return text.length > 60 ? `${text.slice(0, 28)} … ${text.slice(-28)}` : text;
+    };
+    const shown = all.slice(0, 4).map((one) => (one.several ? `(${cut(one.member.span)})` : cut(one.member.span)));
+    if (all.length > shown.length) shown.push('…');
+    const gap = { from: all[0]!.member.span.to, to: all[1]!.member.span.from };
+    const operator = this.lexemes.find(
+      (lexeme) => lexeme.kind === 'or' && lexeme.from >= gap.from && lexeme.to <= gap.to
+    );
+    this.say(
+      'mixed-operators',
+      'warning',
+      operator ?? gap,
+      `AND and OR stand side by side without brackets. It is read as: ${shown.join(' OR ')}`,
+      {
+        label: 'Write these brackets',
+        edits: mixed.flatMap(({ member: { span: s } }) => [
+          { from: s.from, to: s.from, insert: '(' },
+          { from: s.to, to: s.to, insert: ')' }
+        ])
+      }
+    );
+  }
+
+  private readAnd(scope: Scope): { member: Member; several: boolean } | null {
+    const members: Member[] = [];
+    let run: Member[] = [];
+    let pending: Lexeme | null = null;
+    for (;;) {
+      const next = this.peek();
+      if (!next || next.kind === 'close' || next.kind === 'or') break;
+      if (next.kind === 'and') {
+        if (pending || !members.length) this.misplaced(next);
+        else pending = next;
+        this.at++;
+        continue;
+      }
+      const member = this.readNot(scope);
+      if (!member) continue;
+      if (!member.bare || pending) {
+        this.checkRun(run);
+        run = [];
+      }
+      if (member.bare || opensRun(member.query)) run.push(member);
+      members.push(member);
+      pending = null;
+    }
+    this.checkRun(run);
+    if (pending) this.misplaced(pending);
+    const [first] = members;
+    if (!first) return null;
+    const span = { from: first.span.from, to: members.at(-1)!.span.to };
+    const query = join(
+      'and',
+      members.map((member) => member.query),
+      span
+    );
+    return { member: { query, span, bare: members.length === 1 && first.bare }, several: members.length > 1 };
+  }
+
+  /** Plain words side by side: a title whose quotes were forgotten, or an exclusion that covers its first word only. */
+  private checkRun(run: Member[]) {
+    const [first] = run;
+    if (!first || run.length < 2) return;
+    const words = run.map(({ span }, i) => {
+      const written = this.text.slice(span.from, span.to);
+      return i === 0 ? written.replace(/^(NOT\s+|[-–—−!])*([A-Za-z]+:\s*)?/, '') : written;
+    });
+    const from = first.span.to - words[0]!.length;
+    const to = run.at(-1)!.span.to;
+    const phrase = words.join(' ');
+    const star = phrase.includes('*');
+    const fix = { label: `Quote “${phrase.slice(0, 60)}”`, edits: [{ from, to, insert: `"${phrase}"` }] };
+    if (first.query.kind === 'not')
+      this.say(
+        'unquoted-exclusion',
+        'warning',
+        { from: first.span.from, to },
+        `Only “${words[0]}” is excluded; “${words.slice(1).join(' ')}” is searched for. Quote the words to exclude them together.`,
+        star ? undefined : fix
+      );
+    else
+      this.say(
+        'unquoted-title',
+        'warning',
+        { from: first.span.from, to },
+        `Without quotes these ${run.length} words are found in any order, each anywhere. Quote them to find them side by side.`,
+        star ? undefined : fix
+      );
+  }
+
+  private readNot(scope: Scope): Member | null {
+    const first = this.peek()!;
+    let negations = 0;
+    let last = first;
+    while (this.peek()?.kind === 'not' || this.peek()?.kind === 'minus') {
+      last = this.peek()!;
+      negations++;
+      this.at++;
+    }
+    const next = this.peek();
+    if (!next || next.kind === 'and' || next.kind === 'or' || next.kind === 'close') {
+      this.misplaced(last);
+      return null;
+    }
+    const member = this.readPrimary(scope);
+    if (!member || negations === 0) return member;
+    const span = { from: first.from, to: member.span.to };
+    const query: Query = negations % 2 ? { kind: 'not', part: member.query, at: span } : member.query;
+    return { query, span, bare: false };
+  }
+
+  private readPrimary(outer: Scope): Member | null {
+    const first = this.peek()!;
+    let scope = outer;
+    while (this.peek()?.kind === 'scope') {
+      const lexeme = this.peek() as Lexeme & { kind: 'scope' };
+      if (lexeme !== first)
+        this.say('doubled-scope', 'error', lexeme, 'Two scopes stand in a row; the second one counts. Take one out.', {
+          label: 'Take the first out',
+          edits: [{ from: first.from, to: lexeme.from, insert: '' }]
+        });
+      if (lexeme.scope) scope = lexeme.scope;
+      this.at++;
+    }
+    const next = this.peek();
+    if (!next || ['and', 'or', 'not', 'minus', 'close'].includes(next.kind)) {
+      const scopeLexeme = this.lexemes[this.at - 1]!;
+      this.say(
+        'empty-scope',
+        'error',
+        scopeLexeme,
+        'A word, a phrase or a bracket belongs right after the scope. An exclusion goes before it, as in NOT title:intern.'
+      );
+      return null;
+    }
+    this.at++;
+    if (next.kind === 'gap') return null;
+    if (next.kind === 'open') return this.readGroup(scope, first, next);
+    const span = { from: first.from, to: next.to };
+    if (next.kind === 'set') return this.readSet(next, scope, span);
+    const term = this.term(next, scope, span);
+    const operatorLike = next.kind === 'word' && /^(and|or|not)$/i.test(next.text);
+    return term && { query: term, span, bare: next === first && next.kind === 'word' && !operatorLike };
+  }
+
+  private readSet({ name, from, to }: Lexeme & { kind: 'set' }, scope: Scope, span: Span): Member | null {
+    const query = this.sets.get(name);
+    if (query) return { query: standFor(query, scope, { at: span, set: { name, scope } }), span, bare: false };
+    this.say(
+      'unknown-set',
+      'error',
+      { from, to },
+      `There is no word set called “${name}”. Choose one of the library, or quote the text if it is no set.`,
+      { label: 'Search for it as words', edits: [{ from, to, insert: `"${this.text.slice(from + 1, to)}"` }] }
+    );
+    return null;
+  }
+
+  private readGroup(scope: Scope, first: Lexeme, open: Lexeme): Member | null {
+    const inside = this.readOr(scope);
+    const close = this.peek();
+    if (close) this.at++;
+    else
+      this.say('unclosed-bracket', 'error', open, 'This bracket is never closed. Add a ) where the group ends.', {
+        // Behind a quote that is open too, the bracket would be part of the phrase.
+        ...(this.problems.some(({ code }) => code === 'unclosed-quote')
+          ? {
+              label: 'Close the quote and it at the end',
+              edits: [{ from: this.text.length, to: this.text.length, insert: '")' }]
+            }
+          : {
+              label: 'Close it at the end',
+              edits: [{ from: this.text.length, to: this.text.length, insert: ')' }]
+            })
+      });
+    const span = { from: first.from, to: close?.to ?? this.text.length };
+    if (!inside) {
+      if (close)
+        this.say('empty-group', 'error', span, 'Nothing stands in this group. Write words in it or take it out.', {
+          label: 'Take it out',
+          edits: [cutOut(this.text, span)]
+        });
+      return null;
+    }
+    const query =
+      inside.query.kind === 'and' || inside.query.kind === 'or' ? { ...inside.query, at: span } : inside.query;
+    return { query, span, bare: false };
+  }
+
+  private term(lexeme: Lexeme, scope: Scope, at: Span): Term | null {
+    if (lexeme.kind === 'range') {
+      if (!isNumberFact(scope))
+        this.say(
+          'range-on-words',
+          'error',
+          at,
+          `“${scope}” holds words, so a range finds nobody there. Ranges go with headcount, growth, tenure, moved, active and founded.`
+        );
+      return { kind: 'range', scope, low: lexeme.low, high: lexeme.high, at };
+    }
+    if (lexeme.kind !== 'word' && lexeme.kind !== 'phrase') return null;
+    if (isNumberFact(scope)) {
+      const number = readNumber(lexeme.text);
+      const bounds = number ? { low: number.value, high: number.value } : readBounds(lexeme.text);
+      if (!bounds)
+        this.say(
+          'bad-number',
+          'error',
+          at,
+          `“${lexeme.text.slice(0, 40)}” is not a number, and ${scope} holds numbers. Write a range, as in ${scope}:[51 TO 1000].`
+        );
+      else if (!number || number.thousands || number.value < 0 || lexeme.kind === 'phrase') {
+        const range: Term = { kind: 'range', scope, ...bounds, at };
+        if (!number || number.thousands) {
+          const written = print({ ...range, scope: 'any' }).replace(/^any:/, '');
+          this.say('bad-number', 'hint', lexeme, `This is read as ${written}.`, {
+            label: `Write ${written}`,
+            edits: [{ from: lexeme.from, to: lexeme.to, insert: written }]
+          });
+        }
+        return range;
+      }
+    }
+    return lexeme.kind === 'phrase'
+      ? { kind: 'phrase', scope, text: lexeme.text, at }
+      : { kind: 'word', scope, text: lexeme.text, ...(lexeme.prefix && { prefix: true }), at };
+  }
+
+  private misplaced(lexeme: Lexeme) {
+    this.at = Math.max(this.at, this.lexemes.indexOf(lexeme));
+    const written = this.text.slice(lexeme.from, lexeme.to);
+    this.say(
+      'misplaced-operator',
+      'error',
+      lexeme,
+      `${written} has nothing to join here. It stands between two parts (NOT and - before one).`,
+      { label: `Take ${written} out`, edits: [cutOut(this.text, lexeme)] }
+    );
+  }
+
+  private checkWhole(query: Query) {
+    if (onlyExcludes(query))
+      this.say(
+        'only-exclusions',
+        'warning',
+        { from: 0, to: this.text.length },
+        'This string only excludes. Most sources answer nothing to that: add what is wanted.'
+      );
+  }
+}
+
+/** A named set's query where its name stands: words without a scope of their own take the scope there. */
+function standFor(query: Query, scope: Scope, placed: Pick<Term, 'at' | 'set'>): Query {
+  if (isTerm(query)) return { ...query, scope: query.scope === 'any' ? scope : query.scope, ...placed };
+  if (query.kind === 'not') return { ...query, part: standFor(query.part, scope, placed), ...placed };
+  return { ...query, parts: query.parts.map((part) => standFor(part, scope, placed)), ...placed };
+}
+
+/** A scoped or excluded plain word: the words after it are easily taken to belong to it. */
+function opensRun(query: Query): boolean {
+  if (query.kind === 'not') return opensRun(query.part);
+  return query.kind === 'word' && !query.set;
+}
+
+function onlyExcludes(query: Query): boolean {
+  if (query.kind === 'not') return true;
+  if (query.kind === 'and') return query.parts.every(onlyExcludes);
+  if (query.kind === 'or') return query.parts.some(onlyExcludes);
+  return false;
+}

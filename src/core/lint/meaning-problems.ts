@@ -1,0 +1,371 @@
+import { countries, countryCode } from '../people/countries';
+import { jaroWinkler } from '../people/name-similarity';
+import { meanings } from '../titles/meanings';
+import { otherSpelling } from '../titles/spellings';
+import { constantOf } from '../semantics/equivalent';
+import { isNever, keysImply, scopeImplies, wordingOf } from '../semantics/implies';
+import type { Edit, Problem } from '../language/problem';
+import { print } from '../language/print';
+import { isTerm, terms, type And, type Or, type Phrase, type Query, type Span, type Word } from '../language/query';
+import { isNumberFact, isTextScope } from '../language/scopes';
+import { coveredTerms } from '../semantics/simplify';
+import { fold } from '../language/tokens';
+import { WordingIndex } from '../semantics/wording-index';
+import { checkpoint } from '../language/checkpoint';
+
+/** Groups decided as a whole, and their size: what is asked again at every key pressed. */
+const mostDecided = 12;
+const largestDecided = 80;
+/** Exclusions told of one wanted wording. */
+const mostHits = 5;
+
+type Wanted = Word | Phrase;
+interface Place {
+  query: Query;
+  /** The group or NOT around it, outermost last. */
+  around: Place | null;
+  index: number;
+}
+
+/** Problems in what a string means, not in how it is written. Near linear in the number of terms. */
+export function meaningProblems(text: string, query: Query): Problem[] {
+  const found: Problem[] = [];
+  const say = (
+    code: Problem['code'],
+    severity: Problem['severity'],
+    at: Span | undefined,
+    message: string,
+    fix?: Problem['fix']
+  ) => {
+    if (at) found.push({ code, severity, from: at.from, to: at.to, message, ...(fix && { fix }) });
+  };
+  const told = new Set<Query>();
+  repeatsAndCovered();
+  againstExclusions();
+  constants();
+  words();
+  values();
+  return found;
+
+  function repeatsAndCovered() {
+    for (const place of places(query)) {
+      const group = place.query;
+      if (group.kind !== 'and' && group.kind !== 'or') continue;
+      const seen = new Set<string>();
+      group.parts.forEach((part, index) => {
+        if (part.kind !== 'word' && part.kind !== 'phrase') return;
+        const key = `${part.kind} ${part.scope} ${part.kind === 'word' && part.prefix} ${fold(part.text)}`;
+        if (seen.has(key)) {
+          told.add(part);
+          say(
+            'repeated-term',
+            'hint',
+            part.at,
+            `“${short(part.text)}” stands twice in this group.`,
+            takeOut({ query: part, around: place, index })
+          );
+        }
+        seen.add(key);
+      });
+      if (group.kind !== 'or') continue;
+      for (const [long, by] of coveredTerms(group.parts, 'or', 'any source')) {
+        if (told.has(long)) continue;
+        told.add(long);
+        say(
+          'covered-wording',
+          'hint',
+          long.at,
+          `${print(long)} is covered by ${print(by)}: whoever has the one has the other, so it brings nobody.`,
+          takeOut({ query: long, around: place, index: group.parts.indexOf(long) })
+        );
+      }
+    }
+  }
+
+  /** Holds each exclusion against what stands beside it. */
+  function againstExclusions() {
+    for (const place of places(query)) {
+      const group = place.query;
+      if (group.kind !== 'and') continue;
+      const exclusions = new WordingIndex<Place>();
+      let any = false;
+      group.parts.forEach((part, index) => {
+        if (part.kind !== 'not') return;
+        const not: Place = { query: part, around: place, index };
+        for (const one of alternatives({ query: part.part, around: not, index: 0 })) {
+          if (one.query.kind !== 'word' && one.query.kind !== 'phrase') continue;
+          exclusions.add(wordingOf(one.query), one);
+          any = true;
+        }
+      });
+      if (!any) continue;
+      const hits = new Map<Place, Wanted[]>();
+      for (const part of group.parts)
+        for (const { term, wanted } of terms(part)) {
+          if (!wanted || (term.kind !== 'word' && term.kind !== 'phrase')) continue;
+          for (const exclusion of exclusions.within(wordingOf(term)).slice(0, mostHits)) {
+            const unwanted = exclusion.query as Wanted;
+            if (!scopeImplies(term.scope, unwanted.scope)) continue;
+            const list = hits.get(exclusion);
+            if (list) list.push(term);
+            else hits.set(exclusion, [term]);
+          }
+        }
+      for (const [exclusion, wanted] of hits) {
+        const unwanted = exclusion.query as Wanted;
+        const same = wanted.some((term) => keysImply(wordingOf(unwanted), wordingOf(term)));
+        const list =
+          wanted.slice(0, 3).map(print).join(', ') + (wanted.length > 3 ? ` and ${wanted.length - 3} more` : '');
+        const fix = takeOut(exclusion);
+        say(
+          same ? 'wanted-and-excluded' : 'exclusion-hits-wanted',
+          'warning',
+          unwanted.at,
+          same
+            ? `${print(unwanted)} is wanted and excluded at once, so that wording finds nobody.`
+            : `This exclusion removes everyone found by ${list}, which is wanted. Exclude a longer phrase, or let it be.`,
+          fix && { ...fix, label: 'Take the exclusion out' }
+        );
+      }
+    }
+  }
+
+  function constants() {
+    let decided = 0;
+    for (const place of places(query)) {
+      const part = place.query;
+      if (place.around && told.has(place.around.query)) {
+        told.add(part);
+        continue;
+      }
+      if (isTerm(part) || part.kind === 'not' || part.set) continue;
+      const homes = part.kind === 'and' ? new Set(part.parts.flatMap(countriesOf)) : new Set<string>();
+      const narrow = part.parts.some((one) => one.kind === 'not') || bounded(part) || homes.size > 1;
+      if (!narrow || decided >= mostDecided || atLeast(part, largestDecided)) continue;
+      decided++;
+      const constant = homes.size > 1 ? 'never' : part.parts.every(isNever) ? null : constantOf(part);
+      if (constant !== 'never' && constant !== 'always') continue;
+      told.add(part);
+      if (constant === 'never')
+        say(
+          'never-matches',
+          'warning',
+          part.at,
+          homes.size > 1
+            ? 'This can never match: a person has one country. Join the countries by OR.'
+            : 'This can never match: what it wants rules itself out. Change one side of it.'
+        );
+      else
+        say(
+          'always-true',
+          'warning',
+          part.at,
+          'This is true of everybody, so it narrows nothing. Take it out.',
+          takeOut(place)
+        );
+    }
+  }
+
+  function words() {
+    const spoken = new Set<string>();
+    for (const { term } of terms(query))
+      if (term.kind !== 'range') for (const key of wordingOf(term).keys) spoken.add(key);
+    const named = new Set<string>();
+    const offered = new Set<string>();
+    const indexes = new Map<Query, WordingIndex<Query>>();
+    /** The alternatives that a place stands among. */
+    const besideOf = ({ around }: Place): WordingIndex<Query> | null => {
+      if (around?.query.kind !== 'or') return null;
+      let index = indexes.get(around.query);
+      if (!index) {
+        indexes.set(around.query, (index = new WordingIndex()));
+        for (const part of around.query.parts)
+          if (part.kind === 'word' || part.kind === 'phrase') index.add(wordingOf(part), part);
+      }
+      return index;
+    };
+    for (const place of places(query)) {
+      const term = place.query;
+      if ((term.kind !== 'word' && term.kind !== 'phrase') || term.set || !isTextScope(term.scope) || !term.at)
+        continue;
+      const { keys, prefix } = wordingOf(term);
+      const [word] = keys;
+      const senses = keys.length === 1 && !prefix && !named.has(word!) && !excluded(place) ? meanings(word!) : [];
+      if (senses.length && !senses.some(({ tells }) => tells.some((tell) => spoken.has(tell)))) {
+        named.add(word!);
+        say(
+          'several-meanings',
+          'hint',
+          term.at,
+          `“${short(term.text)}” has several meanings: ${senses.map(({ name }) => name).join('; ')}. Add a word beside it that tells them apart.`
+        );
+      }
+      const other = prefix ? null : otherSpelling(keys);
+      if (
+        !other ||
+        offered.has(other.join(' ')) ||
+        besideOf(place)?.within({ scope: term.scope, keys: other, prefix: false, stems: false }).length
+      )
+        continue;
+      offered.add(other.join(' '));
+      const written = other.length > 1 || keys.length > 1 ? `"${other.join(' ')}"` : other[0]!;
+      const inGroup = place.around?.query.kind === 'or';
+      const scope = /^[A-Za-z]+:\s*/.exec(text.slice(term.at.from, term.at.to))?.[0] ?? '';
+      const own = text.slice(term.at.from + scope.length, term.at.to);
+      const instead = inGroup ? `${scope}${own} OR ${scope}${written}` : `${scope}(${own} OR ${written})`;
+      say(
+        'spelling-pair',
+        'hint',
+        term.at,
+        `“${short(term.text)}” is also written “${other.join(' ')}”; this finds one of the two.`,
+        {
+          label: `Add ${written}`,
+          edits: [{ ...term.at, insert: instead }]
+        }
+      );
+    }
+  }
+
+  /** Values that a fact does not have: no country, or another word for yes. */
+  function values() {
+    for (const { term } of terms(query)) {
+      if (term.kind === 'range' || !term.at || term.set) continue;
+      const told = term.scope === 'country' ? noCountry(term) : noListedValue(term);
+      if (!told) continue;
+      const place = valuePlace(term.at, term.text);
+      say(
+        'unknown-value',
+        'warning',
+        term.at,
+        told.message,
+        told.write !== null && place
+          ? { label: `Write ${told.write}`, edits: [{ ...place, insert: told.write }] }
+          : undefined
+      );
+    }
+  }
+
+  /** Where a term's own text stands, its quotes and its * with it, behind the scope. */
+  function valuePlace(at: Span, own: string): Span | null {
+    const from = text.lastIndexOf(own, at.to);
+    if (from < at.from) return null;
+    const quoted = /["“”„‟«»″]/.test(text[from - 1] ?? '') && from > at.from;
+    return quoted ? { from: from - 1, to: at.to } : { from, to: at.to };
+  }
+
+  /** Takes a part out of its group with the operator beside it, where the text between is just that. */
+  function takeOut(place: Place): Problem['fix'] {
+    const { around, index } = place;
+    const at = spanOf(place);
+    if (!around || !at || place.query.set) return undefined;
+    if (around.query.kind === 'not') return takeOut(around);
+    const { parts } = around.query as And | Or;
+    const previous = index > 0 ? parts[index - 1]!.at : undefined;
+    const next = parts[index + 1]?.at;
+    const edit: Edit | null = previous
+      ? { from: previous.to, to: at.to, insert: '' }
+      : next
+        ? { from: at.from, to: next.from, insert: '' }
+        : null;
+    if (!edit) return undefined;
+    const between = previous ? text.slice(previous.to, at.from) : text.slice(at.to, next!.from);
+    return /^\s*(AND|OR)?\s*$/.test(between) ? { label: 'Take it out', edits: [edit] } : undefined;
+  }
+
+  function spanOf(place: Place): Span | undefined {
+    return place.query.at;
+  }
+}
+
+/** What to say of a country that is none, and the one that was meant, where one is nearly written so. */
+function noCountry(term: Word | Phrase): { message: string; write: string | null } | null {
+  if (countryCode(term.text)) return null;
+  const wanted = fold(term.text);
+  const near = countries
+    .map(({ name }) => ({ name, alike: jaroWinkler(fold(name), wanted) }))
+    .reduce((best, one) => (one.alike > best.alike ? one : best));
+  const meant = near.alike >= 0.88 ? near.name : null;
+  return {
+    message: `“${short(term.text)}” is no country of ISO 3166-1, so it is looked for as text, and few sources hold countries so.${
+      meant ? ` ${meant}, perhaps?` : ' A town or a region goes with place.'
+    }`,
+    write: meant && (/^[\p{L}]+$/u.test(meant) ? meant : `"${meant}"`)
+  };
+}
+
+/** Facts with few values, and what people write for them. */
+const listedValues: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  hiring: { yes: 'yes', no: 'no', true: 'yes', false: 'no', y: 'yes', n: 'no', '1': 'yes', '0': 'no' },
+  funded: { yes: 'yes', no: 'no', true: 'yes', false: 'no', y: 'yes', n: 'no', '1': 'yes', '0': 'no' },
+  mail: {
+    verified: 'verified',
+    risky: 'risky',
+    none: 'none',
+    valid: 'verified',
+    ok: 'verified',
+    good: 'verified',
+    deliverable: 'verified',
+    yes: 'verified',
+    'catch-all': 'risky',
+    catchall: 'risky',
+    unknown: 'risky',
+    unverified: 'risky',
+    invalid: 'none',
+    bad: 'none',
+    bounced: 'none',
+    no: 'none',
+    missing: 'none'
+  }
+};
+
+function noListedValue(term: Word | Phrase): { message: string; write: string | null } | null {
+  if (!Object.hasOwn(listedValues, term.scope)) return null;
+  const values = listedValues[term.scope]!;
+  const all = [...new Set(Object.values(values))];
+  const wanted = fold(term.text).trim();
+  if (all.includes(wanted)) return null;
+  const meant = Object.hasOwn(values, wanted) ? values[wanted]! : null;
+  return {
+    message: `${term.scope} is ${all.slice(0, -1).join(', ')} or ${all.at(-1)}; “${short(term.text)}” is found of nobody.`,
+    write: meant
+  };
+}
+
+function* places(query: Query, around: Place | null = null, index = 0): Generator<Place> {
+  checkpoint();
+  const place = { query, around, index };
+  yield place;
+  if (query.kind === 'not') yield* places(query.part, place);
+  else if (query.kind === 'and' || query.kind === 'or')
+    for (const [i, part] of query.parts.entries()) yield* places(part, place, i);
+}
+
+/** The alternatives of an OR; any other part alone. */
+const alternatives = (place: Place): Place[] =>
+  place.query.kind === 'or' ? place.query.parts.map((part, index) => ({ query: part, around: place, index })) : [place];
+
+const excluded = ({ around }: Place): boolean => around !== null && (around.query.kind === 'not' || excluded(around));
+
+/** The countries that a part wants, where it wants some and nothing else. */
+function countriesOf(part: Query): string[] {
+  if ((part.kind !== 'word' && part.kind !== 'phrase') || part.scope !== 'country') return [];
+  const code = countryCode(part.text);
+  return code ? [code] : [];
+}
+
+/** Whether one number fact is bounded more than once. */
+function bounded(group: And | Or): boolean {
+  const seen = new Set<string>();
+  return group.parts.some(
+    (part) =>
+      isTerm(part) && (isNumberFact(part.scope) || part.scope === 'mail') && seen.size === seen.add(part.scope).size
+  );
+}
+
+function atLeast(query: Query, most: number): boolean {
+  const all = terms(query);
+  for (let count = 0; count <= most; count++) if (all.next().done) return false;
+  return true;
+}
+
+const short = (text: string) => (text.length > 40 ? `${text.slice(0, 40)}…` : text);

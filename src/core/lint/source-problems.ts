@@ -1,0 +1,169 @@
+import { equivalent } from '../semantics/equivalent';
+import { lex } from '../language/lex';
+import { print } from '../language/print';
+import type { Problem } from '../language/problem';
+import { isTerm, terms, type Query } from '../language/query';
+import { isNever } from '../semantics/implies';
+import { sequenceOf } from '../semantics/leaf';
+import { matchingOf, type Matching } from '../semantics/matching';
+import { isTextScope, type Scope } from '../language/scopes';
+import type { Told } from '../semantics/truth';
+import { tokenKeys } from '../language/tokens';
+import { readBox } from '../dialect/box-text';
+import type { Rendering } from '../dialect/render';
+import { rescope } from '../dialect/search';
+import { mainBox } from '../dialect/search-text';
+import { toldBy, type Sheet } from '../dialect/sheet';
+
+/** Characters up to which two readings are compared. */
+const longestCompared = 8000;
+
+/** What is worth saying about a string because of one source: words it drops, limits it has, another way of reading. */
+export function sourceProblems(text: string, query: Query, sheet: Sheet, rendering: Rendering): Problem[] {
+  const found: Problem[] = [];
+  const say = (code: Problem['code'], severity: Problem['severity'], from: number, to: number, message: string) =>
+    found.push({ code, severity, from, to, message });
+
+  const { stopWords } = sheet.matching;
+  if (stopWords.length)
+    for (const { term } of terms(query)) {
+      if (term.kind !== 'phrase' || !isTextScope(term.scope) || !term.at || term.set) continue;
+      const dropped = tokenKeys(term.text).filter((key) => stopWords.includes(key));
+      if (!dropped.length) continue;
+      const kept = tokenKeys(term.text).filter((key) => !stopWords.includes(key));
+      say(
+        'stop-words',
+        'hint',
+        term.at.from,
+        term.at.to,
+        kept.length
+          ? `${sheet.name} drops ${list(dropped)} inside quotes: it also finds “${kept.join(' ')}”.`
+          : `${sheet.name} drops ${list(dropped)} inside quotes, so nothing is left to find.`
+      );
+      break;
+    }
+
+  const { limit, searches } = rendering;
+  if (limit !== undefined) {
+    const { from, to } = largestGroup(query);
+    if (searches.length)
+      say(
+        'over-limit',
+        'hint',
+        from,
+        to,
+        searches.length > 1
+          ? `${sheet.name} takes ${limit}: this string is shared out to ${searches.length} searches.`
+          : `${sheet.name} takes ${limit}: what goes beyond is not asked, and checked by Eave on who comes back.`
+      );
+    else
+      say(
+        'over-limit',
+        'warning',
+        from,
+        to,
+        `${sheet.name} takes ${limit}, which this string goes beyond. Shorten it.`
+      );
+  }
+
+  const untold = untoldPart(rendering.leftover, sheet);
+  if (untold)
+    say(
+      'untold-fact',
+      'hint',
+      untold.at?.from ?? 0,
+      untold.at?.to ?? text.length,
+      `${sheet.name} does not tell ${untold.scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')} of anybody, so nobody there is certain to meet this part: who comes is possible. Judge it person by person, or leave it out there.`
+    );
+
+  const other = otherReading(text, query, sheet);
+  if (other)
+    say(
+      'read-otherwise',
+      'hint',
+      0,
+      text.length,
+      `${sheet.name} would read this as ${short(other.there)}; here it means ${short(other.here)}. Its card has it written so that it is read right.`
+    );
+  return found;
+}
+
+/**
+ * How a source, which binds or joins words in its own way, would read the text as it stands once its operators are
+ * written as that source writes them; null where that is what the text means here.
+ */
+export function otherReading(text: string, query: Query, sheet: Sheet): { here: string; there: string } | null {
+  const box = mainBox(sheet);
+  if (!box || box.scoped || box.or === null || text.length > longestCompared) return null;
+  if (box.binding === 'standard' && box.beside === 'and') return null;
+  const all = [...terms(query)];
+  if (all.length < 2 || all.some(({ term }) => !isTextScope(term.scope) || term.set)) return null;
+  const there = readBox(asTyped(text), { ...box, ...ownSigns });
+  if (!there) return null;
+  const [mine, theirs] = [rescope(query, 'any'), rescope(there, 'any')];
+  return equivalent(mine, theirs) === false ? { here: print(mine), there: print(theirs) } : null;
+}
+
+const ownSigns = { and: 'AND', or: 'OR', not: 'NOT', phrase: true, group: true, prefix: true } as const;
+
+/** A string without its scopes, each operator as the notation writes it. */
+function asTyped(text: string): string {
+  const signs = { open: '(', close: ')', and: 'AND', or: 'OR', not: 'NOT', minus: 'NOT' } as const;
+  return lex(text)
+    .lexemes.map((lexeme) => {
+      if (lexeme.kind === 'word') return lexeme.text + (lexeme.prefix ? '*' : '');
+      if (lexeme.kind === 'phrase') return `"${lexeme.text}"`;
+      return lexeme.kind in signs ? signs[lexeme.kind as keyof typeof signs] : '';
+    })
+    .join(' ');
+}
+
+/**
+ * A part left over that nobody can be certain to meet, because of what the source does not tell: each term is put as what
+ * it can be at best (found in what is told, or never certain), and the part is asked whether it can be met at all.
+ */
+function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at: Query['at'] } | null {
+  const told = toldBy(sheet);
+  const matching = matchingOf(sheet.matching);
+  for (const part of leftover?.kind === 'and' ? leftover.parts : leftover ? [leftover] : []) {
+    if (canBeCertain(part, true, told, matching)) continue;
+    const scopes = [...new Set([...terms(part)].map(({ term }) => term.scope).filter((scope) => !told.has(scope)))];
+    // What can be met by nobody whatever is told is pointed out elsewhere.
+    if (scopes.length) return { scopes, at: part.at ?? [...terms(part)].find(({ term }) => term.at)?.term.at };
+  }
+  return null;
+}
+
+/** Whether some record of a source can meet a query (or, unwanted, be certain not to). */
+function canBeCertain(query: Query, wanted: boolean, told: Told, matching: Matching): boolean {
+  if (query.kind === 'not') return canBeCertain(query.part, !wanted, told, matching);
+  if (query.kind === 'and' || query.kind === 'or') {
+    const every = (query.kind === 'and') === wanted;
+    const parts = query.parts.map((part) => canBeCertain(part, wanted, told, matching));
+    return every ? !parts.includes(false) : parts.includes(true);
+  }
+  if (isNever(query)) return !wanted;
+  const isText = isTextScope(query.scope);
+  if (query.kind !== 'range' && isText && !sequenceOf(query, matching).keys.length) return !wanted;
+  if (told.has(query.scope)) return true;
+  // A text that is not told may hold the words where they are seen; that they are nowhere is never certain.
+  return isText && wanted && query.scope === 'any';
+}
+
+/** Where the largest group stands: what a limit is mostly filled by. */
+function largestGroup(query: Query): { from: number; to: number } {
+  let best = { from: query.at?.from ?? 0, to: query.at?.to ?? 0 };
+  let most = 0;
+  const walk = (part: Query) => {
+    if (isTerm(part)) return;
+    if (part.kind === 'not') return walk(part.part);
+    const own = part.parts.filter(isTerm).length;
+    if (own > most && part.at) [most, best] = [own, { from: part.at.from, to: part.at.to }];
+    part.parts.forEach(walk);
+  };
+  walk(query);
+  return best;
+}
+
+const list = (words: readonly string[]) => [...new Set(words)].map((word) => `“${word}”`).join(', ');
+const short = (text: string) => (text.length > 160 ? `${text.slice(0, 160)}…` : text);

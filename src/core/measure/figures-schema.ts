@@ -1,0 +1,36 @@
+import * as z from 'zod';
+
+const interval = z.object({ low: z.number(), high: z.number() });
+/** Whole rows, as many as a source could have. */
+const rows = z.int().min(0).max(2_147_483_647);
+export const estimateSchema = interval.extend({ middle: z.number() });
+const both = <T extends z.ZodType>(one: T) => z.object({ certain: one, possible: one });
+const precision = z.object({
+  fits: z.int(),
+  misses: z.int(),
+  unsure: z.int(),
+  share: z.number().nullable(),
+  interval
+});
+
+export const searchAnswerSchema = z.object({
+  said: rows,
+  interval: z
+    .object({ low: z.number().min(0).max(1e12), high: z.number().min(0).max(1e12) })
+    .refine(({ low, high }) => low <= high, 'The lower end comes first.'),
+  shown: rows,
+  certain: rows,
+  possible: rows,
+  complete: z.boolean()
+});
+export const foundSchema = z.object({
+  reported: estimateSchema.describe('Rows that the source says it has, as its way of counting allows'),
+  shown: z.int().describe('Rows it lets us see, after its cap'),
+  certain: z.int().describe('People shown who meet the string for certain'),
+  possible: z.int().describe('People shown whom nothing told contradicts; the certain are among them'),
+  estimated: both(estimateSchema).describe('Reported times the share of the rows shown that stay')
+});
+export const figuresSchema = foundSchema.extend({
+  precision: both(precision).describe('Share of fits among those judged of the sample'),
+  fits: both(estimateSchema.nullable()).describe('Estimated result times precision')
+});

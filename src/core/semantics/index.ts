@@ -1,0 +1,15 @@
+/** What a string means: whom it meets, what follows from it, what is equal to it. The room's own face, for other layers. */
+export * from './atoms';
+export * from './compare-versions';
+export * from './decision-diagram';
+export * from './describe';
+export * from './equivalent';
+export * from './implies';
+export * from './leaf';
+export * from './matches';
+export * from './matching';
+export * from './matching-schema';
+export * from './parts';
+export * from './simplify';
+export * from './truth';
+export * from './wording-index';

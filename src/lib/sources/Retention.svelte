@@ -1,0 +1,42 @@
+<script lang="ts">
+  import { count } from '$lib/marks/format';
+  import type { Answer } from '$api';
+
+  let { rules }: { rules: Answer<'retention'> } = $props();
+
+  const words: Record<Answer<'retention'>[number]['kind'], string> = {
+    trialPages: 'Result pages of trials that are not the newest of their version and source',
+    trials: 'Those trials with their samples; the verdicts stay',
+    imports: 'Records of imports that are over; their people stay'
+  };
+  const days = (number: number) => (number === 0 ? 'until deleted' : number === 1 ? 'a day' : `${count(number)} days`);
+  const goes = ({ days: kept, rows }: Answer<'retention'>[number]) =>
+    kept === 0 ? 'never' : rows === 0 ? 'nothing now' : `${count(rows)} now, within the hour`;
+</script>
+
+<section class="sheet" aria-label="What is cleared away">
+  <h2>What is cleared away</h2>
+  <p class="soft">How long things are kept is a setting of the server (docs/run.md). Nothing else goes by itself.</p>
+  <table class="board">
+    <thead><tr><th>What</th><th>Kept for</th><th>Goes</th></tr></thead>
+    <tbody>
+      {#each rules as rule (rule.kind)}
+        <tr>
+          <td>{words[rule.kind]}</td>
+          <td>{days(rule.days)}</td>
+          <td class="number">{goes(rule)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</section>
+
+<style>
+  section {
+    padding: 12px 16px;
+  }
+  p,
+  td {
+    font-size: 13px;
+  }
+</style>

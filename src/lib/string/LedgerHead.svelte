@@ -1,0 +1,74 @@
+<script lang="ts">
+  import { reading } from '$lib/frame/certain-only';
+  import Figure from '$lib/marks/Figure.svelte';
+  import { about, count, counted, isExact } from '$lib/marks/format';
+  import { expectedSpend } from '$core/measure';
+  import type { Answer } from '$api';
+  import { fullestLimit } from './ledger-words';
+  import type { LedgerState } from './ledgers.svelte';
+
+  let { source, now }: { source: Answer<'listSources'>[number]; now: LedgerState | undefined } = $props();
+</script>
+
+<!-- What a source says of the whole string, above what its parts are worth there. -->
+{#if now?.answer}
+  {@const { found, rows } = now.answer}
+  {@const estimated = found.estimated[reading()]}
+  <span class="n"
+    >{#if rows}<Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure
+      >{:else}–{/if}
+    <em>{!rows ? '' : isExact(estimated) ? 'exact' : counted(estimated)}</em></span
+  >
+  {#if rows && now.answer.rendering.leftover}
+    <div class="use soft">
+      <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure> certain,
+      <Figure name="possible" value={found.possible} source={source.id}>{count(found.possible)}</Figure> possible of <Figure
+        name="shown"
+        value={found.shown}
+        source={source.id}>{count(found.shown)}</Figure
+      > shown
+    </div>
+  {/if}
+  <span class="badge {now.answer.rendering.exactness}">{now.answer.rendering.exactness}</span>
+  {now.answer.rendering.searches.length}
+  {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
+  {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}
+  {#if cost && now.answer.rows}<div class="use soft">a run costs {counted(cost)} {cost.unit}s</div>{/if}
+  {@const fullest = fullestLimit(source, now.answer)}
+  {#if fullest}
+    <div class="use-bar" role="img" aria-label="{count(fullest.used)} of {count(fullest.most)} {fullest.kind} used">
+      <i style:width="{Math.min(100, (100 * fullest.used) / fullest.most)}%" class:full={fullest.used > fullest.most}
+      ></i>
+    </div>
+  {/if}
+{:else if now?.state === 'refused'}
+  <span class="refused">{now.message}</span>
+{:else}
+  <span class="n soft">…</span><span class="soft"
+    >{source.readiness.state === 'preparing' ? 'its people are being prepared' : 'counting'}</span
+  >
+{/if}
+
+<style>
+  .n {
+    font-size: 25px;
+    font-weight: 300;
+    letter-spacing: -0.02em;
+    display: block;
+    line-height: 1.15;
+  }
+  .n em {
+    font-style: normal;
+    font-size: 13px;
+    color: var(--soft);
+    letter-spacing: 0;
+  }
+  .use {
+    font-size: 11.5px;
+    margin-top: 5px;
+  }
+  .refused {
+    color: var(--warm);
+    font-size: 13px;
+  }
+</style>

@@ -1,0 +1,76 @@
+<script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import { reading } from '$lib/frame/certain-only';
+  import { about, percent } from '$lib/marks/format';
+  import type { Proposal } from './proposals.svelte';
+
+  interface Props {
+    proposals: readonly Proposal[];
+    sources: readonly { id: string; name: string }[];
+    /** False while they belong to an earlier text. */
+    current: boolean;
+    ontake: (text: string, says: string) => void;
+    onall: () => void;
+  }
+  let { proposals, sources, current, ontake, onall }: Props = $props();
+
+  /** What a change does where it does most. */
+  const strongest = ({ effects }: Proposal) =>
+    [...effects].sort((a, b) => b.removed + b.added - (a.removed + a.added))[0]!;
+  const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
+  const share = (told: Proposal['effects'][number]['fitsLost']) => (told ? percent(told.share) : 'none judged');
+</script>
+
+<ul aria-label="The best changes">
+  {#each proposals.slice(0, 3) as proposal (proposal.says)}
+    {@const effect = strongest(proposal)}
+    <li class="sheet" class:stale={!current}>
+      <div>
+        <b>{proposal.says}</b>
+        <p class="soft">
+          {nameOf(effect.sourceId)}: {about(effect.before[reading()])} → {about(effect.after[reading()])}; misses
+          removed
+          {share(effect.missesRemoved)}, fits lost
+          <span class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</span>
+        </p>
+      </div>
+      <Act disabled={!current} aria-label="Take: {proposal.says}" onclick={() => ontake(proposal.text, proposal.says)}
+        >Take</Act
+      >
+    </li>
+  {/each}
+  {#if proposals.length > 3}<li class="more"><Act look="plain" onclick={onall}>All {proposals.length}</Act></li>{/if}
+</ul>
+
+<style>
+  ul {
+    display: grid;
+    grid-auto-flow: column;
+    grid-auto-columns: 1fr;
+    gap: 12px;
+    margin-top: 10px;
+    padding: 0;
+    list-style: none;
+    font-size: 13px;
+  }
+  li.sheet {
+    display: flex;
+    gap: 10px;
+    align-items: start;
+    justify-content: space-between;
+    padding: 7px 12px;
+  }
+  ul:has(.more) {
+    grid-template-columns: 1fr 1fr 1fr auto;
+  }
+  .more {
+    align-self: center;
+    color: var(--accent);
+  }
+  .stale {
+    opacity: 0.6;
+  }
+  .loses {
+    color: var(--warm);
+  }
+</style>

@@ -1,0 +1,175 @@
+<script lang="ts">
+  import { reload } from '$lib/kept/reload';
+  import Tab from 'carbon-components-svelte/src/Tabs/Tab.svelte';
+  import TabContent from 'carbon-components-svelte/src/Tabs/TabContent.svelte';
+  import Tabs from 'carbon-components-svelte/src/Tabs/Tabs.svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import Ledger from './Ledger.svelte';
+  import ProposalCards from './ProposalCards.svelte';
+  import { panels, type Panel } from './panels';
+  import type { StringPage, StringPageData } from './string-page.svelte';
+
+  interface Props {
+    string: StringPage;
+    data: StringPageData;
+    onundo: () => void;
+    onredo: () => void;
+  }
+  let { string, data, onundo, onredo }: Props = $props();
+
+  const asked = $derived(page.url.searchParams);
+  // A link to a version, as from the board, opens it.
+  const panel = $derived(
+    panels.find((one) => one === asked.get('panel')) ?? (asked.has('version') ? 'versions' : 'worth')
+  );
+  /** What is worth saying of the string at single sources. */
+  const notes = $derived(
+    string.chosen.reduce((sum, { id }) => sum + (string.reading.sources[id]?.problems.length ?? 0), 0)
+  );
+  const names: Record<Panel, string> = $derived({
+    worth: 'Worth of each part',
+    proposals: `Proposals${string.best.list?.length ? ` (${string.best.list.length})` : ''}`,
+    narrowing: 'Narrowing',
+    meanings: `Meanings${string.ambiguous.length ? ` (${string.ambiguous.length})` : ''}`,
+    tree: 'As a tree',
+    searches: `Searches to copy${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
+    versions: `Versions (${data.versions.length})`,
+    paste: 'Paste from a source'
+  });
+  const show = (next: Panel, more: Record<string, string> = {}) =>
+    goto(briefPath(data.brief.id, 'string', { ...(next !== 'worth' && { panel: next }), ...more }), {
+      keepFocus: true,
+      noScroll: true
+    });
+  const openedVersion = $derived(Number(asked.get('version') ?? data.versions[0]?.number ?? 0));
+  const canCount = $derived(string.parts.length > 0 && string.counted.length > 0);
+</script>
+
+<Tabs
+  autoWidth
+  selected={panels.indexOf(panel)}
+  on:change={({ detail }: CustomEvent<number>) => {
+    if (detail !== panels.indexOf(panel)) void show(panels[detail]!);
+  }}
+>
+  {#each panels as one (one)}<Tab label={names[one]} />{/each}
+  <svelte:fragment slot="content">
+    {#each panels as one (one)}
+      <TabContent
+        >{#if one === panel}{@render content(one)}{/if}</TabContent
+      >
+    {/each}
+  </svelte:fragment>
+</Tabs>
+
+{#snippet content(one: Panel)}
+  {#if one === 'versions'}
+    {#await import('./VersionPanel.svelte') then { default: VersionPanel }}
+      <VersionPanel
+        versions={data.versions}
+        opened={openedVersion}
+        text={string.text}
+        onopen={(version) => show('versions', { version: String(version) })}
+        sets={string.sets}
+        ontake={(old) => string.write(old.text, '', old.number)}
+        onname={string.nameVersion}
+      />
+    {/await}
+  {:else if one === 'paste'}
+    {#await import('./SourcePaste.svelte') then { default: SourcePaste }}
+      <SourcePaste
+        sources={data.sources.filter(({ kind }) => kind !== 'file')}
+        ontake={(taken) => {
+          string.write(taken);
+          void show('worth');
+        }}
+      />
+    {/await}
+  {:else if one === 'tree'}
+    {#await import('./PartTree.svelte') then { default: PartTree }}
+      <PartTree
+        root={string.outline}
+        enabled={!string.hasError}
+        sets={data.wordSets}
+        origins={string.origins}
+        personaPath={briefPath(data.brief.id, 'persona')}
+        lit={asked.get('from')}
+        onchange={(next) => string.write(next)}
+        {onundo}
+        {onredo}
+        onpull={string.pull}
+      />
+    {/await}
+  {:else if !string.parts.length || !string.parsed.query}
+    <p class="empty soft">
+      Nothing is wanted yet. Write the string above, or build it from the persona and its wordings.
+    </p>
+  {:else if one === 'searches'}
+    {#await import('./SearchesToCopy.svelte') then { default: SearchesToCopy }}
+      <SearchesToCopy {string} briefId={data.brief.id} asked={asked.get('of')} />
+    {/await}
+  {:else if !canCount}
+    <p class="empty soft">
+      No source that can be counted is ticked above: tick one, or copy the searches of a place run by hand.
+    </p>
+  {:else if one === 'worth'}
+    <Ledger
+      sources={string.counted}
+      ledger={string.ledgers.states}
+      query={string.parsed.query}
+      origins={string.origins}
+      stale={string.blocked || string.ledgers.text !== string.text}
+      onchoose={(source) => show('searches', { of: source.id })}
+    />
+    {#if string.best.list?.length}
+      <ProposalCards
+        proposals={string.best.list}
+        sources={string.counted}
+        current={string.best.readFor === string.text}
+        ontake={string.takeProposal}
+        onall={() => show('proposals')}
+      />
+    {/if}
+  {:else if one === 'narrowing'}
+    {#await import('./Narrowing.svelte') then { default: Narrowing }}
+      <Narrowing
+        sources={string.counted}
+        answers={string.answers}
+        parts={string.parts}
+        order={string.order}
+        onorder={(next) => (string.narrowed = next)}
+      />
+    {/await}
+  {:else if string.blocked}
+    <p class="empty soft">The string has something that must be mended first: it is said under the editor.</p>
+  {:else if one === 'proposals'}
+    {#await import('./Proposals.svelte') then { default: Proposals }}
+      <Proposals
+        briefId={data.brief.id}
+        text={string.text}
+        sources={string.counted}
+        judged={data.brief.judged}
+        best={string.best}
+        ontake={string.takeProposal}
+        onjudged={() => {
+          string.judgedHere++;
+          void reload('eave:brief');
+        }}
+      />
+    {/await}
+  {:else if !string.ambiguous.length}
+    <p class="empty soft">No word of this string is known to mean several things.</p>
+  {:else}
+    {#await import('./Meanings.svelte') then { default: Meanings }}
+      <Meanings text={string.text} sources={string.counted} ontake={(taken) => string.write(taken)} />
+    {/await}
+  {/if}
+{/snippet}
+
+<style>
+  .empty {
+    margin-top: 10px;
+  }
+</style>

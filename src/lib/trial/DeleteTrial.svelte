@@ -1,0 +1,38 @@
+<script lang="ts">
+  import Button from 'carbon-components-svelte/src/Button/Button.svelte';
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import { call } from '$lib/api/call';
+
+  interface Props {
+    briefId: string;
+    trial: { id: string; version: number; sourceName: string };
+    ondeleted: () => void;
+    onrefused: (problem: unknown) => void;
+  }
+  let { briefId, trial, ondeleted, onrefused }: Props = $props();
+  let open = $state(false);
+
+  async function remove() {
+    open = false;
+    try {
+      await call('deleteTrial', { params: { id: briefId, trial: trial.id } });
+      ondeleted();
+    } catch (problem) {
+      onrefused(problem);
+    }
+  }
+</script>
+
+<Button kind="ghost" size="small" on:click={() => (open = true)}>Delete this trial</Button>
+<Modal
+  bind:open
+  danger
+  size="xs"
+  modalHeading="Delete the trial of version {trial.version} on {trial.sourceName}?"
+  primaryButtonText="Delete"
+  secondaryButtonText="Keep"
+  on:click:button--secondary={() => (open = false)}
+  on:submit={remove}
+>
+  <p>Its pages and its sample go, and its figures leave the comparison. The verdicts on its people stay.</p>
+</Modal>

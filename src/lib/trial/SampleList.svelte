@@ -1,0 +1,58 @@
+<script lang="ts">
+  import Fold from '$lib/ui/Fold.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import { count } from '$lib/marks/format';
+  import type { Drawn } from './judging.svelte';
+  import { verdictsShown, told, type Shown, type Told } from './sample-filter';
+
+  interface Props {
+    briefId: string;
+    sourceId: string;
+    sample: readonly Drawn[];
+    onjudged: () => void;
+  }
+  let { briefId, sourceId, sample, onjudged }: Props = $props();
+
+  let open = $state(false);
+  let verdict: Shown = $state('all');
+  let certainty: Told = $state('all');
+  const people = $derived(
+    sample
+      .filter((one) => verdictsShown[verdict].holds(one) && told[certainty].holds(one))
+      .map((one) => ({ rank: one.rank, person: one.person, verdict: one.verdict, note: one.note?.text ?? '' }))
+  );
+</script>
+
+<!-- Everybody drawn at once: to be searched, sorted, judged together and saved. -->
+<div class="sheet">
+  <Fold title="All {count(sample.length)} as a list" bind:open>
+    <div class="line">
+      <Pick label="Verdict" bind:value={verdict}>
+        {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
+      </Pick>
+      <Pick label="Told" bind:value={certainty}>
+        {#each Object.entries(told) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
+      </Pick>
+      <span class="soft">{count(people.length)} shown</span>
+    </div>
+    {#if open}
+      {#await import('./PeopleToJudge.svelte') then { default: PeopleToJudge }}
+        <PeopleToJudge {briefId} {sourceId} {people} label="People drawn" {onjudged} />
+      {/await}
+    {/if}
+  </Fold>
+</div>
+
+<style>
+  .sheet {
+    margin-top: 12px;
+    padding: 6px 14px;
+  }
+  .line {
+    display: flex;
+    gap: 16px;
+    align-items: center;
+    margin-bottom: 4px;
+    font-size: 13px;
+  }
+</style>

@@ -1,0 +1,89 @@
+import { describe, expect, it, vi } from 'vitest';
+import { emptyPersona } from '$core/persona';
+import { Judging, verdictOf } from './judging.svelte';
+import type { KeptVerdict } from './kept-verdicts.svelte';
+
+type Loaded = ReturnType<ConstructorParameters<typeof Judging>[0]>;
+const said = (verdict: KeptVerdict['verdict'], revision = 1): KeptVerdict => ({
+  verdict,
+  reason: '',
+  by: 'person',
+  revision
+});
+const drawn = (id: string, more: object = {}) => ({
+  rank: Number(id),
+  person: { id, name: `Person ${id}`, country: 'DK' },
+  untold: [],
+  verdict: null,
+  counts: null,
+  number: Number(id),
+  ...more
+});
+
+/** Judging of some who were drawn, with a server that takes every verdict. */
+function desk(sample: object[], { certainOnly = false, persona = emptyPersona } = {}) {
+  const loaded = {
+    brief: { id: 'brief' },
+    trial: { id: 'trial', sourceId: 'source', people: 100, certain: 60, sample },
+    as: null,
+    persona: { body: persona },
+    wording: { body: [] }
+  } as unknown as Loaded;
+  const judged = vi.fn();
+  const write = vi.fn(async (_: string, { verdict, reason }: { verdict: unknown; reason: string }, revision: number) =>
+    verdict === null ? null : ({ verdict, reason, by: 'person', revision: revision + 1 } as KeptVerdict)
+  );
+  const judging = new Judging(
+    () => loaded,
+    () => certainOnly,
+    judged,
+    write as never
+  );
+  return { judging, judged, write };
+}
+
+describe('judging a sample', () => {
+  it('shows a verdict at once, counts it, and takes it back', async () => {
+    const { judging, judged, write } = desk([drawn('1'), drawn('2', { verdict: said('miss') })]);
+    const [first] = judging.trial!.sample;
+    const given = judging.judge(first, 'fit', 'title');
+    expect(judging.trial!.sample[0]!.verdict).toMatchObject({ verdict: 'fit', reason: 'title' });
+    await given;
+    expect(judged).toHaveBeenCalledTimes(1);
+    expect(write.mock.calls[0]!.slice(1)).toEqual([{ verdict: 'fit', reason: 'title' }, 0]);
+    expect(judging.precision).toMatchObject({ fits: 1, misses: 1, share: 0.5 });
+    expect(judging.judgedAs('fit').map(({ id }) => id)).toEqual(['1']);
+    expect(judging.undo()).toBe(0);
+    expect(judging.canUndo).toBe(false);
+    expect(judging.trial!.sample[0]!.verdict).toBeNull();
+    expect(judging.undo()).toBe(-1);
+  });
+
+  it('shows the certain alone where only they count, and precision of the top', () => {
+    const sample = [
+      drawn('1', { verdict: said('fit') }),
+      drawn('50', { verdict: said('miss'), untold: ['country:DK'] })
+    ];
+    expect(desk(sample).judging.trial).toMatchObject({ people: 100 });
+    const { judging } = desk(sample, { certainOnly: true });
+    expect(judging.trial!.people).toBe(60);
+    expect(judging.trial!.sample.map(({ person }) => person.id)).toEqual(['1']);
+    expect(desk(sample).judging.top).toMatchObject({ fits: 1, misses: 0 });
+  });
+
+  it('counts a person once, by the verdict just given', async () => {
+    const other = { verdict: 'miss', conflict: false, records: [{ ...said('miss'), sourceId: 'x', personId: 'y' }] };
+    const { judging } = desk([drawn('1', { counts: other }), drawn('2', { number: 1, counts: other })]);
+    expect(judging.precision).toMatchObject({ fits: 0, misses: 1 });
+    await judging.judge(judging.trial!.sample[1], 'fit', '');
+    expect(judging.precision).toMatchObject({ fits: 1, misses: 0 });
+    expect(verdictOf(judging.trial!.sample[0]!)).toBe('miss');
+  });
+
+  it('says how many facts alone rule out, whom nobody has judged on any record', () => {
+    const persona = { ...emptyPersona, countries: ['SE'] };
+    const counts = { verdict: 'fit', conflict: false, records: [] };
+    const { judging } = desk([drawn('1'), drawn('2', { verdict: said('fit') }), drawn('3', { counts })], { persona });
+    expect(judging.ruled).toBe(1);
+  });
+});

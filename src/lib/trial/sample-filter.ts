@@ -1,0 +1,27 @@
+import type { Verdict } from '$core/measure';
+
+/** What a list of people drawn is narrowed by. */
+interface One {
+  verdict: { verdict: Verdict } | null;
+  untold: readonly string[];
+}
+interface Choice {
+  words: string;
+  holds: (one: One) => boolean;
+}
+
+export type Shown = 'all' | 'open' | Verdict;
+export const verdictsShown: Readonly<Record<Shown, Choice>> = {
+  all: { words: 'all', holds: () => true },
+  open: { words: 'not judged yet', holds: ({ verdict }) => verdict === null },
+  fit: { words: 'fits', holds: ({ verdict }) => verdict?.verdict === 'fit' },
+  miss: { words: 'misses', holds: ({ verdict }) => verdict?.verdict === 'miss' },
+  unsure: { words: 'unsure', holds: ({ verdict }) => verdict?.verdict === 'unsure' }
+};
+
+export type Told = 'all' | 'certain' | 'possible';
+export const told: Readonly<Record<Told, Choice>> = {
+  all: { words: 'certain and possible', holds: () => true },
+  certain: { words: 'certain only', holds: ({ untold }) => !untold.length },
+  possible: { words: 'possible only', holds: ({ untold }) => untold.length > 0 }
+};

@@ -1,0 +1,8 @@
+import { contract } from '$api';
+import { rawEndpoint } from '$server/api/endpoint';
+import { readiness } from '$server/services/running/health';
+
+export const GET = rawEndpoint(contract.ready, async () => {
+  const state = await readiness();
+  return Response.json(state, { status: state.ready ? 200 : 503 });
+});

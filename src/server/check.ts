@@ -1,0 +1,13 @@
+import type * as z from 'zod';
+import { Refusal } from './refusal';
+
+/** What a schema makes of a value; refused, with the first thing that is wrong, where it does not take it. */
+export function check<S extends z.ZodType>(schema: S, value: unknown, where: string): z.output<S> {
+  const read = schema.safeParse(value);
+  if (read.success) return read.data;
+  const issues = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
+  const [first] = issues;
+  throw new Refusal(422, 'Not accepted', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, {
+    issues
+  });
+}

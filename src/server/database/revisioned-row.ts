@@ -1,0 +1,57 @@
+import {
+  UniqueConstraintError,
+  type Attributes,
+  type CreationAttributes,
+  type Model,
+  type ModelStatic,
+  type Transaction,
+  type WhereOptions
+} from 'sequelize';
+import { changedElsewhere } from '../refusal';
+
+/**
+ * Writes, changes or (with null) takes away the row with a key. `revision` is the one last seen, 0 for none: a row that was written
+ * elsewhere meanwhile is not overwritten, and the refusal (409) tells it. `name` is what the refusal calls it; `only` what a row must be to
+ * be changed.
+ */
+export async function writeRevisioned<M extends Model & { revision: number }, T>(
+  model: ModelStatic<M>,
+  key: object,
+  values: object | null,
+  revision: number,
+  {
+    name,
+    told,
+    only = {},
+    transaction = null
+  }: { name: string; told: (row: M) => T; only?: object; transaction?: Transaction | null }
+): Promise<T | null> {
+  const where = key as WhereOptions<Attributes<M>>;
+  const seen = { ...key, revision } as object as WhereOptions<Attributes<M>>;
+  const refuse = async () => {
+    const current = await model.findOne({ where, transaction });
+    return changedElsewhere(name, current && told(current));
+  };
+  if (values === null) {
+    const removed = await model.destroy({ where: seen, transaction });
+    if (!removed && (await model.count({ where, transaction }))) throw await refuse();
+    return null;
+  }
+  if (revision === 0)
+    try {
+      // In a transaction of its own, as the one it may be part of does not outlive an error.
+      return await model.sequelize!.transaction({ transaction }, async (own) =>
+        told(await model.create({ ...key, ...values } as CreationAttributes<M>, { transaction: own }))
+      );
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) throw await refuse();
+      throw error;
+    }
+  const [changed, [row]] = await model.update({ ...values, revision: revision + 1 } as never, {
+    where: { ...seen, ...only } as WhereOptions<Attributes<M>>,
+    returning: true,
+    transaction
+  });
+  if (!changed) throw await refuse();
+  return told(row!);
+}

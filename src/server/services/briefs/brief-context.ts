@@ -1,0 +1,118 @@
+import { createHash } from 'node:crypto';
+import { LRUCache } from 'lru-cache';
+import { QueryTypes } from 'sequelize';
+import { database } from '../../database/connection';
+import { notFound } from '../../refusal';
+import { identify, recordsOf, type Identity } from '../comparing/identity';
+import { judgedBy, type Judged } from '../trials/judged';
+import { rowsOfTrials, type Tried } from '../trials/latest-trials';
+import { verdictsOf } from '../trials/verdicts-of-persona';
+import { remembered } from '../../remembered';
+
+/**
+ * What most of what is said of a brief follows from, as it is at one moment: one question to the database tells whether
+ * anything has changed since it was read before. Taken once a request and handed on.
+ */
+export interface BriefContext {
+  briefId: string;
+  personaId: string;
+  name: string;
+  /** The newest trial that is done of each version at each source, the newest version first. Shared: not to be changed. */
+  trials: readonly Tried[];
+  /** Changes whenever trials, verdicts, or who is who have; `without` is the same without the verdicts. */
+  mark: string;
+  without: string;
+  /** The revision of the people of every source that there is, by id. */
+  sources: ReadonlyMap<string, number>;
+  identity(): Promise<Identity>;
+  judged(): Promise<Judged>;
+}
+
+interface Moment {
+  personaId: string;
+  name: string;
+  trials: string[];
+  /** What is kept of the versions: their names and notes change. */
+  versions: string;
+  verdicts: string;
+  same: string;
+  sources: string | null;
+  samples: string;
+  known: number;
+}
+
+/** All of it by marks. A count alone would not do: one verdict taken back and another given leave it as it was. */
+const momentOf = `
+  SELECT b.persona_id AS "personaId", b.name,
+    ARRAY(SELECT DISTINCT ON (t.version_id, t.source_id) t.id FROM trials t JOIN versions v ON v.id = t.version_id
+      WHERE v.brief_id = b.id AND t.state = 'done' ORDER BY t.version_id, t.source_id, t.created_at DESC) AS trials,
+    (SELECT concat(count(*), ' ', sum(hashtext(concat(number, name, note)))) FROM versions WHERE brief_id = b.id) AS versions,
+    (SELECT concat(count(*), ' ', sum(change)) FROM verdicts WHERE persona_id = b.persona_id) AS verdicts,
+    (SELECT concat(count(*), ' ', max(updated_at), sum(hashtext(concat(first_person, second_person, same)))) FROM same_person) AS same,
+    (SELECT string_agg(concat(id, ' ', coalesce(people, 0), ' ', people_revision, ' ', revision), '/' ORDER BY id) FROM sources) AS sources,
+    (SELECT sum(t.sample_size) FROM trials t JOIN versions v ON v.id = t.version_id WHERE v.brief_id = b.id) AS samples,
+    (SELECT revision FROM documents WHERE brief_id = b.id AND kind = 'known') AS known
+  FROM briefs b WHERE b.id = $briefId`;
+
+const trialsKept = new LRUCache<string, readonly Tried[]>({ max: 48 });
+const identities = new LRUCache<string, Promise<Identity>>({ max: 32 });
+const judgedKept = new LRUCache<string, Promise<Judged>>({ max: 48 });
+
+const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(told)).digest('base64');
+
+/** Reads what has changed of a brief. Refuses one that is not there. */
+export async function contextOf(briefId: string): Promise<BriefContext> {
+  const [now] = await database().query<Moment>(momentOf, { bind: { briefId }, type: QueryTypes.SELECT });
+  if (!now) throw notFound('This brief');
+  const { personaId, name } = now;
+  const key = `${briefId} ${now.versions} ${now.trials.join()}`;
+  let trials = trialsKept.get(key);
+  if (!trials) trialsKept.set(key, (trials = await rowsOfTrials(briefId, now.trials)));
+  const verdicts = () => verdictsOf(personaId, now.verdicts);
+  const identityKey = async () => {
+    const records = recordsOf(trials);
+    // Judged, and not found by any of the newest trials.
+    const besides = (await verdicts()).filter(({ sourceId, personId }) => !records.get(sourceId)?.has(personId));
+    const named = besides.map(({ sourceId, personId }) => ({ sourceId, personId }));
+    named.sort((a, b) => (a.sourceId + a.personId < b.sourceId + b.personId ? -1 : 1));
+    return { named, key: hashOf([now.trials, named, now.same, now.sources]) };
+  };
+  const identity = async () => {
+    const { named, key: identityName } = await identityKey();
+    return remembered(identities, identityName, () => identify(trials, named));
+  };
+  const without = hashOf([key, now.same, now.sources, now.samples, now.known]);
+  const mark = hashOf([without, now.verdicts]);
+  return {
+    briefId,
+    personaId,
+    name,
+    trials,
+    mark,
+    without,
+    sources: new Map(
+      (now.sources ?? '').split('/').flatMap((one) => {
+        const [id, , revision] = one.split(' ');
+        return id ? [[id, Number(revision)] as const] : [];
+      })
+    ),
+    identity,
+    judged: () =>
+      remembered(judgedKept, mark, async () => {
+        const [who, rows] = await Promise.all([identity(), verdicts()]);
+        return judgedBy(who, rows);
+      })
+  };
+}
+
+/** How long a page waits to know who is who, in milliseconds: right after a start the sources are not there yet. */
+const patience = 1500;
+
+/** How many people were judged; null while it is not known yet who is who. */
+export async function peopleJudged(context: BriefContext): Promise<number | null> {
+  const counting = context.judged().then(
+    ({ byPerson }) => byPerson.size,
+    () => null
+  );
+  return Promise.race([counting, new Promise<null>((done) => setTimeout(() => done(null), patience).unref())]);
+}

@@ -1,0 +1,250 @@
+import { randomUUID } from 'node:crypto';
+import { describePersona, allTitles, emptyPersona, personaSchema, fitWordSets, wordSetsSchema } from '$core/persona';
+import type { Person } from '$core/people';
+import { setNamesIn } from '$core/language';
+import { QueryTypes, type Transaction } from 'sequelize';
+import type * as z from 'zod';
+import { documentSchemas, type Choice } from '$api/documents';
+import { keepable } from './kept-schemas';
+import { database } from '../../database/connection';
+import { models, type BriefRow, type DocumentKind } from '../../database/models';
+import { changedElsewhere, notFound, Refusal } from '../../refusal';
+import { contextOf, peopleJudged } from './brief-context';
+
+const emptyDocuments = {
+  persona: emptyPersona,
+  wording: [],
+  draft: { text: '', from: null },
+  known: [],
+  contacted: [],
+  choice: { baseline: null, winners: [], certainOnly: false, leftOut: [] }
+} as const;
+const documentNames = {
+  persona: 'The persona',
+  wording: 'The wording',
+  draft: 'The string',
+  known: 'The list of known-goods',
+  contacted: 'The list of people already contacted',
+  choice: 'What was chosen'
+} as const;
+
+export async function findBrief(id: string): Promise<BriefRow> {
+  const brief = await models().Brief.findByPk(id);
+  if (!brief) throw notFound('This brief');
+  return brief;
+}
+
+const told = (brief: BriefRow) => ({
+  id: brief.id,
+  name: brief.name,
+  archived: brief.archivedAt !== null,
+  demo: brief.demo,
+  revision: brief.revision,
+  createdAt: brief.createdAt.toISOString(),
+  updatedAt: brief.updatedAt.toISOString()
+});
+
+export async function createBrief(
+  name: string,
+  documents: Partial<Record<DocumentKind, unknown>> = {},
+  within: Transaction | null = null
+) {
+  return database().transaction({ transaction: within }, async (transaction) => {
+    const { Brief, Document } = models();
+    await holdWordSets((documents.draft as { text: string } | undefined)?.text ?? '', transaction);
+    const brief = await Brief.create(
+      { id: randomUUID(), personaId: randomUUID(), name, archivedAt: null },
+      { transaction }
+    );
+    await Document.bulkCreate(
+      (Object.keys(documentSchemas) as DocumentKind[]).map((kind) => ({
+        briefId: brief.id,
+        kind,
+        body: documents[kind] ?? emptyDocuments[kind]
+      })),
+      { transaction }
+    );
+    return told(brief);
+  });
+}
+
+/** A new brief with the same persona, wording and string; trials and verdicts stay with the old one. */
+export async function copyBrief(id: string) {
+  const brief = await findBrief(id);
+  const documents = await models().Document.findAll({ where: { briefId: id } });
+  return createBrief(
+    `${brief.name.slice(0, 190)} (copy)`,
+    // What was chosen goes by versions, which stay with the old one.
+    Object.fromEntries(documents.filter(({ kind }) => kind !== 'choice').map(({ kind, body }) => [kind, body]))
+  );
+}
+
+/** A brief as lists show it, in one question to the database: what it holds, and what was chosen for each source. */
+interface Listed {
+  id: string;
+  name: string;
+  archived: boolean;
+  demo: boolean;
+  revision: number;
+  createdAt: Date;
+  updatedAt: Date;
+  persona: unknown;
+  wordingsInUse: number;
+  versions: number;
+  verdicts: number;
+  certainOnly: boolean;
+  leftOut: string[];
+  chosen: { sourceId: string; source: string; version: number; name: string; note: string; trialId: string }[];
+}
+const listed = `
+  SELECT b.id, b.name, b.archived_at IS NOT NULL AS archived, b.demo, b.revision, b.created_at AS "createdAt", b.updated_at AS "updatedAt",
+    (SELECT body FROM documents WHERE brief_id = b.id AND kind = 'persona') AS persona,
+    (SELECT count(*) FROM documents d, jsonb_array_elements(d.body) s, jsonb_array_elements(s -> 'wordings') w
+      WHERE d.brief_id = b.id AND d.kind = 'wording' AND coalesce((w ->> 'inUse')::boolean, true))::int AS "wordingsInUse",
+    (SELECT coalesce(max(number), 0) FROM versions WHERE brief_id = b.id) AS versions,
+    (SELECT count(*) FROM verdicts WHERE persona_id = b.persona_id)::int AS verdicts,
+    coalesce((c.body ->> 'certainOnly')::boolean, false) AS "certainOnly",
+    coalesce(c.body -> 'leftOut', '[]') AS "leftOut",
+    (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'source', s.name, 'version', v.number, 'name', v.name,
+        'note', w.winner ->> 'note', 'trialId', t.id) ORDER BY w.place), '[]')
+      FROM jsonb_array_elements(c.body -> 'winners') WITH ORDINALITY AS w (winner, place)
+      JOIN sources s ON s.id = w.winner ->> 'sourceId'
+      JOIN versions v ON v.brief_id = b.id AND v.number = (w.winner ->> 'version')::int
+      JOIN LATERAL (SELECT id FROM trials WHERE version_id = v.id AND source_id = s.id AND state = 'done'
+        ORDER BY created_at DESC LIMIT 1) t ON true) AS chosen
+  FROM briefs b JOIN documents c ON c.brief_id = b.id AND c.kind = 'choice'`;
+
+const toldListed = ({ persona, createdAt, updatedAt, ...row }: Listed) => ({
+  ...row,
+  createdAt: createdAt.toISOString(),
+  updatedAt: updatedAt.toISOString(),
+  sentence: describePersona(personaSchema.parse(persona))
+});
+
+/** A brief as lists show it, and how many people were judged, each once however many records of theirs were. */
+export async function readBrief(id: string) {
+  const [[brief], judged] = await Promise.all([
+    database().query<Listed>(`${listed} WHERE b.id = $id`, { bind: { id }, type: QueryTypes.SELECT }),
+    contextOf(id).then(peopleJudged)
+  ]);
+  if (!brief) throw notFound('This brief');
+  return { ...toldListed(brief), judged };
+}
+
+export async function listBriefs() {
+  const briefs = await database().query<Listed>(`${listed} ORDER BY b.updated_at DESC`, { type: QueryTypes.SELECT });
+  return briefs.map(toldListed);
+}
+
+export async function changeBrief(
+  id: string,
+  change: { revision: number; name?: string | undefined; archived?: boolean | undefined }
+) {
+  const brief = await findBrief(id);
+  const [changed] = await models().Brief.update(
+    {
+      ...(change.name !== undefined && { name: change.name }),
+      ...(change.archived !== undefined && { archivedAt: change.archived ? new Date() : null }),
+      revision: change.revision + 1
+    },
+    { where: { id, revision: change.revision } }
+  );
+  await brief.reload();
+  if (!changed) throw changedElsewhere('This brief', told(brief));
+  return told(brief);
+}
+
+export async function deleteBrief(id: string): Promise<void> {
+  const brief = await findBrief(id);
+  if (!brief.archivedAt)
+    throw new Refusal(409, 'Not archived', 'Only an archived brief can be deleted. Archive it first.');
+  await brief.destroy();
+}
+
+export async function readDocument<K extends DocumentKind>(
+  briefId: string,
+  kind: K
+): Promise<{ body: z.output<(typeof documentSchemas)[K]>; revision: number }> {
+  const document = await models().Document.findOne({ where: { briefId, kind } });
+  if (!document) throw notFound('This brief');
+  return {
+    body: documentSchemas[kind].parse(document.body) as z.output<(typeof documentSchemas)[K]>,
+    revision: document.revision
+  };
+}
+
+/** Writes a document of a brief if nobody has since `revision`; word sets follow the persona's titles. */
+export async function writeDocument(briefId: string, kind: DocumentKind, change: { body: unknown; revision: number }) {
+  const body = keepable(kind, change.body);
+  await database().transaction(async (transaction) => {
+    const { Document, Brief } = models();
+    const [changed] = await Document.update(
+      { body, revision: change.revision + 1 },
+      { where: { briefId, kind, revision: change.revision }, transaction }
+    );
+    if (!changed) {
+      const current = await readDocument(briefId, kind);
+      throw changedElsewhere(documentNames[kind], current);
+    }
+    if (kind === 'persona') {
+      // Held until the end, so that a wording written meanwhile is neither missed nor overwritten.
+      const wording = await Document.findOne({ where: { briefId, kind: 'wording' }, transaction, lock: true });
+      const sets = wordSetsSchema.parse(wording!.body);
+      const fitted = fitWordSets(allTitles(personaSchema.parse(body)), sets);
+      if (JSON.stringify(fitted) !== JSON.stringify(sets))
+        await Document.update(
+          { body: fitted, revision: wording!.revision + 1 },
+          { where: { briefId, kind: 'wording', revision: wording!.revision }, transaction }
+        );
+    }
+    if (kind === 'draft') await holdWordSets((body as { text: string }).text, transaction);
+    await Brief.update({ updatedAt: new Date() }, { where: { id: briefId }, transaction, silent: true });
+  });
+  return { revision: change.revision + 1 };
+}
+
+/** Adds people to the known-goods of a brief, whoever else writes them meanwhile; those who are there stay as they are. */
+export async function addKnown(briefId: string, people: readonly Person[]) {
+  return database().transaction(async (transaction) => {
+    const row = await models().Document.findOne({ where: { briefId, kind: 'known' }, transaction, lock: true });
+    if (!row) throw notFound('This brief');
+    const known = documentSchemas.known.parse(row.body);
+    const name = ({ name, jobs }: Person) => `${name} ${jobs?.[0]?.company ?? ''}`.toLowerCase();
+    const there = new Set(known.map(name));
+    const fresh = people.filter((person) => there.size < there.add(name(person)).size);
+    const body = keepable('known', [...known, ...fresh]);
+    const revision = row.revision + 1;
+    await row.update({ body, revision }, { transaction });
+    return { added: fresh.length, revision };
+  });
+}
+
+/** Keeps the word sets that a text takes up from being deleted before it is kept: whoever deletes them then sees it. */
+async function holdWordSets(text: string, transaction: Transaction): Promise<void> {
+  const names = setNamesIn(text);
+  if (names.length)
+    await models().WordSet.findAll({
+      where: { name: names },
+      order: ['name'],
+      transaction,
+      lock: transaction.LOCK.KEY_SHARE
+    });
+}
+
+/** Lets a brief count only those who are certain, or all possible; what was chosen stays, and the last word holds. */
+export const countCertainOnly = (briefId: string, certainOnly: boolean): Promise<void> =>
+  putIntoChoice(briefId, { certainOnly });
+
+/** Says which sources the strings of a brief are not run on; the last word holds. */
+export const leaveOutSources = (briefId: string, leftOut: readonly string[]): Promise<void> =>
+  putIntoChoice(briefId, { leftOut: [...new Set(leftOut)] });
+
+/** Writes a part of what a brief has chosen, whatever else of it is written meanwhile. */
+async function putIntoChoice(briefId: string, part: Partial<Choice>): Promise<void> {
+  await findBrief(briefId);
+  await database().query(
+    `UPDATE documents SET body = body || $part::jsonb, revision = revision + 1, updated_at = now()
+     WHERE brief_id = $briefId AND kind = 'choice'`,
+    { bind: { briefId, part: JSON.stringify(part) } }
+  );
+}

@@ -1,0 +1,235 @@
+import { join, layOut, parse, type Query } from '$core/language';
+import { seededRandom, type Verdict } from '$core/measure';
+import type { Person } from '$core/people';
+import { buildString, type Persona, type WordSet } from '$core/persona';
+import { models } from '../../database/models';
+import { askPeople } from '../../workers/people';
+import { readySource } from '../sources/sources';
+import { proposalsFor } from '../strings/ledger';
+import { keepVersion, nameVersion } from '../strings/versions';
+import { giveJudgement, judgementsOn } from '../trials/judges';
+import { startTrial } from '../trials/trials';
+import { judgeMany, verdictsOn } from '../trials/verdicts';
+import { addKnown, findBrief, readDocument, writeDocument } from './briefs';
+
+/** Where the demo's versions are run. */
+const places = ['harrow-guild', 'lanternfield', 'quillbank', 'marlow-register'];
+/** People drawn at each, and of these how many are judged. */
+const [drawn, judgedOf] = [40, 30];
+/** Share of verdicts that a person gets wrong, and of those they would not decide. */
+const [mistaken, undecided] = [0.03, 0.04];
+const proposalsTaken = 4;
+const secondJudge = { name: 'Mira', people: 40, differs: 0.1 };
+
+/** The versions as somebody makes them who learns on the way. */
+interface Step {
+  name: string;
+  note: string;
+  text: string;
+  parent: number | null;
+}
+
+const trade = '("cold chain" OR GDP OR chilled OR pharma)';
+const titles = '"quality manager" OR "head of quality" OR QA OR "responsible person"';
+const where =
+  'headcount:[51 TO 1000] AND country:(Denmark OR Sweden OR Norway OR Netherlands OR Belgium OR Germany OR "United Kingdom" OR Ireland OR France)';
+const software = 'title:(software OR tester OR "test engineer" OR prototyping)';
+
+const learning: readonly Step[] = [
+  {
+    name: 'as it came to mind',
+    note: 'Nothing quoted: “responsible” and “person” need not stand together.',
+    text: '(quality manager OR head of quality OR QA OR responsible person) AND (cold chain OR GDP OR chilled OR pharma)',
+    parent: null
+  },
+  {
+    name: 'quoted',
+    note: 'Titles and “cold chain” as phrases. Still anywhere in the profile.',
+    text: `(${titles}) AND ${trade}`,
+    parent: 1
+  },
+  {
+    name: 'titles, places and sizes',
+    note: 'Titles in the title only; QA is not software testing here.',
+    text: `title:(${titles}) AND ${trade} AND ${where} NOT ${software}`,
+    parent: 2
+  },
+  {
+    name: 'excluded too much',
+    note: '“food” and “logistics” throw out the chilled-food distributors that are wanted: fits are lost.',
+    text: `title:(${titles}) AND ${trade} AND ${where} NOT (${software} OR food OR logistics OR transport)`,
+    parent: 3
+  }
+];
+
+const wholeName = 'every wording';
+export const demoVersionNames: readonly string[] = [...learning.map(({ name }) => name), wholeName, ''];
+
+/** The string that the persona and its wordings make, without those who are still learning and those who test software. */
+function wholeString(persona: Persona, wording: readonly WordSet[]): string {
+  const built = buildString(persona, wording);
+  const not = parse('NOT (@never-interns OR title:(software OR engineer OR tester OR prototyping OR lead))').query!;
+  return layOut(built ? join('and', [...(built.kind === 'and' ? built.parts : [built]), not] as Query[]) : not);
+}
+
+/**
+ * Does the demo's job by Eave's own services, as a researcher would: versions, trials at every stand-in, verdicts by the
+ * hidden truth of the world with a human share of mistakes, a second judge, known-goods, a proposal taken, and what was
+ * chosen. Whatever is there already stays, so that it goes on where it was left. The signal breaks it off.
+ */
+export async function finishDemo(briefId: string, halt: AbortSignal): Promise<void> {
+  await Promise.all(places.map(readySource));
+  const [{ body: persona }, { body: wording }] = await Promise.all([
+    readDocument(briefId, 'persona'),
+    readDocument(briefId, 'wording')
+  ]);
+  for (const step of learning) await keepStep(briefId, step);
+  await runAll(briefId, halt);
+  await judgeAll(briefId, halt);
+
+  const last = learning.length + 1;
+  const { text, says } = await improved(briefId, wholeString(persona, wording), halt);
+  await keepStep(briefId, {
+    name: wholeName,
+    note: ['All wordings of the persona.', ...says].join(' ').slice(0, 500),
+    text,
+    parent: 3
+  });
+  await runAll(briefId, halt);
+  await judgeAll(briefId, halt);
+  await judgeAgain(briefId, last);
+  await keepCustomers(briefId, last);
+  await choose(briefId, last);
+}
+
+/** A string after the best changes that verdicts speak for were taken, one after the other; those that cost fits are left. */
+async function improved(briefId: string, text: string, halt: AbortSignal) {
+  const says: string[] = [];
+  while (says.length < proposalsTaken) {
+    halt.throwIfAborted();
+    const best = (await proposalsFor(briefId, text, places)).find(({ costly }) => !costly);
+    if (!best) break;
+    text = best.text;
+    says.push(`Taken: ${best.says}.`);
+  }
+  return { text, says };
+}
+
+async function keepStep(briefId: string, { text, parent, name, note }: Step): Promise<void> {
+  const already = await models().Version.findOne({ where: { briefId, name } });
+  if (already) return;
+  const { number } = await keepVersion(briefId, layOut(parse(text).query!), parent);
+  await nameVersion(briefId, number, { name, note });
+}
+
+/** Runs every version at every place, where that was not done yet. */
+async function runAll(briefId: string, halt: AbortSignal): Promise<void> {
+  const { Version, Trial } = models();
+  const versions = await Version.findAll({ where: { briefId }, order: ['number'] });
+  const started = await Trial.findAll({
+    where: { versionId: versions.map(({ id }) => id) },
+    attributes: ['versionId', 'sourceId']
+  });
+  const isThere = new Set(started.map(({ versionId, sourceId }) => `${versionId} ${sourceId}`));
+  for (const { id, number } of versions)
+    for (const sourceId of places)
+      if (!isThere.has(`${id} ${sourceId}`)) await startTrial(briefId, number, sourceId, drawn);
+  const isUnderWay = async () =>
+    (await Trial.count({
+      where: { versionId: versions.map(({ id }) => id), state: ['waiting', 'running'] }
+    })) > 0;
+  while (await isUnderWay()) {
+    halt.throwIfAborted();
+    await new Promise((done) => setTimeout(done, 150));
+  }
+}
+
+/** The people drawn by a brief's trials, each place's by itself, in the order in which they were drawn. */
+async function drawnPeople(briefId: string, number?: number) {
+  const { Version, Trial, TrialPerson } = models();
+  const versions = await Version.findAll({ where: { briefId, ...(number && { number }) }, order: ['number'] });
+  const trials = await Trial.findAll({ where: { versionId: versions.map(({ id }) => id), state: 'done' } });
+  return Promise.all(
+    trials.map(async ({ id, sourceId }) => ({
+      sourceId,
+      people: (await TrialPerson.findAll({ where: { trialId: id }, order: ['rank'] })).map(({ person }) => person)
+    }))
+  );
+}
+
+/** Judges those drawn who are not judged yet. */
+async function judgeAll(briefId: string, halt: AbortSignal): Promise<void> {
+  const { personaId } = await findBrief(briefId);
+  for (const { sourceId, people } of await drawnPeople(briefId)) {
+    halt.throwIfAborted();
+    const known = await verdictsOn(personaId, sourceId);
+    const open = people.slice(0, judgedOf).filter(({ id }) => !known.has(id));
+    const given = await verdictsFor(sourceId, open, 'first', mistaken);
+    if (given.length)
+      await judgeMany(
+        briefId,
+        given.map((one) => ({ sourceId, ...one, revision: 0 }))
+      );
+  }
+}
+
+/** What somebody would say of people: the truth, but for a share that they get wrong and some they leave open. */
+async function verdictsFor(sourceId: string, people: readonly Person[], judge: string, wrong: number) {
+  const truth = await askPeople('true-verdicts', { sourceId, ids: people.map(({ id }) => id) });
+  return people.map(({ id }, i) => {
+    const luck = seededRandom(`${judge}/${id}`)();
+    const why = truth[i]!;
+    const said: Verdict =
+      luck < undecided ? 'unsure' : (why === null) !== luck < undecided + wrong ? ('fit' as const) : ('miss' as const);
+    return { personId: id, verdict: said, reason: said === 'miss' ? (why ?? 'wrong rank') : '' };
+  });
+}
+
+/** A second judge looks at some of the newest version's people. */
+async function judgeAgain(briefId: string, number: number): Promise<void> {
+  const [first] = (await drawnPeople(briefId, number)).filter(({ sourceId }) => sourceId === places[0]);
+  if (!first) return;
+  const { sourceId } = first;
+  const known = new Set((await judgementsOn(briefId, secondJudge.name, sourceId)).map(({ personId }) => personId));
+  const people = first.people.slice(0, secondJudge.people).filter(({ id }) => !known.has(id));
+  for (const one of await verdictsFor(sourceId, people, 'second', secondJudge.differs))
+    await giveJudgement(briefId, secondJudge.name, { sourceId, ...one, revision: 0 });
+}
+
+/** Some of the fits are customers: they must be found. */
+async function keepCustomers(briefId: string, number: number): Promise<void> {
+  const { personaId } = await findBrief(briefId);
+  const customers: Person[] = [];
+  for (const { sourceId, people } of await drawnPeople(briefId, number)) {
+    const known = await verdictsOn(personaId, sourceId);
+    customers.push(...people.filter(({ id }) => known.get(id)?.verdict === 'fit').slice(0, 3));
+  }
+  await addKnown(briefId, customers.slice(0, 8));
+}
+
+/** The newest version is chosen at each place and measured against the first; the draft goes on from it. */
+async function choose(briefId: string, number: number): Promise<void> {
+  const [choice, draft, version] = await Promise.all([
+    readDocument(briefId, 'choice'),
+    readDocument(briefId, 'draft'),
+    models().Version.findOne({ where: { briefId, number } })
+  ]);
+  if (choice.body.baseline === null)
+    await writeDocument(briefId, 'choice', {
+      revision: choice.revision,
+      body: {
+        ...choice.body,
+        baseline: 1,
+        winners: places.map((sourceId) => ({
+          sourceId,
+          version: number,
+          note: 'every wording, and what the proposals took out'
+        }))
+      }
+    });
+  if (version && draft.body.from === null)
+    await writeDocument(briefId, 'draft', {
+      revision: draft.revision,
+      body: { text: version.text, from: number }
+    });
+}

@@ -1,0 +1,103 @@
+import { beforeAll, describe, expect, it, vi } from 'vitest';
+import { database } from '../database/connection';
+import { useFreshDatabase } from '../testing/fresh-database';
+import { createBrief, listBriefs, readBrief, readDocument, writeDocument } from './briefs/briefs';
+import { boardFor } from './comparing/board';
+import { reportOf } from './comparing/report';
+import { listWordSets } from './library/word-sets';
+import { listSources, openSources } from './sources/sources';
+import { keepVersion, listVersions } from './strings/versions';
+import { listJudges } from './trials/judges';
+import { listTrials, readTrial, runTrial } from './trials/trials';
+import { giveVerdict } from './trials/verdicts';
+
+useFreshDatabase();
+let id: string;
+let trial: Awaited<ReturnType<typeof readTrial>>;
+beforeAll(async () => {
+  await openSources();
+  id = (await createBrief('Counted')).id;
+  for (const text of ['title:QA', 'title:(QA OR "quality manager")', 'title:"quality manager"']) {
+    const { number } = await keepVersion(id, text);
+    for (const sourceId of ['harrow-guild', 'quillbank']) trial = await runTrial(id, number, sourceId, 20);
+  }
+  await writeDocument(id, 'choice', {
+    body: { baseline: 1, certainOnly: false, winners: [{ sourceId: 'quillbank', version: 3, note: '' }] },
+    revision: 1
+  });
+  for (let i = 0; i < 30; i++) await createBrief(`Another ${i}`);
+});
+
+/** How many statements some work sends to the database; those of the queue, which has a line of its own, not among them. */
+async function statements(work: () => Promise<unknown>): Promise<number> {
+  const sent = vi.spyOn(database(), 'query');
+  try {
+    await work();
+    return sent.mock.calls.length;
+  } finally {
+    sent.mockRestore();
+  }
+}
+
+let judged = 0;
+/** Something changes, so that nothing can be told from what was read before. */
+const changes = () =>
+  giveVerdict(id, {
+    sourceId: trial.sourceId,
+    personId: trial.sample[judged++]!.person.id,
+    verdict: 'fit',
+    reason: '',
+    revision: 0
+  });
+
+const pages: Record<string, () => Promise<unknown>> = {
+  briefs: listBriefs,
+  persona: () => Promise.all([readBrief(id), readDocument(id, 'persona'), listSources(), readDocument(id, 'wording')]),
+  string: () =>
+    Promise.all([
+      readBrief(id),
+      readDocument(id, 'draft'),
+      listVersions(id),
+      listSources(),
+      readDocument(id, 'wording'),
+      listWordSets(),
+      readDocument(id, 'persona')
+    ]),
+  trial: () =>
+    Promise.all([
+      readBrief(id),
+      listTrials(id),
+      listSources(),
+      listVersions(id),
+      readDocument(id, 'persona'),
+      readDocument(id, 'wording'),
+      readTrial(id, trial.id),
+      listJudges(id)
+    ]),
+  compare: () =>
+    Promise.all([
+      readBrief(id),
+      listVersions(id),
+      listTrials(id),
+      listSources(),
+      readDocument(id, 'choice'),
+      boardFor(id)
+    ]),
+  report: () => Promise.all([readBrief(id), reportOf(id)])
+};
+
+describe('what a page asks of the database', () => {
+  it.each([
+    ['briefs', 1, 1],
+    ['persona', 6, 5],
+    ['string', 12, 11],
+    ['trial', 17, 16],
+    ['compare', 12, 11],
+    ['report', 9, 8]
+  ])('%s: at most %i statements after a change, %i when nothing has changed', async (page, changed, same) => {
+    await pages[page]!();
+    await changes();
+    expect(await statements(pages[page]!)).toBeLessThanOrEqual(changed);
+    expect(await statements(pages[page]!)).toBeLessThanOrEqual(same);
+  });
+});

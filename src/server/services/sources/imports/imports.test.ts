@@ -1,0 +1,301 @@
+import pg from 'pg';
+import { existsSync, readdirSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import type { ReadableStream } from 'node:stream/web';
+import { models } from '../../../database/models';
+import { environment } from '../../../environment';
+import { Refusal } from '../../../refusal';
+import { useFreshDatabase } from '../../../testing/fresh-database';
+import { createBrief } from '../../briefs/briefs';
+import { ledgerOf as ledgerOfJson } from '../../strings/ledger';
+import { deleteSource, listSources } from '../sources';
+import { runTrial } from '../../trials/trials';
+import { keepVersion } from '../../strings/versions';
+import type { ColumnField } from '$core/formats';
+import { startQueue } from '../../../jobs/queue';
+import { askPeople } from '../../../workers/people';
+import { readImport, receiveFile, startImport, stopImport } from './imports';
+import { readable } from '../../../testing/readable';
+
+useFreshDatabase();
+const ledgerOf = readable(ledgerOfJson);
+
+const stream = (content: string | Uint8Array) => new Blob([content as BlobPart]).stream() as unknown as ReadableStream;
+const upload = (content: string | Uint8Array, name = 'people.csv') => receiveFile(name, stream(content));
+
+const settings = (mapping: ColumnField[], skipBadRows = false, into: string | null = null) => ({
+  name: 'People',
+  mapping,
+  skipBadRows,
+  into
+});
+
+async function importAll(content: string | Uint8Array, { name = 'people.csv', skip = false } = {}) {
+  const job = await upload(content, name);
+  await startImport(
+    job.id,
+    settings(
+      job.reading.columns.map(({ field }) => field),
+      skip
+    )
+  );
+  return ended(job.id);
+}
+async function ended(id: string) {
+  for (;;) {
+    const job = await readImport(id);
+    if (job.state !== 'running') return job;
+    await new Promise((done) => setTimeout(done, 20));
+  }
+}
+const refused = async (content: string | Uint8Array, name?: string): Promise<string> => {
+  const error: unknown = await upload(content, name).catch((thrown: unknown) => thrown);
+  expect(error).toBeInstanceOf(Refusal);
+  return (error as Refusal).message;
+};
+const peopleOf = async (sourceId: string | null) =>
+  (await models().SourcePerson.findAll({ where: { sourceId: sourceId! }, order: ['ordinal'] })).map(
+    ({ person }) => person
+  );
+
+describe('reading a file', () => {
+  it('recognises separators, encodings and columns', async () => {
+    const job = await upload('Navn;Stilling;Firma;Land\nSøren Høj;Kvalitetschef;"Køl; A/S";Danmark\n');
+    expect(job.reading).toMatchObject({ format: 'csv', delimiter: ';', encoding: 'utf-8' });
+    expect(job.reading.columns.map(({ field }) => field)).toEqual(['name', 'title', 'company', 'country']);
+    expect(job.reading.columns[2]!.samples).toEqual(['Køl; A/S']);
+  });
+
+  it.each([
+    [
+      'Latin-1',
+      new Uint8Array(
+        [...'Name,Title\nS']
+          .map((c) => c.charCodeAt(0))
+          .concat(
+            [0xf8],
+            [...'ren H'].map((c) => c.charCodeAt(0)),
+            [0xf8],
+            [...'j,QA leder'].map((c) => c.charCodeAt(0)),
+            [0xe5],
+            [10]
+          )
+      )
+    ],
+    ['UTF-16', new Uint8Array(Buffer.from('\ufeffName,Title\nSøren Høj,QA lederå\n', 'utf16le'))],
+    ['UTF-8 with a mark', new Uint8Array(Buffer.from('\ufeffName,Title\nSøren Høj,QA lederå\n'))]
+  ])('reads %s', async (_, content) => {
+    const job = await importAll(content);
+    expect(await peopleOf(job.sourceId)).toMatchObject([{ name: 'Søren Høj', jobs: [{ title: 'QA lederå' }] }]);
+  });
+
+  it('refuses, with a sentence, what is no table of people', async () => {
+    expect(await refused('')).toContain('is empty');
+    expect(await refused('Name,Title\n')).toContain('no rows');
+    expect(await refused(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]), 'photo.png')).toContain(
+      'not a text file'
+    );
+    expect(await refused('<html><body>x</body></html>')).toContain('no CSV');
+    expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object a line');
+    expect(await refused('{"name": oops}\n', 'x.jsonl')).toContain('line 1');
+    expect(await refused('x'.repeat(5000))).toContain('no columns');
+    expect(readdirSync(environment().uploads)).not.toContain('x.jsonl');
+  });
+
+  it('takes 200 columns', async () => {
+    const names = Array.from({ length: 200 }, (_, i) => (i === 57 ? 'name' : `extra ${i}`));
+    const job = await importAll(`${names.join(',')}\n${names.map((_, i) => `cell ${i}`).join(',')}\n`);
+    expect(await peopleOf(job.sourceId)).toMatchObject([{ name: 'cell 57' }]);
+  });
+});
+
+describe('importing', () => {
+  it('keeps people of CSV and JSON Lines, whole careers among them', async () => {
+    const csv = await importAll('name,title,employees\nAnn Ash,"Head of\nQuality",51-200\nBo By,QA,12\n');
+    expect(csv).toMatchObject({ state: 'done', outcome: { message: '2 people imported.' } });
+    const flat = await importAll('{"name":"Cy","title":"QA","skills":["a","b"]}\n\n{"name":"Di"}\n', {
+      name: 'p.jsonl'
+    });
+    expect(await peopleOf(flat.sourceId)).toMatchObject([{ name: 'Cy', skills: ['a', 'b'] }, { name: 'Di' }]);
+    const whole = await importAll('{"id":"7","name":"Eve","jobs":[{"title":"RP","company":"X","from":"2020-01"}]}\n', {
+      name: 'p.jsonl'
+    });
+    expect(await peopleOf(whole.sourceId)).toMatchObject([{ id: '7', jobs: [{ title: 'RP', from: '2020-01' }] }]);
+  });
+
+  it('keeps nothing of a refused file and names rows and lines; imports the rest when asked', async () => {
+    const content = 'name,title,employees\n"Ann\nAsh",QA,12\nBo,QA,about fifty\n,QA,3\nCy,QA,7,extra\n';
+    const job = await importAll(content);
+    expect(job.state).toBe('refused');
+    expect(job.outcome!.errors).toMatchObject([
+      { row: 2, line: 4, message: expect.stringContaining('about fifty') as string },
+      { row: 3, line: 5, message: 'The name is empty.' },
+      { row: 4, line: 6, message: expect.stringContaining('4 cells and the heading 3') as string }
+    ]);
+    expect(await models().Source.count({ where: { id: `file-${job.id}` } })).toBe(0);
+    expect(existsSync(`${environment().uploads}/${job.id}`)).toBe(false);
+    await expect(startImport(job.id, settings(['name', 'title', 'headcount'], true))).rejects.toThrow(
+      'Choose the file again'
+    );
+    const rest = await importAll(content, { skip: true });
+    expect(rest).toMatchObject({ state: 'done', outcome: { message: '1 people imported, 3 rows left out.' } });
+    await expect.poll(() => existsSync(`${environment().uploads}/${rest.id}`)).toBe(false);
+  });
+
+  it('tells the line of a broken quote', async () => {
+    const job = await importAll('name,title\nAnn,QA\nBo,"QA\nCy,QA\n');
+    expect(job.state).toBe('refused');
+    expect(job.outcome!.errors[0]!.message).toContain('never closed');
+  });
+
+  it('refuses a column matching that names nobody, and a key that stands twice', async () => {
+    const job = await upload('name,title\nAnn,QA\n');
+    const error = await startImport(job.id, settings(['ignore', 'title'])).catch((thrown: unknown) => thrown);
+    expect((error as Refusal).message).toContain('No column holds names');
+    const twice = await importAll('id,name\n1,Ann\n1,Bo\n');
+    expect(twice.outcome!.errors).toMatchObject([{ row: 2, message: 'The key “1” stands twice in the file.' }]);
+  });
+
+  it('can be stopped and thrown away', async () => {
+    const long = `name,title\n${Array.from({ length: 60_000 }, (_, i) => `Person ${i},QA`).join('\n')}\n`;
+    const job = await upload(long);
+    await startImport(job.id, settings(['name', 'title']));
+    while ((await models().Import.findByPk(job.id))!.state === 'waiting')
+      await new Promise((done) => setTimeout(done, 10));
+    await stopImport(job.id);
+    const stopped = await ended(job.id);
+    expect(stopped).toMatchObject({
+      state: 'stopped',
+      outcome: { message: expect.stringContaining('Nothing of the file was kept') as string }
+    });
+    expect(existsSync(`${environment().uploads}/${job.id}`)).toBe(false);
+    await stopImport(job.id);
+    await expect(readImport(job.id)).rejects.toThrow('not there');
+    expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(0);
+  });
+
+  it('is begun once, however often it is started at once', async () => {
+    const job = await upload('name,title\nAnn,QA\nBo,QA\n');
+    const starts = await Promise.allSettled(
+      Array.from({ length: 8 }, () => startImport(job.id, settings(['name', 'title'])))
+    );
+    expect(starts.filter(({ status }) => status === 'fulfilled')).toHaveLength(1);
+    expect(await ended(job.id)).toMatchObject({ state: 'done', outcome: { message: '2 people imported.' } });
+    expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(2);
+  });
+
+  it('is begun anew when the server that had it is dead, and left alone while another has a lease on it', async () => {
+    const job = await upload('name,title\nAnn,QA\n');
+    const held = {
+      settings: settings(['name', 'title']),
+      server: 'another',
+      leasedUntil: new Date(Date.now() + 60_000)
+    };
+    const other = new pg.Client({ connectionString: environment().databaseUrl });
+    await other.connect();
+    await other.query(`SELECT pg_advisory_lock(hashtextextended('eave server another', 0))`);
+    await models().Import.update({ state: 'running', ...held }, { where: { id: job.id } });
+    await startQueue();
+    await new Promise((done) => setTimeout(done, 6000));
+    expect((await readImport(job.id)).state).toBe('running');
+    await other.end();
+    expect(await ended(job.id)).toMatchObject({ state: 'done' });
+  });
+
+  it('leaves out rows that hold what cannot be kept, each named by its line', async () => {
+    const many = Array.from({ length: 30_000 }, (_, i) => `Person ${i},QA\n`).join('');
+    const csv = await importAll(`name,title\n${many}Bo,Q\0A\nCy,QA\n`, { skip: true });
+    expect(csv).toMatchObject({ state: 'done', outcome: { skipped: 1, errors: [{ row: 30_001, line: 30_002 }] } });
+    const deep = `${'{"a":'.repeat(5000)}1${'}'.repeat(5000)}`;
+    const lines = ['{"name":"Ann","about":"half \\ud83d"}', deep, '{"name":"B\\u0000o"}', '{"name":"Cy"}'];
+    const json = await importAll(`${lines.join('\n')}\n`, { name: 'p.jsonl', skip: true });
+    expect(json.outcome).toMatchObject({ skipped: 2, errors: [{ line: 2 }, { line: 3 }] });
+    expect((await peopleOf(json.sourceId)).map(({ name }) => name)).toEqual(['Ann', 'Cy']);
+  });
+
+  it('takes a line of many megabytes in its stride', async () => {
+    const long = `{"name":"${'x'.repeat(40_000_000)}"}`;
+    const job = await importAll(`{"name":"Ann"}\n${long}\n{"name":"Bo"}\n`, { name: 'p.jsonl', skip: true });
+    expect(job.outcome).toMatchObject({
+      skipped: 1,
+      errors: [{ line: 2, message: expect.stringContaining('1 MiB') as string }]
+    });
+    expect(await peopleOf(job.sourceId)).toHaveLength(2);
+  });
+
+  it('refuses a file of very many columns with a sentence', async () => {
+    const names = Array.from({ length: 100_000 }, (_, i) => `c${i}`).join(',');
+    expect(await refused(`${names}\n${names}\n`)).toContain('100,000 columns');
+  });
+
+  it('makes a source that strings run on, until it is deleted', async () => {
+    const job = await importAll('name,title,company\nAnn,Head of Quality,Cold A/S\nBo,QA,Warm Ltd\n');
+    const brief = await createBrief('On a file');
+    const version = await keepVersion(brief.id, 'title:"head of quality" AND company:cold');
+    const trial = await runTrial(brief.id, version.number, job.sourceId!, 10);
+    expect(trial.sample.map(({ person }) => person.name)).toEqual(['Ann']);
+    expect(trial).toMatchObject({ found: { possible: 1, certain: 1 }, rendering: { exactness: 'exact' } });
+    await deleteSource(job.sourceId!);
+    await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
+    await expect(deleteSource('harrow-guild')).rejects.toThrow();
+  });
+
+  it('counts a large file by an index that is built in a thread of its own, with the people in the order of the file', async () => {
+    const titles = ['Quality Manager', 'Head of Quality', 'Cook'];
+    const rows = Array.from({ length: 21_000 }, (_, i) => `Person ${i},${titles[i % 3]},p${i}@firm.example`);
+    const { sourceId } = await importAll(`Name,Title,Mail\n${rows.join('\n')}\n`);
+    const { id } = await createBrief('Large');
+    const ledger = await ledgerOf(id, 'title:("quality manager" OR "head of quality") NOT "person 3"', sourceId!);
+    expect(ledger.found.estimated.possible).toEqual({ low: 13_999, middle: 13_999, high: 13_999 });
+    expect((await listSources()).find((source) => source.id === sourceId)).toMatchObject({
+      people: 21_000,
+      readiness: { state: 'ready' }
+    });
+    const [seventh] = await askPeople('people-by-id', { sourceId: sourceId!, ids: ['p7@firm.example'] });
+    expect(seventh).toMatchObject({ name: 'Person 7', jobs: [{ title: 'Head of Quality' }] });
+  });
+
+  it('updates a source from a newer file by key, and says who came, changed and left', async () => {
+    const first = await importAll('id,name,title\n1,Ann,QA\n2,Bo,RP\n3,Cy,QA\n');
+    const brief = await createBrief('Updated');
+    const { number } = await keepVersion(brief.id, 'title:(qa OR rp)');
+    expect((await runTrial(brief.id, number, first.sourceId!, 10)).people).toBe(3);
+    const update = async (content: string, skip = false) => {
+      const job = await upload(content);
+      await startImport(
+        job.id,
+        settings(
+          job.reading.columns.map(({ field }) => field),
+          skip,
+          first.sourceId
+        )
+      );
+      return ended(job.id);
+    };
+    const refused = await update('id,name,title\n1,Ann,QA\n,,\n');
+    expect(refused.state).toBe('refused');
+    expect(await peopleOf(first.sourceId)).toHaveLength(3);
+    const second = await update('id,name,title\n2,Bo,Head of Quality\n3,Cy,QA\n4,Di,QA\n');
+    expect(second).toMatchObject({
+      state: 'done',
+      sourceId: first.sourceId,
+      outcome: { message: '3 people: 1 came, 1 changed, 1 left.' }
+    });
+    const after = await runTrial(brief.id, number, first.sourceId!, 10);
+    expect(after.sample.map(({ person }) => person.name)).toEqual(['Cy', 'Di']);
+    const job = await upload('name\nX\n');
+    await expect(startImport(job.id, settings(['name'], false, 'nowhere'))).rejects.toThrow('not there');
+  });
+
+  it('knows people without a key by mail, or by name and firm, and shows those that look alike', async () => {
+    const first = await importAll(
+      'name,company,email\nAnn,Cold A/S,ann@cold.example\nBo,Warm Ltd,\nBo,Warm Limited,\n'
+    );
+    expect(first.outcome!.message).toBe('3 people imported, 1 look like one before them.');
+    expect((await peopleOf(first.sourceId)).map(({ id }) => id)).toEqual([
+      'ann@cold.example',
+      'bo at warm',
+      'bo at warm (2)'
+    ]);
+  });
+});

@@ -1,0 +1,102 @@
+import type { Person } from '$core/people';
+import type { Change } from '$core/suggest';
+import { askForJson, askPeople } from '../../workers/people';
+import type { FitOrMiss } from '../../workers/people-messages';
+import { readDocument } from '../briefs/briefs';
+import { isReadyAt, listSources, readySource } from '../sources/sources';
+import { contextOf } from '../briefs/brief-context';
+import type { Judged } from '../trials/judged';
+import { stringOf } from '../library/word-sets';
+
+const judgedAtKept = new WeakMap<Judged, Map<string, FitOrMiss[]>>();
+
+/** The people of a source who were judged fit or miss, there or as the same person elsewhere, by the verdict the brief goes by. */
+export function fitsAndMisses(judged: Judged, sourceId: string): FitOrMiss[] {
+  let kept = judgedAtKept.get(judged);
+  if (!kept) judgedAtKept.set(judged, (kept = new Map()));
+  let list = kept.get(sourceId);
+  if (!list) {
+    list = [...judged.byPerson].flatMap(([number, { verdict }]) => {
+      if (verdict === 'unsure') return [];
+      // Two records of one person there are judged once.
+      const id = judged.identity.recordAt(sourceId, number);
+      return id === undefined ? [] : [{ id, fit: verdict === 'fit' }];
+    });
+    kept.set(sourceId, list);
+  }
+  return list;
+}
+
+async function judgedSources(briefId: string, sourceIds: readonly string[]) {
+  // All at once: asking the database takes longer than counting.
+  const context = await contextOf(briefId);
+  const [judged] = await Promise.all([
+    context.judged(),
+    ...sourceIds.map((id) => (isReadyAt(id, context.sources.get(id)) ? null : readySource(id)))
+  ]);
+  return sourceIds.map((sourceId) => ({ sourceId, verdicts: fitsAndMisses(judged, sourceId) }));
+}
+
+/** What each part of a string is worth at a source, and how the count falls part by part. */
+export async function ledgerOf(briefId: string, text: string, sourceId: string, order?: readonly number[]) {
+  const [string, [source]] = await Promise.all([stringOf(text), judgedSources(briefId, [sourceId])]);
+  return askForJson('ledger', { ...source!, ...string, ...(order && { order: [...order] }) });
+}
+
+/** Changes of a string that verdicts speak for, each measured at every source. */
+export async function proposalsFor(briefId: string, text: string, sourceIds: readonly string[]) {
+  const [string, sources] = await Promise.all([stringOf(text), judgedSources(briefId, sourceIds)]);
+  // Sources are gone through side by side, in threads of their own.
+  const found = await Promise.all(sources.map((at) => askPeople('candidates', { ...string, ...at })));
+  const list = [...new Map(found.flat().map((one) => [JSON.stringify(one.changes), one])).values()];
+  const effects = await Promise.all(sources.map((at) => askPeople('effects-at', { ...string, ...at, list })));
+  const best = await askPeople('rank-changes', { ...string, list, effects });
+  const texts = best.map((proposal) => proposal.text);
+  const counts = await Promise.all(
+    sources.map(({ sourceId }) => askPeople('count-changed', { ...string, sourceId, texts }))
+  );
+  return best.map(({ effects: mine, ...proposal }, i) => ({
+    ...proposal,
+    effects: mine.map((effect, at) => ({
+      ...effect,
+      sourceId: sources[at]!.sourceId,
+      before: counts[at]!.before,
+      after: counts[at]!.after[i]!
+    }))
+  }));
+}
+
+/** The text with several changes made, and what they do together at every source. */
+export async function jointEffect(
+  briefId: string,
+  text: string,
+  changes: readonly Change[],
+  sourceIds: readonly string[]
+) {
+  const [string, sources] = await Promise.all([stringOf(text), judgedSources(briefId, sourceIds)]);
+  return askForJson('effect', { ...string, changes, sources });
+}
+
+/** What other sources, whose people are there, say of the same person. */
+export async function elsewhere(person: Person, except: string) {
+  const sources = (await listSources()).filter(
+    ({ id, kind, readiness }) => id !== except && kind !== 'by-hand' && readiness.state === 'ready'
+  );
+  const told = await Promise.all(
+    sources.map(async ({ id, name }) => {
+      const ready = await readySource(id);
+      const [found] = await askPeople('locate', { sourceId: ready.id, people: [person] });
+      return found ? [{ sourceId: id, sourceName: name, person: found }] : [];
+    })
+  );
+  return told.flat();
+}
+
+/** Each known-good of a brief at a source: there or not, found or not, and what would let them in. */
+export async function knownAt(briefId: string, text: string, sourceId: string) {
+  const { body: known } = await readDocument(briefId, 'known');
+  if (!known.length) return [];
+  const [string, source] = await Promise.all([stringOf(text), readySource(sourceId)]);
+  const answers = await askPeople('known', { ...string, sourceId: source.id, known });
+  return answers.map((answer, i) => ({ ...answer, name: known[i]!.name, company: known[i]!.jobs?.[0]?.company ?? '' }));
+}

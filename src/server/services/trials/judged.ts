@@ -1,0 +1,85 @@
+import type { Verdict } from '$core/measure';
+import type { Identity } from '../comparing/identity';
+
+/** A verdict on one record of a person. */
+export interface RecordVerdict {
+  sourceId: string;
+  personId: string;
+  verdict: Verdict;
+  reason: string;
+  by: 'person' | 'rule';
+  revision: number;
+}
+/** The verdict that a brief goes by for a person, and what was said of each record of theirs, newest first. */
+export interface PersonVerdict {
+  verdict: Verdict;
+  records: RecordVerdict[];
+  /** Records of theirs were judged differently: the newest counts until someone settles it. */
+  conflict: boolean;
+}
+
+/** The people judged in a brief: each once, whatever records of theirs were judged. */
+export interface Judged {
+  identity: Identity;
+  byPerson: ReadonlyMap<number, PersonVerdict>;
+  /** By number: what the brief goes by. */
+  verdicts: ReadonlyMap<number, Verdict>;
+  /** What a person's record was judged, whichever of their records that was. */
+  of(sourceId: string, personId: string): PersonVerdict | undefined;
+  /** What was said of just this record. */
+  on(sourceId: string, personId: string): RowOfVerdict | undefined;
+}
+
+/**
+ * The one rule by which verdicts on several records of a person are counted: what a person said stands above what a rule
+ * said, and the newest above what was said before.
+ */
+function together(rows: readonly RowOfVerdict[]): PersonVerdict {
+  const newestFirst = [...rows].sort(
+    (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt.getTime() - a.updatedAt.getTime()
+  );
+  const records = newestFirst.map(({ sourceId, personId, verdict, reason, by, revision }) => ({
+    sourceId,
+    personId,
+    verdict,
+    reason,
+    by,
+    revision
+  }));
+  const [newest] = records;
+  // A rule that a person overruled is no conflict.
+  const said = records.filter(({ by }) => by === newest!.by);
+  return { verdict: newest!.verdict, records, conflict: new Set(said.map(({ verdict }) => verdict)).size > 1 };
+}
+
+/** A verdict as the database holds it. */
+export interface RowOfVerdict extends RecordVerdict {
+  updatedAt: Date;
+  /** Above that of every verdict that was given or changed before. */
+  change: number;
+}
+
+/** Puts the verdicts of a persona together by person; `rows` in the order in which they were given. */
+export function judgedBy(who: Identity, rows: readonly RowOfVerdict[]): Judged {
+  const byNumber = new Map<number, RowOfVerdict[]>();
+  const nameOf = (sourceId: string, personId: string) => `${sourceId} ${personId}`;
+  const byRecord = new Map(rows.map((row) => [nameOf(row.sourceId, row.personId), row]));
+  for (const row of rows) {
+    const number = who.numberOf(row.sourceId, row.personId);
+    if (number === undefined) continue;
+    const list = byNumber.get(number);
+    if (list) list.push(row);
+    else byNumber.set(number, [row]);
+  }
+  const byPerson = new Map([...byNumber].map(([number, list]) => [number, together(list)]));
+  return {
+    identity: who,
+    byPerson,
+    verdicts: new Map([...byPerson].map(([number, { verdict }]) => [number, verdict])),
+    on: (sourceId, personId) => byRecord.get(nameOf(sourceId, personId)),
+    of: (sourceId, personId) => {
+      const number = who.numberOf(sourceId, personId);
+      return number === undefined ? undefined : byPerson.get(number);
+    }
+  };
+}

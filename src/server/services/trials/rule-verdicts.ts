@@ -1,0 +1,33 @@
+import { models } from '../../database/models';
+import { askPeople } from '../../workers/people';
+import { contextOf } from '../briefs/brief-context';
+import { readDocument } from '../briefs/briefs';
+import { findTrial } from './trials';
+import { judgeMany, verdictsOn } from './verdicts';
+
+/** Judges those of a trial's sample whom facts alone make a miss, and whom nobody has judged on any record of theirs. All or nothing; gives the verdicts. */
+export async function judgeByRule(briefId: string, trialId: string) {
+  const [{ trial }, context, persona, wording] = await Promise.all([
+    findTrial(briefId, trialId),
+    contextOf(briefId),
+    readDocument(briefId, 'persona'),
+    readDocument(briefId, 'wording')
+  ]);
+  const { sourceId } = trial;
+  const drawn = await models().TrialPerson.findAll({ where: { trialId }, order: ['rank'], raw: true });
+  const ids = drawn.map(({ personId }) => personId);
+  const [own, judged] = await Promise.all([verdictsOn(context.personaId, sourceId, ids), context.judged()]);
+  const open = drawn.filter(({ personId }) => !own.has(personId) && !judged.of(sourceId, personId));
+  const reasons = await askPeople('ruled-out', {
+    persona: persona.body,
+    wordSets: wording.body,
+    people: open.map(({ person }) => person)
+  });
+  const given = open.flatMap(({ personId }, i) => {
+    const reason = reasons[i];
+    return reason ? [{ sourceId, personId, verdict: 'miss' as const, reason, by: 'rule' as const, revision: 0 }] : [];
+  });
+  if (!given.length) return [];
+  const told = await judgeMany(briefId, given);
+  return given.map(({ personId }, i) => ({ sourceId, personId, ...told[i]! }));
+}

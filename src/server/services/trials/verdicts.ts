@@ -1,0 +1,86 @@
+import { LRUCache } from 'lru-cache';
+import type { Transaction } from 'sequelize';
+import type { Verdict } from '$core/measure';
+import { database } from '../../database/connection';
+import { models, type VerdictRow } from '../../database/models';
+import { findBrief } from '../briefs/briefs';
+import { writeRevisioned } from '../../database/revisioned-row';
+
+const told = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
+  verdict: row.verdict,
+  reason: row.reason,
+  by: row.by,
+  revision: row.revision
+});
+export type ToldVerdict = ReturnType<typeof told>;
+
+/** A verdict as the API tells it; null where there is none. */
+export const toldVerdict = (row: Parameters<typeof told>[0] | undefined): ToldVerdict | null =>
+  row ? told(row) : null;
+
+/** Verdicts of a persona on people of one source, by person; on some people only, where they are named. */
+export async function verdictsOn(personaId: string, sourceId: string, personIds?: readonly string[]) {
+  const rows = await models().Verdict.findAll({
+    where: { personaId, sourceId, ...(personIds && { personId: [...personIds] }) }
+  });
+  return new Map(rows.map((row) => [row.personId, told(row)]));
+}
+
+export interface GivenVerdict {
+  sourceId: string;
+  personId: string;
+  verdict: Verdict | null;
+  reason: string;
+  /** The one last seen, 0 for none. */
+  revision: number;
+  by?: 'person' | 'rule';
+}
+
+/**
+ * Gives, changes or (with null) takes back the verdict on a person. A verdict that was given elsewhere meanwhile is not
+ * overwritten, nor one of a person by a rule.
+ */
+export const giveVerdict = async (briefId: string, given: GivenVerdict): Promise<ToldVerdict | null> =>
+  (await judgeMany(briefId, [given]))[0]!;
+
+/** The same for many people: all of it or nothing, told in the order given. */
+export async function judgeMany(briefId: string, given: readonly GivenVerdict[]): Promise<(ToldVerdict | null)[]> {
+  const personaId = await personaOf(briefId);
+  const write = (one: GivenVerdict, transaction: Transaction | null) => {
+    const { sourceId, personId, verdict, reason, revision, by = 'person' } = one;
+    return writeRevisioned(
+      models().Verdict,
+      { personaId, sourceId, personId },
+      verdict && { verdict, reason, by },
+      revision,
+      { name: 'This verdict', told, transaction, ...(by === 'rule' && { only: { by } }) }
+    );
+  };
+  const [only] = given;
+  const work =
+    only && given.length === 1
+      ? write(only, null).then((verdict) => [verdict])
+      : database().transaction(async (transaction) => {
+          // Always in the same order, so that two who judge the same people never wait for each other.
+          const order = [...given.keys()].sort((a, b) => (keyOf(given[a]!) < keyOf(given[b]!) ? -1 : 1));
+          const answers: (ToldVerdict | null)[] = [];
+          for (const i of order) answers[i] = await write(given[i]!, transaction);
+          return answers;
+        });
+  return work.catch(async (error: unknown) => {
+    // The brief itself may have been deleted.
+    await findBrief(briefId);
+    throw error;
+  });
+}
+
+const keyOf = ({ sourceId, personId }: GivenVerdict) => JSON.stringify([sourceId, personId]);
+
+/** The persona of each brief, which never changes. */
+const personas = new LRUCache<string, string>({ max: 2000 });
+
+async function personaOf(briefId: string): Promise<string> {
+  let personaId = personas.get(briefId);
+  if (!personaId) personas.set(briefId, (personaId = (await findBrief(briefId)).personaId));
+  return personaId;
+}

@@ -1,0 +1,38 @@
+import pLimit from 'p-limit';
+import { NotNow } from '../jobs/queue';
+import { Refusal } from '../refusal';
+import { currentAsker } from './asker';
+import { KeptThreads } from './threads';
+
+/** What is done with whole briefs, and with lists of all verdicts or results, in a thread of its own. */
+export type BriefTask =
+  | { kind: 'export-brief' | 'export-qrels'; briefId: string }
+  | { kind: 'export-runs'; briefId: string; certain: boolean }
+  | { kind: 'import-brief'; body: Uint8Array }
+  | { kind: 'import-qrels'; briefId: string; body: Uint8Array };
+
+/** Threads at once; others wait for their turn. */
+const inLine = pLimit(2);
+
+const threads = new KeptThreads<BriefTask, Uint8Array<ArrayBuffer>>('brief-worker.js', 60_000);
+
+/** Milliseconds that one may take. */
+const mostTime = 180_000;
+
+/** Does it in a thread and gives the answer as JSON, in UTF-8. */
+export const briefWork = (task: BriefTask): Promise<Uint8Array<ArrayBuffer>> =>
+  inLine(async () => {
+    const asker = currentAsker();
+    const signal = AbortSignal.any([...(asker ? [asker.signal] : []), AbortSignal.timeout(mostTime)]);
+    const transferList = 'body' in task ? [task.body.buffer as ArrayBuffer] : [];
+    try {
+      return await threads.run(task, { signal, transferList });
+    } catch (error) {
+      if (!(error instanceof NotNow)) throw error;
+      throw new Refusal(
+        503,
+        'Broken off',
+        'This was broken off before its end: it took too long, or the database does not answer. Nothing was changed; try again.'
+      );
+    }
+  });

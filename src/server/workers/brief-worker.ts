@@ -1,0 +1,42 @@
+import * as z from 'zod';
+import { contract } from '$api';
+import { personaSchema } from '$core/persona';
+import { namedSetSchema } from '$core/language';
+import { readJson } from '../api/read-body';
+import { check } from '../check';
+import { exportBrief, importBrief } from '../services/exchange/brief-file';
+import { upgradedBriefFile } from '../services/exchange/older-brief-file';
+import { exportQrels, exportRuns, importQrels } from '../services/exchange/trec';
+import type { BriefTask } from './brief-work';
+import { doEach } from './one-thing';
+
+/** Levels of lists and objects in a brief at most: a string has 200, each of which is a list in an object. */
+const deepest = 600;
+const jsonOf = (body: Uint8Array) => readJson(new TextDecoder().decode(body), deepest);
+
+function readBriefFile(body: Uint8Array) {
+  const file = check(contract.importBrief.body, upgradedBriefFile(jsonOf(body)), 'what was sent');
+  check(
+    z.object({ documents: z.object({ persona: personaSchema }), wordSets: z.array(namedSetSchema) }),
+    file,
+    'what was sent'
+  );
+  return file;
+}
+
+async function work(task: BriefTask): Promise<unknown> {
+  switch (task.kind) {
+    case 'export-brief':
+      return exportBrief(task.briefId);
+    case 'export-qrels':
+      return exportQrels(task.briefId);
+    case 'export-runs':
+      return exportRuns(task.briefId, task.certain);
+    case 'import-brief':
+      return importBrief(readBriefFile(task.body));
+    case 'import-qrels':
+      return importQrels(task.briefId, check(contract.importQrels.body, jsonOf(task.body), 'what was sent').text);
+  }
+}
+
+doEach(async (task: BriefTask) => new TextEncoder().encode(JSON.stringify(await work(task))));

@@ -1,0 +1,355 @@
+import { Worker } from 'node:worker_threads';
+import { log } from '../log';
+import { Refusal, type ToldRefusal } from '../refusal';
+import type { Asker } from './asker';
+import type { SharedSource } from './shared-source';
+import { tooLong } from './too-long';
+
+/** The sources that a question is about. */
+function sourcesOf({ ask }: Question): string[] {
+  const { sourceId, at, sources, records, sheet } = (ask ?? {}) as {
+    sourceId?: string;
+    at?: string;
+    sources?: { sourceId: string }[];
+    records?: { sourceId: string }[];
+    sheet?: { id: string };
+  };
+  const named = [sourceId, at, sheet?.id, ...[...(sources ?? []), ...(records ?? [])].map((one) => one.sourceId)];
+  return named.filter((id) => id !== undefined);
+}
+
+/** What a thread is told, and what it tells. */
+export type ToThread =
+  | { attach: SharedSource[] }
+  | { detach: string }
+  | { id: number; kind: string; ask: unknown; json: boolean; limit: number };
+export type FromThread =
+  | { attached: string[] }
+  | { id: number; answer: unknown }
+  | { id: number; error: string }
+  | { id: number; refusal: ToldRefusal };
+
+interface Question {
+  id: number;
+  kind: string;
+  ask: unknown;
+  asker: Asker | undefined;
+  long: boolean;
+  limit: number;
+  json: boolean;
+  resolve: (answer: unknown) => void;
+  reject: (error: Error) => void;
+  left: () => void;
+}
+
+interface Thread {
+  worker: Worker;
+  running: Question | null;
+  /** Since when. */
+  runs: number;
+  /** It is opening sources, and cannot be asked meanwhile. */
+  attaching: boolean;
+  /** The sources that it has, and those that it is to open. */
+  has: Set<string>;
+  todo: Set<string>;
+  /** The number of the question that nobody waits for, in memory that the thread looks at. */
+  dropped: Int32Array;
+  timer: NodeJS.Timeout | undefined;
+  idleSince: number;
+  /** The sources it was asked about last: what it worked out of them is at hand there. */
+  recent: Map<string, number>;
+}
+
+export interface PoolOptions {
+  file: string;
+  threads: number;
+  /** Most threads while all are busy. */
+  most: number;
+}
+
+/** Milliseconds that a thread works on one question before another thread is started for those that wait. */
+const patience = 150;
+/** Milliseconds after which a thread beyond the usual number is stopped when nothing is asked of it. */
+const idleFor = 30_000;
+
+const gone = () => new Refusal(499, 'Asked no more', 'Whoever asked has gone, so this was not worked out to its end.');
+/** Milliseconds that a thread has to come to a place where it can break off; then it is stopped and another started. */
+const grace = 300;
+
+/**
+ * Threads that answer questions over sources in shared memory. Short questions go before long ones and one thread is
+ * always left to them; askers take turns; a question is broken off when its time is up or nobody waits for it any more.
+ */
+export class Pool {
+  private readonly threads = new Set<Thread>();
+  private readonly sources = new Map<string, SharedSource>();
+  private readonly waiting: Question[] = [];
+  private readonly awaited = new Map<string, (() => void)[]>();
+  /** When each asker was last served. */
+  private readonly served = new Map<string, number>();
+  private lastId = 0;
+  private turn = 0;
+  private watch: NodeJS.Timeout | undefined;
+  private closed = false;
+
+  constructor(private readonly options: PoolOptions) {
+    for (let i = 0; i < options.threads; i++) this.start();
+  }
+
+  /** Lets all threads, and those started later, search a source; resolves when the first of them can. */
+  attach(source: SharedSource): Promise<void> {
+    this.sources.set(source.id, source);
+    for (const thread of this.threads) {
+      // Those before it under that name are not asked any more.
+      thread.has.delete(source.id);
+      thread.todo.add(source.id);
+    }
+    return new Promise((resolve) => {
+      this.awaited.set(source.id, [...(this.awaited.get(source.id) ?? []), resolve]);
+      this.serve();
+    });
+  }
+
+  detach(id: string): void {
+    if (!this.sources.delete(id)) return;
+    for (const { worker, has, todo } of this.threads) {
+      has.delete(id);
+      todo.delete(id);
+      worker.postMessage({ detach: id } satisfies ToThread);
+    }
+  }
+
+  ask(
+    kind: string,
+    ask: unknown,
+    how: { long: boolean; limit: number; json: boolean; asker: Asker | undefined }
+  ): Promise<unknown> {
+    const { asker } = how;
+    if (asker?.signal.aborted) return Promise.reject(gone());
+    return new Promise((resolve, reject) => {
+      const drop = () => this.drop(question);
+      const question: Question = {
+        id: ++this.lastId,
+        kind,
+        ask,
+        ...how,
+        resolve,
+        reject,
+        left: () => asker?.signal.removeEventListener('abort', drop)
+      };
+      asker?.signal.addEventListener('abort', drop, { once: true });
+      this.waiting.push(question);
+      this.serve();
+    });
+  }
+
+  /** Nobody is asked any more; whoever waits is told so. */
+  async close(): Promise<void> {
+    this.closed = true;
+    clearTimeout(this.watch);
+    for (const question of this.waiting.splice(0)) this.end(question, () => question.reject(gone()));
+    await Promise.all([...this.threads].map((thread) => this.stop(thread)));
+  }
+
+  /** How busy it is. */
+  state(): { threads: number; running: number; waiting: number } {
+    const all = [...this.threads];
+    return { threads: all.length, running: all.filter(({ running }) => running).length, waiting: this.waiting.length };
+  }
+
+  private drop(question: Question): void {
+    const at = this.waiting.indexOf(question);
+    if (at >= 0) this.waiting.splice(at, 1);
+    else {
+      const thread = [...this.threads].find(({ running }) => running === question);
+      if (!thread) return;
+      // It breaks off at its next checkpoint, or else is stopped when its time is up.
+      Atomics.store(thread.dropped, 0, question.id);
+    }
+    this.end(question, () => question.reject(gone()));
+    this.serve();
+  }
+
+  private end(question: Question, tell: () => void): void {
+    question.left();
+    tell();
+  }
+
+  private start(): void {
+    const dropped = new Int32Array(new SharedArrayBuffer(4));
+    const worker = new Worker(this.options.file, {
+      workerData: { dropped },
+      resourceLimits: { maxOldGenerationSizeMb: 3072, maxYoungGenerationSizeMb: 128 }
+    });
+    worker.unref();
+    const thread: Thread = {
+      worker,
+      running: null,
+      runs: 0,
+      attaching: false,
+      dropped,
+      has: new Set(),
+      todo: new Set(this.sources.keys()),
+      timer: undefined,
+      idleSince: performance.now(),
+      recent: new Map()
+    };
+    this.threads.add(thread);
+    worker.on('message', (told: FromThread) => this.heard(thread, told));
+    worker.on('error', (error) => {
+      log().error({ err: error, kind: thread.running?.kind }, 'a worker thread stopped');
+      const { running } = thread;
+      this.restart(thread);
+      if (running)
+        this.end(running, () =>
+          running.reject(
+            new Refusal(
+              503,
+              'Stopped',
+              'Working this out stopped unexpectedly. Nothing of yours was changed; try once more.'
+            )
+          )
+        );
+    });
+    this.serve();
+  }
+
+  /** Has one thread after the other open what it does not have yet: the others answer meanwhile. */
+  private attachNext(): void {
+    const all = [...this.threads];
+    // At first none has anything: then they need not wait for one another.
+    const most = all.some(({ has }) => has.size) ? 1 : all.length;
+    for (const thread of all) {
+      if (all.filter(({ attaching }) => attaching).length >= most) return;
+      if (thread.attaching || thread.running || !thread.todo.size) continue;
+      thread.attaching = true;
+      const attach = [...thread.todo].flatMap((id) => this.sources.get(id) ?? []);
+      thread.todo.clear();
+      thread.worker.postMessage({ attach } satisfies ToThread);
+    }
+  }
+
+  private heard(thread: Thread, told: FromThread): void {
+    if (!this.threads.has(thread)) return;
+    if ('attached' in told) {
+      thread.attaching = false;
+      for (const id of told.attached) {
+        // Another may have taken its place meanwhile.
+        if (!thread.todo.has(id) && this.sources.has(id)) thread.has.add(id);
+        for (const resolve of this.awaited.get(id) ?? []) resolve();
+        this.awaited.delete(id);
+      }
+    } else {
+      const question = thread.running;
+      clearTimeout(thread.timer);
+      thread.running = null;
+      thread.idleSince = performance.now();
+      if (question?.id === told.id)
+        this.end(question, () => {
+          if ('answer' in told) question.resolve(told.answer);
+          else if ('error' in told) question.reject(new Error(told.error));
+          else question.reject(Refusal.of(told.refusal));
+        });
+    }
+    this.serve();
+  }
+
+  private serve(): void {
+    if (this.closed) return;
+    this.attachNext();
+    for (;;) {
+      const idle = [...this.threads].filter(({ attaching, running }) => !attaching && !running);
+      const question = idle.length ? this.next(idle) : undefined;
+      if (!question) break;
+      const last = ({ recent }: Thread) => recent.get(sourcesOf(question)[0] ?? '') ?? 0;
+      this.give(
+        idle
+          .filter((thread) => this.canAnswer(thread, question))
+          .reduce((best, one) => (last(one) > last(best) ? one : best)),
+        question
+      );
+    }
+    clearTimeout(this.watch);
+    const most = this.waiting.length ? this.options.most : this.options.threads;
+    if (this.waiting.length || this.threads.size > most)
+      this.watch = setTimeout(() => this.adjust(), this.waiting.length ? patience : idleFor).unref();
+  }
+
+  /** Another thread while questions wait, and those that idle are stopped again. */
+  private adjust(): void {
+    const now = performance.now();
+    const isStarting = [...this.threads].some(({ attaching, todo }) => attaching || todo.size);
+    // Many short questions are soon done: another thread would only take their time.
+    const isHeldUp = [...this.threads].every(({ running, runs }) => running && now - runs > patience);
+    if (this.waiting.length && isHeldUp && !isStarting && this.threads.size < this.options.most) this.start();
+    if (!this.waiting.length)
+      for (const thread of [...this.threads].slice(this.options.threads))
+        if (!thread.running && now - thread.idleSince > idleFor) void this.stop(thread);
+    this.serve();
+  }
+
+  /** The question to answer next: a short one before a long one, and of each the asker's who was served longest ago. */
+  private next(idle: readonly Thread[]): Question | undefined {
+    const running = [...this.threads].flatMap((thread) => thread.running ?? []);
+    const longs = running.filter(({ long }) => long).length;
+    const roomForLong = longs < this.threads.size - 1;
+    const perAsker = Math.max(1, this.threads.size - 1);
+    const busy = new Map<string, number>();
+    for (const { asker } of running) if (asker) busy.set(asker.id, (busy.get(asker.id) ?? 0) + 1);
+    let best: Question | undefined;
+    for (const one of this.waiting) {
+      if (!idle.some((thread) => this.canAnswer(thread, one))) continue;
+      if (one.long && !roomForLong) continue;
+      if (one.asker && (busy.get(one.asker.id) ?? 0) >= perAsker) continue;
+      if (!best || this.isBefore(one, best)) best = one;
+    }
+    if (best) this.waiting.splice(this.waiting.indexOf(best), 1);
+    return best;
+  }
+
+  /** Whether a thread has the sources that a question is about, as far as there are such. */
+  private canAnswer({ has }: Thread, question: Question): boolean {
+    return sourcesOf(question).every((id) => has.has(id) || !this.sources.has(id));
+  }
+
+  private isBefore(one: Question, other: Question): boolean {
+    if (one.long !== other.long) return !one.long;
+    const turn = ({ asker }: Question) => this.served.get(asker?.id ?? '') ?? 0;
+    return turn(one) < turn(other);
+  }
+
+  private give(thread: Thread, question: Question): void {
+    thread.running = question;
+    thread.runs = performance.now();
+    const { id, kind, ask, asker } = question;
+    for (const about of sourcesOf(question)) thread.recent.set(about, this.turn);
+    this.served.delete(asker?.id ?? '');
+    this.served.set(asker?.id ?? '', ++this.turn);
+    if (this.served.size > 1000) this.served.delete(this.served.keys().next().value!);
+    // Of one request all questions together have so much time, from when the first of them is begun.
+    const began = asker && (asker.began ??= performance.now());
+    const left = asker?.within === undefined ? Infinity : asker.within - (performance.now() - began!);
+    const limit = Math.max(20, Math.min(question.limit, left));
+    thread.timer = setTimeout(() => {
+      log().warn({ kind, limit }, 'a question took too long');
+      this.restart(thread);
+      this.end(question, () => question.reject(tooLong()));
+      this.serve();
+    }, limit + grace).unref();
+    thread.worker.postMessage({ id, kind, ask, json: question.json, limit } satisfies ToThread);
+  }
+
+  private restart(thread: Thread): void {
+    void this.stop(thread);
+    if (!this.closed) this.start();
+  }
+
+  private async stop(thread: Thread): Promise<void> {
+    this.threads.delete(thread);
+    clearTimeout(thread.timer);
+    thread.worker.removeAllListeners();
+    // What it says while it ends is nobody's concern.
+    thread.worker.on('error', () => {});
+    await thread.worker.terminate();
+  }
+}

@@ -1,0 +1,91 @@
+import {
+  packStrings,
+  stringAt,
+  unpackStrings,
+  type IndexParts,
+  type PackedStrings,
+  type PeopleList
+} from '$core/corpus';
+import { type Person } from '$core/people';
+import type { Sheet } from '$core/dialect';
+import { importedSource } from '$sources/imported-file';
+import type { IndexedSource } from '$sources/indexed-source';
+import { makeStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
+import { recallWorld, type KeptWorld } from '$sources/world/world';
+
+// The index of a source is made once and lies in memory that all threads share; each makes of it, in little time, a source
+// of its own.
+
+const shared = (bytes: number) => new SharedArrayBuffer(bytes);
+
+type SharedParts = Omit<IndexParts, 'ids' | 'words'> & { ids: PackedStrings; words: PackedStrings };
+export type SharedSource =
+  | { kind: 'stand-in'; id: string; world: KeptWorld; order: Uint32Array; parts: SharedParts }
+  | { kind: 'file'; id: string; sheet: Sheet; people: PackedStrings; parts: SharedParts };
+
+type Numbers = Float64Array | Uint32Array | Int32Array | Uint16Array | Uint8Array;
+
+function shareArray<A extends Numbers>(array: A): A {
+  const copy = new (array.constructor as new (memory: ArrayBufferLike) => A)(shared(array.byteLength));
+  copy.set(array as never);
+  return copy;
+}
+
+function shareParts({ ids, words, numbers, ...arrays }: IndexParts): SharedParts {
+  return {
+    ids: packStrings(ids, shared),
+    words: packStrings(words, shared),
+    numbers: Object.fromEntries(Object.entries(numbers).map(([fact, column]) => [fact, shareArray(column)])) as never,
+    ...(Object.fromEntries(Object.entries(arrays).map(([name, array]) => [name, shareArray(array)])) as typeof arrays)
+  };
+}
+
+const partsOf = ({ ids, words, ...rest }: SharedParts): IndexParts => ({
+  ids: unpackStrings(ids),
+  words: unpackStrings(words),
+  ...rest
+});
+
+export const shareWorld = ({ luck, namesakes }: KeptWorld): KeptWorld => ({
+  luck: shareArray(luck),
+  namesakes: shareArray(namesakes)
+});
+
+export const shareStandIn = (id: string, world: KeptWorld, { order, parts }: KeptStandIn): SharedSource => ({
+  kind: 'stand-in',
+  id,
+  world,
+  order: shareArray(order),
+  parts: shareParts(parts)
+});
+
+export const shareFile = (sheet: Sheet, people: readonly string[], parts: IndexParts): SharedSource => ({
+  kind: 'file',
+  id: sheet.id,
+  sheet,
+  people: packStrings(people, shared),
+  parts: shareParts(parts)
+});
+
+/** People of a file, each read when asked for. */
+const packedPeople = (people: PackedStrings): PeopleList => ({
+  length: people.starts.length - 1,
+  at: (row) => {
+    const written = stringAt(people, row);
+    return written === undefined ? undefined : (JSON.parse(written) as Person);
+  }
+});
+
+const worlds = new WeakMap<object, ReturnType<typeof recallWorld>>();
+
+/** The source that a thread makes of what is shared. */
+export function openShared(source: SharedSource): IndexedSource {
+  const parts = partsOf(source.parts);
+  if (source.kind === 'file') return importedSource(source.sheet, packedPeople(source.people), parts);
+  // All stand-ins are over one world.
+  const memory = source.world.luck.buffer;
+  let world = worlds.get(memory);
+  if (!world) worlds.set(memory, (world = recallWorld(source.world)));
+  const standIn = standIns.find(({ sheet }) => sheet.id === source.id)!;
+  return makeStandIn(standIn, world, { order: source.order, parts }).source;
+}

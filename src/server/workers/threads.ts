@@ -1,0 +1,114 @@
+import { join } from 'node:path';
+import { Worker, type TransferListItem } from 'node:worker_threads';
+import { environment } from '../environment';
+import { NotNow } from '../jobs/queue';
+import { Refusal, type ToldRefusal } from '../refusal';
+
+/** What a thread that does one thing tells: how far it is, and then how it ended. */
+export type ThreadTells<Answer, Progress> =
+  { progress: Progress } | { answer: Answer } | { error: string; away?: boolean } | { refusal: ToldRefusal };
+
+interface How<Progress> {
+  /** Breaks it off. */
+  signal?: AbortSignal;
+  transferList?: TransferListItem[];
+  /** Megabytes of memory at most, what is shared left out. */
+  memory?: number;
+  progressed?: (progress: Progress) => void;
+}
+
+const startThread = (file: string, workerData: unknown, { transferList = [], memory = 4096 }: How<never>): Worker => {
+  const thread = new Worker(join(environment().workers, file), {
+    workerData,
+    transferList,
+    resourceLimits: { maxOldGenerationSizeMb: memory, maxYoungGenerationSizeMb: 256 }
+  });
+  thread.unref();
+  return thread;
+};
+
+/** The answer of a thread that was given one thing to do. Throws NotNow where it was broken off, which ends the thread, or the database is away. */
+function answerOf<Answer, Progress>(
+  thread: Worker,
+  { signal, progressed }: Pick<How<Progress>, 'signal' | 'progressed'>
+): Promise<Answer> {
+  return new Promise<Answer>((resolve, reject) => {
+    const stop = () => {
+      void thread.terminate();
+      reject(new NotNow('Broken off.'));
+    };
+    const hear = (told: ThreadTells<Answer, Progress>) => {
+      if ('progress' in told) return progressed?.(told.progress);
+      if ('answer' in told) resolve(told.answer);
+      else if ('refusal' in told) reject(Refusal.of(told.refusal));
+      else reject(told.away ? new NotNow('The database is away.') : new Error(told.error));
+      release();
+    };
+    const ended = () => {
+      release();
+      reject(new Error('The thread ended without an answer.'));
+    };
+    const release = () => {
+      signal?.removeEventListener('abort', stop);
+      thread.off('message', hear).off('error', reject).off('exit', ended);
+    };
+    signal?.addEventListener('abort', stop, { once: true });
+    thread.on('message', hear).on('error', reject).on('exit', ended);
+  });
+}
+
+/** Does one thing in a thread of its own and gives its answer. Throws NotNow where it was broken off or the database is away. */
+export async function runThread<Answer, Progress = never>(
+  file: string,
+  workerData: unknown,
+  how: How<Progress> = {}
+): Promise<Answer> {
+  if (how.signal?.aborted) throw new NotNow('Broken off before it began.');
+  const { transferList = [], memory = 4096 } = how;
+  return answerOf<Answer, Progress>(startThread(file, workerData, { transferList, memory }), how);
+}
+
+/** Threads that do one thing after the other, so that a short one need not wait until a thread has begun. */
+export class KeptThreads<Task, Answer> {
+  readonly #file: string;
+  readonly #idleFor: number;
+  readonly #idle = new Map<Worker, NodeJS.Timeout>();
+
+  /** `idleFor` are the milliseconds after which one that has nothing to do is ended. */
+  constructor(file: string, idleFor: number) {
+    this.#file = file;
+    this.#idleFor = idleFor;
+  }
+
+  /** Does one thing and gives its answer; throws as `runThread` does. */
+  async run(task: Task, { signal, transferList = [] }: How<never> = {}): Promise<Answer> {
+    if (signal?.aborted) throw new NotNow('Broken off before it began.');
+    const thread = this.#take();
+    const answer = answerOf<Answer, never>(thread, { ...(signal && { signal }) });
+    thread.postMessage(task, transferList);
+    try {
+      return await answer;
+    } finally {
+      // One that was broken off, or broke down, has ended or is about to.
+      if (!signal?.aborted && thread.threadId !== -1) this.#rest(thread);
+    }
+  }
+
+  #take(): Worker {
+    const [rested] = this.#idle;
+    const thread = rested?.[0] ?? startThread(this.#file, null, {});
+    if (!rested) thread.once('exit', () => this.#wake(thread));
+    this.#wake(thread);
+    return thread;
+  }
+
+  /** It rests no more: it was taken, or has ended. */
+  #wake(thread: Worker): void {
+    clearTimeout(this.#idle.get(thread));
+    this.#idle.delete(thread);
+  }
+
+  #rest(thread: Worker): void {
+    this.#idle.set(thread, setTimeout(() => void thread.terminate(), this.#idleFor).unref());
+  }
+}

@@ -1,0 +1,209 @@
+import { keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus';
+import { drawSample, narrowingSteps, wilson, type Both, type Estimate } from '$core/measure';
+import { parse, setQueries, type Query } from '$core/language';
+import { matchingOf } from '$core/semantics';
+import { applyChanges, candidates, effectOf, effectsAt, explain, rank, type Effect } from '$core/suggest';
+import { ambiguousIn, countSenses, meanings, tellApart, type SensesRead } from '$core/titles';
+import { countString, foundAt } from '$sources/count-string';
+import type { IndexedSource } from '$sources/indexed-source';
+import { keptBack, peopleOf } from '$sources/reading';
+import { tryString } from '$sources/try-string';
+import type { EffectAnswer } from '../people-messages';
+import type { Answers } from './kinds';
+import { judgedAt, worthOf } from './part-worth';
+import { recordOf } from './people';
+import { runnable } from './runnable';
+import { sourceOf } from './sources';
+
+function toldEffect(effect: Effect, before: Query, after: Query, source: IndexedSource): EffectAnswer {
+  return {
+    ...effect,
+    sourceId: source.sheet.id,
+    before: countString(before, source).found.estimated,
+    after: countString(after, source).found.estimated
+  };
+}
+
+const countAt = (query: Query, source: IndexedSource): Both<Estimate> | null =>
+  foundAt(query, source)?.estimated ?? null;
+
+/** Milliseconds after which no further change of a string's meanings is measured: whoever waits would rather see those that are. */
+const measuringTime = 800;
+
+/** Questions that count a string, or what a change of it does, at a source. */
+export const counting: Answers<
+  | 'ledger'
+  | 'candidates'
+  | 'effects-at'
+  | 'rank-changes'
+  | 'count-changed'
+  | 'effect'
+  | 'known'
+  | 'sample'
+  | 'senses'
+  | 'count-each'
+> = {
+  ledger: ({ sourceId, text, sets, verdicts, order }) => {
+    const query = runnable({ text, sets });
+    const source = sourceOf(sourceId);
+    const whole = isOrderOf(order, query) ? order : undefined;
+    const { rendering, found, asked } = countString(query, source);
+    if (rendering.exactness === 'impossible') return { rendering, found, keptBack: null, rows: null, narrowing: [] };
+    return {
+      rendering,
+      found,
+      keptBack: keptBack(query, rendering.leftover, asked, source),
+      rows: worthOf(query, rendering.leftover, found.estimated, source, verdicts),
+      narrowing: narrowingSteps(query, whole).map(({ part, query: step }) => ({
+        part,
+        estimated: countAt(step, source)
+      }))
+    };
+  },
+
+  candidates: ({ text, sets, sourceId, verdicts }) => {
+    const query = runnable({ text, sets });
+    const source = sourceOf(sourceId);
+    const judged = verdicts.flatMap(({ id, fit }) => {
+      const row = source.rowOf(id);
+      return row === undefined ? [] : [{ person: source.personAt(row), fit }];
+    });
+    return candidates(query, judged, matchingOf(source.sheet.matching));
+  },
+
+  'effects-at': ({ text, sets, list, sourceId, verdicts }) => {
+    const named = setQueries(sets);
+    return effectsAt(text, runnable({ text, sets }, named), list, judgedAt(sourceOf(sourceId), verdicts), named);
+  },
+
+  'rank-changes': ({ text, sets, list, effects }) => rank(text, list, effects, setQueries(sets)),
+
+  'count-changed': ({ text, sets, sourceId, texts }) => {
+    const named = setQueries(sets);
+    const source = sourceOf(sourceId);
+    const estimated = (one: string) => countString(runnable({ text: one, sets }, named), source).found.estimated;
+    return { before: estimated(text), after: texts.map(estimated) };
+  },
+
+  effect: ({ text, sets, changes, sources: asked }) => {
+    const named = setQueries(sets);
+    const from = runnable({ text, sets }, named);
+    const changed = applyChanges(text, changes, named);
+    const to = runnable({ text: changed, sets }, named);
+    const effects = asked.map(({ sourceId, verdicts }) => {
+      const source = sourceOf(sourceId);
+      return toldEffect(effectOf(from, to, judgedAt(source, verdicts)), from, to, source);
+    });
+    return { text: changed, effects };
+  },
+
+  known: ({ sourceId, text, sets, known }) => {
+    const source = sourceOf(sourceId);
+    const named = setQueries(sets);
+    const query = runnable({ text, sets }, named);
+    return known.map((one) => {
+      const person = recordOf(one, source);
+      const explanation = person ? explain(text, query, person, matchingOf(source.sheet.matching), named) : null;
+      return { id: one.id, person, explanation };
+    });
+  },
+
+  sample: ({ sourceId, from, to, size, seed, certain }) => {
+    const source = sourceOf(sourceId);
+    const people = peopleOf(source, certain ? 'certain' : 'possible');
+    const [had, has] = [people.rows(runnable(from)), people.rows(runnable(to))];
+    const side = (wanted: Bitmap, unwanted: Bitmap | null, name: string) => {
+      const set = wanted.slice();
+      if (unwanted) takeOut(set, unwanted);
+      const rows = rowsOf(set, source.sheet.limits.shown ?? Infinity);
+      const ranks = drawSample(
+        rows.map((row) => source.index.ids[row]!),
+        size,
+        `${seed}/${name}`
+      );
+      return {
+        ids: rowsOf(set).map((row) => source.index.ids[row]!),
+        shown: rows.length,
+        sample: ranks.map((rank) => ({ rank, person: source.personAt(rows[rank - 1]!) }))
+      };
+    };
+    const both = had.slice();
+    keepCommon(both, has);
+    return {
+      goes: side(had, has, 'who goes'),
+      comes: side(has, had, 'who comes'),
+      stays: side(both, null, 'who stays')
+    };
+  },
+
+  senses: ({ sourceId, text, sets }) => {
+    const named = setQueries(sets);
+    const query = runnable({ text, sets }, named);
+    const source = sourceOf(sourceId);
+    const found = ambiguousIn(query);
+    const words = found.map(({ word }) => word);
+    const changes = found.flatMap((word) =>
+      meanings(word.word).flatMap((_, sense) =>
+        Object.entries(tellApart(text, query, word, sense)).flatMap(([how, changed]) =>
+          changed === null ? [] : [{ word: word.word, sense, how: how as 'asking' | 'excluding', text: changed }]
+        )
+      )
+    );
+    // Most people come again with every change.
+    const read: SensesRead = new Map();
+    const countedIn = (one: Query) => {
+      const { found: answer, people } = tryString(one, source);
+      return { estimated: answer.estimated, words: countSenses(words, people, read) };
+    };
+    const began = performance.now();
+    const now = countedIn(query);
+    const then = new Map<(typeof changes)[number], ReturnType<typeof countedIn>>();
+    for (const change of changes) {
+      if (performance.now() - began > measuringTime) break;
+      then.set(change, countedIn(runnable({ text: change.text, sets }, named)));
+    }
+    return {
+      estimated: now.estimated,
+      unmeasured: changes.length - then.size,
+      words: words.map((word, i) => {
+        const { people, senses } = now.words[i]!;
+        return {
+          word,
+          people,
+          senses: meanings(word).map(({ name }, sense) => ({
+            name,
+            people: senses[sense]!,
+            interval: wilson(senses[sense]!, people),
+            changes: changes.flatMap((change) => {
+              const counted = change.word === word && change.sense === sense && then.get(change);
+              if (!counted) return [];
+              const after = counted.words[i]!.senses;
+              const othersLeft = after.reduce((sum, n, j) => (j === sense ? sum : sum + n), 0);
+              const { how, text: changed } = change;
+              return [{ how, text: changed, estimated: counted.estimated, kept: after[sense]!, othersLeft }];
+            })
+          }))
+        };
+      })
+    };
+  },
+
+  'count-each': ({ sourceId, texts }) => {
+    const source = sourceOf(sourceId);
+    return texts.map((text) => {
+      const { query } = parse(text);
+      return query && countAt(query, source);
+    });
+  }
+};
+
+/** Whether an order of a string's outermost parts names each of them once. */
+function isOrderOf(order: readonly number[] | undefined, query: Query): order is readonly number[] {
+  const parts = query.kind === 'and' ? query.parts.length : 1;
+  return (
+    order !== undefined &&
+    new Set(order).size === parts &&
+    order.length === parts &&
+    order.every((part) => part < parts)
+  );
+}

@@ -1,0 +1,31 @@
+import { LRUCache } from 'lru-cache';
+import { parse, print, setQueries, type Query, type SetQueries } from '$core/language';
+import { Refusal } from '../../refusal';
+import type { StringText } from '../people-messages';
+
+/** Strings read last: the questions that follow one another are about the same one. */
+const read = new LRUCache<string, Query>({ max: 16 });
+
+/** The query of a text that is to be run; refuses, with the first problem, a text that cannot be read whole. */
+export function runnable({ text, sets }: StringText, named: SetQueries = setQueries(sets)): Query {
+  const key = JSON.stringify([text, sets]);
+  const known = read.get(key);
+  if (known) return known;
+  const { query, problems } = parse(text, named);
+  const error = problems.find((problem) => problem.severity === 'error');
+  if (error) throw new Refusal(422, 'The string cannot be read', error.message, { problems: mostOf(problems) });
+  if (!query) throw new Refusal(422, 'The string is empty', 'There is nothing to run yet: write a string first.');
+  read.set(key, query);
+  return query;
+}
+
+/** Problems told at most: nobody reads more of them, and a page of brackets has tens of thousands. */
+const mostProblems = 300;
+export const mostOf = <P>(problems: readonly P[]): P[] => problems.slice(0, mostProblems);
+
+/** A query with its problems, as the API tells it. */
+export const told = <P>({ query, problems }: { query: Query | null; problems: P[] }) => ({
+  query,
+  problems: mostOf(problems),
+  printed: query && print(query)
+});

@@ -1,0 +1,77 @@
+import { readString } from '$core/lint';
+import { render, read, toldBy } from '$core/dialect';
+import { sourceProblems } from '$core/lint';
+import { valuesOf } from '$core/people';
+import { buildString } from '$core/persona';
+import { layOut, parse, print, setQueries, tokenKeys, type Query } from '$core/language';
+import { marksOf, matcher, matchingOf, untoldIn } from '$core/semantics';
+import type { Answers } from './kinds';
+import { mostOf, runnable, told } from './runnable';
+
+const titlePhrase = (text: string): Query => ({ kind: 'phrase', scope: 'title', text });
+
+/** Questions about strings alone, which no source has to be searched for. */
+export const strings: Answers<
+  | 'ping'
+  | 'check-string'
+  | 'read-string'
+  | 'render'
+  | 'render-with-problems'
+  | 'read-copied'
+  | 'build-string'
+  | 'print-each'
+  | 'read-sample'
+  | 'found-titles'
+> = {
+  ping: () => null,
+
+  'check-string': (string) => {
+    runnable(string);
+    return null;
+  },
+
+  'read-string': ({ text, sets }) => told(readString(text, setQueries(sets))),
+
+  render: ({ sheet, ...string }) => render(runnable(string), sheet),
+
+  'render-with-problems': ({ sheet, ...string }) => {
+    const query = runnable(string);
+    const rendering = render(query, sheet);
+    return { ...rendering, problems: mostOf(sourceProblems(string.text, query, sheet, rendering)) };
+  },
+
+  'read-copied': ({ text, sheet }) => told(read(text, sheet)),
+
+  'build-string': ({ persona, wording }) => {
+    const query = buildString(persona, wording);
+    return { text: query ? layOut(query) : '' };
+  },
+
+  'print-each': ({ queries }) => queries.map((query) => print(query)),
+
+  'read-sample': ({ text, sets, sheet, leftover, people }) => {
+    const { query } = parse(text, setQueries(sets));
+    const matching = matchingOf(sheet.matching);
+    const tells = toldBy(sheet);
+    return people.map(({ person, open }) => ({
+      values: valuesOf(person),
+      marks: query ? marksOf(query, person, matching) : [],
+      untold: open && leftover ? untoldIn(leftover, person, tells, matching).map((term) => print(term)) : []
+    }));
+  },
+
+  'found-titles': ({ wordings, people }) => {
+    const covers = wordings.filter((text) => tokenKeys(text).length).map((text) => matcher(titlePhrase(text)));
+    const found = new Map<string, { title: string; people: { name: string; company: string }[] }>();
+    for (const person of people) {
+      if (covers.some((covered) => covered(person))) continue;
+      const job = person.jobs?.find(({ to }) => !to);
+      const key = job && tokenKeys(job.title).join(' ');
+      if (!job || !key) continue;
+      const entry = found.get(key) ?? { title: job.title, people: [] };
+      entry.people.push({ name: person.name, company: job.company });
+      found.set(key, entry);
+    }
+    return [...found.values()].sort((a, b) => b.people.length - a.people.length).slice(0, 100);
+  }
+};

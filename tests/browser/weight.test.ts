@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest';
+import { api, useBrowser } from './browser';
+
+const { open } = useBrowser();
+const kilobytes = (bytes: number) => Math.round(bytes / 1024);
+
+describe('what a page loads, as it goes over the wire', () => {
+  it('is at most 200 KB of script and 60 KB of style sheets, the String page 350 KB of script', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Weight' });
+    const steps = ['persona', 'wording', 'string', 'trial', 'compare', 'report'].map((step) => `/briefs/${id}/${step}`);
+    const told: string[] = [];
+    const heavy: string[] = [];
+    for (const path of ['/', ...steps, '/library', '/library/places', '/sources', '/sources/harrow-guild']) {
+      const page = await open(path);
+      const sizes = await page.evaluate(() => {
+        const sum = (ending: RegExp) =>
+          (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+            .filter(({ name }) => ending.test(new URL(name).pathname))
+            .reduce((total, { encodedBodySize }) => total + encodedBodySize, 0);
+        return { script: sum(/\.js$/), styles: sum(/\.css$/) };
+      });
+      await page.close();
+      const name = path.replace(id, 'one');
+      told.push(`${name}: ${kilobytes(sizes.script)} KB of script, ${kilobytes(sizes.styles)} KB of styles`);
+      expect(sizes.script, name).toBeGreaterThan(10_000);
+      if (sizes.script > (path.endsWith('/string') ? 350 : 200) * 1024 || sizes.styles > 60 * 1024) heavy.push(name);
+    }
+    console.log(told.join('\n'));
+    expect(heavy).toEqual([]);
+  });
+});

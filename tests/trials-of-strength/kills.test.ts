@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest';
+import { freePort } from '../browser/application';
+import { amount, ask, freshDatabase, importFile, pause, query, sourcesReady, until, useServers } from './harness';
+import { seededRandom } from '../../src/core/measure/random';
+
+const start = useServers('test-kills');
+const kills = amount(10, 50);
+
+describe('a server killed again and again in the middle of work', () => {
+  it(`loses and doubles nothing in ${kills} kills: verdicts, drafts, an import and trials`, async () => {
+    const databaseUrl = await freshDatabase('eave_kills');
+    const random = seededRandom('kills');
+    const port = String(await freePort());
+    const begin = () => start(databaseUrl, { PORT: port });
+    let server = await begin();
+    const { address } = server;
+    await sourcesReady(address);
+    const { body: brief } = await ask<{ id: string }>(address, 'POST', '/briefs', { name: 'Killed' });
+    const texts = ['title:manager', 'title:(quality OR sales)', 'manager NOT intern'];
+    for (const text of texts) await ask(address, 'POST', `/briefs/${brief.id}/versions`, { text });
+
+    const verdicts = new Map<string, { verdict: string; revision: number }>();
+    let draft = { text: '', revision: 1 };
+    const trials: string[] = [];
+    const imports: string[] = [];
+    let over = false;
+    const judging = async () => {
+      while (!over) {
+        const personId = `p${Math.floor(random() * 60)}`;
+        const before = verdicts.get(personId);
+        const verdict = ['fit', 'miss', 'unsure'][Math.floor(random() * 3)]!;
+        const given = { sourceId: 'quillbank', personId, verdict, revision: before?.revision ?? 0 };
+        const { status, body } = await ask<{ revision: number; current?: { verdict: string; revision: number } }>(
+          address,
+          'PUT',
+          `/briefs/${brief.id}/verdicts`,
+          given
+        );
+        if (status === 200) verdicts.set(personId, { verdict, revision: body.revision });
+        // It was kept, and the server killed before it could say so.
+        else if (status === 409 && body.current) verdicts.set(personId, body.current);
+        else await pause(30);
+      }
+    };
+    const writing = async () => {
+      for (let i = 0; !over; i++) {
+        const text = `title:draft${i}`;
+        const { status, body } = await ask<{
+          revision: number;
+          current?: { body: { text: string }; revision: number };
+        }>(address, 'PUT', `/briefs/${brief.id}/draft`, { body: { text, from: null }, revision: draft.revision });
+        if (status === 200) draft = { text, revision: body.revision };
+        else if (status === 409 && body.current)
+          draft = { text: body.current.body.text, revision: body.current.revision };
+        else await pause(30);
+      }
+    };
+    const running = async () => {
+      while (!over) {
+        const version = 1 + Math.floor(random() * texts.length);
+        const sourceId = ['harrow-guild', 'quillbank', 'lanternfield'][Math.floor(random() * 3)]!;
+        const { status, body } = await ask<{ id: string }>(address, 'POST', `/briefs/${brief.id}/trials`, {
+          version,
+          sourceId,
+          wait: 0
+        });
+        if (status === 201) trials.push(body.id);
+        await pause(80);
+      }
+    };
+    const importing = async () => {
+      const rows = Array.from({ length: 4000 }, (_, i) => `Person ${i},Manager,p${i}@firm.example`).join('\n');
+      while (!over) {
+        await importFile(address, `name,title,mail\n${rows}\n`).then(
+          (id) => imports.push(id),
+          () => undefined
+        );
+        await pause(900);
+      }
+    };
+    const work = Promise.all([judging(), judging(), writing(), running(), importing()]);
+    for (let i = 0; i < kills; i++) {
+      // Killed at any moment after it has taken up work.
+      const before = trials.length;
+      await until(async () => trials.length > before, 10_000, 'a trial is begun');
+      await pause(random() * 1000);
+      server.stop();
+      await pause(50);
+      server = await begin();
+    }
+    await pause(500);
+    over = true;
+    await work;
+
+    const underWay = `SELECT 1 FROM trials WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM imports WHERE state IN ('waiting', 'running')`;
+    await until(async () => !(await query(databaseUrl, underWay)).length, 90_000, 'all work comes to its end');
+    const kept = await query<{ person_id: string; verdict: string; revision: number }>(
+      databaseUrl,
+      'SELECT person_id, verdict, revision FROM verdicts'
+    );
+    const byPerson = new Map(kept.map((row) => [row.person_id, row]));
+    expect(kept).toHaveLength(byPerson.size);
+    expect(verdicts.size).toBeGreaterThan(20);
+    for (const [personId, { verdict, revision }] of verdicts) {
+      const row = byPerson.get(personId);
+      // One sent and not acknowledged may have been kept besides.
+      expect(row?.revision, personId).toBeGreaterThanOrEqual(revision);
+      if (row!.revision === revision) expect(row!.verdict).toBe(verdict);
+    }
+    const { body: found } = await ask<{ body: { text: string }; revision: number }>(
+      address,
+      'GET',
+      `/briefs/${brief.id}/draft`
+    );
+    expect(found.revision).toBeGreaterThanOrEqual(draft.revision);
+    if (found.revision === draft.revision) expect(found.body.text).toBe(draft.text);
+
+    const ended = await query<{ id: string; state: string; found: string[] }>(
+      databaseUrl,
+      'SELECT id, state, found FROM trials'
+    );
+    const states = new Map(ended.map((trial) => [trial.id, trial]));
+    expect(trials.length).toBeGreaterThan(3);
+    for (const id of trials) {
+      expect(states.get(id)?.state, id).toBe('done');
+      const people = states.get(id)!.found;
+      expect(new Set(people).size).toBe(people.length);
+    }
+    const sources = await query<{ id: string; state: string; people: number; rows: string }>(
+      databaseUrl,
+      `SELECT i.id, i.state, s.people, (SELECT count(*) FROM source_people p WHERE p.source_id = s.id) AS rows
+       FROM imports i LEFT JOIN sources s ON s.id = i.source_id`
+    );
+    for (const one of sources.filter(({ state }) => state === 'done'))
+      expect([one.people, Number(one.rows)], one.id).toEqual([4000, 4000]);
+    for (const id of imports) expect(['done', 'ready'], id).toContain(sources.find((one) => one.id === id)?.state);
+    expect(sources.some(({ state }) => state === 'done')).toBe(true);
+    const left = await query(databaseUrl, 'SELECT 1 FROM graphile_worker.jobs');
+    expect(left).toEqual([]);
+  }, 600_000);
+});
