@@ -96,13 +96,17 @@ export class KeptDocument<T> {
   /** Keeps what is typed now, without waiting. */
   async flush(): Promise<void> {
     clearTimeout(this.timer);
-    if (this.writing) await this.writing;
+    while (this.writing) await this.writing;
     if (this.state === 'typing' || this.state === 'waiting') await this.keep();
   }
 
   private keep(): Promise<void> {
-    this.writing = (this.writing ?? Promise.resolve()).then(() => this.keepNow()).finally(() => (this.writing = null));
-    return this.writing;
+    const writing = (this.writing ?? Promise.resolve()).then(() => this.keepNow());
+    this.writing = writing;
+    // Another may wait behind this one by the time it ends.
+    return writing.finally(() => {
+      if (this.writing === writing) this.writing = null;
+    });
   }
 
   private async keepNow(): Promise<void> {

@@ -49,6 +49,26 @@ describe('a kept document', () => {
     expect(document.canRedo).toBe(false);
   });
 
+  it('keeps one change after another where keeping takes longer than typing, each on what was kept before', async () => {
+    let revision = 1;
+    let under = 0;
+    const { document } = open(async (kept) => {
+      expect([kept.revision, under++]).toEqual([revision, 0]);
+      await new Promise((done) => setTimeout(done, 1000));
+      under--;
+      return { revision: ++revision };
+    });
+    for (const text of ['a', 'b', 'c', 'd']) {
+      document.change({ text });
+      await vi.advanceTimersByTimeAsync(450);
+    }
+    const flushed = document.flush();
+    await vi.advanceTimersByTimeAsync(5000);
+    await flushed;
+    expect(document.state).toBe('kept');
+    expect(revision).toBe(5);
+  });
+
   it('keeps nothing that does not fit, says where, and keeps again once it does', async () => {
     const { document, written } = open(taken);
     document.change({ text: 'x'.repeat(30) });

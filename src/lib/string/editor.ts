@@ -17,7 +17,7 @@ import {
   type Tooltip
 } from '@codemirror/view';
 import { cleanPasted, type CleanPaste } from '$core/formats';
-import { lex, limits, parse, type SetQueries, type Problem, terms, type Query } from '$core/language';
+import { lex, limits, parse, quoted, type SetQueries, type Problem, terms, type Query } from '$core/language';
 import { describe, partsOf } from '$core/semantics';
 import { partGlyph, partTint } from '$lib/marks/parts';
 import { complete, type Offers } from './complete';
@@ -50,9 +50,11 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
         drawSelection(),
         bracketMatching(),
         EditorView.lineWrapping,
-        placeholder(
-          'Write a string, or build it from the persona: title:("head of quality" OR "quality manager") NOT intern'
-        ),
+        placeholder(() => {
+          const hint = document.createElement('span');
+          hint.textContent = emptyHint(context.offers().titles);
+          return hint;
+        }),
         EditorView.contentAttributes.of({ 'aria-label': 'String', spellcheck: 'false' }),
         reading,
         partGutter(reading),
@@ -86,6 +88,12 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
       ]
     })
   });
+}
+
+/** What an empty editor says; the example is made of wordings of the brief, where it has any. */
+function emptyHint(titles: readonly string[]): string {
+  const example = titles.slice(0, 2).map(quoted).join(' OR ');
+  return `Write a string, or build it from the persona${example && `: title:(${example})`}`;
 }
 
 /** Marks problems in the text they were found in. */
