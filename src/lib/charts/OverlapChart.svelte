@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { scaleLinear } from 'd3-scale';
   import { count, percent } from '$lib/marks/format';
   import type { Answer } from '$api';
@@ -86,19 +87,26 @@
       </p>{/if}
   {/snippet}
   {#snippet table()}
-    <table class="board" aria-label="Who is found where">
-      <thead><tr><th>Found by just</th><th>People</th><th>Judged</th><th>Fits among them</th></tr></thead>
-      <tbody>
-        {#each overlap.parts as part (part.sets.join())}
-          {@const share = shareOf(part)}
-          <tr
-            ><td>{who(part)}</td><td>{count(part.people)}</td><td>{judged(part)}</td><td
-              >{share === null ? '–' : percent(share)}</td
-            ></tr
-          >
-        {/each}
-      </tbody>
-    </table>
+    <div class="tabled">
+      <Table aria-label="Who is found where">
+        <TableHead
+          ><TableRow
+            ><TableHeader>Found by just</TableHeader><TableHeader>People</TableHeader><TableHeader>Judged</TableHeader
+            ><TableHeader>Fits among them</TableHeader></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each overlap.parts as part (part.sets.join())}
+            {@const share = shareOf(part)}
+            <TableRow
+              ><TableCell>{who(part)}</TableCell><TableCell>{count(part.people)}</TableCell><TableCell
+                >{judged(part)}</TableCell
+              ><TableCell>{share === null ? '–' : percent(share)}</TableCell></TableRow
+            >
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
   {/snippet}
 </ChartFrame>
 

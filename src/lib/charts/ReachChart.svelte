@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { reading } from '$lib/frame/certain-only';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
@@ -101,23 +102,31 @@
     </svg>
   {/snippet}
   {#snippet table()}
-    <table class="board" aria-label="Precision against reach">
-      <thead
-        ><tr><th>Version</th><th>Source</th><th>Precision</th><th>Estimated fits</th><th>Beaten by none</th></tr></thead
-      >
-      <tbody>
-        {#each points as point (`${point.cell.version} ${point.cell.sourceId}`)}
-          <tr>
-            <td>{point.cell.version}</td><td>{nameOf(point.cell.sourceId)}</td>
-            <td>{percent(point.y.middle)} ({percentRange(point.y)})</td>
-            <td
-              >{count(point.x.middle)} ({counted({ low: Math.round(point.x.low), high: Math.round(point.x.high) })})</td
-            >
-            <td>{front.includes(point) ? 'yes' : ''}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <div class="tabled">
+      <Table aria-label="Precision against reach">
+        <TableHead
+          ><TableRow
+            ><TableHeader>Version</TableHeader><TableHeader>Source</TableHeader><TableHeader>Precision</TableHeader
+            ><TableHeader>Estimated fits</TableHeader><TableHeader>Beaten by none</TableHeader></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each points as point (`${point.cell.version} ${point.cell.sourceId}`)}
+            <TableRow>
+              <TableCell>{point.cell.version}</TableCell><TableCell>{nameOf(point.cell.sourceId)}</TableCell>
+              <TableCell>{percent(point.y.middle)} ({percentRange(point.y)})</TableCell>
+              <TableCell
+                >{count(point.x.middle)} ({counted({
+                  low: Math.round(point.x.low),
+                  high: Math.round(point.x.high)
+                })})</TableCell
+              >
+              <TableCell>{front.includes(point) ? 'yes' : ''}</TableCell>
+            </TableRow>
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
   {/snippet}
 </ChartFrame>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { scaleLog } from 'd3-scale';
   import { reading } from '$lib/frame/certain-only';
   import { about } from '$lib/marks/format';
@@ -70,16 +71,27 @@
     </svg>
   {/snippet}
   {#snippet table()}
-    <table class="board" aria-label="People left after each part">
-      <thead><tr><th>Version</th><th>After</th><th>People left</th></tr></thead>
-      <tbody>
-        {#each rows as { version, steps } (version)}
-          {#each steps as { part, text, count } (part)}
-            <tr><td>{version}</td><td class="mono">{text}</td><td>{about(count)}</td></tr>
+    <div class="tabled">
+      <Table aria-label="People left after each part">
+        <TableHead
+          ><TableRow
+            ><TableHeader>Version</TableHeader><TableHeader>After</TableHeader><TableHeader>People left</TableHeader
+            ></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each rows as { version, steps } (version)}
+            {#each steps as { part, text, count } (part)}
+              <TableRow
+                ><TableCell>{version}</TableCell><TableCell class="mono">{text}</TableCell><TableCell
+                  >{about(count)}</TableCell
+                ></TableRow
+              >
+            {/each}
           {/each}
-        {/each}
-      </tbody>
-    </table>
+        </TableBody>
+      </Table>
+    </div>
   {/snippet}
 </ChartFrame>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { reading } from '$lib/frame/certain-only';
@@ -66,155 +67,157 @@
 </script>
 
 <div class="scroll">
-  <table class="board" aria-label="Versions at sources">
-    <thead>
-      <tr>
-        <th class="first">Version</th>
-        {#each sources as source (source.id)}
-          <th
-            ><b>{source.name}</b><small class="soft"
-              >{source.people === null ? 'run by hand' : `${count(source.people)} people`}{source.sheet.price
-                ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
-                : ''}</small
-            ></th
-          >
-        {/each}
-      </tr>
-    </thead>
-    <tbody>
-      {#each versions as version (version.number)}
-        {@const isBaseline = choice.baseline === version.number}
-        <tr class:baseline={isBaseline}>
-          <th class="first" scope="row">
-            <b>{version.number}</b>
-            {[version.name, version.note].filter(Boolean).join(' · ')}
-            {#each chosenFor(version.number) as name (name)}<small class="chosen">chosen for {name}</small>{/each}
-            <a class="mono text" href={briefPath(briefId, 'string', { version: version.number })} title={version.text}
-              >{version.text}</a
-            >
-            <div class="acts">
-              <Act
-                aria-pressed={isBaseline}
-                onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
-                >{isBaseline ? 'Baseline ✓' : 'Baseline'}</Act
-              >
-              {#if version.parent !== null}
-                <Act onclick={() => oncost(version)}>What did it cost?</Act>
-              {/if}
-            </div>
-          </th>
+  <div class="tabled">
+    <Table aria-label="Versions at sources">
+      <TableHead>
+        <TableRow>
+          <TableHeader class="first">Version</TableHeader>
           {#each sources as source (source.id)}
-            {@const cell = cellOf(version.number, source.id)}
-            {@const winner = winnerAt(source.id)}
-            <td class:winner={winner?.version === version.number}>
-              {#if cell}
-                {#each shown as measure (measure.id)}
-                  {@const figure = measure.figure(cell, source, reading())}
-                  {@const same = measure.shared?.(cell, reading())}
-                  {#if figure}
-                    <div class={measure.id === 'count' ? 'large' : 'small'}>
-                      {#if figure.behind}
-                        {@const kind = figure.behind}
-                        <Act look="plain" title="Who they are" onclick={() => onbehind(cell, kind)} class="figure"
-                          >{#if same}<Figure
-                              name={same.name}
-                              value={same.value}
-                              source={source.id}
-                              version={version.number}>{figure.words}</Figure
-                            >{:else}{figure.words}{/if}</Act
-                        >
-                      {:else if same}<Figure
-                          name={same.name}
-                          value={same.value}
-                          source={source.id}
-                          version={version.number}>{figure.words}</Figure
-                        >{:else}{figure.words}{/if}
-                      {#if figure.soft}<small class="soft">{figure.soft}</small>{/if}
-                    </div>
-                    {#if measure.id === 'precision'}
-                      {@const { share, interval } = cell.figures.precision[reading()]}
-                      <IntervalLine share={share!} {interval} />
-                    {/if}
-                  {/if}
-                {/each}
-                {#if cell.figures.precision[reading()].share === null}
-                  <div class="small soft">
-                    {#if cell.sampled}nobody judged · <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}
-                        >judge the sample</a
-                      >{:else}nobody to judge: of those shown nobody is left{/if}
-                  </div>
-                {/if}
-                {@const against = toBaseline(cell)}
-                {#if against}<div class="small soft">{against}</div>{/if}
-                {#if cell.standing.is === 'best'}
-                  <div class="standing best">highest precision here</div>
-                {:else if cell.standing.is === 'open'}
-                  {@const { against: rival, decide } = cell.standing}
-                  <div class="standing">
-                    not decided against {rival}
-                    {#if decide}
-                      <Act
-                        look="plain"
-                        title="{count(decide.here)} more verdicts here and {count(
-                          decide.there
-                        )} for version {rival} would decide"
-                        onclick={() => ondecide(cell)}>Draw those {count(decide.here + decide.there)} who would</Act
-                      >
-                    {:else}(judging all would not do it){/if}
-                  </div>
-                {/if}
-                <div class="acts">
-                  <Act
-                    aria-pressed={winner?.version === version.number}
-                    aria-label="{winner?.version === version.number
-                      ? 'Chosen ✓'
-                      : 'Choose'}: version {version.number} for {source.name}"
-                    onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</Act
-                  >
-                  <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>people</a>
-                </div>
-                {#if winner?.version === version.number}
-                  <Field
-                    aria-label="Why version {version.number} for {source.name}"
-                    placeholder="why this one"
-                    maxlength="500"
-                    value={winner.note}
-                    onchange={(event) => note(source.id, event.currentTarget.value)}
-                  />
-                {/if}
-              {:else}<span class="soft">not run</span>{/if}
-            </td>
+            <TableHeader
+              ><b>{source.name}</b><small class="soft"
+                >{source.people === null ? 'run by hand' : `${count(source.people)} people`}{source.sheet.price
+                  ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
+                  : ''}</small
+              ></TableHeader
+            >
           {/each}
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {#each versions as version (version.number)}
+          {@const isBaseline = choice.baseline === version.number}
+          <TableRow class={isBaseline ? 'baseline' : ''}>
+            <TableHeader class="first" scope="row">
+              <b>{version.number}</b>
+              {[version.name, version.note].filter(Boolean).join(' · ')}
+              {#each chosenFor(version.number) as name (name)}<small class="chosen">chosen for {name}</small>{/each}
+              <a class="mono text" href={briefPath(briefId, 'string', { version: version.number })} title={version.text}
+                >{version.text}</a
+              >
+              <div class="acts">
+                <Act
+                  aria-pressed={isBaseline}
+                  onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
+                  >{isBaseline ? 'Baseline ✓' : 'Baseline'}</Act
+                >
+                {#if version.parent !== null}
+                  <Act onclick={() => oncost(version)}>What did it cost?</Act>
+                {/if}
+              </div>
+            </TableHeader>
+            {#each sources as source (source.id)}
+              {@const cell = cellOf(version.number, source.id)}
+              {@const winner = winnerAt(source.id)}
+              <TableCell class={winner?.version === version.number ? 'winner' : ''}>
+                {#if cell}
+                  {#each shown as measure (measure.id)}
+                    {@const figure = measure.figure(cell, source, reading())}
+                    {@const same = measure.shared?.(cell, reading())}
+                    {#if figure}
+                      <div class={measure.id === 'count' ? 'large' : 'small'}>
+                        {#if figure.behind}
+                          {@const kind = figure.behind}
+                          <Act look="plain" title="Who they are" onclick={() => onbehind(cell, kind)} class="figure"
+                            >{#if same}<Figure
+                                name={same.name}
+                                value={same.value}
+                                source={source.id}
+                                version={version.number}>{figure.words}</Figure
+                              >{:else}{figure.words}{/if}</Act
+                          >
+                        {:else if same}<Figure
+                            name={same.name}
+                            value={same.value}
+                            source={source.id}
+                            version={version.number}>{figure.words}</Figure
+                          >{:else}{figure.words}{/if}
+                        {#if figure.soft}<small class="soft">{figure.soft}</small>{/if}
+                      </div>
+                      {#if measure.id === 'precision'}
+                        {@const { share, interval } = cell.figures.precision[reading()]}
+                        <IntervalLine share={share!} {interval} />
+                      {/if}
+                    {/if}
+                  {/each}
+                  {#if cell.figures.precision[reading()].share === null}
+                    <div class="small soft">
+                      {#if cell.sampled}nobody judged · <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}
+                          >judge the sample</a
+                        >{:else}nobody to judge: of those shown nobody is left{/if}
+                    </div>
+                  {/if}
+                  {@const against = toBaseline(cell)}
+                  {#if against}<div class="small soft">{against}</div>{/if}
+                  {#if cell.standing.is === 'best'}
+                    <div class="standing best">highest precision here</div>
+                  {:else if cell.standing.is === 'open'}
+                    {@const { against: rival, decide } = cell.standing}
+                    <div class="standing">
+                      not decided against {rival}
+                      {#if decide}
+                        <Act
+                          look="plain"
+                          title="{count(decide.here)} more verdicts here and {count(
+                            decide.there
+                          )} for version {rival} would decide"
+                          onclick={() => ondecide(cell)}>Draw those {count(decide.here + decide.there)} who would</Act
+                        >
+                      {:else}(judging all would not do it){/if}
+                    </div>
+                  {/if}
+                  <div class="acts">
+                    <Act
+                      aria-pressed={winner?.version === version.number}
+                      aria-label="{winner?.version === version.number
+                        ? 'Chosen ✓'
+                        : 'Choose'}: version {version.number} for {source.name}"
+                      onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</Act
+                    >
+                    <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>people</a>
+                  </div>
+                  {#if winner?.version === version.number}
+                    <Field
+                      aria-label="Why version {version.number} for {source.name}"
+                      placeholder="why this one"
+                      maxlength="500"
+                      value={winner.note}
+                      onchange={(event) => note(source.id, event.currentTarget.value)}
+                    />
+                  {/if}
+                {:else}<span class="soft">not run</span>{/if}
+              </TableCell>
+            {/each}
+          </TableRow>
+        {/each}
+      </TableBody>
+    </Table>
+  </div>
 </div>
 
 <style>
   .scroll {
     overflow-x: auto;
   }
-  th.first {
+  .tabled :global(th.first) {
     width: 270px;
     border-left: 0;
     border-top: 1px solid var(--rule);
   }
-  th b {
+  .tabled :global(th b) {
     font-weight: 600;
     margin-right: 6px;
   }
-  th small {
+  .tabled :global(th small) {
     display: block;
   }
   .chosen {
     color: var(--accent);
   }
-  .baseline th,
-  .baseline td {
+  .tabled :global(.baseline th),
+  .tabled :global(.baseline td) {
     background: var(--sheet-2);
   }
-  td.winner {
+  .tabled :global(td.winner) {
     box-shadow: inset 0 0 0 2px var(--accent);
   }
   .text {

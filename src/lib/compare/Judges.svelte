@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { call } from '$lib/api/call';
@@ -102,58 +103,66 @@
           {/if}
         </p>
       </div>
-      <table class="board" aria-label="Verdicts of both">
-        <thead
-          ><tr
-            ><th class="soft">first ↓ {agreement.judge} →</th>{#each order as verdict (verdict)}<th
-                >{verdicts[verdict].sign} {verdicts[verdict].word}</th
-              >{/each}</tr
-          ></thead
-        >
-        <tbody>
-          {#each order as verdict, i (verdict)}
-            <tr
-              ><th scope="row">{verdicts[verdict].sign} {verdicts[verdict].word}</th
-              >{#each agreement.table[i]! as number, j (j)}<td class="number" class:agree={i === j}>{number}</td
-                >{/each}</tr
-            >
-          {/each}
-        </tbody>
-      </table>
+      <div class="tabled">
+        <Table aria-label="Verdicts of both">
+          <TableHead
+            ><TableRow
+              ><TableHeader class="soft">first ↓ {agreement.judge} →</TableHeader
+              >{#each order as verdict (verdict)}<TableHeader
+                  >{verdicts[verdict].sign} {verdicts[verdict].word}</TableHeader
+                >{/each}</TableRow
+            ></TableHead
+          >
+          <TableBody>
+            {#each order as verdict, i (verdict)}
+              <TableRow
+                ><TableHeader scope="row">{verdicts[verdict].sign} {verdicts[verdict].word}</TableHeader
+                >{#each agreement.table[i]! as number, j (j)}<TableCell class="number {i === j ? 'agree' : ''}"
+                    >{number}</TableCell
+                  >{/each}</TableRow
+              >
+            {/each}
+          </TableBody>
+        </Table>
+      </div>
     </div>
     {#if agreement.differences.length}
       <h3>Where they differ</h3>
       <div class="list">
-        <table class="board" aria-label="Where the judges differ">
-          <thead
-            ><tr><th>Person</th><th>Source</th><th>First judge</th><th>{agreement.judge}</th><th>Settle as</th></tr
-            ></thead
-          >
-          <tbody>
-            {#each agreement.differences as one (`${one.sourceId} ${one.person.id}`)}
-              <tr>
-                <td
-                  >{one.person.name}
-                  <small class="soft"
-                    >{[now(one.person)?.title, now(one.person)?.company].filter(Boolean).join(', ')}</small
-                  ></td
-                >
-                <td>{nameOf(one.sourceId)}</td>
-                <td>{@render mark(one.first)}</td>
-                <td>{@render mark(one.second)}</td>
-                <td class="judge">
-                  {#each order as verdict (verdict)}
-                    <Act
-                      aria-pressed={one.settled?.verdict === verdict}
-                      aria-label="Settle {one.person.name} as {verdicts[verdict].word.toLowerCase()}"
-                      onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</Act
-                    >
-                  {/each}
-                </td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <div class="tabled">
+          <Table aria-label="Where the judges differ">
+            <TableHead
+              ><TableRow
+                ><TableHeader>Person</TableHeader><TableHeader>Source</TableHeader><TableHeader>First judge</TableHeader
+                ><TableHeader>{agreement.judge}</TableHeader><TableHeader>Settle as</TableHeader></TableRow
+              ></TableHead
+            >
+            <TableBody>
+              {#each agreement.differences as one (`${one.sourceId} ${one.person.id}`)}
+                <TableRow>
+                  <TableCell
+                    >{one.person.name}
+                    <small class="soft"
+                      >{[now(one.person)?.title, now(one.person)?.company].filter(Boolean).join(', ')}</small
+                    ></TableCell
+                  >
+                  <TableCell>{nameOf(one.sourceId)}</TableCell>
+                  <TableCell>{@render mark(one.first)}</TableCell>
+                  <TableCell>{@render mark(one.second)}</TableCell>
+                  <TableCell class="judge">
+                    {#each order as verdict (verdict)}
+                      <Act
+                        aria-pressed={one.settled?.verdict === verdict}
+                        aria-label="Settle {one.person.name} as {verdicts[verdict].word.toLowerCase()}"
+                        onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</Act
+                      >
+                    {/each}
+                  </TableCell>
+                </TableRow>
+              {/each}
+            </TableBody>
+          </Table>
+        </div>
       </div>
     {/if}
   {:else if !refused}<p class="soft" role="status">Counting…</p>{/if}
@@ -169,7 +178,7 @@
   .two p + p {
     margin-top: 6px;
   }
-  .agree {
+  .tabled :global(.agree) {
     background: var(--accent-2);
   }
   small {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count, percentRange } from '$lib/marks/format';
   import { wilson } from '$core/measure';
   import KnownGoods from '$lib/trial/KnownGoods.svelte';
@@ -26,58 +27,63 @@
 
 <section class="sheet panel" aria-label="Recall">
   <h2>How much of what there is, version {version.number}</h2>
-  <table class="board" aria-label="Recall by source">
-    <thead
-      ><tr
-        ><th>Source</th><th>Known-goods found, of those in it</th><th>Judged fits found, of all versions and sources</th
-        ></tr
-      ></thead
-    >
-    <tbody>
-      {#each mine as cell (cell.sourceId)}
-        <tr>
-          <td>{nameOf(cell.sourceId)}</td>
-          <td
-            >{#if cell.known.inSource}{cell.known.found} of {cell.known.inSource}
-              <span class="soft">{percentRange(wilson(cell.known.found, cell.known.inSource))}</span>{:else}<span
-                class="soft">none known to be in it</span
-              >{/if}</td
-          >
-          <td
-            >{#if cell.pooled.of}{cell.pooled.found} of {cell.pooled.of}
-              <span class="soft">{percentRange(wilson(cell.pooled.found, cell.pooled.of))}</span>{:else}<span
-                class="soft">nobody judged fit yet</span
-              >{/if}</td
-          >
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <div class="tabled">
+    <Table aria-label="Recall by source">
+      <TableHead
+        ><TableRow
+          ><TableHeader>Source</TableHeader><TableHeader>Known-goods found, of those in it</TableHeader><TableHeader
+            >Judged fits found, of all versions and sources</TableHeader
+          ></TableRow
+        ></TableHead
+      >
+      <TableBody>
+        {#each mine as cell (cell.sourceId)}
+          <TableRow>
+            <TableCell>{nameOf(cell.sourceId)}</TableCell>
+            <TableCell
+              >{#if cell.known.inSource}{cell.known.found} of {cell.known.inSource}
+                <span class="soft">{percentRange(wilson(cell.known.found, cell.known.inSource))}</span>{:else}<span
+                  class="soft">none known to be in it</span
+                >{/if}</TableCell
+            >
+            <TableCell
+              >{#if cell.pooled.of}{cell.pooled.found} of {cell.pooled.of}
+                <span class="soft">{percentRange(wilson(cell.pooled.found, cell.pooled.of))}</span>{:else}<span
+                  class="soft">nobody judged fit yet</span
+                >{/if}</TableCell
+            >
+          </TableRow>
+        {/each}
+      </TableBody>
+    </Table>
+  </div>
   <p class="soft">
     The second share counts only fits that some version found somewhere and someone judged: nobody knows of the others
     by it.
   </p>
   <h3>How many fits there are</h3>
   {#if overlap?.population.length}
-    <table class="board" aria-label="How many fits there are">
-      <thead
-        ><tr
-          ><th>Sources</th><th>Judged fits of the first</th><th>found at the second too</th><th
-            >Fits there are, by both</th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each overlap.population as pair (`${pair.first} ${pair.second}`)}
-          <tr>
-            <td>{nameOf(pair.first)}, {nameOf(pair.second)}</td>
-            <td>{pair.judgedFits}</td>
-            <td>{pair.both}</td>
-            <td><b>about {count(pair.fits.middle)}</b> <span class="soft">{whole(pair.fits)}</span></td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <div class="tabled">
+      <Table aria-label="How many fits there are">
+        <TableHead
+          ><TableRow
+            ><TableHeader>Sources</TableHeader><TableHeader>Judged fits of the first</TableHeader><TableHeader
+              >found at the second too</TableHeader
+            ><TableHeader>Fits there are, by both</TableHeader></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each overlap.population as pair (`${pair.first} ${pair.second}`)}
+            <TableRow>
+              <TableCell>{nameOf(pair.first)}, {nameOf(pair.second)}</TableCell>
+              <TableCell>{pair.judgedFits}</TableCell>
+              <TableCell>{pair.both}</TableCell>
+              <TableCell><b>about {count(pair.fits.middle)}</b> <span class="soft">{whole(pair.fits)}</span></TableCell>
+            </TableRow>
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
     <p class="soft">
       Chapman’s estimate. It takes for granted that whether one source shows a person has nothing to do with whether the
       other does, and that nobody came or left meanwhile. Where both favour the same people, as the well known, there

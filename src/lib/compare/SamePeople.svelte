@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
   import Tick from '$lib/ui/Tick.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -90,8 +91,8 @@
 </script>
 
 {#snippet both(pair: Pair)}
-  <td><b>{nameOf(pair.first.sourceId)}</b> {said(pair.people[0])}</td>
-  <td><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</td>
+  <TableCell><b>{nameOf(pair.first.sourceId)}</b> {said(pair.people[0])}</TableCell>
+  <TableCell><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</TableCell>
 {/snippet}
 
 <section class="sheet panel" aria-label="The same person at several sources">
@@ -118,57 +119,65 @@
   </form>
   {#if named?.length}
     <div class="list">
-      <table class="board" aria-label="Records of that name">
-        <tbody>
-          {#each named as one, i (`${one.sourceId} ${one.person.id}`)}
-            <tr class:follows={i > 0 && named[i - 1]!.number === one.number}>
-              <td
-                ><Tick
-                  label="{nameOf(one.sourceId)}: {said(one.person)}"
-                  checked={picked.includes(one)}
-                  ontick={(on) => pick(one, on)}
-                /></td
-              >
-              <td class="soft">{i > 0 && named[i - 1]!.number === one.number ? 'the same person as above' : ''}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <div class="tabled">
+        <Table aria-label="Records of that name">
+          <TableBody>
+            {#each named as one, i (`${one.sourceId} ${one.person.id}`)}
+              <TableRow class={i > 0 && named[i - 1]!.number === one.number ? 'follows' : ''}>
+                <TableCell
+                  ><Tick
+                    label="{nameOf(one.sourceId)}: {said(one.person)}"
+                    checked={picked.includes(one)}
+                    ontick={(on) => pick(one, on)}
+                  /></TableCell
+                >
+                <TableCell class="soft"
+                  >{i > 0 && named[i - 1]!.number === one.number ? 'the same person as above' : ''}</TableCell
+                >
+              </TableRow>
+            {/each}
+          </TableBody>
+        </Table>
+      </div>
     </div>
   {:else if named}<p>Nobody of that name was found by a version of this brief.</p>{/if}
   {#if pairs}
     {#if pairs.doubtful.length}
       <div class="list">
-        <table class="board" aria-label="Doubtful pairs">
-          <tbody>
-            {#each pairs.doubtful as pair (JSON.stringify([pair.first, pair.second]))}
-              <tr>
-                {@render both(pair)}
-                <td class="soft">{pair.why}</td>
-                <td class="acts">
-                  <Act onclick={() => decide(pair, true)}>One person</Act>
-                  <Act onclick={() => decide(pair, false)}>Two</Act>
-                </td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <div class="tabled">
+          <Table aria-label="Doubtful pairs">
+            <TableBody>
+              {#each pairs.doubtful as pair (JSON.stringify([pair.first, pair.second]))}
+                <TableRow>
+                  {@render both(pair)}
+                  <TableCell class="soft">{pair.why}</TableCell>
+                  <TableCell class="acts">
+                    <Act onclick={() => decide(pair, true)}>One person</Act>
+                    <Act onclick={() => decide(pair, false)}>Two</Act>
+                  </TableCell>
+                </TableRow>
+              {/each}
+            </TableBody>
+          </Table>
+        </div>
       </div>
     {:else}<p>No pair is in doubt.</p>{/if}
     {#if pairs.decided.length}
       <h3>Decided</h3>
       <div class="list">
-        <table class="board" aria-label="Decided pairs">
-          <tbody>
-            {#each pairs.decided as pair (JSON.stringify([pair.first, pair.second]))}
-              <tr>
-                {@render both(pair)}
-                <td>{pair.same ? 'one person' : 'two people'}</td>
-                <td class="acts"><Act onclick={() => decide(pair, null)}>Undo</Act></td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <div class="tabled">
+          <Table aria-label="Decided pairs">
+            <TableBody>
+              {#each pairs.decided as pair (JSON.stringify([pair.first, pair.second]))}
+                <TableRow>
+                  {@render both(pair)}
+                  <TableCell>{pair.same ? 'one person' : 'two people'}</TableCell>
+                  <TableCell class="acts"><Act onclick={() => decide(pair, null)}>Undo</Act></TableCell>
+                </TableRow>
+              {/each}
+            </TableBody>
+          </Table>
+        </div>
       </div>
     {/if}
   {:else if !refused}<p class="soft" role="status">Holding records against each other…</p>{/if}
@@ -181,7 +190,7 @@
     align-items: baseline;
     margin: 8px 0;
   }
-  .follows td {
+  .tabled :global(.follows td) {
     border-top-style: dotted;
   }
 </style>

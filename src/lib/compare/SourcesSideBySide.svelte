@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
@@ -93,27 +94,32 @@
       </div>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
       <div class="list" role="region" aria-label="Those it lacks" tabindex="0">
-        <table class="board" aria-label="People that {nameOf(there)} lacks">
-          <thead
-            ><tr><th>Name</th><th>At {nameOf(here)}</th><th>At {nameOf(there)}</th><th>Why</th><th>Verdict</th></tr
-            ></thead
-          >
-          <tbody>
-            {#each listed as one (one.person.id)}
-              <tr>
-                <td>{one.person.name}</td>
-                <td>{said(one.person)}</td>
-                <td>{one.there ? said(one.there) : ''}</td>
-                <td>{one.reason}</td>
-                <td
-                  >{#if one.verdict}<span style:color={verdicts[one.verdict].colour}
-                      >{verdicts[one.verdict].sign} {verdicts[one.verdict].word}</span
-                    >{/if}</td
-                >
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <div class="tabled">
+          <Table aria-label="People that {nameOf(there)} lacks">
+            <TableHead
+              ><TableRow
+                ><TableHeader>Name</TableHeader><TableHeader>At {nameOf(here)}</TableHeader><TableHeader
+                  >At {nameOf(there)}</TableHeader
+                ><TableHeader>Why</TableHeader><TableHeader>Verdict</TableHeader></TableRow
+              ></TableHead
+            >
+            <TableBody>
+              {#each listed as one (one.person.id)}
+                <TableRow>
+                  <TableCell>{one.person.name}</TableCell>
+                  <TableCell>{said(one.person)}</TableCell>
+                  <TableCell>{one.there ? said(one.there) : ''}</TableCell>
+                  <TableCell>{one.reason}</TableCell>
+                  <TableCell
+                    >{#if one.verdict}<span style:color={verdicts[one.verdict].colour}
+                        >{verdicts[one.verdict].sign} {verdicts[one.verdict].word}</span
+                      >{/if}</TableCell
+                  >
+                </TableRow>
+              {/each}
+            </TableBody>
+          </Table>
+        </div>
       </div>
     {/if}
   {:else if !refused}<p class="soft" role="status">Looking for each of them…</p>{/if}

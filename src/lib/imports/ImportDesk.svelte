@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import FileUploaderDropContainer from 'carbon-components-svelte/src/FileUploader/FileUploaderDropContainer.svelte';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -134,14 +135,24 @@
         <div class="errors" role="alert" tabindex="0">
           <p><b>{job.outcome.message}</b></p>
           {#if job.outcome.errors.length}
-            <table>
-              <thead><tr><th>Row</th><th>Line</th><th>What is wrong</th></tr></thead>
-              <tbody>
-                {#each job.outcome.errors as error (`${error.row} ${error.line}`)}<tr
-                    ><td class="number">{error.row}</td><td class="number">{error.line}</td><td>{error.message}</td></tr
-                  >{/each}
-              </tbody>
-            </table>
+            <div class="tabled">
+              <Table>
+                <TableHead
+                  ><TableRow
+                    ><TableHeader>Row</TableHeader><TableHeader>Line</TableHeader><TableHeader
+                      >What is wrong</TableHeader
+                    ></TableRow
+                  ></TableHead
+                >
+                <TableBody>
+                  {#each job.outcome.errors as error (`${error.row} ${error.line}`)}<TableRow
+                      ><TableCell class="number">{error.row}</TableCell><TableCell class="number"
+                        >{error.line}</TableCell
+                      ><TableCell>{error.message}</TableCell></TableRow
+                    >{/each}
+                </TableBody>
+              </Table>
+            </div>
             {#if job.outcome.skipped > job.outcome.errors.length}<p class="soft">
                 and {count(job.outcome.skipped - job.outcome.errors.length)} more
               </p>{/if}
@@ -150,30 +161,33 @@
       {/if}
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
       <div class="preview" role="region" aria-label="First rows of the file" tabindex="0">
-        <table class="board">
-          <thead>
-            <tr>
-              {#each job.reading.columns as column, i (i)}
-                <th>
-                  <b>{column.name || `column ${i + 1}`}</b>
-                  <Pick aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
-                    {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option
-                      >{/each}
-                  </Pick>
-                </th>
+        <div class="tabled">
+          <Table>
+            <TableHead>
+              <TableRow>
+                {#each job.reading.columns as column, i (i)}
+                  <TableHeader>
+                    <b>{column.name || `column ${i + 1}`}</b>
+                    <Pick aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
+                      {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}
+                          >{words}</option
+                        >{/each}
+                    </Pick>
+                  </TableHeader>
+                {/each}
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {#each Array.from({ length: rows }).keys() as row (row)}
+                <TableRow
+                  >{#each job.reading.columns as column, i (i)}<TableCell class={mapping[i] === 'ignore' ? 'out' : ''}
+                      >{column.samples[row] ?? ''}</TableCell
+                    >{/each}</TableRow
+                >
               {/each}
-            </tr>
-          </thead>
-          <tbody>
-            {#each Array.from({ length: rows }).keys() as row (row)}
-              <tr
-                >{#each job.reading.columns as column, i (i)}<td class:out={mapping[i] === 'ignore'}
-                    >{column.samples[row] ?? ''}</td
-                  >{/each}</tr
-              >
-            {/each}
-          </tbody>
-        </table>
+            </TableBody>
+          </Table>
+        </div>
       </div>
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
@@ -205,7 +219,7 @@
     overflow: auto;
     max-height: 300px;
   }
-  th :global(select) {
+  .tabled :global(th select) {
     display: block;
     margin-top: 4px;
     font: inherit;
@@ -214,14 +228,14 @@
     background: var(--sheet-2);
     border: 1px solid var(--line);
   }
-  td {
+  .tabled :global(td) {
     white-space: nowrap;
     max-width: 240px;
     overflow: hidden;
     text-overflow: ellipsis;
     font-size: 12.5px;
   }
-  td.out {
+  .tabled :global(td.out) {
     color: var(--grey);
     text-decoration: line-through;
   }
@@ -245,12 +259,12 @@
     max-height: 240px;
     overflow: auto;
   }
-  .errors th {
+  .errors :global(th) {
     text-align: left;
     font-weight: 400;
     padding-right: 14px;
   }
-  .errors td {
+  .errors :global(td) {
     white-space: normal;
     max-width: none;
     padding-right: 14px;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -61,35 +62,41 @@
   </div>
   <div>
     {#if reading}
-      <table class="board" aria-label="What the brief says">
-        <thead><tr><th></th><th>Fact</th><th>Read from</th></tr></thead>
-        <tbody>
-          {#each reading.facts as fact, i (i)}
-            <tr class:off={refused.has(i)}>
-              <td
-                ><Tick
-                  label="Accept {kinds[fact.kind]} {valueOf(fact)}"
-                  hideLabel
-                  disabled={!canTake(fact)}
-                  checked={canTake(fact) && !refused.has(i)}
-                  ontick={() => toggle(i)}
-                /></td
+      <div class="tabled">
+        <Table aria-label="What the brief says">
+          <TableHead
+            ><TableRow
+              ><TableHeader></TableHeader><TableHeader>Fact</TableHeader><TableHeader>Read from</TableHeader></TableRow
+            ></TableHead
+          >
+          <TableBody>
+            {#each reading.facts as fact, i (i)}
+              <TableRow class={refused.has(i) ? 'off' : ''}>
+                <TableCell
+                  ><Tick
+                    label="Accept {kinds[fact.kind]} {valueOf(fact)}"
+                    hideLabel
+                    disabled={!canTake(fact)}
+                    checked={canTake(fact) && !refused.has(i)}
+                    ontick={() => toggle(i)}
+                  /></TableCell
+                >
+                <TableCell
+                  ><span class="soft">{kinds[fact.kind]}</span> <b>{valueOf(fact)}</b>
+                  {#if !canTake(fact)}<span class="soft">(no source can be asked for it)</span>{/if}</TableCell
+                >
+                <TableCell class="soft">“{text.slice(fact.from, fact.to)}”</TableCell>
+              </TableRow>
+            {:else}
+              <TableRow
+                ><TableCell class="soft" colspan={3}
+                  >Nothing was understood. Name titles, trades, countries and sizes, in English.</TableCell
+                ></TableRow
               >
-              <td
-                ><span class="soft">{kinds[fact.kind]}</span> <b>{valueOf(fact)}</b>
-                {#if !canTake(fact)}<span class="soft">(no source can be asked for it)</span>{/if}</td
-              >
-              <td class="soft">“{text.slice(fact.from, fact.to)}”</td>
-            </tr>
-          {:else}
-            <tr
-              ><td colspan="3" class="soft"
-                >Nothing was understood. Name titles, trades, countries and sizes, in English.</td
-              ></tr
-            >
-          {/each}
-        </tbody>
-      </table>
+            {/each}
+          </TableBody>
+        </Table>
+      </div>
     {:else}
       <p class="soft">Facts appear here as you paste, each with the words it was read from.</p>
     {/if}
@@ -110,16 +117,16 @@
     padding: 14px 18px;
     margin-bottom: 14px;
   }
-  table {
+  .tabled :global(table) {
     display: block;
     max-height: 300px;
     overflow: auto;
     font-size: 13px;
   }
-  td {
+  .tabled :global(td) {
     padding: 3px 10px;
   }
-  .off b {
+  .tabled :global(.off b) {
     text-decoration: line-through;
     font-weight: 400;
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -113,43 +114,46 @@
       <span class="soft" role="status">{kept}</span>
     </p>
     <div class="scroll">
-      <table class="board" aria-label="What customers have in common">
-        <thead>
-          <tr
-            ><th></th><th>Trait</th><th>Share of customers</th><th
-              >How much more than at
-              <Pick bind:value={sourceId} aria-label="Source to compare with">
-                {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-              </Pick></th
-            ></tr
-          >
-        </thead>
-        <tbody>
-          {#each reading.traits as trait (trait.kind + trait.words)}
-            {@const isTaken = taken.has(trait.kind + trait.words)}
-            <tr class:thin={trait.thin}>
-              <td
-                ><Act
-                  disabled={isTaken}
-                  aria-label={isTaken ? `${trait.words} is taken` : `Take ${trait.words}`}
-                  onclick={() => take(trait)}>{isTaken ? 'taken' : 'Take'}</Act
-                ></td
-              >
-              <td><span class="soft">{trait.kind}</span> {trait.words}</td>
-              <td
-                >{percent(trait.share)}
-                <span class="soft">{percentRange(trait.interval)}, {trait.count} of {trait.of}</span>
-                {#if trait.thin}<span class="soft">too thin to say</span>{/if}</td
-              >
-              <td
-                >{lift(trait)}
-                {#if base.get(trait.query)}<span class="soft">{count(base.get(trait.query)!.count)} people there</span
-                  >{/if}</td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <div class="tabled">
+        <Table aria-label="What customers have in common">
+          <TableHead>
+            <TableRow
+              ><TableHeader></TableHeader><TableHeader>Trait</TableHeader><TableHeader>Share of customers</TableHeader
+              ><TableHeader
+                >How much more than at
+                <Pick bind:value={sourceId} aria-label="Source to compare with">
+                  {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
+                </Pick></TableHeader
+              ></TableRow
+            >
+          </TableHead>
+          <TableBody>
+            {#each reading.traits as trait (trait.kind + trait.words)}
+              {@const isTaken = taken.has(trait.kind + trait.words)}
+              <TableRow class={trait.thin ? 'thin' : ''}>
+                <TableCell
+                  ><Act
+                    disabled={isTaken}
+                    aria-label={isTaken ? `${trait.words} is taken` : `Take ${trait.words}`}
+                    onclick={() => take(trait)}>{isTaken ? 'taken' : 'Take'}</Act
+                  ></TableCell
+                >
+                <TableCell><span class="soft">{trait.kind}</span> {trait.words}</TableCell>
+                <TableCell
+                  >{percent(trait.share)}
+                  <span class="soft">{percentRange(trait.interval)}, {trait.count} of {trait.of}</span>
+                  {#if trait.thin}<span class="soft">too thin to say</span>{/if}</TableCell
+                >
+                <TableCell
+                  >{lift(trait)}
+                  {#if base.get(trait.query)}<span class="soft">{count(base.get(trait.query)!.count)} people there</span
+                    >{/if}</TableCell
+                >
+              </TableRow>
+            {/each}
+          </TableBody>
+        </Table>
+      </div>
     </div>
     {#each reading.pairs.slice(0, 5) as pair (pair.size + pair.rank)}
       <p>
@@ -189,13 +193,13 @@
     max-height: 340px;
     overflow: auto;
   }
-  td {
+  .tabled :global(td) {
     padding: 3px 10px;
   }
-  td :global(.act) {
+  .tabled :global(td .act) {
     padding: 1px 8px;
   }
-  .thin {
+  .tabled :global(.thin) {
     background: var(--sheet-2);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count } from '$lib/marks/format';
   import type { Answer } from '$api';
 
@@ -17,18 +18,24 @@
 <section class="sheet" aria-label="What is cleared away">
   <h2>What is cleared away</h2>
   <p class="soft">How long things are kept is a setting of the server (docs/run.md). Nothing else goes by itself.</p>
-  <table class="board">
-    <thead><tr><th>What</th><th>Kept for</th><th>Goes</th></tr></thead>
-    <tbody>
-      {#each rules as rule (rule.kind)}
-        <tr>
-          <td>{words[rule.kind]}</td>
-          <td>{days(rule.days)}</td>
-          <td class="number">{goes(rule)}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <div class="tabled">
+    <Table>
+      <TableHead
+        ><TableRow
+          ><TableHeader>What</TableHeader><TableHeader>Kept for</TableHeader><TableHeader>Goes</TableHeader></TableRow
+        ></TableHead
+      >
+      <TableBody>
+        {#each rules as rule (rule.kind)}
+          <TableRow>
+            <TableCell>{words[rule.kind]}</TableCell>
+            <TableCell>{days(rule.days)}</TableCell>
+            <TableCell class="number">{goes(rule)}</TableCell>
+          </TableRow>
+        {/each}
+      </TableBody>
+    </Table>
+  </div>
 </section>
 
 <style>
@@ -36,7 +43,7 @@
     padding: 12px 16px;
   }
   p,
-  td {
+  .tabled :global(td) {
     font-size: 13px;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -114,33 +115,36 @@
       </div>
       {#if one.rows.length}
         <div class="scroll">
-          <table class="board" aria-label="People read{searches > 1 ? ` for search ${search + 1}` : ''}">
-            <thead>
-              <tr
-                >{#each pageFields as field (field)}<th>{fieldWords[field]}</th>{/each}<th></th></tr
-              >
-            </thead>
-            <tbody>
-              {#each one.rows as row, i (i)}
-                <tr>
-                  {#each pageFields as field (field)}
-                    <td class:doubtful={row.doubtful.includes(field)}
-                      ><Field
-                        value={row.values[field] ?? ''}
-                        aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? ', in doubt' : ''}"
-                        onchange={(event) => correct(row, field, event.currentTarget.value)}
-                      /></td
+          <div class="tabled">
+            <Table aria-label="People read{searches > 1 ? ` for search ${search + 1}` : ''}">
+              <TableHead>
+                <TableRow
+                  >{#each pageFields as field (field)}<TableHeader>{fieldWords[field]}</TableHeader>{/each}<TableHeader
+                  ></TableHeader></TableRow
+                >
+              </TableHead>
+              <TableBody>
+                {#each one.rows as row, i (i)}
+                  <TableRow>
+                    {#each pageFields as field (field)}
+                      <TableCell class={row.doubtful.includes(field) ? 'doubtful' : ''}
+                        ><Field
+                          value={row.values[field] ?? ''}
+                          aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? ', in doubt' : ''}"
+                          onchange={(event) => correct(row, field, event.currentTarget.value)}
+                        /></TableCell
+                      >
+                    {/each}
+                    <TableCell
+                      ><Act look="plain" aria-label="Leave {row.values.name} out" onclick={() => one.rows.splice(i, 1)}
+                        >✕</Act
+                      ></TableCell
                     >
-                  {/each}
-                  <td
-                    ><Act look="plain" aria-label="Leave {row.values.name} out" onclick={() => one.rows.splice(i, 1)}
-                      >✕</Act
-                    ></td
-                  >
-                </tr>
-              {/each}
-            </tbody>
-          </table>
+                  </TableRow>
+                {/each}
+              </TableBody>
+            </Table>
+          </div>
         </div>
         <p class="soft">
           {count(one.rows.length)} people{one.rows.some(({ doubtful }) => doubtful.length)
@@ -178,19 +182,19 @@
     overflow: auto;
     max-height: 260px;
   }
-  td,
-  th {
+  .tabled :global(td),
+  .tabled :global(th) {
     padding: 1px 4px;
     font-size: 12px;
   }
-  td :global(input) {
+  .tabled :global(td input) {
     border: 1px solid transparent;
     width: 100%;
     min-width: 84px;
     padding: 1px 4px;
     font-size: 12px;
   }
-  .doubtful :global(input) {
+  .tabled :global(.doubtful input) {
     border: 1px dashed var(--warm);
   }
 </style>

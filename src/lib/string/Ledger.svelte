@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { reading } from '$lib/frame/certain-only';
   import { about, count } from '$lib/marks/format';
@@ -52,96 +53,98 @@
 </script>
 
 <div class="scroll">
-  <table class="board" class:stale aria-label="Worth of each part by source">
-    <thead>
-      <tr>
-        <th class="first"
-          ><span class="soft"
-            >people found alone, and the change if left out{brought.misses
-              ? `; bar: share of the ${count(brought.misses)} misses it brings`
-              : ''}</span
+  <div class="tabled">
+    <Table class={stale ? 'stale' : ''} aria-label="Worth of each part by source">
+      <TableHead>
+        <TableRow>
+          <TableHeader class="first"
+            ><span class="soft"
+              >people found alone, and the change if left out{brought.misses
+                ? `; bar: share of the ${count(brought.misses)} misses it brings`
+                : ''}</span
+            >
+            <div class="folds">
+              <Act
+                disabled={!groups.length}
+                onclick={() => (unfolded = unfolded.size ? new Set() : new Set(groups.map(({ key }) => key)))}
+                >{unfolded.size ? 'Fold all' : 'Unfold all'}</Act
+              >
+              {#if sorting}<Act onclick={() => (sorting = null)}>In the string’s order</Act>{/if}
+            </div></TableHeader
           >
-          <div class="folds">
-            <Act
-              disabled={!groups.length}
-              onclick={() => (unfolded = unfolded.size ? new Set() : new Set(groups.map(({ key }) => key)))}
-              >{unfolded.size ? 'Fold all' : 'Unfold all'}</Act
-            >
-            {#if sorting}<Act onclick={() => (sorting = null)}>In the string’s order</Act>{/if}
-          </div></th
-        >
-        {#each sources as source (source.id)}
-          {@const now = ledger[source.id]}
-          <th>
-            <Act look="plain" onclick={() => onchoose(source)} title="Show how {source.name} is asked" class="name"
-              >{source.name}</Act
-            >
-            <LedgerHead {source} {now} />
-          </th>
-        {/each}
-      </tr>
-      <tr class="sub">
-        <td class="part"></td>
-        {#each sources as source (source.id)}
-          <td>
-            {#each [['al', 'alone', 'alone'], ['ch', 'if left out', 'change'], ['jd', 'misses · fits', 'misses']] as const as [name, words, what] (what)}
-              <Act
-                look="plain"
-                aria-pressed={sortedBy(source.id, what)}
-                aria-label="Sort by {words} at {source.name}"
-                onclick={() => sortBy(source.id, what)}
-                class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Act
-              >
-            {/each}
-          </td>
-        {/each}
-      </tr>
-    </thead>
-    <tbody>
-      {#each lines as line (line.key)}
-        {@const stands = standsOut(line)}
-        <tr class:inner={line.level > 1} data-stands={stands}>
-          <td class="part" style:padding-left="{(line.level - 1) * 22 + 10}px">
-            {#if line.isGroup}
-              <Act
-                look="plain"
-                aria-expanded={unfolded.has(line.key)}
-                aria-label="{unfolded.has(line.key) ? 'Fold' : 'Unfold'} {line.text.slice(0, 40)}"
-                onclick={() => toggle(line)}
-                class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Act
-              >
-            {:else}<span class="fold"></span>{/if}
-            {#if line.level === 1}<span style:color={partTint(line.part)}>{partGlyph(line.part)}</span>{/if}
-            {#if line.level === 1}
-              {@const name = nameOf(line)}
-              <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
-            {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
-            <PartWeight {line} {brought} />
-            {#if stands}<span class="stands {stands.replace(' ', '-')}">{outstanding[stands]}</span>{/if}
-          </td>
           {#each sources as source (source.id)}
-            {@const figures = line.figures[source.id]}
-            {@const seen = judgedWords(line, source, answers[source.id], reading())}
-            <td class="number">
-              {#if figures}
-                <span class="al"
-                  >{#if figures.alone}{about(figures.alone)}{:else}<span
-                      class="soft"
-                      title="It cannot be asked this alone: nothing in it can be searched there">not asked</span
-                    >{/if}</span
-                ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
-                    class="jd"
-                    title={seen.told}
-                    ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
-                    <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></span
-                  >{:else}<span class="jd"></span>{/if}
-              {/if}
-            </td>
+            {@const now = ledger[source.id]}
+            <TableHeader>
+              <Act look="plain" onclick={() => onchoose(source)} title="Show how {source.name} is asked" class="name"
+                >{source.name}</Act
+              >
+              <LedgerHead {source} {now} />
+            </TableHeader>
           {/each}
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+        </TableRow>
+        <TableRow class="sub">
+          <TableCell class="part"></TableCell>
+          {#each sources as source (source.id)}
+            <TableCell>
+              {#each [['al', 'alone', 'alone'], ['ch', 'if left out', 'change'], ['jd', 'misses · fits', 'misses']] as const as [name, words, what] (what)}
+                <Act
+                  look="plain"
+                  aria-pressed={sortedBy(source.id, what)}
+                  aria-label="Sort by {words} at {source.name}"
+                  onclick={() => sortBy(source.id, what)}
+                  class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Act
+                >
+              {/each}
+            </TableCell>
+          {/each}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {#each lines as line (line.key)}
+          {@const stands = standsOut(line)}
+          <TableRow class={line.level > 1 ? 'inner' : ''} data-stands={stands}>
+            <TableCell class="part" style="padding-left: {(line.level - 1) * 22 + 10}px">
+              {#if line.isGroup}
+                <Act
+                  look="plain"
+                  aria-expanded={unfolded.has(line.key)}
+                  aria-label="{unfolded.has(line.key) ? 'Fold' : 'Unfold'} {line.text.slice(0, 40)}"
+                  onclick={() => toggle(line)}
+                  class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Act
+                >
+              {:else}<span class="fold"></span>{/if}
+              {#if line.level === 1}<span style:color={partTint(line.part)}>{partGlyph(line.part)}</span>{/if}
+              {#if line.level === 1}
+                {@const name = nameOf(line)}
+                <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
+              {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
+              <PartWeight {line} {brought} />
+              {#if stands}<span class="stands {stands.replace(' ', '-')}">{outstanding[stands]}</span>{/if}
+            </TableCell>
+            {#each sources as source (source.id)}
+              {@const figures = line.figures[source.id]}
+              {@const seen = judgedWords(line, source, answers[source.id], reading())}
+              <TableCell class="number">
+                {#if figures}
+                  <span class="al"
+                    >{#if figures.alone}{about(figures.alone)}{:else}<span
+                        class="soft"
+                        title="It cannot be asked this alone: nothing in it can be searched there">not asked</span
+                      >{/if}</span
+                  ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
+                      class="jd"
+                      title={seen.told}
+                      ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
+                      <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></span
+                    >{:else}<span class="jd"></span>{/if}
+                {/if}
+              </TableCell>
+            {/each}
+          </TableRow>
+        {/each}
+      </TableBody>
+    </Table>
+  </div>
 </div>
 
 <style>
@@ -149,68 +152,68 @@
     overflow-x: auto;
     margin-top: 0;
   }
-  .stale td,
-  .stale .n {
+  .tabled :global(.stale td),
+  .tabled :global(.stale .n) {
     color: var(--soft);
     font-style: italic;
   }
-  th,
-  td {
+  .tabled :global(th),
+  .tabled :global(td) {
     padding-left: 6px;
     padding-right: 4px;
   }
-  th {
+  .tabled :global(th) {
     min-width: 200px;
     padding-top: 5px;
     padding-bottom: 5px;
   }
-  td {
+  .tabled :global(td) {
     padding-top: 3px;
     padding-bottom: 3px;
   }
-  th.first {
+  .tabled :global(th.first) {
     width: 21%;
     min-width: 262px;
     border-left: 0;
   }
-  th :global(.name) {
+  .tabled :global(th .name) {
     display: block;
     font-weight: 600;
   }
-  th :global(.name) {
+  .tabled :global(th .name) {
     text-decoration: underline dotted;
     text-underline-offset: 3px;
   }
-  .sub td {
+  .tabled :global(.sub td) {
     padding-top: 2px;
     padding-bottom: 2px;
     font-size: 11.5px;
     color: var(--soft);
   }
-  .sub :global(.act.bx--btn) {
+  .tabled :global(.sub .act.bx--btn) {
     font-weight: 400;
     font-size: 11.5px;
     color: var(--soft);
   }
-  .sub :global(.jd) {
+  .tabled :global(.sub .jd) {
     padding-left: 4px;
     min-width: 0;
     text-align: left;
   }
-  .sub :global([aria-pressed='true']) {
+  .tabled :global(.sub [aria-pressed='true']) {
     color: var(--accent);
     font-weight: 600;
   }
-  .part {
+  .tabled :global(.part) {
     border-left: 0;
     max-width: 290px;
     overflow: hidden;
     text-overflow: ellipsis;
   }
-  .part {
+  .tabled :global(.part) {
     white-space: nowrap;
   }
-  .part .mono {
+  .tabled :global(.part .mono) {
     font-size: 12.5px;
     display: inline-block;
     max-width: 220px;
@@ -219,18 +222,18 @@
     white-space: nowrap;
     vertical-align: bottom;
   }
-  .part:has(.stands) .mono {
+  .tabled :global(.part:has(.stands) .mono) {
     max-width: 110px;
   }
   .al,
-  .sub :global(.al) {
+  .tabled :global(.sub .al) {
     display: inline-block;
     width: 64px;
     text-align: right;
     white-space: nowrap;
   }
   .ch,
-  .sub :global(.ch) {
+  .tabled :global(.sub .ch) {
     display: inline-block;
     box-sizing: border-box;
     width: 82px;
@@ -246,10 +249,10 @@
     font-size: 12px;
     white-space: nowrap;
   }
-  td {
+  .tabled :global(td) {
     white-space: nowrap;
   }
-  .inner td {
+  .tabled :global(.inner td) {
     font-size: 12.5px;
     padding-top: 2px;
     padding-bottom: 2px;

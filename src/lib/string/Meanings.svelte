@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { reading } from '$lib/frame/certain-only';
@@ -63,34 +64,43 @@
           >in {count(people)} of the profiles shown{#if people > told}; {count(people - told)} do not tell what it means{/if}</span
         >
       </h3>
-      <table class="board" aria-label="Meanings of {word}">
-        <thead><tr><th>Meaning</th><th>Share</th><th>If only this is wanted</th></tr></thead>
-        <tbody>
-          {#each senses as sense (sense.name)}
-            <tr>
-              <td>{sense.name}</td>
-              <td class="number"
-                >{people ? percent(sense.people / people) : '–'}
-                <span class="soft">{people ? percentRange(sense.interval) : ''}, {count(sense.people)}</span></td
-              >
-              <td class="changes">
-                {#each sense.changes as change (change.how)}
-                  <div>
-                    <Act aria-label="{says[change.how]}: {word} as {sense.name}" onclick={() => ontake(change.text)}
-                      >{says[change.how]}</Act
-                    >
-                    <span class="soft"
-                      >{about(answer.estimated[reading()])} → {about(change.estimated[reading()])}; {count(
-                        change.othersLeft
-                      )} of other meanings stay; {losing(sense.people, change)}</span
-                    >
-                  </div>
-                {/each}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <div class="tabled">
+        <Table aria-label="Meanings of {word}">
+          <TableHead
+            ><TableRow
+              ><TableHeader>Meaning</TableHeader><TableHeader>Share</TableHeader><TableHeader
+                >If only this is wanted</TableHeader
+              ></TableRow
+            ></TableHead
+          >
+          <TableBody>
+            {#each senses as sense (sense.name)}
+              <TableRow>
+                <TableCell>{sense.name}</TableCell>
+                <TableCell class="number"
+                  >{people ? percent(sense.people / people) : '–'}
+                  <span class="soft">{people ? percentRange(sense.interval) : ''}, {count(sense.people)}</span
+                  ></TableCell
+                >
+                <TableCell class="changes">
+                  {#each sense.changes as change (change.how)}
+                    <div>
+                      <Act aria-label="{says[change.how]}: {word} as {sense.name}" onclick={() => ontake(change.text)}
+                        >{says[change.how]}</Act
+                      >
+                      <span class="soft"
+                        >{about(answer.estimated[reading()])} → {about(change.estimated[reading()])}; {count(
+                          change.othersLeft
+                        )} of other meanings stay; {losing(sense.people, change)}</span
+                      >
+                    </div>
+                  {/each}
+                </TableCell>
+              </TableRow>
+            {/each}
+          </TableBody>
+        </Table>
+      </div>
     {:else}
       <p>No word of this string is known to have several meanings by itself.</p>
     {/each}
@@ -117,17 +127,17 @@
     margin: 8px 0 2px;
     font-size: 13px;
   }
-  td {
+  .tabled :global(td) {
     padding: 3px 10px;
     vertical-align: top;
   }
-  .changes div {
+  .tabled :global(.changes div) {
     display: flex;
     gap: 10px;
     align-items: baseline;
     margin-bottom: 2px;
   }
-  .changes :global(.act.bx--btn) {
+  .tabled :global(.changes .act.bx--btn) {
     padding: 1px 8px;
     white-space: nowrap;
   }

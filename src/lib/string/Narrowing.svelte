@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { scaleLog, scalePoint } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
@@ -68,51 +69,55 @@
     <Act onclick={() => onorder(parts.map((_, i) => i))}>The string’s order</Act>
   </header>
   <div class="both">
-    <table class="board" aria-label="Count after each part">
-      <thead>
-        <tr
-          ><th>After</th>{#each sources as source (source.id)}<th>{source.name}</th>{/each}<th>Order</th></tr
-        >
-      </thead>
-      <tbody>
-        <tr>
-          <td class="soft">everybody</td>
-          {#each sources as source (source.id)}<td class="number"
-              >{source.people === null ? '' : count(source.people)}</td
-            >{/each}<td></td>
-        </tr>
-        {#each order as part, i (part)}
-          <tr>
-            <td class="part"
-              ><span style:color={partTint(part)}>{partGlyph(part)}</span>
-              <span class="mono">{parts[part] ? print(parts[part].query) : ''}</span></td
-            >
-            {#each sources as source (source.id)}
-              {@const step = answers[source.id]?.narrowing[i]}
-              <td class="number">
-                {#if step?.part !== part}–{:else if step.estimated}
-                  {@const estimated = step.estimated[reading()]}
-                  {#if i === order.length - 1}
-                    <Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure>
-                  {:else}{about(estimated)}{/if}
-                {:else}<span class="soft" title="It cannot be asked the first parts alone">cannot be asked</span>{/if}
-              </td>
-            {/each}
-            <td class="moves">
-              <Act look="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}
-                >↑</Act
+    <div class="tabled">
+      <Table aria-label="Count after each part">
+        <TableHead>
+          <TableRow
+            ><TableHeader>After</TableHeader>{#each sources as source (source.id)}<TableHeader
+                >{source.name}</TableHeader
+              >{/each}<TableHeader>Order</TableHeader></TableRow
+          >
+        </TableHead>
+        <TableBody>
+          <TableRow>
+            <TableCell class="soft">everybody</TableCell>
+            {#each sources as source (source.id)}<TableCell class="number"
+                >{source.people === null ? '' : count(source.people)}</TableCell
+              >{/each}<TableCell></TableCell>
+          </TableRow>
+          {#each order as part, i (part)}
+            <TableRow>
+              <TableCell class="part"
+                ><span style:color={partTint(part)}>{partGlyph(part)}</span>
+                <span class="mono">{parts[part] ? print(parts[part].query) : ''}</span></TableCell
               >
-              <Act
-                look="plain"
-                disabled={i === order.length - 1}
-                aria-label="Move part {part + 1} down"
-                onclick={() => move(i, 1)}>↓</Act
-              >
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+              {#each sources as source (source.id)}
+                {@const step = answers[source.id]?.narrowing[i]}
+                <TableCell class="number">
+                  {#if step?.part !== part}–{:else if step.estimated}
+                    {@const estimated = step.estimated[reading()]}
+                    {#if i === order.length - 1}
+                      <Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure>
+                    {:else}{about(estimated)}{/if}
+                  {:else}<span class="soft" title="It cannot be asked the first parts alone">cannot be asked</span>{/if}
+                </TableCell>
+              {/each}
+              <TableCell class="moves">
+                <Act look="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}
+                  >↑</Act
+                >
+                <Act
+                  look="plain"
+                  disabled={i === order.length - 1}
+                  aria-label="Move part {part + 1} down"
+                  onclick={() => move(i, 1)}>↓</Act
+                >
+              </TableCell>
+            </TableRow>
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
     <svg viewBox="0 0 {width} {height}" role="img" aria-label="Chart of the same figures on a logarithmic scale">
       {#each ticks as tick (tick)}
         <line x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} class="grid" />
@@ -153,18 +158,18 @@
     align-items: start;
     margin-top: 8px;
   }
-  td,
-  th {
+  .tabled :global(td),
+  .tabled :global(th) {
     padding: 3px 8px;
     font-size: 12.5px;
   }
-  .part {
+  .tabled :global(.part) {
     max-width: 190px;
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
   }
-  .moves {
+  .tabled :global(.moves) {
     white-space: nowrap;
   }
   svg {

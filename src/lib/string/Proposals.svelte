@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import { call } from '$lib/api/call';
@@ -66,7 +67,7 @@
 
 {#snippet effects(list: readonly Effect[])}
   {#each list as effect (effect.sourceId)}
-    <td class="number">
+    <TableCell class="number">
       <div>
         <Figure name="estimated" value={effect.before[reading()].middle} source={effect.sourceId}
           >{about(effect.before[reading()])}</Figure
@@ -80,7 +81,7 @@
           {#if effect.come.fits + effect.come.misses}<br />{effect.come.fits} fits and {effect.come.misses} misses come{/if}
         {:else}nothing changes{/if}
       </div>
-    </td>
+    </TableCell>
   {/each}
 {/snippet}
 
@@ -103,66 +104,68 @@
     </p>
   {:else}
     <div class="scroll">
-      <table class="board" class:stale={readFor !== text} aria-label="Proposals, best first">
-        <thead>
-          <tr>
-            <th></th><th>Change</th>
-            {#each sources as source (source.id)}<th>{source.name}</th>{/each}
-            <th></th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each proposals as proposal (proposal.says)}
-            <tr>
-              <td
-                ><Tick
-                  label="Choose: {proposal.says}"
-                  hideLabel
-                  checked={chosen.has(proposal.says)}
-                  ontick={() => choose(proposal.says)}
-                /></td
-              >
-              <td
-                ><b>{proposal.says}</b>
-                {#if proposal.costly}<div class="costly">
-                    may lose more than a few fits: look at who goes first
-                  </div>{/if}
-              </td>
-              {@render effects(proposal.effects)}
-              <td class="acts">
-                <Act
-                  aria-label="Who goes? {proposal.says}"
-                  onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</Act
+      <div class="tabled">
+        <Table class={readFor !== text ? 'stale' : ''} aria-label="Proposals, best first">
+          <TableHead>
+            <TableRow>
+              <TableHeader></TableHeader><TableHeader>Change</TableHeader>
+              {#each sources as source (source.id)}<TableHeader>{source.name}</TableHeader>{/each}
+              <TableHeader></TableHeader>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {#each proposals as proposal (proposal.says)}
+              <TableRow>
+                <TableCell
+                  ><Tick
+                    label="Choose: {proposal.says}"
+                    hideLabel
+                    checked={chosen.has(proposal.says)}
+                    ontick={() => choose(proposal.says)}
+                  /></TableCell
                 >
-                <Act
-                  disabled={readFor !== text}
-                  aria-label="Take: {proposal.says}"
-                  onclick={() => ontake(proposal.text, proposal.says)}>Take</Act
-                >
-              </td>
-            </tr>
-          {/each}
-          {#if joint}
-            <tr class="joint">
-              <td></td>
-              <td><b>The {taken.length} chosen together</b></td>
-              {@render effects(joint.effects)}
-              <td class="acts">
-                <Act
-                  aria-label="Who goes? All chosen"
-                  onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</Act
-                >
-                <Act
-                  look="main"
-                  disabled={readFor !== text}
-                  aria-label="Take all chosen"
-                  onclick={() => ontake(joint!.text, allTogether)}>Take all</Act
-                >
-              </td>
-            </tr>
-          {/if}
-        </tbody>
-      </table>
+                <TableCell
+                  ><b>{proposal.says}</b>
+                  {#if proposal.costly}<div class="costly">
+                      may lose more than a few fits: look at who goes first
+                    </div>{/if}
+                </TableCell>
+                {@render effects(proposal.effects)}
+                <TableCell class="acts">
+                  <Act
+                    aria-label="Who goes? {proposal.says}"
+                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</Act
+                  >
+                  <Act
+                    disabled={readFor !== text}
+                    aria-label="Take: {proposal.says}"
+                    onclick={() => ontake(proposal.text, proposal.says)}>Take</Act
+                  >
+                </TableCell>
+              </TableRow>
+            {/each}
+            {#if joint}
+              <TableRow class="joint">
+                <TableCell></TableCell>
+                <TableCell><b>The {taken.length} chosen together</b></TableCell>
+                {@render effects(joint.effects)}
+                <TableCell class="acts">
+                  <Act
+                    aria-label="Who goes? All chosen"
+                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</Act
+                  >
+                  <Act
+                    look="main"
+                    disabled={readFor !== text}
+                    aria-label="Take all chosen"
+                    onclick={() => ontake(joint!.text, allTogether)}>Take all</Act
+                  >
+                </TableCell>
+              </TableRow>
+            {/if}
+          </TableBody>
+        </Table>
+      </div>
     </div>
   {/if}
   {#if looking}
@@ -197,11 +200,11 @@
     overflow: auto;
     max-height: 420px;
   }
-  .stale {
+  .tabled :global(.stale) {
     color: var(--soft);
   }
-  td,
-  th {
+  .tabled :global(td),
+  .tabled :global(th) {
     padding: 4px 10px;
     font-size: 12.5px;
     vertical-align: top;
@@ -211,13 +214,13 @@
   .loses {
     color: var(--warm);
   }
-  .acts {
+  .tabled :global(.acts) {
     white-space: nowrap;
   }
-  .acts :global(.act.bx--btn) {
+  .tabled :global(.acts .act.bx--btn) {
     padding: 1px 8px;
   }
-  .joint {
+  .tabled :global(.joint) {
     background: var(--accent-2);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { percent } from '$lib/marks/format';
   import type { Person } from '$core/people';
@@ -25,20 +26,31 @@
 
 <section class="sheet" aria-label="Why misses came">
   <h2>Why the {misses.length === 1 ? 'one miss' : `${misses.length} misses`} came</h2>
-  <table class="board" aria-label="Terms and fields that brought misses">
-    <thead><tr><th>Term</th><th>found in</th><th>Misses</th><th>Fits</th></tr></thead>
-    <tbody>
-      {#each causes.slice(0, 8) as { part, term, field, people } (`${part} ${term} ${field}`)}
-        {@const good = ofFits.get(`${term} ${field}`) ?? 0}
-        <tr>
-          <td><span style:color={partTint(part)}>{partGlyph(part)}</span> <span class="mono">{term}</span></td>
-          <td>{fieldWords[field] ?? field}</td>
-          <td class="number">{people} <span class="soft">{percent(people / misses.length)}</span></td>
-          <td class="number">{good} <span class="soft">{fits.length ? percent(good / fits.length) : '–'}</span></td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <div class="tabled">
+    <Table aria-label="Terms and fields that brought misses">
+      <TableHead
+        ><TableRow
+          ><TableHeader>Term</TableHeader><TableHeader>found in</TableHeader><TableHeader>Misses</TableHeader
+          ><TableHeader>Fits</TableHeader></TableRow
+        ></TableHead
+      >
+      <TableBody>
+        {#each causes.slice(0, 8) as { part, term, field, people } (`${part} ${term} ${field}`)}
+          {@const good = ofFits.get(`${term} ${field}`) ?? 0}
+          <TableRow>
+            <TableCell
+              ><span style:color={partTint(part)}>{partGlyph(part)}</span> <span class="mono">{term}</span></TableCell
+            >
+            <TableCell>{fieldWords[field] ?? field}</TableCell>
+            <TableCell class="number">{people} <span class="soft">{percent(people / misses.length)}</span></TableCell>
+            <TableCell class="number"
+              >{good} <span class="soft">{fits.length ? percent(good / fits.length) : '–'}</span></TableCell
+            >
+          </TableRow>
+        {/each}
+      </TableBody>
+    </Table>
+  </div>
   <p class="soft"><a href={proposalsPath}>What would keep them away</a>, measured before it is taken.</p>
 </section>
 
@@ -50,7 +62,7 @@
     display: grid;
     gap: 8px;
   }
-  td {
+  .tabled :global(td) {
     padding: 3px 10px;
   }
 </style>

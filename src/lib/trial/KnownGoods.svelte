@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
   import { call } from '$lib/api/call';
   import type { Answer } from '$api';
 
@@ -28,33 +29,35 @@
   <section class="sheet" aria-label="Known-goods here">
     <h2>Known-goods</h2>
     <p>{there} of {known.length} are in {source.name}; this string finds {found} of them.</p>
-    <table class="board" aria-label="Known-goods not found">
-      <tbody>
-        {#each known.filter(({ explanation }) => !explanation?.found) as one (one.id)}
-          <tr>
-            <td
-              >{one.name}
-              <div class="soft">{one.company}</div></td
-            >
-            <td>
-              {#if !one.person}not in {source.name}
-              {:else if one.explanation?.letIn}
-                to let them in: {one.explanation.letIn.says.join('; ')}
-              {:else}no single change lets them in{/if}
-            </td>
-            <td class="soft"
-              >{one.explanation?.parts
-                .filter(({ met }) => !met)
-                .map(
-                  ({ part, untold }) =>
-                    `part ${part + 1} fails${untold.length ? ` (${untold.join(', ')} not told)` : ''}`
-                )
-                .join(', ') ?? ''}</td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <div class="tabled">
+      <Table aria-label="Known-goods not found">
+        <TableBody>
+          {#each known.filter(({ explanation }) => !explanation?.found) as one (one.id)}
+            <TableRow>
+              <TableCell
+                >{one.name}
+                <div class="soft">{one.company}</div></TableCell
+              >
+              <TableCell>
+                {#if !one.person}not in {source.name}
+                {:else if one.explanation?.letIn}
+                  to let them in: {one.explanation.letIn.says.join('; ')}
+                {:else}no single change lets them in{/if}
+              </TableCell>
+              <TableCell class="soft"
+                >{one.explanation?.parts
+                  .filter(({ met }) => !met)
+                  .map(
+                    ({ part, untold }) =>
+                      `part ${part + 1} fails${untold.length ? ` (${untold.join(', ')} not told)` : ''}`
+                  )
+                  .join(', ') ?? ''}</TableCell
+              >
+            </TableRow>
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
     <p class="soft"><a href={stringPath}>Change the string</a></p>
   </section>
 {/if}
@@ -67,7 +70,7 @@
     display: grid;
     gap: 8px;
   }
-  td {
+  .tabled :global(td) {
     padding: 3px 10px;
   }
 </style>

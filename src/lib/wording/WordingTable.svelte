@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -91,7 +92,7 @@
     last = index;
     chosen = next;
   }
-  let body: HTMLTableSectionElement;
+  let box: HTMLElement;
   function keys(event: KeyboardEvent, index: number) {
     if ((event.target as HTMLElement).closest('input, button')) return;
     const here = targets.length ? targets : [shown[index]!.text];
@@ -99,7 +100,7 @@
     if (step !== undefined) {
       const to = Math.max(0, Math.min(shown.length - 1, index + step));
       if (event.shiftKey) choose(to, event);
-      body.querySelectorAll<HTMLElement>('tr')[to]?.focus();
+      box.querySelectorAll<HTMLElement>('tbody tr')[to]?.focus();
     } else if (event.key === ' ') choose(index, event);
     else if (event.key === 'Enter') act((texts) => onuse(texts, true), here);
     else if (event.key.toLowerCase() === 's') act((texts) => onuse(texts, false), here);
@@ -142,73 +143,80 @@
 </div>
 
 <div class="scroll">
-  <table class="board" aria-label="Wordings">
-    <thead>
-      <tr>
-        <th class="tick"><span class="visually-hidden">Chosen</span></th>
-        <th aria-sort={sorted('text')}><Act look="plain" onclick={() => sortBy('text')}>Wording</Act></th>
-        <th aria-sort={sorted('why')}><Act look="plain" onclick={() => sortBy('why')}>Why</Act></th>
-        {#each sources as source (source.id)}
-          <th class="count" aria-sort={sorted(source.id)}
-            ><Act look="plain" onclick={() => sortBy(source.id)}>{source.name}</Act></th
+  <div class="tabled" bind:this={box}>
+    <Table aria-label="Wordings">
+      <TableHead>
+        <TableRow>
+          <TableHeader class="tick"><span class="visually-hidden">Chosen</span></TableHeader>
+          <TableHeader aria-sort={sorted('text')}
+            ><Act look="plain" onclick={() => sortBy('text')}>Wording</Act></TableHeader
+          >
+          <TableHeader aria-sort={sorted('why')}><Act look="plain" onclick={() => sortBy('why')}>Why</Act></TableHeader>
+          {#each sources as source (source.id)}
+            <TableHeader class="count" aria-sort={sorted(source.id)}
+              ><Act look="plain" onclick={() => sortBy(source.id)}>{source.name}</Act></TableHeader
+            >
+          {/each}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {#each shown as row, i (row.text)}
+          <TableRow
+            class="{row.state === 'set aside' || row.state === 'refused' ? 'aside' : ''} {row.state === 'proposed'
+              ? 'proposed'
+              : ''} {chosen.has(row.text) ? 'chosen' : ''}"
+            tabindex={i === Math.min(last, shown.length - 1) ? 0 : -1}
+            onfocus={() => (last = i)}
+            onkeydown={(event) => keys(event, i)}
+          >
+            <TableCell class="tick"
+              ><Tick
+                label="Choose {row.text}"
+                hideLabel
+                tabindex="-1"
+                checked={chosen.has(row.text)}
+                ontick={(_, event) => choose(i, event)}
+              /></TableCell
+            >
+            <TableCell>
+              {#if row.state === 'proposed' || row.state === 'refused'}
+                <Act tabindex="-1" aria-label="Take {row.text}" onclick={() => onuse([row.text], true)} class="take"
+                  >+</Act
+                >
+                <span class="mono">{written(row.text)}</span>
+              {:else}
+                <Tick
+                  label={written(row.text)}
+                  tabindex="-1"
+                  class="mono"
+                  checked={row.state === 'in use'}
+                  ontick={(on) => onuse([row.text], on)}
+                />
+              {/if}
+            </TableCell>
+            <TableCell class="why">
+              {row.nearness === 'same' ? `same meaning: ${row.why}` : row.why}
+              <span class="soft">{row.language}</span>
+              {#if row.coveredBy}<span class="note">free of cost: “{row.coveredBy}” finds them all</span>{/if}
+              {#if isIdle(row.text)}<span class="note warm">finds nobody in any source</span>{/if}
+              {#if row.state === 'proposed' && house.has(wordingName(row.text))}<span class="note"
+                  >{house.get(wordingName(row.text)) ? 'taken' : 'refused'} in another brief</span
+                >{/if}
+            </TableCell>
+            {#each sources as source (source.id)}
+              {@const count = counts[source.id]?.get(row.text)}
+              <TableCell class="count">{count === undefined ? '…' : count === null ? '–' : about(count)}</TableCell>
+            {/each}
+          </TableRow>
+        {:else}
+          <TableRow
+            ><TableCell class="soft" colspan={3 + sources.length}>Nothing here. Type or paste wordings above.</TableCell
+            ></TableRow
           >
         {/each}
-      </tr>
-    </thead>
-    <tbody bind:this={body}>
-      {#each shown as row, i (row.text)}
-        <tr
-          tabindex={i === Math.min(last, shown.length - 1) ? 0 : -1}
-          class:aside={row.state === 'set aside' || row.state === 'refused'}
-          class:proposed={row.state === 'proposed'}
-          class:chosen={chosen.has(row.text)}
-          onfocus={() => (last = i)}
-          onkeydown={(event) => keys(event, i)}
-        >
-          <td class="tick"
-            ><Tick
-              label="Choose {row.text}"
-              hideLabel
-              tabindex="-1"
-              checked={chosen.has(row.text)}
-              ontick={(_, event) => choose(i, event)}
-            /></td
-          >
-          <td>
-            {#if row.state === 'proposed' || row.state === 'refused'}
-              <Act tabindex="-1" aria-label="Take {row.text}" onclick={() => onuse([row.text], true)} class="take"
-                >+</Act
-              >
-              <span class="mono">{written(row.text)}</span>
-            {:else}
-              <Tick
-                label={written(row.text)}
-                tabindex="-1"
-                class="mono"
-                checked={row.state === 'in use'}
-                ontick={(on) => onuse([row.text], on)}
-              />
-            {/if}
-          </td>
-          <td class="why">
-            {row.nearness === 'same' ? `same meaning: ${row.why}` : row.why}
-            <span class="soft">{row.language}</span>
-            {#if row.coveredBy}<span class="note">free of cost: “{row.coveredBy}” finds them all</span>{/if}
-            {#if isIdle(row.text)}<span class="note warm">finds nobody in any source</span>{/if}
-            {#if row.state === 'proposed' && house.has(wordingName(row.text))}<span class="note"
-                >{house.get(wordingName(row.text)) ? 'taken' : 'refused'} in another brief</span
-              >{/if}
-          </td>
-          {#each sources as source (source.id)}
-            {@const count = counts[source.id]?.get(row.text)}
-            <td class="count">{count === undefined ? '…' : count === null ? '–' : about(count)}</td>
-          {/each}
-        </tr>
-      {:else}
-        <tr><td colspan={3 + sources.length} class="soft">Nothing here. Type or paste wordings above.</td></tr>
-      {/each}
-    </tbody>
-  </table>
+      </TableBody>
+    </Table>
+  </div>
 </div>
 
 <style>
@@ -227,31 +235,31 @@
     max-height: 520px;
     overflow: auto;
   }
-  thead th {
+  .tabled :global(thead th) {
     position: sticky;
     top: 0;
     background: var(--sheet);
     z-index: 1;
     border-bottom: 1px solid var(--line);
   }
-  th :global(.act.bx--btn) {
+  .tabled :global(th .act.bx--btn) {
     font-weight: 600;
   }
-  [aria-sort='ascending'] :global(.act.bx--btn::after) {
+  .tabled :global([aria-sort='ascending'] .act.bx--btn::after) {
     content: ' ↑';
   }
-  [aria-sort='descending'] :global(.act.bx--btn::after) {
+  .tabled :global([aria-sort='descending'] .act.bx--btn::after) {
     content: ' ↓';
   }
-  td {
+  .tabled :global(td) {
     font-size: 13px;
     padding: 3px 10px;
   }
-  .tick {
+  .tabled :global(.tick) {
     width: 22px;
     border-left: 0;
   }
-  .count {
+  .tabled :global(.count) {
     text-align: right;
     width: 90px;
     white-space: nowrap;
@@ -259,14 +267,14 @@
   div :global(.take) {
     padding: 0 7px;
   }
-  .aside .mono {
+  .tabled :global(.aside .mono) {
     color: var(--soft);
     text-decoration: line-through;
   }
-  .proposed {
+  .tabled :global(.proposed) {
     background: var(--sheet-2);
   }
-  .chosen {
+  .tabled :global(.chosen) {
     background: var(--accent-2);
   }
   .note {

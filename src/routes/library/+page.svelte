@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -99,37 +100,44 @@
       aria-label="Find a set or a wording"
       bind:value={filter}
     />
-    <table class="board" aria-label="Word sets">
-      <thead><tr><th>Set</th><th>Wordings</th><th>Used in</th></tr></thead>
-      <tbody>
-        {#each shown as set (set.name)}
-          <tr aria-current={set.name === openName ? 'true' : undefined}>
-            <td>
-              <Act look="plain" onclick={() => open(set.name)} class="name mono">@{set.name}</Act>
-              <div class="soft">
-                {set.kind === 'unwanted' ? 'to exclude' : 'wanted'}{set.note ? ` · ${set.note}` : ''}
-              </div>
-            </td>
-            <td>
-              {count(set.wordings.length)}
-              <div class="soft few">{set.wordings.slice(0, 5).join(', ')}{set.wordings.length > 5 ? ' …' : ''}</div>
-            </td>
-            <td>
-              {#each set.usedIn as brief (brief.id)}<a href={briefPath(brief.id, 'string')}>{brief.name}</a><br
-                />{:else}<span class="soft">no string</span>{/each}
-            </td>
-          </tr>
-        {:else}
-          <tr
-            ><td colspan="3" class="soft"
-              >{filter
-                ? 'No set and no wording has this in it.'
-                : 'Nothing yet. Make a set here, keep one from the tree of a string, or import a file.'}</td
-            ></tr
-          >
-        {/each}
-      </tbody>
-    </table>
+    <div class="tabled">
+      <Table aria-label="Word sets">
+        <TableHead
+          ><TableRow
+            ><TableHeader>Set</TableHeader><TableHeader>Wordings</TableHeader><TableHeader>Used in</TableHeader
+            ></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each shown as set (set.name)}
+            <TableRow aria-current={set.name === openName ? 'true' : undefined}>
+              <TableCell>
+                <Act look="plain" onclick={() => open(set.name)} class="name mono">@{set.name}</Act>
+                <div class="soft">
+                  {set.kind === 'unwanted' ? 'to exclude' : 'wanted'}{set.note ? ` · ${set.note}` : ''}
+                </div>
+              </TableCell>
+              <TableCell>
+                {count(set.wordings.length)}
+                <div class="soft few">{set.wordings.slice(0, 5).join(', ')}{set.wordings.length > 5 ? ' …' : ''}</div>
+              </TableCell>
+              <TableCell>
+                {#each set.usedIn as brief (brief.id)}<a href={briefPath(brief.id, 'string')}>{brief.name}</a><br
+                  />{:else}<span class="soft">no string</span>{/each}
+              </TableCell>
+            </TableRow>
+          {:else}
+            <TableRow
+              ><TableCell class="soft" colspan={3}
+                >{filter
+                  ? 'No set and no wording has this in it.'
+                  : 'Nothing yet. Make a set here, keep one from the tree of a string, or import a file.'}</TableCell
+              ></TableRow
+            >
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
   </div>
   {#if openName !== null}
     {#key `${openName} ${opened?.revision}`}
@@ -164,10 +172,10 @@
     font-weight: 600;
     color: var(--accent);
   }
-  tr[aria-current] {
+  .tabled :global(tr[aria-current]) {
     background: var(--accent-2);
   }
-  td {
+  .tabled :global(td) {
     font-size: 13px;
   }
   .few {

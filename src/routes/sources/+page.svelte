@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -107,38 +108,47 @@
 <Refused problem={refused} />
 
 <div class="grid">
-  <table class="board">
-    <thead><tr><th>Source</th><th>People</th><th>How it is asked</th><th>How it counts</th><th>State</th></tr></thead>
-    <tbody>
-      {#each data.sources as source (source.id)}
-        <tr>
-          <td class="who"
-            ><a href="/sources/{source.id}"><b>{source.name}</b></a>
-            <div class="soft">{kinds[source.kind]}</div></td
-          >
-          <td>{source.kind === 'by-hand' ? '–' : source.people === null ? '…' : count(source.people)}</td>
-          <td>{asking(source.sheet)}</td>
-          <td>{counting(source.sheet)}</td>
-          <td
-            >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Act onclick={() => (deleting = source)}
-                >Delete</Act
-              >{/if}
-            {#if source.faults}
-              <Fold title="Faults ({Object.values(source.faults).filter(Boolean).length} on)">
-                {#each Object.entries(faultWords) as [fault, words] (fault)}
-                  <Tick
-                    label={words}
-                    checked={source.faults[fault as keyof typeof faultWords]}
-                    ontick={(on) => switchFault(source, fault as keyof typeof faultWords, on)}
-                  />
-                {/each}
-              </Fold>
-            {/if}</td
-          >
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <div class="tabled">
+    <Table>
+      <TableHead
+        ><TableRow
+          ><TableHeader>Source</TableHeader><TableHeader>People</TableHeader><TableHeader>How it is asked</TableHeader
+          ><TableHeader>How it counts</TableHeader><TableHeader>State</TableHeader></TableRow
+        ></TableHead
+      >
+      <TableBody>
+        {#each data.sources as source (source.id)}
+          <TableRow>
+            <TableCell class="who"
+              ><a href="/sources/{source.id}"><b>{source.name}</b></a>
+              <div class="soft">{kinds[source.kind]}</div></TableCell
+            >
+            <TableCell
+              >{source.kind === 'by-hand' ? '–' : source.people === null ? '…' : count(source.people)}</TableCell
+            >
+            <TableCell>{asking(source.sheet)}</TableCell>
+            <TableCell>{counting(source.sheet)}</TableCell>
+            <TableCell
+              >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Act onclick={() => (deleting = source)}
+                  >Delete</Act
+                >{/if}
+              {#if source.faults}
+                <Fold title="Faults ({Object.values(source.faults).filter(Boolean).length} on)">
+                  {#each Object.entries(faultWords) as [fault, words] (fault)}
+                    <Tick
+                      label={words}
+                      checked={source.faults[fault as keyof typeof faultWords]}
+                      ontick={(on) => switchFault(source, fault as keyof typeof faultWords, on)}
+                    />
+                  {/each}
+                </Fold>
+              {/if}</TableCell
+            >
+          </TableRow>
+        {/each}
+      </TableBody>
+    </Table>
+  </div>
   <section class="sheet own" aria-label="Add a place that you run by hand">
     <h2>A place that you run by hand</h2>
     <p class="soft">
@@ -190,11 +200,11 @@
     display: grid;
     gap: 14px;
   }
-  .who {
+  .tabled :global(.who) {
     white-space: nowrap;
     border-left: 0;
   }
-  td {
+  .tabled :global(td) {
     font-size: 13px;
   }
 </style>
