@@ -87,6 +87,9 @@ export async function api<T = unknown>(method: string, path: string, body?: unkn
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
+/** Opens what is folded. */
+export const unfold = (page: Page, title: string) => page.getByRole('button', { name: title, exact: true }).click();
+
 /** Replaces what stands in the string editor. */
 export async function writeString(page: Page, text: string): Promise<void> {
   await page.locator('.cm-content').click();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { api, expectAccessible, stringText, useBrowser, writeString } from './browser';
+import { api, expectAccessible, stringText, unfold, useBrowser, writeString } from './browser';
 
 const { open } = useBrowser();
 
@@ -46,9 +46,30 @@ describe('the persona', () => {
     await page.getByText('All kept').waitFor();
   });
 
+  it('begins with six questions for whoever does not know yet whom to look for', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Six' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByRole('button', { name: 'Six questions' }).click();
+    const asked = page.getByRole('region', { name: 'Six questions' });
+    await asked.getByLabel('1. What is sold?').fill('Combi ovens');
+    await asked.getByLabel('3. Whose day does that trouble spoil?').fill('Head of Catering');
+    await asked.getByLabel('4. Who signs?').fill('At hotels in Portugal, 50 to 200 staff');
+    await asked.getByLabel('5. Which firms cannot use it?').fill('food trucks');
+    await asked.getByLabel('6. Who is served already?').fill('Casa Serrana, Monte Claro Lda');
+    await asked.getByRole('checkbox', { name: 'Accept firm to leave out Monte Claro Lda' }).waitFor();
+    await expectAccessible(page);
+    await asked.getByRole('button', { name: /^Take \d+ facts into the persona$/ }).click();
+    await page.getByText('All kept').waitFor();
+    expect(await page.getByLabel('Titles wanted').inputValue()).toBe('Head of Catering');
+    expect(await page.getByLabel('Firms to leave out').inputValue()).toBe('Casa Serrana\nMonte Claro Lda');
+    expect(await page.getByLabel('What is sold').inputValue()).toBe('combi ovens');
+    await page.getByRole('button', { name: 'Take Portugal out' }).waitFor();
+  });
+
   it('holds size bands with titles of their own, which become alternatives; a hand-edited string is never overwritten', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Bands' });
     const page = await open(`/briefs/${id}/persona`);
+    await unfold(page, 'Titles by size of firm');
     await page.getByRole('button', { name: 'Add a band' }).click();
     await page.getByLabel('Band 1 to').fill('49');
     await page.getByLabel('Titles of band 1').fill('Owner\nManaging Director');
@@ -154,6 +175,7 @@ describe('customers won', () => {
 
     await page.goto(`/briefs/${id}/persona`, { waitUntil: 'networkidle' });
     await page.getByLabel('Titles wanted').fill('Head of Quality');
+    await unfold(page, 'Industries, countries and people to leave out');
     await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).fill('86');
     await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).press('Enter');
     await page.getByRole('button', { name: 'Add those that ask consent first' }).click();

@@ -9,6 +9,7 @@ export * from './persona-from-text';
 export * from './part-name';
 export * from './persona-notes';
 export * from './rule-verdict';
+export * from './six-questions';
 export * from './take-facts';
 export * from './trace';
 export * from './word-set';

@@ -19,6 +19,7 @@ export const factKinds = [
   'revenue',
   'must have',
   'exclusion',
+  'firm left out',
   'offer'
 ] as const;
 export type FactKind = (typeof factKinds)[number];

@@ -9,7 +9,8 @@ const lists = {
   industry: 'industries',
   country: 'countries',
   'must have': 'mustHave',
-  exclusion: 'mustNot'
+  exclusion: 'mustNot',
+  'firm left out': 'notFirms'
 } as const;
 
 /** Whether a persona has a place for a fact: revenue is read and told, and no source here can be asked for it. */

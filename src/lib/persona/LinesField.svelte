@@ -5,11 +5,12 @@
     label: string;
     hint: string;
     lines: readonly string[];
+    /** Lines shown at least; it grows with what it holds, up to some more. */
     rows?: number;
     invalid?: string | undefined;
     onchange: (lines: string[]) => void;
   }
-  let { label, hint, lines, rows = 4, invalid, onchange }: Props = $props();
+  let { label, hint, lines, rows = 2, invalid, onchange }: Props = $props();
 
   const read = (written: string) =>
     written
@@ -28,7 +29,7 @@
 <TextArea
   labelText={label}
   helperText={hint}
-  {rows}
+  rows={Math.max(rows, Math.min(12, text.split('\n').length + 1))}
   value={text}
   invalid={invalid !== undefined}
   invalidText={invalid ?? ''}

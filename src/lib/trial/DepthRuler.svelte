@@ -31,6 +31,17 @@
   );
 
   let list: HTMLElement | undefined = $state();
+  /** The list is one stop of Tab: arrows go along it. */
+  function move(event: KeyboardEvent, from: number) {
+    const last = trial.sample.length - 1;
+    const to = { ArrowDown: from + 1, ArrowUp: from - 1, Home: 0, End: last }[event.key];
+    if (to === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const next = Math.max(0, Math.min(last, to));
+    onopen(next);
+    list?.querySelectorAll<HTMLElement>('button')[next]?.focus();
+  }
   $effect(() => {
     list?.querySelectorAll('button')[at]?.scrollIntoView({ block: 'nearest' });
   });
@@ -59,7 +70,12 @@
     <ol>
       {#each trial.sample as { person, verdict, rank, untold }, i (rank)}
         <li style:height="{row}px">
-          <button aria-current={i === at} onclick={() => onopen(i)}>
+          <button
+            aria-current={i === at}
+            tabindex={i === at ? 0 : -1}
+            onclick={() => onopen(i)}
+            onkeydown={(event) => move(event, i)}
+          >
             <span
               class="sign"
               style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}

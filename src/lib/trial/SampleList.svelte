@@ -2,23 +2,34 @@
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { count } from '$lib/marks/format';
+  import type { Query } from '$core/language';
+  import { matchingOf, type MatchingRules } from '$core/semantics';
   import type { Drawn } from './judging.svelte';
-  import { verdictsShown, told, type Shown, type Told } from './sample-filter';
+  import { causesByPerson, causesOffered, verdictsShown, told, type Shown, type Told } from './sample-filter';
 
   interface Props {
     briefId: string;
     sourceId: string;
     sample: readonly Drawn[];
+    /** The string that found them; null where it cannot be read any more. */
+    query: Query | null;
+    matching: MatchingRules;
     onjudged: () => void;
   }
-  let { briefId, sourceId, sample, onjudged }: Props = $props();
+  let { briefId, sourceId, sample, query, matching, onjudged }: Props = $props();
 
   let open = $state(false);
   let verdict: Shown = $state('all');
   let certainty: Told = $state('all');
+  let cause = $state('');
+  const found = $derived(
+    open && query ? causesByPerson(query, sample, matchingOf(matching)) : new Map<string, never>()
+  );
+  const causes = $derived(causesOffered(found));
   const people = $derived(
     sample
       .filter((one) => verdictsShown[verdict].holds(one) && told[certainty].holds(one))
+      .filter(({ person }) => !cause || found.get(person.id)?.includes(cause))
       .map((one) => ({ rank: one.rank, person: one.person, verdict: one.verdict, note: one.note?.text ?? '' }))
   );
 </script>
@@ -33,6 +44,12 @@
       <Pick label="Told" bind:value={certainty}>
         {#each Object.entries(told) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Pick>
+      {#if causes.length}
+        <Pick label="Came by" bind:value={cause}>
+          <option value="">any term</option>
+          {#each causes as { term, people } (term)}<option value={term}>{term} ({count(people)})</option>{/each}
+        </Pick>
+      {/if}
       <span class="soft">{count(people.length)} shown</span>
     </div>
     {#if open}

@@ -7,12 +7,15 @@
 
   interface Props {
     trial: Answer<'readTrial'>;
+    /** Where its people are read. */
+    href?: string | undefined;
     onstop: () => void;
     onresume: () => void;
   }
-  let { trial, onstop, onresume }: Props = $props();
+  let { trial, href, onstop, onresume }: Props = $props();
 
-  const { events, progress } = $derived(trial);
+  const progress = $derived(trial.progress);
+  const last = $derived(trial.events.at(-1));
   const words = {
     waiting: 'waits for its turn',
     running: 'is running',
@@ -22,15 +25,19 @@
   };
 </script>
 
-<section class="sheet" aria-label="How far version {trial.version} on {trial.sourceName} is">
+<div class="row" role="region" aria-label="How far version {trial.version} on {trial.sourceName} is">
   <p role="status">
-    <b>Version {trial.version} on {trial.sourceName} {words[trial.state]}.</b>
-    {progress.searchesDone} of {progress.searches} search{progress.searches === 1 ? '' : 'es'}, {count(progress.pages)} page{progress.pages ===
-    1
-      ? ''
-      : 's'}, {count(progress.rows)} rows so far{trial.spent
-      ? `, ${count(trial.spent.amount)} ${trial.spent.unit}s spent`
-      : ''}.
+    {#if href}<a {href}>Version {trial.version} on {trial.sourceName}</a>{:else}<b
+        >Version {trial.version} on {trial.sourceName}</b
+      >{/if}
+    <b>{words[trial.state]}.</b>
+    <span class="soft"
+      >{progress.searchesDone} of {progress.searches} search{progress.searches === 1 ? '' : 'es'}, {count(
+        progress.pages
+      )} page{progress.pages === 1 ? '' : 's'}, {count(progress.rows)} rows so far{trial.spent
+        ? `, ${count(trial.spent.amount)} ${trial.spent.unit}s spent`
+        : ''}{last ? `; last: search ${last.search + 1}, page ${last.page + 1}: ${last.what}` : ''}</span
+    >
     {trial.problem}
   </p>
   <ProgressBar
@@ -40,32 +47,20 @@
     labelText="Rows so far"
     hideLabel
   />
-  <div>
-    {#if isUnderWay(trial)}
-      <Act onclick={onstop}>Stop</Act>
-      <span class="soft">What has come is kept; it goes on from there, also after a restart.</span>
-    {:else}
-      <Act look="main" onclick={onresume}>Go on</Act>
-    {/if}
-  </div>
-  {#if events.length}
-    <ul aria-label="What went wrong on the way">
-      {#each events.slice(-5).reverse() as event, i (i)}
-        <li class="soft">search {event.search + 1}, page {event.page + 1}: {event.what}</li>
-      {/each}
-    </ul>
+  {#if isUnderWay(trial)}
+    <Act onclick={onstop}>Stop</Act>
+  {:else}
+    <Act look="main" onclick={onresume}>Go on</Act>
   {/if}
-</section>
+</div>
 
 <style>
-  section {
-    padding: 14px 18px;
+  .row {
     display: grid;
-    gap: 10px;
-    font-size: 14px;
-  }
-  ul {
+    grid-template-columns: 1fr 200px auto;
+    gap: 4px 14px;
+    align-items: center;
     font-size: 13px;
-    padding-left: 18px;
+    min-height: 30px;
   }
 </style>

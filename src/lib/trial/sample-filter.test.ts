@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { told, verdictsShown } from './sample-filter';
+import type { Person } from '$core/people';
+import { parse } from '$core/language';
+import { exactMatching } from '$core/semantics';
+import { causesByPerson, causesOffered, told, verdictsShown } from './sample-filter';
 
 const sample = [
   { verdict: null, untold: [] },
@@ -20,5 +23,24 @@ describe('a list of people drawn', () => {
     expect(places(told.certain.holds)).toEqual([0, 2, 3]);
     expect(places(told.possible.holds)).toEqual([1]);
     expect(places(told.all.holds)).toHaveLength(4);
+  });
+
+  it('is narrowed by the term somebody came by, the one that brought most first', () => {
+    const one = (id: string, title: string, skills: string[]): { person: Person } => ({
+      person: { id, name: id, jobs: [{ title, company: 'Brisk Foods' }], skills }
+    });
+    const { query } = parse('title:(chef OR cook) AND (oven OR hygiene)');
+    const causes = causesByPerson(
+      query!,
+      [one('a', 'Head Chef', ['oven']), one('b', 'Cook', ['oven', 'hygiene']), one('c', 'Chef', ['hygiene'])],
+      exactMatching
+    );
+    expect(causes.get('b')).toEqual(expect.arrayContaining(['title:cook', 'oven', 'hygiene']));
+    expect(causesOffered(causes).map(({ term, people }) => [term, people])).toEqual([
+      ['hygiene', 2],
+      ['oven', 2],
+      ['title:chef', 2],
+      ['title:cook', 1]
+    ]);
   });
 });

@@ -2,6 +2,7 @@
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
@@ -29,7 +30,8 @@
     type Origin,
     bandNotes,
     missingFrom,
-    takeFacts
+    takeFacts,
+    type BriefFact
   } from '$core/persona';
   import { parse } from '$core/language';
   import { ranks } from '$core/titles';
@@ -87,6 +89,16 @@
     const { query } = parse(data.draft.text);
     return query && traced(query, originsOf(persona.value, data.wording));
   });
+  /** What is used now and then is folded, unless it says something already. */
+  // svelte-ignore state_referenced_locally
+  const begun = persona.value;
+  const used = {
+    functions: begun.functions.length + begun.ranks.length > 0,
+    bands: begun.bands.length > 0,
+    facts: begun.facts.length > 0,
+    // svelte-ignore state_referenced_locally
+    leftOut: begun.notIndustries.length + begun.notCountries.length + data.contacted.body.length > 0
+  };
   const missing = $derived(persona.issues.length ? [] : missingFrom(persona.value));
 
   async function keepKnown(people: Person[]): Promise<boolean> {
@@ -100,7 +112,13 @@
     }
   }
 
-  let reading: 'text' | 'customers' | null = $state(null);
+  type Reader = 'six' | 'text' | 'customers';
+  let reading: Reader | null = $state(null);
+  const read = (what: Reader) => (reading = reading === what ? null : what);
+  function takeRead(facts: readonly BriefFact[]) {
+    persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
+    reading = null;
+  }
   let refused: unknown = $state(null);
   async function take(file: File) {
     refused = null;
@@ -115,25 +133,25 @@
 
 <div class="strip">
   <h1>Persona</h1>
-  <p class="soft">{describePersona(persona.value)}</p>
+  <span class="rest"></span>
   <KeptNotice document={persona} />
-  <Act aria-expanded={reading === 'text'} onclick={() => (reading = reading === 'text' ? null : 'text')}
-    >Read a written brief</Act
-  >
-  <Act aria-expanded={reading === 'customers'} onclick={() => (reading = reading === 'customers' ? null : 'customers')}
-    >From customers won</Act
-  >
+  <Act aria-expanded={reading === 'six'} onclick={() => read('six')}>Six questions</Act>
+  <Act aria-expanded={reading === 'text'} onclick={() => read('text')}>Read a written brief</Act>
+  <Act aria-expanded={reading === 'customers'} onclick={() => read('customers')}>From customers won</Act>
   <Act onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
     >Export JSON</Act
   >
   <FileButton label="Import JSON" accept={['.json']} onfile={take} />
 </div>
 <Refused problem={refused} />
-{#if missing.length}
-  <ul class="missing" aria-label="What is missing">
-    {#each missing as note (note)}<li>{note}</li>{/each}
-  </ul>
-{/if}
+<div class="said">
+  <p class="sentence" aria-label="The persona in a sentence">{describePersona(persona.value)}</p>
+  {#if missing.length}
+    <ul class="missing" aria-label="What is missing">
+      {#each missing as note (note)}<li>{note}</li>{/each}
+    </ul>
+  {/if}
+</div>
 {#if reading === 'customers'}
   {#await import('$lib/persona/CustomerReader.svelte') then { default: CustomerReader }}
     <CustomerReader
@@ -145,14 +163,11 @@
   {/await}
 {:else if reading === 'text'}
   {#await import('$lib/persona/BriefReader.svelte') then { default: BriefReader }}
-    <BriefReader
-      regions={data.regions}
-      ontake={(facts) => {
-        persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
-        reading = null;
-      }}
-      onclose={() => (reading = null)}
-    />
+    <BriefReader regions={data.regions} ontake={takeRead} onclose={() => (reading = null)} />
+  {/await}
+{:else if reading === 'six'}
+  {#await import('$lib/persona/GuidedStart.svelte') then { default: GuidedStart }}
+    <GuidedStart regions={data.regions} ontake={takeRead} onclose={() => (reading = null)} />
   {/await}
 {/if}
 
@@ -179,30 +194,32 @@
     <LinesField
       label="Titles wanted"
       hint="One a line. Each gets a word set of its own in the next step."
-      rows={6}
       lines={persona.value.titles}
       invalid={wrong('titles')}
       onchange={(lines) => set('titles', lines)}
     />
     {@render inString('titles')}
-    <LinesField
-      label="Functions"
-      hint="One a line, such as quality. Sources that know functions are asked for them."
-      rows={3}
-      lines={persona.value.functions}
-      invalid={wrong('functions')}
-      onchange={(lines) => set('functions', lines)}
-    />
-    {@render inString('functions')}
-    <ChoiceField
-      label="Ranks"
-      hint="Sources that know ranks are asked for them."
-      choices={rankChoices}
-      chosen={persona.value.ranks}
-      invalid={wrong('ranks')}
-      onchange={(chosen) => set('ranks', chosen)}
-    />
-    {@render inString('ranks')}
+    <Fold title="Functions and ranks" open={used.functions}>
+      <div class="folded">
+        <LinesField
+          label="Functions"
+          hint="One a line, such as quality. Sources that know functions are asked for them."
+          lines={persona.value.functions}
+          invalid={wrong('functions')}
+          onchange={(lines) => set('functions', lines)}
+        />
+        {@render inString('functions')}
+        <ChoiceField
+          label="Ranks"
+          hint="Sources that know ranks are asked for them."
+          choices={rankChoices}
+          chosen={persona.value.ranks}
+          invalid={wrong('ranks')}
+          onchange={(chosen) => set('ranks', chosen)}
+        />
+        {@render inString('ranks')}
+      </div>
+    </Fold>
   </section>
   <section class="sheet" aria-labelledby="firm">
     <h2 id="firm">What firm, and where</h2>
@@ -226,11 +243,15 @@
         Company size: {sizeProblem}{sizeProblem.endsWith('.') ? '' : '.'} Write digits, as in 51.
       </p>{/if}
     {@render inString('size')}
-    <SizeBands
-      bands={persona.value.bands}
-      notes={bandProblem ? [`A band: ${bandProblem}`] : bandNotes(persona.value)}
-      onchange={(bands) => set('bands', bands)}
-    />
+    <Fold title="Titles by size of firm" open={used.bands}>
+      <div class="folded">
+        <SizeBands
+          bands={persona.value.bands}
+          notes={bandProblem ? [`A band: ${bandProblem}`] : bandNotes(persona.value)}
+          onchange={(bands) => set('bands', bands)}
+        />
+      </div>
+    </Fold>
     <ChoiceField
       label="Countries"
       hint="Names or codes of ISO 3166-1."
@@ -253,15 +274,18 @@
       onchange={(chosen) => set('industries', chosen)}
     />
     {@render inString('industries')}
-    <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
-    {@render inString('facts')}
+    <Fold title="Other facts of the firm or the person" open={used.facts}>
+      <div class="folded">
+        <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
+        {@render inString('facts')}
+      </div>
+    </Fold>
   </section>
   <section class="sheet" aria-labelledby="words">
     <h2 id="words">Words, and who must not come</h2>
     <LinesField
       label="Must have one of"
       hint="One a line, anywhere in the profile."
-      rows={4}
       lines={persona.value.mustHave}
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
@@ -270,39 +294,41 @@
     <LinesField
       label="Firms to leave out"
       hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
-      rows={3}
       lines={persona.value.notFirms}
       invalid={wrong('notFirms')}
       onchange={(lines) => set('notFirms', lines)}
     />
     {@render inString('notFirms')}
-    <ChoiceField
-      label="Industries to leave out"
-      hint="Your own, for one: divisions of ISIC Rev. 4."
-      choices={industryChoices}
-      chosen={persona.value.notIndustries}
-      invalid={wrong('notIndustries')}
-      onchange={(chosen) => set('notIndustries', chosen)}
-    />
-    {@render inString('notIndustries')}
-    <ChoiceField
-      label="Countries to leave out"
-      hint="Names or codes of ISO 3166-1."
-      choices={countryChoices}
-      chosen={persona.value.notCountries}
-      invalid={wrong('notCountries')}
-      onchange={(chosen) => set('notCountries', chosen)}
-    />
-    {@render inString('notCountries')}
-    <p class="region">
-      <Act onclick={addConsent}>Add those that ask consent first</Act>
-      {data.consent.length} countries on <a href="/library/places">the list for all briefs</a>
-    </p>
-    <Contacted briefId={data.brief.id} kept={data.contacted} />
+    <Fold title="Industries, countries and people to leave out" open={used.leftOut}>
+      <div class="folded">
+        <ChoiceField
+          label="Industries to leave out"
+          hint="Your own, for one: divisions of ISIC Rev. 4."
+          choices={industryChoices}
+          chosen={persona.value.notIndustries}
+          invalid={wrong('notIndustries')}
+          onchange={(chosen) => set('notIndustries', chosen)}
+        />
+        {@render inString('notIndustries')}
+        <ChoiceField
+          label="Countries to leave out"
+          hint="Names or codes of ISO 3166-1."
+          choices={countryChoices}
+          chosen={persona.value.notCountries}
+          invalid={wrong('notCountries')}
+          onchange={(chosen) => set('notCountries', chosen)}
+        />
+        {@render inString('notCountries')}
+        <p class="region">
+          <Act onclick={addConsent}>Add those that ask consent first</Act>
+          {data.consent.length} countries on <a href="/library/places">the list for all briefs</a>
+        </p>
+        <Contacted briefId={data.brief.id} kept={data.contacted} />
+      </div>
+    </Fold>
     <LinesField
       label="Must not come"
       hint="One a line. Whoever has one of these is left out."
-      rows={4}
       lines={persona.value.mustNot}
       invalid={wrong('mustNot')}
       onchange={(lines) => set('mustNot', lines)}
@@ -341,11 +367,32 @@
   .in-string:empty {
     display: none;
   }
+  .rest {
+    flex: 1;
+  }
+  .said {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 24px;
+    align-items: baseline;
+    margin-bottom: 12px;
+  }
+  .sentence {
+    flex: 3 1 560px;
+    font-size: 17px;
+    font-weight: 300;
+    line-height: 1.35;
+  }
+  .folded {
+    display: grid;
+    gap: 12px;
+  }
   .missing {
+    flex: 1 1 300px;
     font-size: 13px;
     color: var(--soft);
     padding-left: 20px;
-    margin-bottom: 12px;
+    margin: 0;
   }
   .wrong {
     color: var(--warm);

@@ -7,7 +7,6 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { watchBrief } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
-  import { count } from '$lib/marks/format';
   import Causes from '$lib/trial/Causes.svelte';
   import DeleteTrial from '$lib/trial/DeleteTrial.svelte';
   import DepthRuler from '$lib/trial/DepthRuler.svelte';
@@ -45,6 +44,7 @@
   });
   $effect.pre(() => desk.followPlace());
 
+  const plainMatching = { stemming: null, diacritics: 'kept' } as const;
   let naming = $state(false);
   let verdicts: VerdictDesk | undefined = $state();
   let note: Note | undefined = $state();
@@ -156,26 +156,19 @@
       <Act onclick={() => kept.tryAgain()}>Try again</Act>
     </p>
   {/if}
-  {#if trial.state !== 'done'}
-    <div class="under-way">
-      {#each [data.trial!, ...data.underWay] as one (one.id)}
+  {@const running = [...(trial.state === 'done' ? [] : [data.trial!]), ...data.underWay]}
+  {#if running.length}
+    <div class="sheet under-way">
+      {#each running as one (one.id)}
         <TrialProgress
           trial={one}
+          href={one.id === trial.id ? undefined : briefPath(data.brief.id, 'trial', { trial: one.id, ...as })}
           onstop={() => desk.act('stopTrial', one.id)}
           onresume={() => desk.act('resumeTrial', one.id)}
         />
       {/each}
+      <p class="soft">What has come is kept: it goes on from there, also after a stop or a restart.</p>
     </div>
-  {:else if data.underWay.length}
-    <p class="sheet waiting" role="status">
-      On the way:
-      {#each data.underWay as one, i (one.id)}
-        {i ? ', ' : ''}<a href={briefPath(data.brief.id, 'trial', { trial: one.id, ...as })}
-          >version {one.version} on {one.sourceName}</a
-        >
-        ({count(one.progress.rows)} rows so far)
-      {/each}
-    </p>
   {/if}
   {#if trial.state === 'done' && current}
     <div class="desk">
@@ -220,6 +213,8 @@
         briefId={data.brief.id}
         sourceId={data.trial.sourceId}
         sample={trial.sample}
+        {query}
+        matching={source?.sheet.matching ?? plainMatching}
         onjudged={() => void reload('eave:trials', 'eave:brief')}
       />
     {/if}
@@ -232,7 +227,7 @@
     {#if query && !data.as && judging.judgedAs('miss').length}
       <Causes
         {query}
-        matching={source?.sheet.matching ?? { stemming: null, diacritics: 'kept' }}
+        matching={source?.sheet.matching ?? plainMatching}
         misses={judging.judgedAs('miss')}
         fits={judging.judgedAs('fit')}
         proposalsPath={briefPath(data.brief.id, 'string', { panel: 'proposals' })}
@@ -284,8 +279,9 @@
     font-size: 13px;
   }
   .under-way {
-    display: grid;
-    gap: 10px;
+    padding: 6px 14px;
+    margin-bottom: 10px;
+    font-size: 12.5px;
   }
   .waiting {
     padding: 6px 14px;

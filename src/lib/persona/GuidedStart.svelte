@@ -1,0 +1,63 @@
+<script lang="ts">
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import type { Regions } from '$core/people';
+  import { readSixAnswers, sixQuestions, type BriefFact, type SixAnswers } from '$core/persona';
+  import FactsRead from './FactsRead.svelte';
+
+  interface Props {
+    regions: Regions;
+    ontake: (facts: BriefFact[]) => void;
+    onclose: () => void;
+  }
+  let { regions, ontake, onclose }: Props = $props();
+
+  const answers: Record<keyof SixAnswers, string> = $state({
+    sold: '',
+    trouble: '',
+    day: '',
+    signs: '',
+    unfit: '',
+    served: ''
+  });
+  const answered = $derived(Object.values(answers).some((answer) => answer.trim()));
+  const read = $derived(answered ? readSixAnswers(answers, regions) : null);
+</script>
+
+<!-- For whoever does not know yet whom to look for. -->
+<section class="sheet" aria-label="Six questions">
+  <div class="questions">
+    <h2>Six questions</h2>
+    {#each sixQuestions as { id, asks, such }, i (id)}
+      <TextBox label="{i + 1}. {asks}" rows="1" placeholder={such} maxlength={4000} bind:value={answers[id]} />
+    {/each}
+  </div>
+  <div>
+    <FactsRead reading={read?.reading ?? null} text={read?.text ?? ''} {ontake} {onclose} />
+    {#if read?.reading.unread.length}
+      <p class="soft">
+        Not taken for a fact: {read.reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}
+      </p>
+    {/if}
+  </div>
+</section>
+
+<style>
+  section {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 16px;
+    padding: 14px 18px;
+    margin-bottom: 14px;
+  }
+  .questions {
+    display: grid;
+    gap: 8px;
+  }
+  .questions :global(textarea) {
+    min-height: 34px;
+    field-sizing: content;
+  }
+  p {
+    font-size: 13px;
+  }
+</style>
