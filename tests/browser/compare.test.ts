@@ -14,7 +14,10 @@ interface Trial {
 }
 
 /** A brief with two versions at two sources, the first judged at Harrow Guild. */
-async function compared(name: string) {
+type Drawn = Trial['sample'][number]['person'];
+const bySoftware = (person: Drawn) => (/software|tester/i.test(JSON.stringify(person)) ? 'miss' : 'fit');
+/** Two versions run at two sources, the people drawn for the first at Harrow Guild judged. */
+async function compared(name: string, verdict: (person: Drawn, at: number) => string = bySoftware) {
   const { id } = await api<{ id: string }>('POST', '/briefs', { name });
   await api('POST', `/briefs/${id}/versions`, { text: wide });
   await api('POST', `/briefs/${id}/versions`, { text: narrow, parent: 1 });
@@ -26,8 +29,8 @@ async function compared(name: string) {
         sourceId,
         sampleSize: 24
       });
-  for (const { person } of trials['1 harrow-guild']!.sample)
-    await give(id, person.id, /software|tester/i.test(JSON.stringify(person)) ? 'miss' : 'fit');
+  for (const [at, { person }] of trials['1 harrow-guild']!.sample.entries())
+    await give(id, person.id, verdict(person, at));
   return { id, trials };
 }
 const give = (id: string, personId: string, verdict: string) =>
@@ -116,7 +119,7 @@ describe('the board', () => {
   });
 
   it('draws the people who would decide between two versions, and opens the desk', async () => {
-    const { id, trials } = await compared('Decide');
+    const { id, trials } = await compared('Decide', (_, at) => (at % 6 ? 'fit' : 'miss'));
     // Some of the second version's too, so that both are judged and neither is decided to be better.
     for (const [i, { person }] of trials['2 harrow-guild']!.sample.slice(0, 8).entries())
       await give(id, person.id, i % 2 ? 'miss' : 'fit').catch(() => {});

@@ -551,7 +551,7 @@ describe('a sheet of one’s own', () => {
       {
         version: 1,
         sourceId: 'harrow-guild',
-        sampleSize: 80
+        sampleSize: 160
       }
     );
     for (const { person } of trial.sample)
@@ -584,7 +584,7 @@ describe('a sheet of one’s own', () => {
     await goes.getByRole('button', { name, pressed: true }).waitFor();
     await expectAccessible(page);
     const choices = panel.getByRole('checkbox', { name: /^Choose: / });
-    expect(await choices.count()).toBeGreaterThan(1);
+    await expect.poll(() => choices.count()).toBeGreaterThan(1);
     for (const box of await choices.all()) if (!(await box.isChecked())) await box.check();
     await panel.getByText(/chosen together/).waitFor();
     await panel.getByRole('button', { name: `Take: ${says}`, exact: true }).click();

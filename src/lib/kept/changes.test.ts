@@ -40,20 +40,20 @@ beforeEach(() => {
 afterEach(() => vi.useRealTimers());
 
 describe('watching for changes', () => {
-  it('calls back at changes, and not at the mark that a page begins with', () => {
-    const [changed, progressed] = [vi.fn(), vi.fn()];
-    const stop = watchBrief('one', changed, progressed);
+  it('calls back at changes, and apart from them at the mark that a page begins with', () => {
+    const [changed, progressed, began] = [vi.fn(), vi.fn(), vi.fn()];
+    const stop = watchBrief('one', { changed, progressed, began });
     expect(last().address).toBe('/api/briefs/one/events');
     last().tell('mark', 'a');
     last().tell('changed', 'b');
     last().tell('progress', 'b');
-    expect([changed.mock.calls.length, progressed.mock.calls.length]).toEqual([1, 1]);
+    expect([began, changed, progressed].map(({ mock }) => mock.calls.length)).toEqual([1, 1, 1]);
     stop();
     expect(last().readyState).toBe(Source.CLOSED);
   });
 
   it('listens to nothing while the page is not seen, and then tells what it heard last', () => {
-    const stop = watchBrief('one', () => {});
+    const stop = watchBrief('one', { changed: () => {} });
     last().tell('changed', 'b/2');
     show(false);
     expect(last().readyState).toBe(Source.CLOSED);
@@ -67,7 +67,7 @@ describe('watching for changes', () => {
   });
 
   it('asks anew after a refusal, later each time', () => {
-    const stop = watchBrief('one', () => {});
+    const stop = watchBrief('one', { changed: () => {} });
     for (const [pause, opened] of [
       [1000, 2],
       [2000, 3],

@@ -30,7 +30,7 @@ function listen(address: string, events: readonly string[], heard: Heard): () =>
       mine.addEventListener(name, (event) => {
         seen = event.lastEventId;
         pause = firstPause;
-        if (name !== 'mark') heard(name, JSON.parse(event.data as string));
+        heard(name, JSON.parse(event.data as string));
       });
     mine.addEventListener('error', () => {
       // While the line is cut the browser itself tries again; after a refusal it does not.
@@ -75,13 +75,23 @@ function listenWithOthers(address: string, heard: Heard): () => void {
 
 const addressOf = (name: OperationName, id = '') => paths[name][1].replace('{id}', id);
 
-/** Calls back when something of a brief has changed, on this page or any other, and while a trial of it goes on. */
-export const watchBrief = (briefId: string, changed: () => void, progressed?: () => void): (() => void) =>
-  listenWithOthers(addressOf('briefEvents', briefId), (event) => (event === 'changed' ? changed() : progressed?.()));
+interface BriefHearers {
+  changed: () => void;
+  /** Called while a trial goes on. */
+  progressed?: () => void;
+  /** Called when changes are heard from now on: those between the loading of the page and now were not. */
+  began?: () => void;
+}
+
+/** Calls back when something of a brief has changed, on this page or any other. */
+export const watchBrief = (briefId: string, { changed, progressed, began }: BriefHearers): (() => void) =>
+  listenWithOthers(addressOf('briefEvents', briefId), (event) =>
+    event === 'changed' ? changed() : event === 'progress' ? progressed?.() : began?.()
+  );
 
 /** What of the whole installation has changed. */
 export type Changed = Partial<Record<'sources' | 'imports', boolean>>;
 
 /** Calls back when sources or imports have changed. */
 export const watchAll = (changed: (what: Changed) => void): (() => void) =>
-  listenWithOthers(addressOf('events'), (_, what) => changed(what as Changed));
+  listenWithOthers(addressOf('events'), (event, what) => event === 'mark' || changed(what as Changed));

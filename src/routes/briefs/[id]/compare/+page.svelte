@@ -90,7 +90,7 @@
     turn++;
     await reload('eave:compare', 'eave:brief');
   }
-  onMount(() => watchBrief(data.brief.id, () => void refresh()));
+  onMount(() => watchBrief(data.brief.id, { changed: () => void refresh() }));
 
   async function keepChoice(choice: Choice) {
     refused = null;

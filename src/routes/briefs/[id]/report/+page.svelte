@@ -16,7 +16,7 @@
   const report = $derived(data.report);
   const which = $derived(readingOf(report));
   const refresh = () => reload('eave:report');
-  onMount(() => watchBrief(data.brief.id, () => void refresh()));
+  onMount(() => watchBrief(data.brief.id, { changed: () => void refresh() }));
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
 </script>
 

@@ -20,6 +20,7 @@
   import TrialSummary from '$lib/trial/TrialSummary.svelte';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
   import { reasons } from '$lib/trial/reasons';
+  import { isUnderWay } from '$lib/trial/under-way';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -70,11 +71,14 @@
   }
   onMount(() => {
     desk.onward.recall();
-    return watchBrief(
-      data.brief.id,
-      () => void reload('eave:trials', 'eave:brief'),
-      () => void reload('eave:trials')
-    );
+    return watchBrief(data.brief.id, {
+      changed: () => void reload('eave:trials', 'eave:brief'),
+      progressed: () => void reload('eave:trials'),
+      // A trial may have come to its end before anybody listened.
+      began: () => {
+        if (data.underWay.length || (data.trial && isUnderWay(data.trial))) void reload('eave:trials');
+      }
+    });
   });
 </script>
 
