@@ -13,7 +13,6 @@ interface Trial {
   sample: { person: { id: string; name: string; jobs: { title: string }[]; about?: string } }[];
 }
 
-/** A brief with two versions at two sources, the first judged at Harrow Guild. */
 type Drawn = Trial['sample'][number]['person'];
 const bySoftware = (person: Drawn) => (/software|tester/i.test(JSON.stringify(person)) ? 'miss' : 'fit');
 /** Two versions run at two sources, the people drawn for the first at Harrow Guild judged. */

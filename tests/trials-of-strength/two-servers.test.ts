@@ -18,7 +18,12 @@ describe('several servers on one database', () => {
     for (let round = 0; round < 2; round++) {
       const databaseUrl = await freshDatabase('eave_together');
       const servers = await Promise.all(Array.from({ length: 3 }, () => start(databaseUrl)));
-      for (const { address } of servers) expect((await ask(address, 'GET', '/health/ready')).status).toBe(200);
+      for (const { address } of servers)
+        await until(
+          async () => (await ask(address, 'GET', '/health/ready')).status === 200,
+          30_000,
+          'a server is ready'
+        );
       for (const { stop } of servers) stop();
     }
   });
