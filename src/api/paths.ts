@@ -80,6 +80,7 @@ export const paths = {
 
   listSources: ['GET', '/api/sources'],
   createByHand: ['POST', '/api/sources'],
+  arrangeSources: ['PUT', '/api/sources'],
   readSource: ['GET', '/api/sources/{source}'],
   writeSheet: ['PUT', '/api/sources/{source}'],
   switchFaults: ['PUT', '/api/sources/{source}/faults'],

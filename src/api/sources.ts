@@ -23,6 +23,7 @@ const source = z.object({
   people: z.int().nullable(),
   sheet: sheetSchema,
   revision,
+  hidden: z.boolean().describe('No brief is offered it any more'),
   faults: faultsSchema.nullable().describe('What goes wrong at a stand-in; null for others'),
   readiness
 });
@@ -36,6 +37,13 @@ export const sources = {
     body: z.object({ sheet: sheetSchema }),
     response: source,
     status: 201
+  }),
+  arrangeSources: operation(paths.arrangeSources, {
+    body: z.object({
+      order: z.array(sourceId).max(1000).describe('Ids, first to last; sources not named come after them'),
+      hidden: z.array(sourceId).max(1000).describe('Those hidden; all others are shown')
+    }),
+    response: z.array(source)
   }),
   readSource: operation(paths.readSource, {
     params: z.object({ source: sourceId }),

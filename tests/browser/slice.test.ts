@@ -74,7 +74,7 @@ describe('the whole job on the demo', () => {
     await writeString(page, 'title:("Head of Quality" OR "Head of QA" OR "QA Manager" OR Kvalitetschef) NOT intern');
     const board = page.getByRole('table', { name: 'Worth of each part by source' });
     await board.getByText(/^\d/).first().waitFor();
-    await board.getByText('wider').first().waitFor();
+    await board.getByText('finds more').first().waitFor();
     await expectAccessible(page);
     await board.getByRole('button', { name: 'Marlow Register', exact: true }).click();
     await page

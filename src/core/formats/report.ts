@@ -5,6 +5,12 @@ import type { Interval } from '../measure/wilson';
 import { writeCsv } from './csv';
 
 /** What is reported of one source: the version to use there, and what speaks for it. */
+const exactnessWords = {
+  exact: 'asked exactly',
+  wider: 'finds more than the string means',
+  impossible: 'cannot be asked'
+};
+
 export interface ReportEntry {
   source: string;
   version: number;
@@ -111,7 +117,7 @@ export function reportMarkdown(report: Report): string {
       '',
       ...(entry.note ? [plain(entry.note), ''] : []),
       ...entry.searches.flatMap((search) => [fenced(search), '']),
-      `- reported: ${reportedEstimate(figures.reported)}${entry.exactness === 'exact' ? '' : ` (asked ${entry.exactness})`}`,
+      `- reported: ${reportedEstimate(figures.reported)}${entry.exactness === 'exact' ? '' : ` (${exactnessWords[entry.exactness]})`}`,
       `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(figures.possible)}`,
       `- estimated result: ${reportedEstimate(figures.estimated[reading])}`,
       `- precision: ${reportedShare(figures.precision[reading])}`,

@@ -68,7 +68,7 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table aria-label="Versions at sources">
+    <Table class="pinned" aria-label="Versions at sources">
       <TableHead>
         <TableRow>
           <TableHeader class="first">Version</TableHeader>

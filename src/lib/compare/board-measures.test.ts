@@ -39,6 +39,7 @@ const source = (sheet: typeof harrowGuild): Answer<'listSources'>[number] => ({
   sheet,
   revision: 1,
   faults: null,
+  hidden: false,
   readiness: { state: 'ready' }
 });
 const measure = (id: string) => boardMeasures.find((one) => one.id === id)!;

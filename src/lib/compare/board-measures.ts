@@ -1,3 +1,4 @@
+import { exactness as wordsOf } from '$lib/marks/exactness';
 import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
 import { differenceOf, wilson } from '$core/measure';
 import type { Answer, BehindKind } from '$api';
@@ -44,7 +45,7 @@ export const boardMeasures: readonly BoardMeasure[] = [
         words: about(estimated),
         soft: [
           isExact(estimated) ? '' : counted(estimated),
-          exactness === 'exact' ? '' : exactness,
+          exactness === 'exact' ? '' : wordsOf[exactness].word,
           figures.reported.high > figures.shown ? `${count(figures.shown)} shown` : '',
           open ? `${count(figures.certain)} certain` : ''
         ]

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '$lib/ui/Hint.svelte';
   import Checkbox from 'carbon-components-svelte/src/Checkbox/Checkbox.svelte';
   import { invalidateAll } from '$app/navigation';
   import { call } from '$lib/api/call';
@@ -20,11 +21,19 @@
   }
 </script>
 
-<div class="certain" title="Without people of whom something the string asks is not told">
+<div class="certain">
   <Checkbox labelText="Certain only" {checked} on:check={({ detail }) => choose(detail)} />
+  <Hint align="end" says="Leaves out the people of whom the source does not say something that the string asks for."
+    >?</Hint
+  >
 </div>
 
 <style>
+  .certain {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+  }
   .certain :global(.bx--form-item) {
     flex: none;
   }

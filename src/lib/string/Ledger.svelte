@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '$lib/ui/Hint.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { reading } from '$lib/frame/certain-only';
@@ -54,7 +55,7 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class={stale ? 'stale' : ''} aria-label="Worth of each part by source">
+    <Table class="pinned {stale ? 'stale' : ''}" aria-label="Worth of each part by source">
       <TableHead>
         <TableRow>
           <TableHeader class="first"
@@ -127,15 +128,16 @@
               <TableCell class="number">
                 {#if figures}
                   <span class="al"
-                    >{#if figures.alone}{about(figures.alone)}{:else}<span
+                    >{#if figures.alone}{about(figures.alone)}{:else}<Hint
                         class="soft"
-                        title="It cannot be asked this alone: nothing in it can be searched there">not asked</span
+                        says="This alone cannot be asked there: nothing in it can be searched.">not asked</Hint
                       >{/if}</span
                   ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
                       class="jd"
-                      title={seen.told}
-                      ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
-                      <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></span
+                      ><Hint says={seen.told} align="end"
+                        ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
+                        <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></Hint
+                      ></span
                     >{:else}<span class="jd"></span>{/if}
                 {/if}
               </TableCell>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Hint from '$lib/ui/Hint.svelte';
+  import { exactness } from '$lib/marks/exactness';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact } from '$lib/marks/format';
@@ -29,7 +31,10 @@
       > shown
     </div>
   {/if}
-  <span class="badge {now.answer.rendering.exactness}">{now.answer.rendering.exactness}</span>
+  <span class="badge {now.answer.rendering.exactness}"
+    ><Hint says={exactness[now.answer.rendering.exactness].means}>{exactness[now.answer.rendering.exactness].word}</Hint
+    ></span
+  >
   {now.answer.rendering.searches.length}
   {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
   {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '$lib/ui/Hint.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { scaleLog, scalePoint } from 'd3-scale';
@@ -99,7 +100,8 @@
                     {#if i === order.length - 1}
                       <Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure>
                     {:else}{about(estimated)}{/if}
-                  {:else}<span class="soft" title="It cannot be asked the first parts alone">cannot be asked</span>{/if}
+                  {:else}<Hint class="soft" says="The first parts alone cannot be asked there.">cannot be asked</Hint
+                    >{/if}
                 </TableCell>
               {/each}
               <TableCell class="moves">

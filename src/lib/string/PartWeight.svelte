@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Hint from '$lib/ui/Hint.svelte';
   import { count } from '$lib/marks/format';
   import { broughtBy, type Judged, type LedgerLine } from './ledger-rows';
 
@@ -15,12 +16,12 @@
     >
   {/if}
 {:else if brought.misses && !line.excludes}
-  <span
-    class="bar"
-    role="img"
-    aria-label="{count(judged.misses)} of {count(brought.misses)} misses"
-    title="{count(judged.misses)} of the {count(brought.misses)} judged misses come with it, {count(judged.fits)} fits"
-    ><i style:width="{Math.min(100, (100 * judged.misses) / brought.misses)}%"></i></span
+  <Hint
+    class="weight"
+    says="{count(judged.misses)} of the {count(brought.misses)} judged misses come with it, {count(judged.fits)} fits"
+    ><span class="bar" role="img" aria-label="{count(judged.misses)} of {count(brought.misses)} misses"
+      ><i style:width="{Math.min(100, (100 * judged.misses) / brought.misses)}%"></i></span
+    ></Hint
   >
 {/if}
 

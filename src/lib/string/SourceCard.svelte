@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { exactness } from '$lib/marks/exactness';
   import Act from '$lib/ui/Act.svelte';
   import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
@@ -20,11 +21,6 @@
   }
   let { source, reading, stale, keptBack, hand }: Props = $props();
 
-  const words = {
-    exact: 'exactly this string',
-    wider: 'brings more; Eave takes the rest out',
-    impossible: 'cannot be asked this'
-  };
   const label = (id: string) => source.sheet.boxes.find((box) => box.id === id)?.label ?? id;
   const factName = (scope: string) => {
     const fact = source.sheet.facts.find((one) => one.scope === scope);
@@ -46,8 +42,8 @@
     <h2>{source.name}</h2>
     {#if source.kind === 'by-hand'}<span class="soft">run by hand</span>{/if}
     {#if reading}
-      <span class="badge {reading.rendering.exactness}">{reading.rendering.exactness}</span>
-      <span class="soft">{words[reading.rendering.exactness]}</span>
+      <span class="badge {reading.rendering.exactness}">{exactness[reading.rendering.exactness].word}</span>
+      <span class="soft">{exactness[reading.rendering.exactness].means}</span>
       <span class="end">
         {#if reading.rendering.searches.length}
           {reading.rendering.searches.length} search{several ? 'es' : ''}

@@ -5,6 +5,8 @@
   import Tick from '$lib/ui/Tick.svelte';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
+  import ArrowDown from 'carbon-icons-svelte/lib/ArrowDown.svelte';
+  import ArrowUp from 'carbon-icons-svelte/lib/ArrowUp.svelte';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import Retention from '$lib/sources/Retention.svelte';
   import { watchAll } from '$lib/kept/changes';
@@ -88,6 +90,24 @@
     await reload('eave:sources');
   }
 
+  /** Puts a source one place up or down, or hides it or shows it again. */
+  async function arrange(change: { move?: { id: string; by: -1 | 1 }; hidden?: { id: string; is: boolean } }) {
+    refused = null;
+    const order = data.sources.map(({ id }) => id);
+    if (change.move) {
+      const from = order.indexOf(change.move.id);
+      const [moved] = order.splice(from, 1);
+      order.splice(from + change.move.by, 0, moved!);
+    }
+    const hidden = data.sources.filter(({ id, hidden }) => (change.hidden?.id === id ? change.hidden.is : hidden));
+    try {
+      await call('arrangeSources', { body: { order, hidden: hidden.map(({ id }) => id) } });
+    } catch (problem) {
+      refused = problem;
+    }
+    await reload('eave:sources');
+  }
+
   async function remove(source: Source) {
     refused = null;
     try {
@@ -113,15 +133,16 @@
       <TableHead
         ><TableRow
           ><TableHeader>Source</TableHeader><TableHeader>People</TableHeader><TableHeader>How it is asked</TableHeader
-          ><TableHeader>How it counts</TableHeader><TableHeader>State</TableHeader></TableRow
+          ><TableHeader>How it counts</TableHeader><TableHeader>State</TableHeader><TableHeader>Order</TableHeader
+          ></TableRow
         ></TableHead
       >
       <TableBody>
-        {#each data.sources as source (source.id)}
-          <TableRow>
+        {#each data.sources as source, i (source.id)}
+          <TableRow class={source.hidden ? 'hidden' : ''}>
             <TableCell class="who"
               ><a href="/sources/{source.id}"><b>{source.name}</b></a>
-              <div class="soft">{kinds[source.kind]}</div></TableCell
+              <div class="soft">{kinds[source.kind]}{source.hidden ? ', hidden' : ''}</div></TableCell
             >
             <TableCell
               >{source.kind === 'by-hand' ? '–' : source.people === null ? '…' : count(source.people)}</TableCell
@@ -143,6 +164,25 @@
                   {/each}
                 </Fold>
               {/if}</TableCell
+            >
+            <TableCell class="arrange"
+              ><Act
+                look="plain"
+                icon={ArrowUp}
+                iconDescription="Move {source.name} up"
+                disabled={i === 0}
+                onclick={() => arrange({ move: { id: source.id, by: -1 } })}
+              /><Act
+                look="plain"
+                icon={ArrowDown}
+                iconDescription="Move {source.name} down"
+                disabled={i === data.sources.length - 1}
+                onclick={() => arrange({ move: { id: source.id, by: 1 } })}
+              /><Act
+                aria-label="{source.hidden ? 'Show' : 'Hide'} {source.name}"
+                onclick={() => arrange({ hidden: { id: source.id, is: !source.hidden } })}
+                >{source.hidden ? 'Show' : 'Hide'}</Act
+              ></TableCell
             >
           </TableRow>
         {/each}
@@ -203,6 +243,12 @@
   .tabled :global(.who) {
     white-space: nowrap;
     border-left: 0;
+  }
+  .tabled :global(.arrange) {
+    white-space: nowrap;
+  }
+  .tabled :global(.hidden td) {
+    color: var(--soft);
   }
   .tabled :global(td) {
     font-size: 13px;

@@ -13,6 +13,7 @@ import * as leases from './migrations/0010-leases';
 import * as changesTold from './migrations/0011-changes-told';
 import * as verdictChanges from './migrations/0012-verdict-changes';
 import * as demoBriefs from './migrations/0013-demo-briefs';
+import * as sourceOrder from './migrations/0014-source-order';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -29,7 +30,8 @@ export const migrations: readonly Migration[] = [
   leases,
   changesTold,
   verdictChanges,
-  demoBriefs
+  demoBriefs,
+  sourceOrder
 ];
 interface Migration {
   name: string;

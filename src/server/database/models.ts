@@ -81,6 +81,10 @@ export interface SourceRow extends Row<SourceRow> {
   peopleRevision: CreationOptional<number>;
   /** Which faults a stand-in has; null for those it has when nobody has switched any. */
   faults: CreationOptional<Faults | null>;
+  /** Where among the sources it stands; null for one that nobody has put anywhere, which come last. */
+  position: CreationOptional<number | null>;
+  /** Not offered to any brief any more. */
+  hidden: CreationOptional<boolean>;
   revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
 }
@@ -271,6 +275,8 @@ function defineAll() {
         people: INTEGER,
         peopleRevision: { type: INTEGER, defaultValue: 0 },
         faults: JSONB,
+        position: INTEGER,
+        hidden: { type: DataTypes.BOOLEAN, defaultValue: false },
         revision: { type: INTEGER, defaultValue: 1 }
       },
       'created'

@@ -21,7 +21,7 @@ import { builtString } from '../strings/built-string';
 import { boardFor } from '../comparing/board';
 import { ledgerOf as ledgerOfJson } from '../strings/ledger';
 import { writeNote } from '../trials/notes';
-import { listSources, openSources } from '../sources/sources';
+import { arrangeSources, listSources, openSources } from '../sources/sources';
 import { listTrials, readTrial, runTrial } from '../trials/trials';
 import { giveVerdict } from '../trials/verdicts';
 import { keepVersion, listVersions, nameVersion } from '../strings/versions';
@@ -203,6 +203,24 @@ describe('trials, verdicts and comparing', () => {
     expect((await listSources()).map(({ id: source }) => source)).toEqual(
       expect.arrayContaining(['harrow-guild', 'marlow-register'])
     );
+  });
+});
+
+describe('the order of sources', () => {
+  it('is one’s own, those not put anywhere come last, and hidden ones are named so', async () => {
+    const before = await listSources();
+    const ids = before.map(({ id }) => id);
+    const wanted = ['quillbank', 'harrow-guild'];
+    const arranged = await arrangeSources({ order: wanted, hidden: ['lanternfield'] });
+    expect(arranged.map(({ id }) => id)).toEqual([...wanted, ...ids.filter((id) => !wanted.includes(id))]);
+    expect(arranged.filter(({ hidden }) => hidden).map(({ id }) => id)).toEqual(['lanternfield']);
+    // A start registers the stand-ins again, and changes nothing of it.
+    await openSources();
+    expect((await listSources()).map(({ id, hidden }) => [id, hidden])).toEqual(
+      arranged.map(({ id, hidden }) => [id, hidden])
+    );
+    await arrangeSources({ order: ids, hidden: [] });
+    expect((await listSources()).map(({ id }) => id)).toEqual(ids);
   });
 });
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { sheetSchema, type Sheet, standInSheets } from '$core/dialect';
 import { noFaults, usualFaults } from '$sources/faults';
 import type { Faults } from '$core/dialect';
+import { database } from '../../database/connection';
 import { models, type SourceRow } from '../../database/models';
 import { tellChange } from '../../changes';
 import { environment } from '../../environment';
@@ -131,9 +132,20 @@ export async function listSources() {
     ]
   });
   const order = standInSheets.map(({ id }) => id);
+  const last = rows.length;
   const place = ({ id, kind }: SourceRow) => (kind === 'stand-in' ? order.indexOf(id) : kind === 'file' ? 100 : 200);
-  rows.sort((a, b) => place(a) - place(b));
+  rows.sort((a, b) => (a.position ?? last) - (b.position ?? last) || place(a) - place(b));
   return rows.map(told);
+}
+
+/** Puts the sources in an order, and hides those named. Whatever has been run at a hidden one stays. */
+export async function arrangeSources({ order, hidden }: { order: readonly string[]; hidden: readonly string[] }) {
+  await database().query(
+    `UPDATE sources SET position = array_position($order::text[], id) - 1, hidden = id = ANY($hidden::text[])`,
+    { bind: { order: [...order], hidden: [...hidden] } }
+  );
+  tellChange({ of: 'sources' });
+  return listSources();
 }
 
 /** The faults of a source: a stand-in's own, or the usual ones where nobody has switched any. Files have none. */
@@ -148,6 +160,7 @@ const told = (row: SourceRow) => ({
   people: row.people,
   sheet: sheetSchema.parse(row.sheet),
   revision: row.revision,
+  hidden: row.hidden,
   faults: row.kind === 'stand-in' ? faultsOf(row) : null,
   readiness: readiness.get(row.id) ?? { state: row.kind === 'stand-in' ? ('preparing' as const) : ('ready' as const) }
 });

@@ -12,5 +12,12 @@ export const load: PageLoad = async ({ params, fetch, depends }) => {
     ask('listWordSets'),
     ask('readPersona', { params })
   ]);
-  return { draft, versions, sources, wording, wordSets, persona: persona.body };
+  return {
+    draft,
+    versions,
+    sources: sources.filter(({ hidden }) => !hidden),
+    wording,
+    wordSets,
+    persona: persona.body
+  };
 };

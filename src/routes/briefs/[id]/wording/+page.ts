@@ -8,5 +8,5 @@ export const load: PageLoad = async ({ params, fetch }) => {
     ask('listSources'),
     ask('foundTitles', { params })
   ]);
-  return { wording, sources: sources.filter(({ kind }) => kind !== 'by-hand'), found };
+  return { wording, sources: sources.filter(({ kind, hidden }) => kind !== 'by-hand' && !hidden), found };
 };
