@@ -2,13 +2,15 @@ import { existsSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureBuild } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { withPostgres } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
 import { say, stopWith } from './lib/say.mjs';
 import { freshDatabases } from './lib/test-databases.mjs';
 
-// npm run bench              counting, comparing and strings
+// npm run bench              counting, comparing, strings and pages
+// npm run bench -- pages     from asking for a page until it can be used
 // npm run bench -- load      many people at once
 // npm run bench -- load REF  the same, side by side with a release of before (a commit or a tag)
 process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
@@ -47,6 +49,13 @@ async function load(url) {
   return (await run('npx', ['tsx', 'bench/load.ts', ...folders], { env })).code;
 }
 
+async function pages(url) {
+  await ensureChromium();
+  await ensureBuild();
+  const [bench] = await freshDatabases(url, ['eave_bench_pages']);
+  return (await run('npx', ['tsx', 'bench/pages.ts'], { env: { ...process.env, DATABASE_URL: bench } })).code;
+}
+
 async function figures(url) {
   const [bench] = await freshDatabases(url, ['eave_bench']);
   const env = { ...process.env, DATABASE_URL: bench };
@@ -54,7 +63,7 @@ async function figures(url) {
     const { code } = await run('npx', ['tsx', ...args], { env });
     if (code !== 0) return code;
   }
-  return 0;
+  return pages(url);
 }
 
-process.exit(await withPostgres('eave_test', what === 'load' ? load : figures));
+process.exit(await withPostgres('eave_test', what === 'load' ? load : what === 'pages' ? pages : figures));

@@ -132,9 +132,9 @@
   .fact {
     display: grid;
     grid-template-columns: 20px 82px 1fr;
-    padding: 6px 14px;
+    padding: 4px 14px;
     border-top: 1px solid var(--rule);
-    font-size: 13.5px;
+    font-size: 13px;
   }
   .fact b {
     font-weight: 600;
@@ -144,7 +144,7 @@
     display: grid;
     grid-template-columns: 1fr 1fr 1fr;
     gap: 8px;
-    padding: 12px 14px;
+    padding: 8px 14px;
     border-top: 1px solid var(--line);
   }
   .give :global(.act.bx--btn) {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
+  import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { call } from '$lib/api/call';
@@ -38,10 +40,13 @@
   const note = (country: string) => consent.value.find((row) => row.country === country)?.note ?? '';
 </script>
 
+<Breadcrumb noTrailingSlash>
+  <BreadcrumbItem href="/library">Library</BreadcrumbItem>
+  <BreadcrumbItem isCurrentPage>Regions and consent</BreadcrumbItem>
+</Breadcrumb>
 <div class="strip">
   <h1>Regions and consent</h1>
   <p class="soft">Kept for all briefs. Personas that took a region keep the countries they took.</p>
-  <a href="/library">Word sets</a>
 </div>
 
 <div class="columns">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
+  import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -94,6 +96,10 @@
   }
 </script>
 
+<Breadcrumb noTrailingSlash>
+  <BreadcrumbItem href="/sources">Sources</BreadcrumbItem>
+  <BreadcrumbItem isCurrentPage>{data.source.name}</BreadcrumbItem>
+</Breadcrumb>
 <div class="strip">
   <h1>{data.source.name}</h1>
   <p class="soft">
