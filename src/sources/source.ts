@@ -10,6 +10,8 @@ export interface Answer {
   interval?: Interval;
   /** The people it shows, best first, no further than its cap. */
   people: Person[];
+  /** The pages that a person read of it, in order, where a person did. */
+  pages?: number[];
 }
 
 /** One page of what a source answers. */

@@ -41,7 +41,7 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
   const removed = new Set<string>();
   const open = new Set<string>();
   const told = answers.map((answer): SearchAnswer => {
-    const { said, people, interval = countInterval(said, sheet.counting) } = answer;
+    const { said, people, pages, interval = countInterval(said, sheet.counting) } = answer;
     let [certain, possible] = [0, 0];
     for (const person of people) {
       checkpoint();
@@ -56,7 +56,15 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
       if (value === 'met') certain++;
       else open.add(person.id);
     }
-    return { said, interval, shown: people.length, certain, possible, complete: isComplete(answer, interval, sheet) };
+    return {
+      said,
+      interval,
+      shown: people.length,
+      certain,
+      possible,
+      complete: isComplete(answer, interval, sheet),
+      ...(pages && { pages })
+    };
   });
   return {
     rendering,

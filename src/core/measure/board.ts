@@ -1,5 +1,5 @@
-import { figuresOf, type Figures, type JudgedSample, type SearchAnswer } from './figures';
-import type { Verdict } from './precision';
+import { figuresOf, spokenOf, type Figures, type JudgedSample, type SearchAnswer } from './figures';
+import type { Precision, Verdict } from './precision';
 import { chanceOfDifference, holm, verdictsToDecide, type Measured, type Shared } from './told-apart';
 
 /** One version run at one source. People are numbers that mean the same person at every source, from 0. */
@@ -16,6 +16,8 @@ export interface TriedCell {
   open: ReadonlySet<number>;
   /** The places in `found` of those drawn to be judged. */
   sampled: readonly number[];
+  /** The page that each of `found` stood on, where pages were read by hand. */
+  pages?: ArrayLike<number> | null;
   /** What the run cost; null where nothing does. */
   spent: number | null;
 }
@@ -69,21 +71,25 @@ export type Standing =
 /** Verdicts as small numbers; 0 is none. */
 const code = { fit: 1, miss: 2, unsure: 3 } as const;
 
+/** Somebody drawn: possible only where `open`, and the page they stood on where pages were read by hand. */
+export interface Drawn {
+  person: number;
+  open: boolean;
+  page?: number | undefined;
+}
+
 /**
  * The people of a sample who are judged, each once however many records of theirs were drawn; certain where one of these
  * is. `numbers` are the people drawn, `isOpen` says of each place whether it is possible only.
  */
-export function judgedSample(
-  drawn: readonly { person: number; open: boolean }[],
-  verdicts: ReadonlyMap<number, Verdict>
-): JudgedSample[] {
+export function judgedSample(drawn: readonly Drawn[], verdicts: ReadonlyMap<number, Verdict>): JudgedSample[] {
   const judged = new Map<number, JudgedSample>();
-  for (const { person, open } of drawn) {
+  for (const { person, open, page } of drawn) {
     const verdict = verdicts.get(person);
     if (!verdict) continue;
     const one = judged.get(person);
     if (one) one.certain ||= !open;
-    else judged.set(person, { verdict, certain: !open });
+    else judged.set(person, { verdict, certain: !open, page });
   }
   return [...judged.values()];
 }
@@ -92,7 +98,7 @@ export function judgedSample(
 interface Reach {
   found: readonly number[];
   people: ReadonlySet<number>;
-  drawn: readonly { person: number; open: boolean }[];
+  drawn: readonly Drawn[];
   /** Those whom no other version finds at this source, and whom no other source finds with this version. */
   onlyVersion: readonly number[];
   onlySource: readonly number[];
@@ -133,7 +139,7 @@ export function layOutBoard({ cells, people, known, certain = false }: Omit<Boar
     return {
       found: found[i]!,
       people: new Set(found[i]),
-      drawn: cell.sampled.map((at) => ({ person: cell.found[at]!, open: cell.open.has(at) })),
+      drawn: cell.sampled.map((at) => ({ person: cell.found[at]!, open: cell.open.has(at), page: cell.pages?.[at] })),
       onlyVersion: only(found[i]!, atSource.get(cell.sourceId)!),
       onlySource: only(found[i]!, ofVersion.get(cell.version)!),
       known: { found: found[i]!.filter((person) => here.has(person)).length, inSource: here.size }
@@ -272,22 +278,38 @@ function sideOf(
     })
   );
   return {
-    precision: row.figures.precision[mode],
-    population: found.length,
+    precision: asDraws(row.figures.precision[mode]),
+    population: spokenOf(row.figures, mode, found.length),
     people,
     judged,
     fits: new Set([...judged].filter((person) => verdicts.get(person) === 'fit'))
   };
 }
 
-/** The people that two results, and the samples judged of them, have in common. */
-const sharedBy = (first: Side, second: Side, people: number): Shared => ({
-  judged: countIn(first.judged, second.judged),
-  fits: countIn(first.fits, second.fits),
-  firstInSecond: countIn(first.judged, second.people),
-  secondInFirst: countIn(second.judged, first.people),
-  people
-});
+/** A precision as so many independent draws would give it: pages drawn whole are worth fewer than the people on them. */
+function asDraws(precision: Precision): Precision {
+  const { share, draws } = precision;
+  if (share === null || draws === undefined) return precision;
+  const judged = Math.max(1, Math.floor(draws));
+  const fits = Math.round(share * judged);
+  return { ...precision, fits, misses: judged - fits };
+}
+
+/** The people that two results, and the samples judged of them, have in common; never more than either is worth. */
+function sharedBy(first: Side, second: Side, people: number): Shared {
+  const worth = ({ precision }: Side) => precision.fits + precision.misses;
+  const judged = Math.min(countIn(first.judged, second.judged), worth(first), worth(second));
+  const [fits, misses] = (['fits', 'misses'] as const).map((of) =>
+    Math.min(first.precision[of], second.precision[of])
+  ) as [number, number];
+  return {
+    judged,
+    fits: Math.max(judged - misses, Math.min(judged, countIn(first.fits, second.fits), fits)),
+    firstInSecond: Math.min(worth(first), countIn(first.judged, second.people)),
+    secondInFirst: Math.min(worth(second), countIn(second.judged, first.people)),
+    people
+  };
+}
 
 function countIn(some: Iterable<number>, others: ReadonlySet<number>): number {
   let count = 0;

@@ -10,7 +10,8 @@ const precision = z.object({
   misses: z.int(),
   unsure: z.int(),
   share: z.number().nullable(),
-  interval
+  interval,
+  draws: z.number().optional().describe('Independent draws that the judged are worth, where whole pages were drawn')
 });
 
 export const searchAnswerSchema = z.object({
@@ -21,14 +22,19 @@ export const searchAnswerSchema = z.object({
   shown: rows,
   certain: rows,
   possible: rows,
-  complete: z.boolean()
+  complete: z.boolean(),
+  pages: z.array(z.int().min(1)).optional().describe('The pages read by hand, in order')
 });
 export const foundSchema = z.object({
   reported: estimateSchema.describe('Rows that the source says it has, as its way of counting allows'),
   shown: z.int().describe('Rows it lets us see, after its cap'),
   certain: z.int().describe('People shown who meet the string for certain'),
   possible: z.int().describe('People shown whom nothing told contradicts; the certain are among them'),
-  estimated: both(estimateSchema).describe('Reported times the share of the rows shown that stay')
+  estimated: both(estimateSchema).describe('Reported times the share of the rows shown that stay'),
+  part: z
+    .enum(['top', 'pages'])
+    .optional()
+    .describe('Which part was read by hand: the top only, or pages through the depth; missing where all shown was read')
 });
 export const figuresSchema = foundSchema.extend({
   precision: both(precision).describe('Share of fits among those judged of the sample'),

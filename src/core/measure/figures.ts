@@ -8,7 +8,7 @@ import {
   type Points,
   type SearchSeen
 } from './estimate';
-import { precisionOf, type Precision, type Verdict } from './precision';
+import { precisionOf, precisionOfPages, type Precision, type Verdict } from './precision';
 import type { Interval } from './wilson';
 
 /** What one search brought at a source, as it is kept with a trial. */
@@ -25,12 +25,26 @@ export interface SearchAnswer {
   possible: number;
   /** All that it has was shown. */
   complete: boolean;
+  /** The pages that somebody read by hand, in order; missing where Eave read all that is shown. */
+  pages?: number[];
 }
 
 /** A figure for those who are certain, and for all who are possible. */
 export interface Both<T> {
   certain: T;
   possible: T;
+}
+
+/**
+ * Which part of a result was read by hand: its `top` alone, or `pages` through its depth. Pages are taken to be drawn as
+ * soon as they are not the first ones only.
+ */
+export type PartRead = 'top' | 'pages';
+
+function partRead(answers: readonly SearchAnswer[]): PartRead | null {
+  const partly = answers.filter(({ pages, complete }) => pages && !complete);
+  if (!partly.length) return null;
+  return partly.every(({ pages }) => pages!.length > 1 && pages!.at(-1)! > pages!.length) ? 'pages' : 'top';
 }
 
 /** How many a string finds at a source: each figure means the same wherever it is shown. */
@@ -45,6 +59,8 @@ export interface Found {
   possible: number;
   /** Reported times the share of the rows shown that stay. */
   estimated: Both<Estimate>;
+  /** Which part was read by hand; missing where all that is shown was read. */
+  part?: PartRead;
 }
 
 /** The figures of a string that was run at a source and judged. */
@@ -88,6 +104,7 @@ function fitsIn(searches: readonly SearchSeen[], checked: boolean, fits: number,
 
 /** How many a string finds, from what its searches brought; `checked` where a part of it was left over. */
 export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Found {
+  const part = partRead(answers);
   const total = (of: (one: SearchAnswer) => number) => answers.reduce((sum, one) => sum + of(one), 0);
   return {
     reported: reportedBy(answers.map(({ interval }) => ({ reported: interval }))),
@@ -97,7 +114,8 @@ export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Fou
     estimated: {
       certain: resultIn(seen(answers, 'certain'), checked).result.estimate,
       possible: resultIn(seen(answers, 'possible'), checked).result.estimate
-    }
+    },
+    ...(part && { part })
   };
 }
 
@@ -105,7 +123,16 @@ export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Fou
 export interface JudgedSample {
   verdict: Verdict;
   certain: boolean;
+  /** The page of the result that they stood on, where pages were read by hand. */
+  page?: number | undefined;
 }
+
+/**
+ * How many people a sample speaks of: those it was drawn from, or the whole result where only a part of it was read by hand,
+ * as judging all of a part never says all of the whole.
+ */
+export const spokenOf = ({ part, estimated }: Found, stay: 'certain' | 'possible', drawnFrom: number): number =>
+  part ? Math.max(drawnFrom, Math.round(estimated[stay].high)) : drawnFrom;
 
 /**
  * All figures of a trial. `sample` are the verdicts on those drawn, each person once; `drawnFrom` is how many people the
@@ -119,14 +146,31 @@ export function figuresOf(
 ): Figures {
   const found = foundBy(answers, checked);
   const of = (stay: 'certain' | 'possible') => {
-    const verdicts = sample.filter(({ certain }) => certain || stay === 'possible').map(({ verdict }) => verdict);
-    const precision = precisionOf(verdicts, drawnFrom[stay]);
-    const judged = precision.fits + precision.misses;
-    return {
-      precision,
-      fits: judged ? fitsIn(seen(answers, stay), checked, precision.fits, judged) : null
-    };
+    const those = sample.filter(({ certain }) => certain || stay === 'possible');
+    const population = spokenOf(found, stay, drawnFrom[stay]);
+    const precision =
+      found.part === 'pages'
+        ? precisionOfPages(
+            those.map(({ verdict, page = 0 }) => ({ verdict, page })),
+            population
+          )
+        : precisionOf(
+            those.map(({ verdict }) => verdict),
+            population
+          );
+    const { share, draws = precision.fits + precision.misses } = precision;
+    const fits = share === null ? null : fitsIn(seen(answers, stay), checked, share * draws, draws);
+    return { precision, fits: fits && found.part === 'top' ? withRestUnseen(fits, precision, stay) : fits };
   };
+  /** Read from the top only, the rest may hold no fit or nothing else. */
+  const withRestUnseen = (fits: Estimate, { interval }: Precision, stay: 'certain' | 'possible'): Estimate => ({
+    low: Math.min(fits.middle, interval.low * drawnFrom[stay]),
+    middle: fits.middle,
+    high: Math.max(
+      fits.middle,
+      interval.high * drawnFrom[stay] + Math.max(0, found.estimated[stay].high - drawnFrom[stay])
+    )
+  });
   const [certain, possible] = [of('certain'), of('possible')];
   return {
     ...found,

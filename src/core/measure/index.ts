@@ -1,5 +1,7 @@
 /** Counts, shares, samples, and what compares them. The room's own face, for other layers. */
 export * from './board';
+export * from './clusters';
+export * from './draw-pages';
 export * from './draw-sample';
 export * from './estimate';
 export * from './figures';

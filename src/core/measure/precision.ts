@@ -1,3 +1,4 @@
+import { effectiveDraws, type Cluster } from './clusters';
 import { wilson, type Interval } from './wilson';
 
 export type Verdict = 'fit' | 'miss' | 'unsure';
@@ -9,6 +10,8 @@ export interface Precision {
   /** Share of fits among those judged fit or miss; null while none is. */
   share: number | null;
   interval: Interval;
+  /** How many independent draws the judged are worth, where whole pages were drawn instead of people. */
+  draws?: number;
 }
 
 /**
@@ -27,6 +30,29 @@ export function precisionOf(verdicts: Iterable<Verdict>, population = Infinity):
     share: judged ? tally.fit / judged : null,
     interval: wilson(tally.fit, judged, Math.max(population, judged))
   };
+}
+
+/**
+ * The same of a sample of whole pages drawn through the depth, each verdict with the page its person stood on: the
+ * interval is as wide as the pages differ.
+ */
+export function precisionOfPages(
+  verdicts: readonly { verdict: Verdict; page: number }[],
+  population: number
+): Precision {
+  const precision = precisionOf(
+    verdicts.map(({ verdict }) => verdict),
+    population
+  );
+  if (precision.share === null) return precision;
+  const pages = new Map<number, Cluster>();
+  for (const { verdict, page } of verdicts) {
+    if (verdict === 'unsure') continue;
+    const had = pages.get(page) ?? { fits: 0, judged: 0 };
+    pages.set(page, { fits: had.fits + Number(verdict === 'fit'), judged: had.judged + 1 });
+  }
+  const draws = effectiveDraws([...pages.values()]);
+  return { ...precision, draws, interval: wilson(precision.share * draws, draws, Math.max(population, draws)) };
 }
 
 /** More verdicts needed until the interval is at most `halfWidth` to each side, if the share stays as it is. */
