@@ -8,6 +8,7 @@ import { running } from './running';
 import { sources } from './sources';
 import { strings } from './strings';
 import { trials } from './trials';
+import { byHand } from './by-hand';
 import { verdicts } from './verdicts';
 import { wording } from './wording';
 import type { AnyOperation } from './operation';
@@ -21,6 +22,7 @@ export const contract = {
   ...wording,
   ...strings,
   ...trials,
+  ...byHand,
   ...verdicts,
   ...comparing,
   ...sources,

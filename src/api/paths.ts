@@ -54,6 +54,9 @@ export const paths = {
   judgeByRule: ['POST', '/api/briefs/{id}/trials/{trial}/rule-verdicts'],
   drawMore: ['POST', '/api/briefs/{id}/trials/{trial}/sample'],
   recordByHand: ['POST', '/api/briefs/{id}/hand-results'],
+  readDiary: ['GET', '/api/briefs/{id}/versions/{number}/diaries/{source}'],
+  addEntry: ['POST', '/api/briefs/{id}/versions/{number}/diaries/{source}'],
+  changeEntry: ['PUT', '/api/briefs/{id}/diary-entries/{entry}'],
   elsewhere: ['POST', '/api/elsewhere'],
 
   judgeMany: ['PUT', '/api/briefs/{id}/verdict-lists'],

@@ -52,7 +52,13 @@ export const summaries: Record<OperationName, string> = {
   drawAtOnce: 'Draw more people of several results; all or nothing',
   judgeByRule: 'Judge those of the sample whom facts alone make a miss and nobody judged; told are the verdicts given',
   drawMore: 'Draw more people of a result',
-  recordByHand: 'Keep what came back from a place run by hand, one answer for each search, as a trial',
+  recordByHand:
+    'Write what came back from a place run by hand into the diary, one answer for each search; gives the trial that follows from it',
+  readDiary:
+    'What was seen of a version at a place run by hand: the searches, the entries, and which pages to open next',
+  addEntry: 'Write what was seen into the diary: a count, rows of a page, or both. It takes the place of nothing',
+  changeEntry:
+    'Correct an entry of a diary, take it back, or put it in again; refused with 409 if it was changed since `revision`',
   elsewhere: 'What other sources say of the same person',
   judgeMany: 'Give, change or (with null) take back many verdicts; all or nothing',
   giveVerdict: 'Give, change or (with null) take back a verdict',

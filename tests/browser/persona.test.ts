@@ -114,6 +114,7 @@ describe('facts and firms', () => {
     await page.getByLabel('Titles wanted').fill('Head of Quality');
     await page.getByLabel('A whole region').selectOption('Benelux');
     await page.getByRole('button', { name: 'Take Luxembourg out' }).click();
+    await unfold(page, 'Other facts of the firm or the person');
     await page.getByLabel('Add a fact').selectOption('growth');
     await page.getByLabel('growth from').fill('fast');
     await page.getByText('A fact: is written in digits').waitFor();

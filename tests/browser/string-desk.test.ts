@@ -408,7 +408,7 @@ describe('the cards of the sources', () => {
     );
     await searches(page);
     const harrow = card(page, 'Harrow Guild');
-    await harrow.getByText('exactly this string').waitFor();
+    await harrow.getByText('The source finds just those whom the string means.').waitFor();
     await harrow.getByText('"cold chain" NOT software').waitFor();
     await harrow.getByText('Denmark or Sweden').waitFor();
     await harrow.getByRole('button', { name: 'Copy: Current title for Harrow Guild' }).click();

@@ -8,8 +8,6 @@
     /** `main` is the one that a screen is for; `plain` looks like a word of the text. */
     look?: 'quiet' | 'main' | 'plain' | 'danger';
     icon?: Component;
-    /** What a button with nothing but an icon is called. */
-    iconDescription?: string;
     ref?: HTMLButtonElement | null;
     class?: string;
     children?: Snippet;

@@ -169,13 +169,13 @@
               ><Act
                 look="plain"
                 icon={ArrowUp}
-                iconDescription="Move {source.name} up"
+                aria-label="Move {source.name} up"
                 disabled={i === 0}
                 onclick={() => arrange({ move: { id: source.id, by: -1 } })}
               /><Act
                 look="plain"
                 icon={ArrowDown}
-                iconDescription="Move {source.name} down"
+                aria-label="Move {source.name} down"
                 disabled={i === data.sources.length - 1}
                 onclick={() => arrange({ move: { id: source.id, by: 1 } })}
               /><Act

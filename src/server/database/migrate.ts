@@ -14,6 +14,7 @@ import * as changesTold from './migrations/0011-changes-told';
 import * as verdictChanges from './migrations/0012-verdict-changes';
 import * as demoBriefs from './migrations/0013-demo-briefs';
 import * as sourceOrder from './migrations/0014-source-order';
+import * as handDiary from './migrations/0015-hand-diary';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -31,7 +32,8 @@ export const migrations: readonly Migration[] = [
   changesTold,
   verdictChanges,
   demoBriefs,
-  sourceOrder
+  sourceOrder,
+  handDiary
 ];
 interface Migration {
   name: string;

@@ -10,6 +10,7 @@ import {
 import type { Person } from '$core/people';
 import type { Rendering, Sheet } from '$core/dialect';
 import type { Verdict } from '$core/measure';
+import type { PageRow } from '$core/formats';
 import type { NamedSet } from '$core/language';
 import type { Faults } from '$core/dialect';
 import type { Outcome } from '$sources/try-string';
@@ -126,6 +127,8 @@ export interface TrialRow extends Row<TrialRow> {
   found: CreationOptional<string[]>;
   /** Ids of those among them who are possible and not certain. */
   open: CreationOptional<string[]>;
+  /** The page that each of `found` stood on, as a number that tells searches apart too; null where Eave read the pages. */
+  foundOn: CreationOptional<number[] | null>;
   /** People found who look like one found before under another id. */
   duplicates: CreationOptional<number>;
   requests: CreationOptional<number>;
@@ -134,6 +137,30 @@ export interface TrialRow extends Row<TrialRow> {
   problem: CreationOptional<string>;
   createdAt: CreationOptional<Date>;
 }
+/** What somebody saw of one search at a place run by hand: a count, rows, or both. */
+export interface HandEntryRow extends Row<HandEntryRow> {
+  id: string;
+  versionId: string;
+  sourceId: string;
+  search: number;
+  seenAt: CreationOptional<Date>;
+  /** The count as it was typed, and as it was understood. */
+  said: CreationOptional<string>;
+  count: CreationOptional<HandCount | null>;
+  /** The page of the result, from 1; null where nobody said. */
+  page: CreationOptional<number | null>;
+  rows: CreationOptional<HandRow[]>;
+  takenBack: CreationOptional<boolean>;
+  revision: CreationOptional<number>;
+  createdAt: CreationOptional<Date>;
+}
+export interface HandCount {
+  said: number;
+  interval: { low: number; high: number };
+  open: boolean;
+}
+/** One row of a page: who it is, what it says, and the fields that are in doubt. */
+export type HandRow = PageRow & { id: string };
 export type TrialState = 'waiting' | 'running' | 'done' | 'stopped' | 'failed';
 /** Something that went wrong on the way and what was done about it. */
 export interface TrialEvent {
@@ -321,10 +348,29 @@ function defineAll() {
         sampleSize: { type: INTEGER, defaultValue: 40 },
         found: { type: JSONB, defaultValue: [] },
         open: { type: JSONB, defaultValue: [] },
+        foundOn: JSONB,
         duplicates: { type: INTEGER, defaultValue: 0 },
         requests: { type: INTEGER, defaultValue: 0 },
         events: { type: JSONB, defaultValue: [] },
         problem: { type: TEXT, defaultValue: '' }
+      },
+      'created'
+    ),
+    HandEntry: define<HandEntryRow>(
+      'HandEntry',
+      'hand_entries',
+      {
+        id,
+        versionId: UUID,
+        sourceId: TEXT,
+        search: INTEGER,
+        seenAt: DATE,
+        said: { type: TEXT, defaultValue: '' },
+        count: JSONB,
+        page: INTEGER,
+        rows: { type: JSONB, defaultValue: [] },
+        takenBack: { type: DataTypes.BOOLEAN, defaultValue: false },
+        revision: { type: INTEGER, defaultValue: 1 }
       },
       'created'
     ),

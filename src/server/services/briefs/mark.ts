@@ -8,6 +8,7 @@ export async function markOf(briefId: string): Promise<string> {
        (SELECT concat(count(*), max(updated_at)) FROM verdicts WHERE persona_id = b.persona_id),
        (SELECT concat(count(*), max(updated_at)) FROM judgements WHERE persona_id = b.persona_id),
        (SELECT concat(count(*), max(t.created_at), string_agg(t.state, '' ORDER BY t.id), sum(t.sample_size)) FROM trials t JOIN versions v ON v.id = t.version_id WHERE v.brief_id = b.id),
+       (SELECT concat(count(*), sum(h.revision)) FROM hand_entries h JOIN versions v ON v.id = h.version_id WHERE v.brief_id = b.id),
        (SELECT concat(count(*), max(updated_at)) FROM notes WHERE persona_id = b.persona_id),
        (SELECT concat(count(*), max(updated_at)) FROM same_person),
        (SELECT concat(count(*), sum(hashtext(concat(number, name, note)))) FROM versions WHERE brief_id = b.id),

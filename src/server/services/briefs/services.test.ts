@@ -4,8 +4,8 @@ import { personaSchema } from '$core/persona';
 import { parse, type Problem } from '$core/language';
 import { matcher } from '$core/semantics';
 import { wilson } from '$core/measure';
-import { Refusal } from '../../refusal';
 import { useFreshDatabase } from '../../testing/fresh-database';
+import { refusal } from '../../testing/refusal';
 import {
   changeBrief,
   copyBrief,
@@ -30,15 +30,6 @@ import { readable } from '../../testing/readable';
 useFreshDatabase();
 const ledgerOf = readable(ledgerOfJson);
 beforeAll(openSources);
-
-const refusal = async (work: Promise<unknown>): Promise<Refusal> => {
-  const error: unknown = await work.then(
-    () => null,
-    (thrown: unknown) => thrown
-  );
-  expect(error).toBeInstanceOf(Refusal);
-  return error as Refusal;
-};
 
 describe('briefs', () => {
   it('are made, renamed, archived, brought back, copied and deleted', async () => {

@@ -141,6 +141,7 @@ async function boardInputs(context: BriefContext, numbers: readonly number[] | u
     found: shared(trial.found.map((id) => people.of(trial.sourceId, id))),
     open: shared([...placesOf(trial)]),
     sampled: sampled.get(trial.id) ?? [],
+    pages: trial.foundOn,
     spent: spent({ trial, version })?.amount ?? null
   }));
   return {

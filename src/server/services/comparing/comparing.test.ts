@@ -7,7 +7,7 @@ import type { Person } from '$core/people';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { boardFor, peopleBehind } from './board';
 import { countCertainOnly, createBrief, readBrief, readDocument, writeDocument } from '../briefs/briefs';
-import { recordByHand } from '../trials/by-hand';
+import { recordByHand } from '../by-hand/record-by-hand';
 import { contextOf, peopleJudged } from '../briefs/brief-context';
 import { decideSame, pairsOf, recordsNamed } from './same-people';
 import { agreementWith, giveJudgement, judgementsOn, listJudges, settle } from '../trials/judges';

@@ -6,7 +6,7 @@ import { useFreshDatabase } from '../../testing/fresh-database';
 import { boardFor } from '../comparing/board';
 import { exportBrief, importBrief } from './brief-file';
 import { createBrief, listBriefs, readDocument, writeDocument } from '../briefs/briefs';
-import { recordByHand } from '../trials/by-hand';
+import { recordByHand } from '../by-hand/record-by-hand';
 import { loadDemo } from '../briefs/demo';
 import { decideSame } from '../comparing/same-people';
 import { giveJudgement } from '../trials/judges';

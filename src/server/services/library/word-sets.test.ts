@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { generalSheets } from '$core/dialect';
-import { Refusal } from '../../refusal';
 import { useFreshDatabase } from '../../testing/fresh-database';
+import { refusal } from '../../testing/refusal';
 import { createBrief } from '../briefs/briefs';
 import {
   createByHand,
@@ -24,14 +24,6 @@ const readFrom = readable(readFromJson);
 const renderFor = readable(renderForJson);
 beforeAll(openSources);
 
-const refusal = async (asked: Promise<unknown>): Promise<Refusal> => {
-  const problem = await asked.then(
-    () => null,
-    (error: unknown) => error
-  );
-  expect(problem).toBeInstanceOf(Refusal);
-  return problem as Refusal;
-};
 const printed = ({ text, sets }: Awaited<ReturnType<typeof keepVersion>>) =>
   print(parse(text, setQueries(sets)).query!);
 const heads = { name: 'heads', kind: 'wanted' as const, wordings: ['"head of quality"', 'QA'], note: '' };

@@ -10,7 +10,7 @@ export interface Tried {
 }
 
 /** Whom a trial that is done has found: thousands of ids, which do not change any more. */
-const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open'>>({
+const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>({
   max: 500,
   maxSize: 4_000_000,
   sizeCalculation: ({ found }) => found.length + 1
@@ -19,16 +19,16 @@ const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open'>>({
 /** Puts whom trials have found to their rows, which were read without. */
 async function withResults(trials: readonly TrialRow[]): Promise<void> {
   const missing = trials.filter((trial) => trial.state !== 'done' || !results.has(trial.id)).map(({ id }) => id);
-  const read = new Map<string, Pick<TrialRow, 'found' | 'open'>>();
+  const read = new Map<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>();
   if (missing.length)
-    for (const { id, found, open } of await models().Trial.findAll({
+    for (const { id, found, open, foundOn } of await models().Trial.findAll({
       where: { id: missing },
-      attributes: ['id', 'found', 'open'],
+      attributes: ['id', 'found', 'open', 'foundOn'],
       raw: true
     }))
-      read.set(id, { found, open });
+      read.set(id, { found, open, foundOn });
   for (const trial of trials) {
-    const result = read.get(trial.id) ?? results.get(trial.id) ?? { found: [], open: [] };
+    const result = read.get(trial.id) ?? results.get(trial.id) ?? { found: [], open: [], foundOn: null };
     if (trial.state === 'done') results.set(trial.id, result);
     trial.set(result, { raw: true });
   }
@@ -41,7 +41,7 @@ export async function rowsOfTrials(briefId: string, ids: readonly string[]): Pro
   const [trials, versions] = await Promise.all([
     Trial.findAll({
       where: { id: [...ids] },
-      attributes: { exclude: ['found', 'open'] },
+      attributes: { exclude: ['found', 'open', 'foundOn'] },
       order: [['createdAt', 'DESC']]
     }),
     Version.findAll({ where: { briefId } })

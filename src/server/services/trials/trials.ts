@@ -214,9 +214,11 @@ export function trialFigures(
   { identity, verdicts }: Pick<Judged, 'identity' | 'verdicts'>
 ) {
   const open = new Set(trial.open);
+  const pageOf = trial.foundOn && new Map(trial.found.map((id, at) => [id, trial.foundOn![at]!]));
   const sample = drawn.flatMap(({ personId }) => {
     const person = identity.numberOf(trial.sourceId, personId);
-    return person === undefined ? [] : [{ person, open: open.has(personId) }];
+    const page = pageOf?.get(personId);
+    return person === undefined ? [] : [{ person, open: open.has(personId), page }];
   });
   return figuresOf(trial.answers, trial.rendering.leftover !== null, judgedSample(sample, verdicts), {
     certain: trial.found.length - trial.open.length,

@@ -3,9 +3,9 @@ import { readResultPage } from '$core/formats';
 import { harrowGuild } from '$core/dialect';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { createBrief } from '../briefs/briefs';
-import { recordByHand } from './by-hand';
+import { recordByHand } from './record-by-hand';
 import { createByHand, openSources } from '../sources/sources';
-import { drawMore, listTrials } from './trials';
+import { drawMore, listTrials } from '../trials/trials';
 
 useFreshDatabase();
 beforeAll(openSources);
@@ -36,7 +36,7 @@ describe('what came back from a place run by hand', () => {
     ]);
     expect(again.version).toBe(1);
     expect(again.sample[0]!.person.id).toBe(trial.sample[0]!.person.id);
-    expect((await drawMore(id, trial.id, 10)).sample).toHaveLength(2);
+    expect((await drawMore(id, again.id, 10)).sample).toHaveLength(2);
     expect(await listTrials(id)).toHaveLength(1);
   });
 

@@ -1,0 +1,66 @@
+import * as z from 'zod';
+import { pageFields } from '$core/formats/page-fields';
+import { mebibyte, operation } from './operation';
+import { paths } from './paths';
+import { brief, count, rendering, revision, sourceId, version, versionNumber } from './shapes';
+
+const row = z.object({
+  id: z.string().max(60).optional().describe('Who it is: a corrected row stays the person it was'),
+  values: z.partialRecord(z.enum(pageFields), z.string().max(2000)),
+  doubtful: z.array(z.enum(pageFields)).default([])
+});
+const seen = z.object({
+  said: z.string().max(400).default('').describe('The count as it was seen; empty where none was'),
+  page: z.int().min(1).max(100_000).nullable().default(null).describe('The page of the result, from 1'),
+  rows: z.array(row).max(5000).default([])
+});
+const entry = seen.extend({
+  id: z.uuid(),
+  search: z.int(),
+  seenAt: z.iso.datetime(),
+  count: z
+    .object({ said: count, interval: z.object({ low: count, high: count }), open: z.boolean() })
+    .nullable()
+    .describe('The count as it was understood; `open` where it is so many or more'),
+  known: z.int().describe('Of its rows, those that an earlier entry had'),
+  takenBack: z.boolean(),
+  revision
+});
+const diary = z.object({
+  version,
+  sourceId,
+  rendering,
+  entries: z.array(entry).describe('The newest first'),
+  searches: z.array(
+    z.object({
+      entries: z.int().describe('Entries that were not taken back; none where the search is still to run'),
+      rows: z.int(),
+      pagesRead: z.array(z.int()),
+      pages: z.int().nullable().describe('Pages that the result has by the newest count; null before the first'),
+      drawn: z.array(z.int()).describe('Pages to open, drawn through the depth')
+    })
+  ),
+  trialId: z.uuid().nullable().describe('The trial that follows from the entries; null before the first')
+});
+const place = brief.extend({ number: versionNumber, source: sourceId });
+
+/** Places run by hand. */
+export const byHand = {
+  readDiary: operation(paths.readDiary, { params: place, response: diary }),
+  addEntry: operation(paths.addEntry, {
+    params: place,
+    bodyLimit: 8 * mebibyte,
+    body: seen.extend({
+      search: z.int().min(0).max(199),
+      seenAt: z.iso.datetime().optional().describe('Now, where it is not said')
+    }),
+    response: diary,
+    status: 201
+  }),
+  changeEntry: operation(paths.changeEntry, {
+    params: brief.extend({ entry: z.uuid() }),
+    bodyLimit: 8 * mebibyte,
+    body: seen.extend({ takenBack: z.boolean().default(false), revision }),
+    response: diary
+  })
+};

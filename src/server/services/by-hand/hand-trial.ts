@@ -1,0 +1,108 @@
+import { randomUUID } from 'node:crypto';
+import type { Transaction } from 'sequelize';
+import type { Answer } from '$sources/source';
+import { models, type BriefRow, type HandEntryRow, type SourceRow, type VersionRow } from '../../database/models';
+import { askPeople } from '../../workers/people';
+import { readDocument } from '../briefs/briefs';
+import { versionString } from '../strings/versions';
+import { searchSeen, type SearchSeen } from './hand-rows';
+
+const sampleSize = 40;
+/** Numbers of pages of one search, apart from those of the next. */
+const pagesOfSearch = 1_000_000;
+
+/** A count that nobody typed: those read, or many more. */
+const openFrom = (rows: number) => ({ said: rows, interval: { low: rows, high: rows * 10 } });
+
+function answerOf({ people, pages, counted }: SearchSeen): Answer {
+  const { said, interval } = counted?.count ?? openFrom(people.length);
+  return {
+    said: Math.max(said, people.length),
+    interval: { low: Math.max(interval.low, people.length), high: Math.max(interval.high, people.length) },
+    people,
+    pages: pages.length ? pages : [1]
+  };
+}
+
+/** As a source answers it, with what the version makes of it there. */
+export const renderedAt = (version: VersionRow, source: SourceRow) =>
+  askPeople('render', { ...versionString(version), sheet: source.sheet });
+
+/**
+ * Makes the trial of a version at a place run by hand anew from what stands in the diary, in the place of the one before;
+ * verdicts stay with their people. Gives its id; null where nothing stands there any more.
+ */
+export async function makeHandTrial(
+  { id: briefId, personaId }: BriefRow,
+  version: VersionRow,
+  source: SourceRow,
+  entries: readonly HandEntryRow[],
+  transaction: Transaction
+): Promise<string | null> {
+  const { Trial, TrialPage, TrialPerson } = models();
+  const before = await Trial.findAll({
+    where: { versionId: version.id, sourceId: source.id },
+    attributes: ['id', 'sampleSize'],
+    transaction
+  });
+  const trialId = before.map(({ id }) => id);
+  const drawn = await TrialPerson.findAll({ where: { trialId }, attributes: ['personId'], raw: true, transaction });
+  await Trial.destroy({ where: { id: trialId }, transaction });
+  const live = entries.filter(({ takenBack }) => !takenBack);
+  if (!live.length) return null;
+
+  const rendering = await renderedAt(version, source);
+  const seen = rendering.searches.map((_, search) => searchSeen(live.filter((one) => one.search === search)));
+  const answers = seen.map(answerOf);
+  const { body: contacted } = await readDocument(briefId, 'contacted');
+  const seed = `${personaId}/${source.id}`;
+  const size = Math.max(sampleSize, ...before.map((one) => one.sampleSize));
+  const outcome = await askPeople('gather', {
+    sheet: source.sheet,
+    rendering,
+    answers,
+    size,
+    seed,
+    contacted,
+    drawn: drawn.map(({ personId }) => personId)
+  });
+  const pageOf = new Map<string, number>();
+  seen.forEach(({ people, on }, search) =>
+    people.forEach(({ id }, at) => pageOf.has(id) || pageOf.set(id, search * pagesOfSearch + on[at]!))
+  );
+  const missing = seen.flatMap((_, search) => (live.some((one) => one.search === search) ? [] : [search]));
+  const id = randomUUID();
+  await Trial.create(
+    {
+      id,
+      versionId: version.id,
+      sourceId: source.id,
+      seed,
+      rendering,
+      answers: outcome.answers,
+      filtered: outcome.filtered,
+      contacted: outcome.contacted,
+      found: outcome.found,
+      foundOn: outcome.found.map((person) => pageOf.get(person) ?? 1),
+      open: outcome.open,
+      duplicates: outcome.duplicates,
+      sampleSize: size,
+      events: missing.map((search) => ({
+        at: new Date().toISOString(),
+        search,
+        page: 0,
+        what: 'this search was not run yet'
+      }))
+    },
+    { transaction }
+  );
+  await TrialPage.bulkCreate(
+    answers.map(({ said, people }, search) => ({ trialId: id, search, page: 0, said, last: true, people })),
+    { transaction }
+  );
+  await TrialPerson.bulkCreate(
+    outcome.sample.map(({ rank, person }) => ({ trialId: id, rank, personId: person.id, person })),
+    { transaction }
+  );
+  return id;
+}

@@ -1,0 +1,47 @@
+import type { PageRow } from '$core/formats';
+import type { Interval } from '$core/measure';
+import { Refusal } from '../../refusal';
+import { findBrief } from '../briefs/briefs';
+import { findSource } from '../sources/sources';
+import { findVersion, keepVersion } from '../strings/versions';
+import { newestTrials } from '../trials/latest-trials';
+import { readTrial } from '../trials/trials';
+import { byHandOnly, changeDiary, writeEntry } from './diary';
+import { renderedAt } from './hand-trial';
+
+/** What a person brings back from one search at a place: the count they saw, and the rows they copied. */
+export interface HandAnswer {
+  said: number;
+  interval: Interval;
+  rows: Pick<PageRow, 'values'>[];
+}
+
+/** Keeps a string as a version and writes what came back into its diary at a place run by hand: one answer for each search, in order. Gives the trial that follows from all that stands there. */
+export async function recordByHand(
+  briefId: string,
+  text: string,
+  parent: number | null,
+  sourceId: string,
+  answers: readonly HandAnswer[]
+) {
+  const [brief, source] = await Promise.all([findBrief(briefId), findSource(sourceId).then(byHandOnly)]);
+  const { number } = await keepVersion(briefId, text, parent);
+  const version = await findVersion(briefId, number);
+  const { searches } = await renderedAt(version, source);
+  if (answers.length !== searches.length)
+    throw new Refusal(
+      409,
+      'Another search',
+      `This string makes ${searches.length} searches at ${source.name}, and answers to ${answers.length} came. Copy the searches again.`
+    );
+  const place = { brief, version, source };
+  await changeDiary(place, async (transaction) => {
+    for (const [search, { said, interval, rows }] of answers.entries())
+      await writeEntry(place, search, { said: String(said), page: null, rows }, transaction, {
+        count: { said, interval, open: false }
+      });
+  });
+  const newest = await newestTrials(briefId);
+  const made = newest.find(({ trial }) => trial.versionId === version.id && trial.sourceId === source.id);
+  return readTrial(briefId, made!.trial.id);
+}
