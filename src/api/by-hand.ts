@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { pageFields } from '$core/formats/page-fields';
 import { mebibyte, operation } from './operation';
 import { paths } from './paths';
-import { brief, count, rendering, revision, sourceId, version, versionNumber } from './shapes';
+import { brief, count, rendering, revision, sourceId, version, versionParams } from './shapes';
 
 const row = z.object({
   id: z.string().max(60).optional().describe('Who it is: a corrected row stays the person it was'),
@@ -42,7 +42,7 @@ const diary = z.object({
   ),
   trialId: z.uuid().nullable().describe('The trial that follows from the entries; null before the first')
 });
-const place = brief.extend({ number: versionNumber, source: sourceId });
+const place = versionParams.extend({ source: sourceId });
 
 /** Places run by hand. */
 export const byHand = {

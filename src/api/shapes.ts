@@ -12,6 +12,7 @@ export const revision = z.int().min(1).max(largest);
 export const versionNumber = z.int().min(1).max(largest);
 
 export const brief = z.object({ id: z.uuid() });
+export const versionParams = brief.extend({ number: z.coerce.number().int().min(1).max(largest) });
 
 export const text = z.string().max(200_000);
 

@@ -8,12 +8,20 @@ import { scopes } from '$core/language/scopes';
 import { changeSchema } from '$core/suggest/change-schema';
 import { proposalKinds } from '$core/suggest/proposal-kinds';
 import { documentSchemas } from './documents';
-import { largest } from './limits';
 import { keptDocument, operation, soon } from './operation';
 import { paths } from './paths';
-import { brief, interval, judgedCount, rendering, sides, sourceId, text, version, versionNumber } from './shapes';
-
-const versionParams = brief.extend({ number: z.coerce.number().int().min(1).max(largest) });
+import {
+  brief,
+  interval,
+  judgedCount,
+  rendering,
+  sides,
+  sourceId,
+  text,
+  version,
+  versionNumber,
+  versionParams
+} from './shapes';
 
 const readText = z.object({
   query: querySchema.nullable(),

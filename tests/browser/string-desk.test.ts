@@ -593,35 +593,4 @@ describe('a sheet of one’s own', () => {
     const [version] = await api<{ number: number; note: string; parent: number }[]>('GET', `/briefs/${id}/versions`);
     expect(version).toMatchObject({ number: 2, parent: 1, note: says });
   });
-
-  it('takes the count and the people of a place run by hand, the doubtful ones marked and corrected in place', async () => {
-    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'By hand' });
-    const sources = await api<{ id: string; sheet: object }[]>('GET', '/sources');
-    const { sheet } = sources.find((one) => one.id === 'harrow-guild')!;
-    const place = await api<{ id: string }>('POST', '/sources', { sheet: { ...sheet, name: 'Far Away' } });
-    const page = await open(`/briefs/${id}/string`);
-    await writeString(page, 'title:(QA OR "quality manager")');
-    await searches(page);
-    const hand = page.getByRole('group', { name: 'What Far Away showed' });
-    await hand.getByLabel('Count as seen').fill('lots');
-    await hand.getByText(/no count can be read in this/).waitFor();
-    await hand.getByLabel('Count as seen').fill('about 3,000');
-    await hand.getByText('understood as 2,500–3,499').waitFor();
-    await hand
-      .getByLabel('Text of a result page')
-      .fill(
-        'Anna Ström\nKeeper of the cold\nNordkyl AB\nMalmö, Sweden\nanna (at) nordkyl (dot) example\n\nBo Lindgren\nQA Manager at Vintrup A/S\n'
-      );
-    await hand.getByRole('button', { name: 'Read people out of it' }).click();
-    await hand.getByText(/2 people; dashed fields were read by their place alone/).waitFor();
-    expect(await hand.getByLabel('Mail 1').inputValue()).toBe('anna@nordkyl.example');
-    await hand.getByLabel('Title 1, in doubt').fill('Quality Manager');
-    await hand.getByLabel('Title 1, in doubt').blur();
-    await hand.getByText('2 people.').waitFor();
-    await expectAccessible(page);
-    await hand.getByRole('button', { name: 'Keep as a trial' }).click();
-    await page.getByRole('heading', { name: 'Version 1 on Far Away' }).waitFor();
-    await page.getByRole('article', { name: 'Profile of Anna Ström' }).getByText('Quality Manager').first().waitFor();
-    await api('DELETE', `/sources/${place.id}`);
-  });
 });

@@ -1,36 +1,24 @@
 <script lang="ts">
-  import { reload } from '$lib/kept/reload';
-  import { goto } from '$app/navigation';
-  import { brief as briefPath } from '$lib/frame/paths';
+  import Act from '$lib/ui/Act.svelte';
   import SourceCard from './SourceCard.svelte';
   import type { StringPage } from './string-page.svelte';
 
   interface Props {
     string: StringPage;
-    briefId: string;
     /** The source that was asked for. */
     asked: string | null;
   }
-  let { string, briefId, asked }: Props = $props();
+  let { string, asked }: Props = $props();
 </script>
 
 <div class="cards">
   {#each string.chosen as source (source.id)}
     <div id="card-{source.id}" class:asked={asked === source.id}>
       {#snippet hand()}
-        {#await import('./HandResults.svelte') then { default: HandResults }}
-          <HandResults
-            {briefId}
-            text={string.text}
-            parent={string.draft.value.from}
-            {source}
-            searches={string.reading.sources[source.id]?.rendering.searches.length ?? 0}
-            ondone={async (trial) => {
-              await reload('eave:brief');
-              await goto(briefPath(briefId, 'trial', { trial }));
-            }}
-          />
-        {/await}
+        <p class="hand">
+          <Act look="main" onclick={() => string.runByHand(source.id)}>Run it by hand</Act>
+          <span class="soft">Type the count you see and paste the pages, over days if need be.</span>
+        </p>
       {/snippet}
       <SourceCard
         {source}
@@ -53,6 +41,13 @@
   .cards > div {
     min-width: 0;
     display: grid;
+  }
+  .hand {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+    margin-top: 8px;
+    font-size: 13px;
   }
   .asked {
     outline: 2px solid var(--accent);

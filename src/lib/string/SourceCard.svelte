@@ -1,12 +1,11 @@
 <script lang="ts">
   import { exactness } from '$lib/marks/exactness';
+  import SearchBoxes from './SearchBoxes.svelte';
   import Act from '$lib/ui/Act.svelte';
   import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { count, percent } from '$lib/marks/format';
-  import { factLabel } from '$core/dialect';
   import type { Answer } from '$api';
-  import { factWords } from './fact-words';
   import type { SourceReading } from './reading-messages';
 
   type Source = Answer<'listSources'>[number];
@@ -21,11 +20,6 @@
   }
   let { source, reading, stale, keptBack, hand }: Props = $props();
 
-  const label = (id: string) => source.sheet.boxes.find((box) => box.id === id)?.label ?? id;
-  const factName = (scope: string) => {
-    const fact = source.sheet.facts.find((one) => one.scope === scope);
-    return fact ? factLabel(fact) : scope;
-  };
   const limits = $derived(
     reading
       ? (['characters', 'words', 'operators', 'nesting'] as const)
@@ -77,26 +71,7 @@
     <ol>
       {#each reading.rendering.searches.slice(0, shown) as search, i (i)}
         <li>
-          {#each Object.entries(search.boxes) as [id, text] (id)}
-            <div class="row">
-              <span class="label">{label(id)}</span><code>{text}</code>
-              <CopyButton
-                {text}
-                label="Copy"
-                of="{label(id)}{several ? ` of search ${i + 1}` : ''} for {source.name}"
-              />
-            </div>
-          {/each}
-          {#each search.facts as fact (fact.scope)}
-            <div class="row">
-              <span class="label">{factName(fact.scope)}</span><span>{factWords(fact)}</span>
-              <CopyButton
-                text={[...(fact.include ?? []), ...(fact.exclude ?? [])].join('\n') || factWords(fact)}
-                label="Copy"
-                of="{factName(fact.scope)}{several ? ` of search ${i + 1}` : ''} for {source.name}"
-              />
-            </div>
-          {/each}
+          <SearchBoxes {source} {search} of={several ? i : null} />
         </li>
       {/each}
     </ol>
@@ -114,7 +89,7 @@
     padding: 10px 14px;
     min-width: 0;
   }
-  .stale code {
+  .stale :global(code) {
     color: var(--soft);
     font-style: italic;
   }
@@ -169,11 +144,5 @@
   .label {
     color: var(--soft);
     font-size: 12.5px;
-  }
-  code {
-    font:
-      12.5px/1.5 'IBM Plex Mono',
-      monospace;
-    overflow-wrap: anywhere;
   }
 </style>

@@ -108,7 +108,7 @@
     </p>
   {:else if one === 'searches'}
     {#await import('./SearchesToCopy.svelte') then { default: SearchesToCopy }}
-      <SearchesToCopy {string} briefId={data.brief.id} asked={asked.get('of')} />
+      <SearchesToCopy {string} asked={asked.get('of')} />
     {/await}
   {:else if !canCount}
     <p class="empty soft">

@@ -181,6 +181,20 @@ export class StringPage {
     this.running = false;
   };
 
+  /** Keeps the string as a version, and opens its diary at a place run by hand. */
+  runByHand = (source: string) =>
+    this.#attempt(async () => {
+      await this.draft.flush();
+      const { text } = this;
+      const version = await call('keepVersion', {
+        params: { id: this.briefId },
+        body: { text, parent: this.draft.value.from }
+      });
+      if (this.draft.value.from !== version.number) this.write(text, 'from', version.number);
+      await reload('eave:brief', 'eave:versions');
+      await goto(briefPath(this.briefId, 'by-hand', { version: version.number, source }));
+    });
+
   build = () =>
     this.#attempt(async () => {
       const built = await call('buildString', { params: { id: this.briefId } });

@@ -118,6 +118,19 @@ describe('the diary of a place run by hand', () => {
     expect((await read()).entries).toHaveLength(1);
   });
 
+  it('knows somebody again whose mail address one page lacks, and never by another’s', async () => {
+    const { see, id } = await place();
+    const mailed = (mail?: string) => ({
+      ...row('Carla Moreno'),
+      values: { ...row('Carla Moreno').values, ...(mail && { mail }) }
+    });
+    await see({ page: 1, rows: [mailed('carla@brisa.example')] });
+    await see({ page: 2, rows: [mailed()] });
+    const last = await see({ page: 3, rows: [mailed('c.moreno@other.example')] });
+    expect(last.entries.map(({ known }) => known)).toEqual([0, 1, 0]);
+    expect((await readTrial(id, last.trialId!)).people).toBe(2);
+  });
+
   it('may lack searches, and says which; two who write at once lose nothing', async () => {
     const { see, id, number, source } = await place();
     await Promise.all(Array.from({ length: 6 }, (_, i) => see({ page: i + 1, rows: rows(i + 1, 5) })));

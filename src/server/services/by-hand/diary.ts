@@ -90,22 +90,23 @@ export async function changeDiary<T>(place: Place, work: (transaction: Transacti
 
 /** Writes an entry, within a change of the diary. */
 export async function writeEntry(
-  { version, source }: Place,
+  place: Place,
   search: number,
   { said, page, rows }: Seen,
   transaction: Transaction,
   { count = countOf(said), seenAt }: { count?: HandCount | null; seenAt?: string | undefined } = {}
 ): Promise<void> {
+  const before = await entriesOf(place, transaction);
   await models().HandEntry.create(
     {
       id: randomUUID(),
-      versionId: version.id,
-      sourceId: source.id,
+      versionId: place.version.id,
+      sourceId: place.source.id,
       search,
       said: said.trim(),
       count,
       page,
-      rows: rowsKept(rows),
+      rows: rowsKept(rows, { others: before.flatMap((entry) => entry.rows) }),
       ...(seenAt && { seenAt: new Date(seenAt) })
     },
     { transaction }
@@ -149,7 +150,7 @@ export async function changeEntry(
   const count = countOf(said);
   await changeDiary(place, async (transaction) => {
     const [changed] = await HandEntry.update(
-      { said: said.trim(), count, page, rows: rowsKept(rows, entry.rows), takenBack, revision: revision + 1 },
+      { said: said.trim(), count, page, rows: rowsKept(rows, { own: entry.rows }), takenBack, revision: revision + 1 },
       { where: { id: entryId, revision }, transaction }
     );
     if (!changed) throw changedElsewhere('This entry', { current: entryId });

@@ -4,26 +4,37 @@ import { hashText } from '$core/measure';
 import { firmKey, isRoleMailbox, plainName, type Person } from '$core/people';
 import type { HandEntryRow, HandRow } from '../../database/models';
 
-/** The same name at the same firm with the same mail is the same person, whenever it is pasted. */
-function idOf({ values }: Pick<PageRow, 'values'>): string {
-  const key = [
-    plainName(values.name ?? ''),
-    firmKey(values.company ?? ''),
-    values.mail && !isRoleMailbox(values.mail) ? values.mail.trim().toLowerCase() : ''
-  ].join('|');
+const mailOf = ({ values }: Pick<PageRow, 'values'>): string =>
+  values.mail && !isRoleMailbox(values.mail) ? values.mail.trim().toLowerCase() : '';
+const nameOf = ({ values }: Pick<PageRow, 'values'>): string =>
+  [plainName(values.name ?? ''), firmKey(values.company ?? '')].join('|');
+
+function idOf(row: Pick<PageRow, 'values'>): string {
+  const key = `${nameOf(row)}|${mailOf(row)}`;
   return `hand-${hashText(key).toString(36)}${hashText(`${key}/2`).toString(36)}`;
 }
 
-/** Rows as an entry keeps them. One that was there before stays the person it was, however it is corrected. */
+/**
+ * Rows as an entry keeps them. One that was there before (`own`) stays the person it was, however it is corrected; another is
+ * the person of an earlier row (`others`) with the same name at the same firm, unless their mail addresses differ.
+ */
 export function rowsKept(
   rows: readonly (Pick<PageRow, 'values'> & Partial<HandRow>)[],
-  before: readonly HandRow[] = []
+  { own = [], others = [] }: { own?: readonly HandRow[]; others?: readonly HandRow[] } = {}
 ): HandRow[] {
-  const known = new Set(before.map(({ id }) => id));
+  const known = new Set(own.map(({ id }) => id));
+  const byName = new Map<string, HandRow[]>();
+  for (const row of others) byName.set(nameOf(row), [...(byName.get(nameOf(row)) ?? []), row]);
+  const met = (row: Pick<PageRow, 'values'>) => {
+    const named = byName.get(nameOf(row)) ?? [];
+    const isOther = ({ id }: HandRow) =>
+      named.some((other) => other.id === id && mailOf(other) && mailOf(row) && mailOf(other) !== mailOf(row));
+    return named.find((one) => !isOther(one))?.id;
+  };
   return rows
     .filter(({ values }) => values.name?.trim())
     .map((row) => ({
-      id: row.id !== undefined && known.has(row.id) ? row.id : idOf(row),
+      id: row.id !== undefined && known.has(row.id) ? row.id : (met(row) ?? idOf(row)),
       values: row.values,
       doubtful: row.doubtful ?? []
     }));

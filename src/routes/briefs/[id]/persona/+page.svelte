@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -90,14 +91,12 @@
     return query && traced(query, originsOf(persona.value, data.wording));
   });
   /** What is used now and then is folded, unless it says something already. */
-  // svelte-ignore state_referenced_locally
   const begun = persona.value;
   const used = {
     functions: begun.functions.length + begun.ranks.length > 0,
     bands: begun.bands.length > 0,
     facts: begun.facts.length > 0,
-    // svelte-ignore state_referenced_locally
-    leftOut: begun.notIndustries.length + begun.notCountries.length + data.contacted.body.length > 0
+    leftOut: begun.notIndustries.length + begun.notCountries.length + untrack(() => data.contacted.body.length) > 0
   };
   const missing = $derived(persona.issues.length ? [] : missingFrom(persona.value));
 

@@ -142,6 +142,11 @@
       >
     {/if}
     <CertainOnly briefId={data.brief.id} onrefused={(problem) => (desk.refused = problem)} />
+    {#if source?.kind === 'by-hand'}
+      <Act onclick={() => goto(briefPath(data.brief.id, 'by-hand', { version: trial.version, source: trial.sourceId }))}
+        >Diary</Act
+      >
+    {/if}
     <Act disabled={desk.nextUnjudged < 0} onclick={() => desk.go(desk.nextUnjudged)}>Next not judged</Act>
     <Act disabled={!judging.canUndo} onclick={desk.undo} title="Ctrl Z">Undo</Act>
     {#if data.trial && !data.as}

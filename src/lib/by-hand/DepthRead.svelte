@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { count } from '$lib/marks/format';
+
+  interface Props {
+    /** Pages that the result has, those read, and those to open. */
+    pages: number | null;
+    read: readonly number[];
+    drawn: readonly number[];
+  }
+  let { pages, read, drawn }: Props = $props();
+
+  const height = 250;
+  const deepest = $derived(Math.max(pages ?? 1, ...read, 1));
+  const y = (page: number) => 10 + ((page - 0.5) / deepest) * (height - 20);
+  const toOpen = $derived(drawn.filter((page) => !read.includes(page)));
+  /** Labels that would stand on one another are left out, the read ones kept. */
+  const labelled = $derived.by(() => {
+    const taken: number[] = [];
+    return [...read.map((page) => ({ page, is: 'read' })), ...toOpen.map((page) => ({ page, is: 'to open' }))].filter(
+      ({ page }) => {
+        if (taken.some((other) => Math.abs(y(other) - y(page)) < 13)) return false;
+        taken.push(page);
+        return true;
+      }
+    );
+  });
+</script>
+
+<!-- Where in the result the pages stand that were read, and those to open. -->
+<svg
+  width="220"
+  {height}
+  role="img"
+  aria-label="{read.length} page{read.length === 1 ? '' : 's'} read{pages
+    ? ` of about ${count(pages)}`
+    : ''}, {toOpen.length} to open"
+  font-size="12"
+>
+  <line x1="40" x2="40" y1="10" y2={height - 10} stroke="var(--ink)" />
+  <text x="34" y="14" text-anchor="end" fill="var(--soft)">1</text>
+  <text x="34" y={height - 8} text-anchor="end" fill="var(--soft)">{count(deepest)}</text>
+  {#each toOpen as page (page)}
+    <rect x="46" y={y(page) - 4} width="34" height="8" fill="none" stroke="var(--accent)" stroke-dasharray="3 2" />
+  {/each}
+  {#each read as page (page)}
+    <rect x="46" y={y(page) - 4} width="34" height="8" fill="var(--accent)" />
+  {/each}
+  {#each labelled as { page, is } (page)}
+    <text x="88" y={y(page) + 4} fill={is === 'read' ? 'var(--ink)' : 'var(--soft)'}>page {count(page)}, {is}</text>
+  {/each}
+</svg>

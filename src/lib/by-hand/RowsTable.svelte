@@ -1,0 +1,80 @@
+<script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
+  import { pageFields, type PageField, type PageRow } from '$core/formats';
+
+  interface Props {
+    label: string;
+    rows: readonly PageRow[];
+    oncorrect: (row: PageRow, field: PageField, value: string) => void;
+    onremove: (index: number) => void;
+  }
+  let { label, rows, oncorrect, onremove }: Props = $props();
+
+  const fieldWords: Record<PageField, string> = {
+    name: 'Name',
+    title: 'Title',
+    company: 'Firm',
+    place: 'Place',
+    url: 'Page',
+    mail: 'Mail',
+    phone: 'Phone'
+  };
+  /** Columns that anybody has something in; the first four always. */
+  const shown = $derived(pageFields.filter((field, i) => i < 4 || rows.some(({ values }) => values[field]?.trim())));
+</script>
+
+<!-- Rows read out of a page, each cell to be corrected where it stands. -->
+<div class="tabled">
+  <Table aria-label={label}>
+    <TableHead
+      ><TableRow
+        >{#each shown as field (field)}<TableHeader>{fieldWords[field]}</TableHeader>{/each}<TableHeader
+        ></TableHeader></TableRow
+      ></TableHead
+    >
+    <TableBody>
+      {#each rows as row, i (i)}
+        <TableRow>
+          {#each shown as field (field)}
+            <TableCell class={row.doubtful.includes(field) ? 'doubtful' : ''}
+              ><Field
+                value={row.values[field] ?? ''}
+                aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? ', in doubt' : ''}"
+                onchange={(event) => oncorrect(row, field, event.currentTarget.value)}
+              /></TableCell
+            >
+          {/each}
+          <TableCell
+            ><Act look="plain" aria-label="Leave {row.values.name} out" onclick={() => onremove(i)}>✕</Act></TableCell
+          >
+        </TableRow>
+      {/each}
+    </TableBody>
+  </Table>
+</div>
+
+<style>
+  .tabled {
+    overflow: auto;
+    max-height: 330px;
+  }
+  .tabled :global(td),
+  .tabled :global(th) {
+    padding: 1px 4px;
+    font-size: 12px;
+  }
+  .tabled :global(td input) {
+    border: 1px solid transparent;
+    background: none;
+    width: 100%;
+    min-width: 90px;
+    height: 24px;
+    padding: 1px 4px;
+    font-size: 12px;
+  }
+  .tabled :global(.doubtful input) {
+    border: 1px dashed var(--warm);
+  }
+</style>

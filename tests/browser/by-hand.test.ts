@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { api, expectAccessible, useBrowser, writeString } from './browser';
+
+const { open, expectError } = useBrowser();
+
+describe('a place run by hand', () => {
+  it('has a diary: a count, pages of text and of markup over days, corrected, taken back, and nothing lost by leaving', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Cocinas' });
+    const sources = await api<{ id: string; sheet: { limits: object } }[]>('GET', '/sources');
+    const { sheet } = sources.find((one) => one.id === 'harrow-guild')!;
+    const place = await api<{ id: string }>('POST', '/sources', { sheet: { ...sheet, name: 'Far Away' } });
+    const page = await open(`/briefs/${id}/string?panel=searches`);
+    await writeString(page, 'title:(QA OR "quality manager")');
+    await page.getByRole('button', { name: 'Run it by hand' }).click();
+    await page.getByRole('heading', { name: 'Version 1 at Far Away' }).waitFor();
+    const steps = page.getByRole('region', { name: 'What to do' });
+    await steps.getByRole('button', { name: 'Copy: Current title for Far Away' }).click();
+    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('QA OR "quality manager"');
+
+    // A count, in another language than the page's own.
+    const keep = page.getByRole('button', { name: 'Keep what is here' });
+    await steps.getByLabel('Count as seen').fill('lots');
+    await steps.getByText(/no count can be read in this/).waitFor();
+    expect(await keep.isDisabled()).toBe(true);
+    await steps.getByLabel('Count as seen').fill('unos 3.000');
+    await steps.getByText('read as 2,500–3,499').waitFor();
+    await keep.click();
+    const diary = page.getByRole('region', { name: 'Diary' });
+    await diary.getByText('read as 2,500–3,499').waitFor();
+    // Pages drawn through the depth, the next to open at hand.
+    expect(await steps.getByRole('button', { name: /^Page \d+, to open$/ }).count()).toBe(6);
+
+    await page
+      .getByLabel('What the page shows')
+      .fill(
+        'Anna Ström\nKeeper of the cold\nNordkyl AB\nMalmö, Sweden\nanna (at) nordkyl (dot) example\n\nBo Lindgren\nQA Manager at Vintrup A/S\n'
+      );
+    await diary.getByRole('button', { name: 'Read people out of it' }).click();
+    await diary.getByText('2 people, not kept yet').waitFor();
+    expect(await diary.getByLabel('Mail 1').inputValue()).toBe('anna@nordkyl.example');
+    await diary.getByLabel('Title 1, in doubt').fill('Quality Manager');
+    await diary.getByLabel('Title 1, in doubt').blur();
+    await expectAccessible(page);
+
+    // Left and come back to, it waits as it was.
+    await page.goto('/', { waitUntil: 'networkidle' });
+    await page.goBack({ waitUntil: 'networkidle' });
+    await diary.getByText('2 people, not kept yet').waitFor();
+    expect(await diary.getByLabel('Title 1').inputValue()).toBe('Quality Manager');
+    await page.getByLabel('Page of the result').fill('1');
+    await keep.click();
+    await diary.getByText('page 1').waitFor();
+
+    // The browser reads what is put on the clipboard, and keeps its script from running.
+    expectError(/inline event handler/);
+    // A page pasted with its markup: a table, whose links are kept. One of page 1 again.
+    await page.getByLabel('What the page shows').focus();
+    await page.evaluate(async () => {
+      const rows = [
+        ['Name', 'Title', 'Company'],
+        ['Anna Ström', 'Quality Manager', 'Nordkyl AB'],
+        ['Carla Moreno', 'QA Lead', 'Fruta Alta SL']
+      ];
+      const html = `<table>${rows.map((cells) => `<tr>${cells.map((cell) => `<td>${cell}</td>`).join('')}</tr>`).join('')}</table><img src=x onerror="document.title='run'">`;
+      await navigator.clipboard.write([
+        new ClipboardItem({
+          'text/html': new Blob([html], { type: 'text/html' }),
+          'text/plain': new Blob(['no people'], { type: 'text/plain' })
+        })
+      ]);
+    });
+    await page.keyboard.press('ControlOrMeta+v');
+    await diary.getByText('2 people, not kept yet').waitFor();
+    expect(await page.title()).not.toBe('run');
+    await page.getByLabel('Page of the result').fill('40');
+    await keep.click();
+    await diary.getByText('1 known from before').waitFor();
+    const figures = page.getByRole('region', { name: 'What follows' });
+    await figures.getByText('Precision, by pages').waitFor();
+    await page.getByRole('button', { name: 'Judge 3 people' }).waitFor();
+
+    // Corrected and taken back; what stood there is there still.
+    const entry = diary.getByRole('listitem').filter({ hasText: 'page 40' });
+    await entry.getByRole('button', { name: 'Correct' }).click();
+    await entry.getByLabel('Name 2').fill('Carla Moreno Gil');
+    await entry.getByLabel('Name 2').blur();
+    await entry.getByRole('button', { name: 'Keep the correction' }).click();
+    await entry.getByRole('button', { name: 'Correct' }).waitFor();
+    await entry.getByRole('button', { name: 'Take back' }).click();
+    await page.getByRole('button', { name: 'Judge 2 people' }).waitFor();
+    await figures.getByText('Precision of the top').waitFor();
+    await entry.getByRole('button', { name: 'Put in again' }).click();
+    await page.getByRole('button', { name: 'Judge 3 people' }).click();
+    await page.getByRole('heading', { name: 'Version 1 on Far Away' }).waitFor();
+    await page.getByText('Carla Moreno Gil').first().waitFor();
+    await page.getByRole('button', { name: 'Diary' }).click();
+    await page.getByRole('heading', { name: 'Version 1 at Far Away' }).waitFor();
+    await api('DELETE', `/sources/${place.id}`);
+  });
+});
