@@ -48,7 +48,7 @@ export function useBrowser() {
       const page = await context.newPage();
       page.on('pageerror', (error) => errors.push(error.message));
       page.on('console', (message) => {
-        if (message.type() === 'error') errors.push(message.text());
+        if (message.type() === 'error') errors.push(`${message.text()} ${message.location().url}`);
       });
       await page.goto(path, { waitUntil: 'networkidle' });
       return page;

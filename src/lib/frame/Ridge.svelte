@@ -12,7 +12,9 @@
 
   let { brief, onkeysheet }: { brief: Answer<'readBrief'> | null; onkeysheet: () => void } = $props();
 
-  const here = $derived(page.route.id?.split('/').at(-1) as Step | undefined);
+  const at = $derived(page.route.id?.split('/').at(-1) as Step | undefined);
+  // A place run by hand is where a trial comes from.
+  const here = $derived(at === 'by-hand' ? 'trial' : at);
 </script>
 
 <header>

@@ -1,5 +1,7 @@
 import { error } from '@sveltejs/kit';
+import { ApiProblem, call } from '$lib/api/call';
 import { asking } from '$lib/api/load';
+import type { Answer } from '$api';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, url, fetch, depends }) => {
@@ -10,10 +12,17 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
   if (!Number.isInteger(number) || number < 1 || !sourceId)
     error(404, 'The address names no version and no place. Open a place run by hand from String or from Trial.');
   const place = { ...params, number: String(number), source: sourceId };
-  const [diary, source] = await Promise.all([
-    ask('readDiary', { params: place }),
-    ask('readSource', { params: { source: sourceId } })
-  ]);
-  const trial = diary.trialId ? await ask('readTrial', { params: { ...params, trial: diary.trialId } }) : null;
-  return { diary, source, trial };
+  const source = ask('readSource', { params: { source: sourceId } });
+  /** A diary that is written meanwhile makes its trial anew: then both are read again. */
+  const read = async (tries: number): Promise<{ diary: Answer<'readDiary'>; trial: Answer<'readTrial'> | null }> => {
+    const diary = await ask('readDiary', { params: place });
+    if (!diary.trialId) return { diary, trial: null };
+    try {
+      return { diary, trial: await call('readTrial', { params: { ...params, trial: diary.trialId }, fetch }) };
+    } catch (problem) {
+      if (tries && problem instanceof ApiProblem && problem.status === 404) return read(tries - 1);
+      throw problem;
+    }
+  };
+  return { ...(await read(5)), source: await source };
 };
