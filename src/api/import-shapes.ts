@@ -14,8 +14,17 @@ export type Reading = z.infer<typeof readingSchema>;
 export const importOutcomeSchema = z.object({
   rows: z.int(),
   bytesRead: z.int(),
-  skipped: z.int(),
-  errors: z.array(z.object({ row: z.int(), line: z.int(), message: z.string() })),
+  skipped: z.int().describe('Rows that name nobody or stand twice'),
+  leftOut: z.int().default(0).describe('Rows left out for a cell, as was wished'),
+  emptied: z.int().default(0).describe('Cells left empty, as they were not what their column holds'),
+  errors: z.array(
+    z.object({
+      row: z.int(),
+      line: z.int(),
+      message: z.string(),
+      cell: z.boolean().default(false).describe('A cell that was left empty, in a row that was kept')
+    })
+  ),
   message: z.string().nullable()
 });
 export type ImportOutcome = z.infer<typeof importOutcomeSchema>;
@@ -25,6 +34,8 @@ export interface ImportSettings {
   name: string;
   mapping: ColumnField[];
   skipBadRows: boolean;
+  /** What is done with a row that has a cell which is not what its column holds. */
+  badCells?: 'empty' | 'skip';
   /** The imported file whose people these take the place of. */
   into: string | null;
 }

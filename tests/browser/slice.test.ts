@@ -202,10 +202,7 @@ describe('the whole job on a file of one’s own', () => {
     await desk.getByText('empty.csv is empty. Choose a CSV or JSON Lines file with people in it.').waitFor();
     await give('photo.csv', Buffer.from([0x89, 0x50, 0, 1, 2]));
     await desk.getByText(/not a text file/).waitFor();
-    await give(
-      'bad.csv',
-      `Name,Title,Company,Country,Employees\n${rows.join('\n')}\nLast One,QA,Firm,Norway,about ten\n`
-    );
+    await give('bad.csv', `Name,Title,Company,Country,Employees\n${rows.join('\n')}\n  ,QA,Firm,Norway,10\n`);
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
     await desk.getByText(/1 of 241 rows cannot be read, so nothing was kept/).waitFor();
     await desk.getByRole('cell', { name: '242' }).waitFor();

@@ -9,6 +9,7 @@ export const columnFields = {
   lastName: 'last name',
   title: 'current title',
   company: 'current company',
+  jobFrom: 'in the current role since',
   pastTitle: 'past title',
   pastCompany: 'past company',
   about: 'about text',

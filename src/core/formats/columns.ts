@@ -1,61 +1,93 @@
+import * as z from 'zod';
+import { foldDiacritics } from '../language/fold-diacritics';
 import { fold } from '../language/tokens';
-import { columnFields, type ColumnField } from './column-fields';
+import { countryCode } from '../people/countries';
+import { columnFieldSchema, columnFields, type ColumnField } from './column-fields';
+import headingsData from './data/headings.json';
 
-/** Headings that people give such columns, folded, without spaces and signs. */
-const headings: Partial<Record<ColumnField, readonly string[]>> = {
-  id: ['id', 'key', 'personid', 'contactid', 'recordid'],
-  name: ['name', 'fullname', 'personname', 'contact', 'contactname', 'navn', 'namn', 'naam', 'nom'],
-  firstName: ['firstname', 'givenname', 'forename', 'fornavn', 'förnamn', 'voornaam', 'vorname', 'prénom'],
-  lastName: ['lastname', 'surname', 'familyname', 'efternavn', 'efternamn', 'etternavn', 'achternaam', 'nachname'],
-  title: ['title', 'jobtitle', 'currenttitle', 'position', 'role', 'stilling', 'titel', 'functie', 'poste', 'job'],
-  company: [
-    'company',
-    'companyname',
-    'currentcompany',
-    'employer',
-    'organisation',
-    'organization',
-    'firm',
-    'account',
-    'firma',
-    'bedrijf',
-    'virksomhed',
-    'société'
-  ],
-  pastTitle: ['pasttitle', 'previoustitle', 'formertitle', 'lasttitle'],
-  pastCompany: ['pastcompany', 'previouscompany', 'formercompany', 'previousemployer'],
-  about: ['about', 'summary', 'bio', 'description', 'notes', 'headline'],
-  skills: ['skills', 'skill', 'keywords', 'tags'],
-  school: ['school', 'education', 'university'],
-  group: ['group', 'groups'],
-  mail: ['mail', 'email', 'emailaddress', 'mailaddress', 'workemail'],
-  phone: ['phone', 'phonenumber', 'mobile', 'telephone', 'tel'],
-  url: ['url', 'profile', 'profileurl', 'link', 'website', 'page'],
-  place: ['place', 'city', 'town', 'location', 'region', 'by', 'stad', 'ort', 'ville'],
-  country: ['country', 'countrycode', 'land', 'pays', 'nation'],
-  industry: ['industry', 'sector', 'branche', 'isic'],
-  function: ['function', 'department', 'jobfunction'],
-  rank: ['rank', 'seniority', 'level'],
-  headcount: ['headcount', 'employees', 'companysize', 'size', 'staff', 'numberofemployees', 'noofemployees'],
-  founded: ['founded', 'yearfounded', 'foundedyear'],
-  person: ['jobs', 'person']
-};
+/** Headings that people give such columns, in the languages of the lexicon. Common practice, no published source. */
+const headings = z.partialRecord(columnFieldSchema, z.array(z.string().min(1)).min(1)).parse(headingsData);
 
+const keyOf = (heading: string) => fold(heading).replaceAll(/[^\p{L}\p{N}]/gu, '');
 const byHeading = new Map(
   (Object.entries(headings) as [ColumnField, readonly string[]][]).flatMap(([field, names]) =>
-    names.map((name) => [name, field] as const)
+    names.map((name) => [keyOf(name), field] as const)
   )
 );
 
-/** The likely field of each column by its heading; no field twice, except page addresses. */
-export function guessColumns(names: readonly string[]): ColumnField[] {
-  const taken = new Set<ColumnField>();
-  return names.map((name) => {
-    const field = byHeading.get(fold(name).replaceAll(/[^\p{L}\p{N}]/gu, '')) ?? 'ignore';
-    if (field === 'ignore' || taken.has(field)) return 'ignore';
-    taken.add(field);
-    return field;
+/** The same without diacritics, which many files have lost; headings that would be two things are left out. */
+const byPlainHeading = new Map<string, ColumnField | null>();
+for (const [key, field] of byHeading) {
+  const plain = foldDiacritics(key);
+  const known = byPlainHeading.get(plain);
+  byPlainHeading.set(plain, known === undefined || known === field ? field : null);
+}
+const fieldOf = (heading: string) => {
+  const key = keyOf(heading);
+  return byHeading.get(key) ?? byPlainHeading.get(foldDiacritics(key)) ?? null;
+};
+
+/** The field that a heading names, alone or with words around it (`Contact: E-mail (work)`); null where none is named. */
+function byName(heading: string): ColumnField | null {
+  const whole = fieldOf(heading);
+  if (whole) return whole;
+  // What stands in brackets or before a colon says more of the whole than of the column.
+  const inner = heading.replaceAll(/\([^)]*\)|\[[^\]]*\]/g, ' ').replace(/^.*[:/|]/, ' ');
+  return fieldOf(inner);
+}
+
+const shapes: [ColumnField, (cell: string) => boolean][] = [
+  ['mail', (cell) => /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(cell)],
+  ['url', (cell) => /^(?:https?:\/\/|www\.)\S+$/i.test(cell)],
+  ['country', (cell) => countryCode(cell) !== undefined],
+  [
+    'phone',
+    (cell) =>
+      /^\+?[\d\s()/.-]{7,20}$/.test(cell) && cell.replaceAll(/\D/g, '').length >= 7 && !/^\d{4}-\d\d-\d\d$/.test(cell)
+  ],
+  ['headcount', (cell) => /^\d[\d.,\s]*\s*[-–]\s*\d[\d.,\s]*\+?$/.test(cell)]
+];
+/** What a column holds by its cells alone: nearly all of them have the shape, and there are some. */
+function byCells(cells: readonly string[]): ColumnField | null {
+  const told = cells.map((cell) => cell.trim()).filter(Boolean);
+  if (!told.length) return null;
+  return shapes.find(([, holds]) => told.filter(holds).length >= 0.8 * told.length)?.[0] ?? null;
+}
+/** Fields that their cells show beyond doubt: a heading that says otherwise is wrong. */
+const beyondDoubt: ReadonlySet<ColumnField> = new Set(['mail', 'url']);
+
+/**
+ * The likely field of each column by its heading, in any language of the lexicon, and by what stands in it: `cells` are some
+ * of each column's. No field twice, except page addresses: the one whose heading says so goes first.
+ */
+export function guessColumns(names: readonly string[], cells: readonly (readonly string[])[] = []): ColumnField[] {
+  const guessed = names.map((name, i) => {
+    const named = byName(name);
+    const shown = byCells(cells[i] ?? []);
+    if (shown && (named === null || (beyondDoubt.has(shown) && named !== shown))) return { field: shown, sure: false };
+    return { field: named ?? ('ignore' as const), sure: true };
   });
+  // `Nom` beside `Prénom` is a family name, alone a whole one; the same of a given name alone.
+  const has = (field: ColumnField) => guessed.some((one) => one.field === field);
+  const halves: [ColumnField, ColumnField][] = [
+    ['lastName', 'firstName'],
+    ['firstName', 'lastName']
+  ];
+  for (const [half, other] of halves)
+    if (has(half) && !has(other) && !has('name'))
+      for (const one of guessed)
+        if (one.field === half && !/^(?:first|last|given|family|sur|fore)/i.test(names[guessed.indexOf(one)]!))
+          one.field = 'name';
+  const taken = new Set<ColumnField>();
+  const give = (sure: boolean) =>
+    guessed.forEach((one) => {
+      if (one.sure !== sure || one.field === 'ignore') return;
+      if (taken.has(one.field) && one.field !== 'url') one.field = 'ignore';
+      taken.add(one.field);
+    });
+  give(true);
+  give(false);
+  return guessed.map(({ field }) => field);
 }
 
 /** Why a mapping cannot name people, or null when it can. */

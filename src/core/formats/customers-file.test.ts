@@ -18,9 +18,9 @@ describe('a file of customers', () => {
     expect(people[1]).toMatchObject({ country: 'IE' });
   });
 
-  it('tells rows that cannot be read, by line', () => {
+  it('tells cells that cannot be read, by line, and keeps their rows', () => {
     const { people, faults } = customersOf(readCustomerTable('Name,Employees\nIda,many\nJon,12\n'));
-    expect(people.map(({ name }) => name)).toEqual(['Jon']);
+    expect(people.map(({ name }) => name)).toEqual(['Ida', 'Jon']);
     expect(faults).toEqual([{ line: 2, error: expect.stringContaining('“many” is not a number') }]);
   });
 

@@ -20,7 +20,10 @@ export function readCustomerTable(text: string): CustomerTable {
   const [heading, ...body] = rows;
   if (!heading || heading.length < 2 || !body.length)
     throw new Error('This is no table of customers: it needs a heading with two columns or more, and rows under it.');
-  const fields = guessColumns(heading);
+  const fields = guessColumns(
+    heading,
+    heading.map((_, i) => body.slice(0, 20).map((row) => row[i] ?? ''))
+  );
   return {
     columns: heading.map((name, i) => ({
       name,
@@ -31,7 +34,7 @@ export function readCustomerTable(text: string): CustomerTable {
   };
 }
 
-/** The customers of a table with its columns settled, and what is wrong with rows that cannot be read. A firm stands in for a name. */
+/** The customers of a table with its columns settled, and what is wrong with rows and cells that cannot be read. A firm stands in for a name. */
 export function customersOf({ columns, rows }: CustomerTable): {
   people: Person[];
   faults: { line: number; error: string }[];
@@ -46,8 +49,10 @@ export function customersOf({ columns, rows }: CustomerTable): {
       named || company < 0
         ? personFromRow(cells, mapping, `customer-${i + 1}`)
         : personFromRow([...cells, cells[company]], [...mapping, 'name'], `customer-${i + 1}`);
-    if ('person' in read) people.push(read.person);
-    else faults.push({ line: i + 2, error: read.error });
+    if ('person' in read) {
+      people.push(read.person);
+      for (const { message } of read.faults) faults.push({ line: i + 2, error: message });
+    } else faults.push({ line: i + 2, error: read.error });
   });
   return { people, faults };
 }

@@ -30,7 +30,8 @@ describe('person-from-row', () => {
         contact: ['a@b.example'],
         country: 'DK',
         headcount: 126
-      }
+      },
+      faults: []
     });
   });
   it('turns known countries and industries into codes', () => {
@@ -41,9 +42,28 @@ describe('person-from-row', () => {
     );
     expect(result).toMatchObject({ person: { country: 'GB', industry: '47' } });
   });
-  it('says what is wrong with a cell', () => {
-    expect(personFromRow(['A', 'about fifty'], ['name', 'headcount'], 'k')).toEqual({
-      error: 'The company size “about fifty” is not a number. Write digits, as in 240 or 51-200.'
+  it('leaves out what is said not to be known, and reads a country out of a place and a start out of a date', () => {
+    expect(
+      personFromRow(
+        ['Marta', 'Cheffe', 'n/a', 'Palma, Spain', '03/2021', 'unknown'],
+        ['name', 'title', 'headcount', 'place', 'jobFrom', 'company'],
+        'k'
+      )
+    ).toMatchObject({
+      person: { country: 'ES', jobs: [{ title: 'Cheffe', company: '', from: '2021-03' }] },
+      faults: []
+    });
+  });
+  it('keeps the row of a bad cell, and says what is wrong with the cell', () => {
+    expect(personFromRow(['A', 'about fifty', 'QA', 'soon'], ['name', 'headcount', 'title', 'jobFrom'], 'k')).toEqual({
+      person: { id: 'k', name: 'A', jobs: [{ title: 'QA', company: '' }] },
+      faults: [
+        {
+          field: 'headcount',
+          message: 'The company size “about fifty” is not a number. Write digits, as in 240 or 51-200.'
+        },
+        { field: 'jobFrom', message: '“soon” is no date. Write it as in 2021-03.' }
+      ]
     });
     expect(personFromRow(['  '], ['name'], 'k')).toEqual({ error: 'The name is empty.' });
     expect(personFromRow([{ name: 4 }], ['person'], 'k')).toHaveProperty('error');
@@ -54,6 +74,13 @@ describe('person-from-row', () => {
     ['1 200', 1200],
     ['5000+', 5000],
     ['11–50 employees', 31],
+    ['201–500', 351],
+    ['~50', 50],
+    ['ca. 1.200', 1200],
+    ['50 Mitarbeiter', 50],
+    ['de 51', null],
+    ['10,001+', 10001],
+    ['51 to 200', 126],
     ['', undefined],
     ['ten', null],
     ['-5', null]

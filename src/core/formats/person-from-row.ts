@@ -3,29 +3,46 @@ import { countryCode } from '../people/countries';
 import { industryCode } from '../people/industries';
 import { withPlaceRead } from '../people/read-place';
 import type { ColumnField } from './column-fields';
+import { readMonth } from './read-month';
 
-export type RowResult = { person: Person } | { error: string };
+/** A cell that cannot be what its column says: the person is kept without it. */
+export interface CellFault {
+  field: ColumnField;
+  message: string;
+}
+export type RowResult = { person: Person; faults: CellFault[] } | { error: string };
 
 /**
  * A person out of one row of a file. `cells` stand in the order of `mapping`; `key` names the row where the file has no
- * key of its own. A cell that cannot be what its column says is an error with a sentence; empty cells are left out.
+ * key of its own. A cell that cannot be what its column says is left out and told as a fault; empty cells, and those that say
+ * that nothing is known, are left out. Only a row that names nobody is an error.
  */
 export function personFromRow(cells: readonly unknown[], mapping: readonly ColumnField[], key: string): RowResult {
-  const cell = (field: ColumnField) => textOf(cells[mapping.indexOf(field)]);
+  const cell = (field: ColumnField) => told(textOf(cells[mapping.indexOf(field)]));
   const whole = cells[mapping.indexOf('person')];
   if (whole !== undefined && whole !== null && typeof whole === 'object') return checked(whole, key);
 
   const name = cell('name') || [cell('firstName'), cell('lastName')].filter(Boolean).join(' ');
   if (!name) return { error: 'The name is empty.' };
-  const headcount = readNumber(cell('headcount'));
-  if (headcount === null)
-    return {
-      error: `The company size “${cut(cell('headcount'))}” is not a number. Write digits, as in 240 or 51-200.`
-    };
-  const founded = readNumber(cell('founded'));
-  if (founded === null) return { error: `The year “${cut(cell('founded'))}” is not a number. Write it as in 1998.` };
+  const faults: CellFault[] = [];
+  /** What a cell reads as; null is no such thing, and told. */
+  const read = <T>(field: ColumnField, as: (text: string) => T | null | undefined, told: (text: string) => string) => {
+    const text = cell(field);
+    const value = text ? as(text) : undefined;
+    if (value === null) faults.push({ field, message: told(cut(text)) });
+    return value ?? undefined;
+  };
+  const headcount = read(
+    'headcount',
+    readNumber,
+    (text) => `The company size “${text}” is not a number. Write digits, as in 240 or 51-200.`
+  );
+  const founded = read('founded', readNumber, (text) => `The year “${text}” is not a number. Write it as in 1998.`);
+  const from = read('jobFrom', readMonth, (text) => `“${text}” is no date. Write it as in 2021-03.`);
   const jobs = [
-    ...(cell('title') || cell('company') ? [{ title: cell('title'), company: cell('company') }] : []),
+    ...(cell('title') || cell('company') || from
+      ? [{ title: cell('title'), company: cell('company'), ...(from && { from }) }]
+      : []),
     ...(cell('pastTitle') || cell('pastCompany')
       ? [{ title: cell('pastTitle'), company: cell('pastCompany'), to: 'past' }]
       : [])
@@ -55,16 +72,25 @@ export function personFromRow(cells: readonly unknown[], mapping: readonly Colum
       ...(headcount !== undefined && { headcount }),
       ...(founded !== undefined && { founded })
     },
-    key
+    key,
+    faults
   );
 }
 
-function checked(raw: object, key: string): RowResult {
+function checked(raw: object, key: string, faults: CellFault[] = []): RowResult {
   const read = personSchema.safeParse({ ...raw, id: (raw as { id?: unknown }).id ?? key });
-  if (read.success) return { person: withPlaceRead(read.data) };
+  if (read.success) return { person: withPlaceRead(read.data), faults };
   const [issue] = read.error.issues;
   return { error: `${issue!.path.join('.') || 'The row'}: ${issue!.message}` };
 }
+
+/** Nothing, where a cell says that nothing is known. */
+const told = (text: string) =>
+  /^(?:n\/?a|n\.a\.|none|null|unknown|ukendt|ukjent|okänd|onbekend|inconnu|unbekannt|k\. ?a\.|desconocido|desconhecido|sconosciuto|nieznane?|b\/d|tuntematon|neznámé|[-–—?.#]+)$/i.test(
+    text
+  )
+    ? ''
+    : text;
 
 const cut = (text: string) => (text.length > 40 ? `${text.slice(0, 40)}…` : text);
 
@@ -87,14 +113,18 @@ const grouped = /^\d{1,3}([,.'\s\u00a0\u202f]\d{3})+$/;
 
 /** A whole number as files write it: `1,200`, `1.200`, `51-200` (its middle), `5000+`. Undefined when empty, null when it is none. */
 export function readNumber(text: string): number | undefined | null {
-  const bare = text.replace(/\s*(employees|people|staff)$/i, '').trim();
-  if (!bare) return undefined;
-  const range = bare.split(/\s*[-–—]\s*/);
+  const bare = text
+    .replace(/^(?:~|≈|ca\.?|circa|about|approx\.?|rund|etwa|environ|unos|cerca de)\s*/i, '')
+    .replace(/\s*\p{L}[\p{L}.\s]*$/u, '')
+    .trim();
+  if (!text.trim()) return undefined;
+  if (!bare) return null;
+  const range = bare.split(/\s*(?:[-–—]|\bto\b)\s*/);
   if (range.length === 2) {
     const [low, high] = range.map(wholeNumber) as [number | null, number | null];
     return low === null || high === null ? null : Math.round((low + high) / 2);
   }
-  return wholeNumber(bare.replace(/\+$/, ''));
+  return wholeNumber(bare.replace(/^[>≥]\s*|\+$/g, ''));
 }
 
 function wholeNumber(text: string): number | null {

@@ -10,7 +10,8 @@
   import { watchAll } from '$lib/kept/changes';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import { columnFields, mappingFault, type ColumnField } from '$core/formats';
+  import { columnFields, mappingFault, writeCsv, type ColumnField } from '$core/formats';
+  import { saveFile } from '$lib/frame/save-file';
   import type { Answer } from '$api';
 
   interface Props {
@@ -29,6 +30,8 @@
   let name = $state('');
   /** The imported file that the new one takes the place of; empty for a new source. */
   let into = $state('');
+  /** What is done with a row that has a cell which is not what its column holds. */
+  let badCells: 'empty' | 'skip' = $state('empty');
   let refused: unknown = $state(null);
   onMount(() =>
     watchAll((changed) => {
@@ -66,7 +69,7 @@
       const { id } = over && chosen ? await call('receiveFile', { query: { name: chosen.name }, file: chosen }) : job;
       job = await call('startImport', {
         params: { id },
-        body: { name, mapping: [...mapping], skipBadRows, into: into || null }
+        body: { name, mapping: [...mapping], skipBadRows, badCells, into: into || null }
       });
       void look();
     } catch (problem) {
@@ -89,6 +92,21 @@
     }
   }
 
+  const saveErrors = ({ errors }: NonNullable<Import['outcome']>) =>
+    saveFile(
+      writeCsv(
+        ['row', 'line', 'what is wrong', 'what was done'],
+        errors.map(({ row, line, message, cell }) => [
+          String(row),
+          String(line),
+          message,
+          cell ? 'cell left empty' : 'row left out'
+        ])
+      ),
+      'import-errors.csv',
+      'text/csv'
+    );
+
   const isUnderWay = ({ state }: Import) => state === 'running';
 
   async function stop() {
@@ -103,10 +121,36 @@
   }
 </script>
 
+{#snippet errorsOf(outcome: NonNullable<Import['outcome']>)}
+  {#if outcome.errors.length}
+    <div class="tabled">
+      <Table>
+        <TableHead
+          ><TableRow
+            ><TableHeader>Row</TableHeader><TableHeader>Line</TableHeader><TableHeader>What is wrong</TableHeader
+            ></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each outcome.errors as error (`${error.row} ${error.line}`)}<TableRow
+              ><TableCell class="number">{error.row}</TableCell><TableCell class="number">{error.line}</TableCell
+              ><TableCell>{error.message}</TableCell></TableRow
+            >{/each}
+        </TableBody>
+      </Table>
+    </div>
+    <Act onclick={() => saveErrors(outcome)}>Save as CSV</Act>
+    {#if outcome.skipped + outcome.leftOut + outcome.emptied > outcome.errors.length}<p class="soft">
+        and {count(outcome.skipped + outcome.leftOut + outcome.emptied - outcome.errors.length)} more
+      </p>{/if}
+  {/if}
+{/snippet}
+
 <section class="sheet" aria-label="Import a file of people">
   <h2>Import a file of people</h2>
   {#if !job || job.state === 'done'}
-    {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>{/if}
+    {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>
+      {#if job.outcome?.errors.length}{@render errorsOf(job.outcome)}{/if}{/if}
     <p class="soft">CSV with a heading line, or JSON Lines, up to 500,000 people. The file stays on this machine.</p>
     <FileUploaderDropContainer
       labelText={uploading ? `Reading ${uploading}…` : 'File of people: drop it here, or choose one'}
@@ -134,29 +178,7 @@
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <div class="errors" role="alert" tabindex="0">
           <p><b>{job.outcome.message}</b></p>
-          {#if job.outcome.errors.length}
-            <div class="tabled">
-              <Table>
-                <TableHead
-                  ><TableRow
-                    ><TableHeader>Row</TableHeader><TableHeader>Line</TableHeader><TableHeader
-                      >What is wrong</TableHeader
-                    ></TableRow
-                  ></TableHead
-                >
-                <TableBody>
-                  {#each job.outcome.errors as error (`${error.row} ${error.line}`)}<TableRow
-                      ><TableCell class="number">{error.row}</TableCell><TableCell class="number"
-                        >{error.line}</TableCell
-                      ><TableCell>{error.message}</TableCell></TableRow
-                    >{/each}
-                </TableBody>
-              </Table>
-            </div>
-            {#if job.outcome.skipped > job.outcome.errors.length}<p class="soft">
-                and {count(job.outcome.skipped - job.outcome.errors.length)} more
-              </p>{/if}
-          {/if}
+          {@render errorsOf(job.outcome)}
         </div>
       {/if}
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -198,6 +220,10 @@
           </Pick>
         {/if}
         {#if !into}<Field label="Name of the source" inline bind:value={name} maxlength="100" />{/if}
+        <Pick label="A cell that is not what its column holds" bind:value={badCells}>
+          <option value="empty">is left empty</option>
+          <option value="skip">leaves its row out</option>
+        </Pick>
         <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</Act>
         {#if job.outcome?.errors.length}
           <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>Import without those rows</Act>

@@ -30,15 +30,18 @@ const settings = (mapping: ColumnField[], skipBadRows = false, into: string | nu
   into
 });
 
-async function importAll(content: string | Uint8Array, { name = 'people.csv', skip = false } = {}) {
+async function importAll(
+  content: string | Uint8Array,
+  { name = 'people.csv', skip = false, badCells = 'empty' as 'empty' | 'skip' } = {}
+) {
   const job = await upload(content, name);
-  await startImport(
-    job.id,
-    settings(
+  await startImport(job.id, {
+    ...settings(
       job.reading.columns.map(({ field }) => field),
       skip
-    )
-  );
+    ),
+    badCells
+  });
   return ended(job.id);
 }
 async function ended(id: string) {
@@ -128,7 +131,7 @@ describe('importing', () => {
     const job = await importAll(content);
     expect(job.state).toBe('refused');
     expect(job.outcome!.errors).toMatchObject([
-      { row: 2, line: 4, message: expect.stringContaining('about fifty') as string },
+      { row: 2, line: 4, message: expect.stringContaining('about fifty') as string, cell: true },
       { row: 3, line: 5, message: 'The name is empty.' },
       { row: 4, line: 6, message: expect.stringContaining('4 cells and the heading 3') as string }
     ]);
@@ -138,8 +141,27 @@ describe('importing', () => {
       'Choose the file again'
     );
     const rest = await importAll(content, { skip: true });
-    expect(rest).toMatchObject({ state: 'done', outcome: { message: '1 people imported, 3 rows left out.' } });
+    expect(rest).toMatchObject({
+      state: 'done',
+      outcome: { message: '2 people imported, 2 rows left out, 1 cells left empty, which are named below.' }
+    });
     await expect.poll(() => existsSync(`${environment().uploads}/${rest.id}`)).toBe(false);
+  });
+
+  it('leaves a bad cell empty, or its row out, as is wished', async () => {
+    const content = 'Nombre,Puesto,Plantilla,Desde\nMarta,Cheffe,unos 40,03/2021\nIker,Jefe,muchos,2020\n';
+    const kept = await importAll(content);
+    expect(kept).toMatchObject({
+      state: 'done',
+      outcome: { emptied: 1, leftOut: 0, errors: [{ row: 2, cell: true }] }
+    });
+    expect(await peopleOf(kept.sourceId)).toMatchObject([
+      { name: 'Marta', headcount: 40, jobs: [{ title: 'Cheffe', from: '2021-03' }] },
+      { name: 'Iker', jobs: [{ from: '2020' }] }
+    ]);
+    const without = await importAll(content, { badCells: 'skip' });
+    expect(without).toMatchObject({ state: 'done', outcome: { emptied: 0, leftOut: 1 } });
+    expect(await peopleOf(without.sourceId)).toHaveLength(1);
   });
 
   it('tells the line of a broken quote', async () => {

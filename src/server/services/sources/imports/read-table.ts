@@ -12,7 +12,7 @@ import type { Reading } from '$api/import-shapes';
 export type TableRow = { row: number; line: number; bytes: number } & ({ cells: unknown[] } | { error: string });
 
 const headBytes = 256 * 1024;
-const previewRows = 5;
+const previewRows = 8;
 /** Columns of a file at most. */
 const mostColumns = 500;
 
@@ -37,14 +37,17 @@ export async function recognise(path: string, fileName: string): Promise<Reading
     throw refuse(
       `${fileName} has ${names.length.toLocaleString('en')} columns, and Eave reads at most ${mostColumns}. Take out those that say nothing of people, or check the separator.`
     );
-  const fields = guessColumns(names);
-  reading.columns = names.map((name, i) => ({ name, field: fields[i]!, samples: [] }));
+  reading.columns = names.map((name) => ({ name, field: 'ignore', samples: [] }));
   let seen = 0;
   for await (const row of readRows(path, reading)) {
     if ('cells' in row) row.cells.forEach((cell, i) => reading.columns[i]?.samples.push(sample(cell)));
     if (++seen === previewRows) break;
   }
   if (!seen) throw refuse(`${fileName} has a heading and no rows. Choose a file with people in it.`);
+  guessColumns(
+    names,
+    reading.columns.map(({ samples }) => samples)
+  ).forEach((field, i) => (reading.columns[i]!.field = field));
   return reading;
 }
 

@@ -12,7 +12,7 @@ import type { ImportOutcome, ImportSettings } from '$api/import-shapes';
 import { readRows } from './read-table';
 import { pathOf, removeUpload } from './upload-files';
 
-const mostErrors = 100;
+const mostErrors = 1000;
 const batch = 1000;
 /** Most people of one file. */
 const mostRows = 500_000;
@@ -82,7 +82,15 @@ function renewing(id: string, server: string, progress: Progress): () => Promise
 export async function runImport(id: string, server: string): Promise<void> {
   const row = await models().Import.findByPk(id);
   if (!row?.settings) return;
-  const outcome: ImportOutcome = { rows: 0, bytesRead: 0, skipped: 0, errors: [], message: null };
+  const outcome: ImportOutcome = {
+    rows: 0,
+    bytesRead: 0,
+    skipped: 0,
+    leftOut: 0,
+    emptied: 0,
+    errors: [],
+    message: null
+  };
   const progress: Progress = { outcome, halt: null };
   const stopRenewing = renewing(id, server, progress);
   try {
@@ -118,7 +126,7 @@ function endedBy(error: unknown): Ended {
 
 async function keepAll(
   row: ImportRow,
-  { name, mapping, skipBadRows, into }: ImportSettings,
+  { name, mapping, skipBadRows, badCells = 'empty', into }: ImportSettings,
   server: string,
   progress: Progress,
   transaction: Transaction
@@ -184,10 +192,19 @@ async function keepAll(
         : keys.has(result.person.id)
           ? `The key “${result.person.id}” stands twice in the file.`
           : null;
+    const note = (message: string, cell = false) => {
+      if (outcome.errors.length < mostErrors) outcome.errors.push({ row: read.row, line: read.line, message, cell });
+    };
+    const faults = 'person' in result ? result.faults : [];
     if (error !== null) {
       outcome.skipped++;
-      if (outcome.errors.length < mostErrors) outcome.errors.push({ row: read.row, line: read.line, message: error });
+      note(error);
+    } else if (faults.length && badCells === 'skip') {
+      outcome.leftOut++;
+      note(faults.map(({ message }) => message).join(' '));
     } else if ('person' in result) {
+      outcome.emptied += faults.length;
+      for (const { message } of faults) note(message, true);
       keys.add(result.person.id);
       if (before) {
         const was = before.get(result.person.id);
@@ -214,7 +231,8 @@ async function keepAll(
         ? `${n(kept)} people: ${n(changes.came)} came, ${n(changes.changed)} changed, ${n(before.size)} left`
         : `${n(kept)} people imported`,
       ...(changes.duplicates ? [`${n(changes.duplicates)} look like one before them`] : []),
-      ...(outcome.skipped ? [`${n(outcome.skipped)} rows left out`] : [])
+      ...(outcome.skipped + outcome.leftOut ? [`${n(outcome.skipped + outcome.leftOut)} rows left out`] : []),
+      ...(outcome.emptied ? [`${n(outcome.emptied)} cells left empty, which are named below`] : [])
     ].join(', ') + '.';
   await source.update({ people: kept, peopleRevision: source.peopleRevision + 1 }, { transaction });
   const [ended] = await models().Import.update(
