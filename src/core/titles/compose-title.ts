@@ -10,10 +10,13 @@ const titleCase = (text: string) =>
     /^(and|of|the|for|et|und|en|og|och|de|du|des|la|le)$/.test(word) || isAcronym(word) ? word : capital(word)
   );
 
+/** Languages that write a function's name with a capital in a title, as it is a noun of its own there. */
+const compounding: ReadonlySet<Language> = new Set(['de', 'nl', 'da', 'sv', 'no', 'fi']);
+
 /** All ways in which one language joins a rank and a function, the most usual first. */
 export function composeTitles(rank: RankEntry, entry: FunctionEntry, language: Language): string[] {
   const names = entry.names[language].map((name) =>
-    language === 'en' ? titleCase(name) : language === 'fr' ? name : capital(name)
+    language === 'en' ? titleCase(name) : compounding.has(language) ? capital(name) : name
   );
   const stems = entry.stems[language] ?? [];
   const titles = rank.patterns[language].flatMap((pattern) =>

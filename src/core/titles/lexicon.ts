@@ -6,7 +6,7 @@ import functionsData from './data/functions.json';
 import iscoData from './data/isco-08.json';
 import ranksData from './data/ranks.json';
 
-export const languages = ['en', 'de', 'nl', 'da', 'sv', 'no', 'fr'] as const;
+export const languages = ['en', 'de', 'nl', 'da', 'sv', 'no', 'fr', 'es', 'pt', 'it', 'pl', 'fi', 'cs'] as const;
 export type Language = (typeof languages)[number];
 /** The languages of the lexicon as people call them. */
 export const languageNames: Record<Language, string> = {
@@ -16,7 +16,13 @@ export const languageNames: Record<Language, string> = {
   da: 'Danish',
   sv: 'Swedish',
   no: 'Norwegian',
-  fr: 'French'
+  fr: 'French',
+  es: 'Spanish',
+  pt: 'Portuguese',
+  it: 'Italian',
+  pl: 'Polish',
+  fi: 'Finnish',
+  cs: 'Czech'
 };
 
 const text = z.string().trim().min(1);

@@ -55,7 +55,9 @@ const stems = functions
   .flatMap(({ id, stems: own, names }) =>
     [
       ...Object.values(own).flat(),
-      ...[...names.de, ...names.nl, ...names.da, ...names.sv, ...names.no].filter((name) => name.length > 4)
+      ...[...names.de, ...names.nl, ...names.da, ...names.sv, ...names.no, ...names.fi].filter(
+        (name) => name.length > 4
+      )
     ].map((stem) => ({ stem: fold(stem).replace(/-$/, ''), id }))
   )
   .filter(({ stem }) => /^[\p{L}]{3,}$/u.test(stem))
