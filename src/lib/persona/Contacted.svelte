@@ -4,7 +4,6 @@
   import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import { customersOf, readCustomerTable } from '$core/formats';
   import { contactKeys } from '$core/people';
   import type { Answer } from '$api';
 
@@ -37,7 +36,8 @@
     refused = null;
     told = '';
     try {
-      const { people, faults } = customersOf(readCustomerTable(await file.text()));
+      const { readPeopleFile } = await import('./read-people-file');
+      const { people, faults } = readPeopleFile(await file.text());
       const there = new Set(list.body.flatMap(contactKeys));
       const usable = people.filter((person) => contactKeys(person).length);
       const fresh = usable.filter((person) => !contactKeys(person).some((key) => there.has(key)));

@@ -31,7 +31,7 @@
     const { people, faults } = read;
     const first = faults.slice(0, 3).map(({ line, error }) => `line ${line}: ${error}`);
     const bad = faults.length
-      ? ` ${count(faults.length)} row${faults.length === 1 ? '' : 's'} cannot be read: ${first.join(' ')}`
+      ? ` ${count(faults.length)} row${faults.length === 1 ? ' has' : 's have'} what cannot be read: ${first.join(' ')}`
       : '';
     return `${count(people.length)} customers read.${bad}`;
   });

@@ -3,7 +3,6 @@ import { ApiProblem, call } from '$lib/api/call';
 import { reading } from '$lib/frame/certain-only';
 import { KeptDocument } from '$lib/kept/kept-document.svelte';
 import type { Answer } from '$api';
-import { readWordingsCsv } from '$core/formats';
 import { quoted, tokenKeys } from '$core/language';
 import type { Estimate } from '$core/measure';
 import { wordingTable, wordSetsSchema, type Wording, type WordSet } from '$core/persona';
@@ -139,10 +138,14 @@ export class WordingPage {
     this.typed = '';
   };
 
+  /** All wordings as CSV, by title. */
+  written = async (): Promise<string> => (await import('./wording-files')).writeWordingsCsv(this.sets.value);
+
   /** Takes in the wordings of a CSV by title. */
   take = async (file: File): Promise<void> => {
     this.refused = null;
     try {
+      const { readWordingsCsv } = await import('./wording-files');
       const found = readWordingsCsv(await file.text());
       const byName = new Map([...found].map(([title, list]) => [title.toLowerCase(), list]));
       const known = this.sets.value.filter(({ name }) => byName.has(name.toLowerCase()));

@@ -13,7 +13,6 @@
   import WordingTable from '$lib/wording/WordingTable.svelte';
   import { wordingName } from '$lib/wording/word-set-edits';
   import { WordingPage } from '$lib/wording/wording-page.svelte';
-  import { writeWordingsCsv } from '$core/formats';
   import type { WordSet } from '$core/persona';
   import { languageNames, languages } from '$core/titles';
 
@@ -37,7 +36,7 @@
     Several words are quoted by themselves.
   </p>
   <KeptNotice document={sets} />
-  <Act onclick={() => saveFile(writeWordingsCsv(sets.value), 'wordings.csv', 'text/csv')}>Export CSV</Act>
+  <Act onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>Export CSV</Act>
   <FileButton label="Import CSV" accept={['.csv', '.txt']} onfile={wording.take} />
   <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>Write the string</a>
 </div>
