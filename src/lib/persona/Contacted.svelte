@@ -5,6 +5,7 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
   import { contactKeys } from '$core/people';
+  import { peopleOfFile } from './people-of-file';
   import type { Answer } from '$api';
 
   interface Props {
@@ -36,8 +37,7 @@
     refused = null;
     told = '';
     try {
-      const { readPeopleFile } = await import('./read-people-file');
-      const { people, faults } = readPeopleFile(await file.text());
+      const { people, faults } = await peopleOfFile(file);
       const there = new Set(list.body.flatMap(contactKeys));
       const usable = people.filter((person) => contactKeys(person).length);
       const fresh = usable.filter((person) => !contactKeys(person).some((key) => there.has(key)));
