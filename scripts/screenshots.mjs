@@ -82,7 +82,6 @@ const panel = (name, region) =>
 await panel('proposals', 'Proposals');
 await panel('narrowing', 'Narrowing');
 await panel('meanings', 'Meanings of words in this string');
-await picture('places', '/library/places');
 await picture('library', '/library?set=never-interns');
 await picture('sheet', '/sources/lanternfield');
 await picture('trial', `${at}/trial?trial=${judged.id}&at=12`);
@@ -95,6 +94,9 @@ await picture('side-by-side', `${at}/compare?panel=versions&from=3&to=4&source=h
   }
 });
 await picture('report', `${at}/report`);
+const { sheet } = (await api('GET', '/sources')).find(({ id }) => id === 'marlow-register');
+const hand = await api('POST', '/sources', { sheet: { ...sheet, name: 'Dock & Door Directory' } });
+await byHand();
 await picture('sources', '/sources', {
   act: async (page) => {
     await page.locator('input[type=file]').setInputFiles({
@@ -107,4 +109,63 @@ await picture('sources', '/sources', {
     await page.getByRole('button', { name: 'Import', exact: true }).waitFor();
   }
 });
+await api('DELETE', `/sources/${hand.id}`);
 await browser.close();
+
+/** A diary over two days: counts and pages, some judged. */
+async function byHand() {
+  const first = ['Freya', 'Eoin', 'Rik', 'Maren', 'Leif', 'Berta', 'Nils', 'Ida', 'Tomas', 'Greta'];
+  const last = [
+    'Ljungdahl',
+    'Carrick',
+    'Thorsager',
+    'Duytsch',
+    'Ondersma',
+    'Hohnstein',
+    'Ekvall',
+    'Moor',
+    'Sandvik',
+    'Brandt'
+  ];
+  const titles = ['Head of Quality', 'Quality Manager', 'Responsible Person', 'Kvalitetschef', 'QA Specialist'];
+  const firms = [
+    'Fjordkyl Distribution',
+    'Drumlin Chilled Foods',
+    'Hansefrost GmbH',
+    'Nordlys Pharma',
+    'Polderkoel B.V.'
+  ];
+  const rows = (page) =>
+    Array.from({ length: 25 }, (_, i) => ({
+      values: {
+        name: `${first[(i + page) % 10]} ${last[(i * 3 + page) % 10]}${i > 9 ? 'sen' : ''}`,
+        title: titles[(i + page) % 5],
+        company: firms[(i * 7 + page) % 5],
+        place: 'Malmö, Sweden'
+      },
+      doubtful: i % 9 === 4 ? ['title'] : []
+    }));
+  const path = `/briefs/${demo.id}/versions/5/diaries/${hand.id}`;
+  await api('POST', path, { search: 0, said: 'about 800', seenAt: '2026-11-24T09:00:00Z' });
+  await api('POST', path, { search: 0, page: 1, rows: rows(1), seenAt: '2026-11-24T09:10:00Z' });
+  await api('POST', path, { search: 0, said: 'about 820' });
+  const { trialId } = await api('POST', path, { search: 0, page: 4, rows: rows(4) });
+  const { sample } = await api('GET', `/briefs/${demo.id}/trials/${trialId}`);
+  for (const [i, { person }] of sample.entries())
+    await api('PUT', `/briefs/${demo.id}/verdicts`, {
+      sourceId: hand.id,
+      personId: person.id,
+      verdict: i % 3 ? 'fit' : 'miss',
+      revision: 0
+    });
+  await picture('by-hand', `${at}/by-hand?version=5&source=${hand.id}`, {
+    act: async (page) => {
+      await page
+        .getByLabel('What the page shows')
+        .fill(
+          'Rosa Lind\nHead of Quality at Nordlys Pharma\nLund, Sweden\n\nUlf Berg\nKvalitetschef at Fjordkyl Distribution\n'
+        );
+      await page.getByRole('button', { name: 'Read people out of it' }).click();
+    }
+  });
+}

@@ -20,7 +20,7 @@ export interface PageRow {
 const mailPattern =
   /[\p{L}\p{N}._%+-]+(?:\s?(?:\(dot\)|\[dot\])\s?[\p{L}\p{N}._%+-]+)*\s?(?:@|\(at\)|\[at\]|\{at\}|\s+at\s+|\(a\))\s?[\p{L}\p{N}-]+(?:\s?(?:\.|\(dot\)|\[dot\]|\s+dot\s+)\s?[\p{L}\p{N}-]+)+/giu;
 const urlPattern =
-  /(?:https?:\/\/|www\.)\S+|\b[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.(?:example|com|org|net|dk|de|nl|se|no|uk|fr|be|ie)(?:\/\S*)?(?:\s?›\s?\S+)*/giu;
+  /(?:https?:\/\/|www\.)\S+|\b[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.(?:example|com|org|net|info|biz|eu|io|dk|de|nl|se|no|uk|fr|be|ie|es|pt|it|pl|fi|cz|at|ch|lu|is)(?:\/\S*)?(?:\s?›\s?\S+)*/giu;
 
 /** A mail address with its signs as signs: `anna (at) firm (dot) example`. */
 export const plainMail = (written: string): string =>
@@ -56,7 +56,7 @@ function isPlace(text: string): boolean {
 }
 
 const legalForm =
-  /\b(?:A\/S|ApS|AB|AS|ASA|B\.?V\.?|N\.?V\.?|GmbH(?: & Co\.? KG)?|AG|KG|SE|Ltd|Limited|plc|LLP|DAC|SAS|SARL|S\.A\.S?\.?|SA|Inc|Corp|BVBA|SRL|Oy)\.?$/;
+  /(?<![\p{L}\p{N}])(?:S\.?L\.?U?|S\.?p\.?A|S\.?r\.?l|Lda|Ltda|S\.?A\.?U|Sp\. ?z ?o\. ?o|s\. ?r\. ?o|a\. ?s|Oyj|A\/S|ApS|AB|AS|ASA|B\.?V\.?|N\.?V\.?|GmbH(?: & Co\.? KG)?|AG|KG|SE|Ltd|Limited|plc|LLP|DAC|SAS|SARL|S\.A\.S?\.?|SA|Inc|Corp|BVBA|SRL|Oy)\.?$/u;
 const isFirm = (text: string) => legalForm.test(text.trim());
 
 function isTitle(text: string): boolean {
@@ -106,8 +106,61 @@ export function readResultPage(text: string): PageRow[] {
     .normalize('NFKC')
     .split(/\r?\n/)
     .map((line) => line.replaceAll(/[\u200b\u00ad]/g, '').replace(/\s+$/, ''));
-  return (readTable(lines) ?? readLines(lines)).map(settle);
+  return (readTable(lines) ?? readLines(namesFirst(withoutButtons(lines)))).map(settle);
 }
+
+/** The page's own words in a block, such as buttons, come again in nearly every block and are nothing of a person. */
+function withoutButtons(lines: readonly string[]): string[] {
+  const counts = new Map<string, number>();
+  for (const line of lines) if (line.trim()) counts.set(line.trim(), (counts.get(line.trim()) ?? 0) + 1);
+  const names = lines.filter((line) => isName(line.trim())).length;
+  const isButton = (line: string) =>
+    (counts.get(line) ?? 0) >= Math.max(3, 0.8 * names) &&
+    line.split(/\s+/).length <= 4 &&
+    !isFirm(line) &&
+    !isTitle(line) &&
+    !isPlace(line);
+  return lines.filter((line) => !line.trim() || !isButton(line.trim()));
+}
+
+/** Where most blocks have a title above the name, the name is put first. */
+function namesFirst(lines: readonly string[]): string[] {
+  const blocks: string[][] = [[]];
+  for (const line of lines) {
+    if (line.trim()) blocks.at(-1)!.push(line);
+    else if (blocks.at(-1)!.length) blocks.push([]);
+  }
+  const isAbove = ([first, second]: readonly string[]) =>
+    second !== undefined && isName(second.trim()) && isTitle(first!.trim()) && !isName(first!.trim());
+  const filled = blocks.filter((block) => block.length);
+  if (filled.length < 2 || filled.filter(isAbove).length < 0.6 * filled.length) return [...lines];
+  return filled.flatMap((block) => (isAbove(block) ? [block[1]!, block[0]!, ...block.slice(2), ''] : [...block, '']));
+}
+
+/** Whether blank lines part one person from the next: most blocks begin with a name then. */
+function partedByBlanks(lines: readonly string[]): boolean {
+  const blocks = lines
+    .join('\n')
+    .split(/\n\s*\n/)
+    .map((block) => block.trim())
+    .filter(Boolean);
+  const named = blocks.filter((block) => isName(block.split('\n')[0]!.trim()));
+  return named.length >= 2 && named.length >= 0.6 * blocks.length;
+}
+
+/** The field that a label names, in any language that headings are known in. */
+const labelField: Partial<Record<ColumnField, PageField>> = {
+  name: 'name',
+  title: 'title',
+  company: 'company',
+  place: 'place',
+  country: 'place',
+  mail: 'mail',
+  phone: 'phone',
+  url: 'url'
+};
+const fieldOfLabel = (label: string): PageField | undefined =>
+  labels.find(([pattern]) => pattern.test(label))?.[1] ?? labelField[guessColumns([label])[0]!];
 
 /** Where most lines have the same number of cells between tabs or bars, the page was a table. */
 function readTable(lines: readonly string[]): PageRow[] | null {
@@ -195,6 +248,7 @@ function phoneIn(text: string): { found: string; at: number } | null {
 /** Goes down the lines: a name begins a person, and what follows is put where it belongs. */
 function readLines(lines: readonly string[]): PageRow[] {
   const rows: PageRow[] = [];
+  const parted = partedByBlanks(lines);
   let current: PageRow | null = null;
   let gap = true;
   /** A line of no kind that may be the firm. */
@@ -217,9 +271,8 @@ function readLines(lines: readonly string[]): PageRow[] {
     if (noise.test(line)) continue;
     const labelled = /^([\p{L} .-]{1,24}?)\s*[:=]\s*(.+)$/u.exec(line);
     const several = labelled && /\S+@\S+/.test(labelled[2]!) && phoneIn(labelled[2]!) !== null;
-    const label = labelled && !several && labels.find(([pattern]) => pattern.test(labelled[1]!.trim()));
-    if (label) {
-      const [, field] = label;
+    const field = labelled && !several ? fieldOfLabel(labelled[1]!.trim()) : undefined;
+    if (labelled && field) {
       if (field === 'name') begin(labelled[2]!);
       else if (field === 'mail') put('mail', plainMail(labelled[2]!));
       else if (field === 'phone') put('phone', phoneIn(labelled[2]!)?.found ?? labelled[2]!);
@@ -257,7 +310,7 @@ function readLines(lines: readonly string[]): PageRow[] {
     const commas = first.split(/,\s+/);
     if (
       isName(first) &&
-      (gap || !current || (current as PageRow).values.title || (current as PageRow).values.company)
+      (gap || !current || (!parted && ((current as PageRow).values.title || (current as PageRow).values.company)))
     ) {
       begin(first);
       segments.slice(1).forEach((segment) => sort(segment));
@@ -280,7 +333,9 @@ function readLines(lines: readonly string[]): PageRow[] {
   function sort(segment: string): void {
     if (!current) return;
     const values = (current as PageRow).values;
-    const joined = /^(.{2,80}?)\s+(?:at|@|bei|hos|på|chez|bij|for|with)\s+(.{2,80})$/i.exec(segment);
+    const joined = /^(.{2,80}?)\s+(?:at|@|bei|hos|på|chez|bij|for|with|en|em|presso|w|ve|v|u)\s+(.{2,80})$/i.exec(
+      segment
+    );
     const [firm, ...rest] = joined?.[2]!.split(/,\s+/) ?? [];
     if (joined && (isTitle(joined[1]!) || isFirm(firm!)) && !values.title) {
       put('title', joined[1]!);

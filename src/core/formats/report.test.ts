@@ -77,4 +77,13 @@ describe('a report', () => {
     expect(
       unseenOf({ figures: { ...report.entries[0]!.figures, reported: { low: 5, middle: 7, high: 9 }, shown: 9 } })
     ).toEqual({ low: 0, high: 0 }));
+
+  it('says which part of a result was read by hand', () => {
+    const [entry] = report.entries;
+    const read = (part: 'top' | 'pages') =>
+      reportMarkdown({ ...report, entries: [{ ...entry!, figures: { ...entry!.figures, part } }] });
+    expect(reportMarkdown(report)).not.toContain('read by hand');
+    expect(read('top')).toContain('- read by hand from the top only');
+    expect(read('pages')).toContain('- read by hand on pages drawn through the depth');
+  });
 });

@@ -4,13 +4,20 @@ import type { Precision } from '../measure/precision';
 import type { Interval } from '../measure/wilson';
 import { writeCsv } from './csv';
 
-/** What is reported of one source: the version to use there, and what speaks for it. */
 const exactnessWords = {
   exact: 'asked exactly',
   wider: 'finds more than the string means',
   impossible: 'cannot be asked'
 };
+const partWords = {
+  top: 'read by hand from the top only: precision speaks of the top, and of the rest nothing is known',
+  pages:
+    'read by hand on pages drawn through the depth: people of one page are alike, and the interval is as wide as the pages differ'
+};
+/** Which part of a result was read by hand, in words; null where all that is shown was read. */
+export const partReadInWords = ({ part }: Pick<Figures, 'part'>): string | null => (part ? partWords[part] : null);
 
+/** What is reported of one source: the version to use there, and what speaks for it. */
 export interface ReportEntry {
   source: string;
   version: number;
@@ -121,6 +128,7 @@ export function reportMarkdown(report: Report): string {
       `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(figures.possible)}`,
       `- estimated result: ${reportedEstimate(figures.estimated[reading])}`,
       `- precision: ${reportedShare(figures.precision[reading])}`,
+      ...(figures.part ? [`- ${partWords[figures.part]}`] : []),
       ...(figures.fits[reading] ? [`- estimated fits: ${reportedEstimate(figures.fits[reading])}`] : []),
       ...(entry.known.inSource ? [`- known-goods: ${entry.known.found} of ${entry.known.inSource}`] : []),
       ...(entry.spent ? [`- spent: ${number(entry.spent.amount)} ${plain(entry.spent.unit)}s`] : []),

@@ -9,7 +9,7 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
   import TakeAlong from '$lib/report/TakeAlong.svelte';
-  import { certainOnlyNote, readingOf, reportedRange, reportMethod, unseenOf } from '$core/formats';
+  import { certainOnlyNote, partReadInWords, readingOf, reportedRange, reportMethod, unseenOf } from '$core/formats';
 
   let { data } = $props();
 
@@ -107,6 +107,7 @@
               <span class="soft">{percentRange(precision.interval)}, {precision.fits + precision.misses} judged</span>
               <IntervalLine share={precision.share} interval={precision.interval} />
             {/if}
+            {#if partReadInWords(figures)}<p class="soft">{partReadInWords(figures)}</p>{/if}
           </dd>
           {#if figures.fits[which]}
             <dt>Estimated fits</dt>
