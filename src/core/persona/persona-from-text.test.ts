@@ -107,4 +107,29 @@ describe('personaFromText', () => {
       )
     );
   });
+
+  it.each([
+    ['Consultancies and agencies are not wanted.', ['Consultancies', 'agencies']],
+    ['Ignore agencies. Freelancers do not count.', ['agencies', 'Freelancers']],
+    ['Recruiters are out of scope, and so are interns.', ['Recruiters', 'interns']],
+    ['Leave out our own customers, and no hospitals.', ['hospitals']]
+  ])('%s rules out just what is named', (text, wanted) => {
+    const { facts } = personaFromText(text);
+    expect(facts.filter(({ kind }) => kind === 'exclusion').map(({ value }) => value)).toEqual(wanted);
+  });
+
+  it('reads titles, countries and sizes in other languages of the lexicon', () => {
+    const { facts } = personaFromText(
+      'Directores de compras y jefes de cocina en España, Portugal e Italia, de 50 a 500 empleados.'
+    );
+    expect(facts.map(({ kind, value }) => [kind, value])).toEqual(
+      expect.arrayContaining([
+        ['title', 'Jefe de cocina'],
+        ['country', 'ES'],
+        ['country', 'PT'],
+        ['country', 'IT'],
+        ['size', { from: 50, to: 500 }]
+      ])
+    );
+  });
 });

@@ -122,14 +122,14 @@ for (const place of places) if (place.name.length > 2) placeLookup.add(place.nam
 
 /** Words that turn what follows in their clause into something not wanted. */
 const negation =
-  /\b(not|no|never|excluding|exclude|excluded|except|without|avoid|leave out|rather than|other than|skip|don't want|do not want|aren't|are not)\b/gi;
+  /\b(not|no|never|excluding|exclude|excluded|except|without|avoid|leave out|rather than|other than|skip|ignore|ignoring|don't want|do not want|aren't|are not)\b/gi;
 /** What ends the reach of a negation. */
 const clauseEnd =
   /[.;:!?\n]|,?\s+\b(but|however|instead|we (?:sell|talk|want|look|also)|who|ideally|and we|looking for)\b/i;
 
 const number = String.raw`(\d{1,3}(?:[,.' ]\d{3})+|\d+(?:[.,]\d+)?)\s*(k\b)?`;
-const people = String.raw`(?:employees|staff|people|persons|heads|FTEs?|workers|colleagues|headcount|seats)`;
-const upTo = String.raw`(?:\s*(?:to|and|up to|–|—|-)\s*)`;
+const people = String.raw`(?:employees|staff|people|persons|heads|FTEs?|workers|colleagues|headcount|seats|Mitarbeiter(?:n|innen)?|Beschäftigte|medewerkers|werknemers|ansatte|medarbejdere|anställda|salariés|collaborateurs|empleados|trabajadores|funcionários|trabalhadores|colaboradores|dipendenti|addetti|pracowników|osób|työntekijää|henkilöä|zaměstnanců)`;
+const upTo = String.raw`(?:\s*(?:to|and|up to|bis|til|till|tot|à|a|do|až|–|—|-)\s*)`;
 const sizePatterns: [RegExp, (low: number, high: number) => { from: number | null; to: number | null }][] = [
   [
     new RegExp(String.raw`(?:between\s+|from\s+)?${number}${upTo}${number}\s*(?:\w+\s+){0,2}${people}`, 'gi'),
@@ -374,6 +374,11 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
         if (!said || /^(,|or|nor|and|\/)$/i.test(piece.trim())) continue;
         const many = tokens(said).length;
         if (many < 1 || many > 4 || /\d/.test(said)) continue;
+        // Whoever is served already is known by a list of their names, and not by these words.
+        if (/^(?:(?:all|any|our|existing|own|current)\s+)*(?:customers?|clients?)$/i.test(said)) {
+          take(start, at);
+          continue;
+        }
         const offset = start + piece.toLowerCase().indexOf(said.toLowerCase());
         add('exclusion', said, offset, offset + said.length, said);
         take(start, at);
@@ -413,12 +418,14 @@ const titled = (said: string, known: string): string => {
 
 /** What is said of something to leave it out, after it is named: "agencies are out of scope, and so are freelancers". */
 const ruledOut =
-  /([^.;:!?\n]*?)\b(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest))\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
+  /([^.;:!?\n]*?)\b(?:(?:do|does)\s+not\s+count|(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest)))\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
 
 /** From each negation to the end of its clause, and what is ruled out after it is named. */
 function negatedReaches(text: string): { from: number; to: number }[] {
   const reaches: { from: number; to: number }[] = [];
+  const said: { from: number; to: number }[] = [];
   for (const match of text.matchAll(ruledOut)) {
+    said.push({ from: match.index, to: match.index + match[0].length });
     reaches.push({ from: match.index, to: match.index + match[1]!.length });
     if (match[2])
       reaches.push({ from: match.index + match[0].length - match[2].length, to: match.index + match[0].length });
@@ -432,6 +439,8 @@ function negatedReaches(text: string): { from: number; to: number }[] {
     )
       continue;
     const from = match.index + match[0].length;
+    // The "not" of "agencies are not wanted" rules out what stands before it.
+    if (said.some((span) => match.index >= span.from && match.index < span.to)) continue;
     if (reaches.some((reach) => from >= reach.from && from < reach.to)) continue;
     const end = clauseEnd.exec(text.slice(from));
     reaches.push({ from, to: end ? from + end.index : text.length });
