@@ -5,13 +5,13 @@ import { paths } from './paths';
 import { brief, count, rendering, revision, sourceId, version, versionParams } from './shapes';
 
 const row = z.object({
-  id: z.string().max(60).optional().describe('Who it is: a corrected row stays the person it was'),
+  id: z.string().max(60).optional(),
   values: z.partialRecord(z.enum(pageFields), z.string().max(2000)),
   doubtful: z.array(z.enum(pageFields)).default([])
 });
 const seen = z.object({
   said: z.string().max(400).default('').describe('The count as it was seen; empty where none was'),
-  page: z.int().min(1).max(100_000).nullable().default(null).describe('The page of the result, from 1'),
+  page: z.int().min(1).max(100_000).nullable().default(null),
   rows: z.array(row).max(5000).default([])
 });
 const entry = seen.extend({
@@ -21,7 +21,7 @@ const entry = seen.extend({
   count: z
     .object({ said: count, interval: z.object({ low: count, high: count }), open: z.boolean() })
     .nullable()
-    .describe('The count as it was understood; `open` where it is so many or more'),
+    .describe('`open`: so many or more'),
   known: z.int().describe('Of its rows, those that an earlier entry had'),
   takenBack: z.boolean(),
   revision
@@ -33,14 +33,14 @@ const diary = z.object({
   entries: z.array(entry).describe('The newest first'),
   searches: z.array(
     z.object({
-      entries: z.int().describe('Entries that were not taken back; none where the search is still to run'),
+      entries: z.int(),
       rows: z.int(),
       pagesRead: z.array(z.int()),
-      pages: z.int().nullable().describe('Pages that the result has by the newest count; null before the first'),
+      pages: z.int().nullable().describe('By the newest count'),
       drawn: z.array(z.int()).describe('Pages to open, drawn through the depth')
     })
   ),
-  trialId: z.uuid().nullable().describe('The trial that follows from the entries; null before the first')
+  trialId: z.uuid().nullable()
 });
 const place = versionParams.extend({ source: sourceId });
 

@@ -15,14 +15,14 @@ export const importOutcomeSchema = z.object({
   rows: z.int(),
   bytesRead: z.int(),
   skipped: z.int().describe('Rows that name nobody or stand twice'),
-  leftOut: z.int().default(0).describe('Rows left out for a cell, as was wished'),
+  leftOut: z.int().default(0),
   emptied: z.int().default(0).describe('Cells left empty, as they were not what their column holds'),
   errors: z.array(
     z.object({
       row: z.int(),
       line: z.int(),
       message: z.string(),
-      cell: z.boolean().default(false).describe('A cell that was left empty, in a row that was kept')
+      cell: z.boolean().default(false)
     })
   ),
   message: z.string().nullable()

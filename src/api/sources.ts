@@ -40,8 +40,8 @@ export const sources = {
   }),
   arrangeSources: operation(paths.arrangeSources, {
     body: z.object({
-      order: z.array(sourceId).max(1000).describe('Ids, first to last; sources not named come after them'),
-      hidden: z.array(sourceId).max(1000).describe('Those hidden; all others are shown')
+      order: z.array(sourceId).max(1000),
+      hidden: z.array(sourceId).max(1000)
     }),
     response: z.array(source)
   }),

@@ -56,7 +56,7 @@ export const summaries: Record<OperationName, string> = {
     'Write what came back from a place run by hand into the diary, one answer for each search; gives the trial that follows from it',
   readDiary:
     'What was seen of a version at a place run by hand: the searches, the entries, and which pages to open next',
-  addEntry: 'Write what was seen into the diary: a count, rows of a page, or both. It takes the place of nothing',
+  addEntry: 'Write what was seen into the diary: a count, rows of a page, or both',
   changeEntry:
     'Correct an entry of a diary, take it back, or put it in again; refused with 409 if it was changed since `revision`',
   elsewhere: 'What other sources say of the same person',
@@ -82,7 +82,7 @@ export const summaries: Record<OperationName, string> = {
   chosen: 'The version chosen for each source, measured',
   report: 'What to share: the version for each source, and what speaks for it',
   listSources: 'All sources with their capability sheets, in the order they were put in',
-  arrangeSources: 'Put the sources in an order, and hide those that no brief is to be offered',
+  arrangeSources: 'Put the sources in an order, and hide some',
   createByHand: 'Add a place that is run by hand, described by a sheet',
   readSource: 'One source with its capability sheet',
   writeSheet: 'Write the sheet of a place run by hand; refused with 409 if it was changed since `revision`',

@@ -4,7 +4,7 @@ import { api, expectAccessible, useBrowser } from './browser';
 const { open, address } = useBrowser();
 
 describe('every main view', () => {
-  it('is accessible in the dark, and keeps to the width at 1024', async () => {
+  it('is accessible in the dark and in the light, at 1280 and at 1024, and keeps to the width', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'In the dark' });
     const persona = await api<{ body: object; revision: number }>('GET', `/briefs/${id}/persona`);
     await api('PUT', `/briefs/${id}/persona`, {
@@ -18,8 +18,31 @@ describe('every main view', () => {
     });
     const text = 'title:("head of quality" OR QA /* OR RP */) AND (pharma OR chilled) NOT @never-interns';
     await api('PUT', `/briefs/${id}/draft`, { body: { text, from: null }, revision: 1 });
+    await api('POST', `/briefs/${id}/versions`, { text: 'title:(QA OR "quality manager") AND pharma' });
+    const trial = await api<{ sample: { person: { id: string } }[] }>('POST', `/briefs/${id}/trials`, {
+      version: 1,
+      sourceId: 'quillbank',
+      sampleSize: 12
+    });
+    for (const [i, { person }] of trial.sample.entries())
+      await api('PUT', `/briefs/${id}/verdicts`, {
+        sourceId: 'quillbank',
+        personId: person.id,
+        verdict: i % 3 ? 'fit' : 'miss',
+        revision: 0
+      });
+    const sources = await api<{ id: string; sheet: object }[]>('GET', '/sources');
+    const { sheet } = sources.find((one) => one.id === 'harrow-guild')!;
+    const hand = await api<{ id: string }>('POST', '/sources', { sheet: { ...sheet, name: 'Near Here' } });
+    await api('POST', `/briefs/${id}/versions/1/diaries/${hand.id}`, {
+      search: 0,
+      said: 'about 300',
+      page: 1,
+      rows: [{ values: { name: 'Anna Ström', title: 'QA Manager', company: 'Nordkyl AB' } }]
+    });
     const page = await open('/');
     await page.emulateMedia({ colorScheme: 'dark' });
+    const turn = () => page.getByRole('button', { name: 'Switch between light and dark' }).click();
     for (const path of [
       '/',
       `/briefs/${id}/persona`,
@@ -28,15 +51,17 @@ describe('every main view', () => {
       `/briefs/${id}/string?panel=tree`,
       `/briefs/${id}/string?panel=searches`,
       `/briefs/${id}/string?panel=paste`,
+      `/briefs/${id}/trial`,
+      `/briefs/${id}/by-hand?version=1&source=${hand.id}`,
+      `/briefs/${id}/compare`,
+      `/briefs/${id}/report`,
       '/library?set=never-interns',
       '/sources',
       '/sources/quillbank'
     ]) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.goto(path, { waitUntil: 'networkidle' });
-      if (path === '/') await page.getByRole('button', { name: 'Switch between light and dark' }).click();
-      if ((await page.evaluate(() => document.documentElement.getAttribute('theme'))) !== 'g100')
-        await page.getByRole('button', { name: 'Switch between light and dark' }).click();
+      if ((await page.evaluate(() => document.documentElement.getAttribute('theme'))) !== 'g100') await turn();
       await page.waitForTimeout(300);
       await expectAccessible(page);
       await page.setViewportSize({ width: 1024, height: 768 });
@@ -44,7 +69,11 @@ describe('every main view', () => {
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth
       );
       expect([path, wider <= 4]).toEqual([path, true]);
+      await turn();
+      await page.waitForTimeout(300);
+      await expectAccessible(page);
     }
+    await api('DELETE', `/sources/${hand.id}`);
   });
 });
 
