@@ -119,9 +119,16 @@ describe('the board', () => {
 
   it('draws the people who would decide between two versions, and opens the desk', async () => {
     const { id, trials } = await compared('Decide', (_, at) => (at % 6 ? 'fit' : 'miss'));
-    // Some of the second version's too, so that both are judged and neither is decided to be better.
-    for (const [i, { person }] of trials['2 harrow-guild']!.sample.slice(0, 8).entries())
-      await give(id, person.id, i % 2 ? 'miss' : 'fit').catch(() => {});
+    // The second version's are judged one by one, until some more verdicts would decide between the two.
+    type Standing = { is: string; decide?: { here: number; there: number } | null };
+    const canDecide = async () => {
+      const { cells } = await api<{ cells: { standing: Standing }[] }>('GET', `/briefs/${id}/compare`);
+      return cells.some(({ standing }) => standing.is === 'open' && standing.decide);
+    };
+    for (const [i, { person }] of trials['2 harrow-guild']!.sample.entries()) {
+      await give(id, person.id, i % 2 ? 'fit' : 'miss').catch(() => {});
+      if (await canDecide()) break;
+    }
     const page = await open(`/briefs/${id}/compare`);
     await page
       .getByText(/it is not decided|is better than|Nothing is decided/)

@@ -216,7 +216,7 @@ describe('the whole job on a file of one’s own', () => {
     await desk.getByLabel('Name of the source').fill('My contacts');
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
     await desk.getByText('240 people imported.').waitFor();
-    await page.getByRole('cell', { name: /My contacts/ }).waitFor();
+    await page.getByRole('cell', { name: 'My contacts imported file' }).waitFor();
 
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'On a file' });
     await page.goto(`/briefs/${id}/string`, { waitUntil: 'networkidle' });

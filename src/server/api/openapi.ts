@@ -27,6 +27,7 @@ const shared: Record<string, z.ZodType> = {
   BriefFile: briefFileSchema,
   Change: changeSchema,
   Choice: documentSchemas.choice,
+  Diary: contract.readDiary.response,
   Draft: documentSchemas.draft,
   Effect: jointEffect.response.shape.effects.element,
   Estimate: estimateSchema,
