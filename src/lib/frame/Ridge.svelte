@@ -122,6 +122,10 @@
     gap: 18px;
     font-size: 13px;
   }
+  .side :global(.act.plain:is(:hover, :focus, :active)) {
+    background: var(--ridge);
+    color: var(--ridge-ink);
+  }
   .side [aria-current] {
     border-bottom: 2px solid #7fc4b6;
   }

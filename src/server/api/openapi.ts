@@ -7,6 +7,7 @@ import { problemSchema, querySchema } from '$core/language';
 import { changeSchema } from '$core/suggest';
 import { briefFileSchema } from '$api/brief-file';
 import type { OperationName } from '$api/paths';
+import { toldVerdict } from '$api/shapes';
 import { summaries } from '$api/summaries';
 import { contract, type AnyOperation } from '$api';
 
@@ -33,6 +34,7 @@ const shared: Record<string, z.ZodType> = {
   Estimate: estimateSchema,
   Figures: figuresSchema,
   Found: foundSchema,
+  HandRow: contract.addEntry.body.shape.rows.unwrap().element,
   Import: readImport.response,
   Job: jobSchema,
   Person: personSchema,
@@ -45,6 +47,7 @@ const shared: Record<string, z.ZodType> = {
   Sides: sideBySide.response,
   Source: readSource.response,
   StringProblem: problemSchema,
+  ToldVerdict: toldVerdict,
   Trial: listTrials.response.element,
   TrialDetail: readTrial.response,
   Version: listVersions.response.element,
