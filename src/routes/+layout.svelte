@@ -15,11 +15,19 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { steps } from '$lib/frame/steps';
   import { theme } from '$lib/frame/theme.svelte';
+  import { reload } from '$lib/kept/reload';
 
   let { children }: { children: Snippet } = $props();
   let keySheet = $state(false);
 
   onMount(() => theme.start());
+
+  // Who is who may not be known yet when a page loads: how many are judged is asked again until it is.
+  $effect(() => {
+    if (page.data.brief?.judged !== null) return;
+    const again = setTimeout(() => void reload('eave:brief'), 2000);
+    return () => clearTimeout(again);
+  });
 
   const hear = keysOf('everywhere', {
     sheet: () => (keySheet = true),

@@ -81,11 +81,11 @@ describe('a place run by hand', () => {
 
     // Corrected and taken back; what stood there is there still.
     const entry = diary.getByRole('listitem').filter({ hasText: 'page 40' });
-    await entry.getByRole('button', { name: 'Correct' }).click();
+    await entry.getByRole('button', { name: 'Correct', exact: true }).click();
     await entry.getByLabel('Name 2').fill('Carla Moreno Gil');
     await entry.getByLabel('Name 2').blur();
     await entry.getByRole('button', { name: 'Keep the correction' }).click();
-    await entry.getByRole('button', { name: 'Correct' }).waitFor();
+    await entry.getByRole('button', { name: 'Correct', exact: true }).waitFor();
     await entry.getByRole('button', { name: 'Take back' }).click();
     await page.getByRole('button', { name: 'Judge 2 people' }).waitFor();
     await figures.getByText('Precision of the top').waitFor();

@@ -46,12 +46,13 @@
         {#if !entry.takenBack}
           <Act
             look="plain"
+            disabled={page.keeping}
             aria-expanded={open}
             onclick={() => (page.correcting = open ? null : structuredClone($state.snapshot(entry)))}
             >{open ? 'Leave it' : 'Correct'}</Act
           >
         {/if}
-        <Act look="plain" onclick={() => page.change({ ...entry, takenBack: !entry.takenBack })}
+        <Act look="plain" disabled={page.keeping} onclick={() => page.change({ ...entry, takenBack: !entry.takenBack })}
           >{entry.takenBack ? 'Put in again' : 'Take back'}</Act
         >
         {#if open && page.correcting}

@@ -102,12 +102,15 @@ export async function finishDemo(briefId: string, halt: AbortSignal): Promise<vo
   await choose(briefId, last);
 }
 
-/** A string after the best changes that verdicts speak for were taken, one after the other; those that cost fits are left. */
+/**
+ * A string after the best changes that verdicts speak for were taken, one after the other; those that cost fits, or let in
+ * people whom the persona does not want, are left.
+ */
 async function improved(briefId: string, text: string, halt: AbortSignal) {
   const says: string[] = [];
   while (says.length < proposalsTaken) {
     halt.throwIfAborted();
-    const best = (await proposalsFor(briefId, text, places)).find(({ costly }) => !costly);
+    const best = (await proposalsFor(briefId, text, places)).find(({ costly, kind }) => !costly && kind !== 'widen');
     if (!best) break;
     text = best.text;
     says.push(`Taken: ${best.says}.`);
