@@ -123,30 +123,30 @@ function withoutButtons(lines: readonly string[]): string[] {
   return lines.filter((line) => !line.trim() || !isButton(line.trim()));
 }
 
-/** Where most blocks have a title above the name, the name is put first. */
-function namesFirst(lines: readonly string[]): string[] {
+/** Lines that no blank line parts. */
+function blocksOf(lines: readonly string[]): string[][] {
   const blocks: string[][] = [[]];
   for (const line of lines) {
     if (line.trim()) blocks.at(-1)!.push(line);
     else if (blocks.at(-1)!.length) blocks.push([]);
   }
+  return blocks.filter((block) => block.length);
+}
+/** Whether most blocks, of two or more, are of a kind. */
+const most = (blocks: readonly string[][], holds: (block: readonly string[]) => boolean): boolean =>
+  blocks.length >= 2 && blocks.filter(holds).length >= Math.max(2, 0.6 * blocks.length);
+
+/** Where most blocks have a title above the name, the name is put first. */
+function namesFirst(lines: readonly string[]): string[] {
   const isAbove = ([first, second]: readonly string[]) =>
     second !== undefined && isName(second.trim()) && isTitle(first!.trim()) && !isName(first!.trim());
-  const filled = blocks.filter((block) => block.length);
-  if (filled.length < 2 || filled.filter(isAbove).length < 0.6 * filled.length) return [...lines];
-  return filled.flatMap((block) => (isAbove(block) ? [block[1]!, block[0]!, ...block.slice(2), ''] : [...block, '']));
+  const blocks = blocksOf(lines);
+  if (!most(blocks, isAbove)) return [...lines];
+  return blocks.flatMap((block) => (isAbove(block) ? [block[1]!, block[0]!, ...block.slice(2), ''] : [...block, '']));
 }
 
 /** Whether blank lines part one person from the next: most blocks begin with a name then. */
-function partedByBlanks(lines: readonly string[]): boolean {
-  const blocks = lines
-    .join('\n')
-    .split(/\n\s*\n/)
-    .map((block) => block.trim())
-    .filter(Boolean);
-  const named = blocks.filter((block) => isName(block.split('\n')[0]!.trim()));
-  return named.length >= 2 && named.length >= 0.6 * blocks.length;
-}
+const partedByBlanks = (lines: readonly string[]): boolean => most(blocksOf(lines), ([first]) => isName(first!.trim()));
 
 /** The field that a label names, in any language that headings are known in. */
 const labelField: Partial<Record<ColumnField, PageField>> = {

@@ -6,15 +6,18 @@
   import DepthRead from './DepthRead.svelte';
 
   interface Props {
-    here: Answer<'readDiary'>['searches'][number] | undefined;
+    searches: Answer<'readDiary'>['searches'];
+    /** The one that is looked at. */
+    search: number;
     trial: Answer<'readTrial'> | null;
   }
-  let { here, trial }: Props = $props();
+  let { searches, search, trial }: Props = $props();
 
   const figures = $derived(trial?.figures ?? null);
   const precision = $derived(figures?.precision[reading()] ?? null);
   const fits = $derived(figures?.fits[reading()] ?? null);
-  const missing = $derived(trial?.events.filter(({ what }) => what.includes('not run yet')) ?? []);
+  const here = $derived(searches[search]);
+  const missing = $derived(trial ? searches.flatMap(({ entries }, i) => (entries ? [] : [i + 1])) : []);
 </script>
 
 <!-- What follows from what was seen. -->
@@ -64,7 +67,7 @@
       <p class="soft">Nobody is judged yet.</p>
     {/if}
   {/if}
-  {#each missing as { search } (search)}<p class="warn">Search {search + 1} was not run yet.</p>{/each}
+  {#each missing as number (number)}<p class="warn">Search {number} was not run yet.</p>{/each}
 </section>
 
 <style>

@@ -3,20 +3,12 @@ import type { Transaction } from 'sequelize';
 import { readCount, type PageRow } from '$core/formats';
 import { drawPages, usualPages } from '$core/measure';
 import { database } from '../../database/connection';
-import {
-  models,
-  type BriefRow,
-  type HandCount,
-  type HandEntryRow,
-  type HandRow,
-  type SourceRow,
-  type VersionRow
-} from '../../database/models';
+import { models, type HandCount, type HandEntryRow, type HandRow, type SourceRow } from '../../database/models';
 import { changedElsewhere, notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { findSource } from '../sources/sources';
 import { findVersion, toldVersion } from '../strings/versions';
-import { makeHandTrial, renderedAt } from './hand-trial';
+import { makeHandTrial, placeFor, type Place } from './hand-trial';
 import { rowsKept, searchSeen } from './hand-rows';
 
 /** Rows of a page where the sheet does not say. */
@@ -29,20 +21,13 @@ export interface Seen {
   rows: (Pick<PageRow, 'values'> & Partial<HandRow>)[];
 }
 
-/** A version at a place run by hand. */
-export interface Place {
-  brief: BriefRow;
-  version: VersionRow;
-  source: SourceRow;
-}
-
 async function placeOf(briefId: string, number: number, sourceId: string): Promise<Place> {
   const [brief, version, source] = await Promise.all([
     findBrief(briefId),
     findVersion(briefId, number),
     findSource(sourceId)
   ]);
-  return { brief, version, source: byHandOnly(source) };
+  return placeFor(brief, version, byHandOnly(source));
 }
 
 export function byHandOnly(source: SourceRow): SourceRow {
@@ -75,16 +60,21 @@ function countOf(said: string): HandCount | null {
   return read;
 }
 
-/** Changes a diary and makes its trial anew; one after another, where two write at once. */
-export async function changeDiary<T>(place: Place, work: (transaction: Transaction) => Promise<T>): Promise<T> {
+/**
+ * Changes a diary and makes its trial anew; one after another, where two write at once. Gives the trial's id; null where
+ * nothing stands there any more.
+ */
+export async function changeDiary(
+  place: Place,
+  work: (transaction: Transaction) => Promise<void>
+): Promise<string | null> {
   return database().transaction(async (transaction) => {
     await database().query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', {
       bind: [`diary ${place.version.id} ${place.source.id}`],
       transaction
     });
-    const done = await work(transaction);
-    await makeHandTrial(place.brief, place.version, place.source, await entriesOf(place, transaction), transaction);
-    return done;
+    await work(transaction);
+    return makeHandTrial(place, await entriesOf(place, transaction), transaction);
   });
 }
 
@@ -121,7 +111,7 @@ export async function addEntry(
   { search, seenAt, ...seen }: Seen & { search: number; seenAt?: string | undefined }
 ) {
   const place = await placeOf(briefId, number, sourceId);
-  const { searches } = await renderedAt(place.version, place.source);
+  const { searches } = place.rendering;
   if (search >= searches.length)
     throw new Refusal(
       409,
@@ -146,7 +136,7 @@ export async function changeEntry(
   const version = entry && (await Version.findOne({ where: { id: entry.versionId, briefId } }));
   if (!entry || !version) throw notFound('This entry');
   const [brief, source] = await Promise.all([findBrief(briefId), findSource(entry.sourceId)]);
-  const place = { brief, version, source };
+  const place = await placeFor(brief, version, source);
   const count = countOf(said);
   await changeDiary(place, async (transaction) => {
     const [changed] = await HandEntry.update(
@@ -163,9 +153,8 @@ export const readDiary = async (briefId: string, number: number, sourceId: strin
   readPlace(await placeOf(briefId, number, sourceId));
 
 async function readPlace(place: Place) {
-  const { version, source, brief } = place;
-  const [rendering, entries, trial] = await Promise.all([
-    renderedAt(version, source),
+  const { version, source, brief, rendering } = place;
+  const [entries, trial] = await Promise.all([
     entriesOf(place),
     models().Trial.findOne({
       where: { versionId: version.id, sourceId: source.id },

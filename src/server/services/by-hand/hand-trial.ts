@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Answer } from '$sources/source';
+import type { Rendering } from '$core/dialect';
 import { models, type BriefRow, type HandEntryRow, type SourceRow, type VersionRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
 import { readDocument } from '../briefs/briefs';
@@ -24,18 +25,27 @@ function answerOf({ people, pages, counted }: SearchSeen): Answer {
   };
 }
 
-/** As a source answers it, with what the version makes of it there. */
-export const renderedAt = (version: VersionRow, source: SourceRow) =>
-  askPeople('render', { ...versionString(version), sheet: source.sheet });
+/** A version at a place run by hand, as it is asked there. */
+export interface Place {
+  brief: BriefRow;
+  version: VersionRow;
+  source: SourceRow;
+  rendering: Rendering;
+}
+
+export const placeFor = async (brief: BriefRow, version: VersionRow, source: SourceRow): Promise<Place> => ({
+  brief,
+  version,
+  source,
+  rendering: await askPeople('render', { ...versionString(version), sheet: source.sheet })
+});
 
 /**
  * Makes the trial of a version at a place run by hand anew from what stands in the diary, in the place of the one before;
  * verdicts stay with their people. Gives its id; null where nothing stands there any more.
  */
 export async function makeHandTrial(
-  { id: briefId, personaId }: BriefRow,
-  version: VersionRow,
-  source: SourceRow,
+  { brief: { id: briefId, personaId }, version, source, rendering }: Place,
   entries: readonly HandEntryRow[],
   transaction: Transaction
 ): Promise<string | null> {
@@ -51,7 +61,6 @@ export async function makeHandTrial(
   const live = entries.filter(({ takenBack }) => !takenBack);
   if (!live.length) return null;
 
-  const rendering = await renderedAt(version, source);
   const seen = rendering.searches.map((_, search) => searchSeen(live.filter((one) => one.search === search)));
   const answers = seen.map(answerOf);
   const { body: contacted } = await readDocument(briefId, 'contacted');

@@ -4,10 +4,9 @@ import { Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { findSource } from '../sources/sources';
 import { findVersion, keepVersion } from '../strings/versions';
-import { newestTrials } from '../trials/latest-trials';
 import { readTrial } from '../trials/trials';
 import { byHandOnly, changeDiary, writeEntry } from './diary';
-import { renderedAt } from './hand-trial';
+import { placeFor } from './hand-trial';
 
 /** What a person brings back from one search at a place: the count they saw, and the rows they copied. */
 export interface HandAnswer {
@@ -27,21 +26,19 @@ export async function recordByHand(
   const [brief, source] = await Promise.all([findBrief(briefId), findSource(sourceId).then(byHandOnly)]);
   const { number } = await keepVersion(briefId, text, parent);
   const version = await findVersion(briefId, number);
-  const { searches } = await renderedAt(version, source);
+  const place = await placeFor(brief, version, source);
+  const { searches } = place.rendering;
   if (answers.length !== searches.length)
     throw new Refusal(
       409,
       'Another search',
       `This string makes ${searches.length} searches at ${source.name}, and answers to ${answers.length} came. Copy the searches again.`
     );
-  const place = { brief, version, source };
-  await changeDiary(place, async (transaction) => {
+  const trialId = await changeDiary(place, async (transaction) => {
     for (const [search, { said, interval, rows }] of answers.entries())
       await writeEntry(place, search, { said: String(said), page: null, rows }, transaction, {
         count: { said, interval, open: false }
       });
   });
-  const newest = await newestTrials(briefId);
-  const made = newest.find(({ trial }) => trial.versionId === version.id && trial.sourceId === source.id);
-  return readTrial(briefId, made!.trial.id);
+  return readTrial(briefId, trialId!);
 }

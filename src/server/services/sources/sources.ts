@@ -144,7 +144,6 @@ export async function arrangeSources({ order, hidden }: { order: readonly string
     `UPDATE sources SET position = array_position($order::text[], id) - 1, hidden = id = ANY($hidden::text[])`,
     { bind: { order: [...order], hidden: [...hidden] } }
   );
-  tellChange({ of: 'sources' });
   return listSources();
 }
 

@@ -167,7 +167,7 @@
     <DiaryEntries {page} />
   </section>
 
-  <ByHandFigures {here} trial={data.trial} />
+  <ByHandFigures searches={page.diary.searches} search={page.search} trial={data.trial} />
 </div>
 
 <style>
