@@ -17,6 +17,8 @@ const chosen = process.argv.slice(2);
 await ensureDependencies();
 let passed = 0;
 let failed = 0;
+/** What failed, with why; said once more at the end, where it is looked for. */
+const failures = [];
 await withPostgres('eave_test', async (url) => {
   await ensureChromium();
   await ensureBuild();
@@ -37,7 +39,10 @@ await withPostgres('eave_test', async (url) => {
   };
   const check = async (name, command, args) => {
     if ((await step(name, command, args, true)) === 0) passed++;
-    else failed++;
+    else {
+      failed++;
+      failures.push(name);
+    }
   };
   /** Runs Vitest; a file that cannot be loaded, or an error outside any test, fails it without failing a test. */
   const tests = async (name, args, quiet = false) => {
@@ -48,6 +53,12 @@ await withPostgres('eave_test', async (url) => {
     const told = JSON.parse(readFileSync(report, 'utf8'));
     passed += told.numPassedTests;
     failed += told.numFailedTests || Number(code !== 0);
+    for (const { name: file, message, assertionResults } of told.testResults) {
+      if (message) failures.push(`${file}: ${message}`);
+      for (const { status, fullName, failureMessages } of assertionResults)
+        if (status === 'failed') failures.push(`${file}: ${fullName}\n${failureMessages.join('\n')}`);
+    }
+    if (code !== 0 && !told.numFailedTests) failures.push(`${name}: Vitest ended with ${code}`);
   };
   const projects = (...names) => names.flatMap((name) => ['--project', name]);
   const statics = async () => {
@@ -73,5 +84,6 @@ await withPostgres('eave_test', async (url) => {
     await tests('hostile strings', [...projects('strength'), timed]);
   }
 });
+for (const failure of failures) console.log(`\nfailed: ${failure}`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
