@@ -84,6 +84,12 @@ export default ts.config(
     [...outside, '**/server/**', '**/lib/**', '**/routes/**'],
     'Sources import the core only.'
   ),
+  // Asked over the net, or served to others.
+  direction(
+    ['src/sources/connector/**/*.ts', 'src/sources/served/**/*.ts'],
+    [...outside.filter((name) => name !== 'node:*'), '**/server/**', '**/lib/**', '**/routes/**'],
+    'Sources import the core only.'
+  ),
   direction(
     ['src/api/**/*.ts'],
     [...outside, '$sources/*', '**/server/**', '**/lib/**', '**/routes/**'],

@@ -39,7 +39,9 @@ export default defineConfig({
             DATABASE_URL: process.env.TEST_SERVER_DATABASE_URL ?? '',
             EAVE_DATA: '.data/test',
             EAVE_WORLD_PEOPLE: '6000',
-            EAVE_FAULTS: 'none'
+            EAVE_FAULTS: 'none',
+            EAVE_PRIVATE_SERVICES: 'yes',
+            EAVE_SERVICE_SECONDS: '1'
           },
           fileParallelism: false,
           testTimeout: 60_000,

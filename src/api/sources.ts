@@ -4,6 +4,7 @@ import { sheetSchema } from '$core/dialect/sheet';
 import { operation } from './operation';
 import { paths } from './paths';
 import { revision, sourceId } from './shapes';
+import { sourceKinds } from './source-kinds';
 
 const readiness = z.discriminatedUnion('state', [
   z.object({
@@ -17,7 +18,7 @@ const readiness = z.discriminatedUnion('state', [
 
 const source = z.object({
   id: sourceId,
-  kind: z.enum(['stand-in', 'file', 'by-hand']),
+  kind: z.enum(sourceKinds),
   name: z.string(),
   about: z.string(),
   people: z.int().nullable(),
@@ -26,6 +27,18 @@ const source = z.object({
   hidden: z.boolean().describe('No brief is offered it any more'),
   faults: faultsSchema.nullable().describe('What goes wrong at a stand-in; null for others'),
   readiness
+});
+
+const address = z.string().trim().min(1, 'give the address').max(2000);
+const key = z
+  .string()
+  .min(1)
+  .max(4000)
+  .regex(/^[\x21-\x7e]+$/, 'holds a sign that no key has, such as a space');
+const connection = z.object({
+  address: z.string(),
+  hasKey: z.boolean().describe('Whether a key is kept; the key itself is never told'),
+  checkedAt: z.iso.datetime().describe('When its sheet was taken last')
 });
 
 /** Places that find people. */
@@ -44,6 +57,23 @@ export const sources = {
       hidden: z.array(sourceId).max(1000)
     }),
     response: z.array(source)
+  }),
+  connectService: operation(paths.connectService, {
+    body: z.object({ address, key: key.nullable() }),
+    response: source,
+    status: 201
+  }),
+  readConnection: operation(paths.readConnection, {
+    params: z.object({ source: sourceId }),
+    response: connection
+  }),
+  reconnect: operation(paths.reconnect, {
+    params: z.object({ source: sourceId }),
+    body: z.object({
+      address: address.optional(),
+      key: key.nullable().optional().describe('Left out: as it is; null: none')
+    }),
+    response: connection
   }),
   readSource: operation(paths.readSource, {
     params: z.object({ source: sourceId }),

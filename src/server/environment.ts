@@ -19,6 +19,9 @@ const environmentSchema = z
     EAVE_BUILD: z.string().default('build'),
     EAVE_FAULTS: z.enum(['usual', 'none']).default('usual'),
     EAVE_DEMO: z.enum(['finished', 'begun']).default('finished'),
+    EAVE_PRIVATE_SERVICES: z.enum(['yes', 'no']).default('no'),
+    EAVE_SERVICE_SECONDS: z.coerce.number().min(0.1).max(600).default(20),
+    EAVE_SECRET: z.string().min(16, 'must have at least 16 characters').optional(),
     EAVE_WORLD_PEOPLE: z.coerce.number().int().min(1000).max(1_000_000).optional(),
     EAVE_THREADS: z.coerce.number().int().min(2).max(64).default(Math.max(3, availableParallelism())),
     EAVE_LOG: z.enum(['stdout', 'file', 'none']).default('stdout'),
@@ -51,6 +54,12 @@ const environmentSchema = z
     faults: set.EAVE_FAULTS === 'usual',
     /** Whether the demo is a job that is done, with its trials and verdicts, or one to begin. */
     finishedDemo: set.EAVE_DEMO === 'finished',
+    /** Whether connected services may be on this machine or in a private network. */
+    privateServices: set.EAVE_PRIVATE_SERVICES === 'yes',
+    /** Milliseconds that a connected service may take for one answer. */
+    serviceTime: set.EAVE_SERVICE_SECONDS * 1000,
+    /** What the keys of services are encrypted with, in place of a key kept in `data`. */
+    secret: set.EAVE_SECRET,
     worldPeople: set.EAVE_WORLD_PEOPLE,
     /** Threads that count and translate; some more are started while all are busy. */
     threads: set.EAVE_THREADS,

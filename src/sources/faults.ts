@@ -37,7 +37,7 @@ export const demoMinute = 3000;
 
 /** One place with its faults. The same request fails in the same way the first time it is asked, and not when it is asked again. */
 export class FaultyPlace {
-  private readonly perMinute: number | null;
+  readonly perMinute: number | null;
   private readonly clock: Clock;
   private readonly asked: number[] = [];
   private readonly tried = new Set<string>();

@@ -13,7 +13,7 @@ export default async function start(project: TestProject) {
     process.env.TEST_BROWSER_DATABASE_URL!,
     30_000,
     '.data/test-browser',
-    { EAVE_CHECK_ANSWERS: 'yes' }
+    { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes' }
   );
   project.provide('address', address);
   return () => {

@@ -6,9 +6,14 @@ export interface Spend {
   unit: string;
 }
 
-/** What searches and records cost at a source; null where nothing does. */
-export const spendOn = ({ price }: Pick<Sheet, 'price'>, searches: number, records: number): Spend | null =>
-  price && { amount: searches * price.perSearch + records * price.perRecord, unit: price.unit };
+/** What searches and records cost at a source, which may have told so itself (`told`); null where nothing does. */
+export const spendOn = (
+  { price }: Pick<Sheet, 'price'>,
+  searches: number,
+  records: number,
+  told: number | null = null
+): Spend | null =>
+  price && { amount: told ?? searches * price.perSearch + records * price.perRecord, unit: price.unit };
 
 /** What a run will cost, before it is made: a record for each of the count, as far as each search shows. Null where nothing does. */
 export function expectedSpend(

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { hasPeopleHere } from '$api/source-kinds';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count, percentRange } from '$lib/marks/format';
   import { wilson } from '$core/measure';
@@ -95,7 +96,7 @@
       many there are.
     </p>
   {/if}
-  {#if where && where.kind !== 'by-hand'}
+  {#if where && hasPeopleHere(where.kind)}
     <KnownGoods {briefId} text={version.text} source={where} {stringPath} />
   {/if}
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { hasPeopleHere } from '$api/source-kinds';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { certainQuery, reading } from '$lib/frame/certain-only';
@@ -60,7 +61,7 @@
         if (asked === last) refused = problem;
       }
     );
-    if (isNew && where?.kind !== 'by-hand')
+    if (isNew && where && hasPeopleHere(where.kind))
       Promise.all(
         [before, after].map(({ text }) => call('ledger', { params: { id: briefId }, body: { text, sourceId: source } }))
       ).then(

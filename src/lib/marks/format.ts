@@ -23,6 +23,10 @@ export const about = (interval: Interval & { middle?: number }): string => {
   return isExact(interval) ? count(middle) : `≈ ${rounded(middle, interval)}`;
 };
 
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+/** A moment, given as ISO 8601, where the reader is. */
+export const moment = (iso: string): string => when.format(new Date(iso));
+
 /** A share as whole per cent, with a thin space before the sign. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 

@@ -35,6 +35,7 @@
   <header>
     <h2>{source.name}</h2>
     {#if source.kind === 'by-hand'}<span class="soft">run by hand</span>{/if}
+    {#if source.kind === 'connected'}<span class="soft">connected service: counted when it is run</span>{/if}
     {#if reading}
       <span class="badge {reading.rendering.exactness}">{exactness[reading.rendering.exactness].word}</span>
       <span class="soft">{exactness[reading.rendering.exactness].means}</span>

@@ -112,7 +112,8 @@
     {/await}
   {:else if !canCount}
     <p class="empty soft">
-      No source that can be counted is ticked above: tick one, or copy the searches of a place run by hand.
+      No source that can be counted is ticked above: tick one, run a connected service, or copy the searches of a place
+      run by hand.
     </p>
   {:else if one === 'worth'}
     <Ledger

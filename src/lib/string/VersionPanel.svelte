@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { moment } from '$lib/marks/format';
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -36,7 +37,6 @@
   );
   const words = $derived(version ? diffWordsWithSpace(version.text, to.text) : []);
   const same = $derived(version?.text === to.text);
-  const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 </script>
 
 <section class="sheet" aria-label="Versions">
@@ -44,7 +44,7 @@
     <h2>Versions</h2>
     {#each versions as one (one.number)}
       <Act look="plain" aria-current={one.number === version?.number} onclick={() => onopen(one.number)} class="one">
-        <b>{one.number}</b><span>{one.name || one.note || moment.format(new Date(one.createdAt))}</span>
+        <b>{one.number}</b><span>{one.name || one.note || moment(one.createdAt)}</span>
         {#if one.parent !== null && one.parent !== one.number - 1}<small>from {one.parent}</small>{/if}
       </Act>
     {:else}

@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { reload } from '$lib/kept/reload';
 import { goto } from '$app/navigation';
 import { ApiProblem, call } from '$lib/api/call';
@@ -74,8 +75,10 @@ export class StringPage {
     )
   ]);
   chosen = $derived.by(() => this.#data().sources.filter(({ id }) => !this.leftOut.includes(id)));
-  /** Those of the chosen that can be asked. */
-  counted = $derived.by(() => this.chosen.filter(({ kind }) => kind !== 'by-hand'));
+  /** Those of the chosen whose people are here, and so counted while one types. */
+  counted = $derived.by(() => this.chosen.filter(({ kind }) => hasPeopleHere(kind)));
+  /** Those that a run goes to. */
+  runAt = $derived.by(() => this.chosen.filter(({ kind }) => kind !== 'by-hand'));
   answers = $derived.by(() => Object.fromEntries(this.counted.map(({ id }) => [id, this.ledgers.states[id]?.answer])));
   order = $derived.by(() => {
     const { narrowed, parts } = this;
@@ -153,7 +156,7 @@ export class StringPage {
       const first = this.parsed.problems.find(({ severity }) => severity === 'error');
       return first?.message ?? 'Write a string first, or build it from the persona.';
     }
-    if (this.counted.length) return null;
+    if (this.runAt.length) return null;
     return this.chosen.length
       ? 'Only places run by hand are chosen. Copy the search from their cards, or tick a source that can be asked.'
       : 'No source is chosen. Tick at least one under the string.';
@@ -172,7 +175,7 @@ export class StringPage {
       await this.draft.flush();
       const { version, trials } = await call('runAtSources', {
         params: { id: this.briefId },
-        body: { text, parent: this.draft.value.from, sourceIds: this.counted.map(({ id }) => id) }
+        body: { text, parent: this.draft.value.from, sourceIds: this.runAt.map(({ id }) => id) }
       });
       if (this.draft.value.from !== version.number) this.write(text, 'from', version.number);
       await reload('eave:brief', 'eave:versions');

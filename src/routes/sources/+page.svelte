@@ -3,6 +3,8 @@
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Tick from '$lib/ui/Tick.svelte';
+  import ConnectService from '$lib/sources/ConnectService.svelte';
+  import { hasPeopleHere } from '$api/source-kinds';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import ArrowDown from 'carbon-icons-svelte/lib/ArrowDown.svelte';
@@ -20,13 +22,19 @@
 
   let { data } = $props();
   type Source = Answer<'listSources'>[number];
-  const kinds = { 'stand-in': 'stand-in', file: 'imported file', 'by-hand': 'run by hand' };
+  const kinds = {
+    'stand-in': 'stand-in',
+    file: 'imported file',
+    'by-hand': 'run by hand',
+    connected: 'connected service'
+  };
   let deleting: Source | null = $state(null);
   let refused: unknown = $state(null);
 
   function readiness(source: Source): string {
     const { readiness: now } = source;
     if (source.kind === 'by-hand') return 'you run it';
+    if (source.kind === 'connected') return 'asked over the net';
     if ('reason' in now) return `not ready: ${now.reason}`;
     if (now.state === 'ready') return 'ready';
     const what = source.kind === 'file' ? 'people' : 'places';
@@ -145,7 +153,7 @@
               <div class="soft">{kinds[source.kind]}{source.hidden ? ', hidden' : ''}</div></TableCell
             >
             <TableCell
-              >{source.kind === 'by-hand' ? '–' : source.people === null ? '…' : count(source.people)}</TableCell
+              >{!hasPeopleHere(source.kind) ? '–' : source.people === null ? '…' : count(source.people)}</TableCell
             >
             <TableCell>{asking(source.sheet)}</TableCell>
             <TableCell>{counting(source.sheet)}</TableCell>
@@ -199,6 +207,7 @@
       <Act onclick={() => start(sheet)} title={sheet.about}>{sheet.name}</Act>
     {/each}
   </section>
+  <ConnectService />
   <ImportDesk files={data.sources.filter(({ kind }) => kind === 'file')} ondone={() => reload('eave:sources')} />
   <Retention rules={data.retention} />
 </div>
@@ -219,8 +228,8 @@
   }}
 >
   <p>
-    “{deleting?.name}” goes with {deleting?.kind === 'by-hand' ? 'its sheet' : 'its people'}, its trials and the
-    verdicts on its people, in every brief. This cannot be undone.
+    “{deleting?.name}” goes with {deleting && hasPeopleHere(deleting.kind) ? 'its people' : 'its sheet'}, its trials and
+    the verdicts on its people, in every brief. This cannot be undone.
   </p>
 </Modal>
 

@@ -1,3 +1,4 @@
+import { answerSchema, askSchema } from '$sources/connector/protocol';
 import * as z from 'zod';
 import { documentSchemas } from '$api/documents';
 import { jobSchema, personSchema } from '$core/people';
@@ -61,13 +62,15 @@ type Side = 'input' | 'output';
 
 const dialect = { target: 'draft-2020-12', unrepresentable: 'any', cycles: 'ref' } as const;
 
-const jsonSchema = (schema: z.ZodType, io: Side): JsonSchema => {
+const jsonSchema = (schema: z.ZodType, io: Side, described = false): JsonSchema => {
   const json = z.toJSONSchema(schema, {
     ...dialect,
     io,
     metadata: named,
     // What every whole number in JSON is bound by need not be said.
-    override: ({ jsonSchema: one }) => {
+    override: ({ zodSchema, jsonSchema: one }) => {
+      const description = described && z.globalRegistry.get(zodSchema)?.description;
+      if (description) one.description = description;
       if (one.minimum === Number.MIN_SAFE_INTEGER) delete one.minimum;
       if (one.maximum === Number.MAX_SAFE_INTEGER) delete one.maximum;
     }
@@ -91,10 +94,16 @@ const referring = (json: unknown, to: (name: string) => string): unknown => {
 /** The components of one document. What is sent may be written otherwise than what is answered: then it has a name of its own. */
 class Components {
   readonly schemas: Record<string, unknown> = {};
+  readonly #described: boolean;
+
+  /** `described`: with what is said of each field, for a document that somebody reads. */
+  constructor(described = false) {
+    this.#described = described;
+  }
 
   /** A schema with references into the document, in place of what is named. */
   of(schema: z.ZodType, io: Side): unknown {
-    const whole = jsonSchema(schema, io);
+    const whole = jsonSchema(schema, io, this.#described);
     const { $defs = {}, id, ...json } = whole as JsonSchema & { $defs?: Record<string, JsonSchema>; id?: string };
     if (id !== undefined) $defs[id] = json;
     const nameOf = (name: string) => (io === 'input' && this.#differs(name) ? `${name}Sent` : name);
@@ -185,6 +194,49 @@ export const briefJsonSchema = () => ({
   title: 'A brief of Eave with all that belongs to it',
   ...alone(briefFileSchema)
 });
+
+/** The OpenAPI 3.1 document of what a connected service answers (docs/connector.md). */
+export function connectorOpenApi() {
+  const components = new Components(true);
+  const json = (schema: z.ZodType, io: Side) => ({
+    content: { 'application/json': { schema: components.of(schema, io) } }
+  });
+  const refusals = {
+    401: { description: 'The key is not taken; 403 likewise' },
+    429: {
+      description: 'Too many requests for now',
+      headers: { 'Retry-After': { description: 'Seconds, or a date', schema: { type: 'string' } } }
+    }
+  };
+  const paths = {
+    '/sheet': {
+      get: {
+        operationId: 'sheet',
+        summary: 'The capability sheet: what can be asked here, and how',
+        responses: { 200: { description: 'The sheet', ...json(sheetSchema, 'input') }, ...refusals }
+      }
+    },
+    '/search': {
+      post: {
+        operationId: 'search',
+        summary: 'One page of the result of one search, which is in the form of the sheet',
+        requestBody: { required: true, ...json(askSchema, 'output') },
+        responses: {
+          200: { description: 'The page', ...json(answerSchema, 'input') },
+          400: { description: 'No search of this protocol' },
+          ...refusals
+        }
+      }
+    }
+  };
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Eave connector', version: '1', description: 'What a place answers so that Eave can ask it.' },
+    security: [{ key: [] }, {}],
+    paths,
+    components: { schemas: components.schemas, securitySchemes: { key: { type: 'http', scheme: 'bearer' } } }
+  };
+}
 
 /** The OpenAPI 3.1 document of the API, made from the schemas that validate it. */
 export function openApi() {

@@ -15,6 +15,7 @@ import * as verdictChanges from './migrations/0012-verdict-changes';
 import * as demoBriefs from './migrations/0013-demo-briefs';
 import * as sourceOrder from './migrations/0014-source-order';
 import * as handDiary from './migrations/0015-hand-diary';
+import * as connectedServices from './migrations/0016-connected-services';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -33,7 +34,8 @@ export const migrations: readonly Migration[] = [
   verdictChanges,
   demoBriefs,
   sourceOrder,
-  handDiary
+  handDiary,
+  connectedServices
 ];
 interface Migration {
   name: string;

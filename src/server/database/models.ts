@@ -14,6 +14,7 @@ import type { PageRow } from '$core/formats';
 import type { NamedSet } from '$core/language';
 import type { Faults } from '$core/dialect';
 import type { Outcome } from '$sources/try-string';
+import type { SourceKind } from '$api/source-kinds';
 import type { ImportOutcome, ImportSettings, Reading } from '$api/import-shapes';
 import { database } from './connection';
 
@@ -74,7 +75,7 @@ export interface HouseListRow extends Row<HouseListRow> {
 export type HouseListName = 'regions' | 'consent';
 export interface SourceRow extends Row<SourceRow> {
   id: string;
-  kind: 'stand-in' | 'file' | 'by-hand';
+  kind: SourceKind;
   name: string;
   sheet: Sheet;
   people: number | null;
@@ -88,6 +89,14 @@ export interface SourceRow extends Row<SourceRow> {
   hidden: CreationOptional<boolean>;
   revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
+}
+/** How a connected service is reached. */
+export interface ConnectionRow extends Row<ConnectionRow> {
+  sourceId: string;
+  address: string;
+  /** Encrypted with the key of the installation; null where it needs none. */
+  sealedKey: string | null;
+  checkedAt: CreationOptional<Date>;
 }
 export interface SourcePersonRow extends Row<SourcePersonRow> {
   sourceId: string;
@@ -132,6 +141,8 @@ export interface TrialRow extends Row<TrialRow> {
   /** People found who look like one found before under another id. */
   duplicates: CreationOptional<number>;
   requests: CreationOptional<number>;
+  /** What a connected service says that it cost; null where it says nothing. */
+  spent: CreationOptional<number | null>;
   events: CreationOptional<TrialEvent[]>;
   /** Why it failed, in a sentence. */
   problem: CreationOptional<string>;
@@ -176,6 +187,8 @@ export interface TrialPageRow extends Row<TrialPageRow> {
   said: number;
   last: boolean;
   people: Person[];
+  /** What a connected service gave to be handed back with the next page. */
+  cursor: CreationOptional<string | null>;
   /** How many people: told by the database. */
   readonly rows: CreationOptional<number>;
 }
@@ -308,6 +321,12 @@ function defineAll() {
       },
       'created'
     ),
+    Connection: define<ConnectionRow>(
+      'Connection',
+      'connections',
+      { sourceId: key(TEXT), address: TEXT, sealedKey: TEXT, checkedAt: DATE },
+      'none'
+    ),
     SourcePerson: define<SourcePersonRow>(
       'SourcePerson',
       'source_people',
@@ -351,6 +370,7 @@ function defineAll() {
         foundOn: JSONB,
         duplicates: { type: INTEGER, defaultValue: 0 },
         requests: { type: INTEGER, defaultValue: 0 },
+        spent: DataTypes.DOUBLE,
         events: { type: JSONB, defaultValue: [] },
         problem: { type: TEXT, defaultValue: '' }
       },
@@ -384,6 +404,7 @@ function defineAll() {
         said: INTEGER,
         last: DataTypes.BOOLEAN,
         people: JSONB,
+        cursor: TEXT,
         rows: INTEGER
       },
       'none'

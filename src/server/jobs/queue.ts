@@ -27,6 +27,15 @@ const sweeps: (() => Promise<void>)[] = [];
 /** Thrown by a job that was not done for no fault of its own: it is tried again. */
 export class NotNow extends Error {}
 
+/** Thrown by a job that is to come again after so many milliseconds, and lets others go first meanwhile. */
+export class Later extends Error {
+  readonly wait: number;
+  constructor(wait: number, why: string) {
+    super(why);
+    this.wait = wait;
+  }
+}
+
 /** Names what works on a kind of job; before the first job is added. The signal says that this server is stopping. */
 export const handle = (name: string, work: (payload: unknown, stopping: AbortSignal) => Promise<void>) => {
   tasks = {
@@ -164,11 +173,17 @@ async function freeDeadJobs(): Promise<void> {
   if (left.length) await connections().query('SELECT graphile_worker.force_unlock_workers($1::text[])', [left]);
 }
 
-/** Adds a job, once for each `key`; lower priorities come first. */
-export async function addJob(name: string, payload: unknown, key: string, priority: number): Promise<void> {
+/** Adds a job, once for each `key`, that is begun no earlier than `runAt`; lower priorities come first. */
+export async function addJob(
+  name: string,
+  payload: unknown,
+  key: string,
+  priority: number,
+  runAt = new Date()
+): Promise<void> {
   await connections().query(
-    'SELECT graphile_worker.add_job($1, $2::json, job_key := $3, priority := $4, max_attempts := 25)',
-    [name, JSON.stringify(payload), key, priority]
+    'SELECT graphile_worker.add_job($1, $2::json, job_key := $3, priority := $4, max_attempts := 25, run_at := $5)',
+    [name, JSON.stringify(payload), key, priority, runAt]
   );
 }
 

@@ -5,6 +5,7 @@
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
+  import ServiceConnection from '$lib/sources/ServiceConnection.svelte';
   import { goto } from '$app/navigation';
   import { ApiProblem, call } from '$lib/api/call';
   import CopyButton from '$lib/frame/CopyButton.svelte';
@@ -105,7 +106,9 @@
   <p class="soft">
     {own
       ? 'A place that you run by hand: its sheet says how it is asked.'
-      : 'Its sheet says how it is searched here and stays as it is. Copy it to change it.'}
+      : data.source.kind === 'connected'
+        ? 'A connected service: it gives its sheet itself.'
+        : 'Its sheet says how it is searched here and stays as it is. Copy it to change it.'}
   </p>
   {#if told && !changed}<span class="soft" role="status">{told}</span>{/if}
   <Act onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
@@ -117,6 +120,16 @@
   {#if own}<Act look="main" disabled={!checked.success || !changed} onclick={keep}>Keep</Act>{/if}
 </div>
 <Refused problem={refused} />
+{#if data.connection}
+  <ServiceConnection
+    source={data.source.id}
+    connection={data.connection}
+    ondone={async () => {
+      await reload('eave:sources');
+      ({ sheet, revision } = data.source);
+    }}
+  />
+{/if}
 
 <div class="grid">
   <section class="sheet" aria-label="Capability sheet">

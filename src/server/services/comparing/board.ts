@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { randomUUID } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import type { Person } from '$core/people';
@@ -55,7 +56,12 @@ async function spentIn(trials: readonly Tried[], sources: ReadonlyMap<string, So
   const records = new Map<string, number>();
   for (const row of rows) records.set(row.trialId, (records.get(row.trialId) ?? 0) + row.rows);
   return ({ trial }: Tried) =>
-    spendOn(sources.get(trial.sourceId)!.sheet, trial.rendering.searches.length, records.get(trial.id) ?? 0);
+    spendOn(
+      sources.get(trial.sourceId)!.sheet,
+      trial.rendering.searches.length,
+      records.get(trial.id) ?? 0,
+      trial.spent
+    );
 }
 
 /** Known-goods of a brief at each source: their records' ids. */
@@ -65,13 +71,9 @@ async function knownAtSources(briefId: string, trials: readonly Tried[]): Promis
   if (!known.length) return at;
   for (const sourceId of new Set(trials.map(({ trial }) => trial.sourceId))) {
     const { kind } = await findSource(sourceId);
-    const found =
-      kind === 'by-hand'
-        ? among(
-            known,
-            await peopleOfTrials(trials.map(({ trial }) => trial).filter((one) => one.sourceId === sourceId))
-          )
-        : await askPeople('locate', { sourceId: (await readySource(sourceId)).id, people: known });
+    const found = !hasPeopleHere(kind)
+      ? among(known, await peopleOfTrials(trials.map(({ trial }) => trial).filter((one) => one.sourceId === sourceId)))
+      : await askPeople('locate', { sourceId: (await readySource(sourceId)).id, people: known });
     at.set(
       sourceId,
       found.flatMap((person) => person?.id ?? [])

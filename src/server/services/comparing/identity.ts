@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import type { Person } from '$core/people';
 import { models, type TrialRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
@@ -60,9 +61,10 @@ export async function identify(tried: readonly Tried[], besides: readonly Record
   const records = await Promise.all(
     [...ids].map(async ([sourceId, set]) => {
       const { kind } = await findSource(sourceId);
-      if (kind !== 'by-hand') await readySource(sourceId);
-      const people =
-        kind === 'by-hand' ? await peopleOfTrials(trials.filter((trial) => trial.sourceId === sourceId)) : undefined;
+      if (hasPeopleHere(kind)) await readySource(sourceId);
+      const people = !hasPeopleHere(kind)
+        ? await peopleOfTrials(trials.filter((trial) => trial.sourceId === sourceId))
+        : undefined;
       return { sourceId, ids: [...set], ...(people && { people }) };
     })
   );

@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { QueryTypes } from 'sequelize';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
@@ -53,10 +54,9 @@ export async function pairsOf(briefId: string) {
   const trials = context.trials.map(({ trial }) => trial);
   for (const [sourceId, list] of wanted) {
     const { kind } = await findSource(sourceId);
-    const some =
-      kind === 'by-hand'
-        ? await peopleOfTrials(trials.filter((trial) => trial.sourceId === sourceId))
-        : await askPeople('people-by-id', { sourceId, ids: list });
+    const some = !hasPeopleHere(kind)
+      ? await peopleOfTrials(trials.filter((trial) => trial.sourceId === sourceId))
+      : await askPeople('people-by-id', { sourceId, ids: list });
     for (const person of some) people.set(written(sourceId, person.id), person);
   }
   return {

@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { countInterval, shownCount } from '$core/dialect';
 import { mcNemar, wilson, drawSample, middleOf, type Estimate } from '$core/measure';
 import type { Sheet } from '$core/dialect';
@@ -106,7 +107,7 @@ export async function versionsSideBySide(
     findVersion(briefId, to),
     findSource(sourceId)
   ]);
-  if (source.kind !== 'by-hand')
+  if (hasPeopleHere(source.kind))
     return sidesOf(briefId, versionString(before), versionString(after), sourceId, size, certain);
   const context = await contextOf(briefId);
   const { trials, personaId } = context;
@@ -116,7 +117,7 @@ export async function versionsSideBySide(
       throw new Refusal(
         409,
         'Not run there',
-        `Version ${number} has no results from ${source.name} yet. Run it by hand there and paste what comes back.`
+        `Version ${number} has no results from ${source.name} yet. Run it there first.`
       );
     return one.trial;
   };
@@ -175,19 +176,17 @@ export async function sourcesSideBySide(briefId: string, number: number, here: s
   const has = new Set(foundIn(theirs, certain).map((id) => identity.numberOf(there, id)));
   const lacking = own.filter((id) => !has.has(identity.numberOf(here, id)));
   const looked = drawSample(lacking, mostExplained, `${personaId}/${here}/${there}`).map((rank) => lacking[rank - 1]!);
-  const people =
-    source.kind === 'by-hand'
-      ? (await peopleOfTrials([mine])).filter(({ id }) => looked.includes(id))
-      : await askPeople('people-by-id', { sourceId: (await readySource(here)).id, ids: looked });
-  const reasons =
-    other.kind === 'by-hand'
-      ? people.map(() => ({ reason: 'not in it' as const, there: null }))
-      : await askPeople('lacking', {
-          ...versionString(version),
-          at: (await readySource(there)).id,
-          people,
-          matching: source.sheet.matching
-        });
+  const people = !hasPeopleHere(source.kind)
+    ? (await peopleOfTrials([mine])).filter(({ id }) => looked.includes(id))
+    : await askPeople('people-by-id', { sourceId: (await readySource(here)).id, ids: looked });
+  const reasons = !hasPeopleHere(other.kind)
+    ? people.map(() => ({ reason: 'not in it' as const, there: null }))
+    : await askPeople('lacking', {
+        ...versionString(version),
+        at: (await readySource(there)).id,
+        people,
+        matching: source.sheet.matching
+      });
   const judged = await context.judged();
   return {
     version: number,

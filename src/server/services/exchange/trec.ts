@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { readQrels, writeQrels, writeRuns } from '$core/formats';
@@ -110,10 +111,9 @@ export async function importRuns(briefId: string, body: Uint8Array) {
       told.same++;
       continue;
     }
-    const people =
-      source.kind === 'by-hand'
-        ? await peopleOfTrials(trials.map(({ trial }) => trial).filter((one) => one.sourceId === sourceId))
-        : null;
+    const people = !hasPeopleHere(source.kind)
+      ? await peopleOfTrials(trials.map(({ trial }) => trial).filter((one) => one.sourceId === sourceId))
+      : null;
     if (!people) await readySource(sourceId);
     const seed = `${personaId}/${sourceId}`;
     const run = await askPeople('run-of-people', {

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sheetSchema, type Sheet, standInSheets } from '$core/dialect';
+import { hasPeopleHere } from '$api/source-kinds';
 import { noFaults, usualFaults } from '$sources/faults';
 import type { Faults } from '$core/dialect';
 import { database } from '../../database/connection';
@@ -114,9 +115,15 @@ export function isReadyAt(id: string, peopleRevision: number | undefined): boole
   );
 }
 
-/** The source with its people ready to be asked; waits while they are being prepared. */
+/** The source with its people ready to be asked; waits while they are being prepared. Refuses one whose people are elsewhere. */
 export async function readySource(id: string): Promise<SourceRow> {
   const source = await findRunnable(id);
+  if (!hasPeopleHere(source.kind))
+    throw new Refusal(
+      409,
+      'Asked over the net',
+      `${source.name} is a connected service: its people are not here, so that it is counted only when it is run.`
+    );
   const known = loading.get(id);
   const isCurrent = known !== undefined && (source.kind !== 'file' || known.revision >= source.peopleRevision);
   await (isCurrent ? known.done : source.kind === 'file' ? prepareFile(source) : prepareStandIns());
@@ -202,7 +209,7 @@ export async function switchFaults(id: string, faults: Faults) {
 /** The source, whatever its state. */
 export const readSource = async (id: string) => told(await findSource(id));
 
-/** Removes an imported file with its people, or a place run by hand; its trials and the verdicts on its people go too. */
+/** Removes an imported file with its people, a place run by hand, or a connected service; its trials and the verdicts on its people go too. */
 export async function deleteSource(id: string): Promise<void> {
   const source = await findSource(id);
   if (source.kind === 'stand-in')

@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import type { Person } from '$core/people';
 import type { Change } from '$core/suggest';
 import { askForJson, askPeople } from '../../workers/people';
@@ -80,7 +81,7 @@ export async function jointEffect(
 /** What other sources, whose people are there, say of the same person. */
 export async function elsewhere(person: Person, except: string) {
   const sources = (await listSources()).filter(
-    ({ id, kind, readiness }) => id !== except && kind !== 'by-hand' && readiness.state === 'ready'
+    ({ id, kind, readiness }) => id !== except && hasPeopleHere(kind) && readiness.state === 'ready'
   );
   const told = await Promise.all(
     sources.map(async ({ id, name }) => {

@@ -1,21 +1,19 @@
-import pRetry, { AbortError } from 'p-retry';
 import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'sequelize';
 import type { Search } from '$core/dialect';
-import { FaultyPlace, Refused, TimedOut } from '$sources/faults';
+import { hasPeopleHere } from '$api/source-kinds';
 import type { Answer, Page } from '$sources/source';
 import { database } from '../../database/connection';
-import { models, type SourceRow, type TrialEvent, type TrialRow } from '../../database/models';
+import { models, type SourceRow, type TrialRow } from '../../database/models';
 import { isDatabaseAway, isDiskFull } from '../../database/away';
-import { addJob, alone, handle, lookAfter, NotNow } from '../../jobs/queue';
+import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
 import { log } from '../../log';
 import { Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
 import { readDocument } from '../briefs/briefs';
-import { faultsOf, findSource, readySource } from '../sources/sources';
+import { askPage, faultOfSource } from '../sources/ask-source';
+import { findSource, readySource } from '../sources/sources';
 
 const task = 'trial';
-/** Asking again: the pause doubles each time, from a quarter of a second. */
-const retries = { retries: 7, minTimeout: 250, factor: 2, maxTimeout: 8000, randomize: true };
 const mostEvents = 500;
 
 /** Puts a trial in line. A brief with many trials waiting does not keep others from their turn. */
@@ -41,16 +39,14 @@ export async function resumeTrials(): Promise<void> {
 
 handle(task, async (payload, stopping) => {
   const { trialId } = payload as { trialId: string };
-  await alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping])));
+  await alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping]))).catch(
+    async (error: unknown) => {
+      if (!(error instanceof Later)) throw error;
+      await addJob(task, payload, trialId, 0, new Date(Date.now() + error.wait));
+    }
+  );
 });
 lookAfter(resumeTrials);
-
-const places = new Map<string, FaultyPlace>();
-const placeOf = ({ id, sheet }: SourceRow) => {
-  let place = places.get(id);
-  if (!place) places.set(id, (place = new FaultyPlace(sheet.limits.perMinute)));
-  return place;
-};
 
 /** Brings a trial to its end: every page once, each kept as it comes, so that it can go on wherever it was left. */
 async function work(trialId: string, halt: AbortSignal): Promise<void> {
@@ -60,10 +56,10 @@ async function work(trialId: string, halt: AbortSignal): Promise<void> {
     { where: { id: trialId, state: ['waiting', 'running'] }, returning: true }
   );
   if (!trial) return;
+  let source: SourceRow | undefined;
   try {
-    // A place run by hand has all its pages already.
     const found = await findSource(trial.sourceId);
-    const source = found.kind === 'by-hand' ? found : await readySource(trial.sourceId);
+    source = hasPeopleHere(found.kind) ? await readySource(trial.sourceId) : found;
     const answers: Answer[] = [];
     for (const [i, search] of trial.rendering.searches.entries()) {
       const answer = await pages(trial, source, search, i, halt);
@@ -76,15 +72,34 @@ async function work(trialId: string, halt: AbortSignal): Promise<void> {
     // Another server has kept this page: the lock was lost, and it goes on there.
     if (error instanceof UniqueConstraintError) throw new NotNow('Another server works on this.');
     if (error instanceof ForeignKeyConstraintError) return;
+    if (error instanceof Later) {
+      await wait(trial, error);
+      throw error;
+    }
     log().warn({ err: error, trial: trialId }, 'trial failed');
-    await Trial.update({ state: 'failed', problem: reasonOf(error) }, { where: { id: trialId, state: 'running' } });
+    await Trial.update(
+      { state: 'failed', problem: reasonOf(error, source) },
+      { where: { id: trialId, state: 'running' } }
+    );
   }
 }
 
+/** Lets a trial wait for the time that its source asks for; what it has stays. */
+async function wait(trial: TrialRow, { wait: milliseconds, message }: Later): Promise<void> {
+  const until = new Date(Date.now() + milliseconds).toISOString();
+  const event = { at: new Date().toISOString(), search: 0, page: 0, what: `${message}; it goes on at ${until}` };
+  await models().Trial.update(
+    { state: 'waiting', events: [...trial.events, event].slice(0, mostEvents) },
+    { where: { id: trial.id, state: 'running' } }
+  );
+}
+
 /** Why a trial failed, in a sentence; what only its makers understand is in the log. */
-function reasonOf(error: unknown): string {
+function reasonOf(error: unknown, source: SourceRow | undefined): string {
   if (isDiskFull(error)) return 'There is no room left on the disk of the database. Make room, then let it go on.';
-  if (error instanceof Refusal || error instanceof Refused || error instanceof TimedOut) return error.message;
+  if (error instanceof Refusal) return error.message;
+  const fault = source && faultOfSource(source, error);
+  if (fault) return fault;
   return 'It broke off by a fault in Eave itself; the server’s log tells more. The pages that came are kept: let it go on.';
 }
 
@@ -99,20 +114,27 @@ async function pages(
   const { Trial, TrialPage } = models();
   const kept = await TrialPage.findAll({ where: { trialId: trial.id, search: number }, order: ['page'] });
   const all: Page[] = kept.map(({ said, last, people }) => ({ said, last, people }));
+  let cursor = kept.at(-1)?.cursor ?? null;
   const seen = new Set(all.flatMap(({ people }) => people.map(({ id }) => id)));
   while (!all.at(-1)?.last) {
     if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
     const state = await Trial.findByPk(trial.id, { attributes: ['state'] });
     if (state?.state !== 'running') return null;
     const page = all.length;
-    const { answer, events, requests } = await askPage(source, search, number, page, seen);
+    const asked = await askPage(source, { search, number, page, cursor, seen, halt });
+    const { spent, ...answer } = asked.answer;
     await database().transaction(async (transaction) => {
       await TrialPage.create({ trialId: trial.id, search: number, page, ...answer }, { transaction });
       await trial.update(
-        { requests: trial.requests + requests, events: [...trial.events, ...events].slice(0, mostEvents) },
+        {
+          requests: trial.requests + asked.requests,
+          events: [...trial.events, ...asked.events].slice(0, mostEvents),
+          ...(spent !== null && { spent: (trial.spent ?? 0) + spent })
+        },
         { transaction }
       );
     });
+    cursor = answer.cursor;
     for (const { id } of answer.people) seen.add(id);
     all.push(answer);
   }
@@ -122,59 +144,6 @@ async function pages(
   const interval = source.kind === 'by-hand' ? trial.answers[number]?.interval : undefined;
   // Where the count changed between pages, the first is the one that the pages belong to.
   return { said: all[0]!.said, people, ...(interval && { interval }) };
-}
-
-/** One page, asked again while it times out, is refused, or shows rows that were there before. */
-async function askPage(
-  source: SourceRow,
-  search: Search,
-  number: number,
-  page: number,
-  seen: ReadonlySet<string>
-): Promise<{ answer: Page; events: TrialEvent[]; requests: number }> {
-  const events: TrialEvent[] = [];
-  const note = (what: string) => events.push({ at: new Date().toISOString(), search: number, page, what });
-  const faults = faultsOf(source);
-  const place = placeOf(source);
-  let requests = 0;
-  const ask = (at: number) => askPeople('page', { sourceId: source.id, search, page: at });
-  let repeated: Page | null = null;
-  const answer = await pRetry(
-    async () => {
-      requests++;
-      const told = await place.page(ask, page, JSON.stringify(search), faults).catch((error: unknown) => {
-        if (error instanceof Refused || error instanceof TimedOut) throw error;
-        throw new AbortError(error as Error);
-      });
-      const fresh = told.people.filter(({ id }) => !seen.has(id));
-      if (told.people.length && !fresh.length) {
-        repeated = told;
-        throw new Repeated();
-      }
-      if (fresh.length < told.people.length)
-        note(`${told.people.length - fresh.length} rows were there before, each counted once`);
-      return { ...told, people: fresh };
-    },
-    {
-      ...retries,
-      async onFailedAttempt({ error }) {
-        note(`${error.message}; asked again`);
-        if (error instanceof Refused) await new Promise((done) => setTimeout(done, error.wait));
-      },
-      shouldRetry: ({ error, retriesLeft }) => !(error instanceof Repeated && retriesLeft < retries.retries - 2)
-    }
-  ).catch((error: unknown) => {
-    // Rows that come again and again are the end of what it shows.
-    if (error instanceof Repeated && repeated) return { ...repeated, people: [], last: true };
-    throw error;
-  });
-  return { answer, events, requests };
-}
-
-class Repeated extends Error {
-  constructor() {
-    super('the page showed rows of a page before');
-  }
 }
 
 async function finish(trial: TrialRow, source: SourceRow, answers: Answer[]): Promise<void> {

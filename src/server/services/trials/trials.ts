@@ -263,7 +263,7 @@ async function readStatic(briefId: string, trialId: string) {
         rows,
         rowsExpected: expectedRows(pages, searches, sheet)
       },
-      spent: spendOn(sheet, searches, rows),
+      spent: spendOn(sheet, searches, rows, trial.spent),
       events: trial.events,
       shownCap: sheet.limits.shown,
       text: version.text,

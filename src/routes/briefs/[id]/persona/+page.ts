@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
@@ -19,6 +20,6 @@ export const load: PageLoad = async ({ params, fetch }) => {
     regions: regions.body,
     consent: consent.body,
     contacted,
-    sources: sources.filter(({ kind }) => kind !== 'by-hand')
+    sources: sources.filter(({ kind }) => hasPeopleHere(kind))
   };
 };

@@ -1,3 +1,4 @@
+import { hasPeopleHere } from '$api/source-kinds';
 import { asking } from '$lib/api/load';
 import type { PageLoad } from './$types';
 
@@ -8,5 +9,5 @@ export const load: PageLoad = async ({ params, fetch }) => {
     ask('listSources'),
     ask('foundTitles', { params })
   ]);
-  return { wording, sources: sources.filter(({ kind, hidden }) => kind !== 'by-hand' && !hidden), found };
+  return { wording, sources: sources.filter(({ kind, hidden }) => hasPeopleHere(kind) && !hidden), found };
 };

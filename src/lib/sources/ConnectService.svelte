@@ -1,0 +1,57 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import SecretField from '$lib/ui/SecretField.svelte';
+
+  let address = $state('');
+  let key = $state('');
+  let asking = $state(false);
+  let refused: unknown = $state(null);
+
+  async function connect(event: SubmitEvent) {
+    event.preventDefault();
+    refused = null;
+    asking = true;
+    try {
+      const made = await call('connectService', { body: { address, key: key.trim() || null } });
+      key = '';
+      await goto(`/sources/${made.id}`);
+    } catch (problem) {
+      refused = problem;
+    }
+    asking = false;
+  }
+</script>
+
+<section class="sheet" aria-label="Connect a service">
+  <h2>A service that Eave asks itself</h2>
+  <p class="soft">
+    For a place that speaks Eave’s connector protocol, through a small adapter of yours perhaps: docs/connector.md has
+    an example of under 60 lines and a check to run against it. The key is kept encrypted and never shown again.
+  </p>
+  <form onsubmit={connect}>
+    <Field label="Address" bind:value={address} placeholder="https://people.example/eave" spellcheck="false" />
+    <SecretField label="Key (where it needs one)" bind:value={key} />
+    <Act look="main" type="submit" disabled={asking || !address.trim()}>{asking ? 'Asking it…' : 'Connect'}</Act>
+  </form>
+  <Refused problem={refused} />
+</section>
+
+<style>
+  section {
+    padding: 12px 16px;
+  }
+  p {
+    font-size: 13px;
+  }
+  form {
+    display: grid;
+    grid-template-columns: minmax(240px, 2fr) minmax(180px, 1fr) auto;
+    gap: 12px;
+    align-items: end;
+    margin-top: 8px;
+  }
+</style>

@@ -1,0 +1,3 @@
+import { connectorOpenApi } from '$server/api/openapi';
+
+export const GET = () => Response.json(connectorOpenApi());

@@ -1,0 +1,142 @@
+import type * as z from 'zod';
+import { sheetSchema, type Sheet } from '$core/dialect';
+import { guessColumns, mappingFault, personFromRow } from '$core/formats';
+import { hashText } from '$core/measure';
+import type { Person } from '$core/people';
+import { Refused } from '../faults';
+import type { Page } from '../source';
+import { askHttp, type HttpAnswer } from './http-request';
+import { answerSchema, longestWait, type Ask, type ServiceAnswer } from './protocol';
+import { ServiceFault } from './service-fault';
+
+/** How a service is reached. */
+export interface Connection {
+  address: string;
+  /** Sent as `Authorization: Bearer …`; null where it needs none. */
+  key: string | null;
+  /** Whether it may be on this machine or in a private network. */
+  allowPrivate: boolean;
+  /** Milliseconds that it may take for one answer. */
+  time: number;
+}
+
+/** A page that a service answered, with what it handed over for the next one. */
+export interface ServicePage extends Page {
+  cursor: string | null;
+  /** What it cost by the service's own word; null where it says nothing. */
+  spent: number | null;
+  /** Rows that name nobody, which are left out. */
+  unread: number;
+}
+
+/** The capability sheet of a service. Throws TimedOut, Refused or ServiceFault. */
+export async function askSheet(connection: Connection, signal?: AbortSignal): Promise<Sheet> {
+  const told = await askService(connection, 'GET', '/sheet', undefined, signal);
+  return readAs(sheetSchema, told, 'sheet');
+}
+
+/** One page of what a service answers to a search. Throws TimedOut, Refused or ServiceFault. */
+export async function askPage(connection: Connection, ask: Ask, signal?: AbortSignal): Promise<ServicePage> {
+  const told = await askService(connection, 'POST', '/search', ask, signal);
+  const answer = readAs(answerSchema, told, 'answer');
+  const { people, unread } = peopleOf(answer);
+  return {
+    said: answer.count,
+    last: answer.last,
+    people,
+    unread,
+    cursor: answer.cursor ?? null,
+    spent: answer.spent ?? null
+  };
+}
+
+async function askService(
+  { address, key, allowPrivate, time }: Connection,
+  method: 'GET' | 'POST',
+  path: string,
+  body: unknown,
+  signal: AbortSignal | undefined
+): Promise<unknown> {
+  const answer = await askHttp({
+    method,
+    url: new URL(address + path),
+    headers: {
+      ...(key !== null && { authorization: `Bearer ${key}` }),
+      ...(body !== undefined && { 'content-type': 'application/json' })
+    },
+    ...(body !== undefined && { body: JSON.stringify(body) }),
+    allowPrivate,
+    time,
+    ...(signal && { signal })
+  });
+  refuseStatus(answer, path);
+  try {
+    return JSON.parse(answer.text);
+  } catch {
+    throw new ServiceFault(`What it answers to ${path} is not JSON. Its maker has to mend that.`, false);
+  }
+}
+
+function refuseStatus({ status, headers }: HttpAnswer, path: string): void {
+  if (status >= 200 && status < 300) return;
+  if (status === 429 || (status === 503 && headers['retry-after'])) throw new Refused(waitOf(headers['retry-after']));
+  if (status === 401 || status === 403)
+    throw new ServiceFault('It does not take the key. Give it another one on its page under Sources.', false);
+  if (status >= 500 || status === 408) throw new ServiceFault(`It has a fault of its own (${status})`, true);
+  if (status >= 300 && status < 400)
+    throw new ServiceFault(
+      `It sends on to another address (${status}), which Eave does not follow. Give its new address.`,
+      false
+    );
+  if (status === 404)
+    throw new ServiceFault(
+      `It has no ${path}. Check the address: it ends where the protocol's /sheet and /search begin.`,
+      false
+    );
+  throw new ServiceFault(`It refuses the search (${status}).`, false);
+}
+
+/** Milliseconds that `Retry-After` asks for: seconds or a date (RFC 9110, 10.2.3); a second where it says nothing that can be read. */
+export function waitOf(header: string | undefined, now = Date.now()): number {
+  const seconds = Number(header);
+  const wait = !header
+    ? 1000
+    : Number.isFinite(seconds)
+      ? seconds * 1000
+      : Number.isNaN(Date.parse(header))
+        ? 1000
+        : Date.parse(header) - now;
+  return Math.min(longestWait, Math.max(50, wait));
+}
+
+function readAs<T extends z.ZodType>(schema: T, told: unknown, what: string): z.output<T> {
+  const read = schema.safeParse(told);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  throw new ServiceFault(
+    `Its ${what} is not as the protocol has it: ${issue!.path.join('.') || 'the whole'}: ${issue!.message}. npm run connector-check shows all that is wrong.`,
+    false
+  );
+}
+
+/** The people of an answer; the rows of a table without a key are named by what stands in them. */
+function peopleOf(answer: ServiceAnswer): { people: Person[]; unread: number } {
+  if ('people' in answer) return { people: answer.people, unread: 0 };
+  const guessed = guessColumns(
+    answer.columns.map(({ name }) => name),
+    answer.columns.map((_, i) => answer.rows.slice(0, 50).map((row) => String(row[i] ?? '')))
+  );
+  const mapping = answer.columns.map(({ field }, i) => field ?? guessed[i]!);
+  const fault = mappingFault(mapping);
+  if (fault) throw new ServiceFault(`Its table cannot be read. ${fault}`, false);
+  const people: Person[] = [];
+  for (const row of answer.rows) {
+    const read = personFromRow(row, mapping, keyOfRow(row));
+    if ('person' in read) people.push(read.person);
+  }
+  return { people, unread: answer.rows.length - people.length };
+}
+
+/** A name for a row that has none, the same whenever the row comes. */
+const keyOfRow = (row: readonly unknown[]) =>
+  ['', '/'].map((end) => hashText(JSON.stringify(row) + end).toString(36)).join('-');
