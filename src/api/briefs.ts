@@ -10,9 +10,12 @@ const briefListed = briefHead.extend({
   sentence: z.string(),
   wordingsInUse: z.int(),
   versions: z.int(),
-  verdicts: z.int().describe('Verdicts given, one for each record'),
-  certainOnly: z.boolean().describe('Its screens count only those who are certain'),
-  leftOut: z.array(sourceId).describe('Sources that its strings are not run on'),
+  /** Verdicts given, one for each record */
+  verdicts: z.int(),
+  /** Its screens count only those who are certain */
+  certainOnly: z.boolean(),
+  /** Sources that its strings are not run on */
+  leftOut: z.array(sourceId),
   chosen: z.array(
     z.object({
       sourceId,
@@ -25,7 +28,8 @@ const briefListed = briefHead.extend({
   )
 });
 const briefDetail = briefListed.extend({
-  judged: z.int().nullable().describe('People judged; null while it is not known yet who is who')
+  /** People judged; null while it is not known yet who is who */
+  judged: z.int().nullable()
 });
 
 const known = keptDocument([paths.readKnown, paths.writeKnown], documentSchemas.known, {
@@ -65,8 +69,10 @@ export const briefs = {
     query: z.object({ seen: z.string().max(100).optional() }).optional(),
     streams: true,
     response: z.object({
-      mark: z.string().describe('Another one whenever something of the brief is otherwise'),
-      what: z.array(z.string()).describe('Tables in which something has changed')
+      /** Another one whenever something of the brief is otherwise */
+      mark: z.string(),
+      /** Tables in which something has changed */
+      what: z.array(z.string())
     })
   }),
   leaveOutSources: operation(paths.leaveOutSources, {

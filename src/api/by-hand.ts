@@ -10,7 +10,8 @@ const row = z.object({
   doubtful: z.array(z.enum(pageFields)).default([])
 });
 const seen = z.object({
-  said: z.string().max(400).default('').describe('The count as it was seen; empty where none was'),
+  /** The count as it was seen; empty where none was */
+  said: z.string().max(400).default(''),
   page: z.int().min(1).max(100_000).nullable().default(null),
   rows: z.array(row).max(5000).default([])
 });
@@ -22,7 +23,8 @@ const entry = seen.extend({
     .object({ said: count, interval: z.object({ low: count, high: count }), open: z.boolean() })
     .nullable()
     .describe('`open`: so many or more'),
-  known: z.int().describe('Of its rows, those that an earlier entry had'),
+  /** Of its rows, those that an earlier entry had */
+  known: z.int(),
   takenBack: z.boolean(),
   revision
 });
@@ -30,14 +32,17 @@ const diary = z.object({
   version,
   sourceId,
   rendering,
-  entries: z.array(entry).describe('The newest first'),
+  /** The newest first */
+  entries: z.array(entry),
   searches: z.array(
     z.object({
       entries: z.int(),
       rows: z.int(),
       pagesRead: z.array(z.int()),
-      pages: z.int().nullable().describe('By the newest count'),
-      drawn: z.array(z.int()).describe('Pages to open, drawn through the depth')
+      /** By the newest count */
+      pages: z.int().nullable(),
+      /** Pages to open, drawn through the depth */
+      drawn: z.array(z.int())
     })
   ),
   trialId: z.uuid().nullable()
@@ -52,7 +57,8 @@ export const byHand = {
     bodyLimit: 8 * mebibyte,
     body: seen.extend({
       search: z.int().min(0).max(199),
-      seenAt: z.iso.datetime().optional().describe('Now, where it is not said')
+      /** Now, where it is not said */
+      seenAt: z.iso.datetime().optional()
     }),
     response: diary,
     status: 201

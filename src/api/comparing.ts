@@ -31,8 +31,10 @@ export const comparing = {
       .optional(),
     response: z.object({
       versions: z.array(version),
-      judged: z.int().describe('People with a verdict, each once'),
-      people: z.int().describe('People seen, each once'),
+      /** People with a verdict, each once */
+      judged: z.int(),
+      /** People seen, each once */
+      people: z.int(),
       cells: z.array(
         z.object({
           version: z.int(),
@@ -42,19 +44,24 @@ export const comparing = {
           exactness: rendering.shape.exactness,
           searches: z.int(),
           figures: figuresSchema,
-          people: z.int().describe('People of the result that are compared'),
+          /** People of the result that are compared */
+          people: z.int(),
           sampled: z.int(),
           spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
           missesPerHundred: z.number().nullable(),
           known: z.object({ found: z.int(), inSource: z.int() }),
-          onlyVersion: onlyHere.describe('Whom no other version finds at this source'),
-          onlySource: onlyHere.describe('Whom no other source finds with this version'),
+          /** Whom no other version finds at this source */
+          onlyVersion: onlyHere,
+          /** Whom no other source finds with this version */
+          onlySource: onlyHere,
           priceOfFit: z.number().nullable(),
-          pooled: z.object({ found: z.int(), of: z.int() }).describe('Of all judged fits, those found'),
+          /** Of all judged fits, those found */
+          pooled: z.object({ found: z.int(), of: z.int() }),
           standing: z.discriminatedUnion('is', [
             z.object({ is: z.enum(['best', 'beaten', 'alone']) }),
             z.object({
-              is: z.literal('open').describe('Not decided against the highest precision'),
+              /** Not decided against the highest precision */
+              is: z.literal('open'),
               against: z.int(),
               decide: z
                 .object({ here: z.int(), there: z.int() })
@@ -68,10 +75,12 @@ export const comparing = {
         z.object({
           version: z.int(),
           sourceIds: z.array(sourceId),
-          people: z.int().describe('People of these results, each once'),
+          /** People of these results, each once */
+          people: z.int(),
           parts: z.array(
             z.object({
-              sets: z.array(z.int()).describe('Places in sourceIds: found by these and by no others'),
+              /** Places in sourceIds: found by these and by no others */
+              sets: z.array(z.int()),
               people: z.int(),
               fits: z.int(),
               misses: z.int()
@@ -127,7 +136,8 @@ export const comparing = {
       found: z.int(),
       both: z.int(),
       lacking: z.int(),
-      looked: z.int().describe('Those of the lacking who were looked into'),
+      /** Those of the lacking who were looked into */
+      looked: z.int(),
       people: z.array(
         z.object({
           person: personSchema,

@@ -27,8 +27,10 @@ export const exchange = {
     response: z.object({
       added: z.int(),
       same: z.int(),
-      otherwise: z.int().describe('Said otherwise here, and left so'),
-      elsewhere: z.int().describe('On people of sources that are not here')
+      /** Said otherwise here, and left so */
+      otherwise: z.int(),
+      /** On people of sources that are not here */
+      elsewhere: z.int()
     })
   }),
   exportRuns: operation(paths.exportRuns, {
@@ -43,7 +45,8 @@ export const exchange = {
     response: z.object({
       added: z.int(),
       same: z.int(),
-      unknown: z.int().describe('People who are not in the source they are said to be from')
+      /** People who are not in the source they are said to be from */
+      unknown: z.int()
     })
   })
 };

@@ -38,7 +38,8 @@ export const imports = {
         .enum(['empty', 'skip'])
         .default('empty')
         .describe('A cell that is not what its column holds is left empty, or its row is left out'),
-      into: sourceId.nullable().default(null).describe('An imported file whose people these take the place of, by key')
+      /** An imported file whose people these take the place of, by key */
+      into: sourceId.nullable().default(null)
     }),
     response: importShape,
     status: 202

@@ -7,7 +7,8 @@ import { revision } from './shapes';
 
 const wordSet = namedSetShape.extend({
   revision,
-  usedIn: z.array(z.object({ id: z.uuid(), name: z.string() })).describe('Briefs whose string uses it')
+  /** Briefs whose string uses it */
+  usedIn: z.array(z.object({ id: z.uuid(), name: z.string() }))
 });
 
 const wordSetParams = z.object({ name: setNameSchema });
@@ -33,7 +34,8 @@ export const library = {
     params: wordSetParams,
     body: namedSetShape.omit({ name: true }).extend({
       revision,
-      seen: z.array(z.uuid()).max(10_000).default([]).describe('Briefs that are known to change with it')
+      /** Briefs that are known to change with it */
+      seen: z.array(z.uuid()).max(10_000).default([])
     }),
     response: wordSet
   }),

@@ -20,12 +20,17 @@ export const running = {
     response: z.object({
       ready: z.boolean(),
       database: z.boolean(),
-      schema: z.boolean().describe('Every migration of this release was made'),
-      queue: z.boolean().describe('Jobs are being worked on'),
-      workers: z.boolean().describe('The threads that count and translate answer'),
-      sources: z.boolean().describe('None of the sources has failed; they may still be prepared'),
+      /** Every migration of this release was made */
+      schema: z.boolean(),
+      /** Jobs are being worked on */
+      queue: z.boolean(),
+      /** The threads that count and translate answer */
+      workers: z.boolean(),
+      /** None of the sources has failed; they may still be prepared */
+      sources: z.boolean(),
       threads: z.object({ threads: z.int(), running: z.int(), waiting: z.int() }),
-      stall: z.int().describe('Longest stall in milliseconds, since this was last asked'),
+      /** Longest stall in milliseconds, since this was last asked */
+      stall: z.int(),
       sourceStates: z.array(z.object({ id: sourceId, state: z.string() }))
     })
   }),
@@ -33,8 +38,10 @@ export const running = {
     response: z.array(
       z.object({
         kind: z.enum(['trialPages', 'trials', 'imports']),
-        days: z.int().describe('Kept for so many days; 0 for as long as nobody deletes them'),
-        rows: z.int().describe('Rows of the database that are older')
+        /** Kept for so many days; 0 for as long as nobody deletes them */
+        days: z.int(),
+        /** Rows of the database that are older */
+        rows: z.int()
       })
     )
   })

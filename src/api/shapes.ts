@@ -26,7 +26,8 @@ export const briefHead = z.object({
   id: z.uuid(),
   name: z.string(),
   archived: z.boolean(),
-  demo: z.boolean().describe('It is of the demo, which can be put back'),
+  /** It is of the demo, which can be put back */
+  demo: z.boolean(),
   revision,
   createdAt: z.iso.datetime(),
   updatedAt: z.iso.datetime()
@@ -39,8 +40,10 @@ export const version = z.object({
   text: z.string(),
   name: z.string(),
   note: z.string(),
-  parent: z.int().nullable().describe('The version it was made from'),
-  sets: versionSets.describe('The named word sets it uses, as they were when it was kept'),
+  /** The version it was made from */
+  parent: z.int().nullable(),
+  /** The named word sets it uses, as they were when it was kept */
+  sets: versionSets,
   createdAt: z.iso.datetime()
 });
 
@@ -65,8 +68,10 @@ export const sides = z.object({
   stays: side,
   test: z
     .object({
-      before: z.int().describe('Judged people whom only the first finds rightly, or leaves rightly'),
-      after: z.int().describe('The same of the second'),
+      /** Judged people whom only the first finds rightly, or leaves rightly */
+      before: z.int(),
+      /** The same of the second */
+      after: z.int(),
       gone: judgedCount,
       come: judgedCount,
       p: z.number()

@@ -9,7 +9,8 @@ import { sourceKinds } from './source-kinds';
 const readiness = z.discriminatedUnion('state', [
   z.object({
     state: z.literal('preparing'),
-    done: z.int().optional().describe('Indexes ready so far'),
+    /** Indexes ready so far */
+    done: z.int().optional(),
     of: z.int().optional()
   }),
   z.object({ state: z.literal('ready') }),
@@ -24,8 +25,10 @@ const source = z.object({
   people: z.int().nullable(),
   sheet: sheetSchema,
   revision,
-  hidden: z.boolean().describe('No brief is offered it any more'),
-  faults: faultsSchema.nullable().describe('What goes wrong at a stand-in; null for others'),
+  /** No brief is offered it any more */
+  hidden: z.boolean(),
+  /** What goes wrong at a stand-in; null for others */
+  faults: faultsSchema.nullable(),
   readiness
 });
 
@@ -37,8 +40,10 @@ const key = z
   .regex(/^[\x21-\x7e]+$/, 'holds a sign that no key has, such as a space');
 const connection = z.object({
   address: z.string(),
-  hasKey: z.boolean().describe('Whether a key is kept; the key itself is never told'),
-  checkedAt: z.iso.datetime().describe('When its sheet was taken last')
+  /** Whether a key is kept; the key itself is never told */
+  hasKey: z.boolean(),
+  /** When its sheet was taken last */
+  checkedAt: z.iso.datetime()
 });
 
 /** Places that find people. */
@@ -71,7 +76,8 @@ export const sources = {
     params: z.object({ source: sourceId }),
     body: z.object({
       address: address.optional(),
-      key: key.nullable().optional().describe('Left out: as it is; null: none')
+      /** Left out: as it is; null: none */
+      key: key.nullable().optional()
     }),
     response: connection
   }),

@@ -41,22 +41,30 @@ const effect = z.object({
   after: bothEstimates,
   removed: z.int(),
   added: z.int(),
-  gone: judgedCount.describe('Judged people who no longer come'),
-  come: judgedCount.describe('Judged people who come anew'),
-  missesRemoved: shareOf.describe('Share of the judged misses found that go'),
-  fitsLost: shareOf.describe('Share of the judged fits found that are lost'),
+  /** Judged people who no longer come */
+  gone: judgedCount,
+  /** Judged people who come anew */
+  come: judgedCount,
+  /** Share of the judged misses found that go */
+  missesRemoved: shareOf,
+  /** Share of the judged fits found that are lost */
+  fitsLost: shareOf,
   precision: z.object({ before: z.number().nullable(), after: z.number().nullable() })
 });
 
 const partWorth = z.object({
-  path: z.array(z.int()).describe('Index among the parts at each level; empty for the whole string'),
+  /** Index among the parts at each level; empty for the whole string */
+  path: z.array(z.int()),
   excludes: z.boolean(),
-  alone: estimateSchema.nullable().describe('Estimated result of the part alone; null where it cannot be asked there'),
+  /** Estimated result of the part alone; null where it cannot be asked there */
+  alone: estimateSchema.nullable(),
   without: estimateSchema
     .nullable()
     .describe('Estimated result of the string without it; null where that cannot be asked'),
-  only: judgedCount.describe('Judged people who come, or of an exclusion go, by this part alone'),
-  brings: judgedCount.describe('Judged people who answer this part')
+  /** Judged people who come, or of an exclusion go, by this part alone */
+  only: judgedCount,
+  /** Judged people who answer this part */
+  brings: judgedCount
 });
 
 const draft = keptDocument([paths.readDraft, paths.writeDraft], documentSchemas.draft, {
@@ -88,7 +96,8 @@ export const strings = {
     body: z.object({
       text,
       parent: versionNumber.nullable().default(null),
-      changed: text.describe('What the changes make of it'),
+      /** What the changes make of it */
+      changed: text,
       note: z.string().max(500).default('')
     }),
     response: z.object({ before: version, version }),
@@ -202,11 +211,13 @@ export const strings = {
     body: z.object({ text, sourceId }),
     response: z.object({
       estimated: bothEstimates,
-      unmeasured: z.int().describe('Changes left out, as there was no time to measure them'),
+      /** Changes left out, as there was no time to measure them */
+      unmeasured: z.int(),
       words: z.array(
         z.object({
           word: z.string(),
-          people: z.int().describe('People shown that have the word'),
+          /** People shown that have the word */
+          people: z.int(),
           senses: z.array(
             z.object({
               name: z.string(),
@@ -217,8 +228,10 @@ export const strings = {
                   how: z.enum(['asking', 'excluding']),
                   text,
                   estimated: bothEstimates,
-                  kept: z.int().describe('People shown with this meaning, after the change'),
-                  othersLeft: z.int().describe('People shown with another meaning, after the change')
+                  /** People shown with this meaning, after the change */
+                  kept: z.int(),
+                  /** People shown with another meaning, after the change */
+                  othersLeft: z.int()
                 })
               )
             })

@@ -31,12 +31,17 @@ const trial = z.object({
   rendering,
   answers: z.array(searchAnswerSchema),
   found: foundSchema,
-  people: z.int().describe('People of the result: the possible, without those contacted already'),
-  filtered: z.int().describe('Seen people whom the left-over part contradicts'),
-  contacted: z.int().describe('Possible people left out, as they were contacted already'),
-  duplicates: z.int().describe('People found who look like one before them under another id'),
+  /** People of the result: the possible, without those contacted already */
+  people: z.int(),
+  /** Seen people whom the left-over part contradicts */
+  filtered: z.int(),
+  /** Possible people left out, as they were contacted already */
+  contacted: z.int(),
+  /** People found who look like one before them under another id */
+  duplicates: z.int(),
   state: z.enum(['waiting', 'running', 'done', 'stopped', 'failed']),
-  problem: z.string().describe('Why it failed'),
+  /** Why it failed */
+  problem: z.string(),
   requests: z.int(),
   createdAt: z.iso.datetime()
 });
@@ -46,7 +51,8 @@ const personVerdict = z.object({
   records: z
     .array(toldVerdict.extend({ sourceId, personId: z.string() }))
     .describe('What was said of each record, newest first'),
-  conflict: z.boolean().describe('Its records were judged differently: the newest counts')
+  /** Its records were judged differently: the newest counts */
+  conflict: z.boolean()
 });
 
 const sampled = z.object({
@@ -54,10 +60,13 @@ const sampled = z.object({
   person: personSchema,
   values: z.array(z.object({ field: z.enum(fields), text: z.string(), job: z.int().optional() })),
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
-  untold: z.array(z.string()).describe('Parts of the string that this record leaves open; empty for who is certain'),
+  /** Parts of the string that this record leaves open; empty for who is certain */
+  untold: z.array(z.string()),
   verdict: toldVerdict.nullable(),
-  counts: personVerdict.nullable().describe('The verdict that counts, on whichever record it was given'),
-  number: z.int().nullable().describe('The same for records of one person; null while it is not known who is who'),
+  /** The verdict that counts, on whichever record it was given */
+  counts: personVerdict.nullable(),
+  /** The same for records of one person; null while it is not known who is who */
+  number: z.int().nullable(),
   note: z.object({ text: z.string(), revision }).nullable()
 });
 
@@ -68,7 +77,8 @@ const trialDetail = trial.extend({
     searchesDone: z.int(),
     pages: z.int(),
     rows: z.int(),
-    rowsExpected: z.int().nullable().describe('Rows in all, by the counts so far; null before the first')
+    /** Rows in all, by the counts so far; null before the first */
+    rowsExpected: z.int().nullable()
   }),
   spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
   events: z
@@ -77,8 +87,10 @@ const trialDetail = trial.extend({
   shownCap: z.int().nullable(),
   text: z.string(),
   sets: versionSets,
-  figures: figuresSchema.nullable().describe('Null while the trial is not done'),
-  certain: z.int().describe('People of the result who are certain'),
+  /** Null while the trial is not done */
+  figures: figuresSchema.nullable(),
+  /** People of the result who are certain */
+  certain: z.int(),
   sample: z.array(sampled)
 });
 
@@ -107,7 +119,8 @@ export const trials = {
       version: versionNumber,
       sourceId,
       sampleSize: z.int().min(1).max(500).default(40),
-      wait: z.number().min(0).max(120).default(60).describe('Seconds to wait for its end before answering')
+      /** Seconds to wait for its end before answering */
+      wait: z.number().min(0).max(120).default(60)
     }),
     response: trialDetail,
     status: 201

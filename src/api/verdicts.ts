@@ -24,7 +24,8 @@ const givenVerdict = z.object({
   personId: z.string().min(1).max(300),
   verdict: verdict.nullable(),
   reason: z.string().max(500).default(''),
-  by: judgedBy.default('person').describe('A rule never overwrites what a person said'),
+  /** A rule never overwrites what a person said */
+  by: judgedBy.default('person'),
   revision: seenRevision
 });
 
@@ -33,7 +34,8 @@ export const verdicts = {
   judgeMany: operation(paths.judgeMany, {
     params: brief,
     body: z.object({ verdicts: z.array(givenVerdict).min(1).max(500) }),
-    response: z.array(toldVerdict.nullable()).describe('In the order given')
+    /** In the order given */
+    response: z.array(toldVerdict.nullable())
   }),
   giveVerdict: operation(paths.giveVerdict, {
     params: brief,
@@ -71,7 +73,8 @@ export const verdicts = {
     query: z.object({ name: z.string().trim().min(2, 'Write two letters of the name or more.').max(100) }),
     response: z.array(
       z.object({
-        number: z.int().describe('The same for records of one person'),
+        /** The same for records of one person */
+        number: z.int(),
         sourceId,
         person: personSchema
       })
@@ -104,7 +107,8 @@ export const verdicts = {
       expected: z.number(),
       kappa: z.number().nullable(),
       interval,
-      table: z.array(z.array(z.int())).describe('First judge down, second across; fit, miss, unsure'),
+      /** First judge down, second across; fit, miss, unsure */
+      table: z.array(z.array(z.int())),
       differences: z.array(
         z.object({
           sourceId,
