@@ -22,7 +22,7 @@ export default defineConfig({
       input: {
         index: source('./src/server/serve.ts'),
         ...Object.fromEntries(
-          ['people-worker', 'index-worker', 'file-index-worker', 'import-worker', 'brief-worker'].map((name) => [
+          ['people-worker', 'index-worker', 'file-index-worker', 'import-worker', 'brief-worker', 'workbook-worker'].map((name) => [
             `workers/${name}`,
             source(`./src/server/workers/${name}.ts`)
           ])

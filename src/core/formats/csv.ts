@@ -36,6 +36,10 @@ export const writeCsv = (columns: readonly string[], rows: readonly (readonly st
     { header: true, columns: columns.map((key) => ({ key })), escape_formulas: true, record_delimiter: '\r\n' }
   );
 
+/** Rows of a CSV as they are, without a heading and without a mark before what would start a formula: for what Eave alone reads. */
+export const writeCsvRows = (rows: readonly (readonly string[])[]): string =>
+  stringify(rows as string[][], { record_delimiter: '\r\n' });
+
 /** A quote mark before a sign that starts a formula is kept apart from the one that the writer puts there. */
 const escaped = (cell: string) => cell.replace(/^(?='+[=+\-@\t\r])/, "'");
 /** Takes off the mark that keeps a cell from starting a formula. */

@@ -151,10 +151,13 @@
   {#if !job || job.state === 'done'}
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>
       {#if job.outcome?.errors.length}{@render errorsOf(job.outcome)}{/if}{/if}
-    <p class="soft">CSV with a heading line, or JSON Lines, up to 500,000 people. The file stays on this machine.</p>
+    <p class="soft">
+      CSV or XLSX with a heading line, or JSON Lines, up to 500,000 people. Of a workbook the first sheet with rows is
+      read. The file stays on this machine.
+    </p>
     <FileUploaderDropContainer
       labelText={uploading ? `Reading ${uploading}…` : 'File of people: drop it here, or choose one'}
-      accept={['.csv', '.tsv', '.txt', '.jsonl', '.ndjson', 'text/csv', 'application/jsonl']}
+      accept={['.csv', '.tsv', '.txt', '.jsonl', '.ndjson', '.xlsx', 'text/csv', 'application/jsonl']}
       on:change={({ detail }: CustomEvent<readonly File[]>) => receive(detail[0])}
     />
   {:else}

@@ -1,5 +1,6 @@
 import pg from 'pg';
 import { existsSync, readdirSync } from 'node:fs';
+import writeWorkbook, { type SheetData } from 'write-excel-file/node';
 import { describe, expect, it } from 'vitest';
 import type { ReadableStream } from 'node:stream/web';
 import { models } from '../../../database/models';
@@ -319,5 +320,43 @@ describe('importing', () => {
       'bo at warm',
       'bo at warm (2)'
     ]);
+  });
+});
+
+describe('a workbook', () => {
+  const text = (value: string) => ({ value });
+  const book = async (...sheets: SheetData[]) =>
+    new Uint8Array(await writeWorkbook(sheets.map((data, i) => ({ data, sheet: `Sheet ${i}` }))).toBuffer());
+
+  it('is read as a table: its first sheet with rows, whatever stands above the heading; numbers, days, and what looks like a formula', async () => {
+    const rows: SheetData = [
+      [text('Contactos, mayo')],
+      [],
+      ['Nombre', 'Puesto', 'Empresa', 'Empleados', 'Desde', 'Teléfono'].map(text),
+      [
+        text('Iria Castelo'),
+        text('Jefa de cocina'),
+        text('=1+1 SL'),
+        { value: 240 },
+        { value: new Date('2021-03-01T00:00:00Z'), format: 'yyyy-mm-dd' },
+        { value: 34912345678 }
+      ],
+      [text('Duarte "Du" Figueira'), text('Chef, executivo'), null, null, null, null]
+    ];
+    const job = await importAll(await book([[text('notes')]], rows), { name: 'contactos.xlsx' });
+    expect(job).toMatchObject({ state: 'done', outcome: { rows: 2 } });
+    const [first, second] = await peopleOf(job.sourceId);
+    expect(first).toMatchObject({
+      name: 'Iria Castelo',
+      headcount: 240,
+      jobs: [{ title: 'Jefa de cocina', company: '=1+1 SL', from: '2021-03' }]
+    });
+    expect(first!.contact!.join()).toContain('34912345678');
+    expect(second).toMatchObject({ name: 'Duarte "Du" Figueira', jobs: [{ title: 'Chef, executivo' }] });
+  });
+
+  it('is refused with a sentence where it is none, or has no rows', async () => {
+    expect(await refused(new Uint8Array([0x50, 0x4b, 3, 4, 1, 2, 3]), 'x.zip')).toContain('no XLSX workbook');
+    expect(await refused(await book([[text('Name')]]), 'x.xlsx')).toContain('a heading and rows under it');
   });
 });

@@ -15,6 +15,7 @@ import { findSource, readySource } from '../sources';
 import type { ImportSettings } from '$api/import-shapes';
 import { recognise } from './read-table';
 import { leaseSeconds } from './run-import';
+import { unpackWorkbook } from './workbook';
 import { clearUploads, handOver, keepUpload, removeUpload } from './upload-files';
 
 // An import is ready (uploaded), waiting (started), running (a server has a lease on it), and then done, refused or stopped.
@@ -40,6 +41,7 @@ export async function receiveFile(fileName: string, body: WebStream | null, says
   const id = randomUUID();
   try {
     const path = await keepUpload(id, body, saysBytes, serverId);
+    await unpackWorkbook(path, fileName);
     const reading = await recognise(path, fileName);
     const { size } = await stat(path);
     const row = await models().Import.create({

@@ -21,7 +21,7 @@ const refuse = (detail: string, extra = {}) => new Refusal(422, 'The file cannot
 /** Recognises encoding, format, separator and columns of a file from its beginning. Refuses what is no table of people. */
 export async function recognise(path: string, fileName: string): Promise<Reading> {
   const head = await readHead(path);
-  if (!head.length) throw refuse(`${fileName} is empty. Choose a CSV or JSON Lines file with people in it.`);
+  if (!head.length) throw refuse(`${fileName} is empty. Choose a CSV, XLSX or JSON Lines file with people in it.`);
   const encoding = await encodingOf(path, head);
   const text = new TextDecoder(encoding).decode(head, { stream: true });
   if (/[\x00-\x08\x0e-\x1f]/.test(text))
@@ -97,7 +97,7 @@ async function csvHeading(path: string, reading: Reading, fileName: string): Pro
       throw refuse(`${fileName} has no columns that Eave can see. Save the table as CSV with a heading line.`);
     return names;
   }
-  throw refuse(`${fileName} has no lines. Choose a CSV or JSON Lines file with people in it.`);
+  throw refuse(`${fileName} has no lines. Choose a CSV, XLSX or JSON Lines file with people in it.`);
 }
 
 async function jsonKeys(path: string, reading: Reading, fileName: string): Promise<string[]> {
