@@ -9,6 +9,7 @@ const rooms = [
   'measure',
   'persona',
   'suggest',
+  'harvest',
   'formats',
   'lint'
 ];

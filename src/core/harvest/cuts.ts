@@ -1,0 +1,30 @@
+import type { Search } from '../dialect/search-schema';
+import { cutByAlternatives, cutByWord } from './cut-by-text';
+import { cutsByFact, type CutNeeds } from './cut-by-fact';
+import type { Cut } from './slice';
+
+/** Searches that a cut should take in all: its parts, and those that must be cut again. */
+const searchesOf = ({ parts }: Cut, most: number): number =>
+  parts.reduce((sum, { expected }) => sum + Math.max(1, Math.ceil(expected / most)), 0);
+
+/** Rows that no part brings weigh as so many searches each. */
+const lossWeight = 0.05;
+
+/**
+ * The ways of cutting a search at a source into parts that together find exactly whom it finds, best first: the fewest
+ * searches, nobody lost, the least expected in any one part. Empty where it cannot be cut.
+ *
+ * The law (docs/harvest.md): the union of the parts, each read by the source's own rules, is the search; where `lost` names a
+ * fact, but for those of whom it is not told, or told otherwise than can be chosen.
+ */
+export function cutsOf(search: Search, needs: CutNeeds): Cut[] {
+  const { count, most } = needs;
+  const text = [cutByAlternatives(search, needs), cutByWord(search, needs)].filter((cut) => cut !== null);
+  const cost = (cut: Cut) => searchesOf(cut, most) + (cut.lost?.expected ?? 0) * lossWeight;
+  const largest = (cut: Cut) => Math.max(...cut.parts.map(({ expected }) => expected));
+  return [...cutsByFact(search, needs), ...text]
+    .filter((cut) => largest(cut) < count || cut.parts.length > 2)
+    .map((cut) => ({ cut, cost: cost(cut), largest: largest(cut) }))
+    .sort((a, b) => a.cost - b.cost || a.largest - b.largest)
+    .map(({ cut }) => cut);
+}

@@ -1,0 +1,5 @@
+/** Bringing a whole result home: how it is cut, what it lacks, and whom to read first. The room's own face, for other layers. */
+export * from './cut-by-fact';
+export * from './cuts';
+export * from './slice';
+export * from './unseen';
