@@ -22,10 +22,16 @@ export default defineConfig({
       input: {
         index: source('./src/server/serve.ts'),
         ...Object.fromEntries(
-          ['people-worker', 'index-worker', 'file-index-worker', 'import-worker', 'brief-worker', 'workbook-worker'].map((name) => [
-            `workers/${name}`,
-            source(`./src/server/workers/${name}.ts`)
-          ])
+          [
+            'people-worker',
+            'index-worker',
+            'file-index-worker',
+            'import-worker',
+            'brief-worker',
+            'workbook-worker',
+            'harvest-worker',
+            'harvest-file-worker'
+          ].map((name) => [`workers/${name}`, source(`./src/server/workers/${name}.ts`)])
         )
       },
       output: { entryFileNames: '[name].js', chunkFileNames: 'workers/chunks/[name]-[hash].js' }

@@ -1,6 +1,7 @@
 import { briefs } from './briefs';
 import { comparing } from './comparing';
 import { exchange } from './exchange';
+import { harvests } from './harvests';
 import { imports } from './imports';
 import { library } from './library';
 import { persona } from './persona';
@@ -25,6 +26,7 @@ export const contract = {
   ...byHand,
   ...verdicts,
   ...comparing,
+  ...harvests,
   ...sources,
   ...imports,
   ...library,

@@ -86,11 +86,13 @@ export function cutByWord(search: Search, needs: CutNeeds): Cut | null {
     const term: Query = { kind: 'word', scope: 'any', text: word };
     const [withIt, without] = [join('and', [asked, term]), join('and', [asked, { kind: 'not', part: term } as Query])];
     const [one, other] = [oneSearch(withIt, sheet), oneSearch(without, sheet)];
-    if (!one || !other) continue;
+    const expected = expectedOf(withIt, needs);
+    // One that the source drops, or that nearly all or nobody there has, cuts nothing off.
+    if (!one || !other || expected < needs.count * least || expected > needs.count * (1 - least)) continue;
     return {
       by: { kind: 'word', word },
       parts: [
-        { search: one, what: `with “${word}”`, expected: expectedOf(withIt, needs), rest: false },
+        { search: one, what: `with “${word}”`, expected, rest: false },
         { search: other, what: `without “${word}”`, expected: expectedOf(without, needs), rest: true }
       ],
       lost: null
@@ -99,6 +101,8 @@ export function cutByWord(search: Search, needs: CutNeeds): Cut | null {
   return null;
 }
 
+/** The least share of the rows that a word has to cut off. */
+const least = 0.02;
 /** Words that are tried at most. */
 const mostWords = 12;
 

@@ -7,8 +7,8 @@ import type { Cut } from './slice';
 const searchesOf = ({ parts }: Cut, most: number): number =>
   parts.reduce((sum, { expected }) => sum + Math.max(1, Math.ceil(expected / most)), 0);
 
-/** Rows that no part brings weigh as so many searches each. */
-const lossWeight = 0.05;
+/** A cut that may lose somebody weighs as so many searches more, and each row that it should lose as so many. */
+const loss = { any: 3, row: 0.05 };
 
 /**
  * The ways of cutting a search at a source into parts that together find exactly whom it finds, best first: the fewest
@@ -20,7 +20,7 @@ const lossWeight = 0.05;
 export function cutsOf(search: Search, needs: CutNeeds): Cut[] {
   const { count, most } = needs;
   const text = [cutByAlternatives(search, needs), cutByWord(search, needs)].filter((cut) => cut !== null);
-  const cost = (cut: Cut) => searchesOf(cut, most) + (cut.lost?.expected ?? 0) * lossWeight;
+  const cost = (cut: Cut) => searchesOf(cut, most) + (cut.lost ? loss.any + cut.lost.expected * loss.row : 0);
   const largest = (cut: Cut) => Math.max(...cut.parts.map(({ expected }) => expected));
   return [...cutsByFact(search, needs), ...text]
     .filter((cut) => largest(cut) < count || cut.parts.length > 2)

@@ -1,5 +1,9 @@
 /** Bringing a whole result home: how it is cut, what it lacks, and whom to read first. The room's own face, for other layers. */
+export * from './coverage';
 export * from './cut-by-fact';
 export * from './cuts';
+export * from './logistic';
+export * from './next-step';
+export * from './order-by-likelihood';
 export * from './slice';
 export * from './unseen';

@@ -16,6 +16,7 @@ import * as demoBriefs from './migrations/0013-demo-briefs';
 import * as sourceOrder from './migrations/0014-source-order';
 import * as handDiary from './migrations/0015-hand-diary';
 import * as connectedServices from './migrations/0016-connected-services';
+import * as harvests from './migrations/0017-harvests';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -35,7 +36,8 @@ export const migrations: readonly Migration[] = [
   demoBriefs,
   sourceOrder,
   handDiary,
-  connectedServices
+  connectedServices,
+  harvests
 ];
 interface Migration {
   name: string;

@@ -1,12 +1,4 @@
-import type { Model } from 'sequelize';
-import {
-  DataTypes,
-  type CreationOptional,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type ModelAttributes,
-  type ModelStatic
-} from 'sequelize';
+import { DataTypes, type CreationOptional } from 'sequelize';
 import type { Person } from '$core/people';
 import type { Rendering, Sheet } from '$core/dialect';
 import type { Verdict } from '$core/measure';
@@ -16,9 +8,8 @@ import type { Faults } from '$core/dialect';
 import type { Outcome } from '$sources/try-string';
 import type { SourceKind } from '$api/source-kinds';
 import type { ImportOutcome, ImportSettings, Reading } from '$api/import-shapes';
-import { database } from './connection';
-
-interface Row<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {}
+import { define, type Row } from './define';
+import { defineHarvests } from './harvest-models';
 
 export interface BriefRow extends Row<BriefRow> {
   id: string;
@@ -243,24 +234,9 @@ const { UUID, TEXT, INTEGER, BIGINT, JSONB, DATE } = DataTypes;
 const id = { type: UUID, primaryKey: true };
 const key = (type: typeof UUID | typeof TEXT | typeof INTEGER) => ({ type, primaryKey: true });
 
-type Stamps = 'both' | 'created' | 'none';
-
-function define<M extends Model>(name: string, table: string, columns: object, stamps: Stamps): ModelStatic<M> {
-  const attributes = {
-    ...columns,
-    ...(stamps !== 'none' && { createdAt: DATE }),
-    ...(stamps === 'both' && { updatedAt: DATE })
-  } as ModelAttributes<M>;
-  return database().define<M>(name, attributes, {
-    tableName: table,
-    underscored: true,
-    timestamps: stamps !== 'none',
-    updatedAt: stamps === 'both' ? 'updatedAt' : false
-  });
-}
-
 function defineAll() {
   return {
+    ...defineHarvests(),
     Brief: define<BriefRow>(
       'Brief',
       'briefs',

@@ -15,11 +15,18 @@ import type {
 } from '$core/measure';
 import type { KeptBack } from '$sources/reading';
 import type { Problem, Query } from '$core/language';
-import type { Mark, MatchingRules } from '$core/semantics';
+import type { Cut } from '$core/harvest';
+import type { Mark, MatchingRules, Truth } from '$core/semantics';
 import type { Persona, WordSet } from '$core/persona';
 import type { Candidate, Change, Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
 import type { VersionSet } from '../database/models';
 import type { Outcome } from '$sources/try-string';
+
+/** What the left-over part makes of a row. */
+export interface CheckedRow {
+  reading: Truth;
+  untold: string[];
+}
 
 export interface SampledPerson {
   /** Place in the list of results, from 1. */
@@ -204,6 +211,10 @@ export interface PeopleWork {
     answer: RunOfPeople;
   };
   page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };
+  /** Ways of cutting a search, best first, planned from those of some people whom it brings. */
+  cut: { ask: { search: Search; sheet: Sheet; people: Person[]; count: number; most: number }; answer: Cut[] };
+  /** Whether rows meet what Eave checks itself, and the terms that each leaves open. */
+  'check-rows': { ask: { sheet: Sheet; leftover: Query | null; people: Person[] }; answer: CheckedRow[] };
   /** Joins the pages that a rendering brought, and draws a sample; `contacted` are people who are left out, `drawn` those drawn before. */
   gather: {
     ask: {

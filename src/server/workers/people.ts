@@ -33,6 +33,8 @@ const long: ReadonlySet<PeopleKind> = new Set<PeopleKind>([
   'read-runs',
   'run-of-people',
   'gather',
+  'cut',
+  'check-rows',
   'found-titles',
   'effect'
 ]);

@@ -3,7 +3,9 @@ import { render, readSearch, toldBy } from '$core/dialect';
 import { extendSample } from '$core/measure';
 import { checkFacts, ruledOut } from '$core/persona';
 import { contactKeys, samePeople, type SourceRecord } from '$core/people';
-import { matches, matchingOf, truthReader } from '$core/semantics';
+import { cutsOf } from '$core/harvest';
+import { print } from '$core/language';
+import { matcher, matches, matchingOf, truthReader, untoldIn } from '$core/semantics';
 import { readRuns } from '$core/formats';
 import { whyLacking } from '$core/suggest';
 import type { IndexedSource } from '$sources/indexed-source';
@@ -32,6 +34,8 @@ const mostDoubtful = 200;
 /** Questions about people and their records at sources. */
 export const people: Answers<
   | 'page'
+  | 'cut'
+  | 'check-rows'
   | 'gather'
   | 'ruled-out'
   | 'locate'
@@ -43,6 +47,24 @@ export const people: Answers<
   | 'run-of-people'
 > = {
   page: ({ sourceId, search, page }) => sourceOf(sourceId).page(search, page),
+
+  cut: ({ search, sheet, people: some, count, most }) => {
+    const query = readSearch(search, sheet);
+    const matching = matchingOf(sheet.matching);
+    const seen = query ? some.filter(matcher(query, matching)) : some;
+    return cutsOf(search, { sheet, seen, count, most });
+  },
+
+  'check-rows': ({ sheet, leftover, people: rows }) => {
+    if (!leftover) return rows.map(() => ({ reading: 'met', untold: [] }));
+    const [told, matching] = [toldBy(sheet), matchingOf(sheet.matching)];
+    const truth = truthReader(leftover, told, matching);
+    return rows.map((person) => {
+      const reading = truth(person);
+      const untold = reading === 'unknown' ? untoldIn(leftover, person, told, matching).map((term) => print(term)) : [];
+      return { reading, untold };
+    });
+  },
 
   'ruled-out': ({ persona, wordSets, people: those }) =>
     those.map((person) => ruledOut(checkFacts(persona, wordSets, person))),

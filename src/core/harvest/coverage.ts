@@ -1,0 +1,50 @@
+import { countInterval, type Counting } from '../dialect/count';
+import type { Interval } from '../measure/wilson';
+
+/** How far one slice is, as far as coverage goes by it. */
+export interface SliceState {
+  id: string;
+  parent: string | null;
+  state: 'waiting' | 'read' | 'cut' | 'stuck' | 'left out';
+  /** The count that the source said; null before it was asked. */
+  said: number | null;
+  /** How many it should have, as it was planned. */
+  expected: number | null;
+  /** Rows that came. */
+  rows: number;
+  /** A fact was cut by for which nobody can be asked who lacks it. */
+  lost: { expected: number } | null;
+}
+
+const between = (low: number, high: number): Interval => ({ low: Math.max(0, low), high: Math.max(0, high) });
+const add = (a: Interval, b: Interval): Interval => ({ low: a.low + b.low, high: a.high + b.high });
+
+/**
+ * How many rows of a source's result did not come, by its slices: what stands beyond what is shown of those that could not be
+ * cut further, what is not read yet or left out, and those whom no part of a cut can be asked for. What a slice was planned with is
+ * taken for up to twice as many; counts are taken as the source's way of counting allows.
+ */
+export function missingRows(slices: readonly SliceState[], counting: Counting): Interval {
+  const children = new Map<string, SliceState[]>();
+  for (const slice of slices)
+    if (slice.parent !== null) children.set(slice.parent, [...(children.get(slice.parent) ?? []), slice]);
+  return slices.reduce<Interval>(
+    (sum, slice) => {
+      if (slice.state === 'cut')
+        return slice.lost ? add(sum, lostOf(slice, children.get(slice.id) ?? [], counting)) : sum;
+      if (slice.state === 'read') return sum;
+      if (slice.said === null) return add(sum, between(0, 2 * (slice.expected ?? 0)));
+      const { low, high } = countInterval(slice.said, counting);
+      return add(sum, between(low - slice.rows, high - slice.rows));
+    },
+    { low: 0, high: 0 }
+  );
+}
+
+/** Whom the parts of a cut leave out: what the whole has more than they have together, where all of them were asked. */
+function lostOf({ said, lost }: SliceState, parts: readonly SliceState[], counting: Counting): Interval {
+  if (said === null || parts.some((part) => part.said === null)) return between(0, 2 * lost!.expected);
+  const whole = countInterval(said, counting);
+  const together = parts.map((part) => countInterval(part.said!, counting)).reduce(add, { low: 0, high: 0 });
+  return between(whole.low - together.high, whole.high - together.low);
+}

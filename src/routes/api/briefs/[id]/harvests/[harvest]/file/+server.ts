@@ -1,0 +1,14 @@
+import { contract } from '$api';
+import { rawEndpoint } from '$server/api/endpoint';
+import { harvestFile } from '$server/services/harvest/harvest-file';
+
+export const GET = rawEndpoint(contract.exportHarvest, async ({ params, query }) => {
+  const { format, ...filter } = query;
+  const { bytes, type } = await harvestFile(params.id, params.harvest, filter, format);
+  return new Response(bytes, {
+    headers: {
+      'content-type': type,
+      'content-disposition': `attachment; filename="harvest.${format === 'trec' ? 'txt' : format}"`
+    }
+  });
+});

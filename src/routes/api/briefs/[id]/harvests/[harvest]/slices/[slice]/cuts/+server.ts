@@ -1,0 +1,5 @@
+import { contract } from '$api';
+import { endpoint } from '$server/api/endpoint';
+import { cutsAt } from '$server/services/harvest/harvests';
+
+export const GET = endpoint(contract.cutsOfSlice, ({ params }) => cutsAt(params.id, params.harvest, params.slice));

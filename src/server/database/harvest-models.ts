@@ -1,0 +1,128 @@
+import { DataTypes, type CreationOptional } from 'sequelize';
+import type { Cut, CutBy } from '$core/harvest';
+import type { Rendering, Search } from '$core/dialect';
+import { define, type Row } from './define';
+
+/** What a harvest may take at most; null where it may take what it needs. */
+export interface HarvestBudget {
+  requestsPerDay: number | null;
+  records: number | null;
+  spend: number | null;
+}
+export interface HarvestRow extends Row<HarvestRow> {
+  id: string;
+  briefId: string;
+  name: string;
+  state: 'waiting' | 'running' | 'paused' | 'done' | 'failed';
+  /** Why it stands still, in a sentence. */
+  problem: CreationOptional<string>;
+  budget: HarvestBudget;
+  events: CreationOptional<{ at: string; source: string; what: string }[]>;
+  /** When it goes on by itself. */
+  goesOnAt: CreationOptional<Date | null>;
+  /** How many rows it had when it was last worked out who is who; null before. */
+  linkedRows: CreationOptional<number | null>;
+  createdAt: CreationOptional<Date>;
+  updatedAt: CreationOptional<Date>;
+}
+export interface HarvestSourceRow extends Row<HarvestSourceRow> {
+  harvestId: string;
+  sourceId: string;
+  versionId: string;
+  position: number;
+  rendering: Rendering;
+  state: CreationOptional<'waiting' | 'done' | 'failed'>;
+  problem: CreationOptional<string>;
+  requests: CreationOptional<number>;
+  spent: CreationOptional<number>;
+  day: CreationOptional<string>;
+  dayRequests: CreationOptional<number>;
+}
+export interface HarvestSliceRow extends Row<HarvestSliceRow> {
+  id: string;
+  harvestId: string;
+  sourceId: string;
+  parent: string | null;
+  /** Where it stands among the slices: `0000.0001` is the second part of the first search. */
+  place: string;
+  search: Search;
+  what: string;
+  rest: CreationOptional<boolean>;
+  expected: CreationOptional<number | null>;
+  state: CreationOptional<'waiting' | 'read' | 'cut' | 'stuck' | 'left out'>;
+  cutBy: CreationOptional<CutBy | null>;
+  lost: CreationOptional<Cut['lost']>;
+  said: CreationOptional<number | null>;
+  pages: CreationOptional<number>;
+  cursor: CreationOptional<string | null>;
+  /** All that the source shows of it was read. */
+  ended: CreationOptional<boolean>;
+  rows: CreationOptional<number>;
+  /** Rows of people whom no slice before had brought. */
+  fresh: CreationOptional<number>;
+}
+
+const { UUID, TEXT, INTEGER, JSONB, DATE, DOUBLE, BOOLEAN } = DataTypes;
+const key = (type: typeof UUID | typeof TEXT) => ({ type, primaryKey: true });
+
+export const defineHarvests = () => ({
+  Harvest: define<HarvestRow>(
+    'Harvest',
+    'harvests',
+    {
+      id: key(UUID),
+      briefId: UUID,
+      name: TEXT,
+      state: TEXT,
+      problem: { type: TEXT, defaultValue: '' },
+      budget: JSONB,
+      events: { type: JSONB, defaultValue: [] },
+      goesOnAt: DATE,
+      linkedRows: INTEGER
+    },
+    'both'
+  ),
+  HarvestSource: define<HarvestSourceRow>(
+    'HarvestSource',
+    'harvest_sources',
+    {
+      harvestId: key(UUID),
+      sourceId: key(TEXT),
+      versionId: UUID,
+      position: INTEGER,
+      rendering: JSONB,
+      state: { type: TEXT, defaultValue: 'waiting' },
+      problem: { type: TEXT, defaultValue: '' },
+      requests: { type: INTEGER, defaultValue: 0 },
+      spent: { type: DOUBLE, defaultValue: 0 },
+      day: { type: DataTypes.DATEONLY, defaultValue: DataTypes.NOW },
+      dayRequests: { type: INTEGER, defaultValue: 0 }
+    },
+    'none'
+  ),
+  HarvestSlice: define<HarvestSliceRow>(
+    'HarvestSlice',
+    'harvest_slices',
+    {
+      id: key(UUID),
+      harvestId: UUID,
+      sourceId: TEXT,
+      parent: UUID,
+      place: TEXT,
+      search: JSONB,
+      what: TEXT,
+      rest: { type: BOOLEAN, defaultValue: false },
+      expected: DOUBLE,
+      state: { type: TEXT, defaultValue: 'waiting' },
+      cutBy: JSONB,
+      lost: JSONB,
+      said: INTEGER,
+      pages: { type: INTEGER, defaultValue: 0 },
+      cursor: TEXT,
+      ended: { type: BOOLEAN, defaultValue: false },
+      rows: { type: INTEGER, defaultValue: 0 },
+      fresh: { type: INTEGER, defaultValue: 0 }
+    },
+    'none'
+  )
+});

@@ -1,0 +1,66 @@
+import { writeCsv } from '$core/formats';
+import { countryName } from '$core/people';
+import writeWorkbook from 'write-excel-file/node';
+import { models } from '../../database/models';
+import { runThread } from '../../workers/threads';
+import { findHarvest } from './harvests';
+import { listHarvestPeople, type PeopleFilter } from './harvest-people';
+
+export type HarvestFormat = 'csv' | 'jsonl' | 'xlsx' | 'trec';
+
+/** People of a harvest that leave in one file at most. */
+const mostLeaving = 200_000;
+const columns = ['Name', 'Title', 'Company', 'Country', 'Place', 'Sources', 'Certain', 'Verdict', 'Likelihood'];
+
+/** The people of a harvest, as the filter and the order have them, as a file; for a thread of its own. */
+export async function writeHarvestFile(
+  briefId: string,
+  harvestId: string,
+  filter: PeopleFilter,
+  format: HarvestFormat
+): Promise<Uint8Array> {
+  const { people } = await listHarvestPeople(briefId, harvestId, filter, null, mostLeaving);
+  const sources = new Map(
+    (await models().Source.findAll({ attributes: ['id', 'name'] })).map(({ id, name }) => [id, name])
+  );
+  const cells = people.map((one) => [
+    one.name,
+    one.title,
+    one.company,
+    one.country && countryName(one.country),
+    one.place,
+    one.sources.map((id) => sources.get(id) ?? id).join('; '),
+    one.certain ? 'certain' : 'possible',
+    one.verdict ?? '',
+    one.score === null ? '' : one.score.toFixed(3)
+  ]);
+  if (format === 'csv') return Buffer.from(writeCsv(columns, cells));
+  if (format === 'jsonl') return Buffer.from(people.map((one) => `${JSON.stringify(one)}\n`).join(''));
+  // A run of TREC: topic, Q0, who, rank, score, by which system.
+  if (format === 'trec')
+    return Buffer.from(
+      people.map((one, i) => `1 Q0 person-${one.number} ${i + 1} ${(one.score ?? 0).toFixed(6)} harvest\n`).join('')
+    );
+  // Text in a cell of a workbook is text: it never starts a formula.
+  const rows = [columns, ...cells].map((row) => row.map((value) => ({ value, type: String })));
+  return writeWorkbook(rows).toBuffer();
+}
+
+const types: Record<HarvestFormat, string> = {
+  csv: 'text/csv; charset=utf-8',
+  jsonl: 'application/jsonl',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  trec: 'text/plain; charset=utf-8'
+};
+
+/** The same, with its type, written by a thread so that nobody waits. */
+export async function harvestFile(briefId: string, harvestId: string, filter: PeopleFilter, format: HarvestFormat) {
+  await findHarvest(briefId, harvestId);
+  const bytes = await runThread<Uint8Array<ArrayBuffer>>('harvest-file-worker.js', {
+    briefId,
+    harvestId,
+    filter,
+    format
+  });
+  return { bytes, type: types[format] };
+}

@@ -1,0 +1,292 @@
+import { QueryTypes, UniqueConstraintError, ForeignKeyConstraintError } from 'sequelize';
+import { hasPeopleHere } from '$api/source-kinds';
+import { countInterval } from '$core/dialect';
+import { nextStep } from '$core/harvest';
+import { spendOn } from '$core/measure';
+import { isDatabaseAway, isDiskFull } from '../../database/away';
+import { database } from '../../database/connection';
+import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
+import { models, type SourceRow } from '../../database/models';
+import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
+import { log } from '../../log';
+import { Refusal } from '../../refusal';
+import { askPeople } from '../../workers/people';
+import { runThread } from '../../workers/threads';
+import { askPage, faultOfSource, type AskEvent } from '../sources/ask-source';
+import { findSource, readySource } from '../sources/sources';
+import { cutsOfSlice, cutSlice } from './slices';
+
+const task = 'harvest';
+const mostEvents = 300;
+
+/** A harvest that stands still until somebody gives it more, with why. */
+class Paused extends Error {}
+
+/** Puts a harvest in line: after trials, whose people somebody waits to judge. */
+export const enqueueHarvest = (id: string, runAt = new Date()): Promise<void> =>
+  addJob(task, { harvestId: id }, `harvest ${id}`, 50, runAt);
+
+handle(task, async (payload, stopping) => {
+  const { harvestId } = payload as { harvestId: string };
+  await alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping]))).catch(
+    async (error: unknown) => {
+      if (!(error instanceof Later)) throw error;
+      await enqueueHarvest(harvestId, new Date(Date.now() + error.wait));
+    }
+  );
+});
+
+/** Takes up harvests that nobody works on any more. */
+lookAfter(async () => {
+  const left = await database().query<{ id: string; goesOnAt: Date | null }>(
+    `SELECT id, goes_on_at AS "goesOnAt" FROM harvests h WHERE state IN ('waiting', 'running')
+       AND NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = 'harvest ' || h.id) ORDER BY created_at`,
+    { type: QueryTypes.SELECT }
+  );
+  for (const { id, goesOnAt } of left) await enqueueHarvest(id, goesOnAt ?? new Date());
+});
+
+/** Brings a harvest to its end: slice by slice, page by page, each kept as it comes. Then who is who is worked out. */
+async function work(harvestId: string, halt: AbortSignal): Promise<void> {
+  const { Harvest, HarvestSource } = models();
+  const [, [harvest]] = await Harvest.update(
+    { state: 'running', goesOnAt: null, problem: '' },
+    { where: { id: harvestId, state: ['waiting', 'running'] }, returning: true }
+  );
+  if (!harvest) return;
+  try {
+    const sources = await HarvestSource.findAll({ where: { harvestId, state: 'waiting' }, order: ['position'] });
+    let wait: Later | null = null;
+    for (const run of sources) {
+      try {
+        await gather(harvest, run, halt);
+      } catch (error) {
+        // Another source goes on while one waits.
+        if (!(error instanceof Later)) throw error;
+        await noteEvents(harvest, run.sourceId, [error.message]);
+        if (!wait || error.wait < wait.wait) wait = error;
+      }
+    }
+    if (wait) throw wait;
+    await runThread('harvest-worker.js', { harvestId }, { signal: halt });
+    const [left] = await database().query<{ failed: string }>(
+      `SELECT count(*) AS failed FROM harvest_sources WHERE harvest_id = $harvestId AND state = 'failed'`,
+      { bind: { harvestId }, type: QueryTypes.SELECT }
+    );
+    await Harvest.update(
+      {
+        state: Number(left!.failed) ? 'failed' : 'done',
+        problem: Number(left!.failed) ? 'Not every source could be read to its end: each says why below.' : ''
+      },
+      { where: { id: harvestId, state: 'running' } }
+    );
+  } catch (error) {
+    await settle(harvest, error);
+  }
+}
+
+/** What becomes of a harvest that could not go on. */
+async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
+  const { Harvest } = models();
+  const mine = { where: { id: harvest.id, state: 'running' } };
+  if (error instanceof NotNow || isDatabaseAway(error)) throw error;
+  if (error instanceof UniqueConstraintError) throw new NotNow('Another server works on this.');
+  if (error instanceof ForeignKeyConstraintError) return;
+  if (error instanceof Later) {
+    const goesOnAt = new Date(Date.now() + error.wait);
+    await Harvest.update({ state: 'waiting', problem: error.message, goesOnAt }, mine);
+    throw error;
+  }
+  // What came so far can be looked at.
+  if (error instanceof Paused) {
+    await runThread('harvest-worker.js', { harvestId: harvest.id });
+    await Harvest.update({ state: 'paused', problem: error.message }, mine);
+    return;
+  }
+  log().warn({ err: error, harvest: harvest.id }, 'harvest failed');
+  const problem = isDiskFull(error)
+    ? 'There is no room left on the disk of the database. Make room, then let it go on.'
+    : error instanceof Refusal
+      ? error.message
+      : 'It broke off by a fault in Eave itself; the server’s log tells more. What came is kept: let it go on.';
+  await Harvest.update({ state: 'failed', problem }, mine);
+}
+
+async function noteEvents(harvest: HarvestRow, source: string, whats: readonly string[]): Promise<void> {
+  if (!whats.length) return;
+  const events = whats.map((what) => ({ at: new Date().toISOString(), source, what }));
+  await harvest.update({ events: [...harvest.events, ...events].slice(-mostEvents) });
+}
+
+/** All slices of one source, until none waits. */
+async function gather(harvest: HarvestRow, run: HarvestSourceRow, halt: AbortSignal): Promise<void> {
+  const { HarvestSlice } = models();
+  const found = await findSource(run.sourceId);
+  const source = hasPeopleHere(found.kind) ? await readySource(run.sourceId) : found;
+  try {
+    for (;;) {
+      const slice = await HarvestSlice.findOne({
+        where: { harvestId: run.harvestId, sourceId: run.sourceId, state: 'waiting' },
+        order: ['place']
+      });
+      if (!slice) break;
+      await readSlice(harvest, run, source, slice, halt);
+    }
+    await run.update({ state: 'done', problem: '' });
+  } catch (error) {
+    const fault = faultOfSource(source, error);
+    if (fault === null) throw error;
+    // One source that cannot be asked keeps the others from nothing.
+    await run.update({ state: 'failed', problem: fault });
+  }
+}
+
+/** Reads a slice to its end, or cuts it where it is too long. */
+async function readSlice(
+  harvest: HarvestRow,
+  run: HarvestSourceRow,
+  source: SourceRow,
+  slice: HarvestSliceRow,
+  halt: AbortSignal
+): Promise<void> {
+  const { limits, counting } = source.sheet;
+  while (!slice.ended) {
+    if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
+    const still = await models().Harvest.findByPk(harvest.id, { attributes: ['state', 'budget'] });
+    if (still?.state !== 'running') throw new NotNow('It was stopped.');
+    await keepBudget(still.budget, run, source);
+    await readPage(harvest, run, source, slice, halt);
+    // The first page tells how long it is.
+    if (slice.pages === 1 && nextStep(countInterval(slice.said!, counting), limits.shown) === 'cut')
+      if (await tryToCut(harvest, slice, source)) return;
+  }
+  // As many as are shown, and more there: what stands beyond is not seen.
+  const beyond =
+    limits.shown !== null && slice.rows >= limits.shown && countInterval(slice.said!, counting).high > slice.rows;
+  if (beyond && (await tryToCut(harvest, slice, source))) return;
+  await slice.update({ state: beyond ? 'stuck' : 'read' });
+}
+
+async function tryToCut(harvest: HarvestRow, slice: HarvestSliceRow, source: SourceRow): Promise<boolean> {
+  const [cut] = slice.place.split('.').length < mostCuts ? await cutsOfSlice(harvest.briefId, slice, source) : [];
+  if (!cut) return false;
+  await database().transaction((transaction) => cutSlice(slice, cut, transaction));
+  await touch(harvest.id);
+  return true;
+}
+/** Cuts of cuts at most: one that is as long after so many is not to be cut by what is known of it. */
+const mostCuts = 12;
+
+const touch = (harvestId: string) =>
+  database().query('UPDATE harvests SET updated_at = now() WHERE id = $harvestId', { bind: { harvestId } });
+
+/** Stops before a request that the budget has no room for: until tomorrow, or until somebody gives more. */
+async function keepBudget(
+  { requestsPerDay, records, spend }: HarvestRow['budget'],
+  run: HarvestSourceRow,
+  source: SourceRow
+): Promise<void> {
+  const today = new Date().toISOString().slice(0, 10);
+  if (run.day !== today) await run.update({ day: today, dayRequests: 0 });
+  if (requestsPerDay !== null && run.dayRequests >= requestsPerDay) {
+    const tomorrow = Date.parse(`${today}T00:00:00Z`) + 86_400_000;
+    throw new Later(
+      tomorrow - Date.now(),
+      `The ${requestsPerDay.toLocaleString('en')} requests of today at ${source.name} are used up; it goes on tomorrow (UTC).`
+    );
+  }
+  if (records === null && spend === null) return;
+  const [taken] = await database().query<{ records: string; spent: number }>(
+    `SELECT coalesce(sum(sl.rows), 0) AS records, (SELECT coalesce(sum(spent), 0) FROM harvest_sources WHERE harvest_id = $id) AS spent
+     FROM harvest_slices sl WHERE harvest_id = $id`,
+    { bind: { id: run.harvestId }, type: QueryTypes.SELECT }
+  );
+  if (records !== null && Number(taken!.records) >= records)
+    throw new Paused(
+      `The ${records.toLocaleString('en')} records of its budget are used up. Raise it to let it go on.`
+    );
+  if (spend !== null && source.sheet.price && taken!.spent >= spend)
+    throw new Paused(
+      `The ${spend.toLocaleString('en')} ${source.sheet.price.unit}s of its budget are spent. Raise it to let it go on.`
+    );
+}
+
+/** Asks for the next page of a slice and keeps what came with how far the slice is, all at once. */
+async function readPage(
+  harvest: HarvestRow,
+  run: HarvestSourceRow,
+  source: SourceRow,
+  slice: HarvestSliceRow,
+  halt: AbortSignal
+): Promise<void> {
+  const seen = await idsOf(slice);
+  const { answer, events, requests } = await askPage(source, {
+    search: slice.search,
+    number: 0,
+    page: slice.pages,
+    cursor: slice.cursor,
+    seen,
+    halt
+  });
+  const checked = await askPeople('check-rows', {
+    sheet: source.sheet,
+    leftover: run.rendering.leftover,
+    people: answer.people
+  });
+  const spent = answer.spent ?? spendOn(source.sheet, slice.pages ? 0 : 1, answer.people.length)?.amount ?? 0;
+  const rows = answer.people.map((person, i) => ({ person, ...checked[i]! }));
+  await database().transaction(async (transaction) => {
+    const [kept] = await database().query(
+      `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, ordinal, person, reading, untold)
+       SELECT $harvestId, $sourceId, r.person->>'id', ARRAY[$slice::uuid],
+         (SELECT count(*) FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId) + r.at, r.person, r.reading,
+         ARRAY(SELECT jsonb_array_elements_text(r.untold))
+       FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, untold jsonb)
+       ON CONFLICT (harvest_id, source_id, person_id) DO UPDATE SET slices = array_append(harvest_rows.slices, $slice::uuid)
+         WHERE NOT harvest_rows.slices @> ARRAY[$slice::uuid]
+       RETURNING cardinality(slices) AS slices`,
+      {
+        bind: {
+          harvestId: harvest.id,
+          sourceId: source.id,
+          slice: slice.id,
+          rows: JSON.stringify(rows.map((row, at) => ({ at, ...row })))
+        },
+        transaction
+      }
+    );
+    const fresh = (kept as { slices: number }[]).filter(({ slices }) => slices === 1).length;
+    await slice.update(
+      {
+        said: slice.pages ? slice.said! : answer.said,
+        pages: slice.pages + 1,
+        cursor: answer.cursor,
+        ended: answer.last,
+        rows: slice.rows + rows.length,
+        fresh: slice.fresh + fresh
+      },
+      { transaction }
+    );
+    await run.update(
+      { requests: run.requests + requests, dayRequests: run.dayRequests + requests, spent: run.spent + spent },
+      { transaction }
+    );
+    await database().query('UPDATE harvests SET updated_at = now() WHERE id = $id', {
+      bind: { id: harvest.id },
+      transaction
+    });
+  });
+  await noteEvents(harvest, source.id, events.map(told));
+}
+
+const told = ({ page, what }: AskEvent) => `page ${page + 1}: ${what}`;
+
+/** The ids of the rows that came of a slice. */
+async function idsOf(slice: HarvestSliceRow): Promise<ReadonlySet<string>> {
+  if (!slice.pages) return new Set();
+  const rows = await database().query<{ id: string }>(
+    `SELECT person_id AS id FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId AND slices @> ARRAY[$id::uuid]`,
+    { bind: { harvestId: slice.harvestId, sourceId: slice.sourceId, id: slice.id }, type: QueryTypes.SELECT }
+  );
+  return new Set(rows.map(({ id }) => id));
+}

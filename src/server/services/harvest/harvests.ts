@@ -1,0 +1,275 @@
+import { randomUUID } from 'node:crypto';
+import { Op, QueryTypes } from 'sequelize';
+import { countInterval } from '$core/dialect';
+import { missingRows, type CutBy } from '$core/harvest';
+import { database } from '../../database/connection';
+import type { HarvestBudget, HarvestRow, HarvestSliceRow } from '../../database/harvest-models';
+import { models, type SourceRow, type VersionRow } from '../../database/models';
+import { notFound, Refusal } from '../../refusal';
+import { askPeople } from '../../workers/people';
+import { runThread } from '../../workers/threads';
+import { findBrief } from '../briefs/briefs';
+import { findRunnable, findSource } from '../sources/sources';
+import { findVersion, versionString } from '../strings/versions';
+import { enqueueHarvest } from './harvest-run';
+import { cutsOfSlice, cutSlice, toldCut, wholeSlices } from './slices';
+
+interface Wanted {
+  name: string;
+  from: { sourceId: string; version: number }[];
+  budget: HarvestBudget;
+}
+
+/** Starts to gather the whole result of a version at each of some sources. All of it or nothing. */
+export async function startHarvest(briefId: string, { name, from, budget }: Wanted) {
+  await findBrief(briefId);
+  if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length)
+    throw new Refusal(422, 'A source twice', 'Each source is gathered by one version. Take one of them out.');
+  const runs = await Promise.all(
+    from.map(async ({ sourceId, version: number }) => {
+      const [source, version] = await Promise.all([findRunnable(sourceId), findVersion(briefId, number)]);
+      return { source, version, rendering: await renderedFor(source, version) };
+    })
+  );
+  const id = randomUUID();
+  await database().transaction(async (transaction) => {
+    const { Harvest, HarvestSource, HarvestSlice } = models();
+    await Harvest.create({ id, briefId, name, state: 'waiting', budget }, { transaction });
+    for (const [position, { source, version, rendering }] of runs.entries()) {
+      const run = { harvestId: id, sourceId: source.id, versionId: version.id, position, rendering };
+      await HarvestSource.create(run, { transaction });
+      await HarvestSlice.bulkCreate(wholeSlices(run), { transaction });
+    }
+  });
+  await enqueueHarvest(id);
+  return readHarvest(briefId, id);
+}
+
+async function renderedFor(source: SourceRow, version: VersionRow) {
+  const rendering = await askPeople('render', { ...versionString(version), sheet: source.sheet });
+  if (rendering.exactness === 'impossible')
+    throw new Refusal(
+      409,
+      'Cannot be asked there',
+      `${source.name} cannot be asked version ${version.number}: ${rendering.notes[0] ?? 'it has nothing for it'}. Leave that source out.`
+    );
+  return rendering;
+}
+
+export async function findHarvest(briefId: string, id: string): Promise<HarvestRow> {
+  const harvest = await models().Harvest.findOne({ where: { id, briefId } });
+  if (!harvest) throw notFound('This harvest');
+  return harvest;
+}
+
+const toldHead = (harvest: HarvestRow) => ({
+  id: harvest.id,
+  name: harvest.name,
+  state: harvest.state,
+  problem: harvest.problem,
+  budget: harvest.budget,
+  goesOnAt: harvest.goesOnAt?.toISOString() ?? null,
+  createdAt: harvest.createdAt.toISOString(),
+  updatedAt: harvest.updatedAt.toISOString()
+});
+
+/** The harvests of a brief, the newest first, with how many people each has. */
+export async function listHarvests(briefId: string) {
+  await findBrief(briefId);
+  const rows = await models().Harvest.findAll({ where: { briefId }, order: [['createdAt', 'DESC']] });
+  const counts = await database().query<{ id: string; people: string }>(
+    `SELECT h.id, count(p.number) AS people FROM harvests h LEFT JOIN harvest_people p ON p.harvest_id = h.id WHERE h.brief_id = $briefId GROUP BY h.id`,
+    { bind: { briefId }, type: QueryTypes.SELECT }
+  );
+  const people = new Map(counts.map((row) => [row.id, Number(row.people)]));
+  return rows.map((row) => ({ ...toldHead(row), people: people.get(row.id) ?? 0 }));
+}
+
+const toldSlice = (slice: HarvestSliceRow, source: SourceRow) => ({
+  id: slice.id,
+  parent: slice.parent,
+  what: slice.what,
+  rest: slice.rest,
+  state: slice.state,
+  cutBy: slice.cutBy ?? null,
+  lost: slice.lost ?? null,
+  expected: slice.expected ?? null,
+  reported: slice.said === null || slice.said === undefined ? null : countInterval(slice.said, source.sheet.counting),
+  rows: slice.rows,
+  fresh: slice.fresh,
+  search: slice.search
+});
+
+/** A harvest with its sources, their slices, and how far each is. */
+export async function readHarvest(briefId: string, id: string) {
+  const harvest = await findHarvest(briefId, id);
+  const { HarvestSource, HarvestSlice, Source, Version } = models();
+  const runs = await HarvestSource.findAll({ where: { harvestId: id }, order: ['position'] });
+  const [slices, sources, versions, counts, whole, learnt] = await Promise.all([
+    HarvestSlice.findAll({ where: { harvestId: id }, order: ['sourceId', 'place'] }),
+    Source.findAll({ where: { id: runs.map(({ sourceId }) => sourceId) } }),
+    Version.findAll({ where: { id: runs.map(({ versionId }) => versionId) } }),
+    database().query<{ sourceId: string; reading: string; rows: string }>(
+      `SELECT source_id AS "sourceId", reading, count(*) AS rows FROM harvest_rows WHERE harvest_id = $id GROUP BY 1, 2`,
+      { bind: { id }, type: QueryTypes.SELECT }
+    ),
+    database().query<{ people: string; certain: string; several: string }>(
+      `SELECT count(*) AS people, count(*) FILTER (WHERE certain) AS certain, count(*) FILTER (WHERE cardinality(sources) > 1) AS several
+       FROM harvest_people WHERE harvest_id = $id`,
+      { bind: { id }, type: QueryTypes.SELECT }
+    ),
+    database().query<{ learnt: Learnt | null }>('SELECT learnt FROM harvests WHERE id = $id', {
+      bind: { id },
+      type: QueryTypes.SELECT
+    })
+  ]);
+  const count = (sourceId: string, reading: string) =>
+    Number(counts.find((row) => row.sourceId === sourceId && row.reading === reading)?.rows ?? 0);
+  return {
+    ...toldHead(harvest),
+    events: harvest.events.slice(-50).reverse(),
+    people: Number(whole[0]!.people),
+    certain: Number(whole[0]!.certain),
+    atSeveral: Number(whole[0]!.several),
+    learnt: learnt[0]!.learnt,
+    sources: runs.flatMap((run) => {
+      const source = sources.find(({ id: one }) => one === run.sourceId);
+      const version = versions.find(({ id: one }) => one === run.versionId);
+      if (!source || !version) return [];
+      const mine = slices.filter(({ sourceId }) => sourceId === run.sourceId);
+      const wholes = mine.filter(({ parent }) => parent === null);
+      const met = count(run.sourceId, 'met');
+      const open = count(run.sourceId, 'unknown');
+      const reported = wholes.every(({ said }) => said !== null)
+        ? wholes
+            .map(({ said }) => countInterval(said!, source.sheet.counting))
+            .reduce((a, b) => ({ low: a.low + b.low, high: a.high + b.high }))
+        : null;
+      return [
+        {
+          sourceId: run.sourceId,
+          sourceName: source.name,
+          version: version.number,
+          state: run.state,
+          problem: run.problem,
+          requests: run.requests,
+          requestsToday: run.dayRequests,
+          spent: source.sheet.price ? { amount: run.spent, unit: source.sheet.price.unit } : null,
+          shownCap: source.sheet.limits.shown,
+          searches: wholes.length,
+          reported,
+          gathered: { rows: met + open + count(run.sourceId, 'not met'), certain: met, possible: met + open },
+          missing: missingRows(
+            mine.map(({ id: one, parent, state, said, expected, rows, lost }) => ({
+              id: one,
+              parent,
+              state,
+              said: said ?? null,
+              expected: expected ?? null,
+              rows,
+              lost: lost ?? null
+            })),
+            source.sheet.counting
+          ),
+          slices: mine.map((slice) => toldSlice(slice, source))
+        }
+      ];
+    })
+  };
+}
+interface Learnt {
+  judged: number;
+  fits: number;
+  area: number | null;
+  strongest: { sign: string; weight: number }[];
+}
+
+/** Stops a harvest where it is; what came is kept, and can be looked at. */
+export async function stopHarvest(briefId: string, id: string) {
+  await findHarvest(briefId, id);
+  const [stopped] = await models().Harvest.update(
+    { state: 'paused', problem: 'It was stopped. What came is kept.' },
+    { where: { id, state: ['waiting', 'running'] } }
+  );
+  if (stopped) await runThread('harvest-worker.js', { harvestId: id });
+  return readHarvest(briefId, id);
+}
+
+/** Lets a harvest go on, with another budget where one is given. Sources that failed are tried again. */
+export async function goOn(briefId: string, id: string, budget?: HarvestBudget) {
+  await findHarvest(briefId, id);
+  const { Harvest, HarvestSource } = models();
+  const [changed] = await Harvest.update(
+    { state: 'waiting', problem: '', goesOnAt: null, ...(budget && { budget }) },
+    { where: { id, state: ['paused', 'failed', 'waiting', 'done'] } }
+  );
+  if (changed) {
+    const left = await models().HarvestSlice.findAll({
+      where: { harvestId: id, state: 'waiting' },
+      attributes: ['sourceId']
+    });
+    await HarvestSource.update(
+      { state: 'waiting', problem: '' },
+      { where: { harvestId: id, [Op.or]: [{ state: 'failed' }, { sourceId: left.map(({ sourceId }) => sourceId) }] } }
+    );
+    await enqueueHarvest(id);
+  } else if (budget) await Harvest.update({ budget }, { where: { id } });
+  return readHarvest(briefId, id);
+}
+
+/** Deletes a harvest with all that came; the verdicts on its people stay. */
+export async function deleteHarvest(briefId: string, id: string): Promise<void> {
+  const harvest = await findHarvest(briefId, id);
+  await harvest.destroy();
+}
+
+async function findSlice(briefId: string, id: string, sliceId: string) {
+  const harvest = await findHarvest(briefId, id);
+  const slice = await models().HarvestSlice.findOne({ where: { id: sliceId, harvestId: id } });
+  if (!slice) throw notFound('This slice');
+  if (harvest.state === 'running')
+    throw new Refusal(409, 'Under way', 'The plan can be changed while the harvest stands still. Stop it first.');
+  return { harvest, slice, source: await findSource(slice.sourceId) };
+}
+
+/** The ways in which a slice could be cut, best first. */
+export async function cutsAt(briefId: string, id: string, sliceId: string) {
+  await findHarvest(briefId, id);
+  const slice = await models().HarvestSlice.findOne({ where: { id: sliceId, harvestId: id } });
+  if (!slice) throw notFound('This slice');
+  return (await cutsOfSlice(briefId, slice, await findSource(slice.sourceId))).map(toldCut);
+}
+
+const sameCut = (a: CutBy, b: CutBy) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Leaves a slice out or takes it in again; cuts it by what is chosen; or joins again what was cut, with all cuts of its parts. */
+export async function changeSlice(
+  briefId: string,
+  id: string,
+  sliceId: string,
+  change: { do: 'leave out' } | { do: 'take in' } | { do: 'join' } | { do: 'cut'; by: CutBy }
+) {
+  const { harvest, slice, source } = await findSlice(briefId, id, sliceId);
+  const cannot = (why: string) => new Refusal(409, 'Cannot be done', why);
+  await database().transaction(async (transaction) => {
+    if (change.do === 'leave out') {
+      if (slice.state !== 'waiting') throw cannot('Only a slice that waits can be left out.');
+      await slice.update({ state: 'left out' }, { transaction });
+    } else if (change.do === 'take in') {
+      if (slice.state !== 'left out') throw cannot('This slice is not left out.');
+      await slice.update({ state: 'waiting' }, { transaction });
+    } else if (change.do === 'join') {
+      if (slice.state !== 'cut') throw cannot('This slice is not cut.');
+      await models().HarvestSlice.destroy({ where: { parent: slice.id }, transaction });
+      await slice.update({ state: 'waiting', cutBy: null, lost: null }, { transaction });
+    } else {
+      if (slice.state === 'cut') throw cannot('This slice is cut already. Join its parts first.');
+      const cut = (await cutsOfSlice(briefId, slice, source)).find(({ by }) => sameCut(by, change.by));
+      if (!cut) throw cannot('It cannot be cut so any more: choose among the ways that are shown.');
+      await cutSlice(slice, cut, transaction);
+    }
+    await harvest.changed('updatedAt', true);
+    await harvest.save({ transaction });
+  });
+  return readHarvest(briefId, id);
+}

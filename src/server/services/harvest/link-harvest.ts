@@ -1,0 +1,137 @@
+import { QueryTypes } from 'sequelize';
+import { learn, signReader, type JudgedRow } from '$core/harvest';
+import { parse, setQueries } from '$core/language';
+import { samePeople, type Person } from '$core/people';
+import { matchingOf } from '$core/semantics';
+import { database } from '../../database/connection';
+import { models } from '../../database/models';
+import { Refusal } from '../../refusal';
+
+interface Row {
+  sourceId: string;
+  person: Person;
+  reading: 'met' | 'unknown';
+}
+
+/** Rows written at once. */
+const atOnce = 2000;
+
+/**
+ * Works out who is who among the rows of a harvest, each person once over all its sources, and orders them by how likely
+ * they are to fit, learnt from the verdicts that there are. For a thread of its own: it may be a hundred thousand people.
+ */
+export async function linkHarvest(harvestId: string): Promise<null> {
+  const harvest = await models().Harvest.findByPk(harvestId);
+  const brief = harvest && (await models().Brief.findByPk(harvest.briefId));
+  if (!harvest || !brief) throw new Refusal(404, 'Not found', 'This harvest is not there any more.');
+  const rows = await rowsOf(harvestId);
+  const { personOf, people } = samePeople(rows, await decisionsAmong(rows))!;
+  const records: number[][] = Array.from({ length: people }, () => []);
+  rows.forEach((_, i) => records[personOf[i]!]!.push(i));
+
+  const signs = await signsOf(harvestId, rows);
+  const verdicts = await verdictsOn(brief.personaId);
+  const judged = records.flatMap((list): JudgedRow[] => {
+    const given = list.flatMap((i) => verdicts.get(nameOf(rows[i]!.sourceId, rows[i]!.person.id)) ?? []);
+    return given.length ? [{ signs: signs(list[0]!), fit: given[0]! }] : [];
+  });
+  const learnt = learn(judged, brief.personaId);
+
+  await database().transaction(async (transaction) => {
+    await database().query('DELETE FROM harvest_people WHERE harvest_id = $harvestId', {
+      bind: { harvestId },
+      transaction
+    });
+    for (let at = 0; at < rows.length; at += atOnce) {
+      const some = rows.slice(at, at + atOnce);
+      await database().query(
+        `UPDATE harvest_rows r SET number = n.number FROM unnest($sources::text[], $ids::text[], $numbers::int[]) AS n (source_id, person_id, number)
+         WHERE r.harvest_id = $harvestId AND r.source_id = n.source_id AND r.person_id = n.person_id`,
+        {
+          bind: {
+            harvestId,
+            sources: some.map(({ sourceId }) => sourceId),
+            ids: some.map(({ person }) => person.id),
+            numbers: some.map((_, i) => personOf[at + i]!)
+          },
+          transaction
+        }
+      );
+    }
+    for (let at = 0; at < people; at += atOnce) {
+      const some = records.slice(at, at + atOnce).map((list, i) => {
+        const all = list.map((one) => rows[one]!);
+        const { person } = all[0]!;
+        const job = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0];
+        const likely = learnt && Math.max(...list.map((one) => learnt.likelihoodOf(signs(one))));
+        return {
+          number: at + i,
+          name: person.name,
+          title: job?.title ?? '',
+          company: job?.company ?? '',
+          country: all.find(({ person: one }) => one.country)?.person.country ?? '',
+          place: all.find(({ person: one }) => one.place)?.person.place ?? '',
+          sources: [...new Set(all.map(({ sourceId }) => sourceId))],
+          certain: all.some(({ reading }) => reading === 'met'),
+          score: likely
+        };
+      });
+      await database().query(
+        `INSERT INTO harvest_people (harvest_id, number, name, title, company, country, place, sources, certain, score)
+         SELECT $harvestId, p.number, p.name, p.title, p.company, p.country, p.place,
+           ARRAY(SELECT jsonb_array_elements_text(p.sources)), p.certain, p.score
+         FROM jsonb_to_recordset($people::jsonb) AS p (number integer, name text, title text, company text, country text, place text,
+           sources jsonb, certain boolean, score double precision)`,
+        { bind: { harvestId, people: JSON.stringify(some) }, transaction }
+      );
+    }
+    const told = learnt && { judged: learnt.judged, fits: learnt.fits, area: learnt.area, strongest: learnt.strongest };
+    await database().query(
+      'UPDATE harvests SET linked_rows = $rows, learnt = $learnt::jsonb, updated_at = now() WHERE id = $harvestId',
+      { bind: { harvestId, rows: rows.length, learnt: told && JSON.stringify(told) }, transaction }
+    );
+  });
+  return null;
+}
+
+const nameOf = (sourceId: string, personId: string) => `${sourceId}\n${personId}`;
+
+/** The rows that may meet the string, in the order in which they came. */
+const rowsOf = (harvestId: string): Promise<Row[]> =>
+  database().query<Row>(
+    `SELECT r.source_id AS "sourceId", r.person, r.reading FROM harvest_rows r JOIN harvest_sources s USING (harvest_id, source_id)
+     WHERE harvest_id = $harvestId AND reading <> 'not met' ORDER BY s.position, r.ordinal`,
+    { bind: { harvestId }, type: QueryTypes.SELECT }
+  );
+
+/** What somebody said of two records that are both among the rows. */
+async function decisionsAmong(rows: readonly Row[]) {
+  const at = new Map(rows.map(({ sourceId, person }, i) => [nameOf(sourceId, person.id), i]));
+  const decided = await models().SamePerson.findAll({ order: ['updatedAt'], raw: true });
+  return decided.flatMap((one) => {
+    const [a, b] = [
+      at.get(nameOf(one.firstSource, one.firstPerson)),
+      at.get(nameOf(one.secondSource, one.secondPerson))
+    ];
+    return a === undefined || b === undefined ? [] : [{ a, b, same: one.same }];
+  });
+}
+
+/** Whether each record that was judged is a fit; unsure is neither. */
+async function verdictsOn(personaId: string): Promise<ReadonlyMap<string, boolean>> {
+  const rows = await models().Verdict.findAll({ where: { personaId, verdict: ['fit', 'miss'] }, raw: true });
+  return new Map(rows.map((row) => [nameOf(row.sourceId, row.personId), row.verdict === 'fit']));
+}
+
+/** What each row shows, read as its source's version asks. */
+async function signsOf(harvestId: string, rows: readonly Row[]): Promise<(i: number) => string[]> {
+  const { HarvestSource, Version, Source } = models();
+  const readers = new Map<string, (person: Person) => string[]>();
+  for (const run of await HarvestSource.findAll({ where: { harvestId } })) {
+    const [version, source] = await Promise.all([Version.findByPk(run.versionId), Source.findByPk(run.sourceId)]);
+    const { query } = parse(version!.text, setQueries(version!.sets));
+    if (query) readers.set(run.sourceId, signReader(query, matchingOf(source!.sheet.matching)));
+  }
+  const known: (string[] | undefined)[] = [];
+  return (i) => (known[i] ??= readers.get(rows[i]!.sourceId)?.(rows[i]!.person) ?? []);
+}

@@ -1,0 +1,86 @@
+import { randomUUID } from 'node:crypto';
+import type { Transaction } from 'sequelize';
+import { countInterval } from '$core/dialect';
+import { cutName, type Cut } from '$core/harvest';
+import { middleOf } from '$core/measure';
+import { database } from '../../database/connection';
+import type { HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
+import { models, type SourceRow } from '../../database/models';
+import { askPeople } from '../../workers/people';
+import { newestTrials } from '../trials/latest-trials';
+import { peopleOfTrials } from '../comparing/identity';
+
+/** Rows that a cut is planned from at most. */
+const mostSeen = 2000;
+
+const placeOf = (parent: string | null, at: number) =>
+  `${parent === null ? '' : `${parent}.`}${String(at).padStart(4, '0')}`;
+
+/** The slices that a source begins with: the searches of the rendering, whole. */
+export const wholeSlices = ({
+  harvestId,
+  sourceId,
+  rendering
+}: Pick<HarvestSourceRow, 'harvestId' | 'sourceId' | 'rendering'>) =>
+  rendering.searches.map((search, i) => ({
+    id: randomUUID(),
+    harvestId,
+    sourceId,
+    parent: null,
+    place: placeOf(null, i),
+    search,
+    what: rendering.searches.length > 1 ? `search ${i + 1}` : 'the whole'
+  }));
+
+/** The ways of cutting a slice, best first, planned from the rows that came of it, and from those of trials there. */
+export async function cutsOfSlice(briefId: string, slice: HarvestSliceRow, source: SourceRow): Promise<Cut[]> {
+  const { shown } = source.sheet.limits;
+  const [rows, tried] = await Promise.all([
+    database().query(
+      `SELECT person FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId ORDER BY ordinal DESC LIMIT ${mostSeen}`,
+      { bind: { harvestId: slice.harvestId, sourceId: slice.sourceId } }
+    ),
+    newestTrials(briefId)
+  ]);
+  const known = (rows[0] as { person: Awaited<ReturnType<typeof peopleOfTrials>>[number] }[]).map(
+    ({ person }) => person
+  );
+  const trials = tried.map(({ trial }) => trial).filter(({ sourceId }) => sourceId === slice.sourceId);
+  const tribute = known.length < mostSeen / 4 && trials.length ? await peopleOfTrials(trials) : [];
+  const people = [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, mostSeen);
+  return askPeople('cut', {
+    search: slice.search,
+    sheet: source.sheet,
+    people,
+    count: Math.max(middleOf(countInterval(slice.said ?? 0, source.sheet.counting)), shown ?? 1),
+    most: shown ?? Infinity
+  });
+}
+
+/** Puts the parts of a cut in the place of a slice. */
+export async function cutSlice(slice: HarvestSliceRow, cut: Cut, transaction: Transaction): Promise<void> {
+  const { HarvestSlice } = models();
+  await slice.update({ state: 'cut', cutBy: cut.by, lost: cut.lost }, { transaction });
+  await HarvestSlice.bulkCreate(
+    cut.parts.map((part, i) => ({
+      id: randomUUID(),
+      harvestId: slice.harvestId,
+      sourceId: slice.sourceId,
+      parent: slice.id,
+      place: placeOf(slice.place, i),
+      search: part.search,
+      what: part.what,
+      rest: part.rest,
+      expected: part.expected
+    })),
+    { transaction }
+  );
+}
+
+/** How a cut is told to a person who chooses one. */
+export const toldCut = ({ by, parts, lost }: Cut) => ({
+  by,
+  name: cutName(by),
+  parts: parts.map(({ what, expected, rest }) => ({ what, expected: Math.round(expected), rest })),
+  lost: lost && { ...lost, expected: Math.round(lost.expected) }
+});

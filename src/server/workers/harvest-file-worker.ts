@@ -1,0 +1,14 @@
+import { workerData } from 'node:worker_threads';
+import { writeHarvestFile, type HarvestFormat } from '../services/harvest/harvest-file';
+import type { PeopleFilter } from '../services/harvest/harvest-people';
+import { doOneThing } from './one-thing';
+
+/** Writes the people of a harvest as a file, with a line of its own to the database. */
+const { briefId, harvestId, filter, format } = workerData as {
+  briefId: string;
+  harvestId: string;
+  filter: PeopleFilter;
+  format: HarvestFormat;
+};
+
+void doOneThing(() => writeHarvestFile(briefId, harvestId, filter, format));
