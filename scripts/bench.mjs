@@ -10,6 +10,7 @@ import { say, stopWith } from './lib/say.mjs';
 import { freshDatabases } from './lib/test-databases.mjs';
 
 // npm run bench              counting, comparing, strings and pages
+// npm run bench -- harvest   planning slices, and lists of 100,000 people
 // npm run bench -- pages     from asking for a page until it can be used
 // npm run bench -- load      many people at once
 // npm run bench -- load REF  the same, side by side with a release of before (a commit or a tag)
@@ -56,14 +57,24 @@ async function pages(url) {
   return (await run('npx', ['tsx', 'bench/pages.ts'], { env: { ...process.env, DATABASE_URL: bench } })).code;
 }
 
+async function harvest(url) {
+  const [bench] = await freshDatabases(url, ['eave_bench']);
+  return (await run('npx', ['tsx', 'bench/harvest.ts'], { env: { ...process.env, DATABASE_URL: bench } })).code;
+}
+
 async function figures(url) {
   const [bench] = await freshDatabases(url, ['eave_bench']);
   const env = { ...process.env, DATABASE_URL: bench };
-  for (const args of [['--expose-gc', 'bench/counting.ts'], ['bench/comparing.ts'], ['bench/strings.ts']]) {
+  for (const args of [
+    ['--expose-gc', 'bench/counting.ts'],
+    ['bench/comparing.ts'],
+    ['bench/strings.ts'],
+    ['bench/harvest.ts']
+  ]) {
     const { code } = await run('npx', ['tsx', ...args], { env });
     if (code !== 0) return code;
   }
   return pages(url);
 }
 
-process.exit(await withPostgres('eave_test', what === 'load' ? load : what === 'pages' ? pages : figures));
+process.exit(await withPostgres('eave_test', { load, pages, harvest }[what] ?? figures));

@@ -86,6 +86,12 @@ await picture('library', '/library?set=never-interns');
 await picture('sheet', '/sources/lanternfield');
 await picture('trial', `${at}/trial?trial=${judged.id}&at=12`);
 await picture('compare', `${at}/compare`);
+await picture('harvest', `${at}/harvest`, {
+  act: async (page) => {
+    await page.getByRole('region', { name: 'People, a row each' }).getByRole('button').first().click();
+    await page.getByRole('region', { name: 'The person' }).waitFor();
+  }
+});
 await picture('side-by-side', `${at}/compare?panel=versions&from=3&to=4&source=harrow-guild`, {
   theme: 'dark',
   act: async (page) => {

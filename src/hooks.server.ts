@@ -11,6 +11,7 @@ import { log } from '$server/log';
 import { Refusal, unknownHost } from '$server/refusal';
 import { beginDemoJob, loadDemo } from '$server/services/briefs/demo';
 // What they look after begins with the queue.
+import '$server/services/harvest/harvest-run';
 import '$server/services/sources/imports/imports';
 import '$server/services/trials/trial-run';
 import '$server/services/running/retention';

@@ -12,6 +12,8 @@ const briefListed = briefHead.extend({
   versions: z.int(),
   /** Verdicts given, one for each record */
   verdicts: z.int(),
+  /** People of the newest harvest; null where there is none */
+  harvested: z.int().nullable(),
   /** Its screens count only those who are certain */
   certainOnly: z.boolean(),
   /** Sources that its strings are not run on */

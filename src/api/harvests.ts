@@ -102,6 +102,20 @@ const filter = z.object({
   certain,
   words: z.string().trim().max(200).optional()
 });
+const listedPerson = z.object({
+  number: z.int(),
+  name: z.string(),
+  title: z.string(),
+  company: z.string(),
+  country: z.string(),
+  place: z.string(),
+  sources: z.array(sourceId),
+  certain: z.boolean(),
+  score: z.number().nullable(),
+  verdict: verdict.nullable(),
+  /** The record that a verdict is given on, and its revision */
+  on: z.object({ sourceId, personId: z.string(), revision: z.int().min(0) })
+});
 const facet = z.array(z.object({ value: z.string(), people: z.int() }));
 
 /** Whole results, gathered slice by slice. */
@@ -159,23 +173,31 @@ export const harvests = {
       })
       .optional(),
     response: z.object({
-      people: z.array(
-        z.object({
-          number: z.int(),
-          name: z.string(),
-          title: z.string(),
-          company: z.string(),
-          country: z.string(),
-          place: z.string(),
-          sources: z.array(sourceId),
-          certain: z.boolean(),
-          score: z.number().nullable(),
-          verdict: verdict.nullable()
-        })
-      ),
+      people: z.array(listedPerson),
       /** How many there are by the filter; null behind the first page */
       of: z.int().nullable(),
       last: z.boolean()
+    })
+  }),
+  nextDrawn: operation(paths.nextDrawn, {
+    params: harvestParams,
+    response: z.object({ next: listedPerson.nullable() })
+  }),
+  readingOfHarvest: operation(paths.readingOfHarvest, {
+    params: harvestParams,
+    response: z.object({
+      people: z.int(),
+      judged: z.int(),
+      fits: z.int(),
+      misses: z.int(),
+      /** Judged people who are a random sample of all */
+      sampled: z.int(),
+      sampledFits: z.int(),
+      sampledMisses: z.int(),
+      /** Fits there are, by the sample; null while nobody of it is judged */
+      there: interval.nullable(),
+      /** Share of them that was read */
+      recall: interval.nullable()
     })
   }),
   harvestFacets: operation(paths.harvestFacets, {

@@ -91,6 +91,8 @@ export const paths = {
   cutsOfSlice: ['GET', '/api/briefs/{id}/harvests/{harvest}/slices/{slice}/cuts'],
   changeSlice: ['PUT', '/api/briefs/{id}/harvests/{harvest}/slices/{slice}'],
   listHarvestPeople: ['GET', '/api/briefs/{id}/harvests/{harvest}/people'],
+  nextDrawn: ['GET', '/api/briefs/{id}/harvests/{harvest}/next-drawn'],
+  readingOfHarvest: ['GET', '/api/briefs/{id}/harvests/{harvest}/reading'],
   harvestFacets: ['GET', '/api/briefs/{id}/harvests/{harvest}/facets'],
   readHarvestPerson: ['GET', '/api/briefs/{id}/harvests/{harvest}/people/{number}'],
   exportHarvest: ['GET', '/api/briefs/{id}/harvests/{harvest}/file'],

@@ -91,6 +91,8 @@ export const summaries: Record<OperationName, string> = {
   cutsOfSlice: 'The ways in which a slice could be cut, best first',
   changeSlice: 'Leave a slice out or take it in, cut it, or join what was cut',
   listHarvestPeople: 'A page of the people of a harvest, the likely ones first',
+  nextDrawn: 'The next person of the random sample who is not judged',
+  readingOfHarvest: 'How far the reading of a harvest has come, and what share of the fits was read',
   harvestFacets: 'Countries and verdicts of the people of a harvest, with how many have each',
   readHarvestPerson: 'One person of a harvest with all records',
   exportHarvest: 'The people of a harvest as CSV, JSON Lines, XLSX or a TREC run',

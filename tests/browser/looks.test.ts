@@ -55,6 +55,7 @@ describe('every main view', () => {
       `/briefs/${id}/trial`,
       `/briefs/${id}/by-hand?version=1&source=${hand.id}`,
       `/briefs/${id}/compare`,
+      `/briefs/${id}/harvest`,
       `/briefs/${id}/report`,
       '/library?set=never-interns',
       '/sources',

@@ -8,6 +8,7 @@ const slice = (id: string, more: Partial<SliceState>): SliceState => ({
   said: 0,
   expected: null,
   rows: 0,
+  fresh: more.rows ?? 0,
   lost: null,
   ...more
 });
@@ -50,6 +51,20 @@ describe('what of a result did not come', () => {
       slice('c', { parent: 'a', said: 600, rows: 600 })
     ];
     expect(missingRows([whole, ...parts], exact)).toEqual({ low: 100, high: 100 });
-    expect(missingRows([whole, { ...parts[0]!, said: null, state: 'waiting' }, parts[1]!], exact).high).toBe(180);
+    expect(missingRows([whole, { ...parts[0]!, said: null, state: 'waiting' }, parts[1]!], exact)).toEqual({
+      low: 100,
+      high: 100
+    });
+  });
+
+  it('is no more than the whole has beyond what came', () => {
+    const whole = slice('a', { state: 'cut', said: 1500, rows: 25, fresh: 25 });
+    const parts = [
+      slice('b', { parent: 'a', said: 800, rows: 800, fresh: 775 }),
+      slice('c', { parent: 'a', state: 'waiting', said: null, expected: 900 })
+    ];
+    expect(missingRows([whole, ...parts], exact)).toEqual({ low: 700, high: 700 });
+    const second = slice('d', { state: 'read', said: 100, rows: 100, fresh: 40 });
+    expect(missingRows([whole, ...parts, second], exact)).toEqual({ low: 0, high: 760 });
   });
 });

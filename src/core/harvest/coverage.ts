@@ -10,8 +10,9 @@ export interface SliceState {
   said: number | null;
   /** How many it should have, as it was planned. */
   expected: number | null;
-  /** Rows that came. */
+  /** Rows that came, and of these the people whom no slice before had brought. */
   rows: number;
+  fresh: number;
   /** A fact was cut by for which nobody can be asked who lacks it. */
   lost: { expected: number } | null;
 }
@@ -28,7 +29,7 @@ export function missingRows(slices: readonly SliceState[], counting: Counting): 
   const children = new Map<string, SliceState[]>();
   for (const slice of slices)
     if (slice.parent !== null) children.set(slice.parent, [...(children.get(slice.parent) ?? []), slice]);
-  return slices.reduce<Interval>(
+  const open = slices.reduce<Interval>(
     (sum, slice) => {
       if (slice.state === 'cut')
         return slice.lost ? add(sum, lostOf(slice, children.get(slice.id) ?? [], counting)) : sum;
@@ -39,6 +40,16 @@ export function missingRows(slices: readonly SliceState[], counting: Counting): 
     },
     { low: 0, high: 0 }
   );
+  if (open.high === 0) return open;
+  // No more can be missing than the whole has beyond what came; of one search, no fewer either.
+  const wholes = slices.filter(({ parent }) => parent === null);
+  if (wholes.some(({ said }) => said === null)) return open;
+  const came = slices.reduce((sum, { fresh }) => sum + fresh, 0);
+  const whole = wholes.map(({ said }) => countInterval(said!, counting)).reduce(add, { low: 0, high: 0 });
+  const beyond = between(whole.low - came, whole.high - came);
+  const low = wholes.length === 1 ? Math.max(open.low, beyond.low) : open.low;
+  const high = Math.min(open.high, beyond.high);
+  return { low: Math.min(low, high), high };
 }
 
 /** Whom the parts of a cut leave out: what the whole has more than they have together, where all of them were asked. */

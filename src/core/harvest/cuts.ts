@@ -3,12 +3,14 @@ import { cutByAlternatives, cutByWord } from './cut-by-text';
 import { cutsByFact, type CutNeeds } from './cut-by-fact';
 import type { Cut } from './slice';
 
-/** Searches that a cut should take in all: its parts, and those that must be cut again. */
+/** Searches that a cut should take in all: its parts, and those of parts that must be cut again. */
 const searchesOf = ({ parts }: Cut, most: number): number =>
-  parts.reduce((sum, { expected }) => sum + Math.max(1, Math.ceil(expected / most)), 0);
+  parts.reduce((sum, { expected }) => sum + (expected <= most ? 1 : 1 + Math.ceil(expected / most)), 0);
 
 /** A cut that may lose somebody weighs as so many searches more, and each row that it should lose as so many. */
 const loss = { any: 3, row: 0.05 };
+/** What a person understands at a glance goes before what only a machine would ask. */
+const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5 };
 
 /**
  * The ways of cutting a search at a source into parts that together find exactly whom it finds, best first: the fewest
@@ -20,7 +22,8 @@ const loss = { any: 3, row: 0.05 };
 export function cutsOf(search: Search, needs: CutNeeds): Cut[] {
   const { count, most } = needs;
   const text = [cutByAlternatives(search, needs), cutByWord(search, needs)].filter((cut) => cut !== null);
-  const cost = (cut: Cut) => searchesOf(cut, most) + (cut.lost ? loss.any + cut.lost.expected * loss.row : 0);
+  const cost = (cut: Cut) =>
+    searchesOf(cut, most) + obscure[cut.by.kind] + (cut.lost ? loss.any + cut.lost.expected * loss.row : 0);
   const largest = (cut: Cut) => Math.max(...cut.parts.map(({ expected }) => expected));
   return [...cutsByFact(search, needs), ...text]
     .filter((cut) => largest(cut) < count || cut.parts.length > 2)

@@ -17,8 +17,8 @@ export const keys = {
     undo: { press: ['$mod+KeyZ'], shown: 'Ctrl Z', does: 'undo' },
     redo: { press: ['$mod+KeyY', '$mod+Shift+KeyZ'], shown: 'Ctrl Y', does: 'redo' },
     step: {
-      press: ['g 1', 'g 2', 'g 3', 'g 4', 'g 5'],
-      shown: 'g then 1–5',
+      press: ['g 1', 'g 2', 'g 3', 'g 4', 'g 5', 'g 6'],
+      shown: 'g then 1–6',
       does: 'go to a step of the brief'
     }
   },
@@ -56,6 +56,14 @@ export const keys = {
     ownReason: { press: ['n'], shown: 'N', does: 'write a reason of your own' },
     note: { press: ['w'], shown: 'W', does: 'write a note on the person' },
     takeBack: { press: ['Backspace'], shown: 'Backspace', does: 'take the verdict back' }
+  },
+  harvest: {
+    fit: { press: ['f'], shown: 'F', does: 'fit' },
+    miss: { press: ['m'], shown: 'M', does: 'miss' },
+    unsure: { press: ['u'], shown: 'U', does: 'unsure' },
+    before: { press: ['ArrowUp'], shown: '↑', does: 'the person before' },
+    after: { press: ['ArrowDown'], shown: '↓', does: 'the next person' },
+    next: { press: ['n'], shown: 'N', does: 'the next to judge: the likeliest, every tenth time one at random' }
   }
 } as const satisfies Record<string, Record<string, Key>>;
 
@@ -66,7 +74,8 @@ export const placeNames: Record<Place, string> = {
   everywhere: 'Everywhere',
   string: 'String',
   tree: 'Tree of the string',
-  trial: 'Trial'
+  trial: 'Trial',
+  harvest: 'Harvest'
 };
 
 /** The first key of those that are pressed one after the other. */

@@ -9,5 +9,10 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
   { id: 'wording', name: 'Wording', state: (brief) => `${brief.wordingsInUse} in use` },
   { id: 'string', name: 'String', state: (brief) => (brief.versions ? `version ${brief.versions}` : 'not run yet') },
   { id: 'trial', name: 'Trial', state: ({ judged }) => (judged === null ? '' : `${judged} judged`) },
-  { id: 'compare', name: 'Compare', state: (brief) => `${brief.versions} version${brief.versions === 1 ? '' : 's'}` }
+  { id: 'compare', name: 'Compare', state: (brief) => `${brief.versions} version${brief.versions === 1 ? '' : 's'}` },
+  {
+    id: 'harvest',
+    name: 'Harvest',
+    state: ({ harvested }) => (harvested === null ? 'not begun' : `${harvested.toLocaleString('en')} people`)
+  }
 ];

@@ -41,13 +41,14 @@ afterEach(() => vi.useRealTimers());
 
 describe('watching for changes', () => {
   it('calls back at changes, and apart from them at the mark that a page begins with', () => {
-    const [changed, progressed, began] = [vi.fn(), vi.fn(), vi.fn()];
-    const stop = watchBrief('one', { changed, progressed, began });
+    const [changed, progressed, gathered, began] = [vi.fn(), vi.fn(), vi.fn(), vi.fn()];
+    const stop = watchBrief('one', { changed, progressed, gathered, began });
     expect(last().address).toBe('/api/briefs/one/events');
     last().tell('mark', 'a');
     last().tell('changed', 'b');
-    last().tell('progress', 'b');
-    expect([began, changed, progressed].map(({ mock }) => mock.calls.length)).toEqual([1, 1, 1]);
+    last().tell('progress', 'b', { what: ['trial_pages'] });
+    last().tell('progress', 'b', { what: ['harvests'] });
+    expect([began, changed, progressed, gathered].map(({ mock }) => mock.calls.length)).toEqual([1, 1, 1, 1]);
     stop();
     expect(last().readyState).toBe(Source.CLOSED);
   });

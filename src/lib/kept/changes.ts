@@ -79,15 +79,21 @@ interface BriefHearers {
   changed: () => void;
   /** Called while a trial goes on. */
   progressed?: () => void;
+  /** A harvest has come further. */
+  gathered?: () => void;
   /** Called when changes are heard from now on: those between the loading of the page and now were not. */
   began?: () => void;
 }
 
 /** Calls back when something of a brief has changed, on this page or any other. */
-export const watchBrief = (briefId: string, { changed, progressed, began }: BriefHearers): (() => void) =>
-  listenWithOthers(addressOf('briefEvents', briefId), (event) =>
-    event === 'changed' ? changed() : event === 'progress' ? progressed?.() : began?.()
-  );
+export const watchBrief = (briefId: string, { changed, progressed, gathered, began }: BriefHearers): (() => void) =>
+  listenWithOthers(addressOf('briefEvents', briefId), (event, data) => {
+    if (event === 'changed') changed();
+    else if (event !== 'progress') began?.();
+    const { what = [] } = data as { what?: string[] };
+    if (event === 'progress' && what.includes('trial_pages')) progressed?.();
+    if (event !== 'mark' && what.includes('harvests')) gathered?.();
+  });
 
 /** What of the whole installation has changed. */
 export type Changed = Partial<Record<'sources' | 'imports', boolean>>;

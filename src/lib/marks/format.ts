@@ -1,8 +1,8 @@
 import type { Interval } from '$core/measure';
 
-const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
+const digits = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
 
-export const count = (value: number): string => whole.format(value);
+export const count = (value: number): string => digits.format(value);
 
 /** Whether a count is known exactly, to the person. */
 export const isExact = ({ low, high }: Interval): boolean => Math.round(low) === Math.round(high);
@@ -10,6 +10,9 @@ export const isExact = ({ low, high }: Interval): boolean => Math.round(low) ===
 /** A count that may be an interval: `418`, or `1,350–1,449`. */
 export const counted = (interval: Interval): string =>
   isExact(interval) ? count(interval.low) : `${count(interval.low)}–${count(interval.high)}`;
+
+/** Bounds as whole people. */
+export const whole = ({ low, high }: Interval): Interval => ({ low: Math.round(low), high: Math.round(high) });
 
 /** A number to as many figures as its uncertainty leaves meaning in. */
 export function rounded(value: number, { low, high }: Interval): string {

@@ -83,8 +83,10 @@ export async function up(schema: Schema): Promise<void> {
       sources text[] NOT NULL,
       certain boolean NOT NULL,
       score double precision,
+      drawn integer NOT NULL,
       PRIMARY KEY (harvest_id, number)
     );
+    CREATE INDEX harvest_people_drawn ON harvest_people (harvest_id, drawn);
     CREATE INDEX harvest_people_likely ON harvest_people (harvest_id, score DESC NULLS LAST, number);
     ${operations
       .map(

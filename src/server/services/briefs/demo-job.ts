@@ -4,6 +4,7 @@ import type { Person } from '$core/people';
 import { buildString, type Persona, type WordSet } from '$core/persona';
 import { models } from '../../database/models';
 import { askPeople } from '../../workers/people';
+import { listHarvests, startHarvest } from '../harvest/harvests';
 import { readySource } from '../sources/sources';
 import { proposalsFor } from '../strings/ledger';
 import { keepVersion, nameVersion } from '../strings/versions';
@@ -74,8 +75,8 @@ function wholeString(persona: Persona, wording: readonly WordSet[]): string {
 
 /**
  * Does the demo's job by Eave's own services, as a researcher would: versions, trials at every stand-in, verdicts by the
- * hidden truth of the world with a human share of mistakes, a second judge, known-goods, a proposal taken, and what was
- * chosen. Whatever is there already stays, so that it goes on where it was left. The signal breaks it off.
+ * hidden truth of the world with a human share of mistakes, a second judge, known-goods, a proposal taken, what was
+ * chosen, and a harvest of it. Whatever is there already stays, so that it goes on where it was left. The signal breaks it off.
  */
 export async function finishDemo(briefId: string, halt: AbortSignal): Promise<void> {
   await Promise.all(places.map(readySource));
@@ -100,6 +101,17 @@ export async function finishDemo(briefId: string, halt: AbortSignal): Promise<vo
   await judgeAgain(briefId, last);
   await keepCustomers(briefId, last);
   await choose(briefId, last);
+  await gatherAll(briefId, last);
+}
+
+/** Begins to gather the whole result of the last version, which goes on by itself. */
+async function gatherAll(briefId: string, version: number): Promise<void> {
+  if ((await listHarvests(briefId)).length) return;
+  await startHarvest(briefId, {
+    name: 'Everybody, by every wording',
+    from: places.map((sourceId) => ({ sourceId, version })),
+    budget: { requestsPerDay: null, records: null, spend: null }
+  });
 }
 
 /**

@@ -46,7 +46,8 @@ export function watchBrief(briefId: string, seen: string | null, send: Send): ()
     const sent = { id: mark, data: { mark, what } };
     if (known === null) send({ event: 'mark', ...sent });
     else if (known !== mark) send({ event: 'changed', ...sent });
-    else if (what.includes('trial_pages')) send({ event: 'progress', ...sent });
+    else if (what.some((table) => table === 'trial_pages' || table === 'harvests'))
+      send({ event: 'progress', ...sent });
     known = mark;
   };
   const off = gathered(

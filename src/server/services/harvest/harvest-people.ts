@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { fitsRead } from '$core/harvest';
 import type { Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
@@ -26,10 +27,16 @@ const pageSize = 100;
 
 /** The verdict on each person of a harvest, on whichever record it was given: the newest counts. */
 const judgedTable = `judged AS (
-  SELECT DISTINCT ON (r.number) r.number, v.verdict, v.source_id, v.person_id
+  SELECT DISTINCT ON (r.number) r.number, v.verdict, v.source_id, v.person_id, v.revision
   FROM verdicts v JOIN harvest_rows r ON r.source_id = v.source_id AND r.person_id = v.person_id AND r.harvest_id = $harvestId
   WHERE v.persona_id = $personaId AND r.number IS NOT NULL
   ORDER BY r.number, v.updated_at DESC)`;
+
+/** The record that was judged last, or the first. */
+const onRecord = `coalesce(
+  CASE WHEN j.verdict IS NOT NULL THEN jsonb_build_object('sourceId', j.source_id, 'personId', j.person_id, 'revision', j.revision) END,
+  (SELECT jsonb_build_object('sourceId', r.source_id, 'personId', r.person_id, 'revision', 0)
+   FROM harvest_rows r WHERE r.harvest_id = p.harvest_id AND r.number = p.number ORDER BY r.ordinal LIMIT 1))`;
 
 function conditions({ source, country, verdict, certain, words }: PeopleFilter) {
   const where = ['p.harvest_id = $harvestId'];
@@ -65,6 +72,8 @@ interface ListedPerson {
   certain: boolean;
   score: number | null;
   verdict: Verdict | null;
+  /** The record that a verdict is given on, and its revision. */
+  on: { sourceId: string; personId: string; revision: number };
 }
 
 /** A page of the people of a harvest, the likely ones first, behind `after`; how many there are is told with the first page. */
@@ -87,7 +96,8 @@ export async function listHarvestPeople(
     : '';
   const rows = await database().query<ListedPerson>(
     `WITH ${judgedTable}
-     SELECT p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict ${from} ${behind}
+     SELECT p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict,
+       ${onRecord} AS on ${from} ${behind}
      ORDER BY p.score DESC NULLS LAST, p.number LIMIT ${size}`,
     {
       bind: { ...all, ...(after && { number: after.number, ...(after.score !== null && { score: after.score }) }) },
@@ -101,6 +111,41 @@ export async function listHarvestPeople(
         type: QueryTypes.SELECT
       });
   return { people: rows, of: counted ? Number(counted.people) : null, last: rows.length < size };
+}
+
+/** The next of the random sample who is not judged; null where everybody is. */
+export async function nextDrawn(briefId: string, harvestId: string): Promise<ListedPerson | null> {
+  const [{ personaId }] = await Promise.all([findBrief(briefId), findHarvest(briefId, harvestId)]);
+  const [next] = await database().query<ListedPerson>(
+    `WITH ${judgedTable}
+     SELECT p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict, ${onRecord} AS on
+     FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId AND j.verdict IS NULL
+     ORDER BY p.drawn LIMIT 1`,
+    { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
+  );
+  return next ?? null;
+}
+
+/**
+ * How far reading has come: everybody judged up to the first of the random order who is not is a random sample of all,
+ * whatever order the others were read in. From it, how many fits there are, and what share of them was read: a fixed rule with a
+ * random control sample, as Cormack and Grossman, SIGIR 2014 and 2015, compare it (from memory).
+ */
+export async function readingOf(briefId: string, harvestId: string) {
+  const { personaId } = await findBrief(briefId);
+  const [row] = await database().query<
+    Record<'people' | 'fits' | 'misses' | 'sampled' | 'sampledFits' | 'sampledMisses', number>
+  >(
+    `WITH ${judgedTable}, reach AS (
+       SELECT coalesce(min(p.drawn) FILTER (WHERE j.verdict IS NULL), count(*)) AS until FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId)
+     SELECT count(*)::int AS people, count(*) FILTER (WHERE j.verdict = 'fit')::int AS fits, count(*) FILTER (WHERE j.verdict = 'miss')::int AS misses,
+       (SELECT until FROM reach)::int AS sampled,
+       count(*) FILTER (WHERE j.verdict = 'fit' AND p.drawn < (SELECT until FROM reach))::int AS "sampledFits",
+       count(*) FILTER (WHERE j.verdict = 'miss' AND p.drawn < (SELECT until FROM reach))::int AS "sampledMisses"
+     FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId`,
+    { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
+  );
+  return { judged: row!.fits + row!.misses, ...row!, ...fitsRead(row!) };
 }
 
 /** The countries and verdicts of a harvest's people, with how many have each. */

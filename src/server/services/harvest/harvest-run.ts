@@ -60,6 +60,8 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
     for (const run of sources) {
       try {
         await gather(harvest, run, halt);
+        // Whoever has come can be read while the next source is asked.
+        if (run !== sources.at(-1)) await runThread('harvest-worker.js', { harvestId }, { signal: halt });
       } catch (error) {
         // Another source goes on while one waits.
         if (!(error instanceof Later)) throw error;

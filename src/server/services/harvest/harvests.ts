@@ -160,13 +160,14 @@ export async function readHarvest(briefId: string, id: string) {
           reported,
           gathered: { rows: met + open + count(run.sourceId, 'not met'), certain: met, possible: met + open },
           missing: missingRows(
-            mine.map(({ id: one, parent, state, said, expected, rows, lost }) => ({
+            mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost }) => ({
               id: one,
               parent,
               state,
               said: said ?? null,
               expected: expected ?? null,
               rows,
+              fresh,
               lost: lost ?? null
             })),
             source.sheet.counting

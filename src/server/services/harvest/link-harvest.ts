@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import { learn, signReader, type JudgedRow } from '$core/harvest';
+import { hashText } from '$core/measure';
 import { parse, setQueries } from '$core/language';
 import { samePeople, type Person } from '$core/people';
 import { matchingOf } from '$core/semantics';
@@ -36,6 +37,13 @@ export async function linkHarvest(harvestId: string): Promise<null> {
     return given.length ? [{ signs: signs(list[0]!), fit: given[0]! }] : [];
   });
   const learnt = learn(judged, brief.personaId);
+  // The order in which a random sample is read: by each one's own luck, so that it stays when others come.
+  const luck = records.map((list) => {
+    const { sourceId, person } = rows[list[0]!]!;
+    return hashText(`${brief.personaId}/${nameOf(sourceId, person.id)}`) >>> 0;
+  });
+  const drawn = new Array<number>(people);
+  [...luck.keys()].sort((a, b) => luck[a]! - luck[b]! || a - b).forEach((one, place) => (drawn[one] = place));
 
   await database().transaction(async (transaction) => {
     await database().query('DELETE FROM harvest_people WHERE harvest_id = $harvestId', {
@@ -73,15 +81,16 @@ export async function linkHarvest(harvestId: string): Promise<null> {
           place: all.find(({ person: one }) => one.place)?.person.place ?? '',
           sources: [...new Set(all.map(({ sourceId }) => sourceId))],
           certain: all.some(({ reading }) => reading === 'met'),
-          score: likely
+          score: likely,
+          drawn: drawn[at + i]
         };
       });
       await database().query(
-        `INSERT INTO harvest_people (harvest_id, number, name, title, company, country, place, sources, certain, score)
+        `INSERT INTO harvest_people (harvest_id, number, name, title, company, country, place, sources, certain, score, drawn)
          SELECT $harvestId, p.number, p.name, p.title, p.company, p.country, p.place,
-           ARRAY(SELECT jsonb_array_elements_text(p.sources)), p.certain, p.score
+           ARRAY(SELECT jsonb_array_elements_text(p.sources)), p.certain, p.score, p.drawn
          FROM jsonb_to_recordset($people::jsonb) AS p (number integer, name text, title text, company text, country text, place text,
-           sources jsonb, certain boolean, score double precision)`,
+           sources jsonb, certain boolean, score double precision, drawn integer)`,
         { bind: { harvestId, people: JSON.stringify(some) }, transaction }
       );
     }

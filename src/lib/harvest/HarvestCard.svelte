@@ -1,0 +1,75 @@
+<script lang="ts">
+  import type { Answer } from '$api';
+  import { countryName } from '$core/people';
+  import { moment } from '$lib/marks/format';
+  import { verdicts } from '$lib/marks/verdicts';
+  import Act from '$lib/ui/Act.svelte';
+  import type { Verdict } from '$core/measure';
+
+  interface Props {
+    card: Answer<'readHarvestPerson'>;
+    verdict: Verdict | null;
+    ongive: (verdict: Verdict) => void;
+  }
+  let { card, verdict, ongive }: Props = $props();
+  const [first] = $derived(card.records);
+</script>
+
+<!-- All records of one person, the newest first. -->
+<section class="sheet" aria-label="The person">
+  <header>
+    <h2>{first?.person.name}</h2>
+    <span class="give">
+      {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
+        <Act
+          aria-pressed={verdict === name}
+          class={verdict === name ? 'on' : ''}
+          onclick={() => ongive(name as Verdict)}><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Act
+        >
+      {/each}
+    </span>
+  </header>
+  {#each card.records as { sourceId, sourceName, person, reading, untold, slices, seenAt } (sourceId + person.id)}
+    {@const job = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0]}
+    <div class="record">
+      <p>
+        <b>{sourceName}</b>
+        <span class="soft">{moment(seenAt)}, in {slices.join('; ')}</span>
+        <span class="soft">{reading === 'met' ? 'certain' : `possible: ${untold.join(', ')} not told`}</span>
+      </p>
+      <p>
+        {[job && `${job.title} at ${job.company}`, person.place, person.country && countryName(person.country)]
+          .filter(Boolean)
+          .join(' · ')}
+        {#if person.headcount !== undefined}<span class="soft">· {person.headcount.toLocaleString('en')} people</span
+          >{/if}
+      </p>
+      {#if person.contact?.length}<p class="soft">{person.contact.join(' · ')}</p>{/if}
+    </div>
+  {/each}
+</section>
+
+<style>
+  section {
+    padding: 8px 14px;
+    font-size: 12.5px;
+    overflow: auto;
+  }
+  header {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+    justify-content: space-between;
+  }
+  h2 {
+    font-size: 15px;
+  }
+  .give :global(.act.on) {
+    background: var(--accent-2);
+  }
+  .record {
+    border-top: 1px solid var(--rule);
+    padding: 4px 0;
+    overflow-wrap: anywhere;
+  }
+</style>

@@ -1,0 +1,190 @@
+<script lang="ts">
+  import type { Answer } from '$api';
+  import { countryName } from '$core/people';
+  import { count, percent } from '$lib/marks/format';
+  import { verdicts } from '$lib/marks/verdicts';
+  import { markPath } from '$lib/charts/source-marks';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import type { HarvestPage } from './harvest-page.svelte';
+
+  interface Props {
+    desk: HarvestPage;
+    harvest: Answer<'readHarvest'>;
+    facets: Answer<'harvestFacets'>;
+  }
+  let { desk, harvest, facets }: Props = $props();
+
+  const place = $derived(new Map(harvest.sources.map(({ sourceId, sourceName }, i) => [sourceId, { i, sourceName }])));
+  const { filter } = $derived(desk);
+  let typing: ReturnType<typeof setTimeout> | undefined;
+  function type(words: string) {
+    clearTimeout(typing);
+    typing = setTimeout(() => desk.change({ words }), 200);
+  }
+  let list: HTMLElement | undefined = $state();
+  function scrolled() {
+    if (list && list.scrollTop + list.clientHeight > list.scrollHeight - 300) void desk.more();
+  }
+</script>
+
+<section class="sheet" aria-label="People gathered">
+  <header>
+    <h2>{harvest.learnt ? 'The likely ones first' : 'As they came'}</h2>
+    <span class="soft">
+      {#if harvest.learnt}learnt from {count(harvest.learnt.judged)} verdicts{harvest.learnt.area === null
+          ? ''
+          : `: a fit comes before a miss ${percent(harvest.learnt.area)} of the time`}; every tenth to judge is drawn at
+        random
+      {:else}judge some fits and some misses, and the order is learnt from them{/if}
+    </span>
+    <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : 'Order anew'}</Act>
+  </header>
+  <div class="filter" role="search">
+    <Field
+      aria-label="Words in name, title, firm or place"
+      placeholder="words in name, title, firm, place"
+      value={filter.words}
+      oninput={(event: Event & { currentTarget: HTMLInputElement }) => type(event.currentTarget.value)}
+    />
+    <Pick label="Source" hideLabel value={filter.source} onpick={(source) => desk.change({ source })}>
+      <option value="">all sources</option>
+      {#each harvest.sources as one (one.sourceId)}<option value={one.sourceId}>{one.sourceName}</option>{/each}
+    </Pick>
+    <Pick label="Country" hideLabel value={filter.country} onpick={(country) => desk.change({ country })}>
+      <option value="">all countries</option>
+      {#each facets.countries.slice(0, 60) as { value, people } (value)}<option {value}
+          >{countryName(value)} ({count(people)})</option
+        >{/each}
+    </Pick>
+    <Pick label="Verdict" hideLabel value={filter.verdict} onpick={(verdict) => desk.change({ verdict })}>
+      <option value="">judged or not</option>
+      <option value="none">not judged</option>
+      {#each Object.entries(verdicts) as [name, { word }] (name)}<option value={name}>{word}</option>{/each}
+    </Pick>
+    <Tick label="certain only" checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
+    <span class="soft" role="status">{desk.of === null ? '' : `${count(desk.of)} people`}</span>
+  </div>
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label="People, a row each">
+    {#each desk.shown as person (person.number)}
+      {@const verdict = desk.verdictOn(person)}
+      <Act
+        look="plain"
+        class="row {desk.at === person.number ? 'on' : ''}"
+        aria-pressed={desk.at === person.number}
+        onclick={() => desk.open(person.number)}
+      >
+        <span class="likely">
+          {#if person.score === null}<i class="soft">–</i>{:else}
+            <span class="bar"><i style:width="{person.score * 100}%"></i></span><small
+              >{person.score > 0.99 ? 'over 99 %' : percent(person.score)}</small
+            >
+          {/if}
+        </span>
+        <span class="who">
+          <b>{person.name}</b>{#if desk.drawn?.number === person.number}<small class="soft">
+              drawn at random</small
+            >{/if}
+          <span>{person.title || 'no title told'}</span>
+          <span class="soft"
+            >{[person.company, person.place || (person.country && countryName(person.country))]
+              .filter(Boolean)
+              .join(' · ')}</span
+          >
+        </span>
+        <span class="where" aria-label={person.sources.map((id) => place.get(id)?.sourceName).join(', ')}>
+          {#each person.sources as id (id)}<svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true"
+              ><title>{place.get(id)?.sourceName}</title><path d={markPath(place.get(id)?.i ?? 0, 60)} /></svg
+            >{/each}
+        </span>
+        <span class="soft">{person.certain ? '' : 'possible'}</span>
+        <span style:color={verdict ? verdicts[verdict].colour : undefined}
+          >{verdict ? `${verdicts[verdict].sign} ${verdicts[verdict].word}` : ''}</span
+        >
+      </Act>
+    {:else}
+      <p class="soft empty">
+        {harvest.people
+          ? 'Nobody by this filter.'
+          : 'Nobody yet: people are told apart when what is gathered has come, or the harvest is stopped.'}
+      </p>
+    {/each}
+    {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>More</Act>{/if}
+  </div>
+</section>
+
+<style>
+  section {
+    display: grid;
+    grid-template-rows: auto auto 1fr;
+    min-height: 0;
+    min-width: 0;
+  }
+  header,
+  .filter {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    padding: 8px 14px 0;
+    font-size: 12.5px;
+  }
+  header .soft {
+    flex: 1;
+  }
+  h2 {
+    font-size: 14px;
+    white-space: nowrap;
+  }
+  .filter {
+    flex-wrap: wrap;
+    padding-bottom: 8px;
+    row-gap: 2px;
+  }
+  .filter > :global(.bx--form-item:first-child) {
+    flex: 1 1 180px;
+  }
+  .list {
+    overflow: auto;
+    border-top: 1px solid var(--line);
+  }
+  .list :global(.act.row.bx--btn) {
+    display: grid;
+    grid-template-columns: 56px 1fr 62px 56px 76px;
+    gap: 8px;
+    width: 100%;
+    max-width: none;
+    text-align: left;
+    align-items: start;
+    padding: 6px 14px;
+    border-bottom: 1px solid var(--rule);
+    font-size: 13px;
+    line-height: 1.3;
+  }
+  .list :global(.act.row.on.bx--btn) {
+    background: var(--accent-2);
+  }
+  .who {
+    display: grid;
+    overflow-wrap: anywhere;
+  }
+  .bar {
+    display: block;
+    height: 5px;
+    background: var(--rule);
+    margin: 6px 0 2px;
+  }
+  .bar i {
+    display: block;
+    height: 100%;
+    background: var(--accent);
+  }
+  .where path {
+    fill: var(--accent);
+  }
+  .empty {
+    padding: 14px;
+  }
+</style>

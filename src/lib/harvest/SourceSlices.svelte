@@ -1,0 +1,222 @@
+<script lang="ts">
+  import type { Body } from '$api';
+  import { call } from '$lib/api/call';
+  import CopyButton from '$lib/frame/CopyButton.svelte';
+  import { count, counted, whole } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
+  import { drawSlices, leavesOf, sizeOf, type HarvestSource, type Slice } from './slice-bar';
+
+  interface Props {
+    source: HarvestSource;
+    briefId: string;
+    harvestId: string;
+    /** The plan can be changed: nobody works on it. */
+    still: boolean;
+    onchange: (slice: string, change: Body<'changeSlice'>) => void;
+    onrefused: (problem: unknown) => void;
+  }
+  let { source, briefId, harvestId, still, onchange, onrefused }: Props = $props();
+
+  let width = $state(600);
+  const drawn = $derived(drawSlices(source, width));
+  const leaves = $derived(leavesOf(source));
+  const read = $derived(leaves.filter(({ state }) => state === 'read').length);
+  const words: Record<Slice['state'], string> = {
+    waiting: 'waits',
+    read: 'read to its end',
+    cut: 'cut',
+    stuck: 'longer than is shown, and not to be cut further',
+    'left out': 'left out'
+  };
+  const depth = (slice: Slice): number => {
+    const parent = source.slices.find(({ id }) => id === slice.parent);
+    return parent ? 1 + depth(parent) : 0;
+  };
+  const lost = $derived(source.slices.flatMap(({ lost: one }) => (one && one.expected >= 0.5 ? [one] : [])));
+
+  let cuts: Awaited<ReturnType<typeof call<'cutsOfSlice'>>> = $state.raw([]);
+  let cutting = $state('');
+  async function showCuts(slice: string) {
+    cutting = slice;
+    cuts = [];
+    try {
+      cuts = await call('cutsOfSlice', { params: { id: briefId, harvest: harvestId, slice } });
+    } catch (problem) {
+      onrefused(problem);
+    }
+  }
+</script>
+
+<section aria-label="{source.sourceName}, slices">
+  <header>
+    <h2>{source.sourceName}</h2>
+    {#if source.state === 'failed'}<span class="warn">broke off</span>{/if}
+    <span class="soft">
+      {source.reported ? `says ${counted(source.reported)}` : 'not asked yet'} ·
+      {source.shownCap === null ? 'shows everybody' : `shows ${count(source.shownCap)} of a search`}{source.spent
+        ? ` · ${source.spent.amount.toLocaleString('en', { maximumFractionDigits: 2 })} ${source.spent.unit}s`
+        : ''}
+    </span>
+  </header>
+  <div bind:clientWidth={width}>
+    <svg
+      width="100%"
+      height="38"
+      role="img"
+      aria-label="{count(source.gathered.rows)} rows came in {read} of {leaves.length} slices"
+    >
+      {#each drawn as { slice, x, width: wide, done, label } (slice.id)}
+        <g transform="translate({x} 0)">
+          <title
+            >{slice.what}: {count(slice.rows)} rows of {count(Math.round(sizeOf(slice)))}, {words[slice.state]}</title
+          >
+          <rect class="there {slice.state.replace(' ', '-')}" width={Math.max(1, wide)} height="16" />
+          <rect class="came" width={done} height="16" />
+          {#if label}<text y="29" x="1"
+              >{label.length > wide / 6 ? `${label.slice(0, Math.floor(wide / 6))}…` : label}</text
+            >{/if}
+        </g>
+      {/each}
+    </svg>
+  </div>
+  <p class="soft">
+    {count(source.gathered.rows)} rows in {read} of {leaves.length} slice{leaves.length === 1 ? '' : 's'}, {count(
+      source.requests
+    )} requests.
+    {#if source.missing.high < 0.5}{#if source.state === 'done'}All of it came.{/if}
+    {:else if source.state === 'waiting'}{counted(whole(source.missing))} to come.
+    {:else}<b class="warn">{counted(whole(source.missing))} did not come.</b>{/if}
+    {#each lost as one, i (i)}Whose {one.scope} is not told comes in no slice: about {count(one.expected)}.
+    {/each}
+    {#if source.problem}<span class="warn">{source.problem}</span>{/if}
+  </p>
+  <Fold title="Slices of {source.sourceName} ({source.slices.length})">
+    <div class="tabled">
+      <Table>
+        <TableHead
+          ><TableRow
+            ><TableHeader>Slice</TableHeader><TableHeader>Says</TableHeader><TableHeader>Came</TableHeader><TableHeader
+              >New</TableHeader
+            ><TableHeader>State</TableHeader><TableHeader>Change</TableHeader></TableRow
+          ></TableHead
+        >
+        <TableBody>
+          {#each source.slices as slice (slice.id)}
+            <TableRow>
+              <TableCell
+                ><span style:padding-left="{depth(slice) * 14}px"
+                  >{slice.what}{slice.cutBy
+                    ? ` · cut by ${slice.cutBy.kind === 'word' ? `“${slice.cutBy.word}”` : slice.cutBy.kind === 'alternatives' ? 'alternatives' : slice.cutBy.scope}`
+                    : ''}</span
+                ></TableCell
+              >
+              <TableCell class="number"
+                >{slice.reported
+                  ? counted(slice.reported)
+                  : slice.expected === null
+                    ? '–'
+                    : `≈ ${count(Math.round(slice.expected))}`}</TableCell
+              >
+              <TableCell class="number">{count(slice.rows)}</TableCell>
+              <TableCell class="number">{count(slice.fresh)}</TableCell>
+              <TableCell>{words[slice.state]}</TableCell>
+              <TableCell class="acts">
+                {#if still}
+                  {#if slice.state === 'waiting'}<Act onclick={() => onchange(slice.id, { do: 'leave out' })}
+                      >Leave out</Act
+                    >{/if}
+                  {#if slice.state === 'left out'}<Act onclick={() => onchange(slice.id, { do: 'take in' })}
+                      >Take in</Act
+                    >{/if}
+                  {#if slice.state === 'cut'}<Act onclick={() => onchange(slice.id, { do: 'join' })}>Join</Act>{:else}
+                    {#if cutting === slice.id && cuts.length}
+                      <Pick
+                        label="Cut {slice.what} by"
+                        hideLabel
+                        value=""
+                        onpick={(at) => {
+                          const cut = cuts[Number(at)];
+                          if (cut) onchange(slice.id, { do: 'cut', by: cut.by });
+                        }}
+                      >
+                        <option value="">cut by…</option>
+                        {#each cuts as cut, i (i)}<option value={i}>{cut.name}, {cut.parts.length} parts</option>{/each}
+                      </Pick>
+                    {:else}<Act onclick={() => showCuts(slice.id)}>Cut…</Act>{/if}
+                  {/if}
+                {/if}
+                <CopyButton text={JSON.stringify(slice.search)} label="Copy" of={slice.what} />
+              </TableCell>
+            </TableRow>
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
+  </Fold>
+</section>
+
+<style>
+  section {
+    padding: 10px 14px;
+    border-top: 1px solid var(--rule);
+  }
+  section:first-child {
+    border-top: 0;
+  }
+  header {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+    font-size: 12.5px;
+  }
+  header .soft {
+    margin-left: auto;
+    text-align: right;
+  }
+  h2 {
+    font-size: 15px;
+  }
+  svg {
+    display: block;
+    margin-top: 6px;
+    overflow: hidden;
+  }
+  .there {
+    fill: var(--rule);
+    stroke: var(--line);
+    stroke-width: 0.5;
+  }
+  .there.stuck {
+    fill: var(--warm-2);
+  }
+  .there.left-out {
+    fill: none;
+    stroke-dasharray: 3 2;
+  }
+  .came {
+    fill: var(--accent);
+  }
+  text {
+    font-size: 11px;
+    fill: var(--soft);
+  }
+  p {
+    font-size: 12.5px;
+  }
+  .warn {
+    color: var(--warm);
+  }
+  section :global(.bx--accordion__content) {
+    padding-left: 0;
+    padding-right: 0;
+  }
+  .tabled :global(td) {
+    font-size: 12.5px;
+  }
+  .tabled :global(.acts) {
+    white-space: nowrap;
+  }
+</style>

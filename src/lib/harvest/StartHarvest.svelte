@@ -1,0 +1,126 @@
+<script lang="ts">
+  import type { Answer, Body } from '$api';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
+  import BudgetFields from './BudgetFields.svelte';
+  import { noBudget } from './budget';
+  import { count } from '$lib/marks/format';
+
+  interface Props {
+    brief: Answer<'readBrief'>;
+    sources: Answer<'listSources'>;
+    versions: Answer<'listVersions'>;
+    onstarted: (id: string) => void;
+  }
+  let { brief, sources, versions, onstarted }: Props = $props();
+
+  const asked = $derived(sources.filter(({ kind, hidden }) => kind !== 'by-hand' && !hidden));
+  const chosen = $derived(new Map(brief.chosen.map(({ sourceId, version }) => [sourceId, version])));
+  // svelte-ignore state_referenced_locally
+  let versionAt: Record<string, number> = $state(
+    Object.fromEntries(asked.map(({ id }) => [id, chosen.get(id) ?? versions[0]?.number ?? 0]))
+  );
+  // svelte-ignore state_referenced_locally
+  let taken: string[] = $state(
+    chosen.size ? asked.filter(({ id }) => chosen.has(id)).map(({ id }) => id) : asked.slice(0, 1).map(({ id }) => id)
+  );
+  let name = $state('');
+  let budget: Body<'startHarvest'>['budget'] = $state({ ...noBudget });
+  let starting = $state(false);
+  let refused: unknown = $state(null);
+  const usualName = $derived(`Version ${[...new Set(taken.map((id) => versionAt[id]))].join(', ')}, whole`);
+
+  async function start(event: SubmitEvent) {
+    event.preventDefault();
+    refused = null;
+    starting = true;
+    try {
+      const { id } = await call('startHarvest', {
+        params: { id: brief.id },
+        body: {
+          name: name.trim() || usualName,
+          from: taken.map((sourceId) => ({ sourceId, version: versionAt[sourceId]! })),
+          budget: $state.snapshot(budget)
+        }
+      });
+      onstarted(id);
+    } catch (problem) {
+      refused = problem;
+    }
+    starting = false;
+  }
+</script>
+
+<form class="sheet" onsubmit={start} aria-label="Start a harvest">
+  <p>
+    A trial reads a sample; a harvest brings <b>everybody</b> home. Where a source shows only the first part of a long result,
+    Eave cuts it into slices that fit and asks for each.
+  </p>
+  <Table>
+    <TableHead
+      ><TableRow
+        ><TableHeader>Gather from</TableHeader><TableHeader>Version</TableHeader><TableHeader>Shows</TableHeader
+        ><TableHeader>Price</TableHeader></TableRow
+      ></TableHead
+    >
+    <TableBody>
+      {#each asked as source (source.id)}
+        {@const { limits, price } = source.sheet}
+        <TableRow>
+          <TableCell
+            ><Tick
+              label={source.name}
+              checked={taken.includes(source.id)}
+              ontick={(on) => (taken = on ? [...taken, source.id] : taken.filter((id) => id !== source.id))}
+            /></TableCell
+          >
+          <TableCell
+            ><Pick label="Version at {source.name}" hideLabel bind:value={versionAt[source.id]}>
+              {#each versions as version (version.number)}
+                <option value={version.number}
+                  >{version.number}{version.name && ` ${version.name}`}{chosen.get(source.id) === version.number
+                    ? ' (chosen)'
+                    : ''}</option
+                >
+              {/each}
+            </Pick></TableCell
+          >
+          <TableCell>{limits.shown === null ? 'everybody' : `the first ${count(limits.shown)}`}</TableCell>
+          <TableCell
+            >{price
+              ? `${price.perRecord} a record${price.perSearch ? `, ${price.perSearch} a search` : ''} (${price.unit}s)`
+              : '–'}</TableCell
+          >
+        </TableRow>
+      {/each}
+    </TableBody>
+  </Table>
+  <div class="limits">
+    <Field label="Name" bind:value={name} placeholder={usualName} maxlength="200" />
+    <BudgetFields bind:budget />
+    <Act look="main" type="submit" disabled={starting || !taken.length || !versions.length}
+      >{starting ? 'Starting…' : 'Start the harvest'}</Act
+    >
+  </div>
+  <Refused problem={refused} />
+</form>
+
+<style>
+  form {
+    padding: 14px 18px;
+    display: grid;
+    gap: 12px;
+    max-width: 980px;
+  }
+  .limits {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px;
+    align-items: end;
+  }
+</style>

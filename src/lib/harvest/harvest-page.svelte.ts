@@ -1,0 +1,212 @@
+import { call } from '$lib/api/call';
+import { reload } from '$lib/kept/reload';
+import { KeptVerdicts } from '$lib/trial/kept-verdicts.svelte';
+import type { Answer, Body } from '$api';
+import type { Verdict } from '$core/measure';
+
+export type ListedPerson = Answer<'listHarvestPeople'>['people'][number];
+export interface Filter {
+  source: string;
+  country: string;
+  verdict: '' | Verdict | 'none';
+  certain: boolean;
+  words: string;
+}
+export type Format = 'csv' | 'jsonl' | 'xlsx' | 'trec';
+
+interface Data {
+  brief: { id: string };
+  harvest: Answer<'readHarvest'> | null;
+}
+
+/** Verdicts after which is learnt anew, and of how many judged one is drawn at random. */
+const learnEvery = 10;
+const drawEvery = 10;
+
+const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '' };
+
+/** The screen of a harvest: its people page by page by a filter, and judging down the list. */
+export class HarvestPage {
+  filter: Filter = $state({ ...nobody });
+  people: ListedPerson[] = $state.raw([]);
+  of: number | null = $state(null);
+  last = $state(true);
+  /** The number of the person that is looked at. */
+  at: number | null = $state(null);
+  card: Answer<'readHarvestPerson'> | null = $state.raw(null);
+  busy = $state(false);
+  refused: unknown = $state(null);
+  /** One drawn at random stands before the list. */
+  drawn: ListedPerson | null = $state.raw(null);
+  readonly kept: KeptVerdicts;
+  readonly #data: () => Data;
+  #asked = 0;
+  #given = 0;
+
+  constructor(data: () => Data) {
+    this.#data = data;
+    this.kept = new KeptVerdicts((name, { verdict, reason }, revision) => {
+      const [sourceId, personId] = JSON.parse(name) as [string, string];
+      return call('giveVerdict', {
+        params: { id: data().brief.id },
+        body: { sourceId, personId, verdict, reason, revision }
+      });
+    });
+  }
+
+  get #params() {
+    return { id: this.#data().brief.id, harvest: this.#data().harvest?.id ?? '' };
+  }
+
+  get #query() {
+    const { source, country, verdict, certain, words } = this.filter;
+    return {
+      ...(source && { source }),
+      ...(country && { country }),
+      ...(verdict && { verdict }),
+      ...(certain && { certain: 'true' }),
+      ...(words.trim() && { words: words.trim() })
+    };
+  }
+
+  async #attempt(work: () => Promise<unknown>): Promise<void> {
+    this.refused = null;
+    try {
+      await work();
+    } catch (problem) {
+      this.refused = problem;
+    }
+  }
+
+  /** Lists the first page anew; an answer to an earlier question is dropped. */
+  list = () =>
+    this.#attempt(async () => {
+      if (!this.#data().harvest) return;
+      const asked = ++this.#asked;
+      const told = await call('listHarvestPeople', { params: this.#params, query: this.#query });
+      if (asked !== this.#asked) return;
+      this.people = told.people;
+      this.of = told.of;
+      this.last = told.last;
+      if (this.at !== null && !told.people.some(({ number }) => number === this.at)) this.at = null;
+    });
+
+  /** Lists the next page behind the last one. */
+  more = () =>
+    this.#attempt(async () => {
+      const end = this.people.at(-1);
+      if (!end || this.last || this.busy) return;
+      const asked = this.#asked;
+      this.busy = true;
+      try {
+        const told = await call('listHarvestPeople', {
+          params: this.#params,
+          query: { ...this.#query, after: end.number, ...(end.score !== null && { score: end.score }) }
+        });
+        if (asked !== this.#asked) return;
+        this.people = [...this.people, ...told.people];
+        this.last = told.last;
+      } finally {
+        this.busy = false;
+      }
+    });
+
+  change(filter: Partial<Filter>): void {
+    this.filter = { ...this.filter, ...filter };
+    void this.list();
+  }
+
+  /** The people as they are shown: whoever was drawn first. */
+  shown = $derived.by(() =>
+    this.drawn ? [this.drawn, ...this.people.filter(({ number }) => number !== this.drawn!.number)] : this.people
+  );
+
+  #name = ({ on }: ListedPerson) => JSON.stringify([on.sourceId, on.personId]);
+  verdictOn(person: ListedPerson): Verdict | null {
+    const loaded = person.verdict && {
+      verdict: person.verdict,
+      reason: '',
+      by: 'person' as const,
+      revision: person.on.revision
+    };
+    return this.kept.of(this.#name(person), loaded)?.verdict ?? null;
+  }
+
+  open = (number: number) =>
+    this.#attempt(async () => {
+      this.at = number;
+      this.card = null;
+      const card = await call('readHarvestPerson', { params: { ...this.#params, number } });
+      if (this.at === number) this.card = card;
+    });
+
+  go(by: -1 | 1): void {
+    const now = this.shown.findIndex(({ number }) => number === this.at);
+    const next = this.shown[now < 0 ? 0 : now + by];
+    if (next) void this.open(next.number);
+    if (by === 1 && now >= this.shown.length - 5) void this.more();
+  }
+
+  /** Judges whom is looked at; after some verdicts the order is learnt anew. */
+  give(verdict: Verdict): void {
+    const person = this.shown.find(({ number }) => number === this.at);
+    if (!person) return;
+    const loaded = person.verdict && {
+      verdict: person.verdict,
+      reason: '',
+      by: 'person' as const,
+      revision: person.on.revision
+    };
+    this.#given++;
+    const learnNow = this.#given % learnEvery === 0;
+    void this.kept
+      .give(this.#name(person), loaded, { verdict, reason: '' })
+      .then(() => (learnNow ? this.learn() : null));
+    void this.next();
+  }
+
+  /** The next to judge: the likeliest who is not, and every tenth time one drawn at random, so that the sample stays one of all. */
+  next = () =>
+    this.#attempt(async () => {
+      this.drawn = null;
+      if (this.#given % drawEvery === drawEvery - 1) {
+        const { next } = await call('nextDrawn', { params: this.#params });
+        if (next) {
+          this.drawn = next;
+          return this.open(next.number);
+        }
+      }
+      const next = this.people.find((person) => this.verdictOn(person) === null);
+      if (next) await this.open(next.number);
+    });
+
+  /** Learns from the verdicts who is likely to fit, and lists the people in that order. */
+  learn = () =>
+    this.#attempt(async () => {
+      this.busy = true;
+      try {
+        await call('orderHarvest', { params: this.#params });
+      } finally {
+        this.busy = false;
+      }
+      await Promise.all([this.list(), reload('eave:harvests', 'eave:brief')]);
+    });
+
+  act = (name: 'stopHarvest' | 'goOnWithHarvest', budget?: Body<'startHarvest'>['budget']) =>
+    this.#attempt(async () => {
+      await call(name, { params: this.#params, ...(name === 'goOnWithHarvest' && { body: budget ? { budget } : {} }) });
+      await reload('eave:harvests');
+    });
+
+  changeSlice = (slice: string, change: Body<'changeSlice'>) =>
+    this.#attempt(async () => {
+      await call('changeSlice', { params: { ...this.#params, slice }, body: change });
+      await reload('eave:harvests');
+    });
+
+  /** Where the people, as they are filtered, are to be had as a file. */
+  file(format: Format): string {
+    const { id, harvest } = this.#params;
+    return `/api/briefs/${id}/harvests/${harvest}/file?${new URLSearchParams({ ...this.#query, format })}`;
+  }
+}

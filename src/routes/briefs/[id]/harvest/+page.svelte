@@ -1,0 +1,233 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { goto } from '$app/navigation';
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { keysOf } from '$lib/frame/keys';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import BudgetFields from '$lib/harvest/BudgetFields.svelte';
+  import HarvestCard from '$lib/harvest/HarvestCard.svelte';
+  import HarvestPeople from '$lib/harvest/HarvestPeople.svelte';
+  import HarvestRoad from '$lib/harvest/HarvestRoad.svelte';
+  import SourceSlices from '$lib/harvest/SourceSlices.svelte';
+  import StartHarvest from '$lib/harvest/StartHarvest.svelte';
+  import { noBudget, type Budget } from '$lib/harvest/budget';
+  import { HarvestPage, type Format } from '$lib/harvest/harvest-page.svelte';
+  import { watchBrief } from '$lib/kept/changes';
+  import { reload } from '$lib/kept/reload';
+  import { moment } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+
+  let { data } = $props();
+  const desk = new HarvestPage(() => data);
+  const harvest = $derived(data.harvest);
+  const underWay = $derived(harvest?.state === 'running' || harvest?.state === 'waiting');
+  const path = (query: Record<string, string>) => briefPath(data.brief.id, 'harvest', query);
+
+  $effect(() => {
+    void [data.harvest?.id, data.harvest?.people];
+    untrack(() => {
+      void desk.list();
+      if (data.harvest && data.harvest.people !== data.brief.harvested) void reload('eave:brief');
+    });
+  });
+  const hear = keysOf('harvest', {
+    fit: () => desk.give('fit'),
+    miss: () => desk.give('miss'),
+    unsure: () => desk.give('unsure'),
+    before: () => desk.go(-1),
+    after: () => desk.go(1),
+    next: () => desk.next()
+  });
+  onMount(() => {
+    const again = () => void reload('eave:harvests');
+    return watchBrief(data.brief.id, {
+      changed: again,
+      gathered: again,
+      // It may have come further before anybody listened.
+      began: () => {
+        if (underWay) again();
+      }
+    });
+  });
+
+  let raising = $state(false);
+  let budget: Budget = $state({ ...noBudget });
+  let deleting = $state(false);
+  const formats: Record<Format, string> = { csv: 'CSV', xlsx: 'XLSX', jsonl: 'JSON Lines', trec: 'TREC run' };
+  const stateWords = {
+    waiting: 'waits',
+    running: 'gathers',
+    paused: 'stands still',
+    done: 'all is read',
+    failed: 'broke off'
+  };
+  async function remove() {
+    deleting = false;
+    try {
+      await call('deleteHarvest', { params: { id: data.brief.id, harvest: harvest!.id } });
+      await goto(path({}), { invalidateAll: true });
+    } catch (problem) {
+      desk.refused = problem;
+    }
+  }
+</script>
+
+<svelte:window onkeydown={hear} />
+
+{#if !harvest || !data.facets || !data.reading}
+  <div class="strip">
+    <h1>{data.harvests.length ? 'A new harvest' : 'Harvest'}</h1>
+    {#if data.harvests.length}<Act onclick={() => goto(path({}))}>Back</Act>{/if}
+  </div>
+  {#if data.versions.length}
+    <StartHarvest
+      brief={data.brief}
+      sources={data.sources}
+      versions={data.versions}
+      onstarted={(id) => void goto(path({ harvest: id }), { invalidateAll: true })}
+    />
+  {:else}
+    <div class="sheet empty">
+      <h2>No version yet</h2>
+      <p>
+        A harvest gathers the whole result of a version. <a href={briefPath(data.brief.id, 'string')}>Run a string</a> first,
+        and judge a sample of it.
+      </p>
+    </div>
+  {/if}
+{:else}
+  <div class="strip">
+    <h1>{harvest.name}</h1>
+    <p class="soft" role="status">
+      {stateWords[harvest.state]}{harvest.goesOnAt
+        ? `, and goes on ${moment(harvest.goesOnAt)}`
+        : ''}{harvest.problem && `. ${harvest.problem}`}
+    </p>
+    {#if data.harvests.length > 1}
+      <Pick label="Harvest" hideLabel value={harvest.id} onpick={(id) => goto(path({ harvest: id }))}>
+        {#each data.harvests as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </Pick>
+    {/if}
+    <Pick
+      label="Take along as"
+      hideLabel
+      value=""
+      onpick={(format) => {
+        if (format) window.location.href = desk.file(format as Format);
+      }}
+    >
+      <option value="">take along…</option>
+      {#each Object.entries(formats) as [format, word] (format)}<option value={format}>{word}</option>{/each}
+    </Pick>
+    <Act onclick={() => goto(path({ new: '1' }))}>New harvest</Act>
+    <Act onclick={() => (deleting = true)}>Delete</Act>
+    <Act
+      onclick={() => {
+        budget = { ...harvest.budget };
+        raising = true;
+      }}>Limits</Act
+    >
+    {#if underWay}<Act look="main" onclick={() => desk.act('stopHarvest')}>Stop</Act
+      >{:else if harvest.state !== 'done' || harvest.sources.some( ({ slices }) => slices.some(({ state }) => state === 'waiting') )}<Act
+        look="main"
+        onclick={() => desk.act('goOnWithHarvest')}>Go on</Act
+      >{:else}<Act look="main" disabled={!desk.people.length} onclick={desk.next}>Judge the next <kbd>N</kbd></Act>{/if}
+  </div>
+  <Refused problem={desk.kept.problem ?? desk.refused} />
+  <HarvestRoad {harvest} reading={data.reading} />
+  <div class="desk">
+    <div class="sheet sources">
+      {#each harvest.sources as source (source.sourceId)}
+        <SourceSlices
+          {source}
+          briefId={data.brief.id}
+          harvestId={harvest.id}
+          still={harvest.state !== 'running'}
+          onchange={desk.changeSlice}
+          onrefused={(problem) => (desk.refused = problem)}
+        />
+      {/each}
+      {#if harvest.events.length}
+        <Fold title="What went wrong on the way ({harvest.events.length})">
+          <ul>
+            {#each harvest.events as { at, source, what }, i (i)}<li class="soft">
+                {moment(at)}, {harvest.sources.find(({ sourceId }) => sourceId === source)?.sourceName ?? source}: {what}
+              </li>{/each}
+          </ul>
+        </Fold>
+      {/if}
+    </div>
+    <div class="people" class:open={desk.card}>
+      <HarvestPeople {desk} {harvest} facets={data.facets} />
+      {#if desk.card}
+        {@const person = desk.shown.find(({ number }) => number === desk.at)}
+        <HarvestCard
+          card={desk.card}
+          verdict={person ? desk.verdictOn(person) : null}
+          ongive={(verdict) => desk.give(verdict)}
+        />
+      {/if}
+    </div>
+  </div>
+{/if}
+
+<Modal
+  bind:open={raising}
+  modalHeading="Limits of this harvest"
+  primaryButtonText="Keep, and go on"
+  secondaryButtonText="Leave them"
+  size="sm"
+  on:click:button--secondary={() => (raising = false)}
+  on:submit={() => {
+    raising = false;
+    void desk.act('goOnWithHarvest', $state.snapshot(budget));
+  }}
+>
+  {#if raising}<div class="budget"><BudgetFields bind:budget /></div>{/if}
+</Modal>
+<Modal
+  danger
+  bind:open={deleting}
+  modalHeading="Delete this harvest?"
+  primaryButtonText="Delete for good"
+  secondaryButtonText="Leave it"
+  size="sm"
+  on:click:button--secondary={() => (deleting = false)}
+  on:submit={remove}
+>
+  <p>Its people and slices go; the verdicts on them stay. This cannot be undone.</p>
+</Modal>
+
+<style>
+  .strip p {
+    flex: 1;
+    font-size: 13px;
+  }
+  .desk {
+    display: grid;
+    grid-template-columns: minmax(0, 9fr) minmax(0, 10fr);
+    gap: 14px;
+    height: max(460px, calc(100vh - 210px));
+  }
+  .sources {
+    overflow: auto;
+    padding-bottom: 8px;
+  }
+  .people {
+    display: grid;
+    grid-template-rows: minmax(0, 1fr);
+    gap: 10px;
+    min-height: 0;
+  }
+  .people.open {
+    grid-template-rows: minmax(0, 3fr) minmax(0, 2fr);
+  }
+  .budget {
+    display: grid;
+    gap: 12px;
+  }
+</style>
