@@ -88,6 +88,8 @@ const harvest = head.extend({
       gathered: z.object({ rows: z.int(), certain: z.int(), possible: z.int() }),
       /** Rows that did not come */
       missing: interval,
+      /** What they would cost; null where nothing does */
+      restCost: interval.nullable(),
       slices: z.array(slice)
     })
   )
@@ -100,7 +102,9 @@ const filter = z.object({
   country: z.string().max(100).optional(),
   verdict: z.enum(['fit', 'miss', 'unsure', 'none']).optional(),
   certain,
-  words: z.string().trim().max(200).optional()
+  words: z.string().trim().max(200).optional(),
+  /** Only people of whom no record is in this other harvest */
+  notIn: z.uuid().optional()
 });
 const listedPerson = z.object({
   number: z.int(),

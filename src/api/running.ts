@@ -37,7 +37,7 @@ export const running = {
   retention: operation(paths.retention, {
     response: z.array(
       z.object({
-        kind: z.enum(['trialPages', 'trials', 'imports']),
+        kind: z.enum(['trialPages', 'trials', 'harvests', 'imports']),
         /** Kept for so many days; 0 for as long as nobody deletes them */
         days: z.int(),
         /** Rows of the database that are older */

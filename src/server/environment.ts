@@ -32,6 +32,7 @@ const environmentSchema = z
     EAVE_STOP_WITHIN: z.coerce.number().min(1).max(600).default(20),
     EAVE_KEEP_TRIAL_PAGES: days(0),
     EAVE_KEEP_TRIALS: days(0),
+    EAVE_KEEP_HARVESTS: days(0),
     EAVE_KEEP_IMPORTS: days(30),
     EAVE_KEEP_LOGS: z.coerce.number().int().min(1).max(365).default(14)
   })
@@ -74,6 +75,7 @@ const environmentSchema = z
     keep: {
       trialPages: set.EAVE_KEEP_TRIAL_PAGES,
       trials: set.EAVE_KEEP_TRIALS,
+      harvests: set.EAVE_KEEP_HARVESTS,
       imports: set.EAVE_KEEP_IMPORTS,
       logs: set.EAVE_KEEP_LOGS
     }

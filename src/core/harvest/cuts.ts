@@ -9,6 +9,8 @@ const searchesOf = ({ parts }: Cut, most: number): number =>
 
 /** A cut that may lose somebody weighs as so many searches more, and each row that it should lose as so many. */
 const loss = { any: 3, row: 0.05 };
+/** Rows whose texts are read at most. */
+const mostRead = 300;
 /** What a person understands at a glance goes before what only a machine would ask. */
 const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5 };
 
@@ -21,7 +23,10 @@ const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5 };
  */
 export function cutsOf(search: Search, needs: CutNeeds): Cut[] {
   const { count, most } = needs;
-  const text = [cutByAlternatives(search, needs), cutByWord(search, needs)].filter((cut) => cut !== null);
+  // Words of a few hundred rows tell as much as those of all.
+  const step = Math.ceil(needs.seen.length / mostRead);
+  const some = step > 1 ? { ...needs, seen: needs.seen.filter((_, i) => i % step === 0) } : needs;
+  const text = [cutByAlternatives(search, some), cutByWord(search, some)].filter((cut) => cut !== null);
   const cost = (cut: Cut) =>
     searchesOf(cut, most) + obscure[cut.by.kind] + (cut.lost ? loss.any + cut.lost.expected * loss.row : 0);
   const largest = (cut: Cut) => Math.max(...cut.parts.map(({ expected }) => expected));

@@ -14,8 +14,10 @@
     desk: HarvestPage;
     harvest: Answer<'readHarvest'>;
     facets: Answer<'harvestFacets'>;
+    /** The other harvests of the brief. */
+    others: Answer<'listHarvests'>;
   }
-  let { desk, harvest, facets }: Props = $props();
+  let { desk, harvest, facets, others }: Props = $props();
 
   const place = $derived(new Map(harvest.sources.map(({ sourceId, sourceName }, i) => [sourceId, { i, sourceName }])));
   const { filter } = $derived(desk);
@@ -64,6 +66,12 @@
       <option value="none">not judged</option>
       {#each Object.entries(verdicts) as [name, { word }] (name)}<option value={name}>{word}</option>{/each}
     </Pick>
+    {#if others.length}
+      <Pick label="Over another harvest" hideLabel value={filter.notIn} onpick={(notIn) => desk.change({ notIn })}>
+        <option value="">in others or not</option>
+        {#each others as one (one.id)}<option value={one.id}>not in {one.name}</option>{/each}
+      </Pick>
+    {/if}
     <Tick label="certain only" checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
     <span class="soft" role="status">{desk.of === null ? '' : `${count(desk.of)} people`}</span>
   </div>

@@ -87,7 +87,9 @@
       source.requests
     )} requests.
     {#if source.missing.high < 0.5}{#if source.state === 'done'}All of it came.{/if}
-    {:else if source.state === 'waiting'}{counted(whole(source.missing))} to come.
+    {:else if source.state === 'waiting'}{counted(whole(source.missing))} to come{source.restCost && source.spent
+        ? `, for ${counted(whole(source.restCost))} ${source.spent.unit}s`
+        : ''}.
     {:else}<b class="warn">{counted(whole(source.missing))} did not come.</b>{/if}
     {#each lost as one, i (i)}Whose {one.scope} is not told comes in no slice: about {count(one.expected)}.
     {/each}

@@ -11,6 +11,7 @@ export interface Filter {
   verdict: '' | Verdict | 'none';
   certain: boolean;
   words: string;
+  notIn: string;
 }
 export type Format = 'csv' | 'jsonl' | 'xlsx' | 'trec';
 
@@ -23,7 +24,7 @@ interface Data {
 const learnEvery = 10;
 const drawEvery = 10;
 
-const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '' };
+const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '', notIn: '' };
 
 /** The screen of a harvest: its people page by page by a filter, and judging down the list. */
 export class HarvestPage {
@@ -59,13 +60,14 @@ export class HarvestPage {
   }
 
   get #query() {
-    const { source, country, verdict, certain, words } = this.filter;
+    const { source, country, verdict, certain, words, notIn } = this.filter;
     return {
       ...(source && { source }),
       ...(country && { country }),
       ...(verdict && { verdict }),
       ...(certain && { certain: 'true' }),
-      ...(words.trim() && { words: words.trim() })
+      ...(words.trim() && { words: words.trim() }),
+      ...(notIn && { notIn })
     };
   }
 

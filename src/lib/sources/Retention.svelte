@@ -8,6 +8,7 @@
   const words: Record<Answer<'retention'>[number]['kind'], string> = {
     trialPages: 'Result pages of trials that are not the newest of their version and source',
     trials: 'Those trials with their samples; the verdicts stay',
+    harvests: 'Harvests that stand still or are done, with their people; the verdicts stay',
     imports: 'Records of imports that are over; their people stay'
   };
   const days = (number: number) => (number === 0 ? 'until deleted' : number === 1 ? 'a day' : `${count(number)} days`);

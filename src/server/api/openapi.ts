@@ -37,6 +37,7 @@ const shared: Record<string, z.ZodType> = {
   Found: foundSchema,
   CutBy: contract.cutsOfSlice.response.element.shape.by,
   Harvest: contract.readHarvest.response,
+  HarvestPerson: contract.listHarvestPeople.response.shape.people.element,
   HarvestBudget: contract.startHarvest.body.shape.budget,
   HandRow: contract.addEntry.body.shape.rows.unwrap().element,
   Import: readImport.response,

@@ -14,6 +14,8 @@ export interface PeopleFilter {
   verdict?: Verdict | 'none' | undefined;
   certain?: boolean | undefined;
   words?: string | undefined;
+  /** Only people of whom no record is in this other harvest. */
+  notIn?: string | undefined;
 }
 
 /** Where a page of the list goes on: behind this person. */
@@ -38,7 +40,7 @@ const onRecord = `coalesce(
   (SELECT jsonb_build_object('sourceId', r.source_id, 'personId', r.person_id, 'revision', 0)
    FROM harvest_rows r WHERE r.harvest_id = p.harvest_id AND r.number = p.number ORDER BY r.ordinal LIMIT 1))`;
 
-function conditions({ source, country, verdict, certain, words }: PeopleFilter) {
+function conditions({ source, country, verdict, certain, words, notIn }: PeopleFilter) {
   const where = ['p.harvest_id = $harvestId'];
   const bind: Record<string, unknown> = {};
   if (source) {
@@ -57,6 +59,11 @@ function conditions({ source, country, verdict, certain, words }: PeopleFilter) 
   if (words) {
     where.push(`concat_ws(' ', p.name, p.title, p.company, p.place) ILIKE $words`);
     bind.words = `%${words.replaceAll(/[\\%_]/g, '\\$&')}%`;
+  }
+  if (notIn) {
+    where.push(`NOT EXISTS (SELECT 1 FROM harvest_rows r JOIN harvest_rows o USING (source_id, person_id)
+      WHERE r.harvest_id = p.harvest_id AND r.number = p.number AND o.harvest_id = $notIn AND o.reading <> 'not met')`);
+    bind.notIn = notIn;
   }
   return { where: where.join(' AND '), bind };
 }

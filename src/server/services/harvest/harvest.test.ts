@@ -143,6 +143,9 @@ describe('a harvest', () => {
     expect(paused.sources[0]!.spent!.amount).toBeGreaterThanOrEqual(6);
     expect(paused.sources[0]!.spent!.amount).toBeLessThan(6 + 25 * 0.12);
     expect(paused.people).toBeGreaterThan(40);
+    const { missing, restCost } = paused.sources[0]!;
+    expect(restCost!.high).toBeCloseTo(missing.high * 0.12);
+    expect(missing.low).toBeGreaterThan(0);
     const more = await goOn(id, paid.id, { ...noLimit, records: 100 });
     expect(more.state).toBe('waiting');
     await until(isOver(id, paid.id));
@@ -246,6 +249,19 @@ describe('a harvest', () => {
     expect(rows[0]![0]).toBe('Name');
     const trec = Buffer.from(await writeHarvestFile(id, harvest, {}, 'trec')).toString();
     expect(trec.split('\n')[0]).toMatch(/^1 Q0 person-\d+ 1 0\.\d{6} harvest$/);
+    // What one string brings over another.
+    const { number: narrow } = await keepVersion(id, 'title:quality AND country:(Denmark OR Sweden OR Germany)');
+    const second = await startHarvest(id, {
+      name: 'Narrow',
+      from: [{ sourceId: 'harrow-guild', version: narrow }],
+      budget: noLimit
+    });
+    await until(isOver(id, second.id));
+    const inBoth = (await readHarvest(id, second.id)).people;
+    const over = await listHarvestPeople(id, harvest, { notIn: second.id }, null);
+    expect(over.of).toBe(first.of! - inBoth);
+    expect(over.people.some(({ title }) => /\bsales\b/i.test(title))).toBe(true);
+    expect((await listHarvestPeople(id, second.id, { notIn: harvest }, null)).of).toBe(0);
     await deleteHarvest(id, harvest);
     await expect(readHarvest(id, harvest)).rejects.toThrow('not there');
   }, 180_000);

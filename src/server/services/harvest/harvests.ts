@@ -145,6 +145,19 @@ export async function readHarvest(briefId: string, id: string) {
             .map(({ said }) => countInterval(said!, source.sheet.counting))
             .reduce((a, b) => ({ low: a.low + b.low, high: a.high + b.high }))
         : null;
+      const missing = missingRows(
+        mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost }) => ({
+          id: one,
+          parent,
+          state,
+          said: said ?? null,
+          expected: expected ?? null,
+          rows,
+          fresh,
+          lost: lost ?? null
+        })),
+        source.sheet.counting
+      );
       return [
         {
           sourceId: run.sourceId,
@@ -159,19 +172,11 @@ export async function readHarvest(briefId: string, id: string) {
           searches: wholes.length,
           reported,
           gathered: { rows: met + open + count(run.sourceId, 'not met'), certain: met, possible: met + open },
-          missing: missingRows(
-            mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost }) => ({
-              id: one,
-              parent,
-              state,
-              said: said ?? null,
-              expected: expected ?? null,
-              rows,
-              fresh,
-              lost: lost ?? null
-            })),
-            source.sheet.counting
-          ),
+          missing,
+          restCost: source.sheet.price && {
+            low: missing.low * source.sheet.price.perRecord,
+            high: missing.high * source.sheet.price.perRecord
+          },
           slices: mine.map((slice) => toldSlice(slice, source))
         }
       ];

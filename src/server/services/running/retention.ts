@@ -18,6 +18,10 @@ const rules = {
       AND id NOT IN (SELECT DISTINCT ON (version_id, source_id) id FROM trials WHERE state = 'done'
         ORDER BY version_id, source_id, created_at DESC)`
   },
+  harvests: {
+    table: 'harvests',
+    where: `state IN ('done', 'paused', 'failed') AND updated_at < now() - make_interval(days => $days)`
+  },
   imports: {
     table: 'imports',
     where: `state IN ('done', 'refused', 'stopped') AND updated_at < now() - make_interval(days => $days)`

@@ -162,7 +162,12 @@
       {/if}
     </div>
     <div class="people" class:open={desk.card}>
-      <HarvestPeople {desk} {harvest} facets={data.facets} />
+      <HarvestPeople
+        {desk}
+        {harvest}
+        facets={data.facets}
+        others={data.harvests.filter(({ id }) => id !== harvest.id)}
+      />
       {#if desk.card}
         {@const person = desk.shown.find(({ number }) => number === desk.at)}
         <HarvestCard
