@@ -11,23 +11,12 @@ const people = [
   { id: '3', name: 'Livia Morandi', jobs: [{ title: 'Purchasing Manager', company: 'Corte Verde' }], country: 'IT' }
 ];
 
+const nothingElse = { or: null, not: null, phrase: false, group: false, prefix: false };
 const sheet = {
   id: 'example',
   name: 'Example place',
   about: 'Three invented people.',
-  boxes: [
-    {
-      id: 'words',
-      label: 'Words',
-      searches: 'any',
-      and: 'AND',
-      or: null,
-      not: null,
-      phrase: false,
-      group: false,
-      prefix: false
-    }
-  ],
+  boxes: [{ id: 'words', label: 'Words', searches: 'any', and: 'AND', ...nothingElse }],
   facts: [{ scope: 'country', label: 'Country', include: true }],
   tells: ['title', 'company', 'country'],
   listsAll: true,

@@ -19,6 +19,12 @@ describe('a server killed again and again in the middle of work', () => {
     const texts = ['title:manager', 'title:(quality OR sales)', 'manager NOT intern'];
     for (const text of texts) await ask(address, 'POST', `/briefs/${brief.id}/versions`, { text });
 
+    const { body: harvest } = await ask<{ id: string }>(address, 'POST', `/briefs/${brief.id}/harvests`, {
+      name: 'Killed',
+      from: ['harrow-guild', 'quillbank', 'lanternfield'].map((sourceId) => ({ sourceId, version: 2 })),
+      budget: { requestsPerDay: null, records: null, spend: null }
+    });
+
     const verdicts = new Map<string, { verdict: string; revision: number }>();
     let draft = { text: '', revision: 1 };
     const trials: string[] = [];
@@ -95,8 +101,22 @@ describe('a server killed again and again in the middle of work', () => {
     over = true;
     await work;
 
-    const underWay = `SELECT 1 FROM trials WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM imports WHERE state IN ('waiting', 'running')`;
+    const underWay = `SELECT 1 FROM trials WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM imports WHERE state IN ('waiting', 'running')
+      UNION ALL SELECT 1 FROM harvests WHERE state IN ('waiting', 'running')`;
     await until(async () => !(await query(databaseUrl, underWay)).length, 90_000, 'all work comes to its end');
+    // Of the harvest every page was kept once, with how far its slice is.
+    expect(await query(databaseUrl, `SELECT state FROM harvests WHERE id = $1`, [harvest.id])).toEqual([
+      { state: 'done' }
+    ]);
+    const slices = await query<{ rows: number; kept: number; fresh: number; new: number }>(
+      databaseUrl,
+      `SELECT rows, fresh, (SELECT count(*)::int FROM harvest_rows r WHERE r.harvest_id = s.harvest_id AND s.id = ANY (r.slices)) AS kept,
+         (SELECT count(*)::int FROM harvest_rows r WHERE r.harvest_id = s.harvest_id AND r.slices[1] = s.id) AS new
+       FROM harvest_slices s WHERE harvest_id = $1`,
+      [harvest.id]
+    );
+    expect(slices.length).toBeGreaterThan(2);
+    for (const slice of slices) expect([slice.kept, slice.new]).toEqual([slice.rows, slice.fresh]);
     const kept = await query<{ person_id: string; verdict: string; revision: number }>(
       databaseUrl,
       'SELECT person_id, verdict, revision FROM verdicts'
