@@ -26,13 +26,30 @@ const box = (id: string) =>
     })
   );
 
+/** As places offer sizes; some leave gaps, some overlap. */
+const buckets = fc.constantFrom(
+  undefined,
+  undefined,
+  [
+    { label: 'up to 1', low: null, high: 1 },
+    { label: '2–3', low: 2, high: 3 },
+    { label: '4+', low: 4, high: null }
+  ],
+  [
+    { label: '0–2', low: 0, high: 2 },
+    { label: '2–5', low: 2, high: 5 }
+  ],
+  [{ label: '3+', low: 3, high: null }]
+);
+
 const fact = fc.record({
   scope: fc.constantFrom('country', 'place', 'headcount', 'tenure', 'title', 'company'),
   include: fc.boolean(),
   exclude: fc.boolean(),
   range: fc.boolean(),
   values: fc.constantFrom(null, null, ['Denmark', 'quality']),
-  most: sometimes(fc.integer({ min: 1, max: 3 }))
+  most: sometimes(fc.integer({ min: 1, max: 3 })),
+  buckets
 });
 
 /** Sheets of every make: any way of writing, binding and matching, facts known or not, limits tight or none. */

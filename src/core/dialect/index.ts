@@ -1,5 +1,6 @@
 /** What sources can be asked, and strings as each is asked them. The room's own face, for other layers. */
 export * from './box-text';
+export * from './buckets';
 export * from './count';
 export * from './faults-schema';
 export * from './older-sheet';

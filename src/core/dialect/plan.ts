@@ -2,9 +2,10 @@ import { countryCode } from '../people/countries';
 import { wordingOf } from '../semantics/implies';
 import { keyOf } from '../language/key';
 import { isTerm, join, type And, type Or, type Query, type Term } from '../language/query';
-import { isTextScope, type Scope } from '../language/scopes';
+import { isNumberFact, isTextScope, type Scope } from '../language/scopes';
 import { fold, keysOf } from '../language/tokens';
 import { isPlain, joiner, writeBox } from './box-text';
+import { coverRange, type Bucket } from './buckets';
 import type { Draft } from './search';
 import { wordsOnly, type Box, type Fact, type Sheet } from './sheet';
 import { own } from './own';
@@ -73,8 +74,11 @@ function planAny(query: Or, sheet: Sheet, broad: boolean): Plan | null {
 function planTerm(term: Term, sheet: Sheet, broad: boolean): Plan | null {
   const { scope } = term;
   const fact = sheet.facts.find((other) => other.scope === scope);
-  if (term.kind === 'range')
-    return fact?.range ? one({ range: { [scope]: { low: term.low, high: term.high } } }, true) : null;
+  if (term.kind === 'range') {
+    if (fact?.range) return one({ range: { [scope]: { low: term.low, high: term.high } } }, true);
+    const cover = fact?.buckets && isNumberFact(scope) ? coverRange(term, fact.buckets) : null;
+    return cover && one({ include: { [scope]: cover.chosen.map((bucket) => asTerm(bucket, scope)) } }, cover.exact);
+  }
   const own =
     broad && scope !== 'any' ? undefined : sheet.boxes.find((box) => isTextScope(scope) && box.searches === scope);
   const said = own && inBox(term, own, sheet);
@@ -85,6 +89,9 @@ function planTerm(term: Term, sheet: Sheet, broad: boolean): Plan | null {
   const instead = any && any !== own ? inBox(term, any, sheet) : null;
   return instead && one({ boxes: { [any!.id]: instead.query } }, false);
 }
+
+/** A named range of a source as a term. */
+const asTerm = ({ low, high }: Bucket, scope: Scope): Term => ({ kind: 'range', scope, low, high });
 
 function planExclusion(term: Term, sheet: Sheet): Plan | null {
   if (term.kind === 'range') return null;

@@ -1,10 +1,10 @@
 import { quoted } from '../language/print';
 import { isTerm, join, type Query, type Term } from '../language/query';
 import { isTextScope, type Scope } from '../language/scopes';
-import { keysOf } from '../language/tokens';
+import { fold, keysOf } from '../language/tokens';
 import { lexBox, readBox, writeBox } from './box-text';
 import type { Search } from './search-schema';
-import type { Box, LimitKind, Sheet } from './sheet';
+import type { Box, Fact, LimitKind, Sheet } from './sheet';
 import { own } from './own';
 
 /** A search before it is written: a query for each box, whose terms all have the box's scope, and the facts. */
@@ -23,9 +23,9 @@ export function writeSearch(draft: Draft, sheet: Sheet): Search {
     const text = query && writeBox(query, box);
     if (text) boxes[box.id] = text;
   }
-  const facts = sheet.facts.flatMap(({ scope }) => {
-    const include = draft.include[scope]?.map(writeValue);
-    const exclude = draft.exclude[scope]?.map(writeValue);
+  const facts = sheet.facts.flatMap(({ scope, buckets }) => {
+    const include = draft.include[scope]?.map((term) => writeValue(term, buckets));
+    const exclude = draft.exclude[scope]?.map((term) => writeValue(term, buckets));
     const range = draft.range[scope];
     if (!include && !exclude && !range) return [];
     return [{ scope, ...(include && { include }), ...(exclude && { exclude }), ...(range && { range }) }];
@@ -42,10 +42,11 @@ export function readSearch(search: Search, sheet: Sheet): Query | null {
     if (query) parts.push(query);
   }
   for (const { scope, include, exclude, range } of search.facts) {
+    const buckets = sheet.facts.find((fact) => fact.scope === scope)?.buckets;
     const anyOf = (texts: readonly string[]) =>
       join(
         'or',
-        texts.map((text) => readValue(text, scope))
+        texts.map((text) => readValue(text, scope, buckets))
       );
     if (include?.length) parts.push(anyOf(include));
     if (exclude?.length) parts.push({ kind: 'not', part: anyOf(exclude) });
@@ -55,15 +56,18 @@ export function readSearch(search: Search, sheet: Sheet): Query | null {
 }
 
 /** A fact's value as it is chosen or typed; titles and firms are phrases there, elsewhere a phrase keeps its quotes. */
-function writeValue(term: Term): string {
-  if (term.kind === 'range') return '';
+function writeValue(term: Term, buckets: Fact['buckets']): string {
+  if (term.kind === 'range')
+    return buckets?.find(({ low, high }) => low === term.low && high === term.high)?.label ?? '';
   if (isTextScope(term.scope)) return term.text;
   if (term.kind === 'word') return term.text + (term.prefix ? '*' : '');
   // Several words are a phrase with or without quotes; one in quotes is not to be stemmed.
   return keysOf(term.text).length > 1 ? term.text.replaceAll(/["*\s]+/g, ' ').trim() : quoted(term.text);
 }
 
-function readValue(text: string, scope: Scope): Query {
+function readValue(text: string, scope: Scope, buckets: Fact['buckets']): Query {
+  const bucket = buckets?.find(({ label }) => fold(label).trim() === fold(text).trim());
+  if (bucket) return { kind: 'range', scope, low: bucket.low, high: bucket.high };
   if (isTextScope(scope)) return { kind: 'phrase', scope, text };
   const prefix = text.endsWith('*');
   if (text.startsWith('"')) return { kind: 'phrase', scope, text: text.slice(1, -1) };

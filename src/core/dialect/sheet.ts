@@ -45,6 +45,8 @@ export const boxSchema = z.object({
     .describe('What Eave writes before every search, such as a site to stay on')
 });
 
+const unique = (names: readonly string[]) => new Set(names).size === names.length;
+
 export const factSchema = z.object({
   scope: z.enum(scopes),
   label: label.optional(),
@@ -57,10 +59,27 @@ export const factSchema = z.object({
     .nullable()
     .default(null)
     .describe('The values to choose from; null where any can be typed'),
-  most: count.nullable().default(null).describe('Most values in one search')
+  most: count.nullable().default(null).describe('Most values in one search'),
+  buckets: z
+    .array(
+      z.object({
+        label: z
+          .string()
+          .trim()
+          .min(1)
+          .max(100)
+          .regex(/^[^;\n]*$/, 'no semicolon and no line break'),
+        low: z.number().nullable(),
+        high: z.number().nullable()
+      })
+    )
+    .min(1)
+    .max(100)
+    .refine((buckets) => unique(buckets.map(({ label }) => label)), 'every range needs a name of its own')
+    .nullable()
+    .optional()
+    .describe('Named ranges of a number to choose from, as 11–50, where no bounds can be typed')
 });
-
-const unique = (names: readonly string[]) => new Set(names).size === names.length;
 
 /** What a source can be asked, how it matches, counts and where it ends: all that Eave knows of it, as data. */
 export const sheetSchema = z.object({

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fact } from '$core/dialect';
+  import { bucketsFrom, type Fact } from '$core/dialect';
   import { isNumberFact } from '$core/language';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -11,6 +11,7 @@
     onremove: () => void;
   }
   let { fact, onchange, onremove }: Props = $props();
+  let unread = $state('');
 </script>
 
 <div class="fact">
@@ -25,6 +26,22 @@
   />
   {#if isNumberFact(fact.scope)}
     <Tick label="from – to" checked={fact.range} ontick={(on) => onchange({ range: on })} />
+    {#if !fact.range}
+      <Field
+        label="named ranges"
+        inline
+        value={fact.buckets?.map(({ label }) => label).join('; ') ?? ''}
+        placeholder="none; or 1–10; 11–50; 51+"
+        invalid={unread !== ''}
+        invalidText="“{unread}” tells no numbers. Write it as in 11–50 or 501+."
+        onchange={(e) => {
+          const read = bucketsFrom(e.currentTarget.value);
+          unread = 'unread' in read ? read.unread : '';
+          if ('buckets' in read)
+            onchange({ include: read.buckets.length > 0, buckets: read.buckets.length ? read.buckets : null });
+        }}
+      />
+    {/if}
   {:else}
     <Tick label="include" checked={fact.include} ontick={(on) => onchange({ include: on })} />
     <Tick label="exclude" checked={fact.exclude} ontick={(on) => onchange({ exclude: on })} />
