@@ -52,6 +52,7 @@ export const paths = {
   resumeTrial: ['POST', '/api/briefs/{id}/trials/{trial}/resume'],
   drawAtOnce: ['POST', '/api/briefs/{id}/draws'],
   judgeByRule: ['POST', '/api/briefs/{id}/trials/{trial}/rule-verdicts'],
+  takeBackRules: ['DELETE', '/api/briefs/{id}/trials/{trial}/rule-verdicts'],
   drawMore: ['POST', '/api/briefs/{id}/trials/{trial}/sample'],
   recordByHand: ['POST', '/api/briefs/{id}/hand-results'],
   readDiary: ['GET', '/api/briefs/{id}/versions/{number}/diaries/{source}'],

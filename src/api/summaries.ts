@@ -51,6 +51,7 @@ export const summaries: Record<OperationName, string> = {
   resumeTrial: 'Let a stopped or failed trial go on',
   drawAtOnce: 'Draw more people of several results; all or nothing',
   judgeByRule: 'Judge those of the sample whom facts alone make a miss and nobody judged; told are the verdicts given',
+  takeBackRules: 'Take back all that a rule has said of a sample; what people said stays',
   drawMore: 'Draw more people of a result',
   recordByHand:
     'Write what came back from a place run by hand into the diary, one answer for each search; gives the trial that follows from it',

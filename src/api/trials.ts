@@ -144,6 +144,10 @@ export const trials = {
     params: trialParams,
     response: z.array(toldVerdict.extend({ sourceId, personId: z.string() }))
   }),
+  takeBackRules: operation(paths.takeBackRules, {
+    params: trialParams,
+    response: z.object({ taken: z.array(z.string()) })
+  }),
   drawAtOnce: operation(paths.drawAtOnce, {
     params: brief,
     body: z.object({

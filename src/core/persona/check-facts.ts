@@ -25,8 +25,15 @@ export interface FactCheck {
 /** Holds a person against a persona, fact by fact. What the source does not know is unknown, never not met. */
 export function checkFacts(persona: Persona, wordSets: readonly WordSet[], person: Person): FactCheck[] {
   const checks: FactCheck[] = [];
-  const add = (fact: FactCheck['fact'], has: string | undefined, met: (has: string) => boolean) =>
-    checks.push({ fact, outcome: has ? (met(has) ? 'met' : 'not met') : 'unknown', has: has || 'not known' });
+  /** `met` says nothing of what it cannot read: a spelling that nobody knows is no other fact. */
+  const add = (fact: FactCheck['fact'], has: string | undefined, met: (has: string) => boolean | undefined) => {
+    const said = has ? met(has) : undefined;
+    checks.push({
+      fact,
+      outcome: said === undefined ? 'unknown' : said ? 'met' : 'not met',
+      has: has || 'not known'
+    });
+  };
   const titles = person.jobs?.filter((job) => !job.to).map((job) => job.title) ?? [];
   const wordings = wordSets.flatMap((set) => set.wordings.filter((one) => one.inUse).map((one) => one.text));
   if (wordings.length)
@@ -60,14 +67,14 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
     const name = industry && (industryName(industry) ? `${industry} ${industryName(industry)}` : industry);
     add('Industry', name, () => {
       const code = industryCode(industry!);
-      return (!wanted.size || wanted.has(code)) && !unwanted.has(code);
+      return code === undefined ? undefined : (!wanted.size || wanted.has(code)) && !unwanted.has(code);
     });
   }
   if (persona.countries.length || persona.notCountries.length) {
     const [wanted, unwanted] = [persona.countries, persona.notCountries].map((list) => new Set(list.map(countryCode)));
     add('Country', person.country && countryName(person.country), () => {
       const code = countryCode(person.country!);
-      return (!wanted!.size || wanted!.has(code)) && !unwanted!.has(code);
+      return code === undefined ? undefined : (!wanted!.size || wanted!.has(code)) && !unwanted!.has(code);
     });
   }
   if (persona.notFirms.length) {

@@ -27,6 +27,15 @@ describe('what facts alone decide', () => {
     expect(rule({ country: 'DK' }, 'Polderkoel')).toBe('firm: Polderkoel');
     expect(rule({ headcount: 12, country: 'SE' })).toBe('firm size: 12; country: Sweden');
   });
+  it('is nothing where a country or an industry is written as nobody knows it: a spelling is no other fact', () => {
+    const { outcome } = checkFacts(persona, [], person({ country: 'Danmarkk' })).find(
+      ({ fact }) => fact === 'Country'
+    )!;
+    expect(outcome).toBe('unknown');
+    expect(rule({ country: 'Danmarkk', industry: 'Softwarre' })).toBeNull();
+    expect(rule({ country: 'danmark' })).toBeNull();
+    expect(rule({ country: 'Sverige' })).toBe('country: Sverige');
+  });
   it('is nothing where facts are met or unknown, and never a title or a word', () => {
     expect(rule({ headcount: 100, country: 'DK', industry: '46' })).toBeNull();
     expect(rule({})).toBeNull();

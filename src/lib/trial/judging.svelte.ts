@@ -143,6 +143,18 @@ export class Judging {
     this.#judged();
   }
 
+  /** How many of the sample a rule has judged, whom nobody has judged since. */
+  readonly byRule = $derived.by(() => this.trial?.sample.filter(({ verdict }) => verdict?.by === 'rule').length ?? 0);
+
+  /** Takes back at once all that a rule has said of the sample. */
+  async takeBackRules(): Promise<void> {
+    const { brief, trial } = this.#loaded();
+    if (!trial) return;
+    const { taken } = await call('takeBackRules', { params: { id: brief.id, trial: trial.id } });
+    for (const personId of taken) this.kept.note(this.#keyOf(personId), null);
+    this.#judged();
+  }
+
   /** Gives every record of a person the same verdict. */
   async settle({ person, verdict: said }: Drawn, verdict: Verdict): Promise<void> {
     const { brief, trial } = this.#loaded();

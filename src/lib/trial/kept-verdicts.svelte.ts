@@ -81,7 +81,7 @@ export class KeptVerdicts {
   }
 
   /** Notes a verdict that the server gave otherwise than by a wish. */
-  note(personId: string, verdict: KeptVerdict): void {
+  note(personId: string, verdict: KeptVerdict | null): void {
     this.kept.set(personId, verdict);
   }
 

@@ -5,7 +5,7 @@ import { useFreshDatabase } from '../testing/fresh-database';
 import { addKnown, createBrief, readDocument, writeDocument } from './briefs/briefs';
 import { openSources } from './sources/sources';
 import { keepVersion, listVersions, takeChanges } from './strings/versions';
-import { judgeByRule } from './trials/rule-verdicts';
+import { judgeByRule, takeBackRules } from './trials/rule-verdicts';
 import { drawAtOnce, listTrials, readTrial, runAtSources, runTrial } from './trials/trials';
 import { giveVerdict, judgeMany } from './trials/verdicts';
 
@@ -76,6 +76,23 @@ describe('flows that change several things', () => {
     expect(given.map(({ personId }) => personId).sort()).toEqual(rest.sort());
     expect(given.every(({ verdict, by, reason }) => verdict === 'miss' && by === 'rule' && reason !== '')).toBe(true);
     expect(await judgeByRule(id, trial.id)).toEqual([]);
+    // Undone in one step; what a person has said stays, and it can be done again.
+    const [ruled] = given;
+    await giveVerdict(id, {
+      sourceId: ruled!.sourceId,
+      personId: ruled!.personId,
+      verdict: 'fit',
+      reason: '',
+      revision: 1
+    });
+    const { taken } = await takeBackRules(id, trial.id);
+    expect(taken.sort()).toEqual(
+      given
+        .slice(1)
+        .map(({ personId }) => personId)
+        .sort()
+    );
+    expect(await judgeByRule(id, trial.id)).toHaveLength(given.length - 1);
     await expect(judgeByRule(id, nobody)).rejects.toMatchObject({ status: 404 });
   });
 

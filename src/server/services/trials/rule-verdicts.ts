@@ -1,7 +1,8 @@
+import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import { askPeople } from '../../workers/people';
 import { contextOf } from '../briefs/brief-context';
-import { readDocument } from '../briefs/briefs';
+import { findBrief, readDocument } from '../briefs/briefs';
 import { findTrial } from './trials';
 import { judgeMany, verdictsOn } from './verdicts';
 
@@ -30,4 +31,16 @@ export async function judgeByRule(briefId: string, trialId: string) {
   if (!given.length) return [];
   const told = await judgeMany(briefId, given);
   return given.map(({ personId }, i) => ({ sourceId, personId, ...told[i]! }));
+}
+
+/** Takes back all that a rule has said of a trial's sample, in one step; what people said stays. Gives whom it was said of. */
+export async function takeBackRules(briefId: string, trialId: string): Promise<{ taken: string[] }> {
+  const [{ trial }, { personaId }] = await Promise.all([findTrial(briefId, trialId), findBrief(briefId)]);
+  const [rows] = await database().query(
+    `DELETE FROM verdicts v USING trial_people t
+     WHERE t.trial_id = $trialId AND v.persona_id = $personaId AND v.source_id = $sourceId AND v.person_id = t.person_id AND v.by = 'rule'
+     RETURNING v.person_id AS id`,
+    { bind: { trialId, personaId, sourceId: trial.sourceId } }
+  );
+  return { taken: (rows as { id: string }[]).map(({ id }) => id) };
 }

@@ -141,6 +141,9 @@
         onclick={() => desk.doing(() => judging.judgeByRule())}>Pre-judge {judging.ruled} by rule</Act
       >
     {/if}
+    {#if judging.byRule && !data.as}
+      <Act onclick={() => desk.doing(() => judging.takeBackRules())}>Take back {judging.byRule} by rule</Act>
+    {/if}
     <CertainOnly briefId={data.brief.id} onrefused={(problem) => (desk.refused = problem)} />
     {#if source?.kind === 'by-hand'}
       <Act onclick={() => goto(briefPath(data.brief.id, 'by-hand', { version: trial.version, source: trial.sourceId }))}
