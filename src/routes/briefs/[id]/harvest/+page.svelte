@@ -43,8 +43,15 @@
     next: () => desk.next()
   });
   onMount(() => {
-    const again = () => void reload('eave:harvests');
-    return watchBrief(data.brief.id, {
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    // It comes further many times a second; nobody reads so fast.
+    const again = () => {
+      soon ??= setTimeout(() => {
+        soon = undefined;
+        void reload('eave:harvests');
+      }, 600);
+    };
+    const stop = watchBrief(data.brief.id, {
       changed: again,
       gathered: again,
       // It may have come further before anybody listened.
@@ -52,6 +59,10 @@
         if (underWay) again();
       }
     });
+    return () => {
+      clearTimeout(soon);
+      stop();
+    };
   });
 
   let raising = $state(false);
