@@ -81,7 +81,6 @@ const panel = (name, region) =>
   });
 await panel('proposals', 'Proposals');
 await panel('narrowing', 'Narrowing');
-await panel('meanings', 'Meanings of words in this string');
 await picture('library', '/library?set=never-interns');
 await picture('sheet', '/sources/lanternfield');
 await picture('trial', `${at}/trial?trial=${judged.id}&at=12`);

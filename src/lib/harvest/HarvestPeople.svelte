@@ -88,7 +88,7 @@
         <span class="likely">
           {#if person.score === null}<i class="soft">–</i>{:else}
             <span class="bar"><i style:width="{person.score * 100}%"></i></span><small
-              >{person.score > 0.99 ? 'over 99 %' : percent(person.score)}</small
+              >{person.score > 0.99 ? '> 99 %' : percent(person.score)}</small
             >
           {/if}
         </span>
