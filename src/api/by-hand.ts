@@ -19,10 +19,8 @@ const entry = seen.extend({
   id: z.uuid(),
   search: z.int(),
   seenAt: z.iso.datetime(),
-  count: z
-    .object({ said: count, interval: z.object({ low: count, high: count }), open: z.boolean() })
-    .nullable()
-    .describe('`open`: so many or more'),
+  /** `open`: so many or more */
+  count: z.object({ said: count, interval: z.object({ low: count, high: count }), open: z.boolean() }).nullable(),
   /** Of its rows, those that an earlier entry had */
   known: z.int(),
   takenBack: z.boolean(),

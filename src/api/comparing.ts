@@ -63,10 +63,8 @@ export const comparing = {
               /** Not decided against the highest precision */
               is: z.literal('open'),
               against: z.int(),
-              decide: z
-                .object({ here: z.int(), there: z.int() })
-                .nullable()
-                .describe('Verdicts more on each that would decide; null where all would not')
+              /** Verdicts more on each that would decide; null where all would not */
+              decide: z.object({ here: z.int(), there: z.int() }).nullable()
             })
           ])
         })
@@ -86,9 +84,10 @@ export const comparing = {
               misses: z.int()
             })
           ),
-          population: z
-            .array(z.object({ first: sourceId, second: sourceId, judgedFits: z.int(), both: z.int(), fits: middled }))
-            .describe('How many fits there are, by Chapman’s estimate over each pair of sources')
+          /** How many fits there are, by Chapman’s estimate over each pair of sources */
+          population: z.array(
+            z.object({ first: sourceId, second: sourceId, judgedFits: z.int(), both: z.int(), fits: middled })
+          )
         })
       )
     })
@@ -99,13 +98,8 @@ export const comparing = {
       version: z.coerce.number().int().min(1).max(largest),
       source: sourceId,
       kind: z.enum(behindKinds),
-      skip: z.coerce
-        .number()
-        .int()
-        .min(0)
-        .max(largest)
-        .default(0)
-        .describe('People passed over: 1,000 are told at once'),
+      /** People passed over: 1,000 are told at once */
+      skip: z.coerce.number().int().min(0).max(largest).default(0),
       certain
     }),
     response: z.object({ count: z.int(), people: side.shape.sample })

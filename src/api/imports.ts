@@ -34,10 +34,8 @@ export const imports = {
       name: z.string().trim().min(1, 'A source needs a name.').max(100),
       mapping: columnMappingSchema,
       skipBadRows: z.boolean().default(false),
-      badCells: z
-        .enum(['empty', 'skip'])
-        .default('empty')
-        .describe('A cell that is not what its column holds is left empty, or its row is left out'),
+      /** A cell that is not what its column holds is left empty, or its row is left out */
+      badCells: z.enum(['empty', 'skip']).default('empty'),
       /** An imported file whose people these take the place of, by key */
       into: sourceId.nullable().default(null)
     }),

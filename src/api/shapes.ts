@@ -66,17 +66,16 @@ export const sides = z.object({
   goes: side,
   comes: side,
   stays: side,
-  test: z
-    .object({
-      /** Judged people whom only the first finds rightly, or leaves rightly */
-      before: z.int(),
-      /** The same of the second */
-      after: z.int(),
-      gone: judgedCount,
-      come: judgedCount,
-      p: z.number()
-    })
-    .describe('McNemar’s exact test on the people in whom they differ')
+  /** McNemar’s exact test on the people in whom they differ */
+  test: z.object({
+    /** Judged people whom only the first finds rightly, or leaves rightly */
+    before: z.int(),
+    /** The same of the second */
+    after: z.int(),
+    gone: judgedCount,
+    come: judgedCount,
+    p: z.number()
+  })
 });
 
 /** Of query strings: only those who are certain. */

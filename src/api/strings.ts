@@ -58,9 +58,8 @@ const partWorth = z.object({
   excludes: z.boolean(),
   /** Estimated result of the part alone; null where it cannot be asked there */
   alone: estimateSchema.nullable(),
-  without: estimateSchema
-    .nullable()
-    .describe('Estimated result of the string without it; null where that cannot be asked'),
+  /** Estimated result of the string without it; null where that cannot be asked */
+  without: estimateSchema.nullable(),
   /** Judged people who come, or of an exclusion go, by this part alone */
   only: judgedCount,
   /** Judged people who answer this part */

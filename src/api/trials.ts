@@ -48,9 +48,8 @@ const trial = z.object({
 
 const personVerdict = z.object({
   verdict,
-  records: z
-    .array(toldVerdict.extend({ sourceId, personId: z.string() }))
-    .describe('What was said of each record, newest first'),
+  /** What was said of each record, newest first */
+  records: z.array(toldVerdict.extend({ sourceId, personId: z.string() })),
   /** Its records were judged differently: the newest counts */
   conflict: z.boolean()
 });
@@ -81,9 +80,8 @@ const trialDetail = trial.extend({
     rowsExpected: z.int().nullable()
   }),
   spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
-  events: z
-    .array(z.object({ at: z.iso.datetime(), search: z.int(), page: z.int(), what: z.string() }))
-    .describe('What went wrong on the way, and what was done about it'),
+  /** What went wrong on the way, and what was done about it */
+  events: z.array(z.object({ at: z.iso.datetime(), search: z.int(), page: z.int(), what: z.string() })),
   shownCap: z.int().nullable(),
   text: z.string(),
   sets: versionSets,

@@ -63,7 +63,7 @@ describe('the law of slices', () => {
             check(whole, 0);
           }
         }),
-        { numRuns: 3000 }
+        { numRuns: 2500 }
       );
       expect(cuts).toBeGreaterThan(500);
       expect(deep).toBeGreaterThan(200);
