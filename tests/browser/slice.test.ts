@@ -199,7 +199,7 @@ describe('the whole job on a file of one’s own', () => {
     expectError(/422/);
     // Awkward files get a sentence, and nothing of them stays.
     await give('empty.csv', '');
-    await desk.getByText('empty.csv is empty. Choose a CSV or JSON Lines file with people in it.').waitFor();
+    await desk.getByText('empty.csv is empty. Choose a CSV, XLSX or JSON Lines file with people in it.').waitFor();
     await give('photo.csv', Buffer.from([0x89, 0x50, 0, 1, 2]));
     await desk.getByText(/not a text file/).waitFor();
     await give('bad.csv', `Name,Title,Company,Country,Employees\n${rows.join('\n')}\n  ,QA,Firm,Norway,10\n`);
