@@ -1,24 +1,20 @@
 import { existsSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { resolve } from 'node:path';
 import { ensureBuild } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
-import { ensureDependencies } from './lib/dependencies.mjs';
 import { withPostgres } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
 import { say, stopWith } from './lib/say.mjs';
 import { freshDatabases } from './lib/test-databases.mjs';
+import { readyForTypeScript } from './lib/typescript.mjs';
 
 // npm run bench              counting, comparing, strings and pages
 // npm run bench -- harvest   planning slices, and lists of 100,000 people
 // npm run bench -- pages     from asking for a page until it can be used
 // npm run bench -- load      many people at once
 // npm run bench -- load REF  the same, side by side with a release of before (a commit or a tag)
-process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
 const [what, before] = process.argv.slice(2);
-await ensureDependencies();
-// Path aliases come from what SvelteKit writes.
-if (!existsSync('.svelte-kit/tsconfig.json')) await run('npx', ['svelte-kit', 'sync'], { quiet: true });
+await readyForTypeScript();
 
 /** A release of before, checked out and built beside this one. */
 async function built(ref) {

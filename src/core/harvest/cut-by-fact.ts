@@ -84,7 +84,7 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
   const limit = fact.most ?? Infinity;
   const part = (values: readonly string[], expected: number): CutPart => ({
     search: withFact(search, scope, { include: [...values] }),
-    what: values.map((value) => value).join(' or '),
+    what: values.join(' or '),
     expected,
     rest: false
   });

@@ -31,10 +31,12 @@
     stuck: 'longer than is shown, and not to be cut further',
     'left out': 'left out'
   };
-  const depth = (slice: Slice): number => {
-    const parent = source.slices.find(({ id }) => id === slice.parent);
-    return parent ? 1 + depth(parent) : 0;
-  };
+  /** How many cuts a slice comes from; those it was cut out of stand before it. */
+  const depths = $derived.by(() => {
+    const known = new Map<string, number>();
+    for (const { id, parent } of source.slices) known.set(id, parent === null ? 0 : known.get(parent)! + 1);
+    return known;
+  });
   const lost = $derived(source.slices.flatMap(({ lost: one }) => (one && one.expected >= 0.5 ? [one] : [])));
 
   let cuts: Awaited<ReturnType<typeof call<'cutsOfSlice'>>> = $state.raw([]);
@@ -109,7 +111,7 @@
           {#each source.slices as slice (slice.id)}
             <TableRow>
               <TableCell
-                ><span style:padding-left="{depth(slice) * 14}px"
+                ><span style:padding-left="{depths.get(slice.id)! * 14}px"
                   >{slice.what}{slice.cutBy
                     ? ` · cut by ${slice.cutBy.kind === 'word' ? `“${slice.cutBy.word}”` : slice.cutBy.kind === 'alternatives' ? 'alternatives' : slice.cutBy.scope}`
                     : ''}</span

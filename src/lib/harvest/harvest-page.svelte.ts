@@ -124,15 +124,11 @@ export class HarvestPage {
   );
 
   #name = ({ on }: ListedPerson) => JSON.stringify([on.sourceId, on.personId]);
-  verdictOn(person: ListedPerson): Verdict | null {
-    const loaded = person.verdict && {
-      verdict: person.verdict,
-      reason: '',
-      by: 'person' as const,
-      revision: person.on.revision
-    };
-    return this.kept.of(this.#name(person), loaded)?.verdict ?? null;
-  }
+  /** What the list was loaded with of the verdict on a person. */
+  #loaded = ({ verdict, on }: ListedPerson) =>
+    verdict && { verdict, reason: '', by: 'person' as const, revision: on.revision };
+  verdictOn = (person: ListedPerson): Verdict | null =>
+    this.kept.of(this.#name(person), this.#loaded(person))?.verdict ?? null;
 
   open = (number: number) =>
     this.#attempt(async () => {
@@ -153,16 +149,10 @@ export class HarvestPage {
   give(verdict: Verdict): void {
     const person = this.shown.find(({ number }) => number === this.at);
     if (!person) return;
-    const loaded = person.verdict && {
-      verdict: person.verdict,
-      reason: '',
-      by: 'person' as const,
-      revision: person.on.revision
-    };
     this.#given++;
     const learnNow = this.#given % learnEvery === 0;
     void this.kept
-      .give(this.#name(person), loaded, { verdict, reason: '' })
+      .give(this.#name(person), this.#loaded(person), { verdict, reason: '' })
       .then(() => (learnNow ? this.learn() : null));
     void this.next();
   }

@@ -1,5 +1,5 @@
 import { DataTypes, type CreationOptional } from 'sequelize';
-import type { Cut, CutBy } from '$core/harvest';
+import type { Cut, CutBy, Learnt } from '$core/harvest';
 import type { Rendering, Search } from '$core/dialect';
 import { define, type Row } from './define';
 
@@ -20,8 +20,10 @@ export interface HarvestRow extends Row<HarvestRow> {
   events: CreationOptional<{ at: string; source: string; what: string }[]>;
   /** When it goes on by itself. */
   goesOnAt: CreationOptional<Date | null>;
-  /** How many rows it had when it was last worked out who is who; null before. */
-  linkedRows: CreationOptional<number | null>;
+  /** How many people it has, each once; 0 before it was worked out who is who. */
+  people: CreationOptional<number>;
+  /** What was learnt from verdicts about who fits; null while there are too few. */
+  learnt: CreationOptional<Omit<Learnt, 'likelihoodOf'> | null>;
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
 }
@@ -78,7 +80,8 @@ export const defineHarvests = () => ({
       budget: JSONB,
       events: { type: JSONB, defaultValue: [] },
       goesOnAt: DATE,
-      linkedRows: INTEGER
+      people: { type: INTEGER, defaultValue: 0 },
+      learnt: JSONB
     },
     'both'
   ),

@@ -46,6 +46,12 @@ export const handle = (name: string, work: (payload: unknown, stopping: AbortSig
         await work(payload, running?.stopping.signal ?? abortSignal ?? new AbortController().signal);
         log().info({ job: job.id, task: name, ms: Math.round(performance.now() - began) }, 'job done');
       } catch (error) {
+        if (error instanceof Later) {
+          log().info({ job: job.id, task: name, wait: error.wait }, 'job comes again');
+          // Under the key of one that is under way another is made, and this one ends.
+          await addJob(name, payload, job.key ?? job.id, job.priority, new Date(Date.now() + error.wait));
+          return;
+        }
         const level = error instanceof NotNow ? 'info' : 'warn';
         log()[level]({ job: job.id, task: name, attempt: job.attempts, err: error }, 'job not done');
         throw error;

@@ -1,7 +1,7 @@
 import { render, sheetSchema, type Search, type Sheet } from '$core/dialect';
 import { parse } from '$core/language';
-import { waitOf, type Connection } from './connector';
-import { askHttp, type HttpAnswer } from './http-request';
+import { sendTo, waitOf, wrongIn, type Connection } from './connector';
+import type { HttpAnswer } from './http-request';
 import { answerSchema, type ServiceAnswer } from './protocol';
 
 /** What was looked at, and what is wrong with it; null where nothing is. */
@@ -32,17 +32,7 @@ export async function* checkService(connection: Connection, sample?: string): As
     key = connection.key
   ): Promise<HttpAnswer> => {
     for (let times = 0; ; times++) {
-      const answer = await askHttp({
-        method,
-        url: new URL(connection.address + path),
-        headers: {
-          ...(key !== null && { authorization: `Bearer ${key}` }),
-          ...(body !== undefined && { 'content-type': 'application/json' })
-        },
-        ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-        allowPrivate: connection.allowPrivate,
-        time: connection.time
-      });
+      const answer = await sendTo({ ...connection, key }, method, path, body);
       if (answer.status !== 429 || times > 5) return answer;
       await new Promise((done) => setTimeout(done, waitOf(answer.headers['retry-after'])));
     }
@@ -60,10 +50,7 @@ export async function* checkService(connection: Connection, sample?: string): As
 
   const [sheetFound, sheet] = await check('GET /sheet gives a valid capability sheet', async (): Promise<Sheet> => {
     const read = sheetSchema.safeParse(json(await ask('GET', '/sheet')));
-    if (!read.success)
-      throw new Wrong(
-        read.error.issues.map(({ path, message }) => `${path.join('.') || 'the whole'}: ${message}`).join('; ')
-      );
+    if (!read.success) throw new Wrong(wrongIn(read.error).join('; '));
     return read.data;
   });
   yield sheetFound;
@@ -92,10 +79,7 @@ export async function* checkService(connection: Connection, sample?: string): As
   }
   const page = async (number: number, cursor: string | null): Promise<ServiceAnswer> => {
     const read = answerSchema.safeParse(json(await ask('POST', '/search', { search, page: number, cursor })));
-    if (!read.success)
-      throw new Wrong(
-        read.error.issues.map(({ path, message }) => `${path.join('.') || 'the whole'}: ${message}`).join('; ')
-      );
+    if (!read.success) throw new Wrong(wrongIn(read.error).join('; '));
     return read.data;
   };
   const rowsOf = (answer: ServiceAnswer): string[] =>

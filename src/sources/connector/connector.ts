@@ -50,25 +50,29 @@ export async function askPage(connection: Connection, ask: Ask, signal?: AbortSi
   };
 }
 
-async function askService(
+/** One request as the protocol has it, with its answer whatever that is; a text is sent as it is, anything else as JSON. */
+export const sendTo = (
   { address, key, allowPrivate, time }: Connection,
   method: 'GET' | 'POST',
   path: string,
-  body: unknown,
-  signal: AbortSignal | undefined
-): Promise<unknown> {
-  const answer = await askHttp({
+  body?: unknown,
+  signal?: AbortSignal
+): Promise<HttpAnswer> =>
+  askHttp({
     method,
     url: new URL(address + path),
     headers: {
       ...(key !== null && { authorization: `Bearer ${key}` }),
       ...(body !== undefined && { 'content-type': 'application/json' })
     },
-    ...(body !== undefined && { body: JSON.stringify(body) }),
+    ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     allowPrivate,
     time,
     ...(signal && { signal })
   });
+
+async function askService(...[connection, method, path, body, signal]: Parameters<typeof sendTo>): Promise<unknown> {
+  const answer = await sendTo(connection, method, path, body, signal);
   refuseStatus(answer, path);
   try {
     return JSON.parse(answer.text);
@@ -112,12 +116,15 @@ export function waitOf(header: string | undefined, now = Date.now()): number {
 function readAs<T extends z.ZodType>(schema: T, told: unknown, what: string): z.output<T> {
   const read = schema.safeParse(told);
   if (read.success) return read.data;
-  const [issue] = read.error.issues;
   throw new ServiceFault(
-    `Its ${what} is not as the protocol has it: ${issue!.path.join('.') || 'the whole'}: ${issue!.message}. npm run connector-check shows all that is wrong.`,
+    `Its ${what} is not as the protocol has it: ${wrongIn(read.error)[0]}. npm run connector-check shows all that is wrong.`,
     false
   );
 }
+
+/** What is wrong with something read by a schema, each by where it stands. */
+export const wrongIn = ({ issues }: z.ZodError): string[] =>
+  issues.map(({ path, message }) => `${path.join('.') || 'the whole'}: ${message}`);
 
 /** The people of an answer; the rows of a table without a key are named by what stands in them. */
 function peopleOf(answer: ServiceAnswer): { people: Person[]; unread: number } {

@@ -16,7 +16,7 @@ export async function up(schema: Schema): Promise<void> {
       budget jsonb NOT NULL,
       events jsonb NOT NULL DEFAULT '[]',
       goes_on_at timestamptz,
-      linked_rows integer,
+      people integer NOT NULL DEFAULT 0,
       learnt jsonb,
       created_at timestamptz NOT NULL DEFAULT now(),
       updated_at timestamptz NOT NULL DEFAULT now()
@@ -63,7 +63,7 @@ export async function up(schema: Schema): Promise<void> {
       source_id text NOT NULL,
       person_id text NOT NULL,
       slices uuid[] NOT NULL,
-      ordinal integer NOT NULL,
+      ordinal bigint GENERATED ALWAYS AS IDENTITY,
       person jsonb NOT NULL,
       reading text NOT NULL CHECK (reading IN ('met', 'unknown', 'not met')),
       untold text[] NOT NULL DEFAULT '{}',

@@ -104,8 +104,7 @@ const listed = `
       WHERE d.brief_id = b.id AND d.kind = 'wording' AND coalesce((w ->> 'inUse')::boolean, true))::int AS "wordingsInUse",
     (SELECT coalesce(max(number), 0) FROM versions WHERE brief_id = b.id) AS versions,
     (SELECT count(*) FROM verdicts WHERE persona_id = b.persona_id)::int AS verdicts,
-    (SELECT (SELECT count(*) FROM harvest_people WHERE harvest_id = h.id)::int FROM harvests h WHERE h.brief_id = b.id
-      ORDER BY h.created_at DESC LIMIT 1) AS harvested,
+    (SELECT people FROM harvests WHERE brief_id = b.id ORDER BY created_at DESC LIMIT 1) AS harvested,
     coalesce((c.body ->> 'certainOnly')::boolean, false) AS "certainOnly",
     coalesce(c.body -> 'leftOut', '[]') AS "leftOut",
     (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'source', s.name, 'version', v.number, 'name', v.name,

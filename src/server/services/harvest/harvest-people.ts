@@ -4,9 +4,9 @@ import type { Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
 import { Refusal } from '../../refusal';
-import { runThread } from '../../workers/threads';
 import { findBrief } from '../briefs/briefs';
 import { findHarvest } from './harvests';
+import { linkInThread } from './link-in-thread';
 
 export interface PeopleFilter {
   source?: string | undefined;
@@ -40,8 +40,15 @@ const onRecord = `coalesce(
   (SELECT jsonb_build_object('sourceId', r.source_id, 'personId', r.person_id, 'revision', 0)
    FROM harvest_rows r WHERE r.harvest_id = p.harvest_id AND r.number = p.number ORDER BY r.ordinal LIMIT 1))`;
 
+/** All people of a harvest, each with the verdict there is. */
+const everybody = 'FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId';
+
+/** What a list tells of a person. */
+const listed = `p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict, ${onRecord} AS on`;
+
+/** What a filter adds to the condition, and what it binds. */
 function conditions({ source, country, verdict, certain, words, notIn }: PeopleFilter) {
-  const where = ['p.harvest_id = $harvestId'];
+  const where: string[] = [];
   const bind: Record<string, unknown> = {};
   if (source) {
     where.push('p.sources @> ARRAY[$source]');
@@ -65,7 +72,7 @@ function conditions({ source, country, verdict, certain, words, notIn }: PeopleF
       WHERE r.harvest_id = p.harvest_id AND r.number = p.number AND o.harvest_id = $notIn AND o.reading <> 'not met')`);
     bind.notIn = notIn;
   }
-  return { where: where.join(' AND '), bind };
+  return { where: where.map((one) => ` AND ${one}`).join(''), bind };
 }
 
 interface ListedPerson {
@@ -93,7 +100,7 @@ export async function listHarvestPeople(
 ) {
   const [{ personaId }] = await Promise.all([findBrief(briefId), findHarvest(briefId, harvestId)]);
   const { where, bind } = conditions(filter);
-  const from = `FROM harvest_people p LEFT JOIN judged j USING (number) WHERE ${where}`;
+  const from = everybody + where;
   const all = { harvestId, personaId, ...bind };
   // Those of whom nothing was learnt come last, as the index has them.
   const behind = after
@@ -103,8 +110,7 @@ export async function listHarvestPeople(
     : '';
   const rows = await database().query<ListedPerson>(
     `WITH ${judgedTable}
-     SELECT p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict,
-       ${onRecord} AS on ${from} ${behind}
+     SELECT ${listed} ${from} ${behind}
      ORDER BY p.score DESC NULLS LAST, p.number LIMIT ${size}`,
     {
       bind: { ...all, ...(after && { number: after.number, ...(after.score !== null && { score: after.score }) }) },
@@ -125,9 +131,7 @@ export async function nextDrawn(briefId: string, harvestId: string): Promise<Lis
   const [{ personaId }] = await Promise.all([findBrief(briefId), findHarvest(briefId, harvestId)]);
   const [next] = await database().query<ListedPerson>(
     `WITH ${judgedTable}
-     SELECT p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict, ${onRecord} AS on
-     FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId AND j.verdict IS NULL
-     ORDER BY p.drawn LIMIT 1`,
+     SELECT ${listed} ${everybody} AND j.verdict IS NULL ORDER BY p.drawn LIMIT 1`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
   return next ?? null;
@@ -144,12 +148,12 @@ export async function readingOf(briefId: string, harvestId: string) {
     Record<'people' | 'fits' | 'misses' | 'sampled' | 'sampledFits' | 'sampledMisses', number>
   >(
     `WITH ${judgedTable}, reach AS (
-       SELECT coalesce(min(p.drawn) FILTER (WHERE j.verdict IS NULL), count(*)) AS until FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId)
+       SELECT coalesce(min(p.drawn) FILTER (WHERE j.verdict IS NULL), count(*)) AS until ${everybody})
      SELECT count(*)::int AS people, count(*) FILTER (WHERE j.verdict = 'fit')::int AS fits, count(*) FILTER (WHERE j.verdict = 'miss')::int AS misses,
        (SELECT until FROM reach)::int AS sampled,
        count(*) FILTER (WHERE j.verdict = 'fit' AND p.drawn < (SELECT until FROM reach))::int AS "sampledFits",
        count(*) FILTER (WHERE j.verdict = 'miss' AND p.drawn < (SELECT until FROM reach))::int AS "sampledMisses"
-     FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId`,
+     ${everybody}`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
   return { judged: row!.fits + row!.misses, ...row!, ...fitsRead(row!) };
@@ -162,7 +166,7 @@ export async function harvestFacets(briefId: string, harvestId: string) {
     `WITH ${judgedTable}
      SELECT 'country' AS kind, country AS value, count(*) AS people FROM harvest_people p WHERE harvest_id = $harvestId GROUP BY 2
      UNION ALL
-     SELECT 'verdict', j.verdict, count(*) FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId GROUP BY 2`,
+     SELECT 'verdict', j.verdict, count(*) ${everybody} GROUP BY 2`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
   const of = (kind: string) =>
@@ -200,5 +204,5 @@ export async function orderAnew(briefId: string, harvestId: string) {
   const harvest = await findHarvest(briefId, harvestId);
   if (harvest.state === 'running')
     throw new Refusal(409, 'Under way', 'People are put in order when the harvest stands still or is done.');
-  await runThread('harvest-worker.js', { harvestId });
+  await linkInThread(harvestId);
 }

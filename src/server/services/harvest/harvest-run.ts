@@ -1,19 +1,18 @@
-import { QueryTypes, UniqueConstraintError, ForeignKeyConstraintError } from 'sequelize';
-import { hasPeopleHere } from '$api/source-kinds';
+import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
 import { countInterval } from '$core/dialect';
 import { nextStep } from '$core/harvest';
 import { spendOn } from '$core/measure';
-import { isDatabaseAway, isDiskFull } from '../../database/away';
+import { isDatabaseAway } from '../../database/away';
 import { database } from '../../database/connection';
 import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
-import { models, type SourceRow } from '../../database/models';
+import { models, type SourceRow, type TrialEvent } from '../../database/models';
 import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
 import { log } from '../../log';
-import { Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
-import { runThread } from '../../workers/threads';
-import { askPage, faultOfSource, type AskEvent } from '../sources/ask-source';
-import { findSource, readySource } from '../sources/sources';
+import { askPage } from '../sources/ask-source';
+import { sourceToAsk } from '../sources/sources';
+import { faultOfSource, whyItBrokeOff } from '../sources/why-it-broke-off';
+import { linkInThread } from './link-in-thread';
 import { cutsOfSlice, cutSlice } from './slices';
 
 const task = 'harvest';
@@ -28,12 +27,7 @@ export const enqueueHarvest = (id: string, runAt = new Date()): Promise<void> =>
 
 handle(task, async (payload, stopping) => {
   const { harvestId } = payload as { harvestId: string };
-  await alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping]))).catch(
-    async (error: unknown) => {
-      if (!(error instanceof Later)) throw error;
-      await enqueueHarvest(harvestId, new Date(Date.now() + error.wait));
-    }
-  );
+  await alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping])));
 });
 
 /** Takes up harvests that nobody works on any more. */
@@ -61,7 +55,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
       try {
         await gather(harvest, run, halt);
         // Whoever has come can be read while the next source is asked.
-        if (run !== sources.at(-1)) await runThread('harvest-worker.js', { harvestId }, { signal: halt });
+        if (run !== sources.at(-1)) await linkInThread(harvestId, halt);
       } catch (error) {
         // Another source goes on while one waits.
         if (!(error instanceof Later)) throw error;
@@ -70,7 +64,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
       }
     }
     if (wait) throw wait;
-    await runThread('harvest-worker.js', { harvestId }, { signal: halt });
+    await linkInThread(harvestId, halt);
     const [left] = await database().query<{ failed: string }>(
       `SELECT count(*) AS failed FROM harvest_sources WHERE harvest_id = $harvestId AND state = 'failed'`,
       { bind: { harvestId }, type: QueryTypes.SELECT }
@@ -101,17 +95,12 @@ async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
   }
   // What came so far can be looked at.
   if (error instanceof Paused) {
-    await runThread('harvest-worker.js', { harvestId: harvest.id });
+    await linkInThread(harvest.id);
     await Harvest.update({ state: 'paused', problem: error.message }, mine);
     return;
   }
   log().warn({ err: error, harvest: harvest.id }, 'harvest failed');
-  const problem = isDiskFull(error)
-    ? 'There is no room left on the disk of the database. Make room, then let it go on.'
-    : error instanceof Refusal
-      ? error.message
-      : 'It broke off by a fault in Eave itself; the server’s log tells more. What came is kept: let it go on.';
-  await Harvest.update({ state: 'failed', problem }, mine);
+  await Harvest.update({ state: 'failed', problem: whyItBrokeOff(error) }, mine);
 }
 
 async function noteEvents(harvest: HarvestRow, source: string, whats: readonly string[]): Promise<void> {
@@ -123,8 +112,7 @@ async function noteEvents(harvest: HarvestRow, source: string, whats: readonly s
 /** All slices of one source, until none waits. */
 async function gather(harvest: HarvestRow, run: HarvestSourceRow, halt: AbortSignal): Promise<void> {
   const { HarvestSlice } = models();
-  const found = await findSource(run.sourceId);
-  const source = hasPeopleHere(found.kind) ? await readySource(run.sourceId) : found;
+  const source = await sourceToAsk(run.sourceId);
   try {
     for (;;) {
       const slice = await HarvestSlice.findOne({
@@ -152,12 +140,13 @@ async function readSlice(
   halt: AbortSignal
 ): Promise<void> {
   const { limits, counting } = source.sheet;
+  const seen = await idsOf(slice);
   while (!slice.ended) {
     if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
     const still = await models().Harvest.findByPk(harvest.id, { attributes: ['state', 'budget'] });
     if (still?.state !== 'running') throw new NotNow('It was stopped.');
     await keepBudget(still.budget, run, source);
-    await readPage(harvest, run, source, slice, halt);
+    await readPage(harvest, run, source, slice, seen, halt);
     // The first page tells how long it is.
     if (slice.pages === 1 && nextStep(countInterval(slice.said!, counting), limits.shown) === 'cut')
       if (await tryToCut(harvest, slice, source)) return;
@@ -172,15 +161,21 @@ async function readSlice(
 async function tryToCut(harvest: HarvestRow, slice: HarvestSliceRow, source: SourceRow): Promise<boolean> {
   const [cut] = slice.place.split('.').length < mostCuts ? await cutsOfSlice(harvest.briefId, slice, source) : [];
   if (!cut) return false;
-  await database().transaction((transaction) => cutSlice(slice, cut, transaction));
-  await touch(harvest.id);
+  await database().transaction(async (transaction) => {
+    await cutSlice(slice, cut, transaction);
+    await touch(harvest.id, transaction);
+  });
   return true;
 }
 /** Cuts of cuts at most: one that is as long after so many is not to be cut by what is known of it. */
 const mostCuts = 12;
 
-const touch = (harvestId: string) =>
-  database().query('UPDATE harvests SET updated_at = now() WHERE id = $harvestId', { bind: { harvestId } });
+/** Lets those who look at a harvest know that it has come further. */
+const touch = (harvestId: string, transaction: Transaction) =>
+  database().query('UPDATE harvests SET updated_at = now() WHERE id = $harvestId', {
+    bind: { harvestId },
+    transaction
+  });
 
 /** Stops before a request that the budget has no room for: until tomorrow, or until somebody gives more. */
 async function keepBudget(
@@ -213,15 +208,15 @@ async function keepBudget(
     );
 }
 
-/** Asks for the next page of a slice and keeps what came with how far the slice is, all at once. */
+/** Asks for the next page of a slice and keeps what came with how far the slice is, all at once. `seen` are the ids that came of it. */
 async function readPage(
   harvest: HarvestRow,
   run: HarvestSourceRow,
   source: SourceRow,
   slice: HarvestSliceRow,
+  seen: Set<string>,
   halt: AbortSignal
 ): Promise<void> {
-  const seen = await idsOf(slice);
   const { answer, events, requests } = await askPage(source, {
     search: slice.search,
     number: 0,
@@ -239,11 +234,10 @@ async function readPage(
   const rows = answer.people.map((person, i) => ({ person, ...checked[i]! }));
   await database().transaction(async (transaction) => {
     const [kept] = await database().query(
-      `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, ordinal, person, reading, untold)
-       SELECT $harvestId, $sourceId, r.person->>'id', ARRAY[$slice::uuid],
-         (SELECT count(*) FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId) + r.at, r.person, r.reading,
+      `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, person, reading, untold)
+       SELECT $harvestId, $sourceId, r.person->>'id', ARRAY[$slice::uuid], r.person, r.reading,
          ARRAY(SELECT jsonb_array_elements_text(r.untold))
-       FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, untold jsonb)
+       FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, untold jsonb) ORDER BY r.at
        ON CONFLICT (harvest_id, source_id, person_id) DO UPDATE SET slices = array_append(harvest_rows.slices, $slice::uuid)
          WHERE NOT harvest_rows.slices @> ARRAY[$slice::uuid]
        RETURNING cardinality(slices) AS slices`,
@@ -273,18 +267,16 @@ async function readPage(
       { requests: run.requests + requests, dayRequests: run.dayRequests + requests, spent: run.spent + spent },
       { transaction }
     );
-    await database().query('UPDATE harvests SET updated_at = now() WHERE id = $id', {
-      bind: { id: harvest.id },
-      transaction
-    });
+    await touch(harvest.id, transaction);
   });
+  for (const { id } of answer.people) seen.add(id);
   await noteEvents(harvest, source.id, events.map(told));
 }
 
-const told = ({ page, what }: AskEvent) => `page ${page + 1}: ${what}`;
+const told = ({ page, what }: TrialEvent) => `page ${page + 1}: ${what}`;
 
 /** The ids of the rows that came of a slice. */
-async function idsOf(slice: HarvestSliceRow): Promise<ReadonlySet<string>> {
+async function idsOf(slice: HarvestSliceRow): Promise<Set<string>> {
   if (!slice.pages) return new Set();
   const rows = await database().query<{ id: string }>(
     `SELECT person_id AS id FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId AND slices @> ARRAY[$id::uuid]`,

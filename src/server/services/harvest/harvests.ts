@@ -7,11 +7,11 @@ import type { HarvestBudget, HarvestRow, HarvestSliceRow } from '../../database/
 import { models, type SourceRow, type VersionRow } from '../../database/models';
 import { notFound, Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
-import { runThread } from '../../workers/threads';
 import { findBrief } from '../briefs/briefs';
 import { findRunnable, findSource } from '../sources/sources';
 import { findVersion, versionString } from '../strings/versions';
 import { enqueueHarvest } from './harvest-run';
+import { linkInThread } from './link-in-thread';
 import { cutsOfSlice, cutSlice, toldCut, wholeSlices } from './slices';
 
 interface Wanted {
@@ -68,6 +68,7 @@ const toldHead = (harvest: HarvestRow) => ({
   state: harvest.state,
   problem: harvest.problem,
   budget: harvest.budget,
+  people: harvest.people,
   goesOnAt: harvest.goesOnAt?.toISOString() ?? null,
   createdAt: harvest.createdAt.toISOString(),
   updatedAt: harvest.updatedAt.toISOString()
@@ -77,12 +78,7 @@ const toldHead = (harvest: HarvestRow) => ({
 export async function listHarvests(briefId: string) {
   await findBrief(briefId);
   const rows = await models().Harvest.findAll({ where: { briefId }, order: [['createdAt', 'DESC']] });
-  const counts = await database().query<{ id: string; people: string }>(
-    `SELECT h.id, count(p.number) AS people FROM harvests h LEFT JOIN harvest_people p ON p.harvest_id = h.id WHERE h.brief_id = $briefId GROUP BY h.id`,
-    { bind: { briefId }, type: QueryTypes.SELECT }
-  );
-  const people = new Map(counts.map((row) => [row.id, Number(row.people)]));
-  return rows.map((row) => ({ ...toldHead(row), people: people.get(row.id) ?? 0 }));
+  return rows.map(toldHead);
 }
 
 const toldSlice = (slice: HarvestSliceRow, source: SourceRow) => ({
@@ -105,7 +101,7 @@ export async function readHarvest(briefId: string, id: string) {
   const harvest = await findHarvest(briefId, id);
   const { HarvestSource, HarvestSlice, Source, Version } = models();
   const runs = await HarvestSource.findAll({ where: { harvestId: id }, order: ['position'] });
-  const [slices, sources, versions, counts, whole, learnt] = await Promise.all([
+  const [slices, sources, versions, counts, [whole]] = await Promise.all([
     HarvestSlice.findAll({ where: { harvestId: id }, order: ['sourceId', 'place'] }),
     Source.findAll({ where: { id: runs.map(({ sourceId }) => sourceId) } }),
     Version.findAll({ where: { id: runs.map(({ versionId }) => versionId) } }),
@@ -113,25 +109,20 @@ export async function readHarvest(briefId: string, id: string) {
       `SELECT source_id AS "sourceId", reading, count(*) AS rows FROM harvest_rows WHERE harvest_id = $id GROUP BY 1, 2`,
       { bind: { id }, type: QueryTypes.SELECT }
     ),
-    database().query<{ people: string; certain: string; several: string }>(
-      `SELECT count(*) AS people, count(*) FILTER (WHERE certain) AS certain, count(*) FILTER (WHERE cardinality(sources) > 1) AS several
+    database().query<{ certain: number; several: number }>(
+      `SELECT count(*) FILTER (WHERE certain)::int AS certain, count(*) FILTER (WHERE cardinality(sources) > 1)::int AS several
        FROM harvest_people WHERE harvest_id = $id`,
       { bind: { id }, type: QueryTypes.SELECT }
-    ),
-    database().query<{ learnt: Learnt | null }>('SELECT learnt FROM harvests WHERE id = $id', {
-      bind: { id },
-      type: QueryTypes.SELECT
-    })
+    )
   ]);
   const count = (sourceId: string, reading: string) =>
     Number(counts.find((row) => row.sourceId === sourceId && row.reading === reading)?.rows ?? 0);
   return {
     ...toldHead(harvest),
     events: harvest.events.slice(-50).reverse(),
-    people: Number(whole[0]!.people),
-    certain: Number(whole[0]!.certain),
-    atSeveral: Number(whole[0]!.several),
-    learnt: learnt[0]!.learnt,
+    certain: whole!.certain,
+    atSeveral: whole!.several,
+    learnt: harvest.learnt ?? null,
     sources: runs.flatMap((run) => {
       const source = sources.find(({ id: one }) => one === run.sourceId);
       const version = versions.find(({ id: one }) => one === run.versionId);
@@ -183,13 +174,6 @@ export async function readHarvest(briefId: string, id: string) {
     })
   };
 }
-interface Learnt {
-  judged: number;
-  fits: number;
-  area: number | null;
-  strongest: { sign: string; weight: number }[];
-}
-
 /** Stops a harvest where it is; what came is kept, and can be looked at. */
 export async function stopHarvest(briefId: string, id: string) {
   await findHarvest(briefId, id);
@@ -197,7 +181,7 @@ export async function stopHarvest(briefId: string, id: string) {
     { state: 'paused', problem: 'It was stopped. What came is kept.' },
     { where: { id, state: ['waiting', 'running'] } }
   );
-  if (stopped) await runThread('harvest-worker.js', { harvestId: id });
+  if (stopped) await linkInThread(id);
   return readHarvest(briefId, id);
 }
 
@@ -233,17 +217,13 @@ async function findSlice(briefId: string, id: string, sliceId: string) {
   const harvest = await findHarvest(briefId, id);
   const slice = await models().HarvestSlice.findOne({ where: { id: sliceId, harvestId: id } });
   if (!slice) throw notFound('This slice');
-  if (harvest.state === 'running')
-    throw new Refusal(409, 'Under way', 'The plan can be changed while the harvest stands still. Stop it first.');
   return { harvest, slice, source: await findSource(slice.sourceId) };
 }
 
 /** The ways in which a slice could be cut, best first. */
 export async function cutsAt(briefId: string, id: string, sliceId: string) {
-  await findHarvest(briefId, id);
-  const slice = await models().HarvestSlice.findOne({ where: { id: sliceId, harvestId: id } });
-  if (!slice) throw notFound('This slice');
-  return (await cutsOfSlice(briefId, slice, await findSource(slice.sourceId))).map(toldCut);
+  const { slice, source } = await findSlice(briefId, id, sliceId);
+  return (await cutsOfSlice(briefId, slice, source)).map(toldCut);
 }
 
 const sameCut = (a: CutBy, b: CutBy) => JSON.stringify(a) === JSON.stringify(b);
@@ -256,6 +236,8 @@ export async function changeSlice(
   change: { do: 'leave out' } | { do: 'take in' } | { do: 'join' } | { do: 'cut'; by: CutBy }
 ) {
   const { harvest, slice, source } = await findSlice(briefId, id, sliceId);
+  if (harvest.state === 'running')
+    throw new Refusal(409, 'Under way', 'The plan can be changed while the harvest stands still. Stop it first.');
   const cannot = (why: string) => new Refusal(409, 'Cannot be done', why);
   await database().transaction(async (transaction) => {
     if (change.do === 'leave out') {

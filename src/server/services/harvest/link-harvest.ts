@@ -95,10 +95,7 @@ export async function linkHarvest(harvestId: string): Promise<null> {
       );
     }
     const told = learnt && { judged: learnt.judged, fits: learnt.fits, area: learnt.area, strongest: learnt.strongest };
-    await database().query(
-      'UPDATE harvests SET linked_rows = $rows, learnt = $learnt::jsonb, updated_at = now() WHERE id = $harvestId',
-      { bind: { harvestId, rows: rows.length, learnt: told && JSON.stringify(told) }, transaction }
-    );
+    await harvest.update({ people, learnt: told }, { transaction });
   });
   return null;
 }

@@ -3,7 +3,7 @@ import type { Search } from '$core/dialect';
 import { FaultyPlace, Refused, TimedOut } from '$sources/faults';
 import type { Page } from '$sources/source';
 import { ServiceFault } from '$sources/connector/service-fault';
-import type { SourceRow } from '../../database/models';
+import type { SourceRow, TrialEvent } from '../../database/models';
 import { Later, NotNow } from '../../jobs/queue';
 import { sleep } from '../../sleep';
 import { askPeople } from '../../workers/people';
@@ -19,13 +19,6 @@ const longWait = 30_000;
 /** Rows of one search taken of a service whose sheet says no end. */
 const mostRows = 100_000;
 
-/** Something that went wrong on the way and what was done about it. */
-export interface AskEvent {
-  at: string;
-  search: number;
-  page: number;
-  what: string;
-}
 /** A page as it is kept: without the rows that were there before. */
 export interface AskedPage extends Page {
   cursor: string | null;
@@ -83,9 +76,9 @@ async function askOnce(
 export async function askPage(
   source: SourceRow,
   wanted: AskedFor
-): Promise<{ answer: AskedPage; events: AskEvent[]; requests: number }> {
+): Promise<{ answer: AskedPage; events: TrialEvent[]; requests: number }> {
   const { number, page, seen, halt } = wanted;
-  const events: AskEvent[] = [];
+  const events: TrialEvent[] = [];
   const note = (what: string) => events.push({ at: new Date().toISOString(), search: number, page, what });
   let requests = 0;
   let repeated: AskedPage | null = null;
@@ -124,16 +117,6 @@ export async function askPage(
     throw error;
   });
   return { answer, events, requests };
-}
-
-/** Why asking failed for good, in a sentence for a person; null where it was no fault of the source. */
-export function faultOfSource({ name }: SourceRow, error: unknown): string | null {
-  const kept = 'The pages that came are kept: let it go on when it is mended.';
-  if (error instanceof ServiceFault)
-    return `${name}: ${error.message}${error.again ? ', though it was asked several times.' : ''} ${kept}`;
-  if (error instanceof TimedOut || error instanceof Refused)
-    return `${name}: ${error.message}, though it was asked several times. ${kept}`;
-  return null;
 }
 
 class Repeated extends Error {

@@ -131,6 +131,12 @@ export async function readySource(id: string): Promise<SourceRow> {
   return source.people === null ? source.reload() : source;
 }
 
+/** The source as a job asks it: with its people ready, where they are here. A place run by hand has all its pages already. */
+export async function sourceToAsk(id: string): Promise<SourceRow> {
+  const source = await findSource(id);
+  return hasPeopleHere(source.kind) ? readySource(id) : source;
+}
+
 export async function listSources() {
   const rows = await models().Source.findAll({
     order: [

@@ -1,17 +1,16 @@
 import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'sequelize';
 import type { Search } from '$core/dialect';
-import { hasPeopleHere } from '$api/source-kinds';
 import type { Answer, Page } from '$sources/source';
 import { database } from '../../database/connection';
 import { models, type SourceRow, type TrialRow } from '../../database/models';
-import { isDatabaseAway, isDiskFull } from '../../database/away';
+import { isDatabaseAway } from '../../database/away';
 import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
 import { log } from '../../log';
-import { Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
 import { readDocument } from '../briefs/briefs';
-import { askPage, faultOfSource } from '../sources/ask-source';
-import { findSource, readySource } from '../sources/sources';
+import { askPage } from '../sources/ask-source';
+import { whyItBrokeOff } from '../sources/why-it-broke-off';
+import { sourceToAsk } from '../sources/sources';
 
 const task = 'trial';
 const mostEvents = 500;
@@ -39,12 +38,7 @@ export async function resumeTrials(): Promise<void> {
 
 handle(task, async (payload, stopping) => {
   const { trialId } = payload as { trialId: string };
-  await alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping]))).catch(
-    async (error: unknown) => {
-      if (!(error instanceof Later)) throw error;
-      await addJob(task, payload, trialId, 0, new Date(Date.now() + error.wait));
-    }
-  );
+  await alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping])));
 });
 lookAfter(resumeTrials);
 
@@ -58,8 +52,7 @@ async function work(trialId: string, halt: AbortSignal): Promise<void> {
   if (!trial) return;
   let source: SourceRow | undefined;
   try {
-    const found = await findSource(trial.sourceId);
-    source = hasPeopleHere(found.kind) ? await readySource(trial.sourceId) : found;
+    source = await sourceToAsk(trial.sourceId);
     const answers: Answer[] = [];
     for (const [i, search] of trial.rendering.searches.entries()) {
       const answer = await pages(trial, source, search, i, halt);
@@ -78,7 +71,7 @@ async function work(trialId: string, halt: AbortSignal): Promise<void> {
     }
     log().warn({ err: error, trial: trialId }, 'trial failed');
     await Trial.update(
-      { state: 'failed', problem: reasonOf(error, source) },
+      { state: 'failed', problem: whyItBrokeOff(error, source) },
       { where: { id: trialId, state: 'running' } }
     );
   }
@@ -92,15 +85,6 @@ async function wait(trial: TrialRow, { wait: milliseconds, message }: Later): Pr
     { state: 'waiting', events: [...trial.events, event].slice(0, mostEvents) },
     { where: { id: trial.id, state: 'running' } }
   );
-}
-
-/** Why a trial failed, in a sentence; what only its makers understand is in the log. */
-function reasonOf(error: unknown, source: SourceRow | undefined): string {
-  if (isDiskFull(error)) return 'There is no room left on the disk of the database. Make room, then let it go on.';
-  if (error instanceof Refusal) return error.message;
-  const fault = source && faultOfSource(source, error);
-  if (fault) return fault;
-  return 'It broke off by a fault in Eave itself; the server’s log tells more. The pages that came are kept: let it go on.';
 }
 
 /** All rows of one search; null when the trial was stopped meanwhile. */
