@@ -30,7 +30,9 @@ export default defineConfig({
             'brief-worker',
             'workbook-worker',
             'harvest-worker',
-            'harvest-file-worker'
+            'harvest-file-worker',
+            'shortlist-keep-worker',
+            'shortlist-file-worker'
           ].map((name) => [`workers/${name}`, source(`./src/server/workers/${name}.ts`)])
         )
       },

@@ -6,6 +6,7 @@ import { imports } from './imports';
 import { library } from './library';
 import { persona } from './persona';
 import { running } from './running';
+import { shortlists } from './shortlists';
 import { sources } from './sources';
 import { strings } from './strings';
 import { trials } from './trials';
@@ -27,6 +28,7 @@ export const contract = {
   ...verdicts,
   ...comparing,
   ...harvests,
+  ...shortlists,
   ...sources,
   ...imports,
   ...library,

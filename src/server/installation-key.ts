@@ -1,4 +1,4 @@
-import { createCipheriv, createDecipheriv, createHash, randomBytes } from 'node:crypto';
+import { createCipheriv, createDecipheriv, createHash, createHmac, randomBytes } from 'node:crypto';
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { environment } from './environment';
@@ -25,6 +25,12 @@ async function readKey(): Promise<Buffer> {
   }
   return key;
 }
+
+/** A key for one use, derived from that of the installation, so that one use tells nothing of another. */
+export const installationSecret = async (use: string): Promise<Buffer> =>
+  createHmac('sha256', await installationKey())
+    .update(use)
+    .digest();
 
 /** Encrypts a secret for the database (AES-256-GCM, NIST SP 800-38D): `v1.nonce.tag.text`, in base64url. `of` binds it to what it belongs to. */
 export async function seal(secret: string, of: string): Promise<string> {

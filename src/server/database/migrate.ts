@@ -17,6 +17,7 @@ import * as sourceOrder from './migrations/0014-source-order';
 import * as handDiary from './migrations/0015-hand-diary';
 import * as connectedServices from './migrations/0016-connected-services';
 import * as harvests from './migrations/0017-harvests';
+import * as shortlists from './migrations/0018-shortlists';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -37,7 +38,8 @@ export const migrations: readonly Migration[] = [
   sourceOrder,
   handDiary,
   connectedServices,
-  harvests
+  harvests,
+  shortlists
 ];
 interface Migration {
   name: string;

@@ -10,6 +10,7 @@ import type { SourceKind } from '$api/source-kinds';
 import type { ImportOutcome, ImportSettings, Reading } from '$api/import-shapes';
 import { define, type Row } from './define';
 import { defineHarvests } from './harvest-models';
+import { defineShortlists } from './shortlist-models';
 
 export interface BriefRow extends Row<BriefRow> {
   id: string;
@@ -237,6 +238,7 @@ const key = (type: typeof UUID | typeof TEXT | typeof INTEGER) => ({ type, prima
 function defineAll() {
   return {
     ...defineHarvests(),
+    ...defineShortlists(),
     Brief: define<BriefRow>(
       'Brief',
       'briefs',

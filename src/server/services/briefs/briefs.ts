@@ -9,6 +9,7 @@ import { keepable } from './kept-schemas';
 import { database } from '../../database/connection';
 import { models, type BriefRow, type DocumentKind } from '../../database/models';
 import { changedElsewhere, notFound, Refusal } from '../../refusal';
+import { peopleWithoutObjected } from '../objections/objected';
 import { contextOf, peopleJudged } from './brief-context';
 
 const emptyDocuments = {
@@ -177,7 +178,9 @@ export async function readDocument<K extends DocumentKind>(
 
 /** Writes a document of a brief if nobody has since `revision`; word sets follow the persona's titles. */
 export async function writeDocument(briefId: string, kind: DocumentKind, change: { body: unknown; revision: number }) {
-  const body = keepable(kind, change.body);
+  const given = keepable(kind, change.body);
+  const body =
+    kind === 'known' || kind === 'contacted' ? await peopleWithoutObjected('list', given as Person[]) : given;
   await database().transaction(async (transaction) => {
     const { Document, Brief } = models();
     const [changed] = await Document.update(
@@ -206,7 +209,8 @@ export async function writeDocument(briefId: string, kind: DocumentKind, change:
 }
 
 /** Adds people to the known-goods of a brief, whoever else writes them meanwhile; those who are there stay as they are. */
-export async function addKnown(briefId: string, people: readonly Person[]) {
+export async function addKnown(briefId: string, given: readonly Person[]) {
+  const people = await peopleWithoutObjected('list', given);
   return database().transaction(async (transaction) => {
     const row = await models().Document.findOne({ where: { briefId, kind: 'known' }, transaction, lock: true });
     if (!row) throw notFound('This brief');

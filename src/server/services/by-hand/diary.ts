@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { readCount, type PageRow } from '$core/formats';
+import { personFromPageRow, readCount, type PageRow } from '$core/formats';
 import { drawPages, usualPages } from '$core/measure';
 import { database } from '../../database/connection';
 import { models, type HandCount, type HandEntryRow, type HandRow, type SourceRow } from '../../database/models';
 import { changedElsewhere, notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
+import { withoutObjected } from '../objections/objected';
 import { findSource } from '../sources/sources';
 import { findVersion, toldVersion } from '../strings/versions';
 import { makeHandTrial, placeFor, type Place } from './hand-trial';
@@ -60,6 +61,15 @@ function countOf(said: string): HandCount | null {
   return read;
 }
 
+/** Rows without those of people who objected. */
+async function allowedRows(sourceId: string, rows: readonly HandRow[]): Promise<HandRow[]> {
+  const records = rows.flatMap((row) => {
+    const person = personFromPageRow(row, row.id);
+    return person ? [{ row, sourceId, person }] : [];
+  });
+  return (await withoutObjected(records)).map(({ row }) => row);
+}
+
 /**
  * Changes a diary and makes its trial anew; one after another, where two write at once. Gives the trial's id; null where
  * nothing stands there any more.
@@ -96,7 +106,7 @@ export async function writeEntry(
       said: said.trim(),
       count,
       page,
-      rows: rowsKept(rows, { others: before.flatMap((entry) => entry.rows) }),
+      rows: await allowedRows(place.source.id, rowsKept(rows, { others: before.flatMap((entry) => entry.rows) })),
       ...(seenAt && { seenAt: new Date(seenAt) })
     },
     { transaction }
@@ -138,9 +148,10 @@ export async function changeEntry(
   const [brief, source] = await Promise.all([findBrief(briefId), findSource(entry.sourceId)]);
   const place = await placeFor(brief, version, source);
   const count = countOf(said);
+  const kept = await allowedRows(entry.sourceId, rowsKept(rows, { own: entry.rows }));
   await changeDiary(place, async (transaction) => {
     const [changed] = await HandEntry.update(
-      { said: said.trim(), count, page, rows: rowsKept(rows, { own: entry.rows }), takenBack, revision: revision + 1 },
+      { said: said.trim(), count, page, rows: kept, takenBack, revision: revision + 1 },
       { where: { id: entryId, revision }, transaction }
     );
     if (!changed) throw changedElsewhere('This entry', { current: entryId });

@@ -126,6 +126,26 @@ export async function listHarvestPeople(
   return { people: rows, of: counted ? Number(counted.people) : null, last: rows.length < size };
 }
 
+/** The numbers of all people of a harvest whom a filter finds, of at least a likelihood where one is given. */
+export async function harvestPeopleNumbers(
+  briefId: string,
+  harvestId: string,
+  filter: PeopleFilter,
+  likelyFrom?: number
+): Promise<number[]> {
+  const { personaId } = await findBrief(briefId);
+  const { where, bind } = conditions(filter);
+  const rows = await database().query<{ number: number }>(
+    `WITH ${judgedTable} SELECT p.number ${everybody}${where}${likelyFrom === undefined ? '' : ' AND p.score >= $likelyFrom'}
+     ORDER BY p.score DESC NULLS LAST, p.number`,
+    {
+      bind: { harvestId, personaId, ...bind, ...(likelyFrom !== undefined && { likelyFrom }) },
+      type: QueryTypes.SELECT
+    }
+  );
+  return rows.map(({ number }) => number);
+}
+
 /** The next of the random sample who is not judged; null where everybody is. */
 export async function nextDrawn(briefId: string, harvestId: string): Promise<ListedPerson | null> {
   const [{ personaId }] = await Promise.all([findBrief(briefId), findHarvest(briefId, harvestId)]);

@@ -9,6 +9,7 @@ import { sleep } from '../../sleep';
 import { askPeople } from '../../workers/people';
 import { askService } from './connections';
 import { Pace } from './pace';
+import { peopleWithoutObjected } from '../objections/objected';
 import { faultsOf } from './sources';
 
 /** Asking again: the pause doubles each time, from a quarter of a second. */
@@ -116,7 +117,7 @@ export async function askPage(
     if (error instanceof Repeated && repeated) return { ...repeated, people: [], last: true };
     throw error;
   });
-  return { answer, events, requests };
+  return { answer: { ...answer, people: await peopleWithoutObjected(source.id, answer.people) }, events, requests };
 }
 
 class Repeated extends Error {

@@ -4,6 +4,7 @@ import { personFromRow } from '$core/formats';
 import { hashText } from '$core/measure';
 import { contactKeys } from '$core/people';
 import { importedSheet, toldByColumns } from '$sources/imported-file';
+import { peopleWithoutObjected } from '../../objections/objected';
 import { isDatabaseAway, isDiskFull } from '../../../database/away';
 import { database } from '../../../database/connection';
 import { models, type ImportRow } from '../../../database/models';
@@ -156,7 +157,12 @@ async function keepAll(
   let waiting: Person[] = [];
   const keys = new Set<string>();
   let kept = 0;
+  let objected = 0;
   const flush = async () => {
+    const allowed = await peopleWithoutObjected(sourceId, waiting);
+    objected += waiting.length - allowed.length;
+    kept -= waiting.length - allowed.length;
+    waiting = allowed;
     await database().query(
       `INSERT INTO source_people (source_id, ordinal, person)
            SELECT $source, $from::int + place - 1, person FROM jsonb_array_elements($people::jsonb) WITH ORDINALITY AS _ (person, place)`,
@@ -230,6 +236,7 @@ async function keepAll(
       before
         ? `${n(kept)} people: ${n(changes.came)} came, ${n(changes.changed)} changed, ${n(before.size)} left`
         : `${n(kept)} people imported`,
+      ...(objected ? [`${n(objected)} objected before and were not taken in`] : []),
       ...(changes.duplicates ? [`${n(changes.duplicates)} look like one before them`] : []),
       ...(outcome.skipped + outcome.leftOut ? [`${n(outcome.skipped + outcome.leftOut)} rows left out`] : []),
       ...(outcome.emptied ? [`${n(outcome.emptied)} cells left empty, which are named below`] : [])

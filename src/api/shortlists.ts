@@ -1,0 +1,359 @@
+import * as z from 'zod';
+import { personSchema } from '$core/people/person';
+import { columnProfileSchema } from '$core/shortlist/column-profile-schema';
+import { joinedFields, leftOutReasons } from '$core/shortlist/list-fields';
+import { largest } from './limits';
+import { operation } from './operation';
+import { paths } from './paths';
+import { brief, interval, revision, sourceId, verdict } from './shapes';
+
+const name = z.string().trim().min(1).max(200);
+const short = z.string().max(500);
+const lines = z.array(z.string().max(200)).max(5000);
+
+const ownColumn = z.object({
+  name,
+  type: z.enum(['text', 'number', 'date', 'choice', 'yes/no']),
+  choices: z.array(z.string().trim().min(1).max(100)).max(100).default([])
+});
+export type OwnColumn = z.output<typeof ownColumn>;
+const tag = z.object({
+  name: z.string().trim().min(1).max(60),
+  colour: z.enum(['red', 'green', 'blue', 'purple', 'teal', 'gray'])
+});
+export type TagOfList = z.output<typeof tag>;
+/** Chosen columns, sorting, grouping and filter, as the address of the page has them */
+const view = z.object({ name, query: z.string().max(2000) });
+export type SavedView = z.output<typeof view>;
+
+const settings = z.object({
+  name,
+  /** What the people are kept for */
+  purpose: z.string().trim().max(500),
+  columns: z.array(ownColumn).max(50),
+  views: z.array(view).max(50),
+  tags: z.array(tag).max(100),
+  firms: z.object({ customers: lines, competitors: lines, own: lines }),
+  /** Leave out people in countries that ask prior consent */
+  consent: z.boolean(),
+  /** Whoever was taken along counts as contacted */
+  takenCounts: z.boolean()
+});
+const head = settings.pick({ name: true, purpose: true }).extend({
+  id: z.uuid(),
+  people: z.int(),
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime()
+});
+const counts = z.array(z.object({ value: z.string(), people: z.int() }));
+const mailRun = z.object({
+  id: z.uuid(),
+  state: z.enum(['waiting', 'running', 'paused', 'done', 'failed']),
+  problem: z.string(),
+  addresses: z.int(),
+  checked: z.int(),
+  valid: z.int(),
+  spent: z.number(),
+  goesOnAt: z.iso.datetime().nullable()
+});
+const plan = z.object({ perDay: z.int().min(1).max(largest), perMonth: z.int().min(1).max(largest) });
+const shortlist = head.extend({
+  ...settings.shape,
+  revision,
+  /** How many there are of each, over all people of the list */
+  counted: z.object({
+    country: counts,
+    company: counts,
+    tag: counts,
+    verdict: counts,
+    mail: counts,
+    leftOut: counts,
+    rank: counts
+  }),
+  /** From what sources say to what was taken along, each person once */
+  road: z.object({
+    reported: interval.nullable(),
+    gathered: z.int().nullable(),
+    fits: z.int(),
+    kept: z.int(),
+    valid: z.int(),
+    taken: z.int()
+  }),
+  /** Share of it that fits, by those judged */
+  precision: z.object({ fits: z.int(), judged: z.int(), interval }),
+  undo: z.string().nullable(),
+  mail: z.object({
+    run: mailRun.nullable(),
+    plan: plan.extend({ today: z.int(), month: z.int() }),
+    /** Addresses that a check would ask about, and what it costs at most */
+    open: z.int(),
+    cost: z.number(),
+    unit: z.string(),
+    told: z.object({ malformed: z.int(), duplicate: z.int(), role: z.int(), throwAway: z.int() })
+  }),
+  takings: z.array(z.object({ at: z.iso.datetime(), form: z.string(), people: z.int(), what: z.string() }))
+});
+
+const listParams = brief.extend({ list: z.uuid() });
+const number = z.int().min(0).max(largest);
+const personParams = listParams.extend({ number: z.coerce.number().int().min(0).max(largest) });
+const filter = z.object({
+  words: z.string().trim().max(200).optional(),
+  country: short.optional(),
+  company: short.optional(),
+  tag: short.optional(),
+  rank: short.optional(),
+  verdict: z.enum(['fit', 'miss', 'unsure', 'none']).optional(),
+  mail: z.enum(['valid', 'risky', 'invalid', 'unknown', 'unchecked', 'none']).optional(),
+  /** A reason, or `in` for those who are not left out, or `out` for those who are */
+  leftOut: z.enum([...leftOutReasons, 'in', 'out']).optional(),
+  /** With a next step that is due until this day */
+  due: z.iso.date().optional()
+});
+const cell = z.union([z.string().max(2000), z.number(), z.boolean()]).nullable();
+const kept = z.object({
+  number,
+  name: z.string(),
+  title: z.string(),
+  company: z.string(),
+  country: z.string(),
+  place: z.string(),
+  mail: z.string(),
+  mailState: z.string(),
+  mailWhy: z.string(),
+  phone: z.string(),
+  headcount: z.number().nullable(),
+  greeting: z.string(),
+  firmSaid: z.string(),
+  tidyTitle: z.string(),
+  own: z.record(z.string(), cell),
+  tags: z.array(z.string()),
+  priority: z.int().nullable(),
+  nextStep: z.string(),
+  nextOn: z.string().nullable(),
+  note: z.string(),
+  likelihood: z.number().nullable(),
+  verdict: verdict.nullable(),
+  sources: z.array(sourceId),
+  keptAt: z.iso.datetime(),
+  keptFrom: z.string(),
+  keptWhy: z.string(),
+  leftOut: z.array(z.enum(leftOutReasons)),
+  takenAt: z.iso.datetime().nullable()
+});
+/** Some people of the list by number, or all whom the filter finds */
+const whom = z.union([z.object({ numbers: z.array(number).min(1).max(100_000) }), z.object({ filter })]);
+const done = z.object({ people: z.int() });
+const leaving = filter.extend({
+  form: z.enum(['csv', 'xlsx', 'jsonl', 'vcf', 'tsv', 'hashed']).default('csv'),
+  profile: z.string().max(200).optional(),
+  addresses: z.enum(['any', 'valid', 'valid and risky']).default('any'),
+  /** Also those who are left out */
+  all: z.enum(['true', 'false']).default('false'),
+  /** In batches of so many, the one of this number from 1 */
+  size: z.coerce.number().int().min(1).max(1_000_000).optional(),
+  batch: z.coerce.number().int().min(1).max(1_000_000).default(1),
+  salt: z.string().max(200).default(''),
+  numbers: z.string().max(200_000).optional(),
+  /** Only shown, and not remembered as taken along */
+  look: z.enum(['true', 'false']).default('false')
+});
+
+/** People kept: joined, cleaned, checked, left out and taken along. */
+export const shortlists = {
+  listShortlists: operation(paths.listShortlists, { params: brief, response: z.array(head) }),
+  createShortlist: operation(paths.createShortlist, {
+    params: brief,
+    body: z.object({ name, purpose: z.string().trim().max(500).default('') }),
+    response: z.object({ id: z.uuid() }),
+    status: 201
+  }),
+  readShortlist: operation(paths.readShortlist, { params: listParams, response: shortlist }),
+  changeShortlist: operation(paths.changeShortlist, {
+    params: listParams,
+    body: settings.partial().extend({ revision }),
+    response: z.object({ revision })
+  }),
+  deleteShortlist: operation(paths.deleteShortlist, { params: listParams }),
+  keepPeople: operation(paths.keepPeople, {
+    params: listParams,
+    body: z.object({
+      why: short.default(''),
+      from: z.discriminatedUnion('kind', [
+        z.object({
+          kind: z.literal('records'),
+          records: z
+            .array(z.object({ sourceId, personId: z.string().min(1).max(300) }))
+            .min(1)
+            .max(5000)
+        }),
+        z.object({
+          kind: z.literal('harvest'),
+          harvest: z.uuid(),
+          verdict: z.enum(['fit', 'miss', 'unsure', 'none']).optional(),
+          certain: z.boolean().default(false),
+          source: sourceId.optional(),
+          country: short.optional(),
+          words: short.optional(),
+          likelyFrom: z.number().min(0).max(1).optional(),
+          numbers: z.array(number).max(100_000).optional()
+        }),
+        z.object({ kind: z.literal('fits') }),
+        z.object({
+          kind: z.literal('people'),
+          people: z.array(personSchema).min(1).max(20_000),
+          own: z.array(z.record(z.string(), cell)).max(20_000).optional()
+        })
+      ])
+    }),
+    bodyLimit: 32 * 1024 * 1024,
+    response: z.object({ kept: z.int(), there: z.int(), joined: z.int(), objected: z.int() })
+  }),
+  listKept: operation(paths.listKept, {
+    params: listParams,
+    query: filter
+      .extend({
+        from: z.coerce.number().int().min(0).max(largest).default(0),
+        /** Columns, the first leading; with a minus the other way round; `own.` before one of its own */
+        sort: z.string().max(500).default('')
+      })
+      .optional(),
+    response: z.object({ people: z.array(kept), of: z.int() })
+  }),
+  readKept: operation(paths.readKept, {
+    params: personParams,
+    response: z.object({
+      person: kept,
+      written: z.array(z.enum(['greeting', 'firm', 'title'])),
+      cleaned: z.object({ greeting: z.string(), sure: z.boolean(), firm: z.string(), title: z.string() }),
+      fields: z.array(
+        z.object({
+          field: z.enum(joinedFields),
+          value: z.string(),
+          from: z.int().nullable(),
+          why: z.string(),
+          told: z.array(z.string())
+        })
+      ),
+      records: z.array(z.object({ sourceId, sourceName: z.string(), seenAt: z.iso.datetime(), person: personSchema })),
+      guess: z.object({ address: z.string(), pattern: z.string(), seen: z.int(), of: z.int() }).nullable()
+    })
+  }),
+  changeKept: operation(paths.changeKept, {
+    params: listParams,
+    body: z.object({
+      whom,
+      change: z.object({
+        addTags: z.array(z.string().max(60)).max(20).optional(),
+        removeTags: z.array(z.string().max(60)).max(20).optional(),
+        priority: z.int().min(1).max(5).nullable().optional(),
+        nextStep: short.optional(),
+        nextOn: z.iso.date().nullable().optional(),
+        note: z.string().max(2000).optional(),
+        own: z.record(z.string(), cell).optional(),
+        /** Left out by hand, with why; null takes them in again */
+        leaveOut: short.nullable().optional(),
+        /** Taken off the list */
+        drop: z.literal(true).optional(),
+        /** Which record leads a field, or a text of one’s own; null as Eave would */
+        choice: z
+          .partialRecord(
+            z.enum(joinedFields),
+            z.union([z.object({ record: z.int() }), z.object({ text: short })]).nullable()
+          )
+          .optional(),
+        /** How it is written in a letter; null as Eave would */
+        written: z.partialRecord(z.enum(['greeting', 'firm', 'title']), short.nullable()).optional()
+      })
+    }),
+    bodyLimit: 4 * 1024 * 1024,
+    response: done
+  }),
+  joinKept: operation(paths.joinKept, {
+    params: listParams,
+    body: z.object({ numbers: z.array(number).min(2).max(50) }),
+    response: done
+  }),
+  splitKept: operation(paths.splitKept, {
+    params: personParams,
+    body: z.object({ record: z.int().min(0) }),
+    response: done
+  }),
+  doubtfulKept: operation(paths.doubtfulKept, {
+    params: listParams,
+    response: z.array(z.object({ numbers: z.tuple([number, number]), why: z.string(), people: z.tuple([kept, kept]) }))
+  }),
+  undoKept: operation(paths.undoKept, { params: listParams, response: z.object({ what: z.string() }) }),
+  moreLike: operation(paths.moreLike, {
+    params: listParams,
+    body: z.object({ numbers: z.array(number).min(2).max(5000) }),
+    response: z.object({
+      text: z.string().nullable(),
+      traits: z.array(
+        z.object({ text: z.string(), good: z.int(), ofGood: z.int(), rest: z.int(), ofRest: z.int(), lift: z.number() })
+      ),
+      /** Of those judged in the brief whom it finds */
+      precision: z.object({ fits: z.int(), judged: z.int(), interval }),
+      /** Of those seen in the brief and not on the list */
+      adds: z.object({ people: z.int(), some: z.array(personSchema) }),
+      firms: z.array(z.object({ company: z.string(), people: z.int(), shared: z.int(), told: z.int() }))
+    })
+  }),
+  takeAlong: operation(paths.takeAlong, { params: listParams, query: leaving }),
+  lookAlong: operation(paths.lookAlong, {
+    params: listParams,
+    query: leaving,
+    response: z.object({
+      headers: z.array(z.string()),
+      rows: z.array(z.array(z.string())),
+      people: z.int(),
+      batches: z.int(),
+      leftOut: counts
+    })
+  }),
+  mergePreview: operation(paths.mergePreview, {
+    params: listParams,
+    query: leaving,
+    body: z.object({ there: z.string().max(20_000_000) }),
+    bodyLimit: 24 * 1024 * 1024,
+    response: z.object({
+      counts: z.record(z.string(), z.int()),
+      onlyThere: z.array(z.string()),
+      onlyHere: z.array(z.string()),
+      lines: z.array(
+        z.object({
+          who: z.string(),
+          what: z.enum(['new', 'would change', 'same', 'conflict']),
+          why: z.string(),
+          changes: z.array(z.object({ header: z.string(), there: z.string(), here: z.string() }))
+        })
+      )
+    })
+  }),
+  checkMail: operation(paths.checkMail, {
+    params: listParams,
+    body: z.object({ do: z.enum(['check', 'stop', 'go on']), plan: plan.optional() }),
+    response: mailRun.nullable()
+  }),
+  processingRecord: operation(paths.processingRecord, { params: listParams }),
+  listProfiles: operation(paths.listProfiles, {
+    response: z.array(z.object({ name: z.string(), body: columnProfileSchema, revision }))
+  }),
+  writeProfile: operation(paths.writeProfile, {
+    params: z.object({ name }),
+    body: z.object({ body: columnProfileSchema, revision: z.int().min(0).max(largest) }),
+    response: z.object({ revision })
+  }),
+  deleteProfile: operation(paths.deleteProfile, { params: z.object({ name }) }),
+  object: operation(paths.object, {
+    body: z.union([
+      z.object({ sourceId, personId: z.string().min(1).max(300) }),
+      z.object({
+        person: z.object({ name: short, company: short.default(''), contact: z.array(short).max(20).default([]) })
+      })
+    ]),
+    /** How much was erased, by what it was */
+    response: z.object({ erased: z.array(z.object({ what: z.string(), rows: z.int() })) })
+  }),
+  countObjections: operation(paths.countObjections, { response: z.object({ people: z.int() }) })
+};

@@ -1,0 +1,28 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import { parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
+import { looksLikeMail, readMail } from './mail-address';
+
+/** SHA-256 (FIPS 180-4) of a text in UTF-8, as 64 hexadecimal digits in small letters. */
+export const sha256Hex = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
+
+/**
+ * A mail address or telephone number as it is hashed: an address trimmed, NFKC, in small letters; a number in E.164 with
+ * its plus. Null where it is neither: such a line is left out and counted.
+ */
+export function normalContact(text: string, country?: string): string | null {
+  if (looksLikeMail(text)) {
+    const { address, wellFormed } = readMail(text);
+    return wellFormed ? address : null;
+  }
+  return e164(text, country);
+}
+
+/** A telephone number in E.164, as `+4533123456`; null where it is none. `country` is where a number without a code is from. */
+export function e164(text: string, country?: string): string | null {
+  const number = parsePhoneNumberFromString(text, country ? { defaultCountry: country as CountryCode } : {});
+  return number?.isPossible() ? number.number : null;
+}
+
+/** What is handed over in place of a contact: the hash of it, behind a salt where one is asked. */
+export const hashedContact = (normal: string, salt = ''): string => sha256Hex(salt + normal);

@@ -1,0 +1,85 @@
+import type { Person } from '../people/person';
+import { joinedFields, type JoinedField } from './list-fields';
+
+/** What a source told of a person, and when it was seen. */
+export interface KeptRecord {
+  sourceId: string;
+  person: Person;
+  seenAt: string;
+}
+
+/** Chosen by hand for a field: the record that leads, by its place, or a text of one's own. */
+export type FieldChoice = { record: number } | { text: string };
+
+/** One field of the joined record. */
+export interface Joined {
+  value: string;
+  /** The place of the record it is from; null where it was written by hand. */
+  from: number | null;
+  why: 'the only one' | 'all the same' | 'the newest' | 'chosen' | 'nothing told';
+  /** What each record tells, in their order; empty where one tells nothing. */
+  told: string[];
+}
+
+const mailOf = (text: string) => /^[^\s@]+@[^\s@]+$/.test(text);
+const pageOf = (text: string) =>
+  /^(https?:\/\/)?[\p{L}\p{N}.-]+\.\p{L}{2,}(\/\S*)?$/u.test(text) && !text.includes('@');
+const phoneOf = (text: string) => /^[+(\d][\d\s()./-]{5,}$/.test(text);
+
+/** What a record tells of a field; empty where it tells nothing. */
+export function toldOf({ person }: KeptRecord, field: JoinedField): string {
+  const job = person.jobs?.find(({ to }) => !to);
+  const contact = (is: (text: string) => boolean) => person.contact?.map((text) => text.trim()).find(is) ?? '';
+  switch (field) {
+    case 'name':
+      return person.name;
+    case 'title':
+      return job?.title ?? '';
+    case 'company':
+      return job?.company ?? '';
+    case 'mail':
+      return contact(mailOf).toLowerCase();
+    case 'phone':
+      return contact(phoneOf);
+    case 'page':
+      return contact(pageOf);
+    case 'headcount':
+      return person.headcount === undefined ? '' : String(person.headcount);
+    default:
+      return person[field] ?? '';
+  }
+}
+
+/**
+ * The records of one person as one, field by field: what was chosen leads; else what the newest record that tells it says
+ * (a title and its firm together, so that nobody is given a job they never had); an empty value never hides one that is told.
+ */
+export function joinRecords(
+  records: readonly KeptRecord[],
+  choice: Partial<Record<JoinedField, FieldChoice>> = {}
+): Record<JoinedField, Joined> {
+  const byAge = [...records.keys()].sort((a, b) =>
+    records[b]!.seenAt < records[a]!.seenAt ? -1 : records[b]!.seenAt > records[a]!.seenAt ? 1 : a - b
+  );
+  const withJob = byAge.find((i) => toldOf(records[i]!, 'title'));
+  const field = (name: JoinedField): Joined => {
+    const told = records.map((record) => toldOf(record, name));
+    const chosen = choice[name];
+    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', told };
+    if (chosen && told[chosen.record] !== undefined)
+      return { value: told[chosen.record]!, from: chosen.record, why: 'chosen', told };
+    const ofJob =
+      (name === 'title' || name === 'company') && withJob !== undefined && told[withJob] ? withJob : undefined;
+    const from = ofJob ?? byAge.find((i) => told[i]);
+    if (from === undefined) return { value: '', from: null, why: 'nothing told', told };
+    const others = told.filter((text) => text);
+    const same = others.every((text) => text === told[from]);
+    return {
+      value: told[from]!,
+      from,
+      why: others.length === 1 ? 'the only one' : same ? 'all the same' : 'the newest',
+      told
+    };
+  };
+  return Object.fromEntries(joinedFields.map((name) => [name, field(name)])) as Record<JoinedField, Joined>;
+}

@@ -1,0 +1,66 @@
+import { firmKey, isRoleMailbox } from '../people/contact-keys';
+import { countryCode } from '../people/countries';
+import { plainText } from '../people/person-name';
+import type { LeftOutReason } from './list-fields';
+
+/** What is said of each reason. */
+export const leftOutWords: Record<LeftOutReason, string> = {
+  contacted: 'already contacted',
+  customer: 'a customer',
+  competitor: 'at a competitor',
+  'own firm': 'at our own firm',
+  consent: 'in a country that asks prior consent',
+  'role mailbox': 'only a mailbox of the firm',
+  'no address': 'no mail address',
+  'taken before': 'taken along before',
+  'by hand': 'left out by hand'
+};
+
+/** Firms by what they are to the house: written one a line, subsidiaries too. */
+export interface FirmLists {
+  customers: string[];
+  competitors: string[];
+  own: string[];
+}
+
+/** What is known of somebody who may be left out. */
+export interface Candidate {
+  company: string;
+  country: string;
+  mail: string;
+  contacted: boolean;
+  takenBefore: boolean;
+}
+
+/**
+ * Reads the lists once, and says of each person every reason to leave them out. A firm is recognised without its legal
+ * form, accents and joining words; a line that holds an address of the web is one by its domain.
+ */
+export function leaveOutReader(firms: FirmLists, consent: readonly string[]): (one: Candidate) => LeftOutReason[] {
+  const kinds = [
+    ['customer', known(firms.customers)],
+    ['competitor', known(firms.competitors)],
+    ['own firm', known(firms.own)]
+  ] as const;
+  const asks = new Set(consent.map((country) => countryCode(country) ?? country));
+  return ({ company, country, mail, contacted, takenBefore }) => {
+    const key = company ? firmKey(company) : '';
+    const domain = mail.slice(mail.lastIndexOf('@') + 1).toLowerCase();
+    return [
+      ...(contacted ? (['contacted'] as const) : []),
+      ...kinds.flatMap(([reason, is]) => ((key && is.has(key)) || (mail && is.has(domain)) ? [reason] : [])),
+      ...(country && asks.has(countryCode(country) ?? country) ? (['consent'] as const) : []),
+      ...(mail ? (isRoleMailbox(mail) ? (['role mailbox'] as const) : []) : (['no address'] as const)),
+      ...(takenBefore ? (['taken before'] as const) : [])
+    ];
+  };
+}
+
+const known = (lines: readonly string[]) =>
+  new Set(
+    lines.flatMap((line) => {
+      const text = line.trim();
+      const domain = /^(?:https?:\/\/)?(?:www\.)?([\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+)(?:\/\S*)?$/u.exec(text)?.[1];
+      return plainText(text) ? [firmKey(text), ...(domain ? [domain.toLowerCase()] : [])] : [];
+    })
+  );

@@ -1,0 +1,28 @@
+/** The fields of a person on a list, each of which one of the records leads. */
+export const joinedFields = [
+  'name',
+  'title',
+  'company',
+  'country',
+  'place',
+  'mail',
+  'phone',
+  'page',
+  'headcount',
+  'industry'
+] as const;
+export type JoinedField = (typeof joinedFields)[number];
+
+/** Why somebody on a list is left out of what is taken along. */
+export const leftOutReasons = [
+  'contacted',
+  'customer',
+  'competitor',
+  'own firm',
+  'consent',
+  'role mailbox',
+  'no address',
+  'taken before',
+  'by hand'
+] as const;
+export type LeftOutReason = (typeof leftOutReasons)[number];

@@ -1,0 +1,7 @@
+import { contract } from '$api';
+import { endpoint } from '$server/api/endpoint';
+import { splitKept } from '$server/services/shortlist/change-kept';
+
+export const POST = endpoint(contract.splitKept, ({ params, body }) =>
+  splitKept(params.id, params.list, params.number, body.record)
+);

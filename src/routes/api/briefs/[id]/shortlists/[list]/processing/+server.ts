@@ -1,0 +1,11 @@
+import { contract } from '$api';
+import { rawEndpoint } from '$server/api/endpoint';
+import { processingRecord } from '$server/services/shortlist/processing-record';
+
+export const GET = rawEndpoint(
+  contract.processingRecord,
+  async ({ params }) =>
+    new Response(await processingRecord(params.id, params.list), {
+      headers: { 'content-type': 'text/plain; charset=utf-8' }
+    })
+);

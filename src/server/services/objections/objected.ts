@@ -1,0 +1,52 @@
+import { createHmac } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import { contactKeys, type Person } from '$core/people';
+import { database } from '../../database/connection';
+import { installationSecret } from '../../installation-key';
+
+/** A record of somebody at a source. */
+interface SourceRecord {
+  sourceId: string;
+  person: Person;
+}
+
+/** What somebody is known by: their contact keys, and a record's own name. */
+export const namesOf = ({ sourceId, person }: SourceRecord): string[] => [
+  ...contactKeys(person).map((key) => `key ${key}`),
+  `record ${sourceId} ${person.id}`
+];
+
+/** A keyed hash (HMAC-SHA-256, RFC 2104) of what somebody is known by: nobody without the key of the installation finds out who it is. */
+export async function objectionHash(name: string): Promise<string> {
+  const key = await installationSecret('objections');
+  return createHmac('sha256', key).update(name).digest('base64');
+}
+
+let known: { mark: string; hashes: ReadonlySet<string> } = { mark: '', hashes: new Set() };
+
+/** The hashes of all who objected; read anew when others have come. */
+async function objectedHashes(): Promise<ReadonlySet<string>> {
+  const [now] = await database().query<{ mark: string; rows: number }>(
+    `SELECT concat(count(*), ' ', max(at)) AS mark FROM objections`,
+    { type: QueryTypes.SELECT }
+  );
+  if (now!.mark === known.mark) return known.hashes;
+  const rows = await database().query<{ hash: string }>(`SELECT encode(hash, 'base64') AS hash FROM objections`, {
+    type: QueryTypes.SELECT
+  });
+  known = { mark: now!.mark, hashes: new Set(rows.map(({ hash }) => hash)) };
+  return known.hashes;
+}
+
+/** Records without those of people who objected. */
+export async function withoutObjected<R extends SourceRecord>(records: readonly R[]): Promise<R[]> {
+  const hashes = await objectedHashes();
+  if (!hashes.size || !records.length) return [...records];
+  const key = await installationSecret('objections');
+  const hash = (name: string) => createHmac('sha256', key).update(name).digest('base64');
+  return records.filter((record) => !namesOf(record).some((name) => hashes.has(hash(name))));
+}
+
+/** People of one source without those who objected. */
+export const peopleWithoutObjected = async (sourceId: string, people: readonly Person[]): Promise<Person[]> =>
+  (await withoutObjected(people.map((person) => ({ sourceId, person })))).map(({ person }) => person);

@@ -1,0 +1,239 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import { readMail } from '$core/shortlist';
+import { Refused } from '$sources/faults';
+import { StandInChecker, type MailChecker } from '$sources/mail/mail-checker';
+import { database } from '../../database/connection';
+import { isDatabaseAway } from '../../database/away';
+import { models } from '../../database/models';
+import type { MailRunRow, ShortlistRow } from '../../database/shortlist-models';
+import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
+import { log } from '../../log';
+import { Refusal } from '../../refusal';
+import { whyItBrokeOff } from '../sources/why-it-broke-off';
+import { findShortlist } from './find-shortlist';
+
+const task = 'mail-check';
+
+let checker: MailChecker = new StandInChecker();
+/** Puts another service in the place of the one that checks addresses; for tests. */
+export const useMailChecker = (other: MailChecker): void => void (checker = other);
+
+const enqueue = (id: string, runAt = new Date()): Promise<void> => addJob(task, { runId: id }, `mail ${id}`, 60, runAt);
+
+handle(task, async (payload, stopping) => {
+  const { runId } = payload as { runId: string };
+  await alone(`mail ${runId}`, (lost) => work(runId, AbortSignal.any([lost, stopping])));
+});
+
+/** Takes up checks that nobody works on any more. */
+lookAfter(async () => {
+  const left = await database().query<{ id: string; goesOnAt: Date | null }>(
+    `SELECT id, goes_on_at AS "goesOnAt" FROM mail_runs r WHERE state IN ('waiting', 'running')
+       AND NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = 'mail ' || r.id)`,
+    { type: QueryTypes.SELECT }
+  );
+  for (const { id, goesOnAt } of left) await enqueue(id, goesOnAt ?? new Date());
+});
+
+/** Days that an answer holds: after that an address is asked about anew. */
+const holds = 90;
+
+/** Addresses of a list that a check would ask about: each once, those of firms and those told to be useless left out. */
+async function openAddresses(listId: string, most: number | null = null): Promise<string[]> {
+  const rows = await database().query<{ mail: string }>(
+    `SELECT DISTINCT p.mail FROM shortlist_people p LEFT JOIN mail_checks m ON m.address = p.mail AND m.checked_at > now() - interval '${holds} days'
+     WHERE p.shortlist_id = $listId AND p.mail <> '' AND m.address IS NULL AND NOT p.left_out && ARRAY['contacted', 'customer', 'competitor', 'own firm', 'role mailbox', 'by hand']
+     ORDER BY 1`,
+    { bind: { listId }, type: QueryTypes.SELECT }
+  );
+  const asked: string[] = [];
+  for (const { mail } of rows) {
+    const { wellFormed, role, throwAway } = readMail(mail);
+    if (wellFormed && !role && !throwAway) asked.push(mail);
+    if (most !== null && asked.length >= most) break;
+  }
+  return asked;
+}
+
+/** The plan of the house, and what was checked today and this month (UTC). */
+async function planNow() {
+  const [plan] = await database().query<{ perDay: number; perMonth: number }>(
+    `INSERT INTO mail_plan (only_one) VALUES (true) ON CONFLICT (only_one) DO UPDATE SET only_one = true
+     RETURNING per_day AS "perDay", per_month AS "perMonth"`,
+    { type: QueryTypes.SELECT }
+  );
+  const [used] = await database().query<{ today: number; month: number }>(
+    `SELECT count(*) FILTER (WHERE checked_at >= date_trunc('day', now() AT TIME ZONE 'UTC') AT TIME ZONE 'UTC')::int AS today, count(*)::int AS month
+     FROM mail_checks WHERE checked_at >= date_trunc('month', now() AT TIME ZONE 'UTC') AT TIME ZONE 'UTC'`,
+    { type: QueryTypes.SELECT }
+  );
+  return { ...plan!, ...used! };
+}
+
+const toldRun = (run: MailRunRow) => ({
+  id: run.id,
+  state: run.state,
+  problem: run.problem ?? '',
+  addresses: run.addresses,
+  checked: run.checked,
+  valid: run.valid,
+  spent: run.spent,
+  goesOnAt: run.goesOnAt?.toISOString() ?? null
+});
+
+const newestRun = (shortlistId: string) =>
+  models().MailRun.findOne({ where: { shortlistId }, order: [['createdAt', 'DESC']] });
+
+/** What a list’s addresses are like before anybody is asked, what asking would cost at most, and how far it is. */
+export async function mailOfList(list: ShortlistRow) {
+  const [open, plan, run, rows] = await Promise.all([
+    openAddresses(list.id),
+    planNow(),
+    newestRun(list.id),
+    database().query<{ mail: string; times: number }>(
+      `SELECT mail, count(*)::int AS times FROM shortlist_people WHERE shortlist_id = $id AND mail <> '' GROUP BY 1`,
+      { bind: { id: list.id }, type: QueryTypes.SELECT }
+    )
+  ]);
+  const told = { malformed: 0, duplicate: 0, role: 0, throwAway: 0 };
+  for (const { mail, times } of rows) {
+    const read = readMail(mail);
+    told.duplicate += times - 1;
+    if (!read.wellFormed) told.malformed++;
+    else if (read.role) told.role++;
+    else if (read.throwAway) told.throwAway++;
+  }
+  const { perValid, unit } = checker.price;
+  return {
+    run: run && toldRun(run),
+    plan,
+    open: open.length,
+    cost: Math.round(open.length * perValid * 100) / 100,
+    unit,
+    told
+  };
+}
+
+interface Wanted {
+  do: 'check' | 'stop' | 'go on';
+  plan?: { perDay: number; perMonth: number } | undefined;
+}
+
+/** Begins a check of a list’s addresses, stops it where it is, or lets it go on; with another plan where one is given. */
+export async function checkMail(briefId: string, id: string, { do: what, plan }: Wanted) {
+  await findShortlist(briefId, id);
+  if (plan)
+    await database().query(
+      `INSERT INTO mail_plan (per_day, per_month) VALUES ($perDay, $perMonth)
+       ON CONFLICT (only_one) DO UPDATE SET per_day = excluded.per_day, per_month = excluded.per_month`,
+      { bind: plan }
+    );
+  const run = await newestRun(id);
+  const underWay = run && ['waiting', 'running'].includes(run.state);
+  if (what === 'stop') {
+    if (underWay) await run.update({ state: 'paused', problem: 'It was stopped. What came is kept.', goesOnAt: null });
+    return run && toldRun(run);
+  }
+  if (underWay) {
+    // Another plan may have room at once.
+    if (plan && run.state === 'waiting') {
+      await run.update({ goesOnAt: null, problem: '' });
+      await enqueue(run.id);
+    }
+    return toldRun(run);
+  }
+  if (what === 'go on' && run && run.state !== 'done') {
+    await run.update({ state: 'waiting', problem: '', goesOnAt: null });
+    await enqueue(run.id);
+    return toldRun(run);
+  }
+  const open = await openAddresses(id);
+  if (!open.length)
+    throw new Refusal(
+      409,
+      'Nothing to check',
+      'Every address of this list that can be checked was checked, or is left out.'
+    );
+  const begun = await models().MailRun.create({
+    id: randomUUID(),
+    shortlistId: id,
+    state: 'waiting',
+    addresses: open.length
+  });
+  await enqueue(begun.id);
+  return toldRun(begun);
+}
+
+/** Milliseconds until another day, or month, begins (UTC). */
+function untilNext(what: 'day' | 'month', now = new Date()): number {
+  const next =
+    what === 'day'
+      ? Date.UTC(now.getUTCFullYear(), now.getUTCMonth(), now.getUTCDate() + 1)
+      : Date.UTC(now.getUTCFullYear(), now.getUTCMonth() + 1, 1);
+  return next - now.getTime();
+}
+
+/** Checks what is open, a batch after the other, each kept as it comes; stops where the plan is used up, and goes on when it has room. */
+async function work(runId: string, halt: AbortSignal): Promise<void> {
+  const { MailRun } = models();
+  const mine = { where: { id: runId, state: 'running' } };
+  const [, [run]] = await MailRun.update(
+    { state: 'running', goesOnAt: null, problem: '' },
+    { where: { id: runId, state: ['waiting', 'running'] }, returning: true }
+  );
+  if (!run) return;
+  try {
+    for (;;) {
+      if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
+      const still = await MailRun.findByPk(runId, { attributes: ['state'] });
+      if (still?.state !== 'running') return;
+      const { perDay, perMonth, today, month } = await planNow();
+      if (month >= perMonth)
+        throw new Later(
+          untilNext('month'),
+          `The ${perMonth.toLocaleString('en')} checks of this month are used up; it goes on next month (UTC).`
+        );
+      if (today >= perDay)
+        throw new Later(
+          untilNext('day'),
+          `The ${perDay.toLocaleString('en')} checks of today are used up; it goes on tomorrow (UTC).`
+        );
+      const batch = await openAddresses(run.shortlistId, Math.min(checker.batch, perDay - today, perMonth - month));
+      if (!batch.length) break;
+      const told = await checker.check(batch, halt);
+      if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
+      await database().transaction(async (transaction) => {
+        await database().query(
+          `INSERT INTO mail_checks (address, state, why, price)
+           SELECT r.address, r.state, r.why, r.price FROM jsonb_to_recordset($told::jsonb) AS r (address text, state text, why text, price double precision)
+           ON CONFLICT (address) DO UPDATE SET state = excluded.state, why = excluded.why, price = excluded.price, checked_at = now()`,
+          { bind: { told: JSON.stringify(told) }, transaction }
+        );
+        await run.increment(
+          {
+            checked: told.length,
+            valid: told.filter(({ state }) => state === 'valid').length,
+            spent: told.reduce((sum, { price }) => sum + price, 0)
+          },
+          { transaction }
+        );
+      });
+      await run.reload();
+    }
+    await MailRun.update({ state: 'done' }, mine);
+  } catch (error) {
+    if (error instanceof NotNow || isDatabaseAway(error)) throw error;
+    const later =
+      error instanceof Refused ? new Later(error.wait, `The service asks to wait: ${error.message}.`) : error;
+    if (later instanceof Later) {
+      await MailRun.update(
+        { state: 'waiting', problem: later.message, goesOnAt: new Date(Date.now() + later.wait) },
+        mine
+      );
+      throw later;
+    }
+    log().warn({ err: error, run: runId }, 'mail check failed');
+    await MailRun.update({ state: 'failed', problem: whyItBrokeOff(error) }, mine);
+  }
+}

@@ -1,0 +1,111 @@
+import { QueryTypes } from 'sequelize';
+import type { Person } from '$core/people';
+import type { KeptRecord } from '$core/shortlist';
+import { database } from '../../database/connection';
+import { Refusal } from '../../refusal';
+import { contextOf } from '../briefs/brief-context';
+import { findBrief } from '../briefs/briefs';
+import { findHarvest } from '../harvest/harvests';
+import { harvestPeopleNumbers, type PeopleFilter } from '../harvest/harvest-people';
+import type { Candidate } from './keep-people';
+
+interface Found {
+  sourceId: string;
+  personId: string;
+  person: Person;
+  seenAt: Date;
+}
+interface RecordName {
+  sourceId: string;
+  personId: string;
+}
+
+/** Records of people whom a brief has seen, as they were seen last: in a harvest, a trial, a diary or among its known-goods. */
+export async function recordsSeen(briefId: string, names: readonly RecordName[]): Promise<Found[]> {
+  if (!names.length) return [];
+  return database().query<Found>(
+    `WITH wanted AS (SELECT DISTINCT * FROM unnest($sources::text[], $ids::text[]) AS w (source_id, person_id)),
+     mine AS (SELECT id FROM versions WHERE brief_id = $briefId),
+     seen AS (
+       SELECT r.source_id, r.person_id, r.person, r.seen_at FROM harvest_rows r JOIN harvests h ON h.id = r.harvest_id JOIN wanted USING (source_id, person_id)
+         WHERE h.brief_id = $briefId
+       UNION ALL
+       SELECT t.source_id, p.person_id, p.person, t.created_at FROM trial_people p JOIN trials t ON t.id = p.trial_id
+         JOIN wanted w ON w.source_id = t.source_id AND w.person_id = p.person_id WHERE t.version_id IN (SELECT id FROM mine)
+       UNION ALL
+       SELECT t.source_id, e->>'id', e, t.created_at FROM trials t JOIN trial_pages p ON p.trial_id = t.id, jsonb_array_elements(p.people) e
+         JOIN wanted w ON true WHERE t.version_id IN (SELECT id FROM mine) AND w.source_id = t.source_id AND w.person_id = e->>'id'
+     )
+     SELECT DISTINCT ON (source_id, person_id) source_id AS "sourceId", person_id AS "personId", person, seen_at AS "seenAt"
+     FROM seen ORDER BY source_id, person_id, seen_at DESC`,
+    {
+      bind: { briefId, sources: names.map(({ sourceId }) => sourceId), ids: names.map(({ personId }) => personId) },
+      type: QueryTypes.SELECT
+    }
+  );
+}
+
+const recordOf = ({ sourceId, person, seenAt }: Pick<Found, 'sourceId' | 'person' | 'seenAt'>): KeptRecord => ({
+  sourceId,
+  person,
+  seenAt: seenAt.toISOString()
+});
+
+/** Some records that a brief has seen, each with the other records of the same person as the brief knows who is who. */
+export async function fromRecords(briefId: string, names: readonly RecordName[]): Promise<Candidate[]> {
+  const identity = await (await contextOf(briefId)).identity();
+  const byPerson = new Map<string, RecordName[]>();
+  for (const name of names) {
+    const number = identity.numberOf(name.sourceId, name.personId);
+    const key = number === undefined ? JSON.stringify([name.sourceId, name.personId]) : String(number);
+    byPerson.set(key, [...(byPerson.get(key) ?? []), name]);
+  }
+  const found = new Map((await recordsSeen(briefId, names)).map((one) => [`${one.sourceId}\n${one.personId}`, one]));
+  const candidates = [...byPerson.values()].flatMap((list): Candidate[] => {
+    const records = list.flatMap(({ sourceId, personId }) => found.get(`${sourceId}\n${personId}`) ?? []);
+    return records.length ? [{ records: records.map(recordOf) }] : [];
+  });
+  if (!candidates.length)
+    throw new Refusal(
+      404,
+      'Not found',
+      'None of these people is among those whom this brief has seen. Load the page again.'
+    );
+  return candidates;
+}
+
+/** Everybody judged a fit in the brief, whichever record of theirs was. */
+export async function fromFits(briefId: string): Promise<Candidate[]> {
+  const { personaId } = await findBrief(briefId);
+  const names = await database().query<RecordName>(
+    `SELECT source_id AS "sourceId", person_id AS "personId" FROM verdicts WHERE persona_id = $personaId AND verdict = 'fit' ORDER BY updated_at`,
+    { bind: { personaId }, type: QueryTypes.SELECT }
+  );
+  if (!names.length)
+    throw new Refusal(409, 'No fits yet', 'Nobody was judged a fit in this brief yet. Judge a sample first.');
+  return fromRecords(briefId, names);
+}
+
+/** The people of a harvest whom a filter finds, each with all records. */
+export async function fromHarvest(
+  briefId: string,
+  harvestId: string,
+  filter: PeopleFilter & { likelyFrom?: number | undefined; numbers?: readonly number[] | undefined }
+): Promise<Candidate[]> {
+  await findHarvest(briefId, harvestId);
+  const numbers = filter.numbers ?? (await harvestPeopleNumbers(briefId, harvestId, filter, filter.likelyFrom));
+  const rows = await database().query<Found & { number: number; likelihood: number | null }>(
+    `SELECT r.number, r.source_id AS "sourceId", r.person_id AS "personId", r.person, r.seen_at AS "seenAt", p.score AS likelihood
+     FROM harvest_rows r JOIN harvest_people p USING (harvest_id, number)
+     WHERE harvest_id = $harvestId AND number = ANY ($numbers::int[]) ORDER BY number, r.ordinal`,
+    { bind: { harvestId, numbers: [...numbers] }, type: QueryTypes.SELECT }
+  );
+  const byNumber = new Map<number, Candidate>();
+  for (const row of rows) {
+    const known = byNumber.get(row.number);
+    if (known) known.records.push(recordOf(row));
+    else byNumber.set(row.number, { records: [recordOf(row)], likelihood: row.likelihood });
+  }
+  if (!byNumber.size) throw new Refusal(409, 'Nobody to keep', 'Nobody in this harvest is found by that filter.');
+  return [...byNumber.values()];
+}

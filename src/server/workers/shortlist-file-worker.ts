@@ -1,0 +1,8 @@
+import { workerData } from 'node:worker_threads';
+import { writeAlong, type Leaving } from '../services/shortlist/take-along';
+import { doOneThing } from './one-thing';
+
+/** Writes the people of a shortlist as a file, with a line of its own to the database. */
+const { briefId, id, leaving } = workerData as { briefId: string; id: string; leaving: Leaving };
+
+void doOneThing(() => writeAlong(briefId, id, leaving));
