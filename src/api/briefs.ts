@@ -14,6 +14,8 @@ const briefListed = briefHead.extend({
   verdicts: z.int(),
   /** People of the newest harvest; null where there is none */
   harvested: z.int().nullable(),
+  /** People on its shortlists; null where there is none */
+  shortlisted: z.int().nullable(),
   /** Its screens count only those who are certain */
   certainOnly: z.boolean(),
   /** Sources that its strings are not run on */

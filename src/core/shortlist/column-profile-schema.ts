@@ -1,37 +1,5 @@
 import * as z from 'zod';
-
-/** What a column of a file that leaves may hold. */
-export const columnSources = [
-  'name',
-  'given name',
-  'family name',
-  'greeting',
-  'title',
-  'tidy title',
-  'company',
-  'firm in a sentence',
-  'country',
-  'country code',
-  'place',
-  'mail',
-  'mail state',
-  'phone',
-  'page',
-  'industry',
-  'headcount',
-  'verdict',
-  'likelihood',
-  'tags',
-  'priority',
-  'next step',
-  'next date',
-  'note',
-  'kept on',
-  'kept because',
-  'sources',
-  'fixed text',
-  'own column'
-] as const;
+import { columnSources } from './list-fields';
 
 /** Which columns a file has, from what, in which order and under which headers; and how dates and numbers are written. */
 export const columnProfileSchema = z.object({

@@ -26,3 +26,36 @@ export const leftOutReasons = [
   'by hand'
 ] as const;
 export type LeftOutReason = (typeof leftOutReasons)[number];
+
+/** What a column of a file that leaves may hold. */
+export const columnSources = [
+  'name',
+  'given name',
+  'family name',
+  'greeting',
+  'title',
+  'tidy title',
+  'company',
+  'firm in a sentence',
+  'country',
+  'country code',
+  'place',
+  'mail',
+  'mail state',
+  'phone',
+  'page',
+  'industry',
+  'headcount',
+  'verdict',
+  'likelihood',
+  'tags',
+  'priority',
+  'next step',
+  'next date',
+  'note',
+  'kept on',
+  'kept because',
+  'sources',
+  'fixed text',
+  'own column'
+] as const;

@@ -17,8 +17,8 @@ export const keys = {
     undo: { press: ['$mod+KeyZ'], shown: 'Ctrl Z', does: 'undo' },
     redo: { press: ['$mod+KeyY', '$mod+Shift+KeyZ'], shown: 'Ctrl Y', does: 'redo' },
     step: {
-      press: ['g 1', 'g 2', 'g 3', 'g 4', 'g 5', 'g 6'],
-      shown: 'g then 1–6',
+      press: ['g 1', 'g 2', 'g 3', 'g 4', 'g 5', 'g 6', 'g 7'],
+      shown: 'g then 1–7',
       does: 'go to a step of the brief'
     }
   },
@@ -55,7 +55,8 @@ export const keys = {
     after: { press: ['ArrowRight', 'ArrowDown'], shown: '→', does: 'next person' },
     ownReason: { press: ['n'], shown: 'N', does: 'write a reason of your own' },
     note: { press: ['w'], shown: 'W', does: 'write a note on the person' },
-    takeBack: { press: ['Backspace'], shown: 'Backspace', does: 'take the verdict back' }
+    takeBack: { press: ['Backspace'], shown: 'Backspace', does: 'take the verdict back' },
+    keep: { press: ['k'], shown: 'K', does: 'keep the person on the shortlist' }
   },
   harvest: {
     fit: { press: ['f'], shown: 'F', does: 'fit' },
@@ -63,7 +64,18 @@ export const keys = {
     unsure: { press: ['u'], shown: 'U', does: 'unsure' },
     before: { press: ['ArrowUp'], shown: '↑', does: 'the person before' },
     after: { press: ['ArrowDown'], shown: '↓', does: 'the next person' },
-    next: { press: ['n'], shown: 'N', does: 'the next to judge: the likeliest, every tenth time one at random' }
+    next: { press: ['n'], shown: 'N', does: 'the next to judge: the likeliest, every tenth time one at random' },
+    keep: { press: ['k'], shown: 'K', does: 'keep the person on the shortlist' }
+  },
+  shortlist: {
+    before: { press: ['ArrowUp'], shown: '↑', does: 'the person before' },
+    after: { press: ['ArrowDown'], shown: '↓', does: 'the next person' },
+    choose: { press: ['x', 'Shift+x', 'Shift+X'], shown: 'X', does: 'choose the person, with Shift all between' },
+    all: { press: ['a'], shown: 'A', does: 'choose everybody by the filter, or nobody' },
+    search: { press: ['/'], shown: '/', does: 'search' },
+    leaveOut: { press: ['o'], shown: 'O', does: 'leave out those chosen' },
+    remove: { press: ['Delete'], shown: 'Del', does: 'take those chosen off the list' },
+    close: { press: ['Escape'], shown: 'Esc', does: 'close the card, or choose nobody' }
   }
 } as const satisfies Record<string, Record<string, Key>>;
 
@@ -75,7 +87,8 @@ export const placeNames: Record<Place, string> = {
   string: 'String',
   tree: 'Tree of the string',
   trial: 'Trial',
-  harvest: 'Harvest'
+  harvest: 'Harvest',
+  shortlist: 'Shortlist'
 };
 
 /** The first key of those that are pressed one after the other. */

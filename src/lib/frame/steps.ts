@@ -14,5 +14,10 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
     id: 'harvest',
     name: 'Harvest',
     state: ({ harvested }) => (harvested === null ? 'not begun' : `${harvested.toLocaleString('en')} people`)
+  },
+  {
+    id: 'shortlist',
+    name: 'Shortlist',
+    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} kept`)
   }
 ];

@@ -81,18 +81,24 @@ interface BriefHearers {
   progressed?: () => void;
   /** A harvest has come further. */
   gathered?: () => void;
+  /** People of a shortlist, or a check of their addresses, have come further. */
+  kept?: () => void;
   /** Called when changes are heard from now on: those between the loading of the page and now were not. */
   began?: () => void;
 }
 
 /** Calls back when something of a brief has changed, on this page or any other. */
-export const watchBrief = (briefId: string, { changed, progressed, gathered, began }: BriefHearers): (() => void) =>
+export const watchBrief = (
+  briefId: string,
+  { changed, progressed, gathered, kept, began }: BriefHearers
+): (() => void) =>
   listenWithOthers(addressOf('briefEvents', briefId), (event, data) => {
     if (event === 'changed') changed();
     else if (event !== 'progress') began?.();
     const { what = [] } = data as { what?: string[] };
     if (event === 'progress' && what.includes('trial_pages')) progressed?.();
     if (event !== 'mark' && what.includes('harvests')) gathered?.();
+    if (event !== 'mark' && (what.includes('shortlists') || what.includes('mail_runs'))) kept?.();
   });
 
 /** What of the whole installation has changed. */

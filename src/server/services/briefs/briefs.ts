@@ -94,6 +94,7 @@ interface Listed {
   versions: number;
   verdicts: number;
   harvested: number | null;
+  shortlisted: number | null;
   certainOnly: boolean;
   leftOut: string[];
   chosen: { sourceId: string; source: string; version: number; name: string; note: string; trialId: string }[];
@@ -106,6 +107,8 @@ const listed = `
     (SELECT coalesce(max(number), 0) FROM versions WHERE brief_id = b.id) AS versions,
     (SELECT count(*) FROM verdicts WHERE persona_id = b.persona_id)::int AS verdicts,
     (SELECT people FROM harvests WHERE brief_id = b.id ORDER BY created_at DESC LIMIT 1) AS harvested,
+    (SELECT CASE WHEN count(*) > 0 THEN sum((SELECT count(*) FROM shortlist_people p WHERE p.shortlist_id = l.id))::int END
+      FROM shortlists l WHERE l.brief_id = b.id) AS shortlisted,
     coalesce((c.body ->> 'certainOnly')::boolean, false) AS "certainOnly",
     coalesce(c.body -> 'leftOut', '[]') AS "leftOut",
     (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'source', s.name, 'version', v.number, 'name', v.name,

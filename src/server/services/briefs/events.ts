@@ -35,6 +35,9 @@ function gathered(isMine: (change: Change) => boolean, tell: (changes: Change[])
   };
 }
 
+/** Tables whose changes are no change of the brief's mark. */
+const goesOn: ReadonlySet<string> = new Set(['trial_pages', 'harvests', 'shortlists', 'mail_runs']);
+
 /**
  * Tells a page whenever something of a brief has changed, with the brief's mark as the event's id: a page that comes back
  * with another mark than the present one has missed something and is told at once.
@@ -46,8 +49,7 @@ export function watchBrief(briefId: string, seen: string | null, send: Send): ()
     const sent = { id: mark, data: { mark, what } };
     if (known === null) send({ event: 'mark', ...sent });
     else if (known !== mark) send({ event: 'changed', ...sent });
-    else if (what.some((table) => table === 'trial_pages' || table === 'harvests'))
-      send({ event: 'progress', ...sent });
+    else if (what.some((table) => goesOn.has(table))) send({ event: 'progress', ...sent });
     known = mark;
   };
   const off = gathered(

@@ -13,6 +13,8 @@
   import SourceSlices from '$lib/harvest/SourceSlices.svelte';
   import StartHarvest from '$lib/harvest/StartHarvest.svelte';
   import { noBudget, type Budget } from '$lib/harvest/budget';
+  import KeepFromHarvest from '$lib/shortlist/KeepFromHarvest.svelte';
+  import { keepOnShortlist } from '$lib/shortlist/keep';
   import { HarvestPage, type Format } from '$lib/harvest/harvest-page.svelte';
   import { watchBrief } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
@@ -40,7 +42,8 @@
     unsure: () => desk.give('unsure'),
     before: () => desk.go(-1),
     after: () => desk.go(1),
-    next: () => desk.next()
+    next: () => desk.next(),
+    keep: () => keepOne()
   });
   onMount(() => {
     let soon: ReturnType<typeof setTimeout> | undefined;
@@ -65,6 +68,21 @@
     };
   });
 
+  let keeping = $state(false);
+  let said = $state('');
+  async function keepOne() {
+    if (desk.at === null || !harvest) return;
+    try {
+      said = await keepOnShortlist(
+        data.brief.id,
+        { kind: 'harvest', harvest: harvest.id, numbers: [desk.at] },
+        `from ${harvest.name}`
+      );
+      await reload('eave:brief');
+    } catch (problem) {
+      desk.refused = problem;
+    }
+  }
   let raising = $state(false);
   let budget: Budget = $state({ ...noBudget });
   let deleting = $state(false);
@@ -116,7 +134,7 @@
     <p class="soft" role="status">
       {stateWords[harvest.state]}{harvest.goesOnAt
         ? `, and goes on ${moment(harvest.goesOnAt)}`
-        : ''}{harvest.problem && `. ${harvest.problem}`}
+        : ''}{harvest.problem && `. ${harvest.problem}`}{said && `. ${said}`}
     </p>
     {#if data.harvests.length > 1}
       <Pick label="Harvest" hideLabel value={harvest.id} onpick={(id) => goto(path({ harvest: id }))}>
@@ -134,6 +152,7 @@
       <option value="">take along…</option>
       {#each Object.entries(formats) as [format, word] (format)}<option value={format}>{word}</option>{/each}
     </Pick>
+    <Act disabled={!harvest.people} onclick={() => (keeping = true)}>Keep…</Act>
     <Act onclick={() => goto(path({ new: '1' }))}>New harvest</Act>
     <Act onclick={() => (deleting = true)}>Delete</Act>
     <Act
@@ -191,6 +210,19 @@
   </div>
 {/if}
 
+{#if harvest}
+  <KeepFromHarvest
+    {desk}
+    briefId={data.brief.id}
+    harvestId={harvest.id}
+    learnt={harvest.learnt !== null}
+    bind:open={keeping}
+    onsaid={(what) => {
+      said = what;
+      void reload('eave:brief');
+    }}
+  />
+{/if}
 <Modal
   bind:open={raising}
   modalHeading="Limits of this harvest"

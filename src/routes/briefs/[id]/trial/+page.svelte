@@ -21,6 +21,7 @@
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
   import { reasons } from '$lib/trial/reasons';
   import { isUnderWay } from '$lib/trial/under-way';
+  import { keepOnShortlist } from '$lib/shortlist/keep';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -61,8 +62,22 @@
     after: () => desk.go(at + 1),
     ownReason: () => verdicts?.focusReason(),
     note: () => note?.focus(),
-    takeBack: desk.takeBack
+    takeBack: desk.takeBack,
+    keep: () => void keepOne()
   });
+  let said = $state('');
+  async function keepOne() {
+    if (!current || !trial) return;
+    said = '';
+    await desk.doing(async () => {
+      said = await keepOnShortlist(
+        data.brief.id,
+        { kind: 'records', records: [{ sourceId: trial.sourceId, personId: current.person.id }] },
+        `version ${trial.version} on ${trial.sourceName}`
+      );
+      await reload('eave:brief');
+    });
+  }
   const hearUndo = keysOf('everywhere', { undo: desk.undo });
   function keys(event: KeyboardEvent) {
     if (!trial) return;
@@ -210,6 +225,10 @@
               onkept={() => void reload('eave:trials')}
             />{/if}
         {/key}
+        <div class="keep">
+          <Act onclick={keepOne}>Keep on the shortlist <kbd>K</kbd></Act>
+          <span class="soft" role="status">{said}</span>
+        </div>
       </VerdictDesk>
     </div>
     <PrecisionBar
@@ -267,6 +286,13 @@
 {/if}
 
 <style>
+  .keep {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    margin-top: 6px;
+    font-size: 12px;
+  }
   /* What was found has a line of its own under the choices, in place of a column of single words. */
   .strip {
     flex-wrap: wrap;

@@ -1,0 +1,105 @@
+<script lang="ts">
+  import type { Answer } from '$api';
+  import { count } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import type { ShortlistPage } from './shortlist-page.svelte';
+
+  interface Props {
+    desk: ShortlistPage;
+    list: Answer<'readShortlist'>;
+    onmorelike: () => void;
+    oncopy: () => void;
+  }
+  let { desk, list, onmorelike, oncopy }: Props = $props();
+
+  let tag = $state('');
+  let step = $state('');
+  let why = $state('');
+  const tags = $derived([
+    ...new Set([...list.tags.map(({ name }) => name), ...list.counted.tag.map(({ value }) => value)])
+  ]);
+  async function addTag() {
+    const name = tag.trim();
+    if (!name) return;
+    tag = '';
+    await desk.change({ addTags: [name] });
+  }
+</script>
+
+<!-- What can be done with those who are chosen. -->
+<div class="bar" role="toolbar" aria-label="With those chosen">
+  <b>{count(desk.many)} chosen</b>
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      void addTag();
+    }}
+  >
+    <Field aria-label="A tag to add" placeholder="tag" list="tags" maxlength="60" bind:value={tag} />
+    <datalist id="tags"
+      >{#each tags as name (name)}<option value={name}></option>{/each}</datalist
+    >
+  </form>
+  {#if tags.length}
+    <Pick
+      label="Take a tag off"
+      hideLabel
+      value=""
+      onpick={(name) => void (name && desk.change({ removeTags: [name] }))}
+    >
+      <option value="">take a tag off…</option>
+      {#each tags as name (name)}<option value={name}>{name}</option>{/each}
+    </Pick>
+  {/if}
+  <Pick
+    label="Priority"
+    hideLabel
+    value=""
+    onpick={(one) => void (one && desk.change({ priority: one === '-' ? null : Number(one) }))}
+  >
+    <option value="">priority…</option>
+    {#each ['1', '2', '3', '4', '5'] as one (one)}<option value={one}>{one}</option>{/each}
+    <option value="-">none</option>
+  </Pick>
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      if (step.trim()) void desk.change({ nextStep: step.trim() });
+      step = '';
+    }}
+  >
+    <Field aria-label="Next step" placeholder="next step" maxlength="200" bind:value={step} />
+  </form>
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      void desk.change({ leaveOut: why.trim() });
+      why = '';
+    }}
+  >
+    <Field aria-label="Why they are left out" placeholder="leave out: why" maxlength="200" bind:value={why} />
+  </form>
+  <Act onclick={() => desk.change({ leaveOut: null })}>Take in</Act>
+  <Act disabled={desk.everybody || desk.many < 2 || desk.many > 50} onclick={desk.join}>One person</Act>
+  <Act disabled={desk.many < 2} onclick={onmorelike}>More like these</Act>
+  <Act onclick={oncopy}>Copy</Act>
+  <Act onclick={() => desk.change({ drop: true })}>Take off</Act>
+  <Act look="plain" onclick={() => desk.clear()}>none</Act>
+</div>
+
+<style>
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 8px;
+    padding: 6px 12px;
+    font-size: 12.5px;
+    background: var(--accent-2);
+  }
+  form {
+    width: 104px;
+  }
+</style>

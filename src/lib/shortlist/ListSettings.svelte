@@ -1,0 +1,168 @@
+<script lang="ts">
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import type { Answer, Body } from '$api';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import type { ShortlistPage } from './shortlist-page.svelte';
+
+  interface Props {
+    desk: ShortlistPage;
+    list: Answer<'readShortlist'>;
+    open: boolean;
+  }
+  let { desk, list, open = $bindable() }: Props = $props();
+
+  const types = ['text', 'number', 'date', 'choice', 'yes/no'] as const;
+  const colours = ['red', 'green', 'blue', 'purple', 'teal', 'gray'] as const;
+  const firmLists = {
+    customers: 'Customers',
+    competitors: 'Competitors',
+    own: 'Our own firms, subsidiaries too'
+  } as const;
+
+  const draftOf = () => ({
+    name: list.name,
+    purpose: list.purpose,
+    columns: list.columns.map((column) => ({ ...column, listed: column.choices.join(', ') })),
+    tags: list.tags.map((tag) => ({ ...tag })),
+    firms: {
+      customers: list.firms.customers.join('\n'),
+      competitors: list.firms.competitors.join('\n'),
+      own: list.firms.own.join('\n')
+    },
+    consent: list.consent,
+    takenCounts: list.takenCounts
+  });
+  let draft = $state(draftOf());
+  $effect.pre(() => {
+    if (open) draft = draftOf();
+  });
+  const lines = (text: string) =>
+    text
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean);
+  function keep() {
+    const { firms, columns, ...rest } = $state.snapshot(draft);
+    const change: Omit<Body<'changeShortlist'>, 'revision'> = {
+      ...rest,
+      columns: columns
+        .filter(({ name }) => name.trim())
+        .map(({ name, type, listed }) => ({
+          name: name.trim(),
+          type,
+          choices: listed
+            .split(',')
+            .map((one) => one.trim())
+            .filter(Boolean)
+        })),
+      tags: rest.tags.filter(({ name }) => name.trim()),
+      firms: { customers: lines(firms.customers), competitors: lines(firms.competitors), own: lines(firms.own) }
+    };
+    open = false;
+    void desk.settle(change);
+  }
+</script>
+
+<Modal
+  bind:open
+  modalHeading="Settings of this list"
+  primaryButtonText="Keep"
+  primaryButtonDisabled={!draft.name.trim()}
+  secondaryButtonText="Leave them"
+  size="lg"
+  on:click:button--secondary={() => (open = false)}
+  on:submit={keep}
+>
+  {#if open}
+    <div class="two">
+      <Field label="Name" maxlength="200" bind:value={draft.name} />
+      <Field
+        label="For what it is kept"
+        maxlength="500"
+        placeholder="to write to them about …"
+        bind:value={draft.purpose}
+      />
+    </div>
+    <h4>Columns of its own</h4>
+    {#each draft.columns as column, i (i)}
+      <div class="line">
+        <Field aria-label="Name of column {i + 1}" maxlength="200" bind:value={column.name} />
+        <Pick label="Type" hideLabel value={column.type} onpick={(type) => (column.type = type)}>
+          {#each types as type (type)}<option value={type}>{type}</option>{/each}
+        </Pick>
+        {#if column.type === 'choice'}<Field
+            aria-label="Choices, commas between"
+            placeholder="choices, commas between"
+            bind:value={column.listed}
+          />{/if}
+        <Act
+          look="plain"
+          aria-label="Take {column.name} out"
+          onclick={() => (draft.columns = draft.columns.filter((_, at) => at !== i))}>✕</Act
+        >
+      </div>
+    {/each}
+    <Act onclick={() => draft.columns.push({ name: '', type: 'text', choices: [], listed: '' })}>Add a column</Act>
+    <h4>Tags and their colours</h4>
+    <div class="line">
+      {#each draft.tags as tag, i (i)}
+        <Field aria-label="Tag {i + 1}" maxlength="60" bind:value={tag.name} />
+        <Pick label="Colour" hideLabel value={tag.colour} onpick={(colour) => (tag.colour = colour)}>
+          {#each colours as colour (colour)}<option value={colour}>{colour}</option>{/each}
+        </Pick>
+      {/each}
+      <Act onclick={() => draft.tags.push({ name: '', colour: 'teal' })}>Add a tag</Act>
+    </div>
+    <h4>Whom to leave out, always with the reason shown</h4>
+    <div class="three">
+      {#each Object.entries(firmLists) as [name, word] (name)}
+        <TextBox
+          label="{word}, one a line"
+          rows="4"
+          bind:value={draft.firms[name as keyof typeof firmLists]}
+          placeholder="firm or its domain"
+        />
+      {/each}
+    </div>
+    <Tick
+      label="people in countries that ask prior consent (the list is in the library)"
+      checked={draft.consent}
+      ontick={(on) => (draft.consent = on)}
+    />
+    <Tick
+      label="whoever is taken along counts as contacted in this brief’s other lists"
+      checked={draft.takenCounts}
+      ontick={(on) => (draft.takenCounts = on)}
+    />
+  {/if}
+</Modal>
+
+<style>
+  h4 {
+    margin: 12px 0 4px;
+    font-size: 13px;
+  }
+  .two,
+  .three {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+  }
+  .three {
+    grid-template-columns: 1fr 1fr 1fr;
+  }
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    align-items: center;
+    margin-bottom: 4px;
+  }
+  .line > :global(.bx--form-item) {
+    flex: 0 1 200px;
+  }
+</style>

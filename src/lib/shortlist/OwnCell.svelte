@@ -1,0 +1,42 @@
+<script lang="ts">
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import type { Answer } from '$api';
+
+  type Value = string | number | boolean | null;
+  interface Props {
+    column: Answer<'readShortlist'>['columns'][number];
+    value: Value;
+    onchange: (value: Value) => void;
+  }
+  let { column, value, onchange }: Props = $props();
+  const typed = (event: Event) => (event.currentTarget as HTMLInputElement).value.trim();
+</script>
+
+<!-- A cell of a column of one's own, by its type. -->
+{#if column.type === 'yes/no'}
+  <Pick
+    label={column.name}
+    value={value === true ? 'yes' : value === false ? 'no' : ''}
+    onpick={(picked) => onchange(picked === '' ? null : picked === 'yes')}
+  >
+    <option value="">–</option><option value="yes">yes</option><option value="no">no</option>
+  </Pick>
+{:else if column.type === 'choice'}
+  <Pick label={column.name} value={String(value ?? '')} onpick={(picked) => onchange(picked || null)}>
+    <option value="">–</option>
+    {#each column.choices as choice (choice)}<option value={choice}>{choice}</option>{/each}
+  </Pick>
+{:else}
+  <Field
+    label={column.name}
+    inline
+    type={column.type}
+    step="any"
+    value={value === null ? '' : String(value)}
+    onchange={(event: Event) => {
+      const text = typed(event);
+      onchange(text === '' ? null : column.type === 'number' ? Number(text) : text);
+    }}
+  />
+{/if}

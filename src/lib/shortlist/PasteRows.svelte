@@ -1,0 +1,77 @@
+<script lang="ts">
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { count } from '$lib/marks/format';
+  import Field from '$lib/ui/Field.svelte';
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import TextBox from '$lib/ui/TextBox.svelte';
+  import type { Answer } from '$api';
+  import type { ShortlistPage } from './shortlist-page.svelte';
+
+  interface Props {
+    desk: ShortlistPage;
+    list: Answer<'readShortlist'>;
+    open: boolean;
+  }
+  let { desk, list, open = $bindable() }: Props = $props();
+
+  let text = $state('');
+  let why = $state('');
+  let said = $state('');
+  let refused: unknown = $state(null);
+
+  async function keep() {
+    refused = null;
+    said = '';
+    try {
+      const { readPastedPeople } = await import('./read-pasted-people');
+      const { people, own, problem } = readPastedPeople(text, $state.snapshot(list.columns));
+      if (problem) throw new Error(problem);
+      const told = await call('keepPeople', {
+        params: desk.params,
+        body: { why, from: { kind: 'people', people, own } }
+      });
+      said = `${count(told.kept)} kept, ${count(told.there)} were there${told.joined ? `, ${count(told.joined)} were one of these` : ''}${told.objected ? `, ${count(told.objected)} objected before and were left away` : ''}.`;
+      text = '';
+      await desk.again();
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+</script>
+
+<Modal
+  bind:open
+  modalHeading="Keep people of a file or a spreadsheet"
+  primaryButtonText="Keep them"
+  primaryButtonDisabled={!text.trim()}
+  secondaryButtonText="Close"
+  on:click:button--secondary={() => (open = false)}
+  on:submit={keep}
+>
+  <Refused problem={refused} />
+  <p>
+    Rows copied from a spreadsheet, or a CSV, with their heading: names and firms are recognised in all languages of the
+    lexicon, columns of this list by their name. Whoever is on the list already is brought up to date.
+  </p>
+  <TextBox label="Rows" rows="9" bind:value={text} placeholder="Name, Title, Company, Email" />
+  <div class="line">
+    <Field label="Why they are kept" inline maxlength="500" bind:value={why} />
+    <FileButton
+      label="From a CSV"
+      accept={['.csv', '.tsv', 'text/csv']}
+      onfile={async (file) => (text = await file.text())}
+    />
+  </div>
+  <p role="status">{said}</p>
+</Modal>
+
+<style>
+  .line {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    margin: 8px 0;
+  }
+</style>

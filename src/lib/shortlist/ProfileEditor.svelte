@@ -1,0 +1,115 @@
+<script lang="ts">
+  import type { Answer } from '$api';
+  import { call } from '$lib/api/call';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import { columnSources } from '$api/list-fields';
+
+  interface Props {
+    list: Answer<'readShortlist'>;
+    profiles: Answer<'listProfiles'>;
+    name: string;
+    onkept: (name: string) => void;
+    onrefused: (problem: unknown) => void;
+  }
+  let { list, profiles, name, onkept, onrefused }: Props = $props();
+
+  type ColumnProfile = Answer<'listProfiles'>[number]['body'];
+  const chosen = $derived(profiles.find((one) => one.name === name));
+  let body: ColumnProfile | null = $state(null);
+  let as = $state('');
+  $effect.pre(() => {
+    body = chosen ? structuredClone(chosen.body) : null;
+    as = name;
+  });
+  function move(at: number, by: -1 | 1) {
+    const columns = [...body!.columns];
+    const [one] = columns.splice(at, 1);
+    columns.splice(at + by, 0, one!);
+    body!.columns = columns;
+  }
+  async function keep() {
+    try {
+      const known = profiles.find((one) => one.name === as.trim());
+      await call('writeProfile', {
+        params: { name: as.trim() },
+        body: { body: $state.snapshot(body)!, revision: known?.revision ?? 0 }
+      });
+      onkept(as.trim());
+    } catch (problem) {
+      onrefused(problem);
+    }
+  }
+  const dates = ['2026-05-31', '31.05.2026', '31/05/2026', '05/31/2026'] as const;
+  const numbers = ['1234.5', '1234,5'] as const;
+</script>
+
+<!-- Which columns a file has, from what, and how dates and numbers are written. -->
+{#if body}
+  <ol>
+    {#each body.columns as column, i (i)}
+      <li>
+        <Field aria-label="Header of column {i + 1}" bind:value={column.header} />
+        <Pick label="From what" hideLabel value={column.from} onpick={(from) => (column.from = from)}>
+          {#each columnSources as from (from)}<option value={from}>{from}</option>{/each}
+        </Pick>
+        {#if column.from === 'own column'}
+          <Pick label="Which" hideLabel value={column.of} onpick={(of) => (column.of = of)}>
+            <option value="">which…</option>
+            {#each list.columns as own (own.name)}<option value={own.name}>{own.name}</option>{/each}
+          </Pick>
+        {:else if column.from === 'fixed text'}<Field
+            aria-label="The text"
+            placeholder="the text"
+            bind:value={column.of}
+          />{/if}
+        <Act look="plain" disabled={!i} aria-label="Move {column.header} up" onclick={() => move(i, -1)}>↑</Act>
+        <Act
+          look="plain"
+          disabled={i === body.columns.length - 1}
+          aria-label="Move {column.header} down"
+          onclick={() => move(i, 1)}>↓</Act
+        >
+        <Act
+          look="plain"
+          disabled={body.columns.length === 1}
+          aria-label="Take {column.header} out"
+          onclick={() => (body!.columns = body!.columns.filter((_, at) => at !== i))}>✕</Act
+        >
+      </li>
+    {/each}
+  </ol>
+  <div class="line">
+    <Act onclick={() => body!.columns.push({ header: 'New column', from: 'fixed text', of: '' })}>Add a column</Act>
+    <Pick label="Dates" value={body.dates} onpick={(one) => (body!.dates = one)}>
+      {#each dates as one (one)}<option value={one}>{one}</option>{/each}
+    </Pick>
+    <Pick label="Numbers" value={body.numbers} onpick={(one) => (body!.numbers = one)}>
+      {#each numbers as one (one)}<option value={one}>{one}</option>{/each}
+    </Pick>
+    <Field label="Keep as" inline bind:value={as} maxlength="200" />
+    <Act disabled={!as.trim()} onclick={keep}>Keep these columns</Act>
+  </div>
+{/if}
+
+<style>
+  ol {
+    padding: 0;
+    margin: 0;
+    list-style: none;
+    columns: 2;
+  }
+  li,
+  .line {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    break-inside: avoid;
+  }
+  .line {
+    flex-wrap: wrap;
+    gap: 6px 12px;
+    margin-top: 6px;
+  }
+</style>

@@ -1,0 +1,228 @@
+<script lang="ts">
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { count, moment } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import FileButton from '$lib/ui/FileButton.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
+  import type { Answer } from '$api';
+  import type { LeftOutReason } from '$api/list-fields';
+  import { leftOutShort } from './list-query';
+  import ProfileEditor from './ProfileEditor.svelte';
+  import type { ShortlistPage } from './shortlist-page.svelte';
+
+  interface Props {
+    desk: ShortlistPage;
+    list: Answer<'readShortlist'>;
+    open: boolean;
+  }
+  let { desk, list, open = $bindable() }: Props = $props();
+
+  const forms = {
+    csv: 'CSV',
+    xlsx: 'XLSX',
+    jsonl: 'JSON Lines',
+    vcf: 'vCard 4.0',
+    hashed: 'hashed audience (SHA-256)'
+  };
+  let form = $state<keyof typeof forms>('csv');
+  let addresses = $state<'any' | 'valid' | 'valid and risky'>('any');
+  let profile = $state('Standard');
+  let everybody = $state<boolean>(false);
+  let size = $state('');
+  let batch = $state(1);
+  let salt = $state('');
+  let profiles: Answer<'listProfiles'> = $state.raw([]);
+  let look: Answer<'lookAlong'> | null = $state.raw(null);
+  let merged: Answer<'mergePreview'> | null = $state.raw(null);
+  let refused: unknown = $state(null);
+
+  const query = $derived({
+    form,
+    addresses,
+    ...(profile !== 'Standard' && { profile }),
+    ...(everybody && { all: 'true' as const }),
+    ...(Number(size) > 0 && { size: Math.floor(Number(size)), batch }),
+    ...(form === 'hashed' && salt !== '' && { salt })
+  });
+  const attempt = async (work: () => Promise<unknown>) => {
+    refused = null;
+    try {
+      await work();
+    } catch (problem) {
+      refused = problem;
+    }
+  };
+  const loadProfiles = () => attempt(async () => (profiles = await call('listProfiles')));
+  $effect(() => {
+    if (open) void loadProfiles();
+  });
+  $effect(() => {
+    if (!open) return;
+    const asked = { ...desk.asked, ...query };
+    merged = null;
+    void attempt(async () => (look = await call('lookAlong', { params: desk.params, query: asked })));
+  });
+  const why = (value: string) => leftOutShort[value as LeftOutReason] ?? value;
+  async function take() {
+    window.location.href = desk.file(query);
+    // The file is written while it is fetched; the list tells of it by itself.
+    open = false;
+  }
+  const merge = (file: File) =>
+    attempt(async () => {
+      merged = await call('mergePreview', {
+        params: desk.params,
+        query: { ...desk.asked, ...query },
+        body: { there: await file.text() }
+      });
+    });
+</script>
+
+<Modal
+  bind:open
+  modalHeading="Take along"
+  primaryButtonText={look ? `Take ${count(look.people)} along` : 'Take along'}
+  primaryButtonDisabled={!look?.people}
+  secondaryButtonText="Not now"
+  size="lg"
+  on:click:button--secondary={() => (open = false)}
+  on:submit={take}
+>
+  {#if open}
+    <Refused problem={refused} />
+    <div class="line">
+      <Pick label="As" value={form} onpick={(picked) => (form = picked)}>
+        {#each Object.entries(forms) as [name, word] (name)}<option value={name}>{word}</option>{/each}
+      </Pick>
+      <Pick label="Addresses" value={addresses} onpick={(picked) => (addresses = picked)}>
+        <option value="any">checked or not</option><option value="valid">valid only</option><option
+          value="valid and risky">valid and risky</option
+        >
+      </Pick>
+      {#if form === 'csv' || form === 'xlsx'}
+        <Pick label="Columns" value={profile} onpick={(picked) => (profile = picked)}>
+          {#each profiles as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
+        </Pick>
+      {/if}
+      {#if form === 'hashed'}<Field
+          label="Salt"
+          inline
+          value={salt}
+          onchange={(event: Event) => (salt = (event.currentTarget as HTMLInputElement).value)}
+        />{/if}
+      <Field label="In batches of" inline type="number" min="1" placeholder="all" bind:value={size} />
+      {#if look && look.batches > 1}
+        <Pick label="Batch" value={batch} onpick={(picked) => (batch = picked)}>
+          {#each { length: look.batches }, i (i)}<option value={i + 1}>{i + 1} of {look.batches}</option>{/each}
+        </Pick>
+      {/if}
+      <Tick label="also those who are left out" checked={everybody} ontick={(on) => (everybody = on)} />
+    </div>
+    {#if look}
+      <p class="soft" role="status">
+        {count(look.people)} people{look.leftOut.length
+          ? `. Left out: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
+          : ''}{form === 'hashed'
+          ? '. Addresses in small letters and numbers in E.164 are hashed, each by itself.'
+          : '.'}
+      </p>
+      <div class="preview">
+        <Table>
+          <TableHead
+            ><TableRow
+              >{#each look.headers as header, i (i)}<TableHeader>{header}</TableHeader>{/each}</TableRow
+            ></TableHead
+          >
+          <TableBody>
+            {#each look.rows as row, i (i)}<TableRow
+                >{#each row as cell, j (j)}<TableCell>{cell}</TableCell>{/each}</TableRow
+              >{/each}
+          </TableBody>
+        </Table>
+      </div>
+    {/if}
+    {#if form === 'csv' || form === 'xlsx'}
+      <Fold title="Columns of this file">
+        <ProfileEditor
+          {list}
+          {profiles}
+          name={profile}
+          onkept={async (name) => {
+            await loadProfiles();
+            profile = name;
+          }}
+          onrefused={(problem) => (refused = problem)}
+        />
+      </Fold>
+      <Fold title="What a merge would do" open={merged !== null}>
+        <div class="line">
+          <FileButton label="A CSV of the receiving system" accept={['.csv', 'text/csv']} onfile={merge} />
+          {#if merged}<b
+              >{Object.entries(merged.counts)
+                .map(([what, n]) => `${count(n)} ${what}`)
+                .join(' · ')}</b
+            >{/if}
+        </div>
+        {#if merged}
+          {#if merged.onlyThere.length}<p class="soft">
+              Columns that nothing here fills: {merged.onlyThere.join(', ')}.
+            </p>{/if}
+          {#if merged.onlyHere.length}<p class="soft">Columns that are not there: {merged.onlyHere.join(', ')}.</p>{/if}
+          <ul class="merged">
+            {#each merged.lines.filter(({ what }) => what !== 'same') as { who, what, why: reason, changes }, i (i)}
+              <li>
+                <b>{what}</b>
+                {who}{reason && ` (${reason})`}{#each changes as { header, there, here } (header)}
+                  <span class="change">{header}: <s>{there || 'empty'}</s> → {here}</span>{/each}
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </Fold>
+    {/if}
+    {#if list.takings.length}
+      <Fold title="Taken along before ({list.takings.length})">
+        <ul>
+          {#each list.takings as { at, form: as, people, what }, i (i)}<li>
+              {moment(at)}: {count(people)} as {as}{what && `, ${what}`}
+            </li>{/each}
+        </ul>
+      </Fold>
+    {/if}
+    <Act
+      look="plain"
+      onclick={() => window.open(`/api/briefs/${desk.params.id}/shortlists/${desk.params.list}/processing`, '_blank')}
+      >Record of processing, to print</Act
+    >
+  {/if}
+</Modal>
+
+<style>
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 14px;
+    align-items: center;
+  }
+  .preview {
+    overflow: auto;
+    max-height: 230px;
+    border: 1px solid var(--rule);
+  }
+  .preview :global(:is(td, th)) {
+    white-space: nowrap;
+  }
+  .merged {
+    max-height: 220px;
+    overflow: auto;
+  }
+  .change {
+    margin-left: 8px;
+  }
+</style>

@@ -1,0 +1,18 @@
+import { call } from '$lib/api/call';
+import type { Body } from '$api';
+
+/**
+ * Keeps people on the newest shortlist of a brief, which is begun where there is none. Says what came of it, in a sentence.
+ */
+export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>['from'], why: string): Promise<string> {
+  const params = { id: briefId };
+  const [newest] = await call('listShortlists', { params });
+  const list = newest ?? (await call('createShortlist', { params, body: { name: 'Shortlist' } }));
+  const told = await call('keepPeople', { params: { ...params, list: list.id }, body: { from, why } });
+  const parts = [
+    `${told.kept.toLocaleString('en')} kept on ${newest?.name ?? 'the new shortlist'}`,
+    ...(told.there ? [`${told.there.toLocaleString('en')} were there`] : []),
+    ...(told.objected ? [`${told.objected.toLocaleString('en')} objected before and were left away`] : [])
+  ];
+  return `${parts.join(', ')}.`;
+}

@@ -1,0 +1,97 @@
+import type { LeftOutReason } from '$api/list-fields';
+
+/** How a list is looked at: filter, order, columns and grouping, as the address of the page and a saved view have it. */
+export interface ListQuery {
+  filter: Record<FilterName, string>;
+  /** Columns, the first leading; with a minus the other way round. */
+  sort: string[];
+  columns: string[];
+  group: GroupName;
+}
+export const filterNames = ['words', 'country', 'company', 'tag', 'rank', 'verdict', 'mail', 'leftOut', 'due'] as const;
+export type FilterName = (typeof filterNames)[number];
+
+export const groups = {
+  country: 'Country',
+  company: 'Firm',
+  rank: 'Rank',
+  tag: 'Tag',
+  verdict: 'Verdict',
+  mail: 'Address',
+  leftOut: 'Left out'
+} as const satisfies Partial<Record<FilterName, string>>;
+export type GroupName = keyof typeof groups;
+
+/** Columns that every list has; those of its own come as `own.` and their name. */
+export const plainColumns = {
+  title: 'Title',
+  company: 'Firm',
+  place: 'Place',
+  country: 'Country',
+  mail: 'Address',
+  mailState: 'Checked',
+  phone: 'Phone',
+  headcount: 'Firm size',
+  verdict: 'Verdict',
+  likelihood: 'Likely',
+  tags: 'Tags',
+  priority: 'Prio',
+  nextOn: 'Next step',
+  note: 'Note',
+  greeting: 'Greeting',
+  keptAt: 'Kept',
+  leftOut: 'Left out'
+} as const;
+export type PlainColumn = keyof typeof plainColumns;
+const usual: readonly string[] = ['title', 'company', 'mailState', 'verdict', 'tags', 'priority', 'nextOn', 'leftOut'];
+/** Columns that the server cannot put in order. */
+export const unsorted: ReadonlySet<string> = new Set(['phone', 'note', 'greeting']);
+
+const nothing = () => Object.fromEntries(filterNames.map((name) => [name, ''])) as ListQuery['filter'];
+
+export function readQuery(search: string): ListQuery {
+  const given = new URLSearchParams(search);
+  const group = given.get('group') ?? '';
+  const list = (name: string) => given.get(name)?.split(',').filter(Boolean);
+  return {
+    filter: Object.fromEntries(
+      filterNames.map((name) => [name, given.get(name) ?? nothing()[name]])
+    ) as ListQuery['filter'],
+    sort: list('sort') ?? [],
+    columns: list('columns') ?? [...usual],
+    group: group in groups ? (group as GroupName) : 'country'
+  };
+}
+
+/** The same as text; what is usual is left out. */
+export function writeQuery({ filter, sort, columns, group }: ListQuery): string {
+  const told = new URLSearchParams();
+  for (const name of filterNames) if (filter[name]) told.set(name, filter[name]);
+  if (sort.length) told.set('sort', sort.join(','));
+  if (columns.join() !== usual.join()) told.set('columns', columns.join(','));
+  if (group !== 'country') told.set('group', group);
+  return told.toString();
+}
+
+/** The order after a press on a column's heading: up, down, then none; beside the others where `more`. */
+export function sortedBy(sort: readonly string[], column: string, more: boolean): string[] {
+  const others = more ? sort.filter((one) => one !== column && one !== `-${column}`) : [];
+  const now = sort.includes(column) ? `-${column}` : sort.includes(`-${column}`) ? null : column;
+  if (now === null) return others;
+  const at = more ? sort.findIndex((one) => one === column || one === `-${column}`) : -1;
+  if (at < 0) return [...others, now];
+  return [...others.slice(0, at), now, ...others.slice(at)];
+}
+
+/** What is said of why somebody is left out, in a word or two. */
+export const leftOutShort: Record<LeftOutReason, string> = {
+  contacted: 'contacted',
+  customer: 'customer',
+  competitor: 'competitor',
+  'own firm': 'own firm',
+  consent: 'asks consent',
+  'role mailbox': 'firm’s mailbox',
+  'no address': 'no address',
+  'taken before': 'taken before',
+  'by hand': 'by hand'
+};

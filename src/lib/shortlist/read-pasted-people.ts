@@ -1,0 +1,63 @@
+import { guessColumns, personFromRow, readCsv } from '$core/formats';
+import type { Person } from '$core/people';
+
+interface Column {
+  name: string;
+  type: 'text' | 'number' | 'date' | 'choice' | 'yes/no';
+  choices: readonly string[];
+}
+type Cell = string | number | boolean | null;
+
+/** Rows with a heading, of a spreadsheet or a CSV, as people and the cells for columns of a list's own; or a sentence on what is wrong. */
+export function readPastedPeople(
+  text: string,
+  columns: readonly Column[]
+): { people: Person[]; own: Record<string, Cell>[]; problem: string } {
+  const none = (problem: string) => ({ people: [], own: [], problem });
+  let rows: string[][];
+  try {
+    rows = readCsv(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return none((error as Error).message);
+  }
+  const [headers = [], ...body] = rows;
+  if (!body.length)
+    return none('There is no row under a heading. Copy the rows together with the line that names their columns.');
+  const mapping = guessColumns(
+    headers,
+    headers.map((_, i) => body.slice(0, 50).map((cells) => cells[i] ?? ''))
+  );
+  if (!mapping.some((field) => ['name', 'firstName', 'lastName', 'person'].includes(field)))
+    return none(`No column is recognised as a name. The headings read are: ${headers.join(', ').slice(0, 300)}.`);
+  const at = columns.map((column) => ({
+    column,
+    i: headers.findIndex((header) => header.trim().toLowerCase() === column.name.toLowerCase())
+  }));
+  const people: Person[] = [];
+  const own: Record<string, Cell>[] = [];
+  body.forEach((cells, i) => {
+    const read = personFromRow(cells, mapping, `row-${i + 1}`);
+    if (!('person' in read)) return;
+    people.push(read.person);
+    own.push(
+      Object.fromEntries(
+        at.flatMap(({ column, i: place }) => (place < 0 ? [] : [[column.name, cellOf(cells[place] ?? '', column)]]))
+      )
+    );
+  });
+  return people.length ? { people, own, problem: '' } : none('No row could be read as a person: none tells a name.');
+}
+
+/** A cell as its column holds it; null where it is not what the column holds. */
+function cellOf(text: string, { type, choices }: Column): Cell {
+  const plain = text.trim();
+  if (!plain) return null;
+  if (type === 'number') {
+    const number = Number(plain.replace(',', '.'));
+    return Number.isFinite(number) ? number : null;
+  }
+  if (type === 'date') return /^\d{4}-\d{2}-\d{2}$/.test(plain) ? plain : null;
+  if (type === 'yes/no') return /^(yes|y|true|1|ja|oui|sí|si|sim|tak|kyllä|ano)$/i.test(plain);
+  if (type === 'choice') return choices.find((choice) => choice.toLowerCase() === plain.toLowerCase()) ?? null;
+  return plain.slice(0, 2000);
+}

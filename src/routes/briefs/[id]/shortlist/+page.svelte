@@ -1,0 +1,334 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import OverflowMenu from 'carbon-components-svelte/src/OverflowMenu/OverflowMenu.svelte';
+  import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
+  import Search from 'carbon-components-svelte/src/Search/Search.svelte';
+  import type { Answer } from '$api';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { keysOf } from '$lib/frame/keys';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { watchBrief } from '$lib/kept/changes';
+  import { reload } from '$lib/kept/reload';
+  import { count } from '$lib/marks/format';
+  import BatchBar from '$lib/shortlist/BatchBar.svelte';
+  import DoubtfulPairs from '$lib/shortlist/DoubtfulPairs.svelte';
+  import GroupBars from '$lib/shortlist/GroupBars.svelte';
+  import KeptCard from '$lib/shortlist/KeptCard.svelte';
+  import ListSettings from '$lib/shortlist/ListSettings.svelte';
+  import MailCheck from '$lib/shortlist/MailCheck.svelte';
+  import MoreLike from '$lib/shortlist/MoreLike.svelte';
+  import PasteRows from '$lib/shortlist/PasteRows.svelte';
+  import PeopleTable from '$lib/shortlist/PeopleTable.svelte';
+  import ShortlistRoad from '$lib/shortlist/ShortlistRoad.svelte';
+  import TakeAlong from '$lib/shortlist/TakeAlong.svelte';
+  import { filterNames, plainColumns, writeQuery, readQuery } from '$lib/shortlist/list-query';
+  import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+
+  let { data } = $props();
+  const desk = new ShortlistPage(() => data);
+  const list = $derived(data.list);
+  const path = (query: Record<string, string> = {}) => briefPath(data.brief.id, 'shortlist', query);
+
+  $effect(() => {
+    void data.list?.id;
+    untrack(() => {
+      desk.query = readQuery(page.url.search);
+      desk.clear();
+      desk.close();
+      void desk.list();
+    });
+  });
+  onMount(() => {
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    const again = () => {
+      soon ??= setTimeout(() => {
+        soon = undefined;
+        if (!desk.busy) void Promise.all([reload('eave:shortlists'), desk.list(Math.max(0, desk.place))]);
+      }, 800);
+    };
+    const stop = watchBrief(data.brief.id, { changed: again, kept: again });
+    return () => {
+      clearTimeout(soon);
+      stop();
+    };
+  });
+
+  let naming = $state(false);
+  let name = $state('');
+  let purpose = $state('');
+  let settings = $state(false);
+  let taking = $state(false);
+  let checking = $state(false);
+  let pasting = $state(false);
+  let deleting = $state(false);
+  let columns = $state(false);
+  let like: Answer<'moreLike'> | null = $state.raw(null);
+  let pairs: Answer<'doubtfulKept'> | null = $state.raw(null);
+  let said = $state('');
+  let search: HTMLInputElement | null = $state(null);
+  let typing: ReturnType<typeof setTimeout> | undefined;
+
+  async function create() {
+    naming = false;
+    const made = await desk.attempt(() =>
+      call('createShortlist', { params: { id: data.brief.id }, body: { name: name.trim(), purpose: purpose.trim() } })
+    );
+    name = purpose = '';
+    if (made) await goto(path({ list: made.id }), { invalidateAll: true });
+  }
+  const moreLike = () =>
+    desk.attempt(async () => {
+      like = await call('moreLike', { params: desk.params, body: { numbers: await desk.numbers() } });
+    });
+  const doubtful = () => desk.attempt(async () => (pairs = await call('doubtfulKept', { params: desk.params })));
+  async function copy() {
+    const numbers: Record<string, string> = desk.everybody ? {} : { numbers: [...desk.chosen].join(',') };
+    await desk.attempt(async () => {
+      const answer = await fetch(desk.file({ form: 'tsv', ...numbers }));
+      await navigator.clipboard.writeText(await answer.text());
+      said = `${count(desk.many)} copied, to paste into a spreadsheet`;
+    });
+  }
+  const allFits = () =>
+    desk.doing(async () => {
+      const told = await call('keepPeople', { params: desk.params, body: { why: 'all fits', from: { kind: 'fits' } } });
+      said = `${count(told.kept)} kept, ${count(told.there)} were there`;
+    });
+  async function remove() {
+    deleting = false;
+    const gone = await desk.attempt(async () => {
+      await call('deleteShortlist', { params: desk.params });
+      return true;
+    });
+    if (gone) await goto(path(), { invalidateAll: true });
+  }
+  const keepView = (view: string) =>
+    desk.settle({
+      views: [...list!.views.filter((one) => one.name !== view), { name: view, query: writeQuery(desk.query) }]
+    });
+  let viewName = $state('');
+  const filtered = $derived(filterNames.filter((one) => one !== 'words' && desk.query.filter[one]));
+  const allColumns = $derived([
+    ...Object.entries(plainColumns),
+    ...(list?.columns ?? []).map(({ name: own }) => [`own.${own}`, own] as const)
+  ]);
+
+  const hear = keysOf('shortlist', {
+    before: () => void desk.go(-1),
+    after: () => void desk.go(1),
+    choose: (event) => {
+      const { place } = desk;
+      const person = desk.row(place);
+      if (person) desk.choose(place, !desk.chosen.has(person.number), event.shiftKey);
+    },
+    all: () => {
+      const on = !desk.everybody;
+      desk.clear();
+      desk.everybody = on;
+    },
+    search: () => search?.focus(),
+    leaveOut: () => void (desk.many && desk.change({ leaveOut: '' })),
+    remove: () => void (desk.many && desk.change({ drop: true })),
+    close: () => (desk.at === null ? desk.clear() : desk.close())
+  });
+  const hearUndo = keysOf('everywhere', { undo: () => void (list?.undo && desk.undo()) });
+</script>
+
+<svelte:window
+  onkeydown={(event) => {
+    hear(event);
+    hearUndo(event);
+  }}
+/>
+
+{#if !list}
+  <div class="strip"><h1>Shortlist</h1></div>
+  <Refused problem={desk.refused} />
+  <div class="sheet empty">
+    <h2>Nobody is kept yet</h2>
+    <p>
+      A shortlist holds the people that somebody will write to: each once, checked, cleaned, and nobody who is to be
+      left out.
+    </p>
+    <Act look="main" onclick={() => (naming = true)}>Begin a shortlist</Act>
+  </div>
+{:else}
+  <div class="strip">
+    <h1>{list.name}</h1>
+    <p class="soft" role="status">{said || list.purpose}</p>
+    {#if data.lists.length > 1}
+      <Pick label="Shortlist" hideLabel value={list.id} onpick={(id) => goto(path({ list: id }))}>
+        {#each data.lists as one (one.id)}<option value={one.id}>{one.name} ({count(one.people)})</option>{/each}
+      </Pick>
+    {/if}
+    <Act disabled={!list.undo || desk.busy} onclick={desk.undo}>{list.undo ? `Undo: ${list.undo}` : 'Undo'}</Act>
+    <Act onclick={allFits}>Keep all fits</Act>
+    <Act onclick={() => (checking = true)}
+      >{list.mail.run?.state === 'running'
+        ? `Checking ${count(list.mail.run.checked)} of ${count(list.mail.run.addresses)}`
+        : 'Check addresses'}</Act
+    >
+    <Act look="main" disabled={!list.people} onclick={() => (taking = true)}>Take along</Act>
+    <OverflowMenu flipped size="sm" aria-label="More to do with the list">
+      <OverflowMenuItem text="Paste, or from a file" on:click={() => (pasting = true)} />
+      <OverflowMenuItem text="Perhaps the same person" on:click={doubtful} />
+      <OverflowMenuItem text="Settings" on:click={() => (settings = true)} />
+      <OverflowMenuItem text="New list" on:click={() => (naming = true)} />
+      <OverflowMenuItem danger text="Delete" on:click={() => (deleting = true)} />
+    </OverflowMenu>
+  </div>
+  <Refused problem={desk.refused} />
+  <ShortlistRoad {list} />
+  <div class="desk" class:open={desk.card}>
+    <GroupBars {desk} {list} />
+    <section class="sheet table" aria-label="The people kept">
+      <div class="look">
+        <Search
+          size="sm"
+          bind:ref={search}
+          labelText="Words in everything that is told"
+          placeholder="search"
+          value={desk.query.filter.words}
+          on:input={(event) => {
+            const words = (event.target as HTMLInputElement).value;
+            clearTimeout(typing);
+            typing = setTimeout(() => desk.filter('words', words), 200);
+          }}
+          on:clear={() => desk.filter('words', '')}
+        />
+        {#each filtered as one (one)}<Act
+            onclick={() => desk.filter(one, '')}
+            aria-label="No longer only {one} {desk.query.filter[one]}"
+            >{one === 'leftOut' ? 'left out' : one}: {desk.query.filter[one]} ✕</Act
+          >{/each}
+        <Field
+          type="date"
+          label="due until"
+          inline
+          value={desk.query.filter.due}
+          onchange={(event: Event) => desk.filter('due', (event.currentTarget as HTMLInputElement).value)}
+        />
+        <Pick
+          label="View"
+          hideLabel
+          value=""
+          onpick={(query) => void (query !== '' && desk.view(query === '-' ? '' : query))}
+        >
+          <option value="">view…</option>
+          <option value="-">as usual</option>
+          {#each list.views as view (view.name)}<option value={view.query || '-'}>{view.name}</option>{/each}
+        </Pick>
+        <Act aria-expanded={columns} onclick={() => (columns = !columns)}>Columns</Act>
+        <span class="soft" role="status">{count(desk.of)} people</span>
+      </div>
+      {#if columns}
+        <div class="columns">
+          {#each allColumns as [one, word] (one)}
+            <Tick
+              label={word}
+              checked={desk.query.columns.includes(one)}
+              ontick={(on) =>
+                desk.look({
+                  columns: on ? [...desk.query.columns, one] : desk.query.columns.filter((other) => other !== one)
+                })}
+            />
+          {/each}
+          <Fold title="Keep this view">
+            <form
+              onsubmit={(event) => {
+                event.preventDefault();
+                if (viewName.trim()) void keepView(viewName.trim());
+                viewName = '';
+              }}
+            >
+              <Field label="Name" inline maxlength="200" bind:value={viewName} />
+              <Act type="submit">Keep</Act>
+            </form>
+          </Fold>
+        </div>
+      {/if}
+      {#if desk.many}<BatchBar {desk} {list} onmorelike={moreLike} oncopy={copy} />{/if}
+      <PeopleTable {desk} {list} />
+    </section>
+    {#if desk.card}<KeptCard {desk} {list} card={desk.card} />{/if}
+  </div>
+  <TakeAlong {desk} {list} bind:open={taking} />
+  <MailCheck {desk} {list} bind:open={checking} />
+  <PasteRows {desk} {list} bind:open={pasting} />
+  <ListSettings {desk} {list} bind:open={settings} />
+  <MoreLike {desk} bind:told={like} />
+  <DoubtfulPairs {desk} bind:pairs />
+{/if}
+
+<Modal
+  bind:open={naming}
+  modalHeading="A new shortlist"
+  primaryButtonText="Begin it"
+  primaryButtonDisabled={!name.trim()}
+  secondaryButtonText="Not now"
+  size="sm"
+  on:click:button--secondary={() => (naming = false)}
+  on:submit={create}
+>
+  <Field label="Name" maxlength="200" bind:value={name} />
+  <Field label="For what it is kept" maxlength="500" bind:value={purpose} />
+</Modal>
+<Modal
+  danger
+  bind:open={deleting}
+  modalHeading="Delete this list?"
+  primaryButtonText="Delete for good"
+  secondaryButtonText="Leave it"
+  size="sm"
+  on:click:button--secondary={() => (deleting = false)}
+  on:submit={remove}
+>
+  <p>Its people, tags and notes go; verdicts, trials and harvests stay. This cannot be undone.</p>
+</Modal>
+
+<style>
+  .strip p {
+    flex: 1;
+    font-size: 13px;
+  }
+  .desk {
+    display: grid;
+    grid-template-columns: 190px minmax(0, 1fr);
+    gap: 12px;
+    height: max(440px, calc(100vh - 190px));
+  }
+  .desk.open {
+    grid-template-columns: 170px minmax(0, 1fr) 380px;
+  }
+  .table {
+    min-height: 0;
+    min-width: 0;
+    display: flex;
+    flex-direction: column;
+  }
+  .look,
+  .columns {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    align-items: center;
+    padding: 6px 12px;
+    font-size: 12.5px;
+  }
+  .look :global(.bx--search) {
+    flex: 1 1 140px;
+  }
+  form {
+    display: flex;
+    gap: 8px;
+  }
+</style>
