@@ -24,6 +24,8 @@ export interface MoreLike {
 
 /** A trait is taken up from here: seen in so much of the good ones, and so much oftener than in the rest. */
 const [leastShare, leastLift] = [0.6, 1.25];
+/** Share of them that a wording of a title is seen in at least. */
+const leastOfTitles = 0.02;
 /** Wordings of a title that are joined at most. */
 const mostTitles = 12;
 const mostValues = 12;
@@ -99,6 +101,8 @@ function titleTrait(good: readonly Person[], rest: readonly Person[]): Found | n
   const inRest = new Map<string, number>();
   for (const set of others) for (const text of set) inRest.set(text, (inRest.get(text) ?? 0) + 1);
   const chosen: string[] = [];
+  // A wording of one among many says nothing of what they share.
+  const fewest = Math.max(1, Math.ceil(mine.length * leastOfTitles));
   let left = mine;
   while (left.length && chosen.length < mostTitles) {
     const counts = new Map<string, number>();
@@ -110,7 +114,8 @@ function titleTrait(good: readonly Person[], rest: readonly Person[]): Found | n
         worth: n * Math.log2(1 + liftOf(n, mine.length, inRest.get(text) ?? 0, others.length))
       }))
       .filter(
-        ({ text }) =>
+        ({ text, n }) =>
+          n >= fewest &&
           !/^(of|and|the|for|de|der|und|og|och|en|y|e)( |$)|( (of|and|the|for|de|der|und|og|och|en|y|e))$/.test(text)
       )
       .sort((a, b) => b.worth - a.worth || b.text.length - a.text.length || (a.text < b.text ? -1 : 1));

@@ -76,7 +76,7 @@
     align-self: center;
     color: var(--ridge-soft);
     font-size: 13px;
-    width: 170px;
+    width: 150px;
     line-height: 1.2;
     max-height: 32px;
     overflow: hidden;
@@ -84,14 +84,15 @@
   nav {
     display: flex;
     flex: 1;
-    gap: 26px;
+    gap: 20px;
   }
   nav a {
     display: flex;
     flex-direction: column;
     justify-content: center;
-    padding: 0 14px;
+    padding: 0 9px;
     font-size: 13.5px;
+    white-space: nowrap;
     position: relative;
   }
   nav small {
@@ -108,7 +109,7 @@
   nav a:not(:last-child)::after {
     content: '';
     position: absolute;
-    right: -17px;
+    right: -14px;
     top: 23px;
     width: 8px;
     height: 8px;

@@ -186,6 +186,7 @@
   .box :global(thead th) {
     padding: 0 8px;
     height: 34px;
+    vertical-align: middle;
     white-space: nowrap;
   }
   .box :global(thead th) {
@@ -207,7 +208,7 @@
   }
   .cell {
     display: block;
-    max-width: 230px;
+    max-width: 186px;
     overflow: hidden;
     text-overflow: ellipsis;
   }

@@ -3,8 +3,14 @@ import { seededRandom, type Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { buildString, type Persona, type WordSet } from '$core/persona';
 import { models } from '../../database/models';
+import { Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
 import { listHarvests, startHarvest } from '../harvest/harvests';
+import { changeKept } from '../shortlist/change-kept';
+import { keepPeople } from '../shortlist/keep';
+import { listKept } from '../shortlist/list-kept';
+import { checkMail } from '../shortlist/mail-run';
+import { changeShortlist, createShortlist, listShortlists } from '../shortlist/shortlists';
 import { readySource } from '../sources/sources';
 import { proposalsFor } from '../strings/ledger';
 import { keepVersion, nameVersion } from '../strings/versions';
@@ -102,6 +108,42 @@ export async function finishDemo(briefId: string, halt: AbortSignal): Promise<vo
   await keepCustomers(briefId, last);
   await choose(briefId, last);
   await gatherAll(briefId, last);
+  await keepFits(briefId);
+}
+
+/** Keeps all fits on a shortlist, tags those to write to first, says whom to leave out, and has their addresses checked. */
+async function keepFits(briefId: string): Promise<void> {
+  if ((await listShortlists(briefId)).length) return;
+  const { id } = await createShortlist(briefId, {
+    name: 'To write to in January',
+    purpose: 'to offer temperature loggers for refrigerated transport'
+  });
+  await keepPeople({ briefId, id, why: 'judged a fit', from: { kind: 'fits' } });
+  await changeShortlist(briefId, id, {
+    revision: 1,
+    columns: [
+      { name: 'wave', type: 'choice', choices: ['first', 'second', 'later'] },
+      { name: 'vans', type: 'number', choices: [] }
+    ],
+    tags: [
+      { name: 'pharma', colour: 'teal' },
+      { name: 'food', colour: 'green' },
+      { name: 'knows us', colour: 'purple' }
+    ],
+    views: [{ name: 'First wave', query: 'tag=pharma&leftOut=in&sort=priority%2Cname' }],
+    firms: { customers: [], competitors: ['Loggerly Instruments'], own: ['Thermograph Works'] }
+  });
+  const { people } = await listKept(briefId, id, { sort: 'name' });
+  const some = (keeps: (person: (typeof people)[number]) => boolean) =>
+    people.filter(keeps).map(({ number }) => number);
+  const pharma = some(({ title, company }) => /pharm|gdp|responsible person|qp\b/i.test(`${title} ${company}`));
+  const food = some(({ title, company }) => /food|haccp|fresh|chill/i.test(`${title} ${company}`));
+  if (pharma.length)
+    await changeKept(briefId, id, { numbers: pharma }, { addTags: ['pharma'], priority: 1, own: { wave: 'first' } });
+  if (food.length) await changeKept(briefId, id, { numbers: food }, { addTags: ['food'], priority: 2 });
+  await checkMail(briefId, id, { do: 'check' }).catch((error: unknown) => {
+    if (!(error instanceof Refusal)) throw error;
+  });
 }
 
 /** Begins to gather the whole result of the last version, which goes on by itself. */

@@ -5,6 +5,7 @@ import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import type { ShortlistRow } from '../../database/shortlist-models';
 import { changedElsewhere } from '../../refusal';
+import { contextOf } from '../briefs/brief-context';
 import { findBrief } from '../briefs/briefs';
 import { listHarvests, readHarvest } from '../harvest/harvests';
 import { findShortlist } from './find-shortlist';
@@ -89,7 +90,7 @@ export async function readShortlist(briefId: string, id: string) {
       .map(({ value, people }) => ({ value: value ?? '', people }))
       .sort((a, b) => b.people - a.people || (a.value < b.value ? -1 : 1));
   const one = (kind: Kind, value: string) => rows.find((row) => row.kind === kind && row.value === value)?.people ?? 0;
-  const [[step], takings, gathered, mail, [judged]] = await Promise.all([
+  const [[step], takings, gathered, mail, judged] = await Promise.all([
     database().query<{ what: string }>(
       'SELECT what FROM shortlist_steps WHERE shortlist_id = $id ORDER BY id DESC LIMIT 1',
       { bind: { id }, type: QueryTypes.SELECT }
@@ -97,13 +98,7 @@ export async function readShortlist(briefId: string, id: string) {
     models().Taking.findAll({ where: { shortlistId: id }, order: [['at', 'DESC']], limit: 50 }),
     newestHarvest(briefId),
     mailOfList(list),
-    database().query<{ fits: number }>(
-      `SELECT count(*)::int AS fits FROM (
-         SELECT DISTINCT ON (h.number) v.verdict FROM verdicts v JOIN harvest_rows h USING (source_id, person_id)
-         WHERE v.persona_id = $personaId AND h.harvest_id = (SELECT id FROM harvests WHERE brief_id = $briefId ORDER BY created_at DESC LIMIT 1)
-         ORDER BY h.number, v.updated_at DESC) f WHERE verdict = 'fit'`,
-      { bind: { personaId, briefId }, type: QueryTypes.SELECT }
-    )
+    contextOf(briefId).then((context) => context.judged())
   ]);
   const [fits, misses] = [one('verdict', 'fit'), one('verdict', 'miss')];
   const people = one('people', 'all');
@@ -132,7 +127,7 @@ export async function readShortlist(briefId: string, id: string) {
     },
     road: {
       ...gathered,
-      fits: judged!.fits,
+      fits: [...judged.verdicts.values()].filter((verdict) => verdict === 'fit').length,
       kept: people,
       valid: one('mail', 'valid'),
       taken: one('people', 'taken')

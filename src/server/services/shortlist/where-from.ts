@@ -20,29 +20,46 @@ interface RecordName {
   personId: string;
 }
 
-/** Records of people whom a brief has seen, as they were seen last: in a harvest, a trial, a diary or among its known-goods. */
-export async function recordsSeen(briefId: string, names: readonly RecordName[]): Promise<Found[]> {
-  if (!names.length) return [];
-  return database().query<Found>(
-    `WITH wanted AS (SELECT DISTINCT * FROM unnest($sources::text[], $ids::text[]) AS w (source_id, person_id)),
-     mine AS (SELECT id FROM versions WHERE brief_id = $briefId),
-     seen AS (
-       SELECT r.source_id, r.person_id, r.person, r.seen_at FROM harvest_rows r JOIN harvests h ON h.id = r.harvest_id JOIN wanted USING (source_id, person_id)
-         WHERE h.brief_id = $briefId
+const wanted = `wanted AS (SELECT DISTINCT * FROM unnest($sources::text[], $ids::text[]) AS w (source_id, person_id))`;
+const newest = `SELECT DISTINCT ON (source_id, person_id) source_id AS "sourceId", person_id AS "personId", person, seen_at AS "seenAt"
+  FROM seen ORDER BY source_id, person_id, seen_at DESC`;
+
+const ask = (sql: string, briefId: string, names: readonly RecordName[]) =>
+  database().query<Found>(sql, {
+    bind: { briefId, sources: names.map(({ sourceId }) => sourceId), ids: names.map(({ personId }) => personId) },
+    type: QueryTypes.SELECT
+  });
+
+const named = ({ sourceId, personId }: RecordName) => `${sourceId}\n${personId}`;
+
+/** Records of people whom a brief has seen, as they were seen last: in a harvest, among those drawn, or on the pages of a trial. */
+async function recordsSeen(briefId: string, names: readonly RecordName[]): Promise<Found[]> {
+  const found = await ask(
+    `WITH ${wanted}, seen AS (
+       SELECT source_id, person_id, r.person, r.seen_at FROM harvest_rows r JOIN wanted USING (source_id, person_id)
+         WHERE r.harvest_id IN (SELECT id FROM harvests WHERE brief_id = $briefId)
        UNION ALL
-       SELECT t.source_id, p.person_id, p.person, t.created_at FROM trial_people p JOIN trials t ON t.id = p.trial_id
-         JOIN wanted w ON w.source_id = t.source_id AND w.person_id = p.person_id WHERE t.version_id IN (SELECT id FROM mine)
-       UNION ALL
-       SELECT t.source_id, e->>'id', e, t.created_at FROM trials t JOIN trial_pages p ON p.trial_id = t.id, jsonb_array_elements(p.people) e
-         JOIN wanted w ON true WHERE t.version_id IN (SELECT id FROM mine) AND w.source_id = t.source_id AND w.person_id = e->>'id'
-     )
-     SELECT DISTINCT ON (source_id, person_id) source_id AS "sourceId", person_id AS "personId", person, seen_at AS "seenAt"
-     FROM seen ORDER BY source_id, person_id, seen_at DESC`,
-    {
-      bind: { briefId, sources: names.map(({ sourceId }) => sourceId), ids: names.map(({ personId }) => personId) },
-      type: QueryTypes.SELECT
-    }
+       SELECT t.source_id, p.person_id, p.person, t.created_at FROM trials t JOIN trial_people p ON p.trial_id = t.id
+         JOIN wanted w ON w.source_id = t.source_id AND w.person_id = p.person_id
+         WHERE t.version_id IN (SELECT id FROM versions WHERE brief_id = $briefId)
+     ) ${newest}`,
+    briefId,
+    names
   );
+  const known = new Set(found.map(named));
+  const missing = names.filter((name) => !known.has(named(name)));
+  if (!missing.length) return found;
+  // Pages are long, and looked through for those alone who are nowhere else.
+  const onPages = await ask(
+    `WITH ${wanted}, seen AS (
+       SELECT t.source_id, w.person_id, e AS person, t.created_at AS seen_at FROM trials t JOIN trial_pages p ON p.trial_id = t.id
+         CROSS JOIN jsonb_array_elements(p.people) e JOIN wanted w ON w.source_id = t.source_id AND w.person_id = e->>'id'
+         WHERE t.version_id IN (SELECT id FROM versions WHERE brief_id = $briefId)
+     ) ${newest}`,
+    briefId,
+    missing
+  );
+  return [...found, ...onPages];
 }
 
 const recordOf = ({ sourceId, person, seenAt }: Pick<Found, 'sourceId' | 'person' | 'seenAt'>): KeptRecord => ({
@@ -53,16 +70,31 @@ const recordOf = ({ sourceId, person, seenAt }: Pick<Found, 'sourceId' | 'person
 
 /** Some records that a brief has seen, each with the other records of the same person as the brief knows who is who. */
 export async function fromRecords(briefId: string, names: readonly RecordName[]): Promise<Candidate[]> {
-  const identity = await (await contextOf(briefId)).identity();
-  const byPerson = new Map<string, RecordName[]>();
+  const context = await contextOf(briefId);
+  const identity = await context.identity();
+  const sources = [...new Set(context.trials.map(({ trial }) => trial.sourceId))];
+  const byPerson = new Map<string, Map<string, RecordName>>();
   for (const name of names) {
     const number = identity.numberOf(name.sourceId, name.personId);
-    const key = number === undefined ? JSON.stringify([name.sourceId, name.personId]) : String(number);
-    byPerson.set(key, [...(byPerson.get(key) ?? []), name]);
+    const others = sources.flatMap((sourceId) => {
+      const personId = number === undefined ? undefined : identity.recordAt(sourceId, number);
+      return personId === undefined ? [] : [{ sourceId, personId }];
+    });
+    const key = number === undefined ? named(name) : String(number);
+    const list = byPerson.get(key) ?? new Map<string, RecordName>();
+    byPerson.set(key, list);
+    for (const one of [name, ...others]) list.set(named(one), one);
   }
-  const found = new Map((await recordsSeen(briefId, names)).map((one) => [`${one.sourceId}\n${one.personId}`, one]));
+  const found = new Map(
+    (
+      await recordsSeen(
+        briefId,
+        [...byPerson.values()].flatMap((list) => [...list.values()])
+      )
+    ).map((one) => [named(one), one])
+  );
   const candidates = [...byPerson.values()].flatMap((list): Candidate[] => {
-    const records = list.flatMap(({ sourceId, personId }) => found.get(`${sourceId}\n${personId}`) ?? []);
+    const records = [...list.keys()].flatMap((name) => found.get(name) ?? []);
     return records.length ? [{ records: records.map(recordOf) }] : [];
   });
   if (!candidates.length)

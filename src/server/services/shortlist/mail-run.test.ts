@@ -1,0 +1,127 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { Refused } from '$sources/faults';
+import { StandInChecker, type CheckedMail, type MailChecker } from '$sources/mail/mail-checker';
+import { database } from '../../database/connection';
+import { startQueue, stopQueue } from '../../jobs/queue';
+import { useFreshDatabase } from '../../testing/fresh-database';
+import { createBrief } from '../briefs/briefs';
+import { keepPeople } from './keep';
+import { listKept } from './list-kept';
+import { checkMail, useMailChecker } from './mail-run';
+import { createShortlist, readShortlist } from './shortlists';
+
+useFreshDatabase();
+
+/** Checks at once; tells what it was asked, and refuses where it is told to. */
+class Scripted implements MailChecker {
+  readonly name = 'Scripted';
+  readonly price = { perValid: 0.5, unit: 'credit' };
+  readonly batch = 4;
+  asked: string[] = [];
+  refusals = 0;
+  check(addresses: readonly string[]): Promise<CheckedMail[]> {
+    if (this.refusals-- > 0) return Promise.reject(new Refused(50));
+    this.asked.push(...addresses);
+    return Promise.resolve(
+      addresses.map((address) => ({ address, state: 'valid' as const, why: '', price: this.price.perValid }))
+    );
+  }
+}
+let checker: Scripted;
+beforeAll(() => startQueue());
+beforeEach(async () => {
+  useMailChecker((checker = new Scripted()));
+  await database().query('DELETE FROM mail_checks');
+});
+afterAll(() => useMailChecker(new StandInChecker()));
+
+async function listOf(addresses: string[]) {
+  const { id: briefId } = await createBrief('Checked');
+  const { id } = await createShortlist(briefId, { name: 'A list', purpose: '' });
+  const people = addresses.map((address, i) => ({
+    id: String(i),
+    name: `Person Number${'abcdefghijklmnop'[i]}`,
+    country: 'NL',
+    jobs: [{ title: 'QA', company: `Firm ${i}` }],
+    contact: [address]
+  }));
+  await keepPeople({ briefId, id, why: '', from: { kind: 'people', people } });
+  return { briefId, id };
+}
+async function until(briefId: string, id: string, state: string) {
+  for (let i = 0; i < 400; i++) {
+    const { mail } = await readShortlist(briefId, id);
+    if (mail.run?.state === state) return mail;
+    await new Promise((done) => setTimeout(done, 25));
+  }
+  throw new Error(`it never came to be ${state}`);
+}
+const ten = Array.from({ length: 10 }, (_, i) => `someone.n${i}@firm${i}.example`);
+
+describe('a check of addresses', () => {
+  it('tells what is useless before anything is spent, and asks about the others once', async () => {
+    const { briefId, id } = await listOf([...ten, 'info@firm.example', 'x@mailinator.com', 'not an address@x']);
+    const { mail } = await readShortlist(briefId, id);
+    expect(mail).toMatchObject({ open: 10, cost: 5, unit: 'credit', told: { role: 1, throwAway: 1 } });
+    await checkMail(briefId, id, { do: 'check', plan: { perDay: 1000, perMonth: 1000 } });
+    const done = await until(briefId, id, 'done');
+    expect(done.run).toMatchObject({ checked: 10, valid: 10, spent: 5, addresses: 10 });
+    expect([...checker.asked].sort()).toEqual([...ten].sort());
+    expect(done.open).toBe(0);
+    expect((await listKept(briefId, id, { mail: 'valid' })).of).toBe(10);
+    await expect(checkMail(briefId, id, { do: 'check' })).rejects.toThrow('was checked');
+  });
+
+  it('stops at the plan of a day, and goes on when it has room', async () => {
+    const { briefId, id } = await listOf(ten);
+    await checkMail(briefId, id, { do: 'check', plan: { perDay: 6, perMonth: 8 } });
+    const waiting = await until(briefId, id, 'waiting');
+    await until(briefId, id, 'waiting');
+    for (let i = 0; i < 100 && checker.asked.length < 6; i++) await new Promise((done) => setTimeout(done, 20));
+    expect(checker.asked).toHaveLength(6);
+    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/of today are used up/);
+    expect(waiting.plan.perDay).toBe(6);
+    await checkMail(briefId, id, { do: 'go on', plan: { perDay: 100, perMonth: 8 } });
+    for (let i = 0; i < 200 && checker.asked.length < 8; i++) await new Promise((done) => setTimeout(done, 20));
+    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/of this month are used up/);
+    expect(checker.asked).toHaveLength(8);
+    await checkMail(briefId, id, { do: 'go on', plan: { perDay: 100, perMonth: 100 } });
+    await until(briefId, id, 'done');
+    expect(new Set(checker.asked).size).toBe(10);
+    expect(checker.asked).toHaveLength(10);
+  });
+
+  it('waits as long as the service asks, can be stopped, and survives a restart', async () => {
+    const { briefId, id } = await listOf(ten);
+    checker.refusals = 2;
+    await checkMail(briefId, id, { do: 'check', plan: { perDay: 1000, perMonth: 1000 } });
+    await stopQueue();
+    await startQueue();
+    await until(briefId, id, 'done');
+    expect(checker.asked).toHaveLength(10);
+    const other = await listOf(['late.one@firm.example']);
+    checker.refusals = 1000;
+    await checkMail(other.briefId, other.id, { do: 'check' });
+    await until(other.briefId, other.id, 'waiting');
+    await checkMail(other.briefId, other.id, { do: 'stop' });
+    expect((await until(other.briefId, other.id, 'paused')).run!.problem).toMatch(/stopped/);
+  });
+});
+
+describe('the stand-in that checks', () => {
+  it('finds about half valid and a bit over a quarter risky, always the same, and refuses whoever asks too fast', async () => {
+    const { signal } = new AbortController();
+    const quick = new StandInChecker({ perMinute: 3, pause: 0 });
+    const addresses = Array.from({ length: 2000 }, (_, i) => `a${i}@b.example`);
+    const told = await quick.check(addresses, signal);
+    const share = (state: string) => told.filter((one) => one.state === state).length / told.length;
+    expect(share('valid')).toBeGreaterThan(0.46);
+    expect(share('valid')).toBeLessThan(0.56);
+    expect(share('risky')).toBeGreaterThan(0.24);
+    expect(share('risky')).toBeLessThan(0.32);
+    expect(told.every(({ state, price }) => (state === 'valid') === price > 0)).toBe(true);
+    expect(await quick.check(addresses, signal)).toEqual(told);
+    await quick.check(['x@y.example'], signal);
+    await expect(quick.check(['x@y.example'], signal)).rejects.toThrow('too many requests');
+  });
+});
