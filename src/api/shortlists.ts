@@ -337,7 +337,7 @@ export const shortlists = {
   }),
   processingRecord: operation(paths.processingRecord, { params: listParams }),
   listProfiles: operation(paths.listProfiles, {
-    response: z.array(z.object({ name: z.string(), body: columnProfileSchema, revision }))
+    response: z.array(z.object({ name: z.string(), body: columnProfileSchema, revision: z.int().min(0) }))
   }),
   writeProfile: operation(paths.writeProfile, {
     params: z.object({ name }),

@@ -4,6 +4,7 @@ import { startApplication } from './application';
 declare module 'vitest' {
   interface ProvidedContext {
     address: string;
+    databaseUrl: string;
   }
 }
 
@@ -16,6 +17,7 @@ export default async function start(project: TestProject) {
     { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes' }
   );
   project.provide('address', address);
+  project.provide('databaseUrl', process.env.TEST_BROWSER_DATABASE_URL!);
   return () => {
     stop();
   };

@@ -56,6 +56,7 @@ describe('every main view', () => {
       `/briefs/${id}/by-hand?version=1&source=${hand.id}`,
       `/briefs/${id}/compare`,
       `/briefs/${id}/harvest`,
+      `/briefs/${id}/shortlist`,
       `/briefs/${id}/report`,
       '/library?set=never-interns',
       '/sources',

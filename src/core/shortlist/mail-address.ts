@@ -1,4 +1,4 @@
-import { isDisposableEmailDomain } from 'disposable-email-domains-js';
+import { disposableEmailBlocklistSet } from 'disposable-email-domains-js';
 import validator from 'validator';
 import { isRoleMailbox } from '../people/contact-keys';
 import { nameParts } from '../people/person-name';
@@ -33,13 +33,8 @@ export function readMail(text: string): MailRead {
   };
 }
 
-function isDisposable(domain: string): boolean {
-  try {
-    return isDisposableEmailDomain(domain);
-  } catch {
-    return false;
-  }
-}
+let disposable: ReadonlySet<string> | undefined;
+const isDisposable = (domain: string) => (disposable ??= disposableEmailBlocklistSet()).has(domain);
 
 export const looksLikeMail = (text: string): boolean => /^[^\s@]+@[^\s@]+$/.test(text.trim());
 

@@ -20,8 +20,10 @@
   let box: HTMLElement | undefined = $state();
   let top = $state(0);
   let seen = $state(600);
-  const from = $derived(Math.max(0, Math.floor(top / height) - beside));
-  const to = $derived(Math.min(desk.of, Math.ceil((top + seen) / height) + beside));
+  // Where there are fewer than before, what is in sight is their end.
+  const first = $derived(Math.min(Math.floor(top / height), desk.of - Math.ceil(seen / height)));
+  const from = $derived(Math.max(0, first - beside));
+  const to = $derived(Math.min(desk.of, Math.max(0, first) + Math.ceil(seen / height) + beside));
   const places = $derived(Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i));
   $effect(() => void desk.need(from, to));
   // Whoever is gone to by a key is brought into sight.

@@ -132,7 +132,8 @@
           ? '. Addresses in small letters and numbers in E.164 are hashed, each by itself.'
           : '.'}
       </p>
-      <div class="preview">
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <div class="preview" tabindex="0" role="region" aria-label="The first lines">
         <Table>
           <TableHead
             ><TableRow
@@ -174,7 +175,8 @@
               Columns that nothing here fills: {merged.onlyThere.join(', ')}.
             </p>{/if}
           {#if merged.onlyHere.length}<p class="soft">Columns that are not there: {merged.onlyHere.join(', ')}.</p>{/if}
-          <ul class="merged">
+          <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+          <ul class="merged" tabindex="0" aria-label="Line by line">
             {#each merged.lines.filter(({ what }) => what !== 'same') as { who, what, why: reason, changes }, i (i)}
               <li>
                 <b>{what}</b>
@@ -217,6 +219,9 @@
   }
   .preview :global(:is(td, th)) {
     white-space: nowrap;
+  }
+  .preview :global(.bx--data-table-content) {
+    overflow: visible;
   }
   .merged {
     max-height: 220px;

@@ -46,6 +46,8 @@ export async function up(schema: Schema): Promise<void> {
       country text NOT NULL DEFAULT '',
       place text NOT NULL DEFAULT '',
       mail text NOT NULL DEFAULT '',
+      -- What is wrong with the address, told without asking anybody.
+      mail_fault text NOT NULL DEFAULT '',
       phone text NOT NULL DEFAULT '',
       page text NOT NULL DEFAULT '',
       industry text NOT NULL DEFAULT '',

@@ -3,6 +3,7 @@ import {
   firmSaid,
   greetingName,
   joinRecords,
+  readMail,
   tidyTitle,
   type FieldChoice,
   type JoinedField,
@@ -26,6 +27,14 @@ export function cleanedOf(name: string, title: string, company: string) {
   return { greeting, sure, firm: firmSaid(company), title: tidyTitle(title, company) };
 }
 
+export type MailFault = '' | 'malformed' | 'role' | 'throwAway';
+
+/** What is wrong with an address, so that nobody need be asked about it. */
+function mailFault(mail: string): MailFault {
+  const { wellFormed, role, throwAway } = readMail(mail);
+  return wellFormed ? (role ? 'role' : throwAway ? 'throwAway' : '') : 'malformed';
+}
+
 /** The columns of a kept person that follow from their records. */
 export function rowOf({ records, choice = {}, written = {} }: KeptInput) {
   const joined = joinRecords(records, choice);
@@ -43,6 +52,7 @@ export function rowOf({ records, choice = {}, written = {} }: KeptInput) {
     country: joined.country.value,
     place: joined.place.value,
     mail: joined.mail.value,
+    mail_fault: joined.mail.value && mailFault(joined.mail.value),
     phone: joined.phone.value,
     page: joined.page.value,
     industry: joined.industry.value,
@@ -66,6 +76,7 @@ export const columnTypes: Record<keyof KeptColumns, string> = {
   country: 'text',
   place: 'text',
   mail: 'text',
+  mail_fault: 'text',
   phone: 'text',
   page: 'text',
   industry: 'text',

@@ -170,7 +170,11 @@ export async function keptPeople<More = unknown>(
   const { where, bind } = keptConditions(filter);
   const { order, bind: ownBind } = orderBy(sort, list.columns);
   const rows = await database().query<ToldPerson & More & { keptAt: Date | string; takenAt: Date | string | null }>(
-    `WITH ${judgedTable} SELECT ${told}${more} ${everybody}${where} ORDER BY ${order} ${most === null ? '' : `LIMIT ${most}`} OFFSET $from`,
+    // Who stands on the stretch is told first, so that what is told of each is put together for those alone.
+    `WITH ${judgedTable}, stretch AS (
+       SELECT p.number, row_number() OVER (ORDER BY ${order}) AS place ${everybody}${where}
+       ORDER BY place ${most === null ? '' : `LIMIT ${most}`} OFFSET $from)
+     SELECT ${told}${more} ${everybody.replace('shortlist_people p', 'stretch JOIN shortlist_people p USING (number)')} ORDER BY stretch.place`,
     { bind: { list: list.id, personaId, ...bind, ...ownBind, from }, type: QueryTypes.SELECT }
   );
   return rows.map((row) => ({

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { readMail } from '$core/shortlist';
 import { Refused } from '$sources/faults';
 import { StandInChecker, type MailChecker } from '$sources/mail/mail-checker';
 import { database } from '../../database/connection';
@@ -12,6 +11,7 @@ import { log } from '../../log';
 import { Refusal } from '../../refusal';
 import { whyItBrokeOff } from '../sources/why-it-broke-off';
 import { findShortlist } from './find-shortlist';
+import type { MailFault } from './kept-row';
 
 const task = 'mail-check';
 
@@ -39,21 +39,24 @@ lookAfter(async () => {
 /** Days that an answer holds: after that an address is asked about anew. */
 const holds = 90;
 
-/** Addresses of a list that a check would ask about: each once, those of firms and those told to be useless left out. */
-async function openAddresses(listId: string, most: number | null = null): Promise<string[]> {
-  const rows = await database().query<{ mail: string }>(
-    `SELECT DISTINCT p.mail FROM shortlist_people p LEFT JOIN mail_checks m ON m.address = p.mail AND m.checked_at > now() - interval '${holds} days'
-     WHERE p.shortlist_id = $listId AND p.mail <> '' AND m.address IS NULL AND NOT p.left_out && ARRAY['contacted', 'customer', 'competitor', 'own firm', 'role mailbox', 'by hand']
-     ORDER BY 1`,
-    { bind: { listId }, type: QueryTypes.SELECT }
-  );
-  const asked: string[] = [];
-  for (const { mail } of rows) {
-    const { wellFormed, role, throwAway } = readMail(mail);
-    if (wellFormed && !role && !throwAway) asked.push(mail);
-    if (most !== null && asked.length >= most) break;
-  }
-  return asked;
+const open = `FROM shortlist_people p LEFT JOIN mail_checks m ON m.address = p.mail AND m.checked_at > now() - interval '${holds} days'
+  WHERE p.shortlist_id = $listId AND p.mail <> '' AND p.mail_fault = '' AND m.address IS NULL
+    AND NOT p.left_out && ARRAY['contacted', 'customer', 'competitor', 'own firm', 'by hand']`;
+
+/** Some addresses of a list that are still to be asked about: each once, without those told to be useless and those of people left out. */
+async function openAddresses(listId: string, most: number): Promise<string[]> {
+  const rows = await database().query<{ mail: string }>(`SELECT DISTINCT p.mail ${open} ORDER BY 1 LIMIT ${most}`, {
+    bind: { listId },
+    type: QueryTypes.SELECT
+  });
+  return rows.map(({ mail }) => mail);
+}
+async function openCount(listId: string): Promise<number> {
+  const [row] = await database().query<{ many: number }>(`SELECT count(DISTINCT p.mail)::int AS many ${open}`, {
+    bind: { listId },
+    type: QueryTypes.SELECT
+  });
+  return row!.many;
 }
 
 /** The plan of the house, and what was checked today and this month (UTC). */
@@ -87,31 +90,25 @@ const newestRun = (shortlistId: string) =>
 
 /** What a list’s addresses are like before anybody is asked, what asking would cost at most, and how far it is. */
 export async function mailOfList(list: ShortlistRow) {
-  const [open, plan, run, rows] = await Promise.all([
-    openAddresses(list.id),
+  const [many, plan, run, [told]] = await Promise.all([
+    openCount(list.id),
     planNow(),
     newestRun(list.id),
-    database().query<{ mail: string; times: number }>(
-      `SELECT mail, count(*)::int AS times FROM shortlist_people WHERE shortlist_id = $id AND mail <> '' GROUP BY 1`,
+    database().query<Record<Exclude<MailFault, ''> | 'duplicate', number>>(
+      `SELECT count(*) FILTER (WHERE mail_fault = 'malformed')::int AS malformed, count(*) FILTER (WHERE mail_fault = 'role')::int AS role,
+         count(*) FILTER (WHERE mail_fault = 'throwAway')::int AS "throwAway", (count(*) - count(DISTINCT mail))::int AS duplicate
+       FROM shortlist_people WHERE shortlist_id = $id AND mail <> ''`,
       { bind: { id: list.id }, type: QueryTypes.SELECT }
     )
   ]);
-  const told = { malformed: 0, duplicate: 0, role: 0, throwAway: 0 };
-  for (const { mail, times } of rows) {
-    const read = readMail(mail);
-    told.duplicate += times - 1;
-    if (!read.wellFormed) told.malformed++;
-    else if (read.role) told.role++;
-    else if (read.throwAway) told.throwAway++;
-  }
   const { perValid, unit } = checker.price;
   return {
     run: run && toldRun(run),
     plan,
-    open: open.length,
-    cost: Math.round(open.length * perValid * 100) / 100,
+    open: many,
+    cost: Math.round(many * perValid * 100) / 100,
     unit,
-    told
+    told: told!
   };
 }
 
@@ -148,8 +145,8 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
     await enqueue(run.id);
     return toldRun(run);
   }
-  const open = await openAddresses(id);
-  if (!open.length)
+  const many = await openCount(id);
+  if (!many)
     throw new Refusal(
       409,
       'Nothing to check',
@@ -159,7 +156,7 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
     id: randomUUID(),
     shortlistId: id,
     state: 'waiting',
-    addresses: open.length
+    addresses: many
   });
   await enqueue(begun.id);
   return toldRun(begun);

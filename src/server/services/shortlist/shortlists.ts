@@ -71,7 +71,7 @@ export async function readShortlist(briefId: string, id: string) {
   await reckonLeftOut(list);
   const bind = { list: id, personaId };
   const rows = await database().query<{ kind: Kind; value: string | null; people: number }>(
-    `WITH ${judgedTable}, p AS (SELECT p.*, j.verdict, coalesce(m.state, CASE WHEN p.mail = '' THEN 'none' ELSE 'unchecked' END) AS mail_state ${everybody})
+    `WITH ${judgedTable}, p AS MATERIALIZED (SELECT p.country, p.company, p.tags, p.left_out, p.taken_at, p.records->0->'person'->>'rank' AS rank, j.verdict, coalesce(m.state, CASE WHEN p.mail = '' THEN 'none' ELSE 'unchecked' END) AS mail_state ${everybody})
      SELECT 'country' AS kind, country AS value, count(*)::int AS people FROM p WHERE country <> '' GROUP BY 2
      UNION ALL (SELECT 'company', company, count(*)::int FROM p WHERE company <> '' GROUP BY 2 ORDER BY 3 DESC, 2 LIMIT 200)
      UNION ALL SELECT 'tag', t, count(*)::int FROM p, unnest(tags) t GROUP BY 2
@@ -79,7 +79,7 @@ export async function readShortlist(briefId: string, id: string) {
      UNION ALL SELECT 'mail', mail_state, count(*)::int FROM p GROUP BY 2
      UNION ALL SELECT 'leftOut', l, count(*)::int FROM p, unnest(left_out) l GROUP BY 2
      UNION ALL SELECT 'leftOut', CASE WHEN left_out = '{}' THEN 'in' ELSE 'out' END, count(*)::int FROM p GROUP BY 2
-     UNION ALL SELECT 'rank', records->0->'person'->>'rank', count(*)::int FROM p WHERE records->0->'person'->>'rank' <> '' GROUP BY 2
+     UNION ALL SELECT 'rank', rank, count(*)::int FROM p WHERE rank <> '' GROUP BY 2
      UNION ALL SELECT 'people', 'all', count(*)::int FROM p
      UNION ALL SELECT 'people', 'taken', count(taken_at)::int FROM p`,
     { bind, type: QueryTypes.SELECT }

@@ -38,8 +38,10 @@
   const list = $derived(data.list);
   const path = (query: Record<string, string> = {}) => briefPath(data.brief.id, 'shortlist', query);
 
+  // The list as it is loaded anew is the same list.
+  const listId = $derived(data.list?.id);
   $effect(() => {
-    void data.list?.id;
+    void listId;
     untrack(() => {
       desk.query = readQuery(page.url.search);
       desk.clear();
