@@ -10,6 +10,7 @@ const rooms = [
   'persona',
   'suggest',
   'harvest',
+  'changes',
   'shortlist',
   'formats',
   'lint'

@@ -8,7 +8,7 @@ import { paths } from './paths';
 import { brief, certain, interval, sourceId, verdict, versionNumber } from './shapes';
 
 const most = z.int().min(1).max(largest).nullable();
-const budget = z.object({
+export const budget = z.object({
   /** At each source */
   requestsPerDay: most,
   records: most,

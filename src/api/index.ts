@@ -12,6 +12,7 @@ import { strings } from './strings';
 import { trials } from './trials';
 import { byHand } from './by-hand';
 import { verdicts } from './verdicts';
+import { watches } from './watches';
 import { wording } from './wording';
 import type { AnyOperation } from './operation';
 import type { OperationName } from './paths';
@@ -29,6 +30,7 @@ export const contract = {
   ...comparing,
   ...harvests,
   ...shortlists,
+  ...watches,
   ...sources,
   ...imports,
   ...library,

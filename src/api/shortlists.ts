@@ -302,7 +302,7 @@ export const shortlists = {
   takeAlong: operation(paths.takeAlong, { params: listParams, query: leaving }),
   lookAlong: operation(paths.lookAlong, {
     params: listParams,
-    query: leaving,
+    body: leaving,
     response: z.object({
       headers: z.array(z.string()),
       rows: z.array(z.array(z.string())),
@@ -313,8 +313,7 @@ export const shortlists = {
   }),
   mergePreview: operation(paths.mergePreview, {
     params: listParams,
-    query: leaving,
-    body: z.object({ there: z.string().max(20_000_000) }),
+    body: z.object({ leaving, there: z.string().max(20_000_000) }),
     bodyLimit: 24 * 1024 * 1024,
     response: z.object({
       counts: z.record(z.string(), z.int()),

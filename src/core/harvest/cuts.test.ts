@@ -65,8 +65,9 @@ describe('the law of slices', () => {
         }),
         { numRuns: 2500 }
       );
-      expect(cuts).toBeGreaterThan(500);
-      expect(deep).toBeGreaterThan(200);
+      // How many there are goes by luck: there must be enough of them to mean something.
+      expect(cuts).toBeGreaterThan(250);
+      expect(deep).toBeGreaterThan(100);
     }
   );
 });

@@ -66,7 +66,7 @@
     if (!open) return;
     const asked = { ...desk.asked, ...query };
     merged = null;
-    void attempt(async () => (look = await call('lookAlong', { params: desk.params, query: asked })));
+    void attempt(async () => (look = await call('lookAlong', { params: desk.params, body: asked })));
   });
   const why = (value: string) => leftOutShort[value as LeftOutReason] ?? value;
   async function take() {
@@ -78,8 +78,7 @@
     attempt(async () => {
       merged = await call('mergePreview', {
         params: desk.params,
-        query: { ...desk.asked, ...query },
-        body: { there: await file.text() }
+        body: { leaving: { ...desk.asked, ...query }, there: await file.text() }
       });
     });
 </script>

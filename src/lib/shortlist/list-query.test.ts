@@ -18,7 +18,9 @@ describe('how a list is looked at', () => {
           columns: fc.subarray(Object.keys(plainColumns), { minLength: 1 }),
           group: fc.constantFrom('country' as const, 'tag' as const, 'mail' as const)
         }),
-        (query) => expect(readQuery(writeQuery(query))).toEqual(query)
+        (query) => {
+          expect(readQuery(writeQuery(query))).toEqual(query);
+        }
       )
     );
   });

@@ -39,6 +39,12 @@ const shared: Record<string, z.ZodType> = {
   Harvest: contract.readHarvest.response,
   HarvestPerson: contract.listHarvestPeople.response.shape.people.element,
   HarvestBudget: contract.startHarvest.body.shape.budget,
+  Kept: contract.listKept.response.shape.people.element,
+  ColumnProfile: contract.writeProfile.body.shape.body,
+  Shortlist: contract.readShortlist.response,
+  Leaving: contract.lookAlong.body,
+  WatchRun: contract.runsOfWatch.response.element,
+  Rhythm: contract.createWatch.body.shape.rhythm,
   HandRow: contract.addEntry.body.shape.rows.unwrap().element,
   Import: readImport.response,
   Job: jobSchema,
@@ -75,6 +81,8 @@ const jsonSchema = (schema: z.ZodType, io: Side, described = false): JsonSchema 
     override: ({ zodSchema, jsonSchema: one }) => {
       const description = described && z.globalRegistry.get(zodSchema)?.description;
       if (description) one.description = description;
+      // Nor how a format is spelled that has a name.
+      if (one.format !== undefined) delete one.pattern;
       if (one.minimum === Number.MIN_SAFE_INTEGER) delete one.minimum;
       if (one.maximum === Number.MAX_SAFE_INTEGER) delete one.maximum;
     }

@@ -24,6 +24,8 @@ export interface HarvestRow extends Row<HarvestRow> {
   people: CreationOptional<number>;
   /** What was learnt from verdicts about who fits; null while there are too few. */
   learnt: CreationOptional<Omit<Learnt, 'likelihoodOf'> | null>;
+  /** The watch that it is a run of; null for one that somebody started. */
+  watchId: CreationOptional<string | null>;
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
 }
@@ -81,7 +83,8 @@ export const defineHarvests = () => ({
       events: { type: JSONB, defaultValue: [] },
       goesOnAt: DATE,
       people: { type: INTEGER, defaultValue: 0 },
-      learnt: JSONB
+      learnt: JSONB,
+      watchId: UUID
     },
     'both'
   ),

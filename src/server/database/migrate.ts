@@ -18,6 +18,7 @@ import * as handDiary from './migrations/0015-hand-diary';
 import * as connectedServices from './migrations/0016-connected-services';
 import * as harvests from './migrations/0017-harvests';
 import * as shortlists from './migrations/0018-shortlists';
+import * as watches from './migrations/0019-watches';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -39,7 +40,8 @@ export const migrations: readonly Migration[] = [
   handDiary,
   connectedServices,
   harvests,
-  shortlists
+  shortlists,
+  watches
 ];
 interface Migration {
   name: string;

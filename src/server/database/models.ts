@@ -11,6 +11,7 @@ import type { ImportOutcome, ImportSettings, Reading } from '$api/import-shapes'
 import { define, type Row } from './define';
 import { defineHarvests } from './harvest-models';
 import { defineShortlists } from './shortlist-models';
+import { defineWatches } from './watch-models';
 
 export interface BriefRow extends Row<BriefRow> {
   id: string;
@@ -239,6 +240,7 @@ function defineAll() {
   return {
     ...defineHarvests(),
     ...defineShortlists(),
+    ...defineWatches(),
     Brief: define<BriefRow>(
       'Brief',
       'briefs',

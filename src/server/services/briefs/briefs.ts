@@ -106,7 +106,7 @@ const listed = `
       WHERE d.brief_id = b.id AND d.kind = 'wording' AND coalesce((w ->> 'inUse')::boolean, true))::int AS "wordingsInUse",
     (SELECT coalesce(max(number), 0) FROM versions WHERE brief_id = b.id) AS versions,
     (SELECT count(*) FROM verdicts WHERE persona_id = b.persona_id)::int AS verdicts,
-    (SELECT people FROM harvests WHERE brief_id = b.id ORDER BY created_at DESC LIMIT 1) AS harvested,
+    (SELECT people FROM harvests WHERE brief_id = b.id AND watch_id IS NULL ORDER BY created_at DESC LIMIT 1) AS harvested,
     (SELECT CASE WHEN count(*) > 0 THEN sum((SELECT count(*) FROM shortlist_people p WHERE p.shortlist_id = l.id))::int END
       FROM shortlists l WHERE l.brief_id = b.id) AS shortlisted,
     coalesce((c.body ->> 'certainOnly')::boolean, false) AS "certainOnly",

@@ -16,12 +16,14 @@ import { cutsOfSlice, cutSlice, toldCut, wholeSlices } from './slices';
 
 interface Wanted {
   name: string;
+  /** The watch whose run it is. */
+  watchId?: string;
   from: { sourceId: string; version: number }[];
   budget: HarvestBudget;
 }
 
 /** Starts to gather the whole result of a version at each of some sources. All of it or nothing. */
-export async function startHarvest(briefId: string, { name, from, budget }: Wanted) {
+export async function startHarvest(briefId: string, { name, from, budget, watchId }: Wanted) {
   await findBrief(briefId);
   if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length)
     throw new Refusal(422, 'A source twice', 'Each source is gathered by one version. Take one of them out.');
@@ -34,7 +36,7 @@ export async function startHarvest(briefId: string, { name, from, budget }: Want
   const id = randomUUID();
   await database().transaction(async (transaction) => {
     const { Harvest, HarvestSource, HarvestSlice } = models();
-    await Harvest.create({ id, briefId, name, state: 'waiting', budget }, { transaction });
+    await Harvest.create({ id, briefId, name, state: 'waiting', budget, watchId: watchId ?? null }, { transaction });
     for (const [position, { source, version, rendering }] of runs.entries()) {
       const run = { harvestId: id, sourceId: source.id, versionId: version.id, position, rendering };
       await HarvestSource.create(run, { transaction });
@@ -77,7 +79,7 @@ const toldHead = (harvest: HarvestRow) => ({
 /** The harvests of a brief, the newest first, with how many people each has. */
 export async function listHarvests(briefId: string) {
   await findBrief(briefId);
-  const rows = await models().Harvest.findAll({ where: { briefId }, order: [['createdAt', 'DESC']] });
+  const rows = await models().Harvest.findAll({ where: { briefId, watchId: null }, order: [['createdAt', 'DESC']] });
   return rows.map(toldHead);
 }
 

@@ -24,7 +24,7 @@ const seenIn = (briefId: string, personaId: string, listId: string): Promise<See
   database().query<Seen>(
     `WITH seen AS (
        SELECT r.source_id, r.person_id, r.person FROM harvest_rows r
-         WHERE r.harvest_id = (SELECT id FROM harvests WHERE brief_id = $briefId ORDER BY created_at DESC LIMIT 1) AND r.reading <> 'not met'
+         WHERE r.harvest_id = (SELECT id FROM harvests WHERE brief_id = $briefId AND watch_id IS NULL ORDER BY created_at DESC LIMIT 1) AND r.reading <> 'not met'
        UNION
        SELECT t.source_id, p.person_id, p.person FROM trial_people p JOIN trials t ON t.id = p.trial_id JOIN versions v ON v.id = t.version_id
          WHERE v.brief_id = $briefId

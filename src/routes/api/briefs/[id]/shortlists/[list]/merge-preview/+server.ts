@@ -2,6 +2,6 @@ import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
 import { mergeInto } from '$server/services/shortlist/take-along';
 
-export const POST = endpoint(contract.mergePreview, ({ params, query, body }) =>
-  mergeInto(params.id, params.list, query, body.there)
+export const POST = endpoint(contract.mergePreview, ({ params, body }) =>
+  mergeInto(params.id, params.list, body.leaving, body.there)
 );

@@ -1,0 +1,156 @@
+import * as fc from 'fast-check';
+import { DateTime } from 'luxon';
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../measure/random';
+import { emptyPersona } from '../persona/persona';
+import { applyDifferences, differences, type Known } from './differences';
+import { driftOf } from './drift';
+import { nextTime, rhythmFault } from './rhythm';
+import { watchName } from './watch-name';
+import { factsOf, type Facts } from './watched';
+import { whyNew } from './why-new';
+
+const facts = fc.record(
+  { title: fc.constantFrom('QA', 'Head'), company: fc.constantFrom('A', 'B'), place: fc.constantFrom('x', 'y') },
+  { requiredKeys: [] }
+);
+const key = fc.constantFrom('a', 'b', 'c', 'd', 'e');
+const told = fc.dictionary(key, facts).map((one) => new Map(Object.entries(one as Record<string, Facts>)));
+const knownOf = fc
+  .dictionary(key, fc.record({ present: fc.boolean(), facts }))
+  .map((one) => new Map(Object.entries(one as Record<string, Known>)));
+
+describe('differences', () => {
+  it('applied to the earlier set give the later one', () => {
+    fc.assert(
+      fc.property(knownOf, told, (known, now) => {
+        const after = applyDifferences(known, differences(known, now));
+        expect(new Set([...after].filter(([, { present }]) => present).map(([name]) => name))).toEqual(
+          new Set(now.keys())
+        );
+        for (const [name, one] of now) expect(after.get(name)!.facts).toMatchObject(one);
+        for (const [name] of known) expect(after.has(name)).toBe(true);
+        // What was told once is told as nothing new.
+        expect(differences(after, now)).toEqual([]);
+      })
+    );
+  });
+
+  it('tell new, changed, left and back again, old and new side by side', () => {
+    const known = new Map<string, Known>([
+      ['a', { present: true, facts: { title: 'QA', company: 'A' } }],
+      ['b', { present: true, facts: { title: 'QA' } }],
+      ['c', { present: false, facts: { title: 'QA' } }],
+      ['d', { present: true, facts: { title: 'QA', place: 'x' } }]
+    ]);
+    const now = new Map<string, Facts>([
+      ['a', { title: 'Head', company: 'A' }],
+      ['c', { title: 'QA' }],
+      ['d', { title: 'QA' }],
+      ['e', { title: 'New' }]
+    ]);
+    expect(differences(known, now)).toEqual([
+      {
+        kind: 'changed',
+        key: 'a',
+        facts: { title: 'Head', company: 'A' },
+        changes: [{ field: 'title', before: 'QA', now: 'Head' }]
+      },
+      { kind: 'back', key: 'c', facts: { title: 'QA' }, changes: [] },
+      { kind: 'new', key: 'e', facts: { title: 'New' } },
+      { kind: 'left', key: 'b' }
+    ]);
+  });
+});
+
+describe('why somebody is new', () => {
+  it.each([
+    [null, { title: 'QA' }, 'not seen before'],
+    [{ company: 'Old A/S' }, { company: 'New' }, 'moved here from Old A/S'],
+    [{ company: 'Old A/S' }, { company: 'OLD', place: 'x' }, 'the profile changed'],
+    [{ title: 'Quality Manager' }, { title: 'Quality Director' }, 'promoted from Quality Manager'],
+    [{ title: 'Quality Director' }, { title: 'Quality Manager' }, 'was Quality Director'],
+    [{ country: 'Denmark' }, { country: 'Sweden' }, 'came from Denmark'],
+    [{ headcount: '40' }, { headcount: '60' }, 'the firm grew from 40 to 60']
+  ])('%j, %j: %s', (before, now, why) => expect(whyNew(before, now)).toBe(why));
+  it('goes by what a record tells', () => {
+    expect(
+      factsOf({
+        id: '1',
+        name: 'A',
+        country: 'DK',
+        contact: ['x.example', 'A@B.example'],
+        jobs: [{ title: 'Old', company: 'O', to: '2020' }]
+      })
+    ).toEqual({ name: 'A', country: 'Denmark', mail: 'a@b.example' });
+  });
+});
+
+describe('a rhythm', () => {
+  const weekly = { rule: 'FREQ=WEEKLY;BYDAY=MO,TH', from: '2026-03-02', hour: 6, zone: 'Europe/Copenhagen' };
+  it('comes at the same hour of the clock on both sides of daylight saving', () => {
+    expect(nextTime(weekly, '2026-03-27T00:00:00Z')).toBe('2026-03-30T04:00:00.000Z');
+    expect(nextTime(weekly, '2026-03-23T00:00:00Z')).toBe('2026-03-23T05:00:00.000Z');
+    // 02:00 is left out on the day on which clocks are put forward.
+    const night = { rule: 'FREQ=DAILY', from: '2026-03-01', hour: 2, zone: 'Europe/Copenhagen' };
+    expect(nextTime(night, '2026-03-28T23:30:00Z')).toBe('2026-03-29T01:00:00.000Z');
+  });
+  it('always comes later, on one of its days, and ends where the rule says', () => {
+    fc.assert(
+      fc.property(
+        fc.date({ min: new Date('2026-03-02'), max: new Date('2030-01-01'), noInvalidDate: true }),
+        (date) => {
+          const next = nextTime(weekly, date.toISOString())!;
+          expect(Date.parse(next)).toBeGreaterThan(date.getTime());
+          const there = DateTime.fromISO(next, { zone: weekly.zone });
+          expect([1, 4]).toContain(there.weekday);
+          expect(there.hour).toBe(6);
+          expect(there.diff(DateTime.fromJSDate(date)).as('days')).toBeLessThan(5);
+        }
+      )
+    );
+    expect(nextTime({ ...weekly, rule: 'FREQ=DAILY;COUNT=2' }, '2026-03-10T00:00:00Z')).toBeNull();
+    expect(
+      nextTime({ ...weekly, rule: 'FREQ=MONTHLY;BYMONTHDAY=31', from: '2026-01-01' }, '2026-02-01T12:00:00Z')
+    ).toBe('2026-03-31T04:00:00.000Z');
+  });
+  it('says what is wrong with it', () => {
+    expect(rhythmFault({ rule: 'FREQ=WEEKLY', zone: 'Europe/Oslo' })).toBeNull();
+    expect(rhythmFault({ rule: 'every monday', zone: 'Europe/Oslo' })).toContain('RFC 5545');
+    expect(rhythmFault({ rule: 'FREQ=SECONDLY', zone: 'Europe/Oslo' })).toContain('daily');
+    expect(rhythmFault({ rule: 'FREQ=DAILY', zone: 'Europe/Nowhere' })).toContain('time zone');
+  });
+});
+
+describe('a drift of precision', () => {
+  it('is told beyond chance: seldom where nothing has changed, mostly where it has', () => {
+    const told = (truth: number, seed: string) => {
+      const luck = seededRandom(seed);
+      return driftOf(
+        0.7,
+        Array.from({ length: 400 }, () => luck() < truth)
+      ).says;
+    };
+    const share = (truth: number) =>
+      Array.from({ length: 1000 }, (_, i) => told(truth, `${truth} ${i}`)).filter((says) => says === 'worse').length /
+      1000;
+    expect(share(0.7)).toBeLessThan(0.06);
+    expect(share(0.7 * (2 / 3))).toBeGreaterThan(0.93);
+    expect(driftOf(0.7, [true, false]).says).toBe('goes on');
+  });
+});
+
+describe('a name for a watch', () => {
+  it('tells whom it looks for', () => {
+    expect(
+      watchName({
+        ...emptyPersona,
+        titles: ['head of quality'],
+        industries: ['46'],
+        size: { from: 51, to: 1000 },
+        countries: ['DK', 'SE', 'NO']
+      })
+    ).toMatch(/^Head of quality, Wholesale.*, 51–1,000, /);
+    expect(watchName(emptyPersona)).toBe('Everybody found');
+  });
+});

@@ -1,0 +1,7 @@
+/** What has changed since somebody looked, and when to look again. The room's own face, for other layers. */
+export * from './differences';
+export * from './drift';
+export * from './rhythm';
+export * from './watch-name';
+export * from './watched';
+export * from './why-new';

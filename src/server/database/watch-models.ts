@@ -1,0 +1,77 @@
+import { DataTypes, type CreationOptional } from 'sequelize';
+import type { HarvestBudget } from './harvest-models';
+import { define, type Row } from './define';
+
+export interface WatchRow extends Row<WatchRow> {
+  id: string;
+  briefId: string;
+  name: string;
+  /** A rule of RFC 5545. */
+  rule: string;
+  firstDay: string;
+  hour: number;
+  zone: string;
+  budget: HarvestBudget;
+  active: CreationOptional<boolean>;
+  nextAt: CreationOptional<Date | null>;
+  /** The secret part of the address of its feed. */
+  feed: string;
+  createdAt: CreationOptional<Date>;
+}
+export interface WatchRunRow extends Row<WatchRunRow> {
+  id: string;
+  watchId: string;
+  harvestId: string | null;
+  state: 'running' | 'done' | 'failed';
+  problem: CreationOptional<string>;
+  dueAt: Date;
+  endedAt: CreationOptional<Date | null>;
+  people: CreationOptional<number>;
+  counts: CreationOptional<Partial<Record<'new' | 'back' | 'changed' | 'left', number>>>;
+  breaks: CreationOptional<string[]>;
+  /** What each source and version was like, by source. */
+  marks: CreationOptional<Record<string, { name: string; sheet: string; version: number }>>;
+  createdAt: CreationOptional<Date>;
+}
+
+const { UUID, TEXT, INTEGER, JSONB, DATE, DATEONLY, BOOLEAN } = DataTypes;
+const id = { type: UUID, primaryKey: true };
+
+export const defineWatches = () => ({
+  Watch: define<WatchRow>(
+    'Watch',
+    'watches',
+    {
+      id,
+      briefId: UUID,
+      name: TEXT,
+      rule: TEXT,
+      firstDay: DATEONLY,
+      hour: INTEGER,
+      zone: TEXT,
+      budget: JSONB,
+      active: { type: BOOLEAN, defaultValue: true },
+      nextAt: DATE,
+      feed: TEXT
+    },
+    'both'
+  ),
+  WatchRun: define<WatchRunRow>(
+    'WatchRun',
+    'watch_runs',
+    {
+      id,
+      watchId: UUID,
+      harvestId: UUID,
+      state: TEXT,
+      problem: { type: TEXT, defaultValue: '' },
+      dueAt: DATE,
+      endedAt: DATE,
+      people: { type: INTEGER, defaultValue: 0 },
+      counts: { type: JSONB, defaultValue: {} },
+      breaks: { type: JSONB, defaultValue: [] },
+      marks: { type: JSONB, defaultValue: {} }
+    },
+    'created'
+  )
+});

@@ -1,0 +1,234 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { QueryTypes } from 'sequelize';
+import ICAL from 'ical.js';
+import { importedSheet } from '$sources/imported-file';
+import type { Person } from '$core/people';
+import { database } from '../../database/connection';
+import { models } from '../../database/models';
+import { startQueue, stopQueue } from '../../jobs/queue';
+import { useFreshDatabase } from '../../testing/fresh-database';
+import { createBrief } from '../briefs/briefs';
+import { listHarvests } from '../harvest/harvests';
+import { openSources } from '../sources/sources';
+import { keepVersion } from '../strings/versions';
+import { giveVerdict } from '../trials/verdicts';
+import { feedOf } from './feed';
+import { listNews, readNews } from './news';
+import { lookAtWatches, nextOf } from './watch-run';
+import {
+  changeWatch,
+  createWatch,
+  deleteWatch,
+  findWatch,
+  listWatches,
+  runsOfWatch,
+  runWatch,
+  watchNameFor
+} from './watches';
+
+useFreshDatabase();
+beforeAll(openSources);
+
+const person = (i: number, title: string, company: string, more: Partial<Person> = {}): Person => ({
+  id: `p${i}`,
+  name: `Person Number${'abcdefghijklmnopqrstuvwxyz'[i]}`,
+  jobs: [{ title, company }],
+  country: 'NL',
+  ...more
+});
+
+/** Puts people in the place of those of an imported file. */
+async function setPeople(sourceId: string, people: readonly Person[]) {
+  await database().query('DELETE FROM source_people WHERE source_id = $sourceId', { bind: { sourceId } });
+  await database().query(
+    `INSERT INTO source_people (source_id, ordinal, person) SELECT $sourceId, (place - 1)::int, person
+     FROM jsonb_array_elements($people::jsonb) WITH ORDINALITY AS _ (person, place)`,
+    { bind: { sourceId, people: JSON.stringify(people) } }
+  );
+  await database().query('UPDATE sources SET people = $n, people_revision = people_revision + 1 WHERE id = $sourceId', {
+    bind: { sourceId, n: people.length }
+  });
+}
+async function fileSource(id: string, people: readonly Person[]) {
+  await models().Source.create({ id, kind: 'file', name: id, sheet: importedSheet(id, id), people: 0 });
+  await setPeople(id, people);
+}
+const rhythm = { rule: 'FREQ=DAILY', from: '2026-01-01', hour: 6, zone: 'Europe/Copenhagen' };
+const budget = { requestsPerDay: null, records: null, spend: null };
+
+async function watched(name: string, sources: Record<string, readonly Person[]>, string = 'title:(quality OR QA)') {
+  const { id: briefId } = await createBrief(name);
+  const { number } = await keepVersion(briefId, string);
+  for (const [id, people] of Object.entries(sources)) await fileSource(id, people);
+  const { id } = await createWatch(briefId, {
+    name,
+    rhythm,
+    budget,
+    from: Object.keys(sources).map((sourceId) => ({ sourceId, version: number }))
+  });
+  await over(id);
+  return { briefId, id };
+}
+/** Waits until a watch has ended so many runs. */
+async function over(id: string, runs = 1) {
+  for (let i = 0; i < 600; i++) {
+    const all = await runsOfWatch(id);
+    if (all.filter(({ state }) => state !== 'running').length >= runs) return all[0]!;
+    await lookAtWatches();
+    await new Promise((done) => setTimeout(done, 50));
+  }
+  throw new Error('the run never ended');
+}
+const told = async (watch: string) =>
+  (await listNews({ watch, unread: 'false' })).news
+    .map(({ kind, facts, why, changes }) => ({ kind, name: facts.name!.at(-1), why, changes }))
+    .reverse();
+
+describe('a watch', () => {
+  it('tells who is new, has changed, has left and is back again, and nothing at its first run', async () => {
+    const first = [person(0, 'Quality Manager', 'A'), person(1, 'QA', 'B'), person(2, 'Sales', 'C')];
+    const { id, briefId } = await watched('Told', { 'file-told': first });
+    expect(await told(id)).toEqual([]);
+    expect((await runsOfWatch(id))[0]).toMatchObject({ state: 'done', people: 2, counts: {} });
+
+    await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(2, 'Sales', 'C'), person(3, 'QA', 'D')]);
+    await runWatch(id);
+    await over(id, 2);
+    expect(await told(id)).toEqual([
+      {
+        kind: 'changed',
+        name: 'a',
+        why: '',
+        changes: [{ field: 'title', before: 'Quality Manager', now: 'Quality Director' }]
+      },
+      { kind: 'new', name: 'd', why: 'not seen before', changes: [] },
+      { kind: 'left', name: 'b', why: 'not found any more', changes: [] }
+    ]);
+    await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'QA', 'B'), person(3, 'QA', 'D')]);
+    await runWatch(id);
+    expect(await over(id, 3)).toMatchObject({ counts: { back: 1 }, breaks: [] });
+    expect((await told(id)).at(-1)).toMatchObject({ kind: 'back', name: 'b' });
+    // Nothing new, and the rows that were gathered are gone: only differences stay.
+    await runWatch(id);
+    expect(await over(id, 4)).toMatchObject({ state: 'done', people: 3, counts: {} });
+    expect(await listHarvests(briefId)).toEqual([]);
+    const [rows] = await database().query<{ rows: number }>('SELECT count(*)::int AS rows FROM harvest_rows', {
+      type: QueryTypes.SELECT
+    });
+    expect(rows!.rows).toBe(0);
+  }, 60_000);
+
+  it('knows a person from another source, and says so where the string or a sheet was changed between', async () => {
+    const anna = person(0, 'Quality Manager', 'Acme A/S', { contact: ['anna@acme.example'] });
+    const { id } = await watched('Two places', { 'file-one': [anna], 'file-two': [] });
+    await setPeople('file-two', [{ ...anna, id: 'other', jobs: [{ title: 'Quality Manager', company: 'ACME' }] }]);
+    await database().query(`UPDATE sources SET sheet = jsonb_set(sheet, '{note}', '"changed"') WHERE id = 'file-two'`);
+    await runWatch(id);
+    const run = await over(id, 2);
+    expect(await told(id)).toEqual([]);
+    expect(run.breaks).toEqual(['the sheet of file-two was changed']);
+  }, 60_000);
+
+  it('fails aloud where it cannot be read to its end, and tells nothing then', async () => {
+    const { id } = await watched('Broken', { 'file-broken': [person(0, 'QA', 'A')] });
+    await database().query(
+      `UPDATE watches SET budget = '{"requestsPerDay":null,"records":0,"spend":null}' WHERE id = $id`,
+      { bind: { id } }
+    );
+    await setPeople('file-broken', []);
+    await runWatch(id);
+    expect(await over(id, 2)).toMatchObject({
+      state: 'failed',
+      problem: expect.stringMatching(/not read to its end/) as string
+    });
+    expect(await told(id)).toEqual([]);
+    await database().query(
+      `UPDATE watches SET budget = '{"requestsPerDay":null,"records":null,"spend":null}' WHERE id = $id`,
+      { bind: { id } }
+    );
+    await runWatch(id);
+    await over(id, 3);
+    expect(await told(id)).toMatchObject([{ kind: 'left' }]);
+  }, 60_000);
+
+  it('comes when it is due, once, whatever the clock and however many look', async () => {
+    const { id } = await watched('Due', { 'file-due': [person(0, 'QA', 'A')] });
+    await database().query(`UPDATE watches SET next_at = now() - interval '3 days' WHERE id = $id`, { bind: { id } });
+    await Promise.all([lookAtWatches(), lookAtWatches(), lookAtWatches()]);
+    await over(id, 2);
+    expect(await runsOfWatch(id)).toHaveLength(2);
+    const watch = await findWatch(id);
+    expect(watch.nextAt!.getTime()).toBeGreaterThan(Date.now());
+    // The clock is set back by a year: what is due then was due before, and comes no more.
+    await lookAtWatches(new Date(Date.now() - 365 * 86_400_000));
+    expect(await runsOfWatch(id)).toHaveLength(2);
+    await stopQueue();
+    await runWatch(id);
+    await expect(runWatch(id)).rejects.toThrow('being run already');
+    await startQueue();
+    await over(id, 3);
+    await changeWatch(id, { active: false });
+    await database().query(`UPDATE watches SET next_at = now() - interval '3 days' WHERE id = $id`, { bind: { id } });
+    await lookAtWatches();
+    expect(await runsOfWatch(id)).toHaveLength(3);
+    expect(nextOf(watch, new Date('2026-06-01T00:00:00Z'))!.toISOString()).toBe('2026-06-01T04:00:00.000Z');
+  }, 60_000);
+
+  it('is read: unread and read, judged, and by feeds of a secret address that can be renewed', async () => {
+    const { id, briefId } = await watched('Read <b>&', { 'file-read': [person(0, 'QA', 'A')] });
+    await setPeople('file-read', [
+      person(0, 'QA', 'A'),
+      person(1, 'QA', '<script>&', { place: 'Delft' }),
+      person(2, 'QA', 'C')
+    ]);
+    await runWatch(id);
+    await over(id, 2);
+    const { news } = await listNews({ watch: id });
+    expect(news).toHaveLength(2);
+    await giveVerdict(briefId, { ...news[0]!.on, verdict: 'fit', reason: '' });
+    expect((await listNews({ watch: id })).news[0]!.verdict).toBe('fit');
+    await readNews({ ids: [news[0]!.id], read: true });
+    expect((await listWatches()).find((one) => one.id === id)).toMatchObject({
+      unread: 1,
+      lastRun: { counts: { new: 2 } }
+    });
+    await readNews({ watch: id });
+    expect((await listNews({ watch: id })).news).toEqual([]);
+
+    const { feed } = await findWatch(id);
+    const atom = await feedOf(feed, 'atom', 'http://127.0.0.1:4310');
+    expect(atom.type).toContain('application/atom+xml');
+    expect(atom.text).toContain('<feed xmlns="http://www.w3.org/2005/Atom">');
+    expect(atom.text).not.toContain('<script>');
+    expect(atom.text).toContain('QA at &#60;script&#62;&#38;, Delft');
+    const json = JSON.parse((await feedOf(feed, 'json', 'http://127.0.0.1:4310')).text) as {
+      version: string;
+      items: { id: string }[];
+    };
+    expect(json.version).toContain('jsonfeed.org/version/1');
+    expect(new Set(json.items.map((item) => item.id)).size).toBe(2);
+    const calendar = new ICAL.Component(
+      ICAL.parse((await feedOf(feed, 'ics', 'http://127.0.0.1:4310')).text) as [string, unknown[], unknown[]]
+    );
+    expect(calendar.getAllSubcomponents('vevent').length).toBeGreaterThan(20);
+    await changeWatch(id, { renewFeed: true });
+    await expect(feedOf(feed, 'atom', 'http://127.0.0.1:4310')).rejects.toMatchObject({ status: 404 });
+    await deleteWatch(id);
+    await expect(runsOfWatch(id)).rejects.toMatchObject({ status: 404 });
+  }, 60_000);
+
+  it('refuses what cannot be', async () => {
+    const { id: briefId } = await createBrief('Refused');
+    await keepVersion(briefId, 'QA');
+    const from = [{ sourceId: 'marlow-register', version: 1 }];
+    const wanted = { name: 'x', rhythm, budget, from };
+    await expect(createWatch(briefId, { ...wanted, rhythm: { ...rhythm, rule: 'weekly' } })).rejects.toThrow(
+      'RFC 5545'
+    );
+    await expect(createWatch(briefId, { ...wanted, from: [...from, ...from] })).rejects.toThrow('one version');
+    await expect(
+      createWatch(briefId, { ...wanted, from: [{ sourceId: 'nowhere', version: 1 }] })
+    ).rejects.toMatchObject({ status: 404 });
+    expect((await watchNameFor(briefId)).name).toBe('Everybody found');
+  });
+});
