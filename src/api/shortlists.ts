@@ -199,6 +199,7 @@ export const shortlists = {
           numbers: z.array(number).max(100_000).optional()
         }),
         z.object({ kind: z.literal('fits') }),
+        z.object({ kind: z.literal('news'), ids: z.array(number).min(1).max(1000) }),
         z.object({
           kind: z.literal('people'),
           people: z.array(personSchema).min(1).max(20_000),

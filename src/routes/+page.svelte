@@ -11,6 +11,7 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import FirstSteps from '$lib/home/FirstSteps.svelte';
+  import WatchInbox from '$lib/watches/WatchInbox.svelte';
   import Chosen from '$lib/report/Chosen.svelte';
   import type { Answer } from '$api';
 
@@ -69,6 +70,12 @@
   const change = (brief: Brief, what: { name?: string; archived?: boolean }) =>
     act(() => call('changeBrief', { params: { id: brief.id }, body: { revision: brief.revision, ...what } }));
 
+  // A run under way ends by itself: it is looked at again until it has.
+  $effect(() => {
+    if (!data.watches.some(({ lastRun }) => lastRun?.state === 'running')) return;
+    const timer = setTimeout(() => void reload('eave:watches'), 2000);
+    return () => clearTimeout(timer);
+  });
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 </script>
 
@@ -94,6 +101,9 @@
 </div>
 
 <Refused problem={refused} />
+{#if data.watches.length}
+  <WatchInbox watches={data.watches} chosen={data.watch} onchanged={() => void reload('eave:watches')} />
+{/if}
 {#if demo}<FirstSteps {demo} {empty} />{/if}
 
 {#if shown.length === 0}

@@ -76,6 +76,15 @@ export const keys = {
     leaveOut: { press: ['o'], shown: 'O', does: 'leave out those chosen' },
     remove: { press: ['Delete'], shown: 'Del', does: 'take those chosen off the list' },
     close: { press: ['Escape'], shown: 'Esc', does: 'close the card, or choose nobody' }
+  },
+  inbox: {
+    before: { press: ['ArrowUp'], shown: '↑', does: 'the news before' },
+    after: { press: ['ArrowDown'], shown: '↓', does: 'the next news' },
+    fit: { press: ['f'], shown: 'F', does: 'fit' },
+    miss: { press: ['m'], shown: 'M', does: 'miss' },
+    unsure: { press: ['u'], shown: 'U', does: 'unsure' },
+    keep: { press: ['k'], shown: 'K', does: 'keep the person on the shortlist' },
+    read: { press: ['r'], shown: 'R', does: 'read, or unread again' }
   }
 } as const satisfies Record<string, Record<string, Key>>;
 
@@ -88,7 +97,8 @@ export const placeNames: Record<Place, string> = {
   tree: 'Tree of the string',
   trial: 'Trial',
   harvest: 'Harvest',
-  shortlist: 'Shortlist'
+  shortlist: 'Shortlist',
+  inbox: 'What watches have found'
 };
 
 /** The first key of those that are pressed one after the other. */

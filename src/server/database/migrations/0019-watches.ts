@@ -74,6 +74,8 @@ export async function up(schema: Schema): Promise<void> {
       why text NOT NULL DEFAULT '',
       source_id text NOT NULL DEFAULT '',
       person_id text NOT NULL DEFAULT '',
+      -- The record as it was found, so that the person can be kept.
+      person jsonb,
       read boolean NOT NULL DEFAULT false,
       at timestamptz NOT NULL DEFAULT now(),
       UNIQUE (run_id, number)

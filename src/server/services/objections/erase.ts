@@ -28,6 +28,7 @@ const peopleIn = `
   UNION ALL SELECT source_id, person FROM harvest_rows
   UNION ALL SELECT t.source_id, p.person FROM trial_people p JOIN trials t ON t.id = p.trial_id
   UNION ALL SELECT t.source_id, e FROM trial_pages p JOIN trials t ON t.id = p.trial_id, jsonb_array_elements(p.people) e
+  UNION ALL SELECT source_id, person FROM watch_news WHERE person IS NOT NULL
   UNION ALL SELECT r->>'sourceId', r->'person' FROM shortlist_people p, jsonb_array_elements(p.records) r
   UNION ALL SELECT h.source_id, jsonb_strip_nulls(jsonb_build_object('id', e->>'id', 'name', coalesce(e->'values'->>'name', ''),
       'jobs', jsonb_build_array(jsonb_build_object('title', coalesce(e->'values'->>'title', ''), 'company', coalesce(e->'values'->>'company', ''))),
@@ -195,6 +196,18 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
   await run(
     'people on shortlists',
     `DELETE FROM shortlist_people p USING (${onLists}) o WHERE p.shortlist_id = o.shortlist_id AND p.number = o.number`,
+    { keys }
+  );
+  const atWatches = `SELECT watch_id, number FROM watch_people w WHERE w.keys && $keys::text[]
+    OR EXISTS (SELECT 1 FROM ${named} WHERE w.records @> ARRAY[concat(n.source_id, E'\\n', n.person_id)])`;
+  await run(
+    'news of watches',
+    `DELETE FROM watch_news x USING (${atWatches}) o WHERE x.watch_id = o.watch_id AND x.number = o.number`,
+    { keys }
+  );
+  await run(
+    'people whom watches know',
+    `DELETE FROM watch_people x USING (${atWatches}) o WHERE x.watch_id = o.watch_id AND x.number = o.number`,
     { keys }
   );
   await run('', `DELETE FROM mail_checks WHERE address = ANY ($mails::text[])`, {

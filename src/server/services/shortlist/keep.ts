@@ -3,7 +3,7 @@ import { runThread } from '../../workers/threads';
 import type { PeopleFilter } from '../harvest/harvest-people';
 import { findShortlist } from './find-shortlist';
 import { keepOnList, type Candidate, type Kept } from './keep-people';
-import { fromFits, fromHarvest, fromRecords } from './where-from';
+import { fromFits, fromHarvest, fromNews, fromRecords } from './where-from';
 
 /** Where people who are to be kept come from. */
 export type KeepFrom =
@@ -15,6 +15,7 @@ export type KeepFrom =
       numbers?: number[] | undefined;
     } & PeopleFilter)
   | { kind: 'fits' }
+  | { kind: 'news'; ids: number[] }
   | { kind: 'people'; people: Person[]; own?: Record<string, unknown>[] | undefined };
 export interface KeepTask {
   briefId: string;
@@ -32,7 +33,9 @@ export async function keepPeople(task: KeepTask): Promise<Kept> {
   const from: KeepFrom =
     task.from.kind === 'people' ? { ...task.from, own: ownCells(list.columns, task.from.own ?? []) } : task.from;
   const isFew =
-    (from.kind === 'records' && from.records.length <= few) || (from.kind === 'people' && from.people.length <= few);
+    from.kind === 'news' ||
+    (from.kind === 'records' && from.records.length <= few) ||
+    (from.kind === 'people' && from.people.length <= few);
   return isFew ? keepNow({ ...task, from }) : runThread<Kept>('shortlist-keep-worker.js', { ...task, from });
 }
 
@@ -44,6 +47,7 @@ export async function keepNow({ briefId, id, from, why }: KeepTask): Promise<Kep
 async function candidates(briefId: string, from: KeepFrom): Promise<Candidate[]> {
   if (from.kind === 'records') return fromRecords(briefId, from.records);
   if (from.kind === 'fits') return fromFits(briefId);
+  if (from.kind === 'news') return fromNews(briefId, from.ids);
   if (from.kind === 'harvest') return fromHarvest(briefId, from.harvest, from);
   const seenAt = new Date().toISOString();
   return from.people.map((person, i) => ({

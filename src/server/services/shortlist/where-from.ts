@@ -141,3 +141,14 @@ export async function fromHarvest(
   if (!byNumber.size) throw new Refusal(409, 'Nobody to keep', 'Nobody in this harvest is found by that filter.');
   return [...byNumber.values()];
 }
+
+/** Those whom watches of the brief have told of. */
+export async function fromNews(briefId: string, ids: readonly number[]): Promise<Candidate[]> {
+  const rows = await database().query<Found>(
+    `SELECT n.source_id AS "sourceId", n.person_id AS "personId", n.person, n.at AS "seenAt" FROM watch_news n JOIN watches w ON w.id = n.watch_id
+     WHERE w.brief_id = $briefId AND n.id = ANY ($ids::bigint[]) AND n.person IS NOT NULL ORDER BY n.id`,
+    { bind: { briefId, ids: [...ids] }, type: QueryTypes.SELECT }
+  );
+  if (!rows.length) throw new Refusal(404, 'Not found', 'This news is not there any more. Load the page again.');
+  return rows.map((row) => ({ records: [recordOf(row)] }));
+}

@@ -213,16 +213,17 @@ async function keepChanges(
             ? 'not found any more'
             : '',
       source_id: row?.sourceId ?? '',
-      person_id: row?.person.id ?? ''
+      person_id: row?.person.id ?? '',
+      person: row?.person ?? null
     };
   });
   const counts: WatchRunRow['counts'] = {};
   for (const { kind } of isFirst ? [] : news) counts[kind] = (counts[kind] ?? 0) + 1;
   if (!isFirst && news.length)
     await database().query(
-      `INSERT INTO watch_news (watch_id, run_id, kind, number, facts, changes, why, source_id, person_id)
-       SELECT $watch, $run, n.kind, n.number, n.facts, n.changes, n.why, n.source_id, n.person_id
-       FROM jsonb_to_recordset($news::jsonb) AS n (kind text, number integer, facts jsonb, changes jsonb, why text, source_id text, person_id text)`,
+      `INSERT INTO watch_news (watch_id, run_id, kind, number, facts, changes, why, source_id, person_id, person)
+       SELECT $watch, $run, n.kind, n.number, n.facts, n.changes, n.why, n.source_id, n.person_id, n.person
+       FROM jsonb_to_recordset($news::jsonb) AS n (kind text, number integer, facts jsonb, changes jsonb, why text, source_id text, person_id text, person jsonb)`,
       { bind: { watch: watch.id, run: run.id, news: JSON.stringify(news) }, transaction }
     );
   await keepKnown(watch.id, known, seen, transaction);

@@ -11,6 +11,9 @@ import { createBrief } from '../briefs/briefs';
 import { listHarvests } from '../harvest/harvests';
 import { openSources } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
+import { objectTo } from '../objections/erase';
+import { keepPeople } from '../shortlist/keep';
+import { createShortlist } from '../shortlist/shortlists';
 import { giveVerdict } from '../trials/verdicts';
 import { feedOf } from './feed';
 import { listNews, readNews } from './news';
@@ -194,6 +197,14 @@ describe('a watch', () => {
     });
     await readNews({ watch: id });
     expect((await listNews({ watch: id })).news).toEqual([]);
+    // Kept out of the news, though what was gathered is gone; and erased from it where they object.
+    const { id: list } = await createShortlist(briefId, { name: 'Kept', purpose: '' });
+    expect(await keepPeople({ briefId, id: list, why: '', from: { kind: 'news', ids: [news[0]!.id] } })).toMatchObject({
+      kept: 1
+    });
+    expect((await listNews({ watch: id, unread: 'false' })).news[0]!.known).toEqual(['on a shortlist']);
+    await objectTo({ sourceId: news[0]!.on.sourceId, personId: news[0]!.on.personId });
+    expect((await listNews({ watch: id, unread: 'false' })).news.map((one) => one.id)).toEqual([news[1]!.id]);
 
     const { feed } = await findWatch(id);
     const atom = await feedOf(feed, 'atom', 'http://127.0.0.1:4310');
@@ -206,7 +217,7 @@ describe('a watch', () => {
       items: { id: string }[];
     };
     expect(json.version).toContain('jsonfeed.org/version/1');
-    expect(new Set(json.items.map((item) => item.id)).size).toBe(2);
+    expect(json.items).toHaveLength(1);
     const calendar = new ICAL.Component(
       ICAL.parse((await feedOf(feed, 'ics', 'http://127.0.0.1:4310')).text) as [string, unknown[], unknown[]]
     );

@@ -16,6 +16,7 @@
   import KeepFromHarvest from '$lib/shortlist/KeepFromHarvest.svelte';
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { HarvestPage, type Format } from '$lib/harvest/harvest-page.svelte';
+  import StartWatch from '$lib/watches/StartWatch.svelte';
   import { watchBrief } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
   import { moment } from '$lib/marks/format';
@@ -69,6 +70,7 @@
   });
 
   let keeping = $state(false);
+  let watching = $state(false);
   let said = $state('');
   async function keepOne() {
     if (desk.at === null || !harvest) return;
@@ -153,6 +155,7 @@
       {#each Object.entries(formats) as [format, word] (format)}<option value={format}>{word}</option>{/each}
     </Pick>
     <Act disabled={!harvest.people} onclick={() => (keeping = true)}>Keep…</Act>
+    <Act onclick={() => (watching = true)}>Watch…</Act>
     <Act onclick={() => goto(path({ new: '1' }))}>New harvest</Act>
     <Act onclick={() => (deleting = true)}>Delete</Act>
     <Act
@@ -211,6 +214,7 @@
 {/if}
 
 {#if harvest}
+  <StartWatch briefId={data.brief.id} from={harvest.sources} bind:open={watching} onbegun={(what) => (said = what)} />
   <KeepFromHarvest
     {desk}
     briefId={data.brief.id}

@@ -1,0 +1,33 @@
+/** Rhythms to choose from, as rules of RFC 5545; weekly ones take days. */
+export const rhythms = {
+  'FREQ=DAILY': 'every day',
+  'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR': 'on working days',
+  'FREQ=WEEKLY': 'every week',
+  'FREQ=WEEKLY;INTERVAL=2': 'every other week',
+  'FREQ=MONTHLY': 'every month'
+} as const;
+
+export const days = {
+  MO: 'Monday',
+  TU: 'Tuesday',
+  WE: 'Wednesday',
+  TH: 'Thursday',
+  FR: 'Friday',
+  SA: 'Saturday',
+  SU: 'Sunday'
+} as const;
+export type Day = keyof typeof days;
+
+/** A rule with the weekdays that were chosen, where it has none of its own and comes by weeks. */
+export const withDays = (rule: string, chosen: readonly Day[]): string =>
+  /^FREQ=WEEKLY/.test(rule) && !rule.includes('BYDAY') && chosen.length ? `${rule};BYDAY=${chosen.join(',')}` : rule;
+
+/** A rule in words; one that Eave did not offer is said as it is. */
+export function rhythmInWords(rule: string): string {
+  const known = (rhythms as Record<string, string>)[rule];
+  if (known) return known;
+  const [, plain, list] = /^(.*);BYDAY=([A-Z,]+)$/.exec(rule) ?? [];
+  const named = list?.split(',').flatMap((day) => days[day as Day] ?? []);
+  const base = plain && (rhythms as Record<string, string>)[plain];
+  return base && named?.length ? `${base} on ${named.join(', ')}` : rule;
+}
