@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
+  import { page } from '$app/state';
   import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
   import type { Answer } from '$api';
   import Refused from '$lib/frame/Refused.svelte';
@@ -29,7 +30,8 @@
     () => watches,
     () => onchanged()
   );
-  const mark = $derived(watches.map(({ lastRun, unread }) => `${lastRun?.id} ${lastRun?.state} ${unread}`).join());
+  // Whatever is read stays in sight until something new has come.
+  const mark = $derived(watches.map(({ id, lastRun }) => `${id} ${lastRun?.id} ${lastRun?.state}`).join());
   $effect(() => {
     void mark;
     untrack(() => void inbox.list());
@@ -140,7 +142,7 @@
               <CopyButton
                 label={word}
                 of="the address of the {word} of {watch.name}"
-                text="{location.origin}/api/feeds/{watch.feed}?form={form}"
+                text="{page.url.origin}/api/feeds/{watch.feed}?form={form}"
               />
             {/each}
             <Act onclick={() => change(watch.id, { renewFeed: true })}>New address</Act>

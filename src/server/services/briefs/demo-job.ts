@@ -11,6 +11,7 @@ import { keepPeople } from '../shortlist/keep';
 import { listKept } from '../shortlist/list-kept';
 import { checkMail } from '../shortlist/mail-run';
 import { changeShortlist, createShortlist, listShortlists } from '../shortlist/shortlists';
+import { createWatch, watchNameFor } from '../watches/watches';
 import { readySource } from '../sources/sources';
 import { proposalsFor } from '../strings/ledger';
 import { keepVersion, nameVersion } from '../strings/versions';
@@ -109,6 +110,19 @@ export async function finishDemo(briefId: string, halt: AbortSignal): Promise<vo
   await choose(briefId, last);
   await gatherAll(briefId, last);
   await keepFits(briefId);
+  await watchTwo(briefId, last);
+}
+
+/** The places whose whole result is short are watched each Monday. */
+async function watchTwo(briefId: string, version: number): Promise<void> {
+  if (await models().Watch.count({ where: { briefId } })) return;
+  const { name } = await watchNameFor(briefId);
+  await createWatch(briefId, {
+    name,
+    rhythm: { rule: 'FREQ=WEEKLY;BYDAY=MO', from: '2026-01-05', hour: 6, zone: 'Europe/Amsterdam' },
+    budget: { requestsPerDay: 500, records: null, spend: null },
+    from: [{ sourceId: 'marlow-register', version }]
+  });
 }
 
 /** Keeps all fits on a shortlist, tags those to write to first, says whom to leave out, and has their addresses checked. */

@@ -1,0 +1,117 @@
+import pg from 'pg';
+import { describe, expect, inject, it } from 'vitest';
+import { api, expectAccessible, useBrowser } from './browser';
+
+const { open, address } = useBrowser();
+
+interface Named {
+  id: string;
+}
+const rows = (people: [string, string, string][]) =>
+  ['Name,Title,Company', ...people.map((cells) => cells.join(','))].join('\r\n');
+
+/** Imports a file of people, in the place of another where one is named, and gives its source. */
+async function importFile(text: string, into: string | null): Promise<string> {
+  const sent = await fetch(`${address()}/api/imports?name=visitors.csv`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: text
+  });
+  if (!sent.ok) throw new Error(await sent.text());
+  const { id } = (await sent.json()) as Named;
+  await api('POST', `/imports/${id}/start`, {
+    name: 'Fair visitors',
+    mapping: ['name', 'title', 'company'],
+    skipBadRows: false,
+    into
+  });
+  for (let i = 0; i < 200; i++) {
+    const told = await api<{ state: string; sourceId: string | null }>('GET', `/imports/${id}`);
+    if (told.state === 'done') return told.sourceId!;
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  throw new Error('the import never ended');
+}
+
+describe('a watch', () => {
+  it('is begun from a harvest, tells on Home who is new, and is judged, kept, read, and heard by a feed', async () => {
+    const { id } = await api<Named>('POST', '/briefs', { name: 'Watched' });
+    await api('POST', `/briefs/${id}/versions`, { text: 'title:(quality OR QA)' });
+    const source = await importFile(
+      rows([
+        ['Anna Watched', 'Quality Manager', 'Acme'],
+        ['Ole Watched', 'QA', 'Brine'],
+        ['Pia Other', 'Sales', 'Acme']
+      ]),
+      null
+    );
+    const { id: harvest } = await api<Named>('POST', `/briefs/${id}/harvests`, {
+      name: 'First',
+      from: [{ sourceId: source, version: 1 }],
+      budget: { requestsPerDay: null, records: null, spend: null }
+    });
+    const page = await open(`/briefs/${id}/harvest?harvest=${harvest}`);
+    await page.getByText('all is read').waitFor({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'Watch…' }).click();
+    const dialog = page.getByRole('dialog');
+    await expect.poll(() => dialog.getByLabel('Name', { exact: true }).inputValue()).toBe('Everybody found');
+    await dialog.getByLabel('Name', { exact: true }).fill('Visitors who do quality');
+    await dialog.getByLabel('Again').selectOption('FREQ=DAILY');
+    await expectAccessible(page);
+    await dialog.getByRole('button', { name: 'Begin to watch' }).click();
+    await page.getByText(/is watched from now on: news comes to Home/).waitFor();
+
+    await page.goto('/', { waitUntil: 'networkidle' });
+    const inbox = page.getByRole('region', { name: 'What watches have found' });
+    await inbox.getByText(/nothing since of 2,/).waitFor({ timeout: 40_000 });
+    await importFile(
+      rows([
+        ['Anna Watched', 'Quality Director', 'Acme'],
+        ['Eva Watched', 'QA', 'Cold'],
+        ['Pia Other', 'Sales', 'Acme']
+      ]),
+      source
+    );
+    await inbox.getByRole('button', { name: 'More of this watch' }).first().click();
+    await inbox.getByRole('button', { name: 'Run now' }).first().click();
+    await inbox.getByText(/1 new/).waitFor({ timeout: 40_000 });
+    const news = inbox.getByRole('region', { name: 'News, a row each' });
+    await news.getByRole('button', { name: /changed Anna Watched Quality Director at Acme/ }).waitFor();
+    await news.getByRole('button', { name: /left Ole Watched/ }).waitFor();
+    await expectAccessible(page);
+    await news.getByRole('button', { name: /new Eva Watched/ }).click();
+    await page.keyboard.press('k');
+    await inbox.getByText('1 kept on the new shortlist.').waitFor();
+    await news.getByText(/on a shortlist/).waitFor();
+    await page.keyboard.press('f');
+    await news.getByText('✓ Fit').waitFor();
+    await inbox.getByText('2 unread').waitFor();
+
+    // The feeds, read by the browser’s own parser of XML and of JSON.
+    const [watch] = (await api<{ name: string; feed: string }[]>('GET', '/watches')).filter(
+      ({ name }) => name === 'Visitors who do quality'
+    );
+    const told = await page.evaluate(async (feed) => {
+      const atom = await (await fetch(`/api/feeds/${feed}?form=atom`)).text();
+      const json = (await (await fetch(`/api/feeds/${feed}?form=json`)).json()) as { items: unknown[] };
+      const read = new DOMParser().parseFromString(atom, 'application/xml');
+      return {
+        broken: read.querySelector('parsererror') !== null,
+        root: `${read.documentElement.namespaceURI} ${read.documentElement.localName}`,
+        titles: [...read.querySelectorAll('entry > title')].map((one) => one.textContent),
+        ids: new Set([...read.querySelectorAll('entry > id')].map((one) => one.textContent)).size,
+        items: json.items.length
+      };
+    }, watch!.feed);
+    expect(told).toMatchObject({ broken: false, root: 'http://www.w3.org/2005/Atom feed', ids: 3, items: 3 });
+    expect(told.titles).toContain('New: Eva Watched');
+    await inbox.getByRole('button', { name: 'All read' }).first().click();
+    await expect.poll(() => inbox.getByText(/\d+ unread/).count()).toBe(0);
+    await inbox.getByRole('button', { name: 'Delete' }).first().click();
+    await expect.poll(() => page.getByRole('region', { name: 'What watches have found' }).count()).toBe(0);
+    const client = new pg.Client({ connectionString: inject('databaseUrl') });
+    await client.connect();
+    expect((await client.query('SELECT 1 FROM watch_people UNION ALL SELECT 1 FROM watch_news')).rowCount).toBe(0);
+    await client.end();
+  }, 120_000);
+});
