@@ -43,16 +43,6 @@ async function picture(name, path, { theme = 'light', act } = {}) {
 const at = `/briefs/${demo.id}`;
 await picture('briefs', '/');
 await picture('persona', `${at}/persona`);
-await picture('written-brief', `${at}/persona`, {
-  act: async (page) => {
-    await page.getByRole('button', { name: 'Read a written brief' }).click();
-    await page
-      .getByLabel('The brief as it was written')
-      .fill(
-        'We sell temperature loggers for refrigerated transport. Our best customers are pharma wholesalers and chilled-food distributors with 50 to 500 staff in the Nordics; we talk to heads of quality or the responsible person; not hospitals, not agencies. Turnover of 5 to 50 million. Last year was a good one.'
-      );
-  }
-});
 await picture('wording', `${at}/wording`, { act: (page) => page.waitForTimeout(2500) });
 await picture('string', `${at}/string`, { act: (page) => page.waitForTimeout(1200) });
 await picture('string-tree', `${at}/string?panel=tree`, {
@@ -88,6 +78,19 @@ await picture('compare', `${at}/compare`);
 await picture('harvest', `${at}/harvest`, {
   act: async (page) => {
     await page.getByRole('region', { name: 'People, a row each' }).getByRole('button').first().click();
+    await page.getByRole('region', { name: 'The person' }).waitFor();
+  }
+});
+await picture('shortlist', `${at}/shortlist`, {
+  act: async (page) => {
+    await page.getByRole('button', { name: 'Name', exact: true }).click();
+    await page
+      .getByRole('region', { name: 'People, a row each' })
+      .getByRole('row')
+      .nth(3)
+      .getByRole('button')
+      .first()
+      .click();
     await page.getByRole('region', { name: 'The person' }).waitFor();
   }
 });

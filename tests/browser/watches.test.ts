@@ -63,7 +63,7 @@ describe('a watch', () => {
 
     await page.goto('/', { waitUntil: 'networkidle' });
     const inbox = page.getByRole('region', { name: 'What watches have found' });
-    await inbox.getByText(/nothing since of 2,/).waitFor({ timeout: 40_000 });
+    await inbox.getByText(/nothing since; 2 found,/).waitFor({ timeout: 40_000 });
     await importFile(
       rows([
         ['Anna Watched', 'Quality Director', 'Acme'],

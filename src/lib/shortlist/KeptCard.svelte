@@ -232,6 +232,9 @@
     border-bottom: 1px solid var(--rule);
     vertical-align: middle;
   }
+  .plain td:first-child {
+    white-space: nowrap;
+  }
   .before {
     max-width: 130px;
   }

@@ -7,6 +7,7 @@
   import FileButton from '$lib/ui/FileButton.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
   import type { Answer } from '$api';
+  import { pastedPeople } from './pasted-people';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
@@ -25,8 +26,7 @@
     refused = null;
     said = '';
     try {
-      const { readPastedPeople } = await import('./read-pasted-people');
-      const { people, own, problem } = readPastedPeople(text, $state.snapshot(list.columns));
+      const { people, own, problem } = await pastedPeople(text, $state.snapshot(list.columns));
       if (problem) throw new Error(problem);
       const told = await call('keepPeople', {
         params: desk.params,

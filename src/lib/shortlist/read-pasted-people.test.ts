@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { readPastedPeople } from './read-pasted-people';
+
+describe('rows that are pasted', () => {
+  const columns = [
+    { name: 'Wave', type: 'choice', choices: ['first', 'second'] },
+    { name: 'Score', type: 'number', choices: [] },
+    { name: 'Called', type: 'yes/no', choices: [] },
+    { name: 'When', type: 'date', choices: [] }
+  ] as const;
+  it('become people and cells of the list’s own columns, whatever the language of the heading', () => {
+    const text =
+      'Nombre\tCargo\tEmpresa\tCorreo electrónico\tWave\tScore\tCalled\tWhen\nAna Ruiz\tJefa de calidad\tFrío S.L.\tana@frio.example\tFIRST\t3,5\tsí\t2026-02-03\nLuis Gil\tQA\tSur\t\tthird\tmany\tno\tsoon\n';
+    const { people, own, problem } = readPastedPeople(text, columns);
+    expect(problem).toBe('');
+    expect(people).toMatchObject([
+      { name: 'Ana Ruiz', jobs: [{ title: 'Jefa de calidad', company: 'Frío S.L.' }], contact: ['ana@frio.example'] },
+      { name: 'Luis Gil' }
+    ]);
+    expect(own).toEqual([
+      { Wave: 'first', Score: 3.5, Called: true, When: '2026-02-03' },
+      { Wave: null, Score: null, Called: false, When: null }
+    ]);
+  });
+  it('say what is wrong where they cannot be read', () => {
+    expect(readPastedPeople('Name;Company', columns).problem).toContain('no row under a heading');
+    expect(readPastedPeople('Colour,Size\nred,4', columns).problem).toContain('No column is recognised as a name');
+    expect(readPastedPeople('Name,Company\n"unclosed,x', columns).problem).toContain('cannot be read');
+  });
+});
