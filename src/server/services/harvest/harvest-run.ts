@@ -55,7 +55,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
       try {
         await gather(harvest, run, halt);
         // Whoever has come can be read while the next source is asked.
-        if (run !== sources.at(-1)) await linkInThread(harvestId, halt);
+        if (run !== sources.at(-1)) await tellApart(harvest, halt);
       } catch (error) {
         // Another source goes on while one waits.
         if (!(error instanceof Later)) throw error;
@@ -64,7 +64,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
       }
     }
     if (wait) throw wait;
-    await linkInThread(harvestId, halt);
+    await tellApart(harvest, halt);
     const [left] = await database().query<{ failed: string }>(
       `SELECT count(*) AS failed FROM harvest_sources WHERE harvest_id = $harvestId AND state = 'failed'`,
       { bind: { harvestId }, type: QueryTypes.SELECT }
@@ -81,6 +81,11 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
   }
 }
 
+/** Works out who is who, for those who look at the harvest; a watch does that itself, and nobody looks. */
+const tellApart = async ({ id, watchId }: HarvestRow, halt?: AbortSignal): Promise<void> => {
+  if (!watchId) await linkInThread(id, halt);
+};
+
 /** What becomes of a harvest that could not go on. */
 async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
   const { Harvest } = models();
@@ -95,7 +100,7 @@ async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
   }
   // What came so far can be looked at.
   if (error instanceof Paused) {
-    await linkInThread(harvest.id);
+    await tellApart(harvest);
     await Harvest.update({ state: 'paused', problem: error.message }, mine);
     return;
   }
