@@ -1,4 +1,6 @@
-type Read = typeof import('./read-pasted-people').readPastedPeople;
+import type { readPastedPeople } from './read-pasted-people';
+
+type Read = typeof readPastedPeople;
 
 /** Rows of a spreadsheet or a CSV as people; what reads them is loaded then. */
 export const pastedPeople = async (...given: Parameters<Read>): Promise<ReturnType<Read>> =>

@@ -7,6 +7,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { saveFile } from '$lib/frame/save-file';
+  import { keepOnShortlist } from '$lib/shortlist/keep';
   import { verdicts } from '$lib/marks/verdicts';
   import Act from '$lib/ui/Act.svelte';
   import type { Verdict } from '$core/measure';
@@ -35,6 +36,18 @@
   ];
 
   let refused: unknown = $state(null);
+  let said = $state('');
+  async function keep() {
+    refused = null;
+    said = '';
+    try {
+      const records = selected.map((personId) => ({ sourceId, personId }));
+      said = await keepOnShortlist(briefId, { kind: 'records', records }, label.toLowerCase());
+      selected = [];
+    } catch (problem) {
+      refused = problem;
+    }
+  }
   /** Gives everybody the verdict, all or nobody; one who has it already has it taken back where they are alone. */
   async function judge(ids: readonly string[], verdict: Verdict) {
     refused = null;
@@ -64,6 +77,7 @@
 </script>
 
 <Refused problem={refused} />
+{#if said}<p class="soft" role="status">{said}</p>{/if}
 <div role="group" aria-label={label}>
   <DataTable
     size="compact"
@@ -81,6 +95,7 @@
         {#each Object.entries(verdicts) as [verdict, { sign, word }] (verdict)}
           <Act onclick={() => judge(selected, verdict as Verdict)}>{sign} All {word.toLowerCase()}</Act>
         {/each}
+        <Act onclick={keep}>Keep on the shortlist</Act>
       </ToolbarBatchActions>
       <ToolbarContent>
         <ToolbarSearch persistent shouldFilterRows placeholder="Find in {label.toLowerCase()}" />

@@ -16,6 +16,7 @@
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import type { Verdict } from '$core/measure';
   import { Inbox } from './inbox.svelte';
+  import RunsChart from './RunsChart.svelte';
   import { rhythmInWords } from './rhythm-words';
 
   interface Props {
@@ -67,6 +68,7 @@
       await call('changeWatch', { params: { watch }, body: body! });
       onchanged();
     });
+  let opened: string | null = $state(null);
   const hear = keysOf('inbox', {
     before: () => inbox.go(-1),
     after: () => inbox.go(1),
@@ -110,7 +112,7 @@
             chance.
             <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>Better the string</a>.
           </p>{/if}
-        <Fold title="More of this watch">
+        <Fold title="More of this watch" bind:open={() => opened === watch.id, (on) => (opened = on ? watch.id : null)}>
           <p class="soft">
             <a href={briefPath(watch.briefId, 'harvest')}>{watch.briefName}</a>: {watch.sources
               .map(({ sourceName, version }) => `version ${version} at ${sourceName}`)
@@ -147,6 +149,7 @@
             {/each}
             <Act onclick={() => change(watch.id, { renewFeed: true })}>New address</Act>
           </div>
+          {#if opened === watch.id}<RunsChart watch={watch.id} name={watch.name} />{/if}
         </Fold>
       </div>
     {/each}
