@@ -120,7 +120,7 @@ export const paths = {
   doubtfulKept: ['GET', '/api/briefs/{id}/shortlists/{list}/doubtful'],
   undoKept: ['POST', '/api/briefs/{id}/shortlists/{list}/undo'],
   moreLike: ['POST', '/api/briefs/{id}/shortlists/{list}/more-like'],
-  takeAlong: ['GET', '/api/briefs/{id}/shortlists/{list}/file'],
+  takeAlong: ['POST', '/api/briefs/{id}/shortlists/{list}/file'],
   lookAlong: ['POST', '/api/briefs/{id}/shortlists/{list}/preview'],
   mergePreview: ['POST', '/api/briefs/{id}/shortlists/{list}/merge-preview'],
   checkMail: ['POST', '/api/briefs/{id}/shortlists/{list}/mail-check'],

@@ -300,7 +300,7 @@ export const shortlists = {
       firms: z.array(z.object({ company: z.string(), people: z.int(), shared: z.int(), told: z.int() }))
     })
   }),
-  takeAlong: operation(paths.takeAlong, { params: listParams, query: leaving }),
+  takeAlong: operation(paths.takeAlong, { params: listParams, body: leaving }),
   lookAlong: operation(paths.lookAlong, {
     params: listParams,
     body: leaving,

@@ -21,6 +21,12 @@ const environmentSchema = z
     EAVE_DEMO: z.enum(['finished', 'begun']).default('finished'),
     EAVE_PRIVATE_SERVICES: z.enum(['yes', 'no']).default('no'),
     EAVE_SERVICE_SECONDS: z.coerce.number().min(0.1).max(600).default(20),
+    EAVE_SMTP: z
+      .string()
+      .regex(/^smtps?:\/\/./, 'must begin with smtp:// or smtps://')
+      .optional(),
+    EAVE_DIGEST_TO: z.email('must be a mail address').optional(),
+    EAVE_DIGEST_FROM: z.email('must be a mail address').default('eave@localhost.localdomain'),
     EAVE_SECRET: z.string().min(16, 'must have at least 16 characters').optional(),
     EAVE_WORLD_PEOPLE: z.coerce.number().int().min(1000).max(1_000_000).optional(),
     EAVE_THREADS: z.coerce.number().int().min(2).max(64).default(Math.max(3, availableParallelism())),
@@ -59,6 +65,11 @@ const environmentSchema = z
     privateServices: set.EAVE_PRIVATE_SERVICES === 'yes',
     /** Milliseconds that a connected service may take for one answer. */
     serviceTime: set.EAVE_SERVICE_SECONDS * 1000,
+    /** Where news of watches is sent by mail; null where it is not. */
+    digest:
+      set.EAVE_SMTP && set.EAVE_DIGEST_TO
+        ? { smtp: set.EAVE_SMTP, to: set.EAVE_DIGEST_TO, from: set.EAVE_DIGEST_FROM }
+        : null,
     /** What the keys of services are encrypted with, in place of a key kept in `data`. */
     secret: set.EAVE_SECRET,
     worldPeople: set.EAVE_WORLD_PEOPLE,

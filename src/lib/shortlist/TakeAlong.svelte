@@ -1,6 +1,7 @@
 <script lang="ts">
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { call } from '$lib/api/call';
+  import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, moment } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
@@ -70,9 +71,10 @@
   });
   const why = (value: string) => leftOutShort[value as LeftOutReason] ?? value;
   async function take() {
-    window.location.href = desk.file(query);
-    // The file is written while it is fetched; the list tells of it by itself.
-    open = false;
+    await attempt(async () => {
+      saveFile(await desk.file(query), `shortlist.${form === 'hashed' ? 'csv' : form}`, '');
+      open = false;
+    });
   }
   const merge = (file: File) =>
     attempt(async () => {

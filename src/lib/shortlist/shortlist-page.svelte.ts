@@ -1,7 +1,7 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import { replaceState } from '$app/navigation';
 import { page } from '$app/state';
-import { call } from '$lib/api/call';
+import { ApiProblem, call } from '$lib/api/call';
 import { reload } from '$lib/kept/reload';
 import type { Answer, Body } from '$api';
 import { readQuery, sortedBy, writeQuery, type FilterName, type ListQuery } from './list-query';
@@ -223,9 +223,15 @@ export class ShortlistPage {
       return told;
     });
 
-  /** Where the list is to be had as a file. */
-  file(query: Record<string, string | number>): string {
-    const told = Object.entries({ ...this.asked, ...query }).map(([name, value]) => [name, String(value)]);
-    return `/api/briefs/${this.params.id}/shortlists/${this.params.list}/file?${new URLSearchParams(told)}`;
-  }
+  /** The list as a file; whoever leaves in it is remembered as taken along, unless it goes to a spreadsheet. */
+  file = async (leaving: Record<string, string | number>): Promise<Blob> => {
+    const answer = await fetch(`/api/briefs/${this.params.id}/shortlists/${this.params.list}/file`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...this.asked, ...leaving })
+    });
+    if (answer.ok) return answer.blob();
+    const told = (await answer.json()) as { title: string; detail: string };
+    throw new ApiProblem(answer.status, told.title, told.detail);
+  };
 }

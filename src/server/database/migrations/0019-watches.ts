@@ -49,6 +49,8 @@ export async function up(schema: Schema): Promise<void> {
       -- What of the sources and the string was otherwise than at the run before: a break in the series.
       breaks jsonb NOT NULL DEFAULT '[]',
       marks jsonb NOT NULL DEFAULT '{}',
+      -- When its news was sent by mail.
+      told_at timestamptz,
       created_at timestamptz NOT NULL DEFAULT now()
     );
     CREATE INDEX watch_runs_of ON watch_runs (watch_id, created_at);

@@ -9,6 +9,7 @@ import type { WatchRow, WatchRunRow } from '../../database/watch-models';
 import { addJob, alone, handle, lookAfter } from '../../jobs/queue';
 import { Refusal } from '../../refusal';
 import { startHarvest } from '../harvest/harvests';
+import { enqueueDigest } from './digest';
 
 const task = 'watch';
 
@@ -167,6 +168,7 @@ export async function settleRun(runId: string): Promise<void> {
       transaction
     });
   });
+  if (!fault) await enqueueDigest(runId);
 }
 
 async function keepChanges(

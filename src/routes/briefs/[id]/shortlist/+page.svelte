@@ -95,8 +95,8 @@
   async function copy() {
     const numbers: Record<string, string> = desk.everybody ? {} : { numbers: [...desk.chosen].join(',') };
     await desk.attempt(async () => {
-      const answer = await fetch(desk.file({ form: 'tsv', ...numbers }));
-      await navigator.clipboard.writeText(await answer.text());
+      const rows = await desk.file({ form: 'tsv', ...numbers });
+      await navigator.clipboard.writeText(await rows.text());
       said = `${count(desk.many)} copied, to paste into a spreadsheet`;
     });
   }
