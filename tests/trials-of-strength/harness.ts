@@ -117,7 +117,7 @@ export async function importFile(address: string, text: string, into: string | n
   return id;
 }
 
-/** Waits until an import is done; what it was refused for is the error. */
+/** Waits until an import is done, for which the lease of a server that is gone may have to run out first; what it was refused for is the error. */
 export async function importDone(address: string, id: string): Promise<void> {
   let over = '';
   await until(
@@ -130,7 +130,7 @@ export async function importDone(address: string, id: string): Promise<void> {
       if (body.state === 'refused' || body.state === 'stopped') over = `${body.state}: ${body.outcome?.message}`;
       return body.state === 'done' || over !== '';
     },
-    60_000,
+    120_000,
     'the import comes to its end'
   );
   if (over) throw new Error(`The import was ${over}`);

@@ -161,7 +161,9 @@ async function sweep(): Promise<void> {
     `SELECT graphile_worker.complete_jobs(coalesce(array_agg(id), '{}')) FROM graphile_worker.jobs
      WHERE attempts >= max_attempts AND locked_at IS NULL`
   );
-  for (const one of sweeps) await one();
+  // One that fails keeps the others from nothing: it comes again with them.
+  for (const one of sweeps)
+    await one().catch((error: unknown) => log().warn({ err: error }, 'what others left could not be looked after'));
 }
 
 /** Unlocks jobs by their owner: a server that starts never takes those of another that works on them. */

@@ -1,5 +1,5 @@
 import { createHmac } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { contactKeys, type Person } from '$core/people';
 import { database } from '../../database/connection';
 import { installationSecret } from '../../installation-key';
@@ -25,22 +25,27 @@ export async function objectionHash(name: string): Promise<string> {
 let known: { mark: string; hashes: ReadonlySet<string> } = { mark: '', hashes: new Set() };
 
 /** The hashes of all who objected; read anew when others have come. */
-async function objectedHashes(): Promise<ReadonlySet<string>> {
+async function objectedHashes(transaction?: Transaction): Promise<ReadonlySet<string>> {
+  const within = { type: QueryTypes.SELECT, ...(transaction && { transaction }) } as const;
   const [now] = await database().query<{ mark: string; rows: number }>(
     `SELECT concat(count(*), ' ', max(at)) AS mark FROM objections`,
-    { type: QueryTypes.SELECT }
+    within
   );
   if (now!.mark === known.mark) return known.hashes;
-  const rows = await database().query<{ hash: string }>(`SELECT encode(hash, 'base64') AS hash FROM objections`, {
-    type: QueryTypes.SELECT
-  });
+  const rows = await database().query<{ hash: string }>(
+    `SELECT encode(hash, 'base64') AS hash FROM objections`,
+    within
+  );
   known = { mark: now!.mark, hashes: new Set(rows.map(({ hash }) => hash)) };
   return known.hashes;
 }
 
-/** Records without those of people who objected. */
-export async function withoutObjected<R extends SourceRecord>(records: readonly R[]): Promise<R[]> {
-  const hashes = await objectedHashes();
+/** Records without those of people who objected; asked within a transaction where one is under way. */
+export async function withoutObjected<R extends SourceRecord>(
+  records: readonly R[],
+  transaction?: Transaction
+): Promise<R[]> {
+  const hashes = await objectedHashes(transaction);
   if (!hashes.size || !records.length) return [...records];
   const key = await installationSecret('objections');
   const hash = (name: string) => createHmac('sha256', key).update(name).digest('base64');
@@ -48,5 +53,14 @@ export async function withoutObjected<R extends SourceRecord>(records: readonly 
 }
 
 /** People of one source without those who objected. */
-export const peopleWithoutObjected = async (sourceId: string, people: readonly Person[]): Promise<Person[]> =>
-  (await withoutObjected(people.map((person) => ({ sourceId, person })))).map(({ person }) => person);
+export const peopleWithoutObjected = async (
+  sourceId: string,
+  people: readonly Person[],
+  transaction?: Transaction
+): Promise<Person[]> =>
+  (
+    await withoutObjected(
+      people.map((person) => ({ sourceId, person })),
+      transaction
+    )
+  ).map(({ person }) => person);

@@ -159,7 +159,7 @@ async function keepAll(
   let kept = 0;
   let objected = 0;
   const flush = async () => {
-    const allowed = await peopleWithoutObjected(sourceId, waiting);
+    const allowed = await peopleWithoutObjected(sourceId, waiting, transaction);
     objected += waiting.length - allowed.length;
     kept -= waiting.length - allowed.length;
     waiting = allowed;
