@@ -1,5 +1,7 @@
 import { countryName } from '../people/countries';
+import { isMail } from '../people/contact-keys';
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 
 /** What of a person is looked at for changes. */
 export const watchedFields = ['title', 'company', 'country', 'place', 'headcount', 'mail', 'name'] as const;
@@ -9,8 +11,8 @@ export type Facts = Readonly<Partial<Record<WatchedField, string>>>;
 
 /** What a record tells that may change. A person without a present job tells no title and no firm. */
 export function factsOf(person: Person): Facts {
-  const job = person.jobs?.find(({ to }) => !to);
-  const mail = person.contact?.find((text) => /^[^\s@]+@[^\s@]+$/.test(text.trim()));
+  const job = presentJob(person);
+  const mail = person.contact?.find((text) => isMail(text.trim()));
   const told: Record<WatchedField, string | undefined> = {
     title: job?.title,
     company: job?.company,

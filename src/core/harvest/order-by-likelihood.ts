@@ -4,6 +4,7 @@ import { tokenKeys } from '../language/tokens';
 import { industryCode } from '../people/industries';
 import { firmKey } from '../people/contact-keys';
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 import { seededRandom } from '../measure/random';
 import { matcher } from '../semantics/matches';
 import type { Matching } from '../semantics/matching';
@@ -23,7 +24,7 @@ export function signReader(query: Query, matching: Matching): (person: Person) =
   ];
   return (person) => {
     const signs: string[] = meets.flatMap(([name, met]) => (met(person) ? [name] : []));
-    const job = person.jobs?.find(({ to }) => !to);
+    const job = presentJob(person);
     const add = (kind: string, value: string | undefined) => value && signs.push(`${kind} ${value}`);
     add('country', person.country);
     add('industry', person.industry && (industryCode(person.industry) ?? person.industry));

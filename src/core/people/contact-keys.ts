@@ -24,7 +24,8 @@ const roles: ReadonlySet<string> = new Set(
     .filter(Boolean)
 );
 
-const isMail = (text: string): boolean => /^[^\s@]+@[^\s@]+$/.test(text);
+/** Whether a text looks like a mail address; how well it is formed is looked at elsewhere. */
+export const isMail = (text: string): boolean => /^[^\s@]+@[^\s@]+$/.test(text);
 
 /** Whether an address is a mailbox of a firm: `info@`, `sales.nordic@`, `bestilling@`. It identifies a firm and never a person. */
 export function isRoleMailbox(mail: string): boolean {

@@ -9,6 +9,7 @@ export * from './name-similarity';
 export * from './person';
 export * from './person-name';
 export * from './places';
+export * from './present-job';
 export * from './read-place';
 export * from './regions';
 export * from './same-person';

@@ -13,11 +13,11 @@ const writtenOut: Record<string, string> = { ä: 'ae', ö: 'oe', ü: 'ue', ø: '
 const hasWrittenOut = /[äöüøå]/;
 
 /** Forms of address before a name, and degrees behind it, folded. Common practice, no published source. */
-const titles: ReadonlySet<string> = new Set(
+export const formsOfAddress: ReadonlySet<string> = new Set(
   `mr mrs ms miss mx sir dame dr prof professor doctor ing ir dipl dhr mevr mevrouw herr frau hr fr m mme mlle sr sra srta don
   dona dott dottssa drs mag rev hon eng lic`.split(/\s+/)
 );
-const degrees: ReadonlySet<string> = new Set(
+export const degrees: ReadonlySet<string> = new Set(
   `phd md mba msc bsc ma ba meng beng llm llb jr sr ii iii iv cpa acca pmp esq dds mph mpharm pharmd rph qp csci cchem
   frsc mrsc fca aca dba edd dphil mphil bed bcom mcom ccna pe cscp cpim fcilt cmilt lssbb`.split(/\s+/)
 );
@@ -32,7 +32,7 @@ export function nameParts(name: string): string[] {
     .split(' ')
     .filter(Boolean);
   let [from, to] = [0, parts.length];
-  while (to - from > 2 && titles.has(parts[from]!)) from++;
+  while (to - from > 2 && formsOfAddress.has(parts[from]!)) from++;
   while (to - from > 2 && degrees.has(parts[to - 1]!)) to--;
   return parts.slice(from, to);
 }
@@ -44,12 +44,15 @@ export function plainName(name: string): string {
   return (long.length > 1 ? long : parts).sort().join(' ');
 }
 
+/** A name in small letters with ü as ue and å as aa: as keyboards without them have it. */
+export const writeOut = (name: string): string => fold(name).replaceAll(/[äöüøåæ]/g, (letter) => writtenOut[letter]!);
+
 /** The ways in which a name is written without its accents: `Jürgen` as `jurgen` and as `juergen`. */
 export function nameVariants(name: string): string[] {
   const plain = plainName(name);
   const folded = fold(name);
   if (!hasWrittenOut.test(folded)) return [plain];
-  return [...new Set([plain, plainName(folded.replaceAll(/[äöüøåæ]/g, (letter) => writtenOut[letter]!))])];
+  return [...new Set([plain, plainName(writeOut(name))])];
 }
 
 /** Short forms of given names. Common practice, no published source. */

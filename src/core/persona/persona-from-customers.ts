@@ -1,4 +1,5 @@
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 import { wilson, type Interval } from '../measure/wilson';
 import { countryName } from '../people/countries';
 import { industryName } from '../people/industries';
@@ -54,7 +55,7 @@ const sizeOf = ({ headcount }: Person) =>
   headcount === undefined ? undefined : sizes.find(([from, to]) => headcount >= from && headcount <= (to ?? Infinity));
 const sizeWords = ([from, to]: (typeof sizes)[number]) =>
   to === null ? `${from.toLocaleString('en')} people or more` : `${from} to ${to} people`;
-const titleOf = (person: Person) => person.jobs?.find(({ to }) => !to)?.title ?? '';
+const titleOf = (person: Person) => presentJob(person)?.title ?? '';
 
 /** What customers, each with the person who was spoken to, have in common, the most frequent first. */
 export function personaFromCustomers(rows: readonly Person[]): CustomerReading {

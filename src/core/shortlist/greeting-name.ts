@@ -1,5 +1,6 @@
 import { foldDiacritics } from '../language/fold-diacritics';
 import { fold } from '../language/tokens';
+import { degrees, formsOfAddress } from '../people/person-name';
 import { cased, isShouted, withoutSigns } from './letter-case';
 
 /** How a person is addressed in a letter. */
@@ -12,21 +13,20 @@ export interface GreetingName {
   sure: boolean;
 }
 
-/** Forms of address and degrees that stand before a name. Common practice, no published source. */
-const before = new Set(
-  `mr mrs ms miss mx sir dame lord lady dr prof professor doctor ing ir dipl dipl-ing dhr mevr mevrouw meneer heer de-heer herr frau hr fr fru m mme
-  mlle monsieur madame sr sra srta senor senora senorita don dona d dna dott dottssa drs mag rev reverend hon eng engr lic arq abg prof-dr pan pani
-  mgr mudr judr phdr rndr bc doc csc inz hab tekn kand ingeniero doctora doctor dra dre sig sigra sig-ra avv geom rag ts tri fil maist toht capt col docent maitre tohtori drsmed
-  da eng-a enga tkt ft di ktm overlege advokat univ kpt ks me gentile egregio estimado dear`.split(/\s+/)
-);
+/** Forms of address and degrees that stand before a name, besides those that tell people apart. Common practice, no published source. */
+const before = new Set([
+  ...formsOfAddress,
+  ...`lord lady dipl-ing meneer heer de-heer fru monsieur madame senor senora senorita d dna reverend engr arq abg
+  prof-dr pan pani mgr mudr judr phdr rndr bc doc csc inz hab tekn kand ingeniero doctora dra dre sig sigra sig-ra
+  avv geom rag ts tri fil maist toht capt col docent maitre tohtori drsmed da eng-a enga tkt ft di ktm overlege
+  advokat univ kpt ks me gentile egregio estimado dear`.split(/\s+/)
+]);
 /** Degrees, orders and generations behind one. Common practice, no published source. */
-const behind = new Set(
-  `phd ph-d md mba emba msc bsc ma ba meng beng llm llb bscn jr sr junior senior ii iii iv cpa acca pmp esq dds mph mpharm pharmd rph qp csci
-  cchem frsc mrsc fca aca dba edd dphil mphil bed bcom mcom pe cscp cpim fcilt cmilt lssbb csc drsc dsc dis obe mbe cbe cissp cfa shrm prince2 ceng
-  mcips fcips cips mrpharms frpharms she her he him they them hers his theirs she-her he-him they-them mim dim hab ir ing bba`.split(
-    /\s+/
-  )
-);
+const behind = new Set([
+  ...degrees,
+  ...`ph-d emba bscn junior senior csc drsc dsc dis obe mbe cbe cissp cfa shrm prince2 ceng mcips fcips cips mrpharms
+  frpharms she her he him they them hers his theirs she-her he-him they-them mim dim hab ir ing bba`.split(/\s+/)
+]);
 /** Words that join the parts of a family name, and are small. Common practice, no published source. */
 const particles = new Set(
   `van von de der den del della dello delle degli dei di da das do dos du des d' la le las los el al bin ibn af av zu zum zur ten ter te 't y e i vom am op

@@ -1,7 +1,8 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
-import { looksLikeMail, readMail } from './mail-address';
+import { isMail } from '../people/contact-keys';
+import { readMail } from './mail-address';
 
 /** SHA-256 (FIPS 180-4) of a text in UTF-8, as 64 hexadecimal digits in small letters. */
 export const sha256Hex = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
@@ -11,7 +12,7 @@ export const sha256Hex = (text: string): string => bytesToHex(sha256(utf8ToBytes
  * its plus. Null where it is neither: such a line is left out and counted.
  */
 export function normalContact(text: string, country?: string): string | null {
-  if (looksLikeMail(text)) {
+  if (isMail(text.trim())) {
     const { address, wellFormed } = readMail(text);
     return wellFormed ? address : null;
   }

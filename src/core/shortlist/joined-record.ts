@@ -1,4 +1,6 @@
+import { isMail } from '../people/contact-keys';
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 import { joinedFields, type JoinedField } from './list-fields';
 
 /** What a source told of a person, and when it was seen. */
@@ -21,14 +23,13 @@ export interface Joined {
   told: string[];
 }
 
-const mailOf = (text: string) => /^[^\s@]+@[^\s@]+$/.test(text);
 const pageOf = (text: string) =>
   /^(https?:\/\/)?[\p{L}\p{N}.-]+\.\p{L}{2,}(\/\S*)?$/u.test(text) && !text.includes('@');
 const phoneOf = (text: string) => /^[+(\d][\d\s()./-]{5,}$/.test(text);
 
 /** What a record tells of a field; empty where it tells nothing. */
 export function toldOf({ person }: KeptRecord, field: JoinedField): string {
-  const job = person.jobs?.find(({ to }) => !to);
+  const job = presentJob(person);
   const contact = (is: (text: string) => boolean) => person.contact?.map((text) => text.trim()).find(is) ?? '';
   switch (field) {
     case 'name':
@@ -38,7 +39,7 @@ export function toldOf({ person }: KeptRecord, field: JoinedField): string {
     case 'company':
       return job?.company ?? '';
     case 'mail':
-      return contact(mailOf).toLowerCase();
+      return contact(isMail).toLowerCase();
     case 'phone':
       return contact(phoneOf);
     case 'page':

@@ -1,7 +1,7 @@
 import { disposableEmailBlocklistSet } from 'disposable-email-domains-js';
 import validator from 'validator';
 import { isRoleMailbox } from '../people/contact-keys';
-import { nameParts } from '../people/person-name';
+import { nameParts, writeOut } from '../people/person-name';
 
 /** What can be told of a mail address before anybody is asked, and nothing is spent. */
 export interface MailRead {
@@ -23,20 +23,17 @@ export function readMail(text: string): MailRead {
     .replace(/^.*<([^<>]+)>$/u, '$1')
     .replace(/^mailto:/i, '')
     .toLowerCase();
-  const domain = address.slice(address.lastIndexOf('@') + 1);
   return {
     address,
     // Addresses of examples and of other tests have endings that are reserved (RFC 2606), and are well-formed.
     wellFormed: validator.isEmail(address, { allow_utf8_local_part: true, require_tld: true }),
     role: isRoleMailbox(address),
-    throwAway: isDisposable(domain)
+    throwAway: isDisposable(domainOf(address))
   };
 }
 
 let disposable: ReadonlySet<string> | undefined;
 const isDisposable = (domain: string) => (disposable ??= disposableEmailBlocklistSet()).has(domain);
-
-export const looksLikeMail = (text: string): boolean => /^[^\s@]+@[^\s@]+$/.test(text.trim());
 
 /** How firms make addresses of names: `f` is the first given name, `l` the family, and one letter of it in brackets. Common practice, no published source. */
 const patterns: Record<string, (first: string, last: string) => string> = {
@@ -59,7 +56,7 @@ export type MailPattern = keyof typeof patterns & string;
 
 /** Ways in which the letters of a name come into an address: ü as u and as ue. */
 function spelled(name: string): [string, string][] {
-  const both = [name, name.toLowerCase().replaceAll(/[äöüøåæ]/g, (letter) => written[letter]!)].map((text) => {
+  const both = [name, writeOut(name)].map((text) => {
     const parts = nameParts(text).filter((part) => part.length > 1);
     return [parts[0] ?? '', parts.at(-1) ?? ''] as [string, string];
   });
@@ -67,7 +64,6 @@ function spelled(name: string): [string, string][] {
     ([first, last], i) => first && last && first !== last && (i === 0 || both[0]!.join() !== [first, last].join())
   );
 }
-const written: Record<string, string> = { ä: 'ae', ö: 'oe', ü: 'ue', ø: 'oe', å: 'aa', æ: 'ae' };
 
 /** The pattern by which an address was made of a name; null where none of them fits. */
 export function patternOf(name: string, address: string): MailPattern | null {
@@ -89,35 +85,22 @@ export interface GuessedAddress {
   of: number;
 }
 
-/** The patterns of each domain, the most frequent first, from addresses that are known. */
-export function patternsByDomain(known: readonly KnownAddress[]) {
-  const counts = new Map<string, Map<MailPattern, number>>();
-  for (const { name, address } of known) {
-    if (isRoleMailbox(address)) continue;
-    const pattern = patternOf(name, address);
-    const domain = address.slice(address.lastIndexOf('@') + 1);
-    const mine = counts.get(domain) ?? new Map<MailPattern, number>();
-    counts.set(domain, mine);
-    if (pattern) mine.set(pattern, (mine.get(pattern) ?? 0) + 1);
-    mine.set('', (mine.get('') ?? 0) + 1);
-  }
-  return counts;
-}
+const domainOf = (address: string) => address.slice(address.lastIndexOf('@') + 1);
 
 /**
  * The likeliest address of a person at a domain, by the pattern that most known addresses there follow; null where fewer
  * than two do, or not even half. It is a guess and never counts as valid.
  */
-export function guessAddress(
-  name: string,
-  domain: string,
-  known: ReturnType<typeof patternsByDomain>
-): GuessedAddress | null {
-  const mine = known.get(domain);
-  const of = mine?.get('') ?? 0;
-  const [best] = [...(mine ?? [])].filter(([pattern]) => pattern).sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+export function guessAddress(name: string, domain: string, known: readonly KnownAddress[]): GuessedAddress | null {
+  const there = known.filter(({ address }) => domainOf(address) === domain && !isRoleMailbox(address));
+  const counts = new Map<MailPattern, number>();
+  for (const one of there) {
+    const pattern = patternOf(one.name, one.address);
+    if (pattern) counts.set(pattern, (counts.get(pattern) ?? 0) + 1);
+  }
+  const [best] = [...counts].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
   const [parts] = spelled(name);
-  if (!best || best[1] < 2 || best[1] * 2 < of || !parts) return null;
+  if (!best || best[1] < 2 || best[1] * 2 < there.length || !parts) return null;
   const [pattern, seen] = best;
-  return { address: `${patterns[pattern]!(...parts)}@${domain}`, pattern, seen, of };
+  return { address: `${patterns[pattern]!(...parts)}@${domain}`, pattern, seen, of: there.length };
 }

@@ -1,6 +1,5 @@
-import { firmKey } from '../people/contact-keys';
+import { firmKey, isMail } from '../people/contact-keys';
 import { nameVariants } from '../people/person-name';
-import { looksLikeMail } from './mail-address';
 
 /** What would happen to one line where it is merged into what the receiving system holds. */
 export interface MergedLine {
@@ -99,7 +98,7 @@ function keyReader(headers: readonly string[]) {
     )
   ];
   return (row: readonly string[]) => {
-    const mails = row.map((cell) => cell.trim().toLowerCase()).filter(looksLikeMail);
+    const mails = row.map((cell) => cell.trim().toLowerCase()).filter(isMail);
     const full = name >= 0 && row[name] ? row[name] : [row[first] ?? '', row[last] ?? ''].join(' ').trim();
     const plainNames = full ? nameVariants(full).filter(Boolean) : [];
     const at = firm >= 0 && row[firm] ? firmKey(row[firm]) : '';

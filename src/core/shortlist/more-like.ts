@@ -3,6 +3,7 @@ import { isTerm, join, type Query } from '../language/query';
 import { tokenKeys } from '../language/tokens';
 import { industryCode } from '../people/industries';
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 
 /** One thing that the good ones share more than the rest do. */
 export interface SharedTrait {
@@ -30,7 +31,6 @@ const leastOfTitles = 0.02;
 const mostTitles = 12;
 const mostValues = 12;
 
-const jobOf = (person: Person) => person.jobs?.find(({ to }) => !to);
 /** Lift of a share: as Brin, Motwani, Ullman and Tsur, SIGMOD 1997, have it (from memory), with a half added to each count. */
 const liftOf = (good: number, ofGood: number, rest: number, ofRest: number) =>
   (good + 0.5) / (ofGood + 1) / ((rest + 0.5) / (ofRest + 1));
@@ -93,7 +93,7 @@ function wordings(title: string): string[] {
 function titleTrait(good: readonly Person[], rest: readonly Person[]): Found | null {
   const sets = (people: readonly Person[]) =>
     people.flatMap((person) => {
-      const title = jobOf(person)?.title;
+      const title = presentJob(person)?.title;
       return title ? [new Set(wordings(title))] : [];
     });
   const [mine, others] = [sets(good), sets(rest)];
@@ -226,10 +226,10 @@ export function firmsLike(good: readonly Person[], rest: readonly Person[], most
   for (const person of good)
     for (const [name, value] of Object.entries(facts(person)))
       if (value) share.set(`${name} ${value}`, (share.get(`${name} ${value}`) ?? 0) + 1 / good.length);
-  const own = new Set(good.flatMap((person) => jobOf(person)?.company ?? []));
+  const own = new Set(good.flatMap((person) => presentJob(person)?.company ?? []));
   const firms = new Map<string, FirmLike & { worth: number }>();
   for (const person of rest) {
-    const company = jobOf(person)?.company;
+    const company = presentJob(person)?.company;
     if (!company || own.has(company)) continue;
     const known = firms.get(company);
     if (known) {

@@ -1,4 +1,5 @@
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 import { searches, valuesOf } from '../people/values';
 import type { Field } from '../people/fields';
 import { indexOfSequence, keysHeld, sequencesOf } from '../semantics/leaf';
@@ -129,7 +130,7 @@ export function wayIn({ query, excludes }: Part, person: Person, matching: Match
   }
   const told =
     scope === 'title' || scope === 'company'
-      ? person.jobs?.find(({ to }) => !to)?.[scope]
+      ? presentJob(person)?.[scope]
       : scope === 'country' && person.country
         ? countryName(person.country)
         : scope === 'place' || scope === 'industry' || scope === 'function' || scope === 'rank'

@@ -1,4 +1,5 @@
 import type { Person } from '../people/person';
+import { presentJob } from '../people/present-job';
 import { matches } from '../semantics/matches';
 import type { Matching } from '../semantics/matching';
 import type { Query } from '../language/query';
@@ -35,6 +36,6 @@ const isUntold = (scope: Scope, person: Person) =>
       );
 
 const jobNow = ({ jobs }: Person) => {
-  const now = jobs?.find(({ to }) => !to);
+  const now = presentJob({ jobs });
   return `${now?.title.trim().toLowerCase()}|${now?.company.trim().toLowerCase()}`;
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -58,7 +59,7 @@
   }
   const order: readonly Verdict[] = ['fit', 'miss', 'unsure'];
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
-  const now = (person: Answer<'agreement'>['differences'][number]['person']) => person.jobs?.find(({ to }) => !to);
+  const now = (person: Answer<'agreement'>['differences'][number]['person']) => presentJob(person);
 </script>
 
 {#snippet mark(said: { verdict: Verdict; reason: string })}

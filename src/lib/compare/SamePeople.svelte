@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { leadingJob } from '$core/people';
   import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
   import Tick from '$lib/ui/Tick.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -78,7 +79,7 @@
   const together = $derived(picked.length === 2 && picked[0]!.number === picked[1]!.number);
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
   const said = (person: Pair['people'][number]) => {
-    const now = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0];
+    const now = leadingJob(person);
     return [
       person.name,
       now ? `${now.title}, ${now.company}` : '',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -53,7 +54,7 @@
   const listed = $derived.by(() =>
     (answer?.people ?? []).filter(({ reason }) => !only || reason === only).slice(0, 60)
   );
-  const now = (person: Told['people'][number]['person'] | null) => person?.jobs?.find(({ to }) => !to);
+  const now = (person: Told['people'][number]['person'] | null) => person ? presentJob(person) : undefined;
   const said = (person: Told['people'][number]['person'] | null) => {
     const job = now(person);
     return job ? `${job.title}, ${job.company}` : '';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Answer } from '$api';
-  import { countryName } from '$core/people';
+  import { leadingJob, countryName } from '$core/people';
   import { moment } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import Act from '$lib/ui/Act.svelte';
@@ -30,7 +30,7 @@
     </span>
   </header>
   {#each card.records as { sourceId, sourceName, person, reading, untold, slices, seenAt } (sourceId + person.id)}
-    {@const job = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0]}
+    {@const job = leadingJob(person)}
     <div class="record">
       <p>
         <b>{sourceName}</b>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Answer } from '$api';
-  import { countryName } from '$core/people';
+  import { leadingJob, countryName } from '$core/people';
   import { moment } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -139,7 +139,7 @@
     </table>
   {/if}
   {#each card.records as { sourceId, sourceName, seenAt, person: one }, i (sourceId + one.id)}
-    {@const job = one.jobs?.find(({ to }) => !to) ?? one.jobs?.[0]}
+    {@const job = leadingJob(one)}
     <div class="record">
       <b>{sourceId === 'list' ? 'a file' : sourceName}</b> <span class="soft">{moment(seenAt)}</span>
       {#if card.records.length > 1}<Act look="plain" onclick={() => desk.split(person.number, i)}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { call } from '$lib/api/call';
-  import type { Person } from '$core/people';
+  import { presentJob, type Person } from '$core/people';
   import type { Answer } from '$api';
 
   let { person, except }: { person: Person; except: string } = $props();
@@ -21,7 +21,7 @@
       asking.abort();
     };
   });
-  const now = (other: Person) => other.jobs?.find(({ to }) => !to);
+  const now = (other: Person) => presentJob(other);
 </script>
 
 {#if others.length}

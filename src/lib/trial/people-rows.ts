@@ -1,5 +1,5 @@
 import { writeCsv } from '$core/formats';
-import { countryName } from '$core/people';
+import { presentJob, countryName } from '$core/people';
 import type { Answer } from '$api';
 
 /** Somebody in a list of people: where in the result they stood, and what was said of them. */
@@ -17,7 +17,7 @@ export interface PersonRow {
 }
 
 export function rowOf({ rank, person, verdict }: Listed): PersonRow {
-  const now = person.jobs?.find(({ to }) => !to);
+  const now = presentJob(person);
   return {
     id: person.id,
     rank,

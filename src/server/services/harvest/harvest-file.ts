@@ -1,8 +1,8 @@
 import { writeCsv } from '$core/formats';
 import { countryName } from '$core/people';
-import writeWorkbook from 'write-excel-file/node';
 import { models } from '../../database/models';
 import { runThread } from '../../workers/threads';
+import { fileTypes, jsonLines, workbookOf } from '../exchange/table-file';
 import { findHarvest } from './harvests';
 import { listHarvestPeople, type PeopleFilter } from './harvest-people';
 
@@ -35,23 +35,14 @@ export async function writeHarvestFile(
     one.score === null ? '' : one.score.toFixed(3)
   ]);
   if (format === 'csv') return Buffer.from(writeCsv(columns, cells));
-  if (format === 'jsonl') return Buffer.from(people.map((one) => `${JSON.stringify(one)}\n`).join(''));
+  if (format === 'jsonl') return jsonLines(people);
   // A run of TREC: topic, Q0, who, rank, score, by which system.
   if (format === 'trec')
     return Buffer.from(
       people.map((one, i) => `1 Q0 person-${one.number} ${i + 1} ${(one.score ?? 0).toFixed(6)} harvest\n`).join('')
     );
-  // Text in a cell of a workbook is text: it never starts a formula.
-  const rows = [columns, ...cells].map((row) => row.map((value) => ({ value, type: String })));
-  return writeWorkbook(rows).toBuffer();
+  return workbookOf(columns, cells);
 }
-
-const types: Record<HarvestFormat, string> = {
-  csv: 'text/csv; charset=utf-8',
-  jsonl: 'application/jsonl',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-  trec: 'text/plain; charset=utf-8'
-};
 
 /** The same, with its type, written by a thread so that nobody waits. */
 export async function harvestFile(briefId: string, harvestId: string, filter: PeopleFilter, format: HarvestFormat) {
@@ -62,5 +53,5 @@ export async function harvestFile(briefId: string, harvestId: string, filter: Pe
     filter,
     format
   });
-  return { bytes, type: types[format] };
+  return { bytes, type: fileTypes[format === 'trec' ? 'txt' : format] };
 }

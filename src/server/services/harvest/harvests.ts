@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import { countInterval } from '$core/dialect';
 import { missingRows, type CutBy } from '$core/harvest';
+import type { Interval } from '$core/measure';
 import { database } from '../../database/connection';
 import type { HarvestBudget, HarvestRow, HarvestSliceRow } from '../../database/harvest-models';
 import { models, type SourceRow, type VersionRow } from '../../database/models';
@@ -98,6 +99,39 @@ const toldSlice = (slice: HarvestSliceRow, source: SourceRow) => ({
   search: slice.search
 });
 
+const sum = (counts: readonly Interval[]): Interval =>
+  counts.reduce((a, b) => ({ low: a.low + b.low, high: a.high + b.high }), { low: 0, high: 0 });
+
+/** What a source reports of all searches together that were not cut out of others; null until each was asked. */
+function reportedBy(wholes: readonly Pick<HarvestSliceRow, 'said'>[], { sheet }: SourceRow): Interval | null {
+  const said = wholes.flatMap((one) => one.said ?? []);
+  return said.length < wholes.length ? null : sum(said.map((count) => countInterval(count, sheet.counting)));
+}
+
+/** What the sources reported of the newest harvest of a brief, and how many people it gathered; null for what is not known. */
+export async function newestTotals(briefId: string): Promise<{ reported: Interval | null; gathered: number | null }> {
+  const { Harvest, HarvestSlice, Source } = models();
+  const newest = await Harvest.findOne({
+    where: { briefId, watchId: null },
+    order: [['createdAt', 'DESC']],
+    attributes: ['id', 'people']
+  });
+  if (!newest) return { reported: null, gathered: null };
+  const wholes = await HarvestSlice.findAll({
+    where: { harvestId: newest.id, parent: null },
+    attributes: ['sourceId', 'said']
+  });
+  const sources = await Source.findAll({ where: { id: wholes.map(({ sourceId }) => sourceId) } });
+  const reported = sources.map((source) =>
+    reportedBy(
+      wholes.filter(({ sourceId }) => sourceId === source.id),
+      source
+    )
+  );
+  const told = reported.flatMap((one) => one ?? []);
+  return { reported: told.length < reported.length ? null : sum(told), gathered: newest.people };
+}
+
 /** A harvest with its sources, their slices, and how far each is. */
 export async function readHarvest(briefId: string, id: string) {
   const harvest = await findHarvest(briefId, id);
@@ -133,11 +167,7 @@ export async function readHarvest(briefId: string, id: string) {
       const wholes = mine.filter(({ parent }) => parent === null);
       const met = count(run.sourceId, 'met');
       const open = count(run.sourceId, 'unknown');
-      const reported = wholes.every(({ said }) => said !== null)
-        ? wholes
-            .map(({ said }) => countInterval(said!, source.sheet.counting))
-            .reduce((a, b) => ({ low: a.low + b.low, high: a.high + b.high }))
-        : null;
+      const reported = reportedBy(wholes, source);
       const missing = missingRows(
         mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost }) => ({
           id: one,

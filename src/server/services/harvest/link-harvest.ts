@@ -2,11 +2,12 @@ import { QueryTypes } from 'sequelize';
 import { learn, signReader, type JudgedRow } from '$core/harvest';
 import { hashText } from '$core/measure';
 import { parse, setQueries } from '$core/language';
-import { samePeople, type Person } from '$core/people';
+import { leadingJob, samePeople, type Person } from '$core/people';
 import { matchingOf } from '$core/semantics';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import { Refusal } from '../../refusal';
+import { recordName } from '../record-name';
 
 interface Row {
   sourceId: string;
@@ -33,14 +34,14 @@ export async function linkHarvest(harvestId: string): Promise<null> {
   const signs = await signsOf(harvestId, rows);
   const verdicts = await verdictsOn(brief.personaId);
   const judged = records.flatMap((list): JudgedRow[] => {
-    const given = list.flatMap((i) => verdicts.get(nameOf(rows[i]!.sourceId, rows[i]!.person.id)) ?? []);
+    const given = list.flatMap((i) => verdicts.get(recordName(rows[i]!.sourceId, rows[i]!.person.id)) ?? []);
     return given.length ? [{ signs: signs(list[0]!), fit: given[0]! }] : [];
   });
   const learnt = learn(judged, brief.personaId);
   // The order in which a random sample is read: by each one's own luck, so that it stays when others come.
   const luck = records.map((list) => {
     const { sourceId, person } = rows[list[0]!]!;
-    return hashText(`${brief.personaId}/${nameOf(sourceId, person.id)}`) >>> 0;
+    return hashText(`${brief.personaId}/${recordName(sourceId, person.id)}`) >>> 0;
   });
   const drawn = new Array<number>(people);
   [...luck.keys()].sort((a, b) => luck[a]! - luck[b]! || a - b).forEach((one, place) => (drawn[one] = place));
@@ -70,7 +71,7 @@ export async function linkHarvest(harvestId: string): Promise<null> {
       const some = records.slice(at, at + atOnce).map((list, i) => {
         const all = list.map((one) => rows[one]!);
         const { person } = all[0]!;
-        const job = person.jobs?.find(({ to }) => !to) ?? person.jobs?.[0];
+        const job = leadingJob(person);
         const likely = learnt && Math.max(...list.map((one) => learnt.likelihoodOf(signs(one))));
         return {
           number: at + i,
@@ -100,8 +101,6 @@ export async function linkHarvest(harvestId: string): Promise<null> {
   return null;
 }
 
-const nameOf = (sourceId: string, personId: string) => `${sourceId}\n${personId}`;
-
 /** The rows that may meet the string, in the order in which they came. */
 const rowsOf = (harvestId: string): Promise<Row[]> =>
   database().query<Row>(
@@ -112,12 +111,12 @@ const rowsOf = (harvestId: string): Promise<Row[]> =>
 
 /** What somebody said of two records that are both among the rows. */
 async function decisionsAmong(rows: readonly Row[]) {
-  const at = new Map(rows.map(({ sourceId, person }, i) => [nameOf(sourceId, person.id), i]));
+  const at = new Map(rows.map(({ sourceId, person }, i) => [recordName(sourceId, person.id), i]));
   const decided = await models().SamePerson.findAll({ order: ['updatedAt'], raw: true });
   return decided.flatMap((one) => {
     const [a, b] = [
-      at.get(nameOf(one.firstSource, one.firstPerson)),
-      at.get(nameOf(one.secondSource, one.secondPerson))
+      at.get(recordName(one.firstSource, one.firstPerson)),
+      at.get(recordName(one.secondSource, one.secondPerson))
     ];
     return a === undefined || b === undefined ? [] : [{ a, b, same: one.same }];
   });
@@ -126,7 +125,7 @@ async function decisionsAmong(rows: readonly Row[]) {
 /** Whether each record that was judged is a fit; unsure is neither. */
 async function verdictsOn(personaId: string): Promise<ReadonlyMap<string, boolean>> {
   const rows = await models().Verdict.findAll({ where: { personaId, verdict: ['fit', 'miss'] }, raw: true });
-  return new Map(rows.map((row) => [nameOf(row.sourceId, row.personId), row.verdict === 'fit']));
+  return new Map(rows.map((row) => [recordName(row.sourceId, row.personId), row.verdict === 'fit']));
 }
 
 /** What each row shows, read as its source's version asks. */

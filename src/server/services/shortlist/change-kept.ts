@@ -9,7 +9,7 @@ import { findShortlist } from './find-shortlist';
 import { rewrite } from './keep-people';
 import type { Choice, Written } from './kept-row';
 import { everybody, judgedTable, keptConditions, keptPeople, type KeptFilter } from './list-kept';
-import { decidedPairs, pairsWith, recordName, sayPairs } from './record-pairs';
+import { decidedPairs, pairsWith, nameOf, sayPairs } from './record-pairs';
 import { reckonLeftOut } from './reckon-left-out';
 import { indexRecords, lockList, mostRowsAtOnce, remember } from './steps';
 
@@ -275,7 +275,7 @@ export async function doubtfulKept(briefId: string, id: string) {
   const flat = rows.flatMap(({ number, records }) =>
     records.map(({ sourceId, person }) => ({ number, sourceId, person }))
   );
-  const at = new Map(flat.map(({ sourceId, person }, i) => [recordName({ sourceId, person }), i]));
+  const at = new Map(flat.map(({ sourceId, person }, i) => [nameOf({ sourceId, person }), i]));
   const first = new Map<number, number>();
   flat.forEach(({ number }, i) => first.has(number) || first.set(number, i));
   const own = flat.map(({ number }, i) => ({ a: first.get(number)!, b: i, same: true })).filter(({ a, b }) => a !== b);

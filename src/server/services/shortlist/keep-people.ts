@@ -4,7 +4,7 @@ import type { KeptRecord } from '$core/shortlist';
 import { database } from '../../database/connection';
 import { withoutObjected } from '../objections/objected';
 import { columnTypes, rowOf, type KeptColumns } from './kept-row';
-import { decidedPairs, recordName, type Decided } from './record-pairs';
+import { decidedPairs, nameOf, type Decided } from './record-pairs';
 import { indexRecords, lockList, remember } from './steps';
 
 /** Somebody who is to be kept: all records of theirs that are known. */
@@ -47,9 +47,9 @@ export async function keepOnList(
 ): Promise<Kept> {
   const clean: Candidate[] = [];
   const all = given.flatMap(({ records }) => records.map(({ sourceId, person }) => ({ sourceId, person })));
-  const allowed = new Set((await withoutObjected(all)).map(({ sourceId, person }) => recordName({ sourceId, person })));
+  const allowed = new Set((await withoutObjected(all)).map(({ sourceId, person }) => nameOf({ sourceId, person })));
   for (const one of given) {
-    const records = one.records.filter(({ sourceId, person }) => allowed.has(recordName({ sourceId, person })));
+    const records = one.records.filter(({ sourceId, person }) => allowed.has(nameOf({ sourceId, person })));
     // One record of somebody who objected is theirs, and so are the others.
     if (records.length === one.records.length) clean.push(one);
   }
@@ -139,7 +139,7 @@ function grouped(given: readonly Candidate[], there: readonly There[], said: rea
     const pairs: { a: number; b: number; same: boolean }[] = [];
     for (const [map, key] of [
       [byOwner, of],
-      [byRecord, recordName({ sourceId, person })]
+      [byRecord, nameOf({ sourceId, person })]
     ] as [Map<unknown, number>, unknown][]) {
       const other = map.get(key);
       if (other === undefined) map.set(key, i);
@@ -187,7 +187,7 @@ function grouped(given: readonly Candidate[], there: readonly There[], said: rea
 function newest(records: readonly KeptRecord[]): KeptRecord[] {
   const byName = new Map<string, KeptRecord>();
   for (const record of records) {
-    const name = recordName(record);
+    const name = nameOf(record);
     const other = byName.get(name);
     if (!other || other.seenAt < record.seenAt) byName.set(name, record);
   }

@@ -7,7 +7,7 @@ import type { ShortlistRow } from '../../database/shortlist-models';
 import { notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { cleanedOf, type Written } from './kept-row';
-import { joinRecords, guessAddress, patternsByDomain, type KeptRecord } from '$core/shortlist';
+import { joinRecords, guessAddress, type KeptRecord } from '$core/shortlist';
 import type { Choice } from './kept-row';
 import { reckonLeftOut } from './reckon-left-out';
 import { findShortlist } from './find-shortlist';
@@ -245,5 +245,5 @@ async function guessFor(list: ShortlistRow, { name, company }: ToldPerson) {
     domains.set(domain, (domains.get(domain) ?? 0) + 1);
   }
   const [domain] = [...domains].sort((a, b) => b[1] - a[1])[0] ?? [];
-  return domain ? guessAddress(name, domain, patternsByDomain(known)) : null;
+  return domain ? guessAddress(name, domain, known) : null;
 }

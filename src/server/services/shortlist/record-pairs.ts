@@ -1,6 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
+import { recordName } from '../record-name';
 
 interface Named {
   sourceId: string;
@@ -13,8 +14,8 @@ export interface Decided {
   same: boolean;
 }
 
-/** A record's name: its source and its id there. */
-export const recordName = ({ sourceId, person }: Named): string => `${sourceId}\n${person.id}`;
+/** What a kept record is named by. */
+export const nameOf = ({ sourceId, person }: Named): string => recordName(sourceId, person.id);
 
 /** What somebody said of two records, anywhere or on one list, what was said last coming last. */
 export const decidedPairs = (shortlistId: string, transaction?: Transaction): Promise<Decided[]> =>
@@ -28,7 +29,7 @@ export const decidedPairs = (shortlistId: string, transaction?: Transaction): Pr
 /** Pairs of a record with each of some others, to be said of. */
 export const pairsWith = (one: Named, others: readonly Named[], same: boolean): Decided[] =>
   others.map((other) => {
-    const [a, b] = [recordName(one), recordName(other)].sort() as [string, string];
+    const [a, b] = [nameOf(one), nameOf(other)].sort() as [string, string];
     return { a, b, same };
   });
 

@@ -7,7 +7,7 @@ import type { ShortlistRow } from '../../database/shortlist-models';
 import { changedElsewhere } from '../../refusal';
 import { contextOf } from '../briefs/brief-context';
 import { findBrief } from '../briefs/briefs';
-import { listHarvests, readHarvest } from '../harvest/harvests';
+import { newestTotals } from '../harvest/harvests';
 import { findShortlist } from './find-shortlist';
 import { mailOfList } from './mail-run';
 import { everybody, judgedTable } from './list-kept';
@@ -96,7 +96,7 @@ export async function readShortlist(briefId: string, id: string) {
       { bind: { id }, type: QueryTypes.SELECT }
     ),
     models().Taking.findAll({ where: { shortlistId: id }, order: [['at', 'DESC']], limit: 50 }),
-    newestHarvest(briefId),
+    newestTotals(briefId),
     mailOfList(list),
     contextOf(briefId).then((context) => context.judged())
   ]);
@@ -139,17 +139,3 @@ export async function readShortlist(briefId: string, id: string) {
   };
 }
 type Kind = 'country' | 'company' | 'tag' | 'verdict' | 'mail' | 'leftOut' | 'rank' | 'people';
-
-/** What the sources reported of the newest harvest, and how many people it gathered. */
-async function newestHarvest(briefId: string) {
-  const [newest] = await listHarvests(briefId);
-  if (!newest) return { reported: null, gathered: null };
-  const { sources, people } = await readHarvest(briefId, newest.id);
-  const reported = sources.map((one) => one.reported);
-  return {
-    reported: reported.every((one) => one !== null)
-      ? reported.reduce((a, b) => ({ low: a.low + b.low, high: a.high + b.high }), { low: 0, high: 0 })
-      : null,
-    gathered: people
-  };
-}

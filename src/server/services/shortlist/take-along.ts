@@ -10,12 +10,12 @@ import {
   type ColumnProfile,
   type LineOfList
 } from '$core/shortlist';
-import writeWorkbook from 'write-excel-file/node';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import type { ShortlistRow } from '../../database/shortlist-models';
 import { Refusal } from '../../refusal';
 import { runThread } from '../../workers/threads';
+import { fileTypes, jsonLines, workbookOf } from '../exchange/table-file';
 import { findProfile } from './column-profiles';
 import { findShortlist } from './find-shortlist';
 import { keptPeople, type KeptFilter, type ToldPerson } from './list-kept';
@@ -213,13 +213,11 @@ async function written(
     return Buffer.from(writeCsv(headers, rows));
   }
   if (form === 'jsonl')
-    return Buffer.from(
-      people
-        .map((person) => {
-          const line = lineOf(person, names);
-          return `${JSON.stringify({ ...line, provenance: provenance(list, line) })}\n`;
-        })
-        .join('')
+    return jsonLines(
+      people.map((person) => {
+        const line = lineOf(person, names);
+        return { ...line, provenance: provenance(list, line) };
+      })
     );
   const { headers, rows } = asTable(list, people, profile, names);
   if (form === 'csv') return Buffer.from(writeCsv(headers, rows));
@@ -230,18 +228,9 @@ async function written(
         .map((cells) => cells.map((cell) => cell.replaceAll(/[\t\r\n]+/g, ' ').replace(/^(?=[=+\-@])/, "'")).join('\t'))
         .join('\n')
     );
-  // Text in a cell of a workbook is text: it never starts a formula.
-  return writeWorkbook([headers, ...rows].map((row) => row.map((value) => ({ value, type: String })))).toBuffer();
+  return workbookOf(headers, rows);
 }
 
-const types: Record<Form, string> = {
-  csv: 'text/csv; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-  jsonl: 'application/jsonl',
-  vcf: 'text/vcard; charset=utf-8',
-  tsv: 'text/tab-separated-values; charset=utf-8',
-  hashed: 'text/csv; charset=utf-8'
-};
 const formNames: Record<Form, string> = {
   csv: 'CSV',
   xlsx: 'XLSX',
@@ -283,5 +272,6 @@ export async function takeAlong(briefId: string, id: string, leaving: Leaving) {
       await database().query(`UPDATE shortlists SET updated_at = now() WHERE id = $id`, { bind: { id }, transaction });
     });
   }
-  return { bytes, type: types[leaving.form], ending: leaving.form === 'hashed' ? 'csv' : leaving.form };
+  const ending = leaving.form === 'hashed' ? 'csv' : leaving.form;
+  return { bytes, type: fileTypes[ending], ending };
 }

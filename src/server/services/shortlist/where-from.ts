@@ -6,6 +6,7 @@ import { Refusal } from '../../refusal';
 import { contextOf } from '../briefs/brief-context';
 import { findBrief } from '../briefs/briefs';
 import { findHarvest } from '../harvest/harvests';
+import { recordName } from '../record-name';
 import { harvestPeopleNumbers, type PeopleFilter } from '../harvest/harvest-people';
 import type { Candidate } from './keep-people';
 
@@ -30,7 +31,7 @@ const ask = (sql: string, briefId: string, names: readonly RecordName[]) =>
     type: QueryTypes.SELECT
   });
 
-const named = ({ sourceId, personId }: RecordName) => `${sourceId}\n${personId}`;
+const named = ({ sourceId, personId }: RecordName) => recordName(sourceId, personId);
 
 /** Records of people whom a brief has seen, as they were seen last: in a harvest, among those drawn, or on the pages of a trial. */
 async function recordsSeen(briefId: string, names: readonly RecordName[]): Promise<Found[]> {

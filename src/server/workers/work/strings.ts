@@ -1,7 +1,7 @@
 import { readString } from '$core/lint';
 import { render, read, toldBy } from '$core/dialect';
 import { sourceProblems } from '$core/lint';
-import { valuesOf } from '$core/people';
+import { presentJob, valuesOf } from '$core/people';
 import { buildString } from '$core/persona';
 import { layOut, parse, print, setQueries, tokenKeys, type Query } from '$core/language';
 import { marksOf, matcher, matchingOf, untoldIn } from '$core/semantics';
@@ -65,7 +65,7 @@ export const strings: Answers<
     const found = new Map<string, { title: string; people: { name: string; company: string }[] }>();
     for (const person of people) {
       if (covers.some((covered) => covered(person))) continue;
-      const job = person.jobs?.find(({ to }) => !to);
+      const job = presentJob(person);
       const key = job && tokenKeys(job.title).join(' ');
       if (!job || !key) continue;
       const entry = found.get(key) ?? { title: job.title, people: [] };
