@@ -7,6 +7,8 @@ import { library } from './library';
 import { persona } from './persona';
 import { running } from './running';
 import { shortlists } from './shortlists';
+import { objections } from './objections';
+import { takingAlong } from './taking-along';
 import { sources } from './sources';
 import { strings } from './strings';
 import { trials } from './trials';
@@ -30,6 +32,8 @@ export const contract = {
   ...comparing,
   ...harvests,
   ...shortlists,
+  ...takingAlong,
+  ...objections,
   ...watches,
   ...sources,
   ...imports,

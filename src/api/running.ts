@@ -10,7 +10,8 @@ export const running = {
     streams: true,
     response: z.object({
       sources: z.literal(true).optional(),
-      imports: z.literal(true).optional()
+      imports: z.literal(true).optional(),
+      watches: z.literal(true).optional()
     })
   }),
   live: operation(paths.live, {

@@ -1,6 +1,5 @@
 import * as z from 'zod';
 import { personSchema } from '$core/people/person';
-import { columnProfileSchema } from '$core/shortlist/column-profile-schema';
 import { joinedFields, leftOutReasons } from '$core/shortlist/list-fields';
 import { largest } from './limits';
 import { operation } from './operation';
@@ -45,7 +44,7 @@ const head = settings.pick({ name: true, purpose: true }).extend({
   createdAt: z.iso.datetime(),
   updatedAt: z.iso.datetime()
 });
-const counts = z.array(z.object({ value: z.string(), people: z.int() }));
+export const counts = z.array(z.object({ value: z.string(), people: z.int() }));
 const mailRun = z.object({
   id: z.uuid(),
   state: z.enum(['waiting', 'running', 'paused', 'done', 'failed']),
@@ -94,10 +93,10 @@ const shortlist = head.extend({
   takings: z.array(z.object({ at: z.iso.datetime(), form: z.string(), people: z.int(), what: z.string() }))
 });
 
-const listParams = brief.extend({ list: z.uuid() });
+export const listParams = brief.extend({ list: z.uuid() });
 const number = z.int().min(0).max(largest);
 const personParams = listParams.extend({ number: z.coerce.number().int().min(0).max(largest) });
-const filter = z.object({
+export const keptFilter = z.object({
   words: z.string().trim().max(200).optional(),
   country: short.optional(),
   company: short.optional(),
@@ -142,23 +141,8 @@ const kept = z.object({
   takenAt: z.iso.datetime().nullable()
 });
 /** Some people of the list by number, or all whom the filter finds */
-const whom = z.union([z.object({ numbers: z.array(number).min(1).max(100_000) }), z.object({ filter })]);
+const whom = z.union([z.object({ numbers: z.array(number).min(1).max(100_000) }), z.object({ filter: keptFilter })]);
 const done = z.object({ people: z.int() });
-const leaving = filter.extend({
-  form: z.enum(['csv', 'xlsx', 'jsonl', 'vcf', 'tsv', 'hashed']).default('csv'),
-  profile: z.string().max(200).optional(),
-  addresses: z.enum(['any', 'valid', 'valid and risky']).default('any'),
-  /** Also those who are left out */
-  all: z.enum(['true', 'false']).default('false'),
-  /** In batches of so many, the one of this number from 1 */
-  size: z.coerce.number().int().min(1).max(1_000_000).optional(),
-  batch: z.coerce.number().int().min(1).max(1_000_000).default(1),
-  salt: z.string().max(200).default(''),
-  numbers: z.string().max(200_000).optional(),
-  /** Only shown, and not remembered as taken along */
-  look: z.enum(['true', 'false']).default('false')
-});
-
 /** People kept: joined, cleaned, checked, left out and taken along. */
 export const shortlists = {
   listShortlists: operation(paths.listShortlists, { params: brief, response: z.array(head) }),
@@ -212,7 +196,7 @@ export const shortlists = {
   }),
   listKept: operation(paths.listKept, {
     params: listParams,
-    query: filter
+    query: keptFilter
       .extend({
         from: z.coerce.number().int().min(0).max(largest).default(0),
         /** Columns, the first leading; with a minus the other way round; `own.` before one of its own */
@@ -300,60 +284,9 @@ export const shortlists = {
       firms: z.array(z.object({ company: z.string(), people: z.int(), shared: z.int(), told: z.int() }))
     })
   }),
-  takeAlong: operation(paths.takeAlong, { params: listParams, body: leaving }),
-  lookAlong: operation(paths.lookAlong, {
-    params: listParams,
-    body: leaving,
-    response: z.object({
-      headers: z.array(z.string()),
-      rows: z.array(z.array(z.string())),
-      people: z.int(),
-      batches: z.int(),
-      leftOut: counts
-    })
-  }),
-  mergePreview: operation(paths.mergePreview, {
-    params: listParams,
-    body: z.object({ leaving, there: z.string().max(20_000_000) }),
-    bodyLimit: 24 * 1024 * 1024,
-    response: z.object({
-      counts: z.record(z.string(), z.int()),
-      onlyThere: z.array(z.string()),
-      onlyHere: z.array(z.string()),
-      lines: z.array(
-        z.object({
-          who: z.string(),
-          what: z.enum(['new', 'would change', 'same', 'conflict']),
-          why: z.string(),
-          changes: z.array(z.object({ header: z.string(), there: z.string(), here: z.string() }))
-        })
-      )
-    })
-  }),
   checkMail: operation(paths.checkMail, {
     params: listParams,
     body: z.object({ do: z.enum(['check', 'stop', 'go on']), plan: plan.optional() }),
     response: mailRun.nullable()
-  }),
-  processingRecord: operation(paths.processingRecord, { params: listParams }),
-  listProfiles: operation(paths.listProfiles, {
-    response: z.array(z.object({ name: z.string(), body: columnProfileSchema, revision: z.int().min(0) }))
-  }),
-  writeProfile: operation(paths.writeProfile, {
-    params: z.object({ name }),
-    body: z.object({ body: columnProfileSchema, revision: z.int().min(0).max(largest) }),
-    response: z.object({ revision })
-  }),
-  deleteProfile: operation(paths.deleteProfile, { params: z.object({ name }) }),
-  object: operation(paths.object, {
-    body: z.union([
-      z.object({ sourceId, personId: z.string().min(1).max(300) }),
-      z.object({
-        person: z.object({ name: short, company: short.default(''), contact: z.array(short).max(20).default([]) })
-      })
-    ]),
-    /** How much was erased, by what it was */
-    response: z.object({ erased: z.array(z.object({ what: z.string(), rows: z.int() })) })
-  }),
-  countObjections: operation(paths.countObjections, { response: z.object({ people: z.int() }) })
+  })
 };

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
+  import Sure from '$lib/ui/Sure.svelte';
+  import { watchAll } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -70,12 +73,13 @@
   const change = (brief: Brief, what: { name?: string; archived?: boolean }) =>
     act(() => call('changeBrief', { params: { id: brief.id }, body: { revision: brief.revision, ...what } }));
 
-  // A run under way ends by itself: it is looked at again until it has.
-  $effect(() => {
-    if (!data.watches.some(({ lastRun }) => lastRun?.state === 'running')) return;
-    const timer = setTimeout(() => void reload('eave:watches'), 2000);
-    return () => clearTimeout(timer);
-  });
+  const reloadWatches = () => void reload('eave:watches');
+  onMount(() =>
+    watchAll(
+      ({ watches }) => watches && reloadWatches(),
+      () => data.watches.length && reloadWatches()
+    )
+  );
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 </script>
 
@@ -102,7 +106,7 @@
 
 <Refused problem={refused} />
 {#if data.watches.length}
-  <WatchInbox watches={data.watches} chosen={data.watch} onchanged={() => void reload('eave:watches')} />
+  <WatchInbox watches={data.watches} chosen={data.watch} />
 {/if}
 {#if demo}<FirstSteps {demo} {empty} />{/if}
 
@@ -182,46 +186,30 @@
   <TextInput id="new-title" labelText="Name" bind:value={newTitle} />
 </Modal>
 
-<Modal
-  danger
+<Sure
   open={resetting}
-  modalHeading="Put the demo back?"
-  primaryButtonText="Put it back"
-  secondaryButtonText="Leave it"
-  size="sm"
-  on:close={() => (resetting = false)}
-  on:click:button--secondary={() => (resetting = false)}
-  on:submit={() => {
-    resetting = false;
-    void act(() => call('resetDemo', {}));
-  }}
+  heading="Put the demo back?"
+  yes="Put it back"
+  onyes={() => void act(() => call('resetDemo', {}))}
+  onclose={() => (resetting = false)}
 >
-  <p>
-    The demo’s two briefs are made anew, with its versions, trials and verdicts; what was changed in them is lost. Your
-    own briefs stay as they are. It takes about a minute.
-  </p>
-</Modal>
+  The demo’s two briefs are made anew, with its versions, trials and verdicts; what was changed in them is lost. Your
+  own briefs stay as they are. It takes about a minute.
+</Sure>
 
-<Modal
-  danger
+<Sure
   open={deleting !== null}
-  modalHeading="Delete this brief?"
-  primaryButtonText="Delete for good"
-  secondaryButtonText="Leave it"
-  size="sm"
-  on:close={() => (deleting = null)}
-  on:click:button--secondary={() => (deleting = null)}
-  on:submit={() => {
+  heading="Delete this brief?"
+  yes="Delete for good"
+  onyes={() => {
     const brief = deleting;
-    deleting = null;
     if (brief) void act(() => call('deleteBrief', { params: { id: brief.id } }));
   }}
+  onclose={() => (deleting = null)}
 >
-  <p>
-    “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.verdicts} verdicts. This cannot
-    be undone.
-  </p>
-</Modal>
+  “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.verdicts} verdicts. This cannot
+  be undone.
+</Sure>
 
 <style>
   .top {

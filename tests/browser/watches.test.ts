@@ -108,6 +108,7 @@ describe('a watch', () => {
     await inbox.getByRole('button', { name: 'All read' }).first().click();
     await expect.poll(() => inbox.getByText(/\d+ unread/).count()).toBe(0);
     await inbox.getByRole('button', { name: 'Delete' }).first().click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Delete for good' }).click();
     await expect.poll(() => page.getByRole('region', { name: 'What watches have found' }).count()).toBe(0);
     const client = new pg.Client({ connectionString: inject('databaseUrl') });
     await client.connect();

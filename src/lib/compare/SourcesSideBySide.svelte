@@ -54,7 +54,7 @@
   const listed = $derived.by(() =>
     (answer?.people ?? []).filter(({ reason }) => !only || reason === only).slice(0, 60)
   );
-  const now = (person: Told['people'][number]['person'] | null) => person ? presentJob(person) : undefined;
+  const now = (person: Told['people'][number]['person'] | null) => (person ? presentJob(person) : undefined);
   const said = (person: Told['people'][number]['person'] | null) => {
     const job = now(person);
     return job ? `${job.title}, ${job.company}` : '';

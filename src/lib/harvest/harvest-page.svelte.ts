@@ -1,4 +1,5 @@
 import { call } from '$lib/api/call';
+import { Attempts } from '$lib/kept/attempts.svelte';
 import { reload } from '$lib/kept/reload';
 import { KeptVerdicts } from '$lib/trial/kept-verdicts.svelte';
 import type { Answer, Body } from '$api';
@@ -27,7 +28,7 @@ const drawEvery = 10;
 const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '', notIn: '' };
 
 /** The screen of a harvest: its people page by page by a filter, and judging down the list. */
-export class HarvestPage {
+export class HarvestPage extends Attempts {
   filter: Filter = $state({ ...nobody });
   people: ListedPerson[] = $state.raw([]);
   of: number | null = $state(null);
@@ -36,7 +37,6 @@ export class HarvestPage {
   at: number | null = $state(null);
   card: Answer<'readHarvestPerson'> | null = $state.raw(null);
   busy = $state(false);
-  refused: unknown = $state(null);
   /** One drawn at random stands before the list. */
   drawn: ListedPerson | null = $state.raw(null);
   readonly kept: KeptVerdicts;
@@ -45,6 +45,7 @@ export class HarvestPage {
   #given = 0;
 
   constructor(data: () => Data) {
+    super();
     this.#data = data;
     this.kept = new KeptVerdicts((name, { verdict, reason }, revision) => {
       const [sourceId, personId] = JSON.parse(name) as [string, string];
@@ -71,18 +72,9 @@ export class HarvestPage {
     };
   }
 
-  async #attempt(work: () => Promise<unknown>): Promise<void> {
-    this.refused = null;
-    try {
-      await work();
-    } catch (problem) {
-      this.refused = problem;
-    }
-  }
-
   /** Lists the first page anew; an answer to an earlier question is dropped. */
   list = () =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       if (!this.#data().harvest) return;
       const asked = ++this.#asked;
       const told = await call('listHarvestPeople', { params: this.#params, query: this.#query });
@@ -95,7 +87,7 @@ export class HarvestPage {
 
   /** Lists the next page behind the last one. */
   more = () =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       const end = this.people.at(-1);
       if (!end || this.last || this.busy) return;
       const asked = this.#asked;
@@ -131,7 +123,7 @@ export class HarvestPage {
     this.kept.of(this.#name(person), this.#loaded(person))?.verdict ?? null;
 
   open = (number: number) =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       this.at = number;
       this.card = null;
       const card = await call('readHarvestPerson', { params: { ...this.#params, number } });
@@ -159,7 +151,7 @@ export class HarvestPage {
 
   /** The next to judge: the likeliest who is not, and every tenth time one drawn at random, so that the sample stays one of all. */
   next = () =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       this.drawn = null;
       if (this.#given % drawEvery === drawEvery - 1) {
         const { next } = await call('nextDrawn', { params: this.#params });
@@ -174,7 +166,7 @@ export class HarvestPage {
 
   /** Learns from the verdicts who is likely to fit, and lists the people in that order. */
   learn = () =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       this.busy = true;
       try {
         await call('orderHarvest', { params: this.#params });
@@ -185,13 +177,13 @@ export class HarvestPage {
     });
 
   act = (name: 'stopHarvest' | 'goOnWithHarvest', budget?: Body<'startHarvest'>['budget']) =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       await call(name, { params: this.#params, ...(name === 'goOnWithHarvest' && { body: budget ? { budget } : {} }) });
       await reload('eave:harvests');
     });
 
   changeSlice = (slice: string, change: Body<'changeSlice'>) =>
-    this.#attempt(async () => {
+    this.attempt(async () => {
       await call('changeSlice', { params: { ...this.#params, slice }, body: change });
       await reload('eave:harvests');
     });

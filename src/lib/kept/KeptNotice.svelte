@@ -1,6 +1,6 @@
 <script lang="ts" generics="T">
+  import Sure from '$lib/ui/Sure.svelte';
   import Act from '$lib/ui/Act.svelte';
-  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { beforeNavigate, goto } from '$app/navigation';
   import InlineNotification from 'carbon-components-svelte/src/Notification/InlineNotification.svelte';
   import { keysOf } from '$lib/frame/keys';
@@ -36,10 +36,8 @@
     if (!willUnload) leaving = to?.url ?? null;
   });
   function goAllTheSame() {
-    const to = leaving;
-    leaving = null;
     leave = true;
-    if (to) void goto(to);
+    if (leaving) void goto(leaving);
   }
 
   const hear = keysOf(
@@ -61,19 +59,17 @@
   <Act disabled={!document.canRedo} onclick={() => document.redo()} title="Ctrl Y">Redo</Act>
 {/if}
 
-<Modal
-  danger
+<Sure
   size="xs"
   open={leaving !== null}
-  modalHeading="Leave what is not kept?"
-  primaryButtonText="Leave"
-  secondaryButtonText="Stay"
-  on:close={() => (leaving = null)}
-  on:click:button--secondary={() => (leaving = null)}
-  on:submit={goAllTheSame}
+  heading="Leave what is not kept?"
+  yes="Leave"
+  no="Stay"
+  onyes={goAllTheSame}
+  onclose={() => (leaving = null)}
 >
-  <p>What you changed here is not kept yet. It is lost when you leave.</p>
-</Modal>
+  What you changed here is not kept yet. It is lost when you leave.
+</Sure>
 
 {#if document.message}
   <div class="notice">

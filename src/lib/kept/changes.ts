@@ -102,8 +102,11 @@ export const watchBrief = (
   });
 
 /** What of the whole installation has changed. */
-export type Changed = Partial<Record<'sources' | 'imports', boolean>>;
+export type Changed = Partial<Record<'sources' | 'imports' | 'watches', boolean>>;
 
-/** Calls back when sources or imports have changed. */
-export const watchAll = (changed: (what: Changed) => void): (() => void) =>
-  listenWithOthers(addressOf('events'), (event, what) => event === 'mark' || changed(what as Changed));
+/**
+ * Calls back when sources, imports or watches have changed; `began` when changes are heard from now on: those between the
+ * loading of the page and now were not.
+ */
+export const watchAll = (changed: (what: Changed) => void, began?: () => void): (() => void) =>
+  listenWithOthers(addressOf('events'), (event, what) => (event === 'mark' ? began?.() : changed(what as Changed)));

@@ -1,12 +1,12 @@
 <script lang="ts">
   import type { Answer } from '$api';
   import { leadingJob, countryName } from '$core/people';
+  import Sure from '$lib/ui/Sure.svelte';
   import { moment } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
-  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
   import OwnCell from './OwnCell.svelte';
 
@@ -167,25 +167,20 @@
     </div>
   </Fold>
 </section>
-<Modal
-  danger
-  bind:open={objecting}
-  modalHeading="Erase {person.name} everywhere?"
-  primaryButtonText="Erase for good"
-  secondaryButtonText="Leave them"
-  size="sm"
-  on:click:button--secondary={() => (objecting = false)}
-  on:submit={() => {
-    objecting = false;
+<Sure
+  open={objecting}
+  heading="Erase {person.name} everywhere?"
+  yes="Erase for good"
+  no="Leave them"
+  onyes={() => {
     const [first] = card.records;
     if (first) void desk.erase({ sourceId: first.sourceId, personId: first.person.id });
   }}
+  onclose={() => (objecting = false)}
 >
-  <p>
-    Every record of theirs goes: from files, trials, diaries, harvests and all shortlists. Verdicts stay as numbers
-    without a name. Only a keyed hash is kept, so that they are never taken in again. This cannot be undone.
-  </p>
-</Modal>
+  Every record of theirs goes: from files, trials, diaries, harvests, watches and all shortlists. Verdicts stay as
+  numbers without a name. Only a keyed hash is kept, so that they are never taken in again. This cannot be undone.
+</Sure>
 
 <style>
   section {

@@ -4,6 +4,7 @@
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, moment } from '$lib/marks/format';
+  import { Attempts } from '$lib/kept/attempts.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import FileButton from '$lib/ui/FileButton.svelte';
@@ -41,7 +42,6 @@
   let profiles: Answer<'listProfiles'> = $state.raw([]);
   let look: Answer<'lookAlong'> | null = $state.raw(null);
   let merged: Answer<'mergePreview'> | null = $state.raw(null);
-  let refused: unknown = $state(null);
 
   const query = $derived({
     form,
@@ -51,14 +51,8 @@
     ...(Number(size) > 0 && { size: Math.floor(Number(size)), batch }),
     ...(form === 'hashed' && salt !== '' && { salt })
   });
-  const attempt = async (work: () => Promise<unknown>) => {
-    refused = null;
-    try {
-      await work();
-    } catch (problem) {
-      refused = problem;
-    }
-  };
+  const attempts = new Attempts();
+  const { attempt } = attempts;
   const loadProfiles = () => attempt(async () => (profiles = await call('listProfiles')));
   $effect(() => {
     if (open) void loadProfiles();
@@ -96,7 +90,7 @@
   on:submit={take}
 >
   {#if open}
-    <Refused problem={refused} />
+    <Refused problem={attempts.refused} />
     <div class="line">
       <Pick label="As" value={form} onpick={(picked) => (form = picked)}>
         {#each Object.entries(forms) as [name, word] (name)}<option value={name}>{word}</option>{/each}
@@ -159,7 +153,7 @@
             await loadProfiles();
             profile = name;
           }}
-          onrefused={(problem) => (refused = problem)}
+          onrefused={(problem) => (attempts.refused = problem)}
         />
       </Fold>
       <Fold title="What a merge would do" open={merged !== null}>

@@ -2,6 +2,7 @@ import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import { replaceState } from '$app/navigation';
 import { page } from '$app/state';
 import { ApiProblem, call } from '$lib/api/call';
+import { Attempts } from '$lib/kept/attempts.svelte';
 import { reload } from '$lib/kept/reload';
 import type { Answer, Body } from '$api';
 import { readQuery, sortedBy, writeQuery, type FilterName, type ListQuery } from './list-query';
@@ -18,13 +19,14 @@ interface Data {
 const stretch = 100;
 
 /** The screen of a shortlist: its table of as many people as there are, of which those in sight are loaded; and what is done with them. */
-export class ShortlistPage {
+export class ShortlistPage extends Attempts {
   query: ListQuery = $state(readQuery(''));
   of = $state(0);
   at: number | null = $state(null);
   card: Answer<'readKept'> | null = $state.raw(null);
-  refused: unknown = $state(null);
   busy = $state(false);
+  /** How far the list was when its people were loaded. */
+  #loaded = '';
   readonly chosen = new SvelteSet<number>();
   /** Everybody whom the filter finds is chosen, loaded or not. */
   everybody = $state(false);
@@ -36,6 +38,7 @@ export class ShortlistPage {
   #anchor: number | null = null;
 
   constructor(data: () => Data) {
+    super();
     this.#data = data;
   }
 
@@ -47,24 +50,26 @@ export class ShortlistPage {
     return Object.fromEntries(Object.entries(this.query.filter).filter(([, value]) => value));
   }
 
-  attempt = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
-    this.refused = null;
-    try {
-      return await work();
-    } catch (problem) {
-      this.refused = problem;
-      return undefined;
-    }
-  };
-
   row = (place: number): KeptPerson | undefined => this.#rows.get(place);
 
   /** Loads anew what is in sight; an answer to an earlier question is dropped. */
   list = (first = 0): Promise<void> => {
     this.#asked++;
+    this.#loaded = this.#mark;
     this.#loading.clear();
     this.#rows.clear();
     return this.need(first, first + 1);
+  };
+
+  /** Changes whenever its people have, or what is known of their addresses. */
+  get #mark(): string {
+    const { list } = this.#data();
+    return list ? `${list.id} ${list.updatedAt} ${list.mail.run?.checked}` : '';
+  }
+  /** Shows what has come further: of the list, where that is not shown yet, or (`verdicts`) of the brief. */
+  follow = async (verdicts: boolean): Promise<void> => {
+    await reload('eave:shortlists');
+    if (verdicts || this.#mark !== this.#loaded) await this.list(Math.max(0, this.place));
   };
 
   /** Has the people between two places loaded. */
@@ -188,7 +193,8 @@ export class ShortlistPage {
       }
     });
   again = async (): Promise<void> => {
-    await Promise.all([reload('eave:shortlists', 'eave:brief'), this.list(Math.max(0, this.place))]);
+    await reload('eave:shortlists', 'eave:brief');
+    await this.list(Math.max(0, this.place));
     if (this.at !== null) await this.open(this.at);
   };
 

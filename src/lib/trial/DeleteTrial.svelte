@@ -1,6 +1,6 @@
 <script lang="ts">
   import Button from 'carbon-components-svelte/src/Button/Button.svelte';
-  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import Sure from '$lib/ui/Sure.svelte';
   import { call } from '$lib/api/call';
 
   interface Props {
@@ -13,7 +13,6 @@
   let open = $state(false);
 
   async function remove() {
-    open = false;
     try {
       await call('deleteTrial', { params: { id: briefId, trial: trial.id } });
       ondeleted();
@@ -24,15 +23,14 @@
 </script>
 
 <Button kind="ghost" size="small" on:click={() => (open = true)}>Delete this trial</Button>
-<Modal
-  bind:open
-  danger
+<Sure
   size="xs"
-  modalHeading="Delete the trial of version {trial.version} on {trial.sourceName}?"
-  primaryButtonText="Delete"
-  secondaryButtonText="Keep"
-  on:click:button--secondary={() => (open = false)}
-  on:submit={remove}
+  {open}
+  heading="Delete the trial of version {trial.version} on {trial.sourceName}?"
+  yes="Delete"
+  no="Keep"
+  onyes={remove}
+  onclose={() => (open = false)}
 >
-  <p>Its pages and its sample go, and its figures leave the comparison. The verdicts on its people stay.</p>
-</Modal>
+  Its pages and its sample go, and its figures leave the comparison. The verdicts on its people stay.
+</Sure>

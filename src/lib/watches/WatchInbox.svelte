@@ -2,7 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
   import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
-  import type { Answer } from '$api';
+  import type { Answer, Body } from '$api';
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -11,6 +11,7 @@
   import Act from '$lib/ui/Act.svelte';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
+  import Sure from '$lib/ui/Sure.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import { call } from '$lib/api/call';
   import CopyButton from '$lib/frame/CopyButton.svelte';
@@ -23,14 +24,10 @@
     watches: Answer<'listWatches'>;
     /** The watch that an address names. */
     chosen: string | null;
-    onchanged: () => void;
   }
-  let { watches, chosen, onchanged }: Props = $props();
+  let { watches, chosen }: Props = $props();
 
-  const inbox = new Inbox(
-    () => watches,
-    () => onchanged()
-  );
+  const inbox = new Inbox(() => watches);
   // Whatever is read stays in sight until something new has come.
   const mark = $derived(watches.map(({ id, lastRun }) => `${id} ${lastRun?.id} ${lastRun?.state}`).join());
   $effect(() => {
@@ -60,15 +57,12 @@
     );
     return `${parts.join(', ') || 'nothing since'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
   }
-  const change = (
-    watch: string,
-    body: Parameters<typeof call<'changeWatch'>>[1] extends { body?: infer B } | undefined ? B : never
-  ) =>
+  const change = (watch: string, body: Body<'changeWatch'>) =>
     inbox.attempt(async () => {
-      await call('changeWatch', { params: { watch }, body: body! });
-      onchanged();
+      await call('changeWatch', { params: { watch }, body });
     });
   let opened: string | null = $state(null);
+  let deleting: Answer<'listWatches'>[number] | null = $state(null);
   const hear = keysOf('inbox', {
     before: () => inbox.go(-1),
     after: () => inbox.go(1),
@@ -124,20 +118,13 @@
               onclick={() =>
                 inbox.attempt(async () => {
                   await call('runWatch', { params: { watch: watch.id } });
-                  onchanged();
                 })}>Run now</Act
             >
             <Act onclick={() => change(watch.id, { active: !watch.active })}
               >{watch.active ? 'Switch off' : 'Switch on'}</Act
             >
             <Act disabled={!watch.unread} onclick={() => inbox.readAll(watch.id)}>All read</Act>
-            <Act
-              onclick={() =>
-                inbox.attempt(async () => {
-                  await call('deleteWatch', { params: { watch: watch.id } });
-                  onchanged();
-                })}>Delete</Act
-            >
+            <Act onclick={() => (deleting = watch)}>Delete</Act>
           </div>
           <div class="line">
             {#each [['atom', 'Atom feed'], ['json', 'JSON feed'], ['ics', 'Calendar']] as [form, word] (form)}
@@ -214,6 +201,19 @@
     {/if}
   </div>
 </section>
+
+<Sure
+  open={deleting !== null}
+  heading="Delete this watch?"
+  yes="Delete for good"
+  onyes={() => {
+    const watch = deleting?.id;
+    if (watch) void inbox.attempt(() => call('deleteWatch', { params: { watch } }));
+  }}
+  onclose={() => (deleting = null)}
+>
+  “{deleting?.name}” goes with all that it has found; people who were kept, and verdicts, stay. This cannot be undone.
+</Sure>
 
 <style>
   section {

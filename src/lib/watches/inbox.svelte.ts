@@ -1,4 +1,5 @@
 import { call } from '$lib/api/call';
+import { Attempts } from '$lib/kept/attempts.svelte';
 import { keepOnShortlist } from '$lib/shortlist/keep';
 import type { Answer } from '$api';
 import type { Verdict } from '$core/measure';
@@ -7,7 +8,7 @@ export type News = Answer<'listNews'>['news'][number];
 type Watch = Answer<'listWatches'>[number];
 
 /** What watches have found, gone through by keys: judged, kept, read. */
-export class Inbox {
+export class Inbox extends Attempts {
   news: News[] = $state.raw([]);
   last = $state(true);
   /** The watch whose news is shown; empty for all. */
@@ -17,24 +18,13 @@ export class Inbox {
   onlyUnknown = $state(false);
   at: number | null = $state(null);
   said = $state('');
-  refused: unknown = $state(null);
   readonly #watches: () => readonly Watch[];
-  readonly #changed: () => void;
   #asked = 0;
 
-  constructor(watches: () => readonly Watch[], changed: () => void) {
+  constructor(watches: () => readonly Watch[]) {
+    super();
     this.#watches = watches;
-    this.#changed = changed;
   }
-
-  attempt = async (work: () => Promise<unknown>): Promise<void> => {
-    this.refused = null;
-    try {
-      await work();
-    } catch (problem) {
-      this.refused = problem;
-    }
-  };
 
   shown = $derived.by(() =>
     this.onlyUnknown ? this.news.filter(({ known, verdict }) => !known.length && verdict === null) : this.news
@@ -100,12 +90,10 @@ export class Inbox {
       if (!one) return;
       await call('readNews', { body: { ids: [one.id], read } });
       this.#change(one.id, { read });
-      this.#changed();
     });
   readAll = (watch: string) =>
     this.attempt(async () => {
       await call('readNews', { body: { watch } });
       await this.list();
-      this.#changed();
     });
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Sure from '$lib/ui/Sure.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -9,7 +10,6 @@
   import { goto } from '$app/navigation';
   import ArrowDown from 'carbon-icons-svelte/lib/ArrowDown.svelte';
   import ArrowUp from 'carbon-icons-svelte/lib/ArrowUp.svelte';
-  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import Retention from '$lib/sources/Retention.svelte';
   import { watchAll } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
@@ -212,26 +212,16 @@
   <Retention rules={data.retention} />
 </div>
 
-<Modal
-  danger
+<Sure
   open={deleting !== null}
-  modalHeading="Delete this source?"
-  primaryButtonText="Delete for good"
-  secondaryButtonText="Leave it"
-  size="sm"
-  on:close={() => (deleting = null)}
-  on:click:button--secondary={() => (deleting = null)}
-  on:submit={() => {
-    const source = deleting;
-    deleting = null;
-    if (source) void remove(source);
-  }}
+  heading="Delete this source?"
+  yes="Delete for good"
+  onyes={() => deleting && void remove(deleting)}
+  onclose={() => (deleting = null)}
 >
-  <p>
-    “{deleting?.name}” goes with {deleting && hasPeopleHere(deleting.kind) ? 'its people' : 'its sheet'}, its trials and
-    the verdicts on its people, in every brief. This cannot be undone.
-  </p>
-</Modal>
+  “{deleting?.name}” goes with {deleting && hasPeopleHere(deleting.kind) ? 'its people' : 'its sheet'}, its trials and
+  the verdicts on its people, in every brief. This cannot be undone.
+</Sure>
 
 <style>
   .own {

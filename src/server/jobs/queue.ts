@@ -60,6 +60,9 @@ export const handle = (name: string, work: (payload: unknown, stopping: AbortSig
   };
 };
 
+/** SQL that holds where no job of a key (an SQL expression) waits or is worked on. */
+export const hasNoJob = (key: string): string => `NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = ${key})`;
+
 /** Has something looked after again and again, as long as the queue runs: what a server that died has left. */
 export const lookAfter = (work: () => Promise<void>) => void sweeps.push(work);
 

@@ -1,4 +1,5 @@
 import type { Schema } from '../schema';
+import { briefTeller, toldOnChange } from '../told-on-change';
 
 export const name = '0011-changes-told';
 
@@ -23,27 +24,11 @@ const briefsOf: Record<string, string> = {
   persona_id: 'SELECT DISTINCT b.id FROM changed JOIN briefs b USING (persona_id)'
 };
 
-const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
-
-/** After each statement, with the rows that it changed as the table `changed`. */
-const after = (operation: (typeof operations)[number], table: string, told: string) => `
-  CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON ${table}
-    REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
-    FOR EACH STATEMENT EXECUTE FUNCTION ${told}();`;
-
 /**
  * Whatever changes is told to every server that listens, when it is committed: `brief` with its id and table, `import`
  * with its id, `sources`, and `people` where it was decided who is who.
  */
 export async function up(schema: Schema): Promise<void> {
-  const byColumn = Object.entries(briefsOf).map(
-    ([column, ids]) => `
-    CREATE FUNCTION tell_briefs_by_${column}() RETURNS trigger LANGUAGE plpgsql AS $body$
-    BEGIN
-      PERFORM pg_notify('eave', concat_ws(' ', 'brief', told.id, TG_TABLE_NAME)) FROM (${ids}) AS told (id);
-      RETURN NULL;
-    END $body$;`
-  );
   const plain = (name: string, payload: string, from = '') => `
     CREATE FUNCTION ${name}() RETURNS trigger LANGUAGE plpgsql AS $body$
     BEGIN
@@ -52,16 +37,14 @@ export async function up(schema: Schema): Promise<void> {
     END $body$;`;
   await schema.query(
     [
-      ...byColumn,
+      ...Object.entries(briefsOf).map(([column, ids]) => briefTeller(column, ids)),
       plain('tell_imports', `'import ' || changed.id`, 'FROM changed'),
       plain('tell_sources', `'sources'`),
       plain('tell_people', `'people'`),
-      ...operations.flatMap((operation) => [
-        ...Object.entries(tables).map(([table, column]) => after(operation, table, `tell_briefs_by_${column}`)),
-        after(operation, 'imports', 'tell_imports'),
-        after(operation, 'sources', 'tell_sources'),
-        after(operation, 'same_person', 'tell_people')
-      ])
+      ...Object.entries(tables).map(([table, column]) => toldOnChange(table, `tell_briefs_by_${column}`)),
+      toldOnChange('imports', 'tell_imports'),
+      toldOnChange('sources', 'tell_sources'),
+      toldOnChange('same_person', 'tell_people')
     ].join('\n')
   );
 }

@@ -1,8 +1,7 @@
 import type { Schema } from '../schema';
+import { toldOnChange } from '../told-on-change';
 
 export const name = '0015-hand-diary';
-
-const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
 
 /** What was seen at places run by hand is a diary: entries by date, of which none takes another's place. */
 export async function up(schema: Schema): Promise<void> {
@@ -22,14 +21,7 @@ export async function up(schema: Schema): Promise<void> {
       created_at timestamptz NOT NULL DEFAULT now()
     );
     CREATE INDEX hand_entries_of ON hand_entries (version_id, source_id);
-    ${operations
-      .map(
-        (operation) => `
-    CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON hand_entries
-      REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
-      FOR EACH STATEMENT EXECUTE FUNCTION tell_briefs_by_version_id();`
-      )
-      .join('')}`);
+    ${toldOnChange('hand_entries', 'tell_briefs_by_version_id')}`);
   // The page that each of the people found stood on, where pages were read by hand.
   await schema.query('ALTER TABLE trials ADD COLUMN found_on jsonb');
 }

@@ -1,8 +1,7 @@
 import type { Schema } from '../schema';
+import { toldOnChange } from '../told-on-change';
 
 export const name = '0017-harvests';
-
-const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
 
 /** Whole results, gathered slice by slice: what is asked, the rows that came, and the people that they are records of. */
 export async function up(schema: Schema): Promise<void> {
@@ -88,14 +87,7 @@ export async function up(schema: Schema): Promise<void> {
     );
     CREATE INDEX harvest_people_drawn ON harvest_people (harvest_id, drawn);
     CREATE INDEX harvest_people_likely ON harvest_people (harvest_id, score DESC NULLS LAST, number);
-    ${operations
-      .map(
-        (operation) => `
-    CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON harvests
-      REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
-      FOR EACH STATEMENT EXECUTE FUNCTION tell_briefs_by_brief_id();`
-      )
-      .join('')}`);
+    ${toldOnChange('harvests', 'tell_briefs_by_brief_id')}`);
 }
 
 /** Its last step has been done. */

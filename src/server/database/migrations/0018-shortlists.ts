@@ -1,13 +1,7 @@
 import type { Schema } from '../schema';
+import { briefTeller, toldOnChange } from '../told-on-change';
 
 export const name = '0018-shortlists';
-
-const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
-
-const told = (operation: (typeof operations)[number], table: string, by: string) => `
-    CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON ${table}
-      REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
-      FOR EACH STATEMENT EXECUTE FUNCTION tell_briefs_by_${by}();`;
 
 /**
  * People kept, with what is known, written and said of them; what was done, so that it can be undone; checks of mail
@@ -71,7 +65,6 @@ export async function up(schema: Schema): Promise<void> {
       held_why text NOT NULL DEFAULT '',
       left_out text[] NOT NULL DEFAULT '{}',
       taken_at timestamptz,
-      revision integer NOT NULL DEFAULT 1,
       PRIMARY KEY (shortlist_id, number)
     );
     CREATE INDEX shortlist_people_keys ON shortlist_people USING gin (keys);
@@ -152,15 +145,9 @@ export async function up(schema: Schema): Promise<void> {
       person uuid NOT NULL,
       at timestamptz NOT NULL DEFAULT now()
     );
-    CREATE FUNCTION tell_briefs_by_shortlist_id() RETURNS trigger LANGUAGE plpgsql AS $body$
-    BEGIN
-      PERFORM pg_notify('eave', concat_ws(' ', 'brief', told.id, TG_TABLE_NAME)) FROM (
-        SELECT DISTINCT s.brief_id FROM changed JOIN shortlists s ON s.id = changed.shortlist_id) AS told (id);
-      RETURN NULL;
-    END $body$;
-    ${operations
-      .flatMap((operation) => [told(operation, 'shortlists', 'brief_id'), told(operation, 'mail_runs', 'shortlist_id')])
-      .join('')}`);
+    ${briefTeller('shortlist_id', 'SELECT DISTINCT s.brief_id FROM changed JOIN shortlists s ON s.id = changed.shortlist_id')}
+    ${toldOnChange('shortlists', 'tell_briefs_by_brief_id')}
+    ${toldOnChange('mail_runs', 'tell_briefs_by_shortlist_id')}`);
 }
 
 /** Its last step has been done. */

@@ -1,8 +1,7 @@
 import type { Schema } from '../schema';
+import { briefTeller, toldOnChange } from '../told-on-change';
 
 export const name = '0019-watches';
-
-const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
 
 /**
  * Searches that go on working: what is watched and when, each run of it, whom it knows, and what was new. A run gathers by a
@@ -84,14 +83,10 @@ export async function up(schema: Schema): Promise<void> {
     );
     CREATE INDEX watch_news_of ON watch_news (watch_id, id DESC);
     CREATE INDEX watch_news_unread ON watch_news (watch_id, id DESC) WHERE NOT read;
-    ${operations
-      .map(
-        (operation) => `
-    CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON watches
-      REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
-      FOR EACH STATEMENT EXECUTE FUNCTION tell_briefs_by_brief_id();`
-      )
-      .join('')}`);
+    ${briefTeller('watch_id', 'SELECT DISTINCT w.brief_id FROM changed JOIN watches w ON w.id = changed.watch_id')}
+    ${toldOnChange('watches', 'tell_briefs_by_brief_id')}
+    ${toldOnChange('watch_runs', 'tell_briefs_by_watch_id')}
+    ${toldOnChange('watch_news', 'tell_briefs_by_watch_id')}`);
 }
 
 /** Its last step has been done. */

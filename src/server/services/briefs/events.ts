@@ -60,21 +60,28 @@ export function watchBrief(briefId: string, seen: string | null, send: Send): ()
   return off;
 }
 
-/** Tells a page whenever sources or imports have changed. Where some may have been missed, both are told. */
+/** What each kind of change of the whole installation is told by: watches are told with their briefs. */
+const ofAll: Record<'sources' | 'imports' | 'watches', (change: Change) => boolean> = {
+  sources: ({ of }) => of === 'sources',
+  imports: ({ of }) => of === 'import',
+  watches: (change) => change.of === 'brief' && change.what.startsWith('watch')
+};
+
+/** Tells a page whenever sources, imports or watches have changed. Where some may have been missed, all are told. */
 export function watchAll(seen: string | null, send: Send): () => void {
-  const all = { sources: true, imports: true };
-  const tell = (changed: Partial<typeof all>) => send({ event: 'changed', id: 'all', data: changed });
+  const tell = (isTold: (isMine: (change: Change) => boolean) => boolean) =>
+    send({
+      event: 'changed',
+      id: 'all',
+      data: Object.fromEntries(
+        Object.entries(ofAll).flatMap(([kind, isMine]) => (isTold(isMine) ? [[kind, true]] : []))
+      )
+    });
   // One that comes back may have missed something.
-  if (seen !== null) tell(all);
+  if (seen !== null) tell(() => true);
   else send({ event: 'mark', id: 'all', data: {} });
   return gathered(
-    ({ of }) => of === 'sources' || of === 'import',
-    async (changes) => {
-      const has = (of: Change['of']) => changes.some((change) => change.of === of || change.of === 'anything');
-      tell({
-        ...(has('sources') && { sources: true }),
-        ...(has('import') && { imports: true })
-      });
-    }
+    (change) => Object.values(ofAll).some((isMine) => isMine(change)),
+    async (changes) => tell((isMine) => changes.some((change) => change.of === 'anything' || isMine(change)))
   );
 }

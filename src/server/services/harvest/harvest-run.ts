@@ -6,7 +6,7 @@ import { isDatabaseAway } from '../../database/away';
 import { database } from '../../database/connection';
 import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
 import { models, type SourceRow, type TrialEvent } from '../../database/models';
-import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
+import { addJob, alone, handle, Later, lookAfter, NotNow, hasNoJob } from '../../jobs/queue';
 import { log } from '../../log';
 import { askPeople } from '../../workers/people';
 import { askPage } from '../sources/ask-source';
@@ -34,7 +34,7 @@ handle(task, async (payload, stopping) => {
 lookAfter(async () => {
   const left = await database().query<{ id: string; goesOnAt: Date | null }>(
     `SELECT id, goes_on_at AS "goesOnAt" FROM harvests h WHERE state IN ('waiting', 'running')
-       AND NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = 'harvest ' || h.id) ORDER BY created_at`,
+       AND ${hasNoJob("'harvest ' || h.id")} ORDER BY created_at`,
     { type: QueryTypes.SELECT }
   );
   for (const { id, goesOnAt } of left) await enqueueHarvest(id, goesOnAt ?? new Date());

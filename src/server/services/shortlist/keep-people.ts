@@ -238,7 +238,7 @@ export async function rewrite(
       ...rowOf({ records, choice: there?.choice ?? {}, written: there?.written ?? {} })
     }));
     await database().query(
-      `UPDATE shortlist_people p SET own = r.own, ${columns.map((name) => `${name} = r.${name}`).join(', ')}, revision = p.revision + 1
+      `UPDATE shortlist_people p SET own = r.own, ${columns.map((name) => `${name} = r.${name}`).join(', ')}
        FROM jsonb_to_recordset($rows::jsonb) AS r (number integer, own jsonb, ${typed(columns)})
        WHERE p.shortlist_id = $shortlistId AND p.number = r.number`,
       { bind: { shortlistId, rows: JSON.stringify(rows) }, transaction }

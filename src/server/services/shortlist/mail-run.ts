@@ -6,7 +6,7 @@ import { database } from '../../database/connection';
 import { isDatabaseAway } from '../../database/away';
 import { models } from '../../database/models';
 import type { MailRunRow, ShortlistRow } from '../../database/shortlist-models';
-import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
+import { addJob, alone, handle, Later, lookAfter, NotNow, hasNoJob } from '../../jobs/queue';
 import { log } from '../../log';
 import { Refusal } from '../../refusal';
 import { whyItBrokeOff } from '../sources/why-it-broke-off';
@@ -30,7 +30,7 @@ handle(task, async (payload, stopping) => {
 lookAfter(async () => {
   const left = await database().query<{ id: string; goesOnAt: Date | null }>(
     `SELECT id, goes_on_at AS "goesOnAt" FROM mail_runs r WHERE state IN ('waiting', 'running')
-       AND NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = 'mail ' || r.id)`,
+       AND ${hasNoJob("'mail ' || r.id")}`,
     { type: QueryTypes.SELECT }
   );
   for (const { id, goesOnAt } of left) await enqueue(id, goesOnAt ?? new Date());

@@ -96,7 +96,7 @@ export async function undo(briefId: string, shortlistId: string): Promise<{ what
     const before = `FROM shortlist_steps s, jsonb_populate_recordset(NULL::shortlist_people, s.before) b WHERE s.id = $id`;
     if (step.light)
       await database().query(
-        `UPDATE shortlist_people p SET ${lightColumns.map((name) => `${name} = b.${name}`).join(', ')}, revision = p.revision + 1
+        `UPDATE shortlist_people p SET ${lightColumns.map((name) => `${name} = b.${name}`).join(', ')}
          ${before} AND p.shortlist_id = $shortlistId AND p.number = b.number`,
         { bind: { ...bind, id: step.id }, transaction }
       );

@@ -4,7 +4,7 @@ import type { Answer, Page } from '$sources/source';
 import { database } from '../../database/connection';
 import { models, type SourceRow, type TrialRow } from '../../database/models';
 import { isDatabaseAway } from '../../database/away';
-import { addJob, alone, handle, Later, lookAfter, NotNow } from '../../jobs/queue';
+import { addJob, alone, handle, Later, lookAfter, NotNow, hasNoJob } from '../../jobs/queue';
 import { log } from '../../log';
 import { askPeople } from '../../workers/people';
 import { readDocument } from '../briefs/briefs';
@@ -29,7 +29,7 @@ export async function enqueue(trial: Pick<TrialRow, 'id' | 'versionId'>): Promis
 export async function resumeTrials(): Promise<void> {
   const left = await database().query<{ id: string; versionId: string }>(
     `SELECT id, version_id AS "versionId" FROM trials t
-     WHERE state IN ('waiting', 'running') AND NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = t.id::text)
+     WHERE state IN ('waiting', 'running') AND ${hasNoJob('t.id::text')}
      ORDER BY created_at`,
     { type: QueryTypes.SELECT }
   );

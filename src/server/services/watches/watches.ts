@@ -9,7 +9,7 @@ import { notFound, Refusal } from '../../refusal';
 import { findBrief, readDocument } from '../briefs/briefs';
 import { findRunnable } from '../sources/sources';
 import { findVersion } from '../strings/versions';
-import { beginRun, nextOf, sourcesOfWatch } from './watch-run';
+import { beginRun, nextOf } from './watch-run';
 
 const newFeed = () => randomBytes(24).toString('base64url');
 
@@ -122,57 +122,69 @@ export async function runsOfWatch(id: string) {
   return runs.map(toldRun);
 }
 
-/** All watches, those with something unread first. */
+interface Listed {
+  id: string;
+  briefName: string;
+  unread: number;
+  sources: { sourceId: string; sourceName: string; version: number }[];
+  /** Verdicts of its brief: whether each is a fit, and whether it is on somebody who came as news; in the order given. */
+  verdicts: { fit: boolean; came: boolean }[];
+}
+
+/** All watches in the order in which they were begun, with all that Home says of them in three questions. */
 export async function listWatches() {
-  const { Watch, WatchRun, Brief } = models();
-  const watches = await Watch.findAll({ order: ['createdAt'] });
-  if (!watches.length) return [];
-  const [briefs, unread] = await Promise.all([
-    Brief.findAll({ where: { id: watches.map(({ briefId }) => briefId) }, attributes: ['id', 'name', 'personaId'] }),
-    database().query<{ watchId: string; unread: number }>(
-      `SELECT watch_id AS "watchId", count(*)::int AS unread FROM watch_news WHERE NOT read GROUP BY 1`,
+  const { Watch, WatchRun } = models();
+  const [watches, told, runs] = await Promise.all([
+    Watch.findAll({ order: ['createdAt'] }),
+    database().query<Listed>(
+      `SELECT w.id, b.name AS "briefName", (SELECT count(*)::int FROM watch_news n WHERE n.watch_id = w.id AND NOT n.read) AS unread,
+         (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'sourceName', s.name, 'version', v.number) ORDER BY ws.position), '[]')
+          FROM watch_sources ws JOIN sources s ON s.id = ws.source_id JOIN versions v ON v.id = ws.version_id WHERE ws.watch_id = w.id) AS sources,
+         (SELECT coalesce(jsonb_agg(jsonb_build_object('fit', v.verdict = 'fit', 'came', n.source_id IS NOT NULL) ORDER BY v.updated_at), '[]')
+          FROM verdicts v LEFT JOIN (SELECT DISTINCT source_id, person_id FROM watch_news WHERE watch_id = w.id AND kind IN ('new', 'back')) n
+            USING (source_id, person_id) WHERE v.persona_id = b.persona_id AND v.verdict IN ('fit', 'miss')) AS verdicts
+       FROM watches w JOIN briefs b ON b.id = w.brief_id`,
       { type: QueryTypes.SELECT }
-    )
+    ),
+    WatchRun.findAll({
+      where: database().literal(
+        'id IN (SELECT DISTINCT ON (watch_id) id FROM watch_runs ORDER BY watch_id, created_at DESC)'
+      ) as never
+    })
   ]);
-  return Promise.all(
-    watches.map(async (watch) => {
-      const brief = briefs.find(({ id }) => id === watch.briefId)!;
-      const [sources, last, drift] = await Promise.all([
-        sourcesOfWatch(watch.id),
-        WatchRun.findOne({ where: { watchId: watch.id }, order: [['createdAt', 'DESC']] }),
-        driftAt(watch.id, brief.personaId)
-      ]);
-      return {
+  return watches.flatMap((watch) => {
+    const more = told.find(({ id }) => id === watch.id);
+    const last = runs.find(({ watchId }) => watchId === watch.id);
+    if (!more) return [];
+    const { briefName, unread, sources, verdicts } = more;
+    return [
+      {
         id: watch.id,
         briefId: watch.briefId,
-        briefName: brief.name,
+        briefName,
         name: watch.name,
         rhythm: { rule: watch.rule, from: watch.firstDay, hour: watch.hour, zone: watch.zone },
         budget: watch.budget,
         active: watch.active,
         nextAt: watch.active ? (watch.nextAt?.toISOString() ?? null) : null,
         feed: watch.feed,
-        sources: sources.map(({ sourceId, sourceName, version }) => ({ sourceId, sourceName, version })),
-        unread: unread.find((row) => row.watchId === watch.id)?.unread ?? 0,
-        lastRun: last && toldRun(last),
-        drift
-      };
-    })
-  );
+        sources,
+        unread,
+        lastRun: last ? toldRun(last) : null,
+        drift: driftAmong(verdicts)
+      }
+    ];
+  });
 }
 
-/** Whether the share of fits among those who were news has fallen below that of the brief’s other verdicts; null while nothing can be said. */
-async function driftAt(watchId: string, personaId: string) {
-  const rows = await database().query<{ verdict: string; came: boolean }>(
-    `SELECT v.verdict, n.id IS NOT NULL AS came FROM verdicts v
-       LEFT JOIN LATERAL (SELECT id FROM watch_news n WHERE n.watch_id = $watchId AND n.kind IN ('new', 'back')
-         AND n.source_id = v.source_id AND n.person_id = v.person_id LIMIT 1) n ON true
-     WHERE v.persona_id = $personaId AND v.verdict IN ('fit', 'miss') ORDER BY v.updated_at`,
-    { bind: { watchId, personaId }, type: QueryTypes.SELECT }
-  );
-  const before = rows.filter(({ came }) => !came);
-  const came = rows.filter((row) => row.came).map(({ verdict }) => verdict === 'fit');
-  if (before.length < 10 || !came.length) return null;
-  const share = before.filter(({ verdict }) => verdict === 'fit').length / before.length;
+/** Verdicts on others that the share of fits before is told from at least. */
+const fewestBefore = 10;
+
+/** Whether the share of fits among those who were news has fallen below that of the other verdicts; null while nothing can be said. */
+function driftAmong(verdicts: Listed['verdicts']) {
+  const before = verdicts.filter(({ came }) => !came);
+  const came = verdicts.filter((one) => one.came).map(({ fit }) => fit);
+  if (before.length < fewestBefore || !came.length) return null;
+  const share = before.filter(({ fit }) => fit).length / before.length;
   return { says: driftOf(share, came).says, judged: came.length, fits: came.filter(Boolean).length };
 }

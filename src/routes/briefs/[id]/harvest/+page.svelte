@@ -2,6 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import Sure from '$lib/ui/Sure.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
@@ -97,7 +98,6 @@
     failed: 'broke off'
   };
   async function remove() {
-    deleting = false;
     try {
       await call('deleteHarvest', { params: { id: data.brief.id, harvest: harvest!.id } });
       await goto(path({}), { invalidateAll: true });
@@ -241,18 +241,15 @@
 >
   {#if raising}<div class="budget"><BudgetFields bind:budget /></div>{/if}
 </Modal>
-<Modal
-  danger
-  bind:open={deleting}
-  modalHeading="Delete this harvest?"
-  primaryButtonText="Delete for good"
-  secondaryButtonText="Leave it"
-  size="sm"
-  on:click:button--secondary={() => (deleting = false)}
-  on:submit={remove}
+<Sure
+  open={deleting}
+  heading="Delete this harvest?"
+  yes="Delete for good"
+  onyes={remove}
+  onclose={() => (deleting = false)}
 >
-  <p>Its people and slices go; the verdicts on them stay. This cannot be undone.</p>
-</Modal>
+  Its people and slices go; the verdicts on them stay. This cannot be undone.
+</Sure>
 
 <style>
   .strip p {

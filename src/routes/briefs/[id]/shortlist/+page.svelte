@@ -7,12 +7,12 @@
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
   import Search from 'carbon-components-svelte/src/Search/Search.svelte';
   import type { Answer } from '$api';
+  import Sure from '$lib/ui/Sure.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
   import { brief as briefPath } from '$lib/frame/paths';
   import { watchBrief } from '$lib/kept/changes';
-  import { reload } from '$lib/kept/reload';
   import { count } from '$lib/marks/format';
   import BatchBar from '$lib/shortlist/BatchBar.svelte';
   import DoubtfulPairs from '$lib/shortlist/DoubtfulPairs.svelte';
@@ -51,13 +51,16 @@
   });
   onMount(() => {
     let soon: ReturnType<typeof setTimeout> | undefined;
-    const again = () => {
+    let verdicts = false;
+    const again = (ofBrief: boolean) => {
+      verdicts ||= ofBrief;
       soon ??= setTimeout(() => {
         soon = undefined;
-        if (!desk.busy) void Promise.all([reload('eave:shortlists'), desk.list(Math.max(0, desk.place))]);
+        if (!desk.busy) void desk.follow(verdicts);
+        verdicts = false;
       }, 800);
     };
-    const stop = watchBrief(data.brief.id, { changed: again, kept: again });
+    const stop = watchBrief(data.brief.id, { changed: () => again(true), kept: () => again(false) });
     return () => {
       clearTimeout(soon);
       stop();
@@ -106,7 +109,6 @@
       said = `${count(told.kept)} kept, ${count(told.there)} were there`;
     });
   async function remove() {
-    deleting = false;
     const gone = await desk.attempt(async () => {
       await call('deleteShortlist', { params: desk.params });
       return true;
@@ -284,18 +286,15 @@
   <Field label="Name" maxlength="200" bind:value={name} />
   <Field label="For what it is kept" maxlength="500" bind:value={purpose} />
 </Modal>
-<Modal
-  danger
-  bind:open={deleting}
-  modalHeading="Delete this list?"
-  primaryButtonText="Delete for good"
-  secondaryButtonText="Leave it"
-  size="sm"
-  on:click:button--secondary={() => (deleting = false)}
-  on:submit={remove}
+<Sure
+  open={deleting}
+  heading="Delete this list?"
+  yes="Delete for good"
+  onyes={remove}
+  onclose={() => (deleting = false)}
 >
-  <p>Its people, tags and notes go; verdicts, trials and harvests stay. This cannot be undone.</p>
-</Modal>
+  Its people, tags and notes go; verdicts, trials and harvests stay. This cannot be undone.
+</Sure>
 
 <style>
   .strip p {

@@ -6,7 +6,7 @@ import { mappingFault } from '$core/formats';
 import { isDatabaseAway } from '../../../database/away';
 import { database } from '../../../database/connection';
 import { models, type ImportRow } from '../../../database/models';
-import { addJob, handle, isDead, lookAfter, NotNow } from '../../../jobs/queue';
+import { addJob, handle, isDead, lookAfter, NotNow, hasNoJob } from '../../../jobs/queue';
 import { serverId } from '../../../jobs/this-server';
 import { log } from '../../../log';
 import { notFound, Refusal } from '../../../refusal';
@@ -146,7 +146,7 @@ export async function stopImport(id: string): Promise<void> {
 lookAfter(async () => {
   const left = await database().query<{ id: string }>(
     `SELECT id FROM imports i WHERE state IN ('waiting', 'running')
-       AND NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = 'import ' || i.id)`,
+       AND ${hasNoJob("'import ' || i.id")}`,
     { type: QueryTypes.SELECT }
   );
   for (const { id } of left) await addJob(task, { importId: id }, `import ${id}`, 0);

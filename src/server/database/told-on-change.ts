@@ -1,0 +1,20 @@
+const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
+
+/** SQL by which every change of a table is told by a trigger function: after each statement, with the rows that it changed as the table `changed`. */
+export const toldOnChange = (table: string, told: string): string =>
+  operations
+    .map(
+      (operation) => `
+    CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON ${table}
+      REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
+      FOR EACH STATEMENT EXECUTE FUNCTION ${told}();`
+    )
+    .join('');
+
+/** SQL that makes the trigger function `tell_briefs_by_…`, which tells the briefs whose rows were changed: `briefs` selects their ids out of `changed`. */
+export const briefTeller = (column: string, briefs: string): string => `
+    CREATE FUNCTION tell_briefs_by_${column}() RETURNS trigger LANGUAGE plpgsql AS $body$
+    BEGIN
+      PERFORM pg_notify('eave', concat_ws(' ', 'brief', told.id, TG_TABLE_NAME)) FROM (${briefs}) AS told (id);
+      RETURN NULL;
+    END $body$;`;

@@ -1,0 +1,181 @@
+import { QueryTypes, type Transaction } from 'sequelize';
+import { differences, factsOf, whyNew, type Facts, type Known } from '$core/changes';
+import { contactKeys, samePeople, type Person } from '$core/people';
+import { database } from '../../database/connection';
+import { models } from '../../database/models';
+import type { WatchRow, WatchRunRow } from '../../database/watch-models';
+import { recordName } from '../record-name';
+
+interface Row {
+  sourceId: string;
+  person: Person;
+}
+interface KnownRow {
+  number: number;
+  records: string[];
+  keys: string[];
+  facts: Facts;
+  present: boolean;
+}
+
+const nameOf = ({ sourceId, person }: Row) => recordName(sourceId, person.id);
+
+/** Works out what has changed since the run before, and keeps that and whom the watch knows now; within the transaction that ends the run. */
+export async function keepChanges(
+  watch: WatchRow,
+  run: WatchRunRow,
+  harvestId: string,
+  transaction: Transaction
+): Promise<void> {
+  const rows = await database().query<Row>(
+    `SELECT source_id AS "sourceId", person FROM harvest_rows WHERE harvest_id = $harvestId AND reading <> 'not met' ORDER BY ordinal`,
+    { bind: { harvestId }, type: QueryTypes.SELECT, transaction }
+  );
+  const known = await database().query<KnownRow>(
+    'SELECT number, records, keys, facts, present FROM watch_people WHERE watch_id = $id ORDER BY number',
+    { bind: { id: watch.id }, type: QueryTypes.SELECT, transaction }
+  );
+  const [before] = await database().query<{ marks: WatchRunRow['marks'] }>(
+    `SELECT marks FROM watch_runs WHERE watch_id = $id AND state = 'done' AND id <> $run ORDER BY created_at DESC LIMIT 1`,
+    { bind: { id: watch.id, run: run.id }, type: QueryTypes.SELECT, transaction }
+  );
+  const { seen, names } = met(rows, known);
+  const found = differences(
+    new Map(known.map((one): [string, Known] => [String(one.number), one])),
+    new Map([...seen].map(([number, { facts }]) => [String(number), facts]))
+  );
+  // The first run tells whom there is, and nothing is news.
+  const isFirst = !before;
+  const earlier = isFirst
+    ? new Map<string, Person>()
+    : await seenBefore(watch.briefId, [...names.values()], transaction);
+  const news = found.map((one) => {
+    const number = Number(one.key);
+    const row = names.get(number);
+    const old = row && earlier.get(nameOf(row));
+    return {
+      number,
+      kind: one.kind,
+      facts: one.kind === 'left' ? known.find((other) => other.number === number)!.facts : one.facts,
+      changes: 'changes' in one ? one.changes : [],
+      why:
+        one.kind === 'new'
+          ? whyNew(old ? factsOf(old) : null, one.facts)
+          : one.kind === 'left'
+            ? 'not found any more'
+            : '',
+      source_id: row?.sourceId ?? '',
+      person_id: row?.person.id ?? '',
+      person: row?.person ?? null
+    };
+  });
+  const counts: WatchRunRow['counts'] = {};
+  for (const { kind } of isFirst ? [] : news) counts[kind] = (counts[kind] ?? 0) + 1;
+  if (!isFirst && news.length)
+    await database().query(
+      `INSERT INTO watch_news (watch_id, run_id, kind, number, facts, changes, why, source_id, person_id, person)
+       SELECT $watch, $run, n.kind, n.number, n.facts, n.changes, n.why, n.source_id, n.person_id, n.person
+       FROM jsonb_to_recordset($news::jsonb) AS n (kind text, number integer, facts jsonb, changes jsonb, why text, source_id text, person_id text, person jsonb)`,
+      { bind: { watch: watch.id, run: run.id, news: JSON.stringify(news) }, transaction }
+    );
+  await keepKnown(watch.id, known, seen, transaction);
+  await models().WatchRun.update(
+    { people: seen.size, counts, breaks: before ? breaksBetween(before.marks, run.marks) : [] },
+    { where: { id: run.id }, transaction }
+  );
+}
+
+interface SeenPerson {
+  records: string[];
+  keys: string[];
+  facts: Facts;
+}
+
+/** The people whom a run found, by their number at the watch: whoever it knows already keeps theirs. */
+function met(rows: readonly Row[], known: readonly KnownRow[]) {
+  const { personOf, people } = samePeople(rows)!;
+  const groups: Row[][] = Array.from({ length: people }, () => []);
+  rows.forEach((row, i) => groups[personOf[i]!]!.push(row));
+  const byRecord = new Map(known.flatMap(({ number, records }) => records.map((name) => [name, number] as const)));
+  const byKey = new Map(known.flatMap(({ number, keys }) => keys.map((key) => [key, number] as const)));
+  let next = known.reduce((most, { number }) => Math.max(most, number), -1) + 1;
+  const seen = new Map<number, SeenPerson>();
+  const names = new Map<number, Row>();
+  for (const group of groups) {
+    const records = group.map(nameOf);
+    const keys = [...new Set(group.flatMap(({ person }) => contactKeys(person)))];
+    const number =
+      records.map((name) => byRecord.get(name)).find((one) => one !== undefined && !seen.has(one)) ??
+      keys.map((key) => byKey.get(key)).find((one) => one !== undefined && !seen.has(one)) ??
+      next++;
+    // What the first source tells leads, as its place says; others fill what it leaves open.
+    const facts = Object.assign({}, ...[...group].reverse().map(({ person }) => factsOf(person))) as Facts;
+    seen.set(number, { records, keys, facts });
+    names.set(number, group[0]!);
+  }
+  return { seen, names };
+}
+
+/** Earlier records of some people in the brief’s trials: by them it is told why somebody is new. */
+async function seenBefore(
+  briefId: string,
+  rows: readonly Row[],
+  transaction: Transaction
+): Promise<ReadonlyMap<string, Person>> {
+  const found = await database().query<Row>(
+    `SELECT DISTINCT ON (t.source_id, p.person_id) t.source_id AS "sourceId", p.person FROM trial_people p JOIN trials t ON t.id = p.trial_id
+       JOIN unnest($sources::text[], $ids::text[]) AS w (source_id, person_id) ON w.source_id = t.source_id AND w.person_id = p.person_id
+     WHERE t.version_id IN (SELECT id FROM versions WHERE brief_id = $briefId) ORDER BY t.source_id, p.person_id, t.created_at DESC`,
+    {
+      bind: { briefId, sources: rows.map(({ sourceId }) => sourceId), ids: rows.map(({ person }) => person.id) },
+      type: QueryTypes.SELECT,
+      transaction
+    }
+  );
+  return new Map(found.map((row) => [nameOf(row), row.person]));
+}
+
+/** Keeps whom the watch knows now: only rows that are otherwise than they were are written. */
+async function keepKnown(
+  watchId: string,
+  known: readonly KnownRow[],
+  seen: ReadonlyMap<number, SeenPerson>,
+  transaction: Transaction
+): Promise<void> {
+  const before = new Map(known.map((one) => [one.number, one]));
+  const rows: KnownRow[] = [];
+  for (const [number, one] of seen) {
+    const old = before.get(number);
+    const merged = {
+      number,
+      records: [...new Set([...(old?.records ?? []), ...one.records])],
+      keys: [...new Set([...(old?.keys ?? []), ...one.keys])],
+      facts: { ...old?.facts, ...one.facts },
+      present: true
+    };
+    if (!old || JSON.stringify({ ...old }) !== JSON.stringify(merged)) rows.push(merged);
+  }
+  for (const old of known) if (old.present && !seen.has(old.number)) rows.push({ ...old, present: false });
+  const atOnce = 2000;
+  for (let at = 0; at < rows.length; at += atOnce)
+    await database().query(
+      `INSERT INTO watch_people (watch_id, number, records, keys, facts, present)
+       SELECT $watchId, r.number, r.records, r.keys, r.facts, r.present
+       FROM jsonb_to_recordset($rows::jsonb) AS r (number integer, records text[], keys text[], facts jsonb, present boolean)
+       ON CONFLICT (watch_id, number) DO UPDATE SET records = excluded.records, keys = excluded.keys, facts = excluded.facts, present = excluded.present`,
+      { bind: { watchId, rows: JSON.stringify(rows.slice(at, at + atOnce)) }, transaction }
+    );
+}
+
+/** What of sources and strings was otherwise than before, in sentences. */
+function breaksBetween(before: WatchRunRow['marks'], now: WatchRunRow['marks']): string[] {
+  const ids = new Set([...Object.keys(before ?? {}), ...Object.keys(now ?? {})]);
+  return [...ids].flatMap((id) => {
+    const [a, b] = [before?.[id], now?.[id]];
+    if (!a || !b) return [`${(a ?? b)!.name} was ${a ? 'taken out' : 'added'}`];
+    return [
+      ...(a.version === b.version ? [] : [`${b.name} is asked version ${b.version} in place of ${a.version}`]),
+      ...(a.sheet === b.sheet ? [] : [`the sheet of ${b.name} was changed`])
+    ];
+  });
+}
