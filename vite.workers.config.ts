@@ -25,6 +25,7 @@ export default defineConfig({
           [
             'people-worker',
             'index-worker',
+            'world-worker',
             'file-index-worker',
             'import-worker',
             'brief-worker',

@@ -140,6 +140,8 @@ export const paths = {
   reconnect: ['PUT', '/api/sources/{source}/connection'],
   readSource: ['GET', '/api/sources/{source}'],
   writeSheet: ['PUT', '/api/sources/{source}'],
+  readWorld: ['GET', '/api/world'],
+  moveWorld: ['POST', '/api/world/moves'],
   switchFaults: ['PUT', '/api/sources/{source}/faults'],
   deleteSource: ['DELETE', '/api/sources/{source}'],
 

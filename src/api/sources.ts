@@ -32,6 +32,9 @@ const source = z.object({
   readiness
 });
 
+/** The world of the stand-ins: days since its first, and the date of its calendar. */
+const world = z.object({ day: z.int(), date: z.iso.date(), isLast: z.boolean() });
+
 const address = z.string().trim().min(1, 'give the address').max(2000);
 const key = z
   .string()
@@ -89,6 +92,17 @@ export const sources = {
     params: z.object({ source: sourceId }),
     body: z.object({ sheet: sheetSchema, revision }),
     response: source
+  }),
+  readWorld: operation(paths.readWorld, {
+    response: world
+  }),
+  moveWorld: operation(paths.moveWorld, {
+    body: z.object({
+      /** The day that it was at, so that it is not moved twice */
+      from: z.int().min(0).max(100_000),
+      step: z.enum(['day', 'week', 'month', 'first day'])
+    }),
+    response: world
   }),
   switchFaults: operation(paths.switchFaults, {
     params: z.object({ source: sourceId }),

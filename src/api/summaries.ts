@@ -140,6 +140,8 @@ export const summaries: Record<OperationName, string> = {
   reconnect: 'Gives a connected service another address or key, and takes its sheet anew',
   readSource: 'One source with its capability sheet',
   writeSheet: 'Write the sheet of a place run by hand; refused with 409 if it was changed since `revision`',
+  readWorld: 'Read the day at which the world of the stand-ins is',
+  moveWorld: 'Move the world of the stand-ins on, or back to its first day',
   switchFaults: 'Switch what goes wrong at a stand-in',
   deleteSource: 'Delete an imported file with its people, or a place run by hand',
   receiveFile: 'Upload a file of people (the body is the file) and see how it would be read',

@@ -7,5 +7,7 @@ export * from './index-parts';
 export * from './packed-strings';
 export * from './people-index';
 export * from './postings';
+export * from './update-index-parts';
+export * from './value-parts';
 export * from './values-met';
 export * from './vocabulary';

@@ -34,3 +34,7 @@ export const moment = (iso: string): string => when.format(new Date(iso));
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 export const percentRange = ({ low, high }: Interval): string => `${Math.round(low * 100)}–${Math.round(high * 100)} %`;
+
+const longDay = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' });
+/** `1 November 2026` for a day as ISO 8601. */
+export const day = (iso: string): string => longDay.format(new Date(iso));

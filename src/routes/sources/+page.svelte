@@ -4,6 +4,7 @@
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Tick from '$lib/ui/Tick.svelte';
+  import WorldCalendar from '$lib/sources/WorldCalendar.svelte';
   import ConnectService from '$lib/sources/ConnectService.svelte';
   import { hasPeopleHere } from '$api/source-kinds';
   import { onMount } from 'svelte';
@@ -132,6 +133,10 @@
   <p class="soft">
     Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.
   </p>
+  <WorldCalendar
+    world={data.world}
+    busy={data.sources.some(({ kind, readiness }) => kind === 'stand-in' && readiness.state === 'preparing')}
+  />
 </div>
 <Refused problem={refused} />
 

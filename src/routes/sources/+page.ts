@@ -4,6 +4,6 @@ import type { PageLoad } from './$types';
 export const load: PageLoad = async ({ fetch, depends }) => {
   const ask = asking(fetch);
   depends('eave:sources');
-  const [sources, retention] = await Promise.all([ask('listSources'), ask('retention')]);
-  return { sources, retention };
+  const [sources, retention, world] = await Promise.all([ask('listSources'), ask('retention'), ask('readWorld')]);
+  return { sources, retention, world };
 };

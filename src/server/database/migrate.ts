@@ -19,6 +19,7 @@ import * as connectedServices from './migrations/0016-connected-services';
 import * as harvests from './migrations/0017-harvests';
 import * as shortlists from './migrations/0018-shortlists';
 import * as watches from './migrations/0019-watches';
+import * as worldDay from './migrations/0020-world-day';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -41,7 +42,8 @@ export const migrations: readonly Migration[] = [
   connectedServices,
   harvests,
   shortlists,
-  watches
+  watches,
+  worldDay
 ];
 interface Migration {
   name: string;

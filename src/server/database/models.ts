@@ -74,6 +74,8 @@ export interface SourceRow extends Row<SourceRow> {
   people: number | null;
   /** Goes up when other people take their place. */
   peopleRevision: CreationOptional<number>;
+  /** The day at which the world of a stand-in is. */
+  worldDay: CreationOptional<number>;
   /** Which faults a stand-in has; null for those it has when nobody has switched any. */
   faults: CreationOptional<Faults | null>;
   /** Where among the sources it stands; null for one that nobody has put anywhere, which come last. */
@@ -294,6 +296,7 @@ function defineAll() {
         sheet: JSONB,
         people: INTEGER,
         peopleRevision: { type: INTEGER, defaultValue: 0 },
+        worldDay: { type: INTEGER, defaultValue: 0 },
         faults: JSONB,
         position: INTEGER,
         hidden: { type: DataTypes.BOOLEAN, defaultValue: false },

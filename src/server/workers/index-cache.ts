@@ -19,7 +19,8 @@ export const readKeptWorld = (folder: string, name: string): KeptWorld | null =>
   read(
     folder,
     name,
-    ({ luck, namesakes }: KeptWorld) => luck instanceof Int32Array && namesakes.length === luck.length
+    ({ luck, namesakes, began }: KeptWorld) =>
+      luck instanceof Int32Array && namesakes.length === luck.length && began.length === luck.length
   );
 
 function read<T>(folder: string, name: string, isWhole: (kept: T) => boolean): T | null {

@@ -2,18 +2,20 @@ import { parentPort, Worker, workerData } from 'node:worker_threads';
 import { indexName, makeStandIn, standIns, worldName, type KeptStandIn } from '$sources/stand-ins/stand-ins';
 import { makeWorld, type KeptWorld } from '$sources/world/world';
 import { readKept, readKeptWorld, writeKept } from './index-cache';
-import { shareStandIn, shareWorld, type SharedSource } from './shared-source';
+import { moveShared, shareStandIn, shareWorld, type SharedStandIn } from './shared-source';
 import type { ThreadTells } from './threads';
 
 interface Task {
   size: number;
   folder: string;
+  /** The day on which the world is wanted. */
+  day: number;
   /** Makes only these, for another thread that makes the rest. */
   ids?: string[];
 }
 
-const { size, folder, ids } = workerData as Task;
-const tell = (message: ThreadTells<SharedSource[], { done: number; of: number }>) => parentPort!.postMessage(message);
+const { size, folder, day, ids } = workerData as Task;
+const tell = (message: ThreadTells<SharedStandIn[], { done: number; of: number }>) => parentPort!.postMessage(message);
 
 /** Makes some stand-ins and sends what they are made of, one after the other; then keeps them for the next start. */
 function makeSome(wanted: readonly string[]): void {
@@ -31,7 +33,7 @@ function makeSome(wanted: readonly string[]): void {
 /** Another thread that makes some of them meanwhile. */
 function makeBeside(wanted: string[], made: (id: string, kept: KeptStandIn) => void): Promise<void> {
   return new Promise((ended, failed) => {
-    const thread = new Worker(new URL(import.meta.url), { workerData: { size, folder, ids: wanted } });
+    const thread = new Worker(new URL(import.meta.url), { workerData: { size, folder, day, ids: wanted } });
     thread.on('message', (one: { id: string; kept: KeptStandIn }) => made(one.id, one.kept));
     thread.on('error', failed);
     // It has written them down by then.
@@ -74,7 +76,9 @@ async function makeAll(): Promise<void> {
   }
   await beside;
   const common = shareWorld(world);
-  tell({ answer: standIns.map(({ sheet }) => shareStandIn(sheet.id, common, kept.get(sheet.id)!)) });
+  const first = standIns.map(({ sheet }) => shareStandIn(sheet.id, common, 0, kept.get(sheet.id)!));
+  // They are kept as on the first day, from which any other is a few seconds away.
+  tell({ answer: day > 0 ? first.map((source) => moveShared(source, day)) : first });
   for (const one of keep) one();
 }
 

@@ -6,7 +6,7 @@ import { currentAsker } from './asker';
 import type { FileTask } from './file-index-worker';
 import type { PeopleKind, PeopleWork } from './people-messages';
 import { Pool } from './pool';
-import type { SharedSource } from './shared-source';
+import type { SharedSource, SharedStandIn } from './shared-source';
 import { runThread } from './threads';
 
 let opened: Pool | undefined;
@@ -78,22 +78,41 @@ export const detachSource = (sourceId: string): void => pool().detach(sourceId);
 export async function closeThreads(): Promise<void> {
   const closing = opened;
   opened = undefined;
+  standing = undefined;
   await closing?.close();
 }
 
 /** Megabytes that a thread which makes an index may take. */
 const memory = 8192;
 
-/** Makes the stand-ins, or reads what was kept of them, and lets the threads search them; gives how many people each has. */
-export async function loadStandIns(progressed: (progress: { done: number; of: number }) => void) {
+type Progressed = (progress: { done: number; of: number }) => void;
+
+/** What is shared of the stand-ins, on the day on which they are. */
+let standing: { day: number; sources: SharedStandIn[] } | undefined;
+
+/**
+ * Makes the stand-ins as on a day of their world, or reads what was kept of them, or moves those on that are at an earlier
+ * day, and lets the threads search them; gives how many people each has.
+ */
+export async function loadStandIns(day: number, progressed: Progressed) {
   const { worldPeople: size = demoWorldSize, cache: folder } = environment();
   // They start meanwhile.
   pool();
-  const sources = await runThread<SharedSource[], { done: number; of: number }>(
-    'index-worker.js',
-    { size, folder },
-    { memory, progressed }
-  );
+  const sources =
+    standing && standing.day < day
+      ? await runThread<SharedStandIn[], { done: number; of: number }>(
+          'world-worker.js',
+          { sources: standing.sources, day },
+          { memory, progressed }
+        )
+      : standing?.day === day
+        ? standing.sources
+        : await runThread<SharedStandIn[], { done: number; of: number }>(
+            'index-worker.js',
+            { size, folder, day },
+            { memory, progressed }
+          );
+  standing = { day, sources };
   await Promise.all(sources.map((source) => pool().attach(source)));
   return sources.map(({ id, parts }) => ({ id, people: parts.ids.starts.length - 1 }));
 }

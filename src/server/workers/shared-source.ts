@@ -10,7 +10,7 @@ import { type Person } from '$core/people';
 import type { Sheet } from '$core/dialect';
 import { importedSource } from '$sources/imported-file';
 import type { IndexedSource } from '$sources/indexed-source';
-import { makeStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
+import { makeStandIn, moveStandIn, standIns, type KeptStandIn } from '$sources/stand-ins/stand-ins';
 import { recallWorld, type KeptWorld } from '$sources/world/world';
 
 // The index of a source is made once and lies in memory that all threads share; each makes of it, in little time, a source
@@ -19,8 +19,9 @@ import { recallWorld, type KeptWorld } from '$sources/world/world';
 const shared = (bytes: number) => new SharedArrayBuffer(bytes);
 
 type SharedParts = Omit<IndexParts, 'ids' | 'words'> & { ids: PackedStrings; words: PackedStrings };
+export type SharedStandIn = Extract<SharedSource, { kind: 'stand-in' }>;
 export type SharedSource =
-  | { kind: 'stand-in'; id: string; world: KeptWorld; order: Uint32Array; parts: SharedParts }
+  | { kind: 'stand-in'; id: string; world: KeptWorld; day: number; order: Uint32Array; parts: SharedParts }
   | { kind: 'file'; id: string; sheet: Sheet; people: PackedStrings; parts: SharedParts };
 
 type Numbers = Float64Array | Uint32Array | Int32Array | Uint16Array | Uint8Array;
@@ -46,15 +47,24 @@ const partsOf = ({ ids, words, ...rest }: SharedParts): IndexParts => ({
   ...rest
 });
 
-export const shareWorld = ({ luck, namesakes }: KeptWorld): KeptWorld => ({
+export const shareWorld = ({ luck, namesakes, firms, began }: KeptWorld): KeptWorld => ({
   luck: shareArray(luck),
-  namesakes: shareArray(namesakes)
+  namesakes: shareArray(namesakes),
+  firms: shareArray(firms),
+  began: shareArray(began)
 });
 
-export const shareStandIn = (id: string, world: KeptWorld, { order, parts }: KeptStandIn): SharedSource => ({
+/** A stand-in on a day of a world that is shared already. */
+export const shareStandIn = (
+  id: string,
+  world: KeptWorld,
+  day: number,
+  { order, parts }: KeptStandIn
+): SharedStandIn => ({
   kind: 'stand-in',
   id,
   world,
+  day,
   order: shareArray(order),
   parts: shareParts(parts)
 });
@@ -78,14 +88,25 @@ const packedPeople = (people: PackedStrings): PeopleList => ({
 
 const worlds = new WeakMap<object, ReturnType<typeof recallWorld>>();
 
+/** All stand-ins are over one world. While it moves on some are at its new day before the others. */
+function worldOf({ world, day }: SharedStandIn): ReturnType<typeof recallWorld> {
+  let open = worlds.get(world.luck.buffer);
+  if (open?.day !== day) worlds.set(world.luck.buffer, (open = recallWorld(world, day)));
+  return open;
+}
+
+const standInOf = (id: string) => standIns.find(({ sheet }) => sheet.id === id)!;
+
 /** The source that a thread makes of what is shared. */
 export function openShared(source: SharedSource): IndexedSource {
   const parts = partsOf(source.parts);
   if (source.kind === 'file') return importedSource(source.sheet, packedPeople(source.people), parts);
-  // All stand-ins are over one world.
-  const memory = source.world.luck.buffer;
-  let world = worlds.get(memory);
-  if (!world) worlds.set(memory, (world = recallWorld(source.world)));
-  const standIn = standIns.find(({ sheet }) => sheet.id === source.id)!;
-  return makeStandIn(standIn, world, { order: source.order, parts }).source;
+  return makeStandIn(standInOf(source.id), worldOf(source), { order: source.order, parts }).source;
+}
+
+/** A stand-in on a later day of its world, in memory of its own. */
+export function moveShared(source: SharedStandIn, day: number): SharedStandIn {
+  const kept = { order: source.order, parts: partsOf(source.parts) };
+  const moved = moveStandIn(standInOf(source.id), kept, source.day, worldOf({ ...source, day }));
+  return shareStandIn(source.id, source.world, day, moved);
 }

@@ -1,26 +1,95 @@
 import type { PeopleList } from '$core/corpus';
 import type { Person } from '$core/people';
 import { hashText } from '$core/measure';
-import { headcountAt, monthBefore, type World, type WorldPerson } from '../world/world';
+import { firstDayOf, monthBefore, monthOf } from '../world/calendar';
+import { chance } from '../world/chance';
+import { headcountAt, type World, type WorldChanges, type WorldJob, type WorldPerson } from '../world/world';
 
-/** What a place knows of the world. */
+/** What a place knows of the world. It learns of changes late, each place in its own way. */
 export interface Place {
-  /** How many records it has of a person. */
+  /** The day as of which it knows a person, on a day of the world. */
+  seen: (number: number, today: number) => number;
+  /** How many records it has of a person as it knows them. */
   copies: (person: WorldPerson) => 0 | 1 | 2;
-  /** What a record is listed by, the lowest first. */
+  /** What a record is listed by, the lowest first: from the person as they first were, so that nobody changes places. */
   place: (person: WorldPerson, second: boolean) => number | string;
-  record: (person: WorldPerson, second: boolean) => Person;
+  record: (person: WorldPerson, second: boolean, today: number) => Person;
+  /** Whether its records of a person may be others on one day than on another, but for what grows older by itself. */
+  changes: (number: number, moved: WorldChanges, from: number, to: number) => boolean;
 }
 
-function orderOf(world: World, copies: Place['copies'], place: Place['place']): Uint32Array {
+/** Whom a place has, in the order in which it lists them: twice the number of a person, and one more for their second record. */
+function orderOf(world: World, place: Place): Uint32Array {
+  const all = Array.from({ length: world.people.length }, (_, number) => number);
+  return Uint32Array.from(listed(world, place, all), ({ entry }) => entry);
+}
+
+function listed(world: World, { copies, place, seen }: Place, numbers: readonly number[]) {
   const entries: { entry: number; at: number | string }[] = [];
-  for (let number = 0; number < world.people.length; number++) {
-    const person = world.people.at(number)!;
-    const count = copies(person);
-    for (let i = 0; i < count; i++) entries.push({ entry: person.number * 2 + i, at: place(person, i === 1) });
+  for (const number of numbers) {
+    const person = world.people.at(number, seen(number, world.day))!;
+    const count = person.present ? copies(person) : 0;
+    const first = count && world.day > 0 ? world.people.at(number, 0)! : person;
+    for (let i = 0; i < count; i++) entries.push({ entry: number * 2 + i, at: place(first, i === 1) });
   }
-  entries.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.entry - b.entry));
-  return Uint32Array.from(entries, ({ entry }) => entry);
+  return entries.sort(byPlace);
+}
+
+const byPlace = (a: { entry: number; at: number | string }, b: { entry: number; at: number | string }) =>
+  a.at < b.at ? -1 : a.at > b.at ? 1 : a.entry - b.entry;
+
+/** The order of a place after its world has moved on, and which of its records are as they were: as in `PeopleChanged`. */
+export function moveOrder(
+  order: Uint32Array,
+  place: Place,
+  from: number,
+  world: World & { moved: WorldChanges }
+): { order: Uint32Array; from: Int32Array; remade: Uint32Array } {
+  const changed = Array.from({ length: world.people.length }, (_, number) => number).filter((number) =>
+    place.changes(number, world.moved, from, world.day)
+  );
+  const isChanged = new Uint8Array(world.people.length);
+  for (const number of changed) isChanged[number] = 1;
+  const now = listed(world, place, changed);
+  const stays = new Set(now.map(({ entry }) => entry));
+  const before = new Set<number>();
+  const rows: { entry: number; from: number }[] = [];
+  const remade: number[] = [];
+  const anew = (entry: number) => ({ entry, from: -remade.push(entry) });
+  order.forEach((entry, row) => {
+    if (!isChanged[entry >> 1]) rows.push({ entry, from: row });
+    else if (stays.has(entry)) {
+      before.add(entry);
+      rows.push(anew(entry));
+    }
+  });
+  // Those who come stand where they would have stood: found by halving, so that few others are made again.
+  const coming = now.filter(({ entry }) => !before.has(entry));
+  const placed = (at: number) => {
+    const { entry } = rows[at]!;
+    return { entry, at: place.place(world.people.at(entry >> 1, 0)!, (entry & 1) === 1) };
+  };
+  const comesBefore = coming.map((one) => {
+    let low = 0;
+    let high = rows.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (byPlace(placed(middle), one) < 0) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  });
+  const all: typeof rows = [];
+  let next = 0;
+  for (let at = 0; at <= rows.length; at++) {
+    while (next < coming.length && comesBefore[next] === at) all.push(anew(coming[next++]!.entry));
+    if (at < rows.length) all.push(rows[at]!);
+  }
+  return {
+    order: Uint32Array.from(all, ({ entry }) => entry),
+    from: Int32Array.from(all, (row) => row.from),
+    remade: Uint32Array.from(remade)
+  };
 }
 
 /**
@@ -29,24 +98,24 @@ function orderOf(world: World, copies: Place['copies'], place: Place['place']): 
  */
 export class Records implements PeopleList, Iterable<Person> {
   readonly length: number;
-  private readonly world: World;
-  /** Twice the number of a person, and one more for their second record. */
-  readonly order: Uint32Array;
-  private readonly record: (person: WorldPerson, second: boolean) => Person;
 
-  constructor(world: World, { copies, place, record }: Place, order = orderOf(world, copies, place)) {
-    this.world = world;
-    this.record = record;
-    this.order = order;
+  constructor(
+    private readonly world: World,
+    private readonly place: Place,
+    readonly order: Uint32Array = orderOf(world, place)
+  ) {
     this.length = order.length;
   }
 
   at(row: number): Person | undefined {
     const entry = this.order[row];
-    return entry === undefined ? undefined : this.record(this.world.people.at(entry >> 1)!, (entry & 1) === 1);
+    if (entry === undefined) return undefined;
+    const { world, place } = this;
+    const person = world.people.at(entry >> 1, place.seen(entry >> 1, world.day))!;
+    return place.record(person, (entry & 1) === 1, world.day);
   }
 
-  /** Whom of the world a row is a record of. */
+  /** Whom of the world a row is a record of, as they truly are. */
   personOf(row: number): WorldPerson | undefined {
     const entry = this.order[row];
     return entry === undefined ? undefined : this.world.people.at(entry >> 1);
@@ -57,23 +126,44 @@ export class Records implements PeopleList, Iterable<Person> {
   }
 }
 
-const questions = new Map<string, number>();
+/** A number in [0, 1) that belongs to one person and one question, the same every time. */
+const luck = ({ number }: WorldPerson, question: string): number => chance(number, question);
 
-/** A number in [0, 1) that belongs to one person and one question, the same every time. Mixed as in MurmurHash3's end (from memory). */
-function luck({ number }: WorldPerson, question: string): number {
-  let asked = questions.get(question);
-  if (asked === undefined) questions.set(question, (asked = hashText(question)));
-  let mixed = (asked ^ Math.imul(number + 1, 0x9e3779b1)) >>> 0;
-  mixed = Math.imul(mixed ^ (mixed >>> 16), 0x85ebca6b);
-  mixed = Math.imul(mixed ^ (mixed >>> 13), 0xc2b2ae35);
-  return ((mixed ^ (mixed >>> 16)) >>> 0) / 4294967296;
+/** People of the firm of a job while it was held last. */
+const headcountIn = ({ firm, ended }: WorldJob): number => headcountAt(firm, Math.max(0, ended));
+
+/** Whether anything of a person or their firms comes to be known between two days. */
+function learns(seen: Place['seen'], ofFirms: boolean): Place['changes'] {
+  return (number, moved, from, to) => {
+    const [before, after] = [seen(number, from), seen(number, to)];
+    const joined = moved.joined(number);
+    return (
+      (joined > before && joined <= after) ||
+      moved.lived(number, before, after) ||
+      (ofFirms && moved.firms(number, before, after))
+    );
+  };
 }
 
+/** Members who are slow to write down a new job: they do so after so many months. */
+const isSlow = (number: number) => chance(number, 'stale') < 0.3;
+const slowMonths = 18;
+const harrowSeen: Place['seen'] = (number, today) =>
+  today - (isSlow(number) ? slowMonths * 30 : Math.floor(chance(number, 'writes it down') * 31));
+const harrowLearns = learns(harrowSeen, true);
+
 /** What the members' network knows: 70 % of the world, some of it out of date, facts missing here and there. */
-const harrow: Place = {
+export const harrow: Place = {
+  seen: harrowSeen,
   copies: (person) => (luck(person, 'harrow') < 0.7 ? 1 : 0),
   place: (person) => -standing(person),
-  record: harrowRecord
+  record: harrowRecord,
+  changes: (number, moved, from, to) => {
+    if (harrowLearns(number, moved, from, to)) return true;
+    if (!isSlow(number)) return false;
+    const began = moved.began(number);
+    return began + monthOf(from) < slowMonths && began + monthOf(to) >= slowMonths;
+  }
 };
 export const harrowPeople = (world: World, order?: Uint32Array) => new Records(world, harrow, order);
 
@@ -84,8 +174,11 @@ const standing = (person: WorldPerson) =>
   person.skills.length * 0.04 +
   (person.posted === null ? 0 : 0.4);
 
-function harrowRecord(person: WorldPerson): Person {
-  const stale = person.career.length > 1 && person.career[0]!.began < 18 && luck(person, 'stale') < 0.3;
+function harrowRecord(person: WorldPerson, _second: boolean, today: number): Person {
+  const { began, since } = person.career[0]!;
+  const month = monthOf(today);
+  // A job that began after the world's start is seen late by itself.
+  const stale = person.career.length > 1 && since === undefined && began + month < slowMonths && isSlow(person.number);
   const seen = stale ? person.career.slice(1) : person.career;
   const now = seen[0]!;
   const known = (fact: string, share: number) => luck(person, fact) < share;
@@ -101,10 +194,10 @@ function harrowRecord(person: WorldPerson): Person {
     skills: person.skills,
     groups: person.groups,
     schools: [person.school],
-    place: now.firm.town,
+    place: now.town,
     country: now.firm.country.code,
-    tenure: now.began,
-    moved: now.began * 30,
+    tenure: now.began + month,
+    moved: now.since === undefined ? now.began * 30 + today : today - now.since,
     hiring: now.firm.hiring
   };
   if (person.about) record.about = person.about;
@@ -112,11 +205,11 @@ function harrowRecord(person: WorldPerson): Person {
   if (known('function', 0.9)) record.function = now.role.function;
   if (known('rank', 0.92)) record.rank = now.role.rank;
   if (known('headcount', 0.95)) {
-    record.headcount = headcountAt(now.firm, now.ended);
+    record.headcount = headcountIn(now);
     record.growth = now.firm.growth;
     record.founded = now.firm.founded;
   }
-  if (person.posted !== null) record.active = person.posted;
+  if (person.posted !== null) record.active = today - person.posted;
   return record;
 }
 
@@ -131,7 +224,10 @@ const memberFunctions = new Set([
 ]);
 
 /** What the trade association's directory knows: members of its own line of business, present job only, up to date. */
-const marlow: Place = {
+const marlowSeen: Place['seen'] = (number, today) => today - Math.floor(chance(number, 'reports') * 11);
+export const marlow: Place = {
+  seen: marlowSeen,
+  changes: learns(marlowSeen, true),
   copies: (person) => {
     const { role, firm } = person.career[0]!;
     const member = memberTrades.has(firm.trade.id) && memberFunctions.has(role.function);
@@ -139,13 +235,13 @@ const marlow: Place = {
   },
   place: (person) => person.name,
   record: (person) => {
-    const { title, firm, began } = person.career[0]!;
+    const { title, firm, town, began } = person.career[0]!;
     return {
       id: `mr-${person.number.toString(36)}`,
       name: person.name,
       jobs: [{ title, company: firm.name, from: monthBefore(began) }],
       contact: [person.mail],
-      place: firm.town,
+      place: town,
       country: firm.country.code,
       industry: firm.trade.industry,
       headcount: firm.headcount
@@ -154,15 +250,23 @@ const marlow: Place = {
 };
 export const marlowPeople = (world: World, order?: Uint32Array) => new Records(world, marlow, order);
 
-/** Months that a page of the index is old; pages are up to two years old. */
-const pageAge = (person: WorldPerson) => Math.floor(luck(person, 'page age') * 25);
+/** Months after which a page of the index is read again. */
+const readAgain = 25;
+/** Months before the world's start that a page was read last, below 0 since then, on a day of it. */
+function pageRead(number: number, today: number): number {
+  const age = Math.floor(chance(number, 'page age') * readAgain);
+  return age - readAgain * Math.floor((age + monthOf(today)) / readAgain);
+}
+const lanternfieldSeen: Place['seen'] = (number, today) => Math.min(today, firstDayOf(-pageRead(number, today)));
 
 /** What the index of public pages knows: a name, a title, a firm and a snippet, as they were when the page was read. One in twenty-five has a second, older page. */
-const lanternfield: Place = {
+export const lanternfield: Place = {
+  seen: lanternfieldSeen,
+  changes: (number, _moved, from, to) => pageRead(number, from) !== pageRead(number, to),
   copies: (person) => (luck(person, 'lanternfield') >= 0.4 ? 0 : luck(person, 'second page') < 0.04 ? 2 : 1),
   place: (person, second) => -pageRank(person, second),
-  record: (person, second) => {
-    const age = pageAge(person) + (second ? 24 : 0);
+  record: (person, second, today) => {
+    const age = pageRead(person.number, today) + (second ? 24 : 0);
     const then = person.career.find((job) => job.began >= age) ?? person.career.at(-1)!;
     const page = `${person.mail.split('@')[0]!.replaceAll('.', '-')}-${person.number.toString(36)}${second ? '-2' : ''}`;
     return {
@@ -170,7 +274,7 @@ const lanternfield: Place = {
       name: person.name,
       jobs: [{ title: then.title, company: then.firm.name }],
       ...(person.about && { about: person.about.slice(0, 180) }),
-      ...(luck(person, 'page place') < 0.7 && { place: then.firm.town, country: then.firm.country.code }),
+      ...(luck(person, 'page place') < 0.7 && { place: then.town, country: then.firm.country.code }),
       contact: [`lanternfield.example/${page}`]
     };
   }
@@ -180,7 +284,10 @@ const pageRank = (person: WorldPerson, second: boolean) =>
   luck(person, 'page rank') + (person.about ? 0.2 : 0) - (second ? 0.3 : 0);
 
 /** What the contact database knows: facts and an address for 45 % of the world, many of the records old; one in thirty-three twice, once as they were. */
-const quillbank: Place = {
+const quillbankSeen: Place['seen'] = (number, today) => today - Math.floor(chance(number, 'is checked') * 121);
+export const quillbank: Place = {
+  seen: quillbankSeen,
+  changes: learns(quillbankSeen, true),
   copies: (person) => (luck(person, 'quillbank') >= 0.45 ? 0 : luck(person, 'twice') < 0.03 ? 2 : 1),
   place: (person, second) => luck(person, second ? 'place again' : 'place'),
   record: (person, second) => {
@@ -191,12 +298,12 @@ const quillbank: Place = {
       id: `qb-${person.number.toString(36)}${second ? '-2' : ''}`,
       name: person.name,
       jobs: [{ title: now.title, company: now.firm.name }],
-      place: now.firm.town,
+      place: now.town,
       country: now.firm.country.code,
       industry: now.firm.trade.industry,
       function: now.role.function,
       rank: now.role.rank,
-      headcount: headcountAt(now.firm, now.ended),
+      headcount: headcountIn(now),
       // About half of the addresses verify and a bit over a quarter more are risky: common practice, no published source.
       mail: checked < 0.5 ? ('verified' as const) : checked < 0.77 ? ('risky' as const) : ('none' as const),
       ...(checked < 0.77 && { contact: [person.mail] })

@@ -32,7 +32,7 @@ export async function openSources(): Promise<void> {
       { id: sheet.id, kind: 'stand-in', name: sheet.name, sheet, people: null },
       { fields: ['name', 'sheet'] }
     );
-  void prepareStandIns();
+  void prepareStandIns((await Source.findByPk(standInSheets[0]!.id))!);
 }
 
 function track(ids: readonly string[], revision: number, work: () => Promise<void>): Promise<void> {
@@ -58,23 +58,35 @@ function track(ids: readonly string[], revision: number, work: () => Promise<voi
 
 let making: ReturnType<typeof loadStandIns> | undefined;
 
-/** Has the people of the stand-ins made, which needs no database: at a start that goes on besides all else. */
-export function startStandIns() {
-  making ??= loadStandIns(({ done, of }) => {
-    for (const { id } of standInSheets)
-      if (readiness.get(id)?.state === 'preparing') isNow(id, { state: 'preparing', done, of });
-  });
+/**
+ * Has the people of the stand-ins made, as on a day of their world. That of the first day needs no database: at a start it
+ * goes on besides all else. One is made after the other.
+ */
+export function startStandIns(day = 0) {
+  const before = making ?? Promise.resolve();
+  const load = () =>
+    loadStandIns(day, ({ done, of }) => {
+      for (const { id } of standInSheets)
+        if (readiness.get(id)?.state === 'preparing') isNow(id, { state: 'preparing', done, of });
+    });
+  const made: ReturnType<typeof loadStandIns> = before.then(load, load);
+  making = made;
   // Whoever awaits them is told why they failed.
-  making.catch(() => (making = undefined));
-  return making;
+  made.catch(() => making === made && (making = undefined));
+  return made;
 }
 
-function prepareStandIns(): Promise<void> {
+/** Makes the people of the stand-ins anew where their world is at another day. */
+export function prepareStandIns({
+  worldDay,
+  peopleRevision
+}: Pick<SourceRow, 'worldDay' | 'peopleRevision'>): Promise<void> {
   return track(
     standInSheets.map((sheet) => sheet.id),
-    0,
+    peopleRevision,
     async () => {
-      for (const { id, people } of await startStandIns()) await models().Source.update({ people }, { where: { id } });
+      for (const { id, people } of await startStandIns(worldDay))
+        await models().Source.update({ people }, { where: { id, worldDay } });
     }
   );
 }
@@ -125,8 +137,8 @@ export async function readySource(id: string): Promise<SourceRow> {
       `${source.name} is a connected service: its people are not here, so that it is counted only when it is run.`
     );
   const known = loading.get(id);
-  const isCurrent = known !== undefined && (source.kind !== 'file' || known.revision >= source.peopleRevision);
-  await (isCurrent ? known.done : source.kind === 'file' ? prepareFile(source) : prepareStandIns());
+  const isCurrent = known !== undefined && known.revision >= source.peopleRevision;
+  await (isCurrent ? known.done : source.kind === 'file' ? prepareFile(source) : prepareStandIns(source));
   // How many people it has is known once they are there.
   return source.people === null ? source.reload() : source;
 }

@@ -1,0 +1,66 @@
+<script lang="ts">
+  import CalendarIcon from 'carbon-icons-svelte/lib/Calendar.svelte';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { reload } from '$lib/kept/reload';
+  import { day } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Sure from '$lib/ui/Sure.svelte';
+  import type { Answer } from '$api';
+
+  interface Props {
+    world: Answer<'readWorld'>;
+    /** Whether its people are being prepared. */
+    busy: boolean;
+  }
+  let { world, busy }: Props = $props();
+  let refused: unknown = $state(null);
+  let back = $state(false);
+  const steps = ['day', 'week', 'month'] as const;
+
+  async function move(step: (typeof steps)[number] | 'first day') {
+    refused = null;
+    try {
+      await call('moveWorld', { body: { from: world.day, step } });
+    } catch (problem) {
+      refused = problem;
+    }
+    await reload('eave:sources');
+  }
+</script>
+
+<section class="calendar" aria-label="The stand-ins’ calendar">
+  <CalendarIcon />
+  <p aria-live="polite">
+    In their world it is <b>{day(world.date)}</b>{busy ? '; its people are being prepared.' : '.'}
+    <span class="soft">As time goes on, people and firms there change.</span>
+  </p>
+  {#each steps as step (step)}
+    <Act disabled={busy || world.isLast} onclick={() => move(step)}>A {step} on</Act>
+  {/each}
+  {#if world.day > 0}<Act disabled={busy} onclick={() => (back = true)}>Back to the first day</Act>{/if}
+</section>
+<Refused problem={refused} />
+<Sure
+  open={back}
+  heading="Back to the first day?"
+  yes="Go back"
+  onyes={() => move('first day')}
+  onclose={() => (back = false)}
+>
+  All people and firms of the stand-ins are then as they were. What you have found, judged and kept stays.
+</Sure>
+
+<style>
+  .calendar {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+    flex-basis: 100%;
+    font-size: 13px;
+  }
+  .calendar p {
+    margin-right: 4px;
+  }
+</style>

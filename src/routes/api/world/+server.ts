@@ -1,0 +1,5 @@
+import { contract } from '$api';
+import { endpoint } from '$server/api/endpoint';
+import { readWorld } from '$server/services/sources/world';
+
+export const GET = endpoint(contract.readWorld, readWorld);
