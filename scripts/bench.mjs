@@ -10,6 +10,7 @@ import { readyForTypeScript } from './lib/typescript.mjs';
 
 // npm run bench              counting, comparing, strings and pages
 // npm run bench -- harvest   planning slices, and lists of 100,000 people
+// npm run bench -- world      moving the stand-ins' world on, held to making it anew
 // npm run bench -- pages     from asking for a page until it can be used
 // npm run bench -- load      many people at once
 // npm run bench -- load REF  the same, side by side with a release of before (a commit or a tag)
@@ -65,7 +66,8 @@ async function figures(url) {
     ['--expose-gc', 'bench/counting.ts'],
     ['bench/comparing.ts'],
     ['bench/strings.ts'],
-    ['bench/harvest.ts']
+    ['bench/harvest.ts'],
+    ['bench/world.ts']
   ]) {
     const { code } = await run('npx', ['tsx', ...args], { env });
     if (code !== 0) return code;
@@ -73,4 +75,5 @@ async function figures(url) {
   return pages(url);
 }
 
+if (what === 'world') process.exit((await run('npx', ['tsx', 'bench/world.ts'])).code);
 process.exit(await withPostgres('eave_test', { load, pages, harvest }[what] ?? figures));

@@ -86,7 +86,7 @@ function sameValues(
   const hashOf = (value: number) => {
     let hash = Math.imul(fieldOf[value]! + 1, 0x9e3779b1);
     for (let at = begins[value]!; stream[at] !== 0; at++) hash = Math.imul(hash ^ stream[at]!, 0x01000193);
-    return hash;
+    return (hash ^ (hash >>> 15)) >>> 0;
   };
   const isSame = (a: number, b: number) => {
     if (fieldOf[a] !== fieldOf[b]) return false;
@@ -98,16 +98,17 @@ function sameValues(
     }
     return stream[i] === stream[j];
   };
-  // Of the few that are remade; those known are many, and are only looked up.
-  const byHash = new Map<number, number[]>();
+  // A hash table of the few that are remade, in plain arrays: those known are many, and are only looked up.
+  const mask = 2 ** Math.ceil(Math.log2(begins.length - known + 2)) * 4 - 1;
+  const heads = new Int32Array(mask + 1).fill(-1);
+  const next = new Int32Array(begins.length - known);
   for (let value = known; value < begins.length; value++) {
-    const hash = hashOf(value);
-    const those = byHash.get(hash);
-    if (those) those.push(value);
-    else byHash.set(hash, [value]);
+    const slot = hashOf(value) & mask;
+    next[value - known] = heads[slot]!;
+    heads[slot] = value;
   }
   for (let value = 0; value < known; value++)
-    for (const other of byHash.get(hashOf(value)) ?? [])
+    for (let other = heads[hashOf(value) & mask]!; other >= 0; other = next[other - known]!)
       if (same[other] === other && isSame(value, other)) same[other] = value;
   return same;
 }

@@ -57,7 +57,6 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 8px;
-    flex-basis: 100%;
     font-size: 13px;
   }
   .calendar p {

@@ -239,6 +239,10 @@
   .watch.off {
     opacity: 0.75;
   }
+  .watch :global(.bx--tag) {
+    flex-shrink: 0;
+    max-width: none;
+  }
   .watch p {
     font-size: 12px;
     margin: 2px 0;

@@ -133,14 +133,14 @@
   <p class="soft">
     Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.
   </p>
-  <WorldCalendar
-    world={data.world}
-    busy={data.sources.some(({ kind, readiness }) => kind === 'stand-in' && readiness.state === 'preparing')}
-  />
 </div>
 <Refused problem={refused} />
 
 <div class="grid">
+  <WorldCalendar
+    world={data.world}
+    busy={data.sources.some(({ kind, readiness }) => kind === 'stand-in' && readiness.state === 'preparing')}
+  />
   <div class="tabled">
     <Table>
       <TableHead

@@ -45,11 +45,13 @@ export function moveOrder(
   from: number,
   world: World & { moved: WorldChanges }
 ): { order: Uint32Array; from: Int32Array; remade: Uint32Array } {
-  const changed = Array.from({ length: world.people.length }, (_, number) => number).filter((number) =>
-    place.changes(number, world.moved, from, world.day)
-  );
+  const changed: number[] = [];
   const isChanged = new Uint8Array(world.people.length);
-  for (const number of changed) isChanged[number] = 1;
+  for (let number = 0; number < isChanged.length; number++) {
+    if (!place.changes(number, world.moved, from, world.day)) continue;
+    changed.push(number);
+    isChanged[number] = 1;
+  }
   const now = listed(world, place, changed);
   const stays = new Set(now.map(({ entry }) => entry));
   const before = new Set<number>();
@@ -138,7 +140,7 @@ function learns(seen: Place['seen'], ofFirms: boolean): Place['changes'] {
     const [before, after] = [seen(number, from), seen(number, to)];
     const joined = moved.joined(number);
     return (
-      (joined > before && joined <= after) ||
+      (joined > Math.max(0, before) && joined <= after) ||
       moved.lived(number, before, after) ||
       (ofFirms && moved.firms(number, before, after))
     );

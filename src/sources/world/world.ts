@@ -86,7 +86,7 @@ export function recallWorld(kept: KeptWorld, day = 0, seed = 'eave'): World & { 
     if (!(number >= 0 && number < length)) return undefined;
     const person = first(number);
     const from = joiners.day(number);
-    if (on < from) person.present = false;
+    if (from > 0 && on < from) person.present = false;
     if (on <= 0) return person;
     for (const event of lifeBetween(number, from, on)) if (person.present) live(person, event);
     const posted = lastPost(number, from, on);
