@@ -4,6 +4,7 @@ import { operation } from './operation';
 import { paths } from './paths';
 import { brief, sourceId, verdict, versionNumber } from './shapes';
 import { budget } from './harvests';
+import { sourceKinds } from './source-kinds';
 
 const name = z.string().trim().min(1).max(200);
 const rhythm = z.object({
@@ -14,10 +15,14 @@ const rhythm = z.object({
   /** Of the IANA database */
   zone: z.string().max(100)
 });
+const rules = z
+  .array(z.object({ name: z.string().trim().min(1).max(100), rule: z.string().trim().min(1).max(2000) }))
+  .max(30);
 const kinds = z.enum(['new', 'back', 'changed', 'left']);
 const run = z.object({
   id: z.uuid(),
-  state: z.enum(['running', 'done', 'failed']),
+  /** `due`: somebody is to look at a place run by hand */
+  state: z.enum(['due', 'running', 'done', 'failed']),
   problem: z.string(),
   dueAt: z.iso.datetime(),
   endedAt: z.iso.datetime().nullable(),
@@ -37,7 +42,13 @@ const watch = z.object({
   nextAt: z.iso.datetime().nullable(),
   /** The secret part of the address of its feed */
   feed: z.string(),
-  sources: z.array(z.object({ sourceId, sourceName: z.string(), version: z.int() })),
+  /** The version that is watched at each; null where people are */
+  sources: z.array(
+    z.object({ sourceId, sourceName: z.string(), kind: z.enum(sourceKinds), version: z.int().nullable() })
+  ),
+  /** The shortlist whose people are watched, and when one of them is news */
+  list: z.object({ id: z.uuid(), name: z.string() }).nullable(),
+  rules,
   unread: z.int(),
   lastRun: run.nullable(),
   /** Whether the share of fits among the newly come has fallen */
@@ -58,6 +69,7 @@ const news = z.object({
   /** What is known of them already */
   known: z.array(z.enum(['contacted', 'on a shortlist']))
 });
+const begun = { name, rhythm, budget };
 const watchParams = z.object({ watch: z.uuid() });
 
 /** Searches that go on working. */
@@ -66,15 +78,19 @@ export const watches = {
   watchNameFor: operation(paths.watchNameFor, { params: brief, response: z.object({ name: z.string() }) }),
   createWatch: operation(paths.createWatch, {
     params: brief,
-    body: z.object({
-      name,
-      rhythm,
-      budget,
-      from: z
-        .array(z.object({ sourceId, version: versionNumber }))
-        .min(1)
-        .max(50)
-    }),
+    body: z.union([
+      z.object({
+        ...begun,
+        from: z
+          .array(z.object({ sourceId, version: versionNumber }))
+          .min(1)
+          .max(50)
+      }),
+      z.object({
+        ...begun,
+        people: z.object({ list: z.uuid(), sources: z.array(sourceId).min(1).max(50), rules: rules.min(1) })
+      })
+    ]),
     response: z.object({ id: z.uuid() }),
     status: 201
   }),
@@ -84,6 +100,7 @@ export const watches = {
       name: name.optional(),
       rhythm: rhythm.optional(),
       active: z.boolean().optional(),
+      rules: rules.min(1).optional(),
       /** Another secret address: the one before no longer answers */
       renewFeed: z.literal(true).optional()
     })

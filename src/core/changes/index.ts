@@ -2,6 +2,7 @@
 export * from './differences';
 export * from './drift';
 export * from './rhythm';
+export * from './trigger';
 export * from './watch-name';
 export * from './watched';
 export * from './why-new';

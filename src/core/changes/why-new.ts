@@ -21,6 +21,23 @@ export function whyNew(before: Facts | null, now: Facts): string {
   return 'the profile changed';
 }
 
+/**
+ * Why somebody is not found any more, by what their source tells of them now (`null`: it has them no more; nothing: it cannot be
+ * asked). Whoever is told as before is found no more for what the string or the source does.
+ */
+export function whyLeft(before: Facts, now: Facts | null | undefined): string {
+  if (now === undefined) return 'not found any more';
+  if (now === null) return 'the source has them no more';
+  const { company, title, country, place, headcount } = now;
+  if (company && before.company && firmKey(before.company) !== firmKey(company)) return `moved to ${company}`;
+  if (title && before.title && before.title !== title) return `is now ${title}`;
+  if (country && before.country && before.country !== country) return `moved to ${country}`;
+  if (headcount && before.headcount && headcount !== before.headcount)
+    return `the firm ${Number(headcount) > Number(before.headcount) ? 'grew' : 'shrank'} from ${before.headcount} to ${headcount}`;
+  if (place && before.place && before.place !== place) return `is now in ${place}`;
+  return 'told as before, and found no more by this string';
+}
+
 const order = new Map(ranks.map(({ id }, i) => [id, i]));
 /** Whether a title stands above another: the lexicon lists its ranks from the top. */
 function isRise(before: string, now: string): boolean {

@@ -5,27 +5,26 @@
   import BudgetFields from '$lib/harvest/BudgetFields.svelte';
   import { noBudget, type Budget } from '$lib/harvest/budget';
   import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
   import Tick from '$lib/ui/Tick.svelte';
-  import { days, rhythms, withDays, type Day } from './rhythm-words';
+  import { firstRhythm } from './rhythm-words';
+  import RhythmFields from './RhythmFields.svelte';
 
   interface Props {
     briefId: string;
     /** What is watched: a version at each of some sources. */
     from: { sourceId: string; sourceName: string; version: number }[];
+    /** It is a place run by hand: somebody looks when it is due. */
+    byHand?: boolean;
     open: boolean;
     onbegun: (what: string) => void;
   }
-  let { briefId, from, open = $bindable(), onbegun }: Props = $props();
+  let { briefId, from, byHand = false, open = $bindable(), onbegun }: Props = $props();
 
   let name = $state('');
-  let rule = $state<string>('FREQ=WEEKLY');
-  let chosen = $state<Day[]>(['MO']);
-  let hour = $state(6);
+  let rhythm = $state(firstRhythm());
   let budget = $state<Budget>({ ...noBudget });
   let left = $state<string[]>([]);
   let refused: unknown = $state(null);
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   $effect(() => {
     if (open && !name)
       void call('watchNameFor', { params: { id: briefId } }).then(
@@ -33,7 +32,6 @@
         () => {}
       );
   });
-  const hasDays = $derived(/^FREQ=WEEKLY/.test(rule) && !rule.includes('BYDAY'));
   async function begin() {
     refused = null;
     try {
@@ -41,7 +39,7 @@
         params: { id: briefId },
         body: {
           name: name.trim(),
-          rhythm: { rule: withDays(rule, chosen), from: new Date().toISOString().slice(0, 10), hour, zone },
+          rhythm: $state.snapshot(rhythm),
           budget: $state.snapshot(budget),
           from: from
             .filter(({ sourceId }) => !left.includes(sourceId))
@@ -66,38 +64,25 @@
   on:submit={begin}
 >
   <Refused problem={refused} />
-  <p>It is run again by itself, and tells only who is new, who changed, who left and who is back.</p>
+  <p>
+    {byHand
+      ? 'Home says when a look is due. Whatever you then paste here is held against all earlier entries: who is new and who changed is told.'
+      : 'It is run again by itself, and tells only who is new, who changed, who left and who is back.'}
+  </p>
   <Field label="Name" maxlength="200" bind:value={name} />
-  <div class="line">
-    <Pick label="Again" value={rule} onpick={(picked) => (rule = picked)}>
-      {#each Object.entries(rhythms) as [one, word] (one)}<option value={one}>{word}</option>{/each}
-    </Pick>
-    <Pick label="at" value={hour} onpick={(picked) => (hour = picked)}>
-      {#each { length: 24 }, one (one)}<option value={one}>{String(one).padStart(2, '0')}:00</option>{/each}
-    </Pick>
-    <span class="soft">{zone}</span>
-  </div>
-  {#if hasDays}
+  <RhythmFields bind:rhythm />
+  {#if from.length > 1}
     <div class="line">
-      {#each Object.entries(days) as [day, word] (day)}
+      {#each from as { sourceId, sourceName, version } (sourceId)}
         <Tick
-          label={word}
-          checked={chosen.includes(day as Day)}
-          ontick={(on) => (chosen = on ? [...chosen, day as Day] : chosen.filter((one) => one !== day))}
+          label="version {version} at {sourceName}"
+          checked={!left.includes(sourceId)}
+          ontick={(on) => (left = on ? left.filter((one) => one !== sourceId) : [...left, sourceId])}
         />
       {/each}
     </div>
   {/if}
-  <div class="line">
-    {#each from as { sourceId, sourceName, version } (sourceId)}
-      <Tick
-        label="version {version} at {sourceName}"
-        checked={!left.includes(sourceId)}
-        ontick={(on) => (left = on ? left.filter((one) => one !== sourceId) : [...left, sourceId])}
-      />
-    {/each}
-  </div>
-  <div class="budget"><BudgetFields bind:budget /></div>
+  {#if !byHand}<div class="budget"><BudgetFields bind:budget /></div>{/if}
 </Modal>
 
 <style>

@@ -51,6 +51,7 @@
   function outcome({ lastRun, unread }: Answer<'listWatches'>[number]): string {
     if (!lastRun) return 'not run yet';
     if (lastRun.state === 'running') return 'is being run';
+    if (lastRun.state === 'due') return `a look is due since ${moment(lastRun.dueAt)}`;
     if (lastRun.state === 'failed') return `broke off ${moment(lastRun.endedAt ?? lastRun.dueAt)}: ${lastRun.problem}`;
     const parts = Object.entries(lastRun.counts).map(
       ([kind, n]) => `${count(n ?? 0)} ${kinds[kind as keyof typeof kinds].word}`
@@ -98,6 +99,15 @@
               : 'Its rhythm has ended.'
             : 'Switched off.'}
         </p>
+        {#if watch.lastRun?.state === 'due'}
+          {#each watch.sources as { sourceId, sourceName, version } (sourceId)}
+            <p class="due">
+              <a href={briefPath(watch.briefId, 'by-hand', { version: String(version), source: sourceId })}
+                >Look at {sourceName}</a
+              >: copy the search, paste what it shows; what is new is told here.
+            </p>
+          {/each}
+        {/if}
         {#if watch.lastRun?.breaks.length}<p class="soft">
             A break in the series: {watch.lastRun.breaks.join('; ')}.
           </p>{/if}
@@ -108,13 +118,20 @@
           </p>{/if}
         <Fold title="More of this watch" bind:open={() => opened === watch.id, (on) => (opened = on ? watch.id : null)}>
           <p class="soft">
-            <a href={briefPath(watch.briefId, 'harvest')}>{watch.briefName}</a>: {watch.sources
-              .map(({ sourceName, version }) => `version ${version} at ${sourceName}`)
-              .join(', ')}
+            {#if watch.list}
+              The people of <a href={briefPath(watch.briefId, 'shortlist', { list: watch.list.id })}
+                >{watch.list.name}</a
+              >, looked up at {watch.sources.map(({ sourceName }) => sourceName).join(', ')}:
+              {watch.rules.map(({ name }) => name).join(', ')}
+            {:else}
+              <a href={briefPath(watch.briefId, 'harvest')}>{watch.briefName}</a>: {watch.sources
+                .map(({ sourceName, version }) => `version ${version} at ${sourceName}`)
+                .join(', ')}
+            {/if}
           </p>
           <div class="line">
             <Act
-              disabled={watch.lastRun?.state === 'running'}
+              disabled={watch.lastRun?.state === 'running' || watch.lastRun?.state === 'due'}
               onclick={() =>
                 inbox.attempt(async () => {
                   await call('runWatch', { params: { watch: watch.id } });
@@ -246,6 +263,10 @@
   .watch p {
     font-size: 12px;
     margin: 2px 0;
+  }
+  .due {
+    border-left: 3px solid var(--accent);
+    padding-left: 8px;
   }
   .warm {
     color: var(--warm);

@@ -31,3 +31,11 @@ export function rhythmInWords(rule: string): string {
   const base = plain && (rhythms as Record<string, string>)[plain];
   return base && named?.length ? `${base} on ${named.join(', ')}` : rule;
 }
+
+/** A rhythm to begin with: every Monday at six, where the user is. */
+export const firstRhythm = () => ({
+  rule: withDays('FREQ=WEEKLY', ['MO']),
+  from: new Date().toISOString().slice(0, 10),
+  hour: 6,
+  zone: Intl.DateTimeFormat().resolvedOptions().timeZone
+});

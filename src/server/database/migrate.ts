@@ -20,6 +20,7 @@ import * as harvests from './migrations/0017-harvests';
 import * as shortlists from './migrations/0018-shortlists';
 import * as watches from './migrations/0019-watches';
 import * as worldDay from './migrations/0020-world-day';
+import * as peopleWatched from './migrations/0021-people-watched';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -43,7 +44,8 @@ export const migrations: readonly Migration[] = [
   harvests,
   shortlists,
   watches,
-  worldDay
+  worldDay,
+  peopleWatched
 ];
 interface Migration {
   name: string;

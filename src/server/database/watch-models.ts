@@ -16,13 +16,18 @@ export interface WatchRow extends Row<WatchRow> {
   nextAt: CreationOptional<Date | null>;
   /** The secret part of the address of its feed. */
   feed: string;
+  /** The people who are watched, where it is they and not a search. */
+  shortlistId: CreationOptional<string | null>;
+  /** When one of them is news. */
+  rules: CreationOptional<{ name: string; rule: string }[]>;
   createdAt: CreationOptional<Date>;
 }
 export interface WatchRunRow extends Row<WatchRunRow> {
   id: string;
   watchId: string;
   harvestId: string | null;
-  state: 'running' | 'done' | 'failed';
+  /** `due`: somebody is to look at a place run by hand. */
+  state: 'due' | 'running' | 'done' | 'failed';
   problem: CreationOptional<string>;
   dueAt: Date;
   endedAt: CreationOptional<Date | null>;
@@ -52,7 +57,9 @@ export const defineWatches = () => ({
       budget: JSONB,
       active: { type: BOOLEAN, defaultValue: true },
       nextAt: DATE,
-      feed: TEXT
+      feed: TEXT,
+      shortlistId: UUID,
+      rules: { type: JSONB, defaultValue: [] }
     },
     'both'
   ),

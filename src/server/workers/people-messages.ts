@@ -255,6 +255,8 @@ export interface PeopleWork {
   /** The record of a source for each of some people known from elsewhere; null where it has none. */
   /** Why facts alone make each a miss, in words; null where they decide nothing. */
   'ruled-out': { ask: { persona: Persona; wordSets: WordSet[]; people: Person[] }; answer: (string | null)[] };
+  /** For each firm, days since somebody who leads it came there, as a source tells; null where it does not. */
+  leaders: { ask: { sourceId: string; firms: string[] }; answer: (number | null)[] };
   locate: { ask: { sourceId: string; people: Person[] }; answer: (Person | null)[] };
   known: {
     ask: StringText & { sourceId: string; known: Person[] };

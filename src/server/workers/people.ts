@@ -29,6 +29,8 @@ const long: ReadonlySet<PeopleKind> = new Set<PeopleKind>([
   'senses',
   'lacking',
   'known',
+  'locate',
+  'leaders',
   'count-each',
   'read-runs',
   'run-of-people',

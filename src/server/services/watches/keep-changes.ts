@@ -1,12 +1,16 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import { differences, factsOf, whyNew, type Facts, type Known } from '$core/changes';
+import { differences, factsOf, whyLeft, whyNew, type FieldChange, type Facts, type Known } from '$core/changes';
 import { contactKeys, samePeople, type Person } from '$core/people';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import type { WatchRow, WatchRunRow } from '../../database/watch-models';
-import { recordName } from '../record-name';
+import { hasPeopleHere } from '$api/source-kinds';
+import { askPeople } from '../../workers/people';
+import { partsOfRecordName, recordName } from '../record-name';
+import { readySource } from '../sources/sources';
 
-interface Row {
+/** A record that a run found. */
+export interface Row {
   sourceId: string;
   person: Person;
 }
@@ -20,17 +24,24 @@ interface KnownRow {
 
 const nameOf = ({ sourceId, person }: Row) => recordName(sourceId, person.id);
 
-/** Works out what has changed since the run before, and keeps that and whom the watch knows now; within the transaction that ends the run. */
-export async function keepChanges(
-  watch: WatchRow,
-  run: WatchRunRow,
-  harvestId: string,
-  transaction: Transaction
-): Promise<void> {
-  const rows = await database().query<Row>(
+/** Records that a harvest gathered, in its order. */
+export const rowsOfHarvest = (harvestId: string, transaction: Transaction): Promise<Row[]> =>
+  database().query<Row>(
     `SELECT source_id AS "sourceId", person FROM harvest_rows WHERE harvest_id = $harvestId AND reading <> 'not met' ORDER BY ordinal`,
     { bind: { harvestId }, type: QueryTypes.SELECT, transaction }
   );
+
+/**
+ * Works out what has changed since the run before, and keeps that and whom the watch knows now; within the transaction that
+ * ends the run. Where only a part was looked at (`partly`), nobody is said to have left.
+ */
+export async function keepChanges(
+  watch: WatchRow,
+  run: WatchRunRow,
+  rows: readonly Row[],
+  { partly = false }: { partly?: boolean },
+  transaction: Transaction
+): Promise<void> {
   const known = await database().query<KnownRow>(
     'SELECT number, records, keys, facts, present FROM watch_people WHERE watch_id = $id ORDER BY number',
     { bind: { id: watch.id }, type: QueryTypes.SELECT, transaction }
@@ -43,46 +54,92 @@ export async function keepChanges(
   const found = differences(
     new Map(known.map((one): [string, Known] => [String(one.number), one])),
     new Map([...seen].map(([number, { facts }]) => [String(number), facts]))
-  );
+  ).filter(({ kind }) => !partly || kind !== 'left');
   // The first run tells whom there is, and nothing is news.
   const isFirst = !before;
   const earlier = isFirst
     ? new Map<string, Person>()
     : await seenBefore(watch.briefId, [...names.values()], transaction);
-  const news = found.map((one) => {
+  const byNumber = new Map(known.map((one) => [one.number, one]));
+  const still = await stillThere(found.flatMap(({ kind, key }) => (kind === 'left' ? byNumber.get(Number(key))! : [])));
+  const news = found.map((one): NewsInput => {
     const number = Number(one.key);
     const row = names.get(number);
     const old = row && earlier.get(nameOf(row));
     return {
       number,
       kind: one.kind,
-      facts: one.kind === 'left' ? known.find((other) => other.number === number)!.facts : one.facts,
+      facts: one.kind === 'left' ? byNumber.get(number)!.facts : one.facts,
       changes: 'changes' in one ? one.changes : [],
       why:
         one.kind === 'new'
           ? whyNew(old ? factsOf(old) : null, one.facts)
           : one.kind === 'left'
-            ? 'not found any more'
+            ? whyLeft(byNumber.get(number)!.facts, still.get(number))
             : '',
       source_id: row?.sourceId ?? '',
       person_id: row?.person.id ?? '',
       person: row?.person ?? null
     };
   });
-  const counts: WatchRunRow['counts'] = {};
-  for (const { kind } of isFirst ? [] : news) counts[kind] = (counts[kind] ?? 0) + 1;
-  if (!isFirst && news.length)
-    await database().query(
-      `INSERT INTO watch_news (watch_id, run_id, kind, number, facts, changes, why, source_id, person_id, person)
-       SELECT $watch, $run, n.kind, n.number, n.facts, n.changes, n.why, n.source_id, n.person_id, n.person
-       FROM jsonb_to_recordset($news::jsonb) AS n (kind text, number integer, facts jsonb, changes jsonb, why text, source_id text, person_id text, person jsonb)`,
-      { bind: { watch: watch.id, run: run.id, news: JSON.stringify(news) }, transaction }
-    );
-  await keepKnown(watch.id, known, seen, transaction);
+  const counts = isFirst ? {} : await tellNews(run, news, transaction);
+  await keepKnown(watch.id, known, seen, partly, transaction);
   await models().WatchRun.update(
     { people: seen.size, counts, breaks: before ? breaksBetween(before.marks, run.marks) : [] },
     { where: { id: run.id }, transaction }
   );
+}
+
+/** News as it is kept. */
+export interface NewsInput {
+  kind: 'new' | 'back' | 'changed' | 'left';
+  number: number;
+  facts: Facts;
+  changes: readonly FieldChange[];
+  why: string;
+  source_id: string;
+  person_id: string;
+  person: Person | null;
+}
+
+/** Keeps what a run has to tell, and gives how many there are of each kind. */
+export async function tellNews(
+  { id: run, watchId: watch }: Pick<WatchRunRow, 'id' | 'watchId'>,
+  news: readonly NewsInput[],
+  transaction: Transaction
+): Promise<WatchRunRow['counts']> {
+  const counts: WatchRunRow['counts'] = {};
+  for (const { kind } of news) counts[kind] = (counts[kind] ?? 0) + 1;
+  if (news.length)
+    await database().query(
+      `INSERT INTO watch_news (watch_id, run_id, kind, number, facts, changes, why, source_id, person_id, person)
+       SELECT $watch, $run, n.kind, n.number, n.facts, n.changes, n.why, n.source_id, n.person_id, n.person
+       FROM jsonb_to_recordset($news::jsonb) AS n (kind text, number integer, facts jsonb, changes jsonb, why text, source_id text, person_id text, person jsonb)`,
+      { bind: { watch, run, news: JSON.stringify(news) }, transaction }
+    );
+  return counts;
+}
+
+/** What the sources whose people are here tell now of those who were not found any more; null where they have them no more, nothing where it cannot be told. */
+async function stillThere(left: readonly KnownRow[]): Promise<Map<number, Facts | null>> {
+  const told = new Map<number, Facts | null>();
+  const bySource = new Map<string, Map<string, number>>();
+  for (const { number, records } of left)
+    for (const record of records) {
+      const [sourceId, personId] = partsOfRecordName(record);
+      const ids = bySource.get(sourceId) ?? new Map<string, number>();
+      bySource.set(sourceId, ids.set(personId, number));
+    }
+  const sources = await models().Source.findAll({ where: { id: [...bySource.keys()] } });
+  for (const { id: sourceId, kind } of sources) {
+    if (!hasPeopleHere(kind)) continue;
+    const ids = bySource.get(sourceId)!;
+    await readySource(sourceId);
+    for (const number of ids.values()) if (!told.has(number)) told.set(number, null);
+    for (const person of await askPeople('people-by-id', { sourceId, ids: [...ids.keys()] }))
+      told.set(ids.get(person.id)!, factsOf(person));
+  }
+  return told;
 }
 
 interface SeenPerson {
@@ -140,6 +197,7 @@ async function keepKnown(
   watchId: string,
   known: readonly KnownRow[],
   seen: ReadonlyMap<number, SeenPerson>,
+  partly: boolean,
   transaction: Transaction
 ): Promise<void> {
   const before = new Map(known.map((one) => [one.number, one]));
@@ -155,7 +213,7 @@ async function keepKnown(
     };
     if (!old || JSON.stringify({ ...old }) !== JSON.stringify(merged)) rows.push(merged);
   }
-  for (const old of known) if (old.present && !seen.has(old.number)) rows.push({ ...old, present: false });
+  if (!partly) for (const old of known) if (old.present && !seen.has(old.number)) rows.push({ ...old, present: false });
   const atOnce = 2000;
   for (let at = 0; at < rows.length; at += atOnce)
     await database().query(

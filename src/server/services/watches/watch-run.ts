@@ -1,15 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { QueryTypes, UniqueConstraintError } from 'sequelize';
+import { QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
 import { nextTime } from '$core/changes';
 import { hashText } from '$core/measure';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
-import type { WatchRow } from '../../database/watch-models';
+import type { SourceKind } from '$api/source-kinds';
+import type { WatchRow, WatchRunRow } from '../../database/watch-models';
 import { addJob, alone, handle, lookAfter } from '../../jobs/queue';
 import { Refusal } from '../../refusal';
 import { startHarvest } from '../harvest/harvests';
 import { enqueueDigest } from './digest';
-import { keepChanges } from './keep-changes';
+import { looksDone, rowsByHand } from './hand-run';
+import { keepChanges, rowsOfHarvest } from './keep-changes';
+import { keepWatched, lookUp } from './people-run';
 
 const task = 'watch';
 
@@ -23,60 +26,80 @@ export const nextOf = (watch: Pick<WatchRow, 'rule' | 'firstDay' | 'hour' | 'zon
 interface WatchedSource {
   sourceId: string;
   sourceName: string;
+  kind: SourceKind;
   sheet: unknown;
-  version: number;
+  version: number | null;
 }
 const sourcesOfWatch = (watchId: string): Promise<WatchedSource[]> =>
   database().query<WatchedSource>(
-    `SELECT w.source_id AS "sourceId", s.name AS "sourceName", s.sheet, v.number AS version FROM watch_sources w
-       JOIN sources s ON s.id = w.source_id JOIN versions v ON v.id = w.version_id WHERE w.watch_id = $watchId ORDER BY w.position`,
+    `SELECT w.source_id AS "sourceId", s.name AS "sourceName", s.kind, s.sheet, v.number AS version FROM watch_sources w
+       JOIN sources s ON s.id = w.source_id LEFT JOIN versions v ON v.id = w.version_id WHERE w.watch_id = $watchId ORDER BY w.position`,
     { bind: { watchId }, type: QueryTypes.SELECT }
   );
 
 /**
- * Begins a run: a harvest of its own gathers the whole result, with all that it can do about faults, limits and restarts. Null
- * where one is under way already, here or at another server.
+ * Begins a run. A search is gathered by a harvest of its own, with all that it can do about faults, limits and restarts; people
+ * are looked up; at a place run by hand somebody is to look. Null where one is under way already, here or at another server.
  */
 export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | null> {
+  const { WatchRun } = models();
   const id = randomUUID();
+  const from = await sourcesOfWatch(watch.id);
+  const byHand = from.some(({ kind }) => kind === 'by-hand');
+  // The first run tells whom there is, by what was read before.
+  const isDue = byHand && (await WatchRun.count({ where: { watchId: watch.id, state: 'done' } })) > 0;
   try {
-    await models().WatchRun.create({ id, watchId: watch.id, harvestId: null, state: 'running', dueAt });
+    await WatchRun.create({ id, watchId: watch.id, harvestId: null, state: isDue ? 'due' : 'running', dueAt });
   } catch (error) {
     if (error instanceof UniqueConstraintError) return null;
     throw error;
   }
-  await gather(watch, id);
+  if (isDue) return id;
+  if (byHand) await settleRun(id);
+  else await gather(watch, id, from);
   return id;
 }
 
 /** Lets a run gather; where it cannot even begin it says why. */
-async function gather(watch: WatchRow, runId: string): Promise<void> {
+async function gather(watch: WatchRow, runId: string, from: readonly WatchedSource[]): Promise<void> {
   const { WatchRun } = models();
-  const from = await sourcesOfWatch(watch.id);
   try {
     if (!from.length)
       throw new Refusal(409, 'Nowhere to look', 'The sources or versions that it watched were deleted.');
-    const marks = Object.fromEntries(
-      from.map(({ sourceId, sourceName, sheet, version }) => [
-        sourceId,
-        { name: sourceName, version, sheet: hashText(JSON.stringify(sheet)).toString(36) }
-      ])
-    );
-    const { id } = await startHarvest(watch.briefId, {
-      name: watch.name,
-      from: from.map(({ sourceId, version }) => ({ sourceId, version })),
-      budget: watch.budget,
-      watchId: watch.id
-    });
-    await WatchRun.update({ harvestId: id, marks }, { where: { id: runId } });
-    await addJob(task, { runId }, `watch ${runId}`, 60, new Date(Date.now() + 1000));
+    if (!watch.shortlistId) {
+      const marks = Object.fromEntries(
+        from.map(({ sourceId, sourceName, sheet, version }) => [
+          sourceId,
+          { name: sourceName, version: version ?? 0, sheet: hashText(JSON.stringify(sheet)).toString(36) }
+        ])
+      );
+      const { id } = await startHarvest(watch.briefId, {
+        name: watch.name,
+        from: from.flatMap(({ sourceId, version }) => (version === null ? [] : [{ sourceId, version }])),
+        budget: watch.budget,
+        watchId: watch.id
+      });
+      await WatchRun.update({ harvestId: id, marks }, { where: { id: runId } });
+    }
+    await addJob(task, { runId }, `watch ${runId}`, 60, new Date(Date.now() + (watch.shortlistId ? 0 : 1000)));
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
-    await WatchRun.update(
-      { state: 'failed', problem: error.message, endedAt: new Date() },
-      { where: { id: runId, state: 'running' } }
-    );
+    await endRun(runId, 'failed', error.message);
   }
+}
+
+/** Ends a run that goes on; false where another has ended it. */
+async function endRun(
+  id: string,
+  state: 'done' | 'failed',
+  problem: string,
+  transaction: Transaction | null = null
+): Promise<boolean> {
+  const [mine] = await models().WatchRun.update(
+    { state, problem, endedAt: new Date() },
+    { where: { id, state: ['running', 'due'] }, transaction }
+  );
+  return mine > 0;
 }
 
 handle(task, async (payload) => {
@@ -111,7 +134,7 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
      WHERE r.state = 'running' AND (h.id IS NULL AND r.created_at < now() - interval '1 minute' OR h.state IN ('done', 'failed', 'paused'))`,
     { type: QueryTypes.SELECT }
   );
-  for (const { id } of left) await settleRun(id);
+  for (const { id } of [...left, ...(await looksDone())]) await settleRun(id);
 }
 lookAfter(() => lookAtWatches());
 
@@ -123,16 +146,19 @@ lookAfter(() => lookAtWatches());
 export async function settleRun(runId: string): Promise<void> {
   const { WatchRun, Watch, Harvest } = models();
   const run = await WatchRun.findByPk(runId);
-  if (run?.state !== 'running') return;
-  const [watch, harvest] = await Promise.all([
+  if (run?.state !== 'running' && run?.state !== 'due') return;
+  const [watch, harvest, from] = await Promise.all([
     Watch.findByPk(run.watchId),
-    run.harvestId ? Harvest.findByPk(run.harvestId) : null
+    run.harvestId ? Harvest.findByPk(run.harvestId) : null,
+    sourcesOfWatch(run.watchId)
   ]);
   if (!watch) return;
+  if (from.some(({ kind }) => kind === 'by-hand')) return settleByHand(watch, run);
+  if (watch.shortlistId) return settlePeople(watch, run);
   if (!harvest) {
     // It was begun, and the server died before it could gather.
-    if (run.harvestId === null) return gather(watch, run.id);
-    await run.update({ state: 'failed', problem: 'What it gathered was deleted meanwhile.', endedAt: new Date() });
+    if (run.harvestId === null) await gather(watch, run.id, from);
+    else await endRun(runId, 'failed', 'What it gathered was deleted meanwhile.');
     return;
   }
   if (harvest.state === 'waiting' || harvest.state === 'running') {
@@ -142,13 +168,28 @@ export async function settleRun(runId: string): Promise<void> {
   const fault =
     harvest.state === 'done' ? '' : `It was not read to its end, so nothing is said of who is new: ${harvest.problem}`;
   await database().transaction(async (transaction) => {
-    const [mine] = await WatchRun.update(
-      { state: fault ? 'failed' : 'done', problem: fault, endedAt: new Date() },
-      { where: { id: runId, state: 'running' }, transaction }
-    );
-    if (!mine) return;
-    if (!fault) await keepChanges(watch, run, harvest.id, transaction);
+    if (!(await endRun(runId, fault ? 'failed' : 'done', fault, transaction))) return;
+    if (!fault)
+      await keepChanges(watch, run, await rowsOfHarvest(harvest.id, transaction), { partly: false }, transaction);
     await Harvest.destroy({ where: { id: harvest.id }, transaction });
   });
   if (!fault) await enqueueDigest(runId);
+}
+
+async function settleByHand(watch: WatchRow, run: WatchRunRow): Promise<void> {
+  await database().transaction(async (transaction) => {
+    if (!(await endRun(run.id, 'done', '', transaction))) return;
+    // Pages read by hand are a part of the whole: who does not stand on them may well be there.
+    await keepChanges(watch, run, await rowsByHand(watch.id, transaction), { partly: true }, transaction);
+  });
+  await enqueueDigest(run.id);
+}
+
+async function settlePeople(watch: WatchRow, run: WatchRunRow): Promise<void> {
+  const looked = await lookUp(watch);
+  await database().transaction(async (transaction) => {
+    if (!(await endRun(run.id, 'done', '', transaction))) return;
+    await keepWatched(watch, run, looked, transaction);
+  });
+  await enqueueDigest(run.id);
 }

@@ -1,12 +1,11 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { QueryTypes } from 'sequelize';
 import ICAL from 'ical.js';
-import { importedSheet } from '$sources/imported-file';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
-import { models } from '../../database/models';
 import { startQueue, stopQueue } from '../../jobs/queue';
 import { useFreshDatabase } from '../../testing/fresh-database';
+import { budget, fileSource, over, person, rhythm, setPeople, told } from '../../testing/watched';
 import { createBrief } from '../briefs/briefs';
 import { listHarvests } from '../harvest/harvests';
 import { openSources } from '../sources/sources';
@@ -32,33 +31,6 @@ import {
 useFreshDatabase();
 beforeAll(openSources);
 
-const person = (i: number, title: string, company: string, more: Partial<Person> = {}): Person => ({
-  id: `p${i}`,
-  name: `Person Number${'abcdefghijklmnopqrstuvwxyz'[i]}`,
-  jobs: [{ title, company }],
-  country: 'NL',
-  ...more
-});
-
-/** Puts people in the place of those of an imported file. */
-async function setPeople(sourceId: string, people: readonly Person[]) {
-  await database().query('DELETE FROM source_people WHERE source_id = $sourceId', { bind: { sourceId } });
-  await database().query(
-    `INSERT INTO source_people (source_id, ordinal, person) SELECT $sourceId, (place - 1)::int, person
-     FROM jsonb_array_elements($people::jsonb) WITH ORDINALITY AS _ (person, place)`,
-    { bind: { sourceId, people: JSON.stringify(people) } }
-  );
-  await database().query('UPDATE sources SET people = $n, people_revision = people_revision + 1 WHERE id = $sourceId', {
-    bind: { sourceId, n: people.length }
-  });
-}
-async function fileSource(id: string, people: readonly Person[]) {
-  await models().Source.create({ id, kind: 'file', name: id, sheet: importedSheet(id, id), people: 0 });
-  await setPeople(id, people);
-}
-const rhythm = { rule: 'FREQ=DAILY', from: '2026-01-01', hour: 6, zone: 'Europe/Copenhagen' };
-const budget = { requestsPerDay: null, records: null, spend: null };
-
 async function watched(name: string, sources: Record<string, readonly Person[]>, string = 'title:(quality OR QA)') {
   const { id: briefId } = await createBrief(name);
   const { number } = await keepVersion(briefId, string);
@@ -72,21 +44,6 @@ async function watched(name: string, sources: Record<string, readonly Person[]>,
   await over(id);
   return { briefId, id };
 }
-/** Waits until a watch has ended so many runs. */
-async function over(id: string, runs = 1) {
-  for (let i = 0; i < 600; i++) {
-    const all = await runsOfWatch(id);
-    if (all.filter(({ state }) => state !== 'running').length >= runs) return all[0]!;
-    await lookAtWatches();
-    await new Promise((done) => setTimeout(done, 50));
-  }
-  throw new Error('the run never ended');
-}
-const told = async (watch: string) =>
-  (await listNews({ watch, unread: 'false' })).news
-    .map(({ kind, facts, why, changes }) => ({ kind, name: facts.name!.at(-1), why, changes }))
-    .reverse();
-
 describe('a watch', () => {
   it('tells who is new, has changed, has left and is back again, and nothing at its first run', async () => {
     const first = [person(0, 'Quality Manager', 'A'), person(1, 'QA', 'B'), person(2, 'Sales', 'C')];
@@ -105,15 +62,23 @@ describe('a watch', () => {
         changes: [{ field: 'title', before: 'Quality Manager', now: 'Quality Director' }]
       },
       { kind: 'new', name: 'd', why: 'not seen before', changes: [] },
-      { kind: 'left', name: 'b', why: 'not found any more', changes: [] }
+      { kind: 'left', name: 'b', why: 'the source has them no more', changes: [] }
     ]);
     await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'QA', 'B'), person(3, 'QA', 'D')]);
     await runWatch(id);
     expect(await over(id, 3)).toMatchObject({ counts: { back: 1 }, breaks: [] });
     expect((await told(id)).at(-1)).toMatchObject({ kind: 'back', name: 'b' });
+    // Who is there still, and found no more, is told with what has become of them.
+    await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'Sales', 'B'), person(3, 'QA', 'D')]);
+    await runWatch(id);
+    await over(id, 4);
+    expect((await told(id)).at(-1)).toMatchObject({ kind: 'left', name: 'b', why: 'is now Sales' });
+    await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'QA', 'B'), person(3, 'QA', 'D')]);
+    await runWatch(id);
+    await over(id, 5);
     // Nothing new, and the rows that were gathered are gone: only differences stay.
     await runWatch(id);
-    expect(await over(id, 4)).toMatchObject({ state: 'done', people: 3, counts: {} });
+    expect(await over(id, 6)).toMatchObject({ state: 'done', people: 3, counts: {} });
     expect(await listHarvests(briefId)).toEqual([]);
     const [rows] = await database().query<{ rows: number }>('SELECT count(*)::int AS rows FROM harvest_rows', {
       type: QueryTypes.SELECT
@@ -236,7 +201,7 @@ describe('a watch', () => {
     await expect(createWatch(briefId, { ...wanted, rhythm: { ...rhythm, rule: 'weekly' } })).rejects.toThrow(
       'RFC 5545'
     );
-    await expect(createWatch(briefId, { ...wanted, from: [...from, ...from] })).rejects.toThrow('one version');
+    await expect(createWatch(briefId, { ...wanted, from: [...from, ...from] })).rejects.toThrow('watched once');
     await expect(
       createWatch(briefId, { ...wanted, from: [{ sourceId: 'nowhere', version: 1 }] })
     ).rejects.toMatchObject({ status: 404 });

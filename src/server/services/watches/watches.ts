@@ -1,13 +1,15 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { driftOf, rhythmFault, watchName, type Rhythm } from '$core/changes';
+import { driftOf, readTrigger, rhythmFault, watchName, type Rhythm } from '$core/changes';
+import { hasPeopleHere, type SourceKind } from '$api/source-kinds';
 import { database } from '../../database/connection';
 import type { HarvestBudget } from '../../database/harvest-models';
 import { models } from '../../database/models';
 import type { WatchRow, WatchRunRow } from '../../database/watch-models';
 import { notFound, Refusal } from '../../refusal';
 import { findBrief, readDocument } from '../briefs/briefs';
-import { findRunnable } from '../sources/sources';
+import { findShortlist } from '../shortlist/find-shortlist';
+import { findSource } from '../sources/sources';
 import { findVersion } from '../strings/versions';
 import { beginRun, nextOf } from './watch-run';
 
@@ -30,25 +32,62 @@ export async function watchNameFor(briefId: string) {
   return { name: watchName(body) };
 }
 
-interface Wanted {
+interface WantedWatch {
   name: string;
   rhythm: Rhythm;
   budget: HarvestBudget;
-  from: { sourceId: string; version: number }[];
+}
+type Wanted = WantedWatch &
+  (
+    | { from: { sourceId: string; version: number }[] }
+    | { people: { list: string; sources: string[]; rules: { name: string; rule: string }[] } }
+  );
+
+/** What is watched where: a version at each of some sources, or the people of a list at some. */
+async function placesOf(briefId: string, wanted: Wanted) {
+  const ids = 'from' in wanted ? wanted.from.map(({ sourceId }) => sourceId) : wanted.people.sources;
+  if (new Set(ids).size < ids.length)
+    throw new Refusal(422, 'A source twice', 'Each source is watched once. Take one of them out.');
+  if ('from' in wanted) {
+    const places = await Promise.all(
+      wanted.from.map(async ({ sourceId, version }) => ({
+        source: await findSource(sourceId),
+        version: await findVersion(briefId, version)
+      }))
+    );
+    if (places.length > 1 && places.some(({ source }) => source.kind === 'by-hand'))
+      throw new Refusal(
+        422,
+        'By hand and by itself',
+        'A place run by hand is looked at when you have time, other sources by themselves: watch it by a watch of its own.'
+      );
+    return places;
+  }
+  return Promise.all(
+    ids.map(async (id) => {
+      const source = await findSource(id);
+      if (!hasPeopleHere(source.kind))
+        throw new Refusal(
+          422,
+          'Cannot be looked up',
+          `People are looked up one by one where all of them are here, and those of ${source.name} are elsewhere.`
+        );
+      return { source, version: null };
+    })
+  );
 }
 
-/** Watches a version at each of some sources; the first run begins at once, and tells whom there is. */
-export async function createWatch(briefId: string, { name, rhythm, budget, from }: Wanted) {
+/** Watches a search or people; the first run begins at once, and tells whom there is. */
+export async function createWatch(briefId: string, wanted: Wanted) {
+  const { name, rhythm, budget } = wanted;
   await findBrief(briefId);
   checkRhythm(rhythm);
-  if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length)
-    throw new Refusal(422, 'A source twice', 'Each source is watched by one version. Take one of them out.');
-  const runs = await Promise.all(
-    from.map(async ({ sourceId, version }) => ({
-      source: await findRunnable(sourceId),
-      version: await findVersion(briefId, version)
-    }))
-  );
+  const people = 'people' in wanted ? wanted.people : null;
+  if (people) {
+    await findShortlist(briefId, people.list);
+    checkRules(people.rules);
+  }
+  const places = await placesOf(briefId, wanted);
   const id = randomUUID();
   const watch = await database().transaction(async (transaction) => {
     const { rule, from: firstDay, hour, zone } = rhythm;
@@ -63,14 +102,15 @@ export async function createWatch(briefId: string, { name, rhythm, budget, from 
         zone,
         budget,
         feed: newFeed(),
-        nextAt: nextOf({ rule, firstDay, hour, zone }, new Date())
+        nextAt: nextOf({ rule, firstDay, hour, zone }, new Date()),
+        ...(people && { shortlistId: people.list, rules: people.rules })
       },
       { transaction }
     );
-    for (const [position, { source, version }] of runs.entries())
+    for (const [position, { source, version }] of places.entries())
       await database().query(
         'INSERT INTO watch_sources (watch_id, source_id, version_id, position) VALUES ($id, $source, $version, $position)',
-        { bind: { id, source: source.id, version: version.id, position }, transaction }
+        { bind: { id, source: source.id, version: version?.id ?? null, position }, transaction }
       );
     return made;
   });
@@ -78,15 +118,27 @@ export async function createWatch(briefId: string, { name, rhythm, budget, from 
   return { id };
 }
 
+function checkRules(rules: readonly { name: string; rule: string }[]): void {
+  for (const { name, rule } of rules) {
+    const { trigger, problems } = readTrigger(rule);
+    if (!trigger) throw new Refusal(422, 'A rule that cannot be read', `“${name}”: ${problems[0]}`);
+  }
+}
+
 interface Change {
   name?: string | undefined;
   rhythm?: Rhythm | undefined;
   active?: boolean | undefined;
   renewFeed?: true | undefined;
+  rules?: { name: string; rule: string }[] | undefined;
 }
-export async function changeWatch(id: string, { name, rhythm, active, renewFeed }: Change): Promise<void> {
+export async function changeWatch(id: string, { name, rhythm, active, renewFeed, rules }: Change): Promise<void> {
   const watch = await findWatch(id);
   if (rhythm) checkRhythm(rhythm);
+  if (rules) {
+    checkRules(rules);
+    watch.rules = rules;
+  }
   if (name !== undefined) watch.name = name;
   if (rhythm) Object.assign(watch, { rule: rhythm.rule, firstDay: rhythm.from, hour: rhythm.hour, zone: rhythm.zone });
   if (active !== undefined) watch.active = active;
@@ -102,7 +154,12 @@ export async function deleteWatch(id: string): Promise<void> {
 /** Runs a watch now; it comes again when it would have. */
 export async function runWatch(id: string): Promise<void> {
   const begun = await beginRun(await findWatch(id), new Date());
-  if (!begun) throw new Refusal(409, 'Under way', 'This watch is being run already. What it finds comes by itself.');
+  if (!begun)
+    throw new Refusal(
+      409,
+      'Under way',
+      'This watch is being run already, or waits for somebody to look. What it finds comes by itself.'
+    );
 }
 
 const toldRun = (run: WatchRunRow) => ({
@@ -126,7 +183,8 @@ interface Listed {
   id: string;
   briefName: string;
   unread: number;
-  sources: { sourceId: string; sourceName: string; version: number }[];
+  sources: { sourceId: string; sourceName: string; kind: SourceKind; version: number | null }[];
+  list: { id: string; name: string } | null;
   /** Verdicts of its brief: whether each is a fit, and whether it is on somebody who came as news; in the order given. */
   verdicts: { fit: boolean; came: boolean }[];
 }
@@ -138,8 +196,9 @@ export async function listWatches() {
     Watch.findAll({ order: ['createdAt'] }),
     database().query<Listed>(
       `SELECT w.id, b.name AS "briefName", (SELECT count(*)::int FROM watch_news n WHERE n.watch_id = w.id AND NOT n.read) AS unread,
-         (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'sourceName', s.name, 'version', v.number) ORDER BY ws.position), '[]')
-          FROM watch_sources ws JOIN sources s ON s.id = ws.source_id JOIN versions v ON v.id = ws.version_id WHERE ws.watch_id = w.id) AS sources,
+         (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'sourceName', s.name, 'kind', s.kind, 'version', v.number) ORDER BY ws.position), '[]')
+          FROM watch_sources ws JOIN sources s ON s.id = ws.source_id LEFT JOIN versions v ON v.id = ws.version_id WHERE ws.watch_id = w.id) AS sources,
+         (SELECT jsonb_build_object('id', l.id, 'name', l.name) FROM shortlists l WHERE l.id = w.shortlist_id) AS list,
          (SELECT coalesce(jsonb_agg(jsonb_build_object('fit', v.verdict = 'fit', 'came', n.source_id IS NOT NULL) ORDER BY v.updated_at), '[]')
           FROM verdicts v LEFT JOIN (SELECT DISTINCT source_id, person_id FROM watch_news WHERE watch_id = w.id AND kind IN ('new', 'back')) n
             USING (source_id, person_id) WHERE v.persona_id = b.persona_id AND v.verdict IN ('fit', 'miss')) AS verdicts
@@ -156,7 +215,7 @@ export async function listWatches() {
     const more = told.find(({ id }) => id === watch.id);
     const last = runs.find(({ watchId }) => watchId === watch.id);
     if (!more) return [];
-    const { briefName, unread, sources, verdicts } = more;
+    const { briefName, unread, sources, list, verdicts } = more;
     return [
       {
         id: watch.id,
@@ -169,6 +228,8 @@ export async function listWatches() {
         nextAt: watch.active ? (watch.nextAt?.toISOString() ?? null) : null,
         feed: watch.feed,
         sources,
+        list,
+        rules: watch.rules,
         unread,
         lastRun: last ? toldRun(last) : null,
         drift: driftAmong(verdicts)

@@ -4,10 +4,11 @@ import { extendSample } from '$core/measure';
 import { checkFacts, ruledOut } from '$core/persona';
 import { contactKeys, samePeople, type SourceRecord } from '$core/people';
 import { cutsOf } from '$core/harvest';
-import { print } from '$core/language';
+import { join, print, type Query } from '$core/language';
 import { matcher, matches, matchingOf, truthReader, untoldIn } from '$core/semantics';
 import { readRuns } from '$core/formats';
 import { whyLacking } from '$core/suggest';
+import { rowsOf } from '$core/corpus';
 import type { IndexedSource } from '$sources/indexed-source';
 import { locate } from '$sources/locate';
 import { worldPersonAt } from '$sources/stand-ins/stand-ins';
@@ -28,6 +29,11 @@ export function recordOf(person: Person, source: IndexedSource): Person | null {
   return row === undefined ? null : source.personAt(row);
 }
 
+/** Who leads a firm. */
+const leadingRanks = ['owner', 'chief'];
+/** Leaders of one firm looked at, at most. */
+const mostLeaders = 300;
+
 /** Doubtful pairs told at most. */
 const mostDoubtful = 200;
 
@@ -39,6 +45,7 @@ export const people: Answers<
   | 'gather'
   | 'ruled-out'
   | 'locate'
+  | 'leaders'
   | 'identify'
   | 'lacking'
   | 'people-by-id'
@@ -103,6 +110,22 @@ export const people: Answers<
           ].sort((a, b) => a.rank - b.rank)
         : sampleOf(people, size, seed)
     };
+  },
+
+  leaders: ({ sourceId, firms }) => {
+    const { index } = sourceOf(sourceId);
+    const { moved } = index.parts.numbers;
+    const leading = join(
+      'or',
+      leadingRanks.map((text): Query => ({ kind: 'word', scope: 'rank', text }))
+    );
+    return firms.map((firm) => {
+      const there: Query = { kind: 'phrase', scope: 'company', text: firm };
+      const days = rowsOf(index.rows(join('and', [there, leading])), mostLeaders)
+        .map((row) => moved[row]!)
+        .filter((value) => !Number.isNaN(value));
+      return days.length ? Math.min(...days) : null;
+    });
   },
 
   locate: ({ sourceId, people }) => people.map((person) => recordOf(person, sourceOf(sourceId))),

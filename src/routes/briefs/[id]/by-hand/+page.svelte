@@ -10,6 +10,7 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { count, counted } from '$lib/marks/format';
+  import StartWatch from '$lib/watches/StartWatch.svelte';
   import SearchBoxes from '$lib/string/SearchBoxes.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -24,6 +25,8 @@
   const searches = $derived(page.diary.rendering.searches);
   const here = $derived(page.here);
   let pasted = $state('');
+  let watching = $state(false);
+  let said = $state('');
 
   onMount(() => page.recall());
   let recalled = false;
@@ -60,8 +63,17 @@
       >Judge {count(data.trial.people)} people</Act
     >
   {/if}
+  <Act disabled={!page.diary.entries.length} onclick={() => (watching = true)}>Watch…</Act>
   <Act look="main" disabled={!page.ready || page.keeping} onclick={page.keep}>Keep what is here</Act>
 </div>
+{#if said}<p class="soft" role="status">{said}</p>{/if}
+<StartWatch
+  briefId={data.brief.id}
+  from={[{ sourceId: source.id, sourceName: source.name, version: page.diary.version.number }]}
+  byHand
+  bind:open={watching}
+  onbegun={(what) => (said = what)}
+/>
 <Refused problem={page.refused} />
 
 <div class="three">

@@ -25,6 +25,7 @@
   import PeopleTable from '$lib/shortlist/PeopleTable.svelte';
   import ShortlistRoad from '$lib/shortlist/ShortlistRoad.svelte';
   import TakeAlong from '$lib/shortlist/TakeAlong.svelte';
+  import WatchPeople from '$lib/watches/WatchPeople.svelte';
   import { filterNames, plainColumns, writeQuery, readQuery } from '$lib/shortlist/list-query';
   import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -75,6 +76,7 @@
   let checking = $state(false);
   let pasting = $state(false);
   let deleting = $state(false);
+  let watching = $state(false);
   let columns = $state(false);
   let like: Answer<'moreLike'> | null = $state.raw(null);
   let pairs: Answer<'doubtfulKept'> | null = $state.raw(null);
@@ -184,6 +186,7 @@
     <Act look="main" disabled={!list.people} onclick={() => (taking = true)}>Take along</Act>
     <OverflowMenu flipped size="sm" aria-label="More to do with the list">
       <OverflowMenuItem text="Paste, or from a file" on:click={() => (pasting = true)} />
+      <OverflowMenuItem text="Watch these people" on:click={() => (watching = true)} />
       <OverflowMenuItem text="Perhaps the same person" on:click={doubtful} />
       <OverflowMenuItem text="Settings" on:click={() => (settings = true)} />
       <OverflowMenuItem text="New list" on:click={() => (naming = true)} />
@@ -269,6 +272,7 @@
   <MailCheck {desk} {list} bind:open={checking} />
   <PasteRows {desk} {list} bind:open={pasting} />
   <ListSettings {desk} {list} bind:open={settings} />
+  <WatchPeople briefId={data.brief.id} {list} bind:open={watching} onbegun={(what) => (said = what)} />
   <MoreLike {desk} bind:told={like} />
   <DoubtfulPairs {desk} bind:pairs />
 {/if}

@@ -1,0 +1,57 @@
+<script lang="ts">
+  import Pick from '$lib/ui/Pick.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import { days, rhythms, withDays, type Day } from './rhythm-words';
+
+  interface Props {
+    /** As the contract takes it. */
+    rhythm: { rule: string; from: string; hour: number; zone: string };
+  }
+  let { rhythm = $bindable() }: Props = $props();
+
+  let rule = $state<string>('FREQ=WEEKLY');
+  let chosen = $state<Day[]>(['MO']);
+  const hasDays = $derived(/^FREQ=WEEKLY/.test(rule) && !rule.includes('BYDAY'));
+  const write = () => (rhythm = { ...rhythm, rule: withDays(rule, chosen) });
+</script>
+
+<div class="line">
+  <Pick
+    label="Again"
+    value={rule}
+    onpick={(picked) => {
+      rule = picked;
+      write();
+    }}
+  >
+    {#each Object.entries(rhythms) as [one, word] (one)}<option value={one}>{word}</option>{/each}
+  </Pick>
+  <Pick label="at" value={rhythm.hour} onpick={(hour) => (rhythm = { ...rhythm, hour })}>
+    {#each { length: 24 }, one (one)}<option value={one}>{String(one).padStart(2, '0')}:00</option>{/each}
+  </Pick>
+  <span class="soft">{rhythm.zone}</span>
+</div>
+{#if hasDays}
+  <div class="line">
+    {#each Object.entries(days) as [day, word] (day)}
+      <Tick
+        label={word}
+        checked={chosen.includes(day as Day)}
+        ontick={(on) => {
+          chosen = on ? [...chosen, day as Day] : chosen.filter((one) => one !== day);
+          write();
+        }}
+      />
+    {/each}
+  </div>
+{/if}
+
+<style>
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 14px;
+    align-items: center;
+    margin: 8px 0;
+  }
+</style>
