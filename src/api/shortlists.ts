@@ -137,6 +137,7 @@ const kept = z.object({
   keptAt: z.iso.datetime(),
   keptFrom: z.string(),
   keptWhy: z.string(),
+  keptBy: z.string(),
   leftOut: z.array(z.enum(leftOutReasons)),
   takenAt: z.iso.datetime().nullable()
 });
@@ -163,6 +164,8 @@ export const shortlists = {
     params: listParams,
     body: z.object({
       why: short.default(''),
+      /** Who keeps them, as they call themselves */
+      by: z.string().trim().max(100).default(''),
       from: z.discriminatedUnion('kind', [
         z.object({
           kind: z.literal('records'),
@@ -249,7 +252,16 @@ export const shortlists = {
           .optional(),
         /** How it is written in a letter; null as Eave would */
         written: z.partialRecord(z.enum(['greeting', 'firm', 'title']), short.nullable()).optional()
-      })
+      }),
+      /** What stood there when it was begun to be changed, of a single person: where something else does by now it is refused */
+      was: z
+        .object({
+          nextStep: short.optional(),
+          nextOn: z.iso.date().nullable().optional(),
+          note: z.string().max(2000).optional(),
+          own: z.record(z.string(), cell).optional()
+        })
+        .optional()
     }),
     bodyLimit: 4 * 1024 * 1024,
     response: done

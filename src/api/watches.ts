@@ -52,7 +52,9 @@ const watch = z.object({
   unread: z.int(),
   lastRun: run.nullable(),
   /** Whether the share of fits among the newly come has fallen */
-  drift: z.object({ says: z.enum(['goes on', 'as before', 'worse']), judged: z.int(), fits: z.int() }).nullable()
+  drift: z.object({ says: z.enum(['goes on', 'as before', 'worse']), judged: z.int(), fits: z.int() }).nullable(),
+  /** Whether it finds fewer or more from run to run, beyond chance */
+  reach: z.enum(['goes on', 'fewer', 'more'])
 });
 const news = z.object({
   id: z.int(),

@@ -2,7 +2,7 @@ import pg from 'pg';
 import { describe, expect, inject, it } from 'vitest';
 import { api, expectAccessible, useBrowser } from './browser';
 
-const { open, address } = useBrowser();
+const { open, address, expectError } = useBrowser();
 
 interface Named {
   id: string;
@@ -115,4 +115,120 @@ describe('a watch', () => {
     expect((await client.query('SELECT 1 FROM watch_people UNION ALL SELECT 1 FROM watch_news')).rowCount).toBe(0);
     await client.end();
   }, 120_000);
+
+  it('tells what three months in the stand-ins’ world have brought: of a search, of people, and of a place run by hand', async () => {
+    const { id } = await api<Named>('POST', '/briefs', { name: 'Three months' });
+    await api('POST', `/briefs/${id}/versions`, { text: 'manager' });
+    const wanted = {
+      rhythm: { rule: 'FREQ=WEEKLY', from: '2026-01-05', hour: 6, zone: 'Europe/Oslo' },
+      budget: { requestsPerDay: null, records: null, spend: null }
+    };
+    await api('PUT', '/sources/marlow-register/faults', {
+      slow: false,
+      timeOuts: false,
+      refusals: false,
+      repeats: false,
+      drift: false
+    });
+    const { id: search } = await api<Named>('POST', `/briefs/${id}/watches`, {
+      ...wanted,
+      name: 'Managers of the register',
+      from: [{ sourceId: 'marlow-register', version: 1 }]
+    });
+    const run = async (watch: string) =>
+      (await api<{ id: string; lastRun: { state: string; people: number } | null }[]>('GET', '/watches')).find(
+        (one) => one.id === watch
+      )!.lastRun!;
+    await expect.poll(() => run(search), { timeout: 60_000 }).toMatchObject({ state: 'done' });
+    expect((await run(search)).people).toBeGreaterThan(10);
+
+    // Everybody whom a harvest of the same string gathers is kept, and watched as people.
+    const { id: harvest } = await api<Named>('POST', `/briefs/${id}/harvests`, {
+      name: 'All',
+      from: [{ sourceId: 'marlow-register', version: 1 }],
+      budget: wanted.budget
+    });
+    await expect
+      .poll(() => api<{ state: string }>('GET', `/briefs/${id}/harvests/${harvest}`), { timeout: 60_000 })
+      .toMatchObject({ state: 'done' });
+    const { id: list } = await api<Named>('POST', `/briefs/${id}/shortlists`, { name: 'Past buyers', purpose: '' });
+    await api('POST', `/briefs/${id}/shortlists/${list}/people`, { why: '', from: { kind: 'harvest', harvest } });
+    const page = await open(`/briefs/${id}/shortlist?list=${list}`);
+    await page.getByRole('button', { name: 'More to do with the list' }).click();
+    await page.getByRole('menuitem', { name: 'Watch these people' }).click();
+    const dialog = page.getByRole('dialog');
+    for (const source of ['Harrow Guild', 'Lanternfield', 'Quillbank'])
+      await dialog.getByRole('checkbox', { name: source }).uncheck({ force: true });
+    await dialog.getByRole('button', { name: 'A rule of your own' }).click();
+    await dialog.getByLabel('What it is called').fill('odd');
+    await dialog.getByLabel('When: odd').fill('changed:shoes');
+    expectError(/422/);
+    await dialog.getByRole('button', { name: 'Begin to watch' }).click();
+    await dialog.getByText(/“odd”: “changed:” goes with title, company/).waitFor();
+    await dialog.getByLabel('When: odd').fill('was.title:manager NOT title:manager');
+    await expectAccessible(page);
+    await dialog.getByRole('button', { name: 'Begin to watch' }).click();
+    await page.getByText(/Past buyers: changes is watched from now on/).waitFor();
+
+    // A place run by hand, with one page read.
+    const sources = await api<{ id: string; sheet: object }[]>('GET', '/sources');
+    const { sheet } = sources.find((one) => one.id === 'harrow-guild')!;
+    const place = await api<Named>('POST', '/sources', { sheet: { ...sheet, name: 'Far Guild' } });
+    const entry = (values: object) =>
+      api('POST', `/briefs/${id}/versions/1/diaries/${place.id}`, { search: 0, page: 1, rows: [{ values }] });
+    await entry({ name: 'Ada Nord', title: 'Manager', company: 'A' });
+    await page.goto(`/briefs/${id}/by-hand?version=1&source=${place.id}`, { waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: 'Watch…' }).click();
+    await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Far managers');
+    await page.getByRole('dialog').getByRole('button', { name: 'Begin to watch' }).click();
+    await page.getByText('Far managers is watched from now on').waitFor();
+
+    await page.goto('/sources', { waitUntil: 'networkidle' });
+    const calendar = page.getByRole('region', { name: 'The stand-ins’ calendar' });
+    await calendar.getByText('1 November 2026').waitFor();
+    try {
+      for (const date of ['1 December 2026', '1 January 2027', '1 February 2027']) {
+        await calendar.getByRole('button', { name: 'A month on' }).click();
+        await calendar.getByText(date).waitFor();
+        await expect
+          .poll(() => calendar.getByRole('button', { name: 'A month on' }).isEnabled(), { timeout: 60_000 })
+          .toBe(true);
+      }
+      await expectAccessible(page);
+      const watches = await api<{ id: string; name: string }[]>('GET', '/watches');
+      const [people, hand] = ['Past buyers: changes', 'Far managers'].map(
+        (name) => watches.find((one) => one.name === name)!.id
+      );
+      for (const watch of [search, people, hand]) await api('POST', `/watches/${watch}/runs`);
+      await page.goto(`/?watch=${people}`, { waitUntil: 'networkidle' });
+      const inbox = page.getByRole('region', { name: 'What watches have found' });
+      const news = inbox.getByRole('region', { name: 'News, a row each' });
+      await news
+        .getByRole('button', { name: /changed .* → .*(changed firm|new title|odd)/ })
+        .first()
+        .waitFor({ timeout: 40_000 });
+      await news
+        .getByText(/on a shortlist/)
+        .first()
+        .waitFor();
+      await inbox.getByRole('button', { name: /^Past buyers: changes/ }).click();
+      await inbox.getByText(/\d+ new, \d+ left, \d+ changed; \d+ found/).waitFor({ timeout: 40_000 });
+      await news
+        .getByText(/moved to |the source has them no more|is now /)
+        .first()
+        .waitFor();
+
+      await inbox.getByRole('link', { name: 'Look at Far Guild' }).click();
+      await page.getByRole('heading', { name: 'Version 1 at Far Guild' }).waitFor();
+      await entry({ name: 'Cy East', title: 'Manager', company: 'C' });
+      await page.goto(`/?watch=${hand}`, { waitUntil: 'networkidle' });
+      await news.getByRole('button', { name: /new Cy East/ }).waitFor({ timeout: 40_000 });
+      await expectAccessible(page);
+    } finally {
+      await page.goto('/sources', { waitUntil: 'networkidle' });
+      await calendar.getByRole('button', { name: 'Back to the first day' }).click();
+      await page.getByRole('dialog').getByRole('button', { name: 'Go back' }).click();
+      await calendar.getByText('1 November 2026').waitFor();
+    }
+  }, 180_000);
 });

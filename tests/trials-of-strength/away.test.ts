@@ -28,6 +28,12 @@ describe('PostgreSQL away while work is under way', () => {
       await ask(address, 'POST', `/briefs/${brief.id}/versions`, { text: 'manager OR sales OR quality' });
       for (const sourceId of ['harrow-guild', 'quillbank', 'lanternfield'])
         await ask(address, 'POST', `/briefs/${brief.id}/trials`, { version: 1, sourceId, wait: 0 });
+      await ask(address, 'POST', `/briefs/${brief.id}/watches`, {
+        name: 'Away',
+        rhythm: { rule: 'FREQ=DAILY', from: '2026-01-05', hour: 6, zone: 'Europe/Oslo' },
+        budget: { requestsPerDay: null, records: null, spend: null },
+        from: [{ sourceId: 'marlow-register', version: 1 }]
+      });
       const rows = Array.from({ length: 30_000 }, (_, i) => `Person ${i},Manager`).join('\n');
       const imported = await importFile(address, `name,title\n${rows}\n`);
       await until(
@@ -43,6 +49,17 @@ describe('PostgreSQL away while work is under way', () => {
       expect([status, body.database]).toEqual([503, false]);
       line.mend();
       await trialsDone(databaseUrl, 3);
+      await until(
+        async () => !(await query(databaseUrl, `SELECT 1 FROM watch_runs WHERE state = 'running'`)).length,
+        60_000,
+        'the watch is run to its end'
+      );
+      const runs = await query<{ state: string; people: number; known: number }>(
+        databaseUrl,
+        'SELECT state, people, (SELECT count(*)::int FROM watch_people) AS known FROM watch_runs'
+      );
+      expect(runs).toEqual([{ state: 'done', people: runs[0]!.known, known: expect.any(Number) as number }]);
+      expect(runs[0]!.known).toBeGreaterThan(5);
       await importDone(address, imported);
       const [people] = await query<{ count: string }>(databaseUrl, 'SELECT count(*) FROM source_people');
       expect(Number(people!.count)).toBe(30_000);

@@ -25,6 +25,13 @@ describe('a server killed again and again in the middle of work', () => {
       budget: { requestsPerDay: null, records: null, spend: null }
     });
 
+    const { body: watch } = await ask<{ id: string }>(address, 'POST', `/briefs/${brief.id}/watches`, {
+      name: 'Killed',
+      rhythm: { rule: 'FREQ=DAILY', from: '2026-01-05', hour: 6, zone: 'Europe/Oslo' },
+      budget: { requestsPerDay: null, records: null, spend: null },
+      from: [{ sourceId: 'marlow-register', version: 1 }]
+    });
+
     const verdicts = new Map<string, { verdict: string; revision: number }>();
     let draft = { text: '', revision: 1 };
     const trials: string[] = [];
@@ -87,7 +94,16 @@ describe('a server killed again and again in the middle of work', () => {
         await pause(2500);
       }
     };
-    const work = Promise.all([judging(), judging(), writing(), running(), importing()]);
+    const watching = async () => {
+      while (!over) {
+        // A run that is begun while another goes on is refused, and what changes meanwhile is told by the next.
+        await ask(address, 'POST', `/watches/${watch.id}/runs`);
+        const { status, body: world } = await ask<{ day: number }>(address, 'GET', '/world');
+        if (status === 200) await ask(address, 'POST', '/world/moves', { from: world.day, step: 'month' });
+        await pause(1500);
+      }
+    };
+    const work = Promise.all([judging(), judging(), writing(), running(), importing(), watching()]);
     for (let i = 0; i < kills; i++) {
       // Killed at any moment after it has taken up work.
       const before = trials.length;
@@ -102,8 +118,12 @@ describe('a server killed again and again in the middle of work', () => {
     await work;
 
     const underWay = `SELECT 1 FROM trials WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM imports WHERE state IN ('waiting', 'running')
-      UNION ALL SELECT 1 FROM harvests WHERE state IN ('waiting', 'running')`;
+      UNION ALL SELECT 1 FROM harvests WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM watch_runs WHERE state = 'running'`;
     await until(async () => !(await query(databaseUrl, underWay)).length, 90_000, 'all work comes to its end');
+    // What changed while it was killed is told by the next run.
+    await ask(server.address, 'POST', `/watches/${watch.id}/runs`);
+    await until(async () => !(await query(databaseUrl, underWay)).length, 60_000, 'the last run comes to its end');
+    await expectNewsAddsUp(databaseUrl, watch.id);
     // Of the harvest every page was kept once, with how far its slice is.
     expect(await query(databaseUrl, `SELECT state FROM harvests WHERE id = $1`, [harvest.id])).toEqual([
       { state: 'done' }
@@ -162,3 +182,38 @@ describe('a server killed again and again in the middle of work', () => {
     expect(left).toEqual([]);
   }, 600_000);
 });
+
+/** Whoever came, left and was back, told once each, gives whom the last run found; and nothing that was gathered is left. */
+async function expectNewsAddsUp(databaseUrl: string, watch: string) {
+  const runs = await query<{ people: number; state: string }>(
+    databaseUrl,
+    'SELECT people, state FROM watch_runs WHERE watch_id = $1 ORDER BY created_at',
+    [watch]
+  );
+  const done = runs.filter(({ state }) => state === 'done');
+  expect(done.length).toBeGreaterThan(2);
+  const news = await query<{ number: number; kind: string }>(
+    databaseUrl,
+    'SELECT number, kind FROM watch_news WHERE watch_id = $1 ORDER BY id',
+    [watch]
+  );
+  expect(news.length).toBeGreaterThan(0);
+  const there = new Map<number, boolean>();
+  let people = done[0]!.people;
+  for (const { number, kind } of news) {
+    const before = there.get(number);
+    if (kind === 'new') expect(before).toBeUndefined();
+    if (kind === 'back') expect(before).toBe(false);
+    if (kind === 'left' || kind === 'changed') expect(before).not.toBe(false);
+    if (kind === 'left') people--;
+    else if (kind !== 'changed') people++;
+    there.set(number, kind !== 'left');
+  }
+  expect(people).toBe(done.at(-1)!.people);
+  expect(
+    await query(databaseUrl, 'SELECT count(*)::int AS people FROM watch_people WHERE watch_id = $1 AND present', [
+      watch
+    ])
+  ).toEqual([{ people }]);
+  expect(await query(databaseUrl, 'SELECT 1 FROM harvests WHERE watch_id = $1', [watch])).toEqual([]);
+}

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../measure/random';
 import { emptyPersona } from '../persona/persona';
 import { applyDifferences, differences, type Known } from './differences';
-import { driftOf } from './drift';
+import { driftOf, reachDrift } from './drift';
 import { nextTime, rhythmFault } from './rhythm';
 import { watchName } from './watch-name';
 import { factsOf, type Facts } from './watched';
@@ -137,6 +137,26 @@ describe('a drift of precision', () => {
     expect(share(0.7)).toBeLessThan(0.06);
     expect(share(0.7 * (2 / 3))).toBeGreaterThan(0.93);
     expect(driftOf(0.7, [true, false]).says).toBe('goes on');
+  });
+});
+
+describe('a drift of reach', () => {
+  const runs = (share: number, seed: string) => {
+    const luck = seededRandom(seed);
+    return Array.from({ length: 26 }, () => {
+      const came = Array.from({ length: 12 }, () => luck() < share).filter(Boolean).length;
+      return { came, gone: 12 - came };
+    });
+  };
+  const says = (share: number, what: string) =>
+    Array.from({ length: 500 }, (_, i) => reachDrift(runs(share, `${share} ${i}`))).filter((one) => one === what)
+      .length / 500;
+  it('is told beyond chance: seldom where who comes and who leaves balance, mostly where they do not', () => {
+    expect(says(0.5, 'goes on')).toBeGreaterThan(0.95);
+    expect(says(1 / 3, 'fewer')).toBeGreaterThan(0.93);
+    expect(says(2 / 3, 'more')).toBeGreaterThan(0.93);
+    expect(reachDrift([])).toBe('goes on');
+    expect(reachDrift([{ came: 1, gone: 3 }])).toBe('goes on');
   });
 });
 

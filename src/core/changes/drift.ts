@@ -24,3 +24,27 @@ export function driftOf(share: number, verdicts: readonly boolean[]): Drift {
   }
   return { says: 'goes on', sum, bounds };
 }
+
+/** How many came to a result and how many left it, from one run to the next. */
+export interface ComeAndGone {
+  came: number;
+  gone: number;
+}
+
+/**
+ * Whether a string reaches fewer or more people with time, looked at after every run: while nothing drifts, whoever comes and whoever
+ * leaves balance, each as likely as the other. Wald’s test as in `driftOf`, of that half against a third who come (`fewer`) and against two
+ * thirds (`more`).
+ */
+export function reachDrift(runs: readonly ComeAndGone[]): 'goes on' | 'fewer' | 'more' {
+  const bound = Math.log((1 - 0.05) / 0.05);
+  const likelier = Math.log(2 / 3 / (1 / 2));
+  const rarer = Math.log(1 / 3 / (1 / 2));
+  const sums = { fewer: 0, more: 0 };
+  for (const { came, gone } of runs) {
+    // What speaks for a half again and again lets an old drift be forgotten: neither sum falls below its lower bound.
+    sums.fewer = Math.max(-bound, sums.fewer + gone * likelier + came * rarer);
+    sums.more = Math.max(-bound, sums.more + came * likelier + gone * rarer);
+  }
+  return sums.fewer >= bound ? 'fewer' : sums.more >= bound ? 'more' : 'goes on';
+}

@@ -14,7 +14,8 @@
 
   const { person } = $derived(card);
   const whom = $derived({ numbers: [person.number] });
-  const change = (what: Parameters<ShortlistPage['change']>[0]) => desk.change(what, whom);
+  const change = (...[what, was]: [Parameters<ShortlistPage['change']>[0], Parameters<ShortlistPage['change']>[2]?]) =>
+    desk.change(what, whom, was);
   const typed = (event: Event) => (event.currentTarget as HTMLInputElement).value.trim();
   const letter = $derived([
     { name: 'greeting', word: 'Greeting', now: person.greeting, before: person.name },
@@ -45,7 +46,7 @@
     {#if person.phone}· {person.phone}{/if}
   </p>
   <p class="soft">
-    Kept {moment(person.keptAt)} from {person.keptFrom === 'people'
+    Kept {moment(person.keptAt)}{person.keptBy && ` by ${person.keptBy}`} from {person.keptFrom === 'people'
       ? 'a file'
       : person.keptFrom === 'records'
         ? 'a trial'
@@ -63,20 +64,20 @@
       inline
       value={person.nextStep}
       maxlength="500"
-      onchange={(event: Event) => change({ nextStep: typed(event) })}
+      onchange={(event: Event) => change({ nextStep: typed(event) }, { nextStep: person.nextStep })}
     />
     <Field
       type="date"
       aria-label="On which day"
       value={person.nextOn ?? ''}
-      onchange={(event: Event) => change({ nextOn: typed(event) || null })}
+      onchange={(event: Event) => change({ nextOn: typed(event) || null }, { nextOn: person.nextOn })}
     />
   </div>
   <Field
     label="Note"
     value={person.note}
     maxlength="2000"
-    onchange={(event: Event) => change({ note: typed(event) })}
+    onchange={(event: Event) => change({ note: typed(event) }, { note: person.note })}
   />
   {#if list.columns.length}
     <div class="own">
@@ -84,7 +85,8 @@
         <OwnCell
           {column}
           value={person.own[column.name] ?? null}
-          onchange={(value) => change({ own: { [column.name]: value } })}
+          onchange={(value) =>
+            change({ own: { [column.name]: value } }, { own: { [column.name]: person.own[column.name] ?? null } })}
         />
       {/each}
     </div>

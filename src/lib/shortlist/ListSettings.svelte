@@ -6,6 +6,7 @@
   import Pick from '$lib/ui/Pick.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
   import Tick from '$lib/ui/Tick.svelte';
+  import { callMe, myName } from './my-name';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
@@ -37,8 +38,11 @@
     takenCounts: list.takenCounts
   });
   let draft = $state(draftOf());
+  let me = $state('');
   $effect.pre(() => {
-    if (open) draft = draftOf();
+    if (!open) return;
+    draft = draftOf();
+    me = myName();
   });
   const lines = (text: string) =>
     text
@@ -63,6 +67,7 @@
       firms: { customers: lines(firms.customers), competitors: lines(firms.competitors), own: lines(firms.own) }
     };
     open = false;
+    callMe(me);
     void desk.settle(change);
   }
 </script>
@@ -87,6 +92,12 @@
         bind:value={draft.purpose}
       />
     </div>
+    <Field
+      label="Your name, remembered with whom you keep"
+      maxlength="100"
+      placeholder="kept in this browser"
+      bind:value={me}
+    />
     <h4>Columns of its own</h4>
     {#each draft.columns as column, i (i)}
       <div class="line">

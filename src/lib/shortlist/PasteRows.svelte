@@ -6,7 +6,9 @@
   import Field from '$lib/ui/Field.svelte';
   import FileButton from '$lib/ui/FileButton.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import type { Answer } from '$api';
+  import { myName } from './my-name';
   import { pastedPeople } from './pasted-people';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
@@ -20,17 +22,22 @@
   let text = $state('');
   let why = $state('');
   let said = $state('');
+  let more = $state(true);
   let refused: unknown = $state(null);
 
   async function keep() {
     refused = null;
     said = '';
     try {
-      const { people, own, problem } = await pastedPeople(text, $state.snapshot(list.columns));
+      const { people, own, fresh, problem } = await pastedPeople(text, $state.snapshot(list.columns));
       if (problem) throw new Error(problem);
+      if (more && fresh.length)
+        await desk.settle({
+          columns: [...$state.snapshot(list.columns), ...fresh.map((one) => ({ ...one, choices: [...one.choices] }))]
+        });
       const told = await call('keepPeople', {
         params: desk.params,
-        body: { why, from: { kind: 'people', people, own } }
+        body: { why, by: myName(), from: { kind: 'people', people, own } }
       });
       said = `${count(told.kept)} kept, ${count(told.there)} were there${told.joined ? `, ${count(told.joined)} were one of these` : ''}${told.objected ? `, ${count(told.objected)} objected before and were left away` : ''}.`;
       text = '';
@@ -57,6 +64,7 @@
   </p>
   <TextBox label="Rows" rows="9" bind:value={text} placeholder="Name, Title, Company, Email" />
   <div class="line">
+    <Tick label="other columns become columns of this list" checked={more} ontick={(on) => (more = on)} />
     <Field label="Why they are kept" inline maxlength="500" bind:value={why} />
     <FileButton
       label="From a CSV"

@@ -1,4 +1,5 @@
 import { call } from '$lib/api/call';
+import { myName } from './my-name';
 import type { Body } from '$api';
 
 /**
@@ -8,7 +9,7 @@ export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>[
   const params = { id: briefId };
   const [newest] = await call('listShortlists', { params });
   const list = newest ?? (await call('createShortlist', { params, body: { name: 'Shortlist' } }));
-  const told = await call('keepPeople', { params: { ...params, list: list.id }, body: { from, why } });
+  const told = await call('keepPeople', { params: { ...params, list: list.id }, body: { from, why, by: myName() } });
   const parts = [
     `${told.kept.toLocaleString('en')} kept on ${newest?.name ?? 'the new shortlist'}`,
     ...(told.there ? [`${told.there.toLocaleString('en')} were there`] : []),

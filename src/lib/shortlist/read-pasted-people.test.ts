@@ -22,6 +22,24 @@ describe('rows that are pasted', () => {
       { Wave: null, Score: null, Called: false, When: null }
     ]);
   });
+  it('have columns of their own that may become the list’s, typed by what they hold', () => {
+    const text =
+      'Name,Company,Vans,Seen on,Cold store,Remark,Score\nAda Nord,A,12,2026-02-03,yes,likes ice,3\nBo West,B,"3,5",2026-03-01,no,2026-01-01,\n';
+    const { fresh, own } = readPastedPeople(text, columns);
+    expect(fresh.map(({ name, type }) => [name, type])).toEqual([
+      ['Vans', 'number'],
+      ['Seen on', 'date'],
+      ['Cold store', 'yes/no'],
+      ['Remark', 'text']
+    ]);
+    expect(own[1]).toMatchObject({
+      Vans: 3.5,
+      'Seen on': '2026-03-01',
+      'Cold store': false,
+      Remark: '2026-01-01',
+      Score: null
+    });
+  });
   it('say what is wrong where they cannot be read', () => {
     expect(readPastedPeople('Name;Company', columns).problem).toContain('no row under a heading');
     expect(readPastedPeople('Colour,Size\nred,4', columns).problem).toContain('No column is recognised as a name');

@@ -8,12 +8,15 @@ interface Column {
 }
 type Cell = string | number | boolean | null;
 
-/** Rows with a heading, of a spreadsheet or a CSV, as people and the cells for columns of a list's own; or a sentence on what is wrong. */
+/**
+ * Rows with a heading, of a spreadsheet or a CSV, as people and the cells for columns of a list's own; or a sentence on what is wrong.
+ * Columns that are neither are `fresh`: they may become columns of the list, and their cells are there for it.
+ */
 export function readPastedPeople(
   text: string,
   columns: readonly Column[]
-): { people: Person[]; own: Record<string, Cell>[]; problem: string } {
-  const none = (problem: string) => ({ people: [], own: [], problem });
+): { people: Person[]; own: Record<string, Cell>[]; fresh: Column[]; problem: string } {
+  const none = (problem: string) => ({ people: [], own: [], fresh: [], problem });
   let rows: string[][];
   try {
     rows = readCsv(text.replace(/^\uFEFF/, ''));
@@ -29,10 +32,14 @@ export function readPastedPeople(
   );
   if (!mapping.some((field) => ['name', 'firstName', 'lastName', 'person'].includes(field)))
     return none(`No column is recognised as a name. The headings read are: ${headers.join(', ').slice(0, 300)}.`);
-  const at = columns.map((column) => ({
-    column,
-    i: headers.findIndex((header) => header.trim().toLowerCase() === column.name.toLowerCase())
-  }));
+  const placeOf = (name: string) => headers.findIndex((header) => header.trim().toLowerCase() === name.toLowerCase());
+  const fresh = headers.flatMap((header, i): Column[] => {
+    const name = header.trim().slice(0, 200);
+    const isKnown = columns.some((column) => column.name.toLowerCase() === name.toLowerCase());
+    if (!name || mapping[i] !== 'ignore' || isKnown || placeOf(name) !== i) return [];
+    return [{ name, type: typeOf(body.map((cells) => (cells[i] ?? '').trim()).filter(Boolean)), choices: [] }];
+  });
+  const at = [...columns, ...fresh].map((column) => ({ column, i: placeOf(column.name) }));
   const people: Person[] = [];
   const own: Record<string, Cell>[] = [];
   body.forEach((cells, i) => {
@@ -45,7 +52,21 @@ export function readPastedPeople(
       )
     );
   });
-  return people.length ? { people, own, problem: '' } : none('No row could be read as a person: none tells a name.');
+  return people.length
+    ? { people, own, fresh, problem: '' }
+    : none('No row could be read as a person: none tells a name.');
+}
+
+/** What a column holds, by all its cells that hold something. */
+function typeOf(cells: readonly string[]): Column['type'] {
+  if (!cells.length) return 'text';
+  for (const type of ['number', 'date'] as const)
+    if (cells.every((cell) => cellOf(cell, { name: '', type, choices: [] }) !== null)) return type;
+  return cells.every((cell) =>
+    /^(yes|no|true|false|ja|nein|nej|oui|non|sí|si|sim|não|tak|nie|kyllä|ei|ano|ne)$/i.test(cell)
+  )
+    ? 'yes/no'
+    : 'text';
 }
 
 /** A cell as its column holds it; null where it is not what the column holds. */

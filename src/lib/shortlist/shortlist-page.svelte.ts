@@ -198,9 +198,10 @@ export class ShortlistPage extends Attempts {
     if (this.at !== null) await this.open(this.at);
   };
 
-  change = (change: Change, whom = this.whom) =>
+  /** Changes those chosen, or others; of a single one with what stood there before (`was`), so that no other page is overwritten. */
+  change = (change: Change, whom = this.whom, was: Body<'changeKept'>['was'] = undefined) =>
     this.doing(async () => {
-      await call('changeKept', { params: this.params, body: { whom, change } });
+      await call('changeKept', { params: this.params, body: { whom, change, ...(was && { was }) } });
       if (change.drop) {
         this.clear();
         this.close();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import { days, rhythms, withDays, type Day } from './rhythm-words';
@@ -10,6 +11,7 @@
   let { rhythm = $bindable() }: Props = $props();
 
   let rule = $state<string>('FREQ=WEEKLY');
+  let own = $state(false);
   let chosen = $state<Day[]>(['MO']);
   const hasDays = $derived(/^FREQ=WEEKLY/.test(rule) && !rule.includes('BYDAY'));
   const write = () => (rhythm = { ...rhythm, rule: withDays(rule, chosen) });
@@ -18,20 +20,25 @@
 <div class="line">
   <Pick
     label="Again"
-    value={rule}
+    value={own ? 'own' : rule}
     onpick={(picked) => {
+      own = picked === 'own';
+      if (own) return;
       rule = picked;
       write();
     }}
   >
     {#each Object.entries(rhythms) as [one, word] (one)}<option value={one}>{word}</option>{/each}
+    <option value="own">by a rule</option>
   </Pick>
   <Pick label="at" value={rhythm.hour} onpick={(hour) => (rhythm = { ...rhythm, hour })}>
     {#each { length: 24 }, one (one)}<option value={one}>{String(one).padStart(2, '0')}:00</option>{/each}
   </Pick>
   <span class="soft">{rhythm.zone}</span>
 </div>
-{#if hasDays}
+{#if own}
+  <Field label="Rule of RFC 5545" maxlength="500" placeholder="FREQ=MONTHLY;BYDAY=1MO" bind:value={rhythm.rule} />
+{:else if hasDays}
   <div class="line">
     {#each Object.entries(days) as [day, word] (day)}
       <Tick

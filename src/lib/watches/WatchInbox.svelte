@@ -111,6 +111,17 @@
         {#if watch.lastRun?.breaks.length}<p class="soft">
             A break in the series: {watch.lastRun.breaks.join('; ')}.
           </p>{/if}
+        {#if watch.reach !== 'goes on'}<p class="warm">
+            More {watch.reach === 'fewer' ? 'leave than come' : 'come than leave'}, run after run, beyond chance: the
+            string reaches
+            {watch.reach}.
+          </p>{/if}
+        {#if watch.drift && watch.drift.says !== 'worse'}<p class="soft">
+            {count(watch.drift.fits)} of {count(watch.drift.judged)} newly come who were judged fit{watch.drift.says ===
+            'as before'
+              ? ': as many as before'
+              : ''}.
+          </p>{/if}
         {#if watch.drift?.says === 'worse'}<p class="warm">
             Of {count(watch.drift.judged)} newly come who were judged, {count(watch.drift.fits)} fit: fewer than before, beyond
             chance.

@@ -12,7 +12,7 @@
   import ArrowDown from 'carbon-icons-svelte/lib/ArrowDown.svelte';
   import ArrowUp from 'carbon-icons-svelte/lib/ArrowUp.svelte';
   import Retention from '$lib/sources/Retention.svelte';
-  import { watchAll } from '$lib/kept/changes';
+  import { followSources } from '$lib/kept/follow-sources';
   import { reload } from '$lib/kept/reload';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -63,11 +63,7 @@
     ].join(' ');
   }
 
-  onMount(() =>
-    watchAll((changed) => {
-      if (changed.sources) void reload('eave:sources');
-    })
-  );
+  onMount(() => followSources(() => data.sources));
 
   async function start(sheet: Sheet) {
     refused = null;

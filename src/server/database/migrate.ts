@@ -21,6 +21,7 @@ import * as shortlists from './migrations/0018-shortlists';
 import * as watches from './migrations/0019-watches';
 import * as worldDay from './migrations/0020-world-day';
 import * as peopleWatched from './migrations/0021-people-watched';
+import * as keptBy from './migrations/0022-kept-by';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -45,7 +46,8 @@ export const migrations: readonly Migration[] = [
   shortlists,
   watches,
   worldDay,
-  peopleWatched
+  peopleWatched,
+  keptBy
 ];
 interface Migration {
   name: string;

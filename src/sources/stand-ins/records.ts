@@ -306,6 +306,8 @@ export const quillbank: Place = {
       function: now.role.function,
       rank: now.role.rank,
       headcount: headcountIn(now),
+      funded: now.firm.funded,
+      ...(now.firm.tech.length && { tech: [...now.firm.tech] }),
       // About half of the addresses verify and a bit over a quarter more are risky: common practice, no published source.
       mail: checked < 0.5 ? ('verified' as const) : checked < 0.77 ? ('risky' as const) : ('none' as const),
       ...(checked < 0.77 && { contact: [person.mail] })

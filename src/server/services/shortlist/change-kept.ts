@@ -25,6 +25,8 @@ export interface Change {
   choice?: Partial<Record<JoinedField, FieldChoice | null | undefined>> | undefined;
   written?: Partial<Record<keyof Written, string | null | undefined>> | undefined;
 }
+/** What stood there when somebody began to change it. */
+export type Seen = Partial<Pick<Required<Change>, 'nextStep' | 'nextOn' | 'note' | 'own'>>;
 type Whom = { numbers: number[] } | { filter: KeptFilter };
 
 async function numbersOf(list: ShortlistRow, whom: Whom, transaction: Transaction): Promise<number[]> {
@@ -38,8 +40,11 @@ async function numbersOf(list: ShortlistRow, whom: Whom, transaction: Transactio
   return rows.map(({ number }) => number);
 }
 
-/** Changes many people of a list at once, as one step that can be undone. Says how many there were. */
-export async function changeKept(briefId: string, id: string, whom: Whom, change: Change) {
+/**
+ * Changes many people of a list at once, as one step that can be undone. Says how many there were. Of a single person it is
+ * refused where something else stands by now than what was seen (`was`).
+ */
+export async function changeKept(briefId: string, id: string, whom: Whom, change: Change, was: Seen = {}) {
   const list = await findShortlist(briefId, id);
   checkOwn(list, change.own ?? {});
   await reckonLeftOut(list);
@@ -47,6 +52,7 @@ export async function changeKept(briefId: string, id: string, whom: Whom, change
     await lockList(id, transaction);
     const numbers = await numbersOf(list, whom, transaction);
     if (!numbers.length) return { people: 0 };
+    if (numbers.length === 1) await checkUnchanged(id, numbers[0]!, change, was, transaction);
     const many = `${numbers.length.toLocaleString('en')} ${numbers.length === 1 ? 'person' : 'people'}`;
     if (change.drop) {
       await remember(id, `${many} taken off`, { numbers }, transaction);
@@ -61,6 +67,30 @@ export async function changeKept(briefId: string, id: string, whom: Whom, change
     else await changeLight(id, numbers, change, many, transaction);
     return { people: numbers.length };
   });
+}
+
+/** Two pages never overwrite each other's words: what was typed is told with what stands there, so that neither is lost. */
+async function checkUnchanged(id: string, number: number, change: Change, was: Seen, transaction: Transaction) {
+  const [now] = await database().query<Required<Seen>>(
+    `SELECT next_step AS "nextStep", next_on::text AS "nextOn", note, own FROM shortlist_people WHERE shortlist_id = $id AND number = $number`,
+    { bind: { id, number }, type: QueryTypes.SELECT, transaction }
+  );
+  if (!now) return;
+  const check = (what: string, seen: unknown, stands: unknown, typed: unknown) => {
+    if (seen === undefined || typed === undefined || (seen ?? '') === (stands ?? '') || typed === stands) return;
+    const words = (value: unknown) =>
+      value === null || value === '' || value === undefined ? 'nothing' : `“${String(value as string)}”`;
+    throw new Refusal(
+      409,
+      'Changed elsewhere',
+      `${what} was changed meanwhile, to ${words(stands)}. Yours, ${words(typed)}, was not kept: write it again if it is to stand.`
+    );
+  };
+  check('The next step', was.nextStep, now.nextStep, change.nextStep);
+  check('The day of the next step', was.nextOn, now.nextOn, change.nextOn);
+  check('The note', was.note, now.note, change.note);
+  for (const [name, seen] of Object.entries(was.own ?? {}))
+    check(name, seen, now.own[name] ?? null, change.own?.[name]);
 }
 
 /** Own columns are filled as they are typed. */

@@ -42,8 +42,7 @@ interface There {
 export async function keepOnList(
   shortlistId: string,
   given: readonly Candidate[],
-  from: string,
-  why: string
+  how: { from: string; why: string; by: string }
 ): Promise<Kept> {
   const clean: Candidate[] = [];
   const all = given.flatMap(({ records }) => records.map(({ sourceId, person }) => ({ sourceId, person })));
@@ -74,7 +73,7 @@ export async function keepOnList(
       { came: fresh.map(({ number }) => number), numbers: more.map(({ number }) => number) },
       transaction
     );
-    await writeRows(shortlistId, fresh, { from, why }, transaction);
+    await writeRows(shortlistId, fresh, how, transaction);
     await rewrite(shortlistId, more, transaction);
     await indexRecords(
       shortlistId,
@@ -199,7 +198,7 @@ const columns = Object.keys(columnTypes) as (keyof KeptColumns)[];
 async function writeRows(
   shortlistId: string,
   groups: readonly (Group & { number: number })[],
-  { from, why }: { from: string; why: string },
+  how: { from: string; why: string; by: string },
   transaction: Transaction
 ): Promise<void> {
   for (let at = 0; at < groups.length; at += atOnce) {
@@ -210,10 +209,10 @@ async function writeRows(
       ...rowOf(one)
     }));
     await database().query(
-      `INSERT INTO shortlist_people (shortlist_id, number, likelihood, own, kept_from, kept_why, ${columns.join(', ')})
-       SELECT $shortlistId, r.number, r.likelihood, r.own, $from, $why, ${columns.map((name) => `r.${name}`).join(', ')}
+      `INSERT INTO shortlist_people (shortlist_id, number, likelihood, own, kept_from, kept_why, kept_by, ${columns.join(', ')})
+       SELECT $shortlistId, r.number, r.likelihood, r.own, $from, $why, $by, ${columns.map((name) => `r.${name}`).join(', ')}
        FROM jsonb_to_recordset($rows::jsonb) AS r (number integer, likelihood double precision, own jsonb, ${typed(columns)})`,
-      { bind: { shortlistId, from, why, rows: JSON.stringify(rows) }, transaction }
+      { bind: { shortlistId, ...how, rows: JSON.stringify(rows) }, transaction }
     );
   }
 }

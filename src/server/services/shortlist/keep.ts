@@ -22,6 +22,8 @@ export interface KeepTask {
   id: string;
   from: KeepFrom;
   why: string;
+  /** Who keeps them, as they call themselves. */
+  by?: string;
 }
 
 /** Few are kept at once; many by a thread of its own, so that nobody waits. */
@@ -40,8 +42,8 @@ export async function keepPeople(task: KeepTask): Promise<Kept> {
 }
 
 /** The same, here and now. */
-export async function keepNow({ briefId, id, from, why }: KeepTask): Promise<Kept> {
-  return keepOnList(id, await candidates(briefId, from), from.kind, why);
+export async function keepNow({ briefId, id, from, why, by = '' }: KeepTask): Promise<Kept> {
+  return keepOnList(id, await candidates(briefId, from), { from: from.kind, why, by });
 }
 
 async function candidates(briefId: string, from: KeepFrom): Promise<Candidate[]> {

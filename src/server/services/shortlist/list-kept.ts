@@ -120,7 +120,7 @@ const told = `p.number, p.name, p.title, p.company, p.country, p.place, p.mail, 
   p.phone, p.headcount, p.greeting, p.firm_said AS "firmSaid", p.tidy_title AS "tidyTitle", p.own, p.tags, p.priority,
   p.next_step AS "nextStep", p.next_on::text AS "nextOn", p.note, p.likelihood, j.verdict,
   ARRAY(SELECT DISTINCT r->>'sourceId' FROM jsonb_array_elements(p.records) r) AS sources,
-  p.kept_at AS "keptAt", p.kept_from AS "keptFrom", p.kept_why AS "keptWhy", p.left_out AS "leftOut", p.taken_at AS "takenAt"`;
+  p.kept_at AS "keptAt", p.kept_from AS "keptFrom", p.kept_why AS "keptWhy", p.kept_by AS "keptBy", p.left_out AS "leftOut", p.taken_at AS "takenAt"`;
 
 export interface ToldPerson {
   number: number;
@@ -149,6 +149,7 @@ export interface ToldPerson {
   keptAt: string;
   keptFrom: string;
   keptWhy: string;
+  keptBy: string;
   leftOut: LeftOutReason[];
   takenAt: string | null;
 }

@@ -157,6 +157,18 @@ describe('the table', () => {
     expect(await names(briefId, id, { sort: '-own.score,name' })).toEqual(['Ole Dahl', 'Eva Smit', 'Anna Berg']);
     expect(await names(briefId, id, { due: '2026-11-30' })).toEqual([]);
     expect(await names(briefId, id, { due: '2026-12-01', words: 'anna' })).toEqual(['Anna Berg']);
+    // Of a single person nobody's words are overwritten unseen: both are told.
+    await changeKept(briefId, id, { numbers: [ole] }, { note: 'Calls on Friday' }, { note: '' });
+    await expect(
+      changeKept(briefId, id, { numbers: [ole] }, { note: 'Left the firm' }, { note: '' })
+    ).rejects.toMatchObject({
+      status: 409,
+      message: expect.stringMatching(/to “Calls on Friday”.*Yours, “Left the firm”/) as string
+    });
+    await expect(
+      changeKept(briefId, id, { numbers: [ole] }, { own: { score: 11 } }, { own: { score: 9 } })
+    ).rejects.toThrow('score was changed meanwhile, to “10”');
+    await changeKept(briefId, id, { numbers: [ole] }, { note: '' }, { note: 'Calls on Friday' });
     await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { wave: 'third' } })).rejects.toThrow(
       'none of the choices'
     );

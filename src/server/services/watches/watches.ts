@@ -1,6 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { driftOf, readTrigger, rhythmFault, watchName, type Rhythm } from '$core/changes';
+import { driftOf, reachDrift, readTrigger, rhythmFault, watchName, type Rhythm } from '$core/changes';
 import { hasPeopleHere, type SourceKind } from '$api/source-kinds';
 import { database } from '../../database/connection';
 import type { HarvestBudget } from '../../database/harvest-models';
@@ -185,6 +185,8 @@ interface Listed {
   unread: number;
   sources: { sourceId: string; sourceName: string; kind: SourceKind; version: number | null }[];
   list: { id: string; name: string } | null;
+  /** What each of its runs told, the last first. */
+  runs: Pick<WatchRunRow, 'counts' | 'breaks'>[];
   /** Verdicts of its brief: whether each is a fit, and whether it is on somebody who came as news; in the order given. */
   verdicts: { fit: boolean; came: boolean }[];
 }
@@ -198,6 +200,8 @@ export async function listWatches() {
       `SELECT w.id, b.name AS "briefName", (SELECT count(*)::int FROM watch_news n WHERE n.watch_id = w.id AND NOT n.read) AS unread,
          (SELECT coalesce(jsonb_agg(jsonb_build_object('sourceId', s.id, 'sourceName', s.name, 'kind', s.kind, 'version', v.number) ORDER BY ws.position), '[]')
           FROM watch_sources ws JOIN sources s ON s.id = ws.source_id LEFT JOIN versions v ON v.id = ws.version_id WHERE ws.watch_id = w.id) AS sources,
+         (SELECT coalesce(jsonb_agg(jsonb_build_object('counts', r.counts, 'breaks', r.breaks)), '[]') FROM
+           (SELECT counts, breaks FROM watch_runs WHERE watch_id = w.id AND state = 'done' ORDER BY created_at DESC LIMIT 60) r) AS runs,
          (SELECT jsonb_build_object('id', l.id, 'name', l.name) FROM shortlists l WHERE l.id = w.shortlist_id) AS list,
          (SELECT coalesce(jsonb_agg(jsonb_build_object('fit', v.verdict = 'fit', 'came', n.source_id IS NOT NULL) ORDER BY v.updated_at), '[]')
           FROM verdicts v LEFT JOIN (SELECT DISTINCT source_id, person_id FROM watch_news WHERE watch_id = w.id AND kind IN ('new', 'back')) n
@@ -215,7 +219,7 @@ export async function listWatches() {
     const more = told.find(({ id }) => id === watch.id);
     const last = runs.find(({ watchId }) => watchId === watch.id);
     if (!more) return [];
-    const { briefName, unread, sources, list, verdicts } = more;
+    const { briefName, unread, sources, list, runs: before, verdicts } = more;
     return [
       {
         id: watch.id,
@@ -232,7 +236,8 @@ export async function listWatches() {
         rules: watch.rules,
         unread,
         lastRun: last ? toldRun(last) : null,
-        drift: driftAmong(verdicts)
+        drift: driftAmong(verdicts),
+        reach: list ? ('goes on' as const) : reachAmong(before)
       }
     ];
   });
@@ -248,4 +253,13 @@ function driftAmong(verdicts: Listed['verdicts']) {
   if (before.length < fewestBefore || !came.length) return null;
   const share = before.filter(({ fit }) => fit).length / before.length;
   return { says: driftOf(share, came).says, judged: came.length, fits: came.filter(Boolean).length };
+}
+
+/** Whether the string reaches fewer or more from run to run, since its last break: the last run first. */
+function reachAmong(runs: Listed['runs']) {
+  const last = runs.findIndex(({ breaks }) => breaks.length);
+  const series = last < 0 ? runs : runs.slice(0, last);
+  return reachDrift(
+    series.map(({ counts: { new: fresh = 0, back = 0, left = 0 } }) => ({ came: fresh + back, gone: left })).reverse()
+  );
 }

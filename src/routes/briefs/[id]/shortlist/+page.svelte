@@ -27,6 +27,7 @@
   import TakeAlong from '$lib/shortlist/TakeAlong.svelte';
   import WatchPeople from '$lib/watches/WatchPeople.svelte';
   import { filterNames, plainColumns, writeQuery, readQuery } from '$lib/shortlist/list-query';
+  import { myName } from '$lib/shortlist/my-name';
   import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -107,7 +108,10 @@
   }
   const allFits = () =>
     desk.doing(async () => {
-      const told = await call('keepPeople', { params: desk.params, body: { why: 'all fits', from: { kind: 'fits' } } });
+      const told = await call('keepPeople', {
+        params: desk.params,
+        body: { why: 'all fits', by: myName(), from: { kind: 'fits' } }
+      });
       said = `${count(told.kept)} kept, ${count(told.there)} were there`;
     });
   async function remove() {

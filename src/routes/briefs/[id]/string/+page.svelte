@@ -7,8 +7,7 @@
   import CertainOnly from '$lib/frame/CertainOnly.svelte';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
-  import { watchAll } from '$lib/kept/changes';
-  import { reload } from '$lib/kept/reload';
+  import { followSources } from '$lib/kept/follow-sources';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import BuiltDifference from '$lib/string/BuiltDifference.svelte';
   import PasteNotice from '$lib/string/PasteNotice.svelte';
@@ -53,9 +52,7 @@
       if (!string.text.trim()) void string.build();
       void goto(briefPath(data.brief.id, 'string'), { replaceState: true, keepFocus: true });
     }
-    const unwatch = watchAll((changed) => {
-      if (changed.sources) void reload('eave:sources');
-    });
+    const unwatch = followSources(() => data.sources);
     return () => {
       unwatch();
       string.stop();
