@@ -10,6 +10,7 @@ import { readyForTypeScript } from './lib/typescript.mjs';
 
 // npm run bench              counting, comparing, strings and pages
 // npm run bench -- harvest   planning slices, and lists of 100,000 people
+// npm run bench -- shortlist  pages of a shortlist of 100,000 people
 // npm run bench -- watches    a year of 50 watches: what they keep, and reading what is new
 // npm run bench -- world      moving the stand-ins' world on, held to making it anew
 // npm run bench -- pages     from asking for a page until it can be used
@@ -55,15 +56,11 @@ async function pages(url) {
   return (await run('npx', ['tsx', 'bench/pages.ts'], { env: { ...process.env, DATABASE_URL: bench } })).code;
 }
 
-async function harvest(url) {
+/** A bench that fills a database of its own. */
+const alone = (file) => async (url) => {
   const [bench] = await freshDatabases(url, ['eave_bench']);
-  return (await run('npx', ['tsx', 'bench/harvest.ts'], { env: { ...process.env, DATABASE_URL: bench } })).code;
-}
-
-async function watches(url) {
-  const [bench] = await freshDatabases(url, ['eave_bench']);
-  return (await run('npx', ['tsx', 'bench/watches.ts'], { env: { ...process.env, DATABASE_URL: bench } })).code;
-}
+  return (await run('npx', ['tsx', `bench/${file}.ts`], { env: { ...process.env, DATABASE_URL: bench } })).code;
+};
 
 async function figures(url) {
   const [bench] = await freshDatabases(url, ['eave_bench']);
@@ -82,4 +79,10 @@ async function figures(url) {
 }
 
 if (what === 'world') process.exit((await run('npx', ['tsx', 'bench/world.ts'])).code);
-process.exit(await withPostgres('eave_test', { load, pages, harvest, watches }[what] ?? figures));
+process.exit(
+  await withPostgres(
+    'eave_test',
+    { load, pages, harvest: alone('harvest'), shortlist: alone('shortlist'), watches: alone('watches') }[what] ??
+      figures
+  )
+);
