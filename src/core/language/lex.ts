@@ -1,6 +1,7 @@
 import { readBounds, readNumber, writeNumber } from './numbers';
 import { shortestPrefix } from './limits';
 import { cutOut, type Edit, type Problem } from './problem';
+import { problemWords as words } from './problem-words';
 import { isNumberFact, isScope, type Scope } from './scopes';
 import { tokenKeys } from './tokens';
 
@@ -67,8 +68,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
           severity: 'hint',
           from,
           to: at,
-          message: 'A character that cannot be seen stands here; it is read as a space.',
-          fix: { label: 'Replace it with a space', edits: [{ from, to: at, insert: ' ' }] }
+          message: words['hidden-character'].says,
+          fix: { label: words['hidden-character'].fix, edits: [{ from, to: at, insert: ' ' }] }
         });
       } else at += here.length;
     } else if (here === '/' && text[at + 1] === '*') mute();
@@ -83,8 +84,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'error',
         from: at,
         to: at + 1,
-        message: 'This ] closes nothing. A range is written [51 TO 1000].',
-        fix: { label: 'Take it out', edits: [{ from: at, to: at + 1, insert: '' }] }
+        message: words['bad-range'].closesNothing,
+        fix: { label: words['bad-range'].fixOut, edits: [{ from: at, to: at + 1, insert: '' }] }
       });
       at++;
     } else if (isNegative()) word();
@@ -95,8 +96,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
           severity: 'warning',
           from: at,
           to: at + 1,
-          message: 'A long dash from a document is read as a minus sign: what follows is excluded.',
-          fix: { label: 'Write a plain -', edits: [{ from: at, to: at + 1, insert: '-' }] }
+          message: words['long-dash'].says,
+          fix: { label: words['long-dash'].fix, edits: [{ from: at, to: at + 1, insert: '-' }] }
         });
       lexemes.push({ kind: 'minus', from: at, to: at + 1 });
       at++;
@@ -106,8 +107,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from: at,
         to: at + 1,
-        message: '“!” is read as NOT; write the word, which every reader knows.',
-        fix: { label: 'Write NOT', edits: [{ from: at, to: at + 1, insert: 'NOT ' }] }
+        message: words['foreign-operator'].says('!', 'NOT'),
+        fix: { label: words['foreign-operator'].fix('NOT'), edits: [{ from: at, to: at + 1, insert: 'NOT ' }] }
       });
       lexemes.push({ kind: 'minus', from: at, to: at + 1 });
       at++;
@@ -139,8 +140,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'error',
         from,
         to: size,
-        message: 'This part is set aside and never ends. Write */ where it ends.',
-        fix: { label: 'End it here', edits: [{ from: size, to: size, insert: ' */' }] }
+        message: words['unclosed-muted'].says,
+        fix: { label: words['unclosed-muted'].fix, edits: [{ from: size, to: size, insert: ' */' }] }
       });
   }
 
@@ -157,8 +158,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'error',
         from,
         to: size,
-        message: 'This quote is never closed. Add a " where the phrase ends.',
-        fix: { label: 'Close it at the end', edits: [{ from: size, to: size, insert: '"' }] }
+        message: words['unclosed-quote'].says,
+        fix: { label: words['unclosed-quote'].fix, edits: [{ from: size, to: size, insert: '"' }] }
       });
     if (curly.test(text[from]!) || (closed && curly.test(text[end]!)))
       problems.push({
@@ -166,9 +167,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from,
         to: at,
-        message:
-          'Curly quotes come from a document; many sources do not read them. They are read as plain quotes here.',
-        fix: { label: 'Write plain quotes', edits: [{ from, to: at, insert: `"${inside}"` }] }
+        message: words['curly-quotes'].says,
+        fix: { label: words['curly-quotes'].fix, edits: [{ from, to: at, insert: `"${inside}"` }] }
       });
     if (tokenKeys(inside).length === 0) {
       if (closed)
@@ -177,8 +177,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
           severity: 'error',
           from,
           to: at,
-          message: 'Nothing to find stands between these quotes. Write words there or take them out.',
-          fix: { label: 'Take them out', edits: [cutOut(text, { from, to: at })] }
+          message: words['empty-phrase'].says,
+          fix: { label: words['empty-phrase'].fix, edits: [cutOut(text, { from, to: at })] }
         });
       lexemes.push({ kind: 'gap', from, to: at });
       return;
@@ -195,8 +195,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from: from + 1 + star,
         to: from + 2 + star,
-        message: 'A * inside quotes is not a wildcard; it is ignored.',
-        fix: { label: all.length > 1 ? 'Take them out' : 'Take it out', edits: all }
+        message: words['wildcard-in-phrase'].says,
+        fix: { label: words['wildcard-in-phrase'].fix(all.length > 1), edits: all }
       });
     }
     lexemes.push({ kind: 'phrase', text: inside, from, to: at });
@@ -214,7 +214,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'error',
         from,
         to: from + 1,
-        message: 'This [ is never closed. A range is written [51 TO 1000].'
+        message: words['unclosed-bracket'].ofRange
       });
       lexemes.push({ kind: 'gap', from, to: at });
       return;
@@ -228,10 +228,10 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: read ? 'warning' : 'error',
         from,
         to: at,
-        message: read
-          ? `A range is written with TO between its bounds: this is read as ${written(read)}.`
-          : 'A range has two bounds with TO between them, as in [51 TO 1000] or [51 TO *].',
-        ...(read && { fix: { label: `Write ${written(read)}`, edits: [{ from, to: at, insert: written(read) }] } })
+        message: read ? words['bad-range'].withoutTo(written(read)) : words['bad-range'].oneBound,
+        ...(read && {
+          fix: { label: words['bad-range'].fix(written(read)), edits: [{ from, to: at, insert: written(read) }] }
+        })
       });
       if (!read) {
         lexemes.push({ kind: 'gap', from, to: at });
@@ -248,7 +248,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'error',
         from,
         to: at,
-        message: `“${wrong.slice(0, 40)}” is not a number. Write digits, as in [51 TO 1000], or * for no bound.`
+        message: words['bad-range'].noNumber(wrong)
       });
       lexemes.push({ kind: 'gap', from, to: at });
       return;
@@ -260,8 +260,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'hint',
         from,
         to: at,
-        message: `Signs between thousands are left out: this is read as ${insert}.`,
-        fix: { label: `Write ${insert}`, edits: [{ from, to: at, insert }] }
+        message: words['bad-range'].thousands(insert),
+        fix: { label: words['bad-range'].fix(insert), edits: [{ from, to: at, insert }] }
       });
     }
     const [low, high] = values as [number | null, number | null];
@@ -271,8 +271,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from,
         to: at,
-        message: `Nothing lies between ${low} and ${high}: the lower bound comes first.`,
-        fix: { label: 'Swap them', edits: [{ from, to: at, insert: written({ low: high, high: low }) }] }
+        message: words['bad-range'].wrongWayRound(low, high),
+        fix: { label: words['bad-range'].fixSwap, edits: [{ from, to: at, insert: written({ low: high, high: low }) }] }
       });
     lexemes.push({ kind: 'range', low, high, from, to: at });
   }
@@ -303,8 +303,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
           severity: 'error',
           from,
           to: end,
-          message: `There is no scope “${raw.slice(0, -1)}”. Known are title, company, about, country, headcount and others; quote the words if the colon belongs to them.`,
-          fix: { label: 'Search the whole profile', edits: [{ from, to: end, insert: '' }] }
+          message: words['unknown-scope'].says(raw.slice(0, -1)),
+          fix: { label: words['unknown-scope'].fix, edits: [{ from, to: end, insert: '' }] }
         });
       lexemes.push({ kind: 'scope', scope: isScope(name) ? name : null, from, to: end });
       return;
@@ -320,8 +320,11 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from,
         to: end,
-        message: `“${raw}” is read as ${operator.toUpperCase()}; write the word, which every reader knows.`,
-        fix: { label: `Write ${operator.toUpperCase()}`, edits: [{ from, to: end, insert: operator.toUpperCase() }] }
+        message: words['foreign-operator'].says(raw, operator.toUpperCase()),
+        fix: {
+          label: words['foreign-operator'].fix(operator.toUpperCase()),
+          edits: [{ from, to: end, insert: operator.toUpperCase() }]
+        }
       });
       lexemes.push({ kind: operator, from, to: end });
       return;
@@ -333,10 +336,13 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from,
         to: end,
-        message: `“${raw}” is read as a word to find. Operators are written in capitals.`,
+        message: words['lower-case-operator'].says(raw),
         fix: joins
-          ? { label: `Write ${raw.toUpperCase()}`, edits: [{ from, to: end, insert: raw.toUpperCase() }] }
-          : { label: 'Take it out', edits: [cutOut(text, { from, to: end })] }
+          ? {
+              label: words['lower-case-operator'].fix(raw.toUpperCase()),
+              edits: [{ from, to: end, insert: raw.toUpperCase() }]
+            }
+          : { label: words['lower-case-operator'].fixAlone, edits: [cutOut(text, { from, to: end })] }
       });
     }
     const set = setName.exec(raw);
@@ -351,8 +357,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from,
         to: end,
-        message: `“${raw.slice(0, 20)}” has no letter or digit, so nothing can be found by it; it is left out.`,
-        fix: { label: 'Take it out', edits: [cutOut(text, { from, to: end })] }
+        message: words['stray-sign'].says(raw),
+        fix: { label: words['stray-sign'].fix, edits: [cutOut(text, { from, to: end })] }
       });
       return;
     }
@@ -365,8 +371,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from: from + star,
         to: from + star + 1,
-        message: 'A * works only at the end of a word; here it is ignored.',
-        fix: { label: 'Take it out', edits: [{ from, to: end, insert: stem }] }
+        message: words['misplaced-wildcard'].says,
+        fix: { label: words['misplaced-wildcard'].fix, edits: [{ from, to: end, insert: stem }] }
       });
     const short = last && keys.at(-1)!.length < shortestPrefix;
     if (short)
@@ -375,8 +381,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         severity: 'warning',
         from,
         to: end,
-        message: `A * needs three letters or more before it; “${raw}” would find almost anyone. It is read without the *.`,
-        fix: { label: 'Take the * out', edits: [{ from, to: end, insert: stem }] }
+        message: words['short-wildcard'].says(raw),
+        fix: { label: words['short-wildcard'].fix, edits: [{ from, to: end, insert: stem }] }
       });
     lexemes.push({ kind: 'word', text: stem, prefix: last && !short, from, to: end });
   }

@@ -23,7 +23,28 @@ import { print } from './print';
 const line = (root: OutlineGroup) => printOutline(root).replaceAll(/\s+/g, ' ');
 const edited = (text: string, edit: (root: OutlineGroup) => OutlineGroup) => line(edit(outlineOf(text)));
 
+/** The places of all parts. */
+const pathsOf = (group: OutlineGroup, path: number[] = []): number[][] =>
+  group.parts.flatMap((part, i) => [[...path, i], ...(isLeaf(part) ? [] : pathsOf(part, [...path, i]))]);
+
 describe('an outline', () => {
+  it('takes a part up again where it was set aside: the string means what it meant', () => {
+    fc.assert(
+      fc.property(queries(), fc.nat(), people(8), (query, which, list) => {
+        const before = outlineOf(print(query));
+        const paths = pathsOf(before);
+        const path = paths[which % paths.length];
+        if (!path || nodeAt(before, path)!.muted) return;
+        const aside = outlineOf(printOutline(mute(before, path)));
+        const muted = pathsOf(aside).filter((one) => nodeAt(aside, one)!.muted);
+        expect(muted.length).toBeGreaterThan(0);
+        const again = parse(printOutline(mute(aside, muted[0]!))).query!;
+        for (const person of list) expect(matches(again, person)).toBe(matches(query, person));
+      }),
+      { numRuns: 2000 }
+    );
+  });
+
   it('writes a string that means the same, whatever the string', () => {
     fc.assert(
       fc.property(queries(), people(8), (query, list) => {

@@ -28,20 +28,120 @@ export const isLeaf = (outline: Outline): outline is OutlineLeaf => outline.kind
 /** The outline of a text. The outermost node is always a group; an empty text has an empty one. */
 export function outlineOf(text: string, sets?: SetQueries, parsed: Parsed = parse(text, sets)): OutlineGroup {
   const root = parsed.query && fromQuery(parsed.query);
+  const whole = { from: 0, to: text.length };
   const group: OutlineGroup =
     root && !isLeaf(root) && !root.not
-      ? { ...root, at: { from: 0, to: text.length } }
-      : { kind: 'all', not: false, muted: false, parts: root ? [root] : [], at: { from: 0, to: text.length } };
-  for (const muted of parsed.muted) {
-    const { home, scope } = innermost(group, muted, text);
-    const index = home.parts.findIndex(({ at }) => at && at.from >= muted.from);
-    home.parts.splice(index < 0 ? home.parts.length : index, 0, {
-      ...mutedOutline(muted.text, scope, sets),
-      at: muted
-    });
+      ? { ...root, at: whole }
+      : { kind: 'all', not: false, muted: false, parts: root ? [root] : [], at: whole };
+  const around = parsed.muted.length ? bracketsAround(text, parsed.muted) : [];
+  for (const [i, muted] of parsed.muted.entries()) {
+    const { bracket, scope } = around[i]!;
+    const operator = /^(AND|OR)\s/.exec(muted.text) ?? /\s(AND|OR)$/.exec(muted.text);
+    const kind = operator && (operator[1] === 'AND' ? 'all' : 'any');
+    const outline: Outline = { ...mutedOutline(muted.text, scope, sets), at: muted };
+    putInto(innermost(group, muted), outline, { kind, behind: operator?.index === 0, bracket, text });
   }
   return group;
 }
+
+/**
+ * Puts what is set aside where it stands. A bracket that it leaves with one part, or with parts of the kind of the group
+ * around, is none any more to whoever reads the string without it; here it is made one again, so that the part means what it meant when it is
+ * taken up.
+ */
+function putInto(
+  home: OutlineGroup,
+  muted: Outline,
+  {
+    kind,
+    behind,
+    bracket,
+    text
+  }: { kind: OutlineGroup['kind'] | null; behind: boolean; bracket: Span | null; text: string }
+): void {
+  const { parts } = home;
+  const from = muted.at!.from;
+  const together = (kind: OutlineGroup['kind'], part: Outline): OutlineGroup => ({
+    kind,
+    not: false,
+    muted: false,
+    parts: behind ? [part, muted] : [muted, part],
+    ...(part.at && { at: { from: Math.min(part.at.from, from), to: Math.max(part.at.to, muted.at!.to) } })
+  });
+  // A part that holds the bracket, and is excluded with it or not.
+  const holder = bracket ? parts.findIndex(({ at }) => at && at.from < bracket.from && at.to >= bracket.to) : -1;
+  if (holder >= 0) {
+    const part = parts[holder]!;
+    const outside = text.slice(part.at!.from, bracket!.from);
+    const not = (outside.match(/\bNOT\b|[-–—−!]/g) ?? []).length % 2 === 1;
+    parts[holder] = { ...together(kind ?? 'all', { ...part, not: part.not !== not }), not, at: part.at };
+    return;
+  }
+  const found = parts.findIndex(({ at }) => at && at.from >= from);
+  const index = found < 0 ? parts.length : found;
+  if (!kind || kind === home.kind || !parts.length) {
+    parts.splice(index, 0, muted);
+    return;
+  }
+  // The parts that stand in the same bracket; outside of all brackets those that stand in none, or the one beside it.
+  const isFellow = ({ at }: Outline) => at && (!bracket || (at.from > bracket.from && at.to < bracket.to));
+  const first = bracket ? parts.findIndex(isFellow) : isBracketed(parts, text) ? 0 : behind ? index - 1 : index;
+  const count = bracket ? parts.filter(isFellow).length : isBracketed(parts, text) ? parts.length : 1;
+  if (first < 0 || !count || !parts[first]) {
+    parts.splice(index, 0, muted);
+    return;
+  }
+  const fellows = parts.slice(first, first + count);
+  const [one] = fellows;
+  const last = fellows.at(-1)!.at;
+  const inner: Outline =
+    count === 1
+      ? one!
+      : {
+          kind: home.kind,
+          not: false,
+          muted: false,
+          parts: fellows,
+          ...(last && { at: { from: one!.at!.from, to: last.to } })
+        };
+  if (count < parts.length) parts.splice(first, count, together(kind, inner));
+  else {
+    home.kind = kind;
+    home.parts = together(kind, inner).parts;
+  }
+}
+
+/** Whether parts at the outermost place stand in one bracket. */
+const isBracketed = (parts: readonly Outline[], text: string): boolean => {
+  const from = parts[0]?.at?.from;
+  return parts.length > 1 && from !== undefined && /(^|[\s(])([A-Za-z]+:\s*)?\(\s*$/.test(text.slice(0, from));
+};
+
+/** The innermost bracket around each of some places, and the scope that words have there; what is set aside opens none. */
+function bracketsAround(text: string, muted: readonly Span[]): { bracket: Span | null; scope: Scope }[] {
+  const told = muted.map(() => ({ bracket: null as Span | null, scope: 'any' as Scope }));
+  const open: { from: number; scope: Scope; holds: number[] }[] = [{ from: -1, scope: 'any', holds: [] }];
+  const close = (to: number) => {
+    const { from, holds } = open.pop()!;
+    for (const one of holds) told[one]!.bracket = { from, to };
+  };
+  let quoted = false;
+  let next = 0;
+  for (let i = 0; i < text.length; i++) {
+    if (!quoted && i === muted[next]?.from) {
+      open.at(-1)!.holds.push(next);
+      told[next]!.scope = open.at(-1)!.scope;
+      i = muted[next++]!.to - 1;
+    } else if (quote.test(text[i]!)) quoted = !quoted;
+    else if (!quoted && text[i] === '(') {
+      const name = /([A-Za-z]+):\s*$/.exec(text.slice(Math.max(0, i - 40), i))?.[1]?.toLowerCase();
+      open.push({ from: i, scope: name && isScope(name) ? name : open.at(-1)!.scope, holds: [] });
+    } else if (!quoted && text[i] === ')' && open.length > 1) close(i + 1);
+  }
+  while (open.length > 1) close(text.length);
+  return told;
+}
+const quote = /["“”„‟«»″]/;
 
 /** Writes an outline; each outermost part on a line of its own, and long groups over several lines, indented. */
 export function printOutline(root: OutlineGroup, width = 100): string {
@@ -90,21 +190,12 @@ function mutedOutline(text: string, scope: Scope, sets?: SetQueries): Outline {
     : { ...fromQuery(parsed.query!), muted: true };
 }
 
-const scopedGroup = /^(?:NOT\s+|-)*([A-Za-z]+):\s*\(/;
-
-/** The smallest group around a place in the text, and the scope that words there have. */
-function innermost(
-  group: OutlineGroup,
-  at: Span,
-  text: string,
-  scope: Scope = 'any'
-): { home: OutlineGroup; scope: Scope } {
+/** The smallest group around a place in the text. */
+function innermost(group: OutlineGroup, at: Span): OutlineGroup {
   for (const part of group.parts)
-    if (!isLeaf(part) && !part.muted && part.at && part.at.from <= at.from && at.to <= part.at.to) {
-      const named = scopedGroup.exec(text.slice(part.at.from, at.from))?.[1]?.toLowerCase();
-      return innermost(part, at, text, named && isScope(named) ? named : scope);
-    }
-  return { home: group, scope };
+    if (!isLeaf(part) && !part.muted && part.at && part.at.from <= at.from && at.to <= part.at.to)
+      return innermost(part, at);
+  return group;
 }
 
 function writeParts(

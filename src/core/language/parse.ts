@@ -3,6 +3,7 @@ import { limits } from './limits';
 import { readBounds, readNumber } from './numbers';
 import { print } from './print';
 import { cutOut, type Edit, type Problem } from './problem';
+import { problemWords } from './problem-words';
 import { isTerm, join, terms, type Query, type Span, type Term } from './query';
 import { isNumberFact, type Scope } from './scopes';
 
@@ -44,7 +45,7 @@ function overLimit(text: string): Problem | null {
     severity: 'error',
     from: 0,
     to: text.length,
-    message: `This string is ${Math.ceil(bytes / 1024)} KiB long; the most is ${limits.bytes / 1024} KiB. Split it into several strings.`
+    message: problemWords['too-long'].says(Math.ceil(bytes / 1024), limits.bytes / 1024)
   };
 }
 
@@ -71,7 +72,7 @@ function overCount(lexemes: Lexeme[], sets: SetQueries): Problem | null {
         severity: 'error',
         from: lexeme.from,
         to: lexeme.to,
-        message: `Brackets stand more than ${limits.levels} deep here. Close or take out some of them.`
+        message: problemWords['too-deep'].says(limits.levels)
       };
     if (count > limits.terms)
       return {
@@ -79,7 +80,7 @@ function overCount(lexemes: Lexeme[], sets: SetQueries): Problem | null {
         severity: 'error',
         from: lexeme.from,
         to: lexeme.to,
-        message: `The string has more than ${limits.terms.toLocaleString('en')} terms. Split it into several strings.`
+        message: problemWords['too-many-terms'].says(limits.terms)
       };
   }
   return null;
@@ -115,8 +116,8 @@ class Reader {
       if (member) found.push(member.query);
       const rest = this.peek();
       if (!rest) break;
-      this.say('unopened-bracket', 'error', rest, 'This ) closes nothing. Take it out, or open the group before it.', {
-        label: 'Take it out',
+      this.say('unopened-bracket', 'error', rest, problemWords['unopened-bracket'].says, {
+        label: problemWords['unopened-bracket'].fix,
         edits: [{ from: rest.from, to: rest.to, insert: '' }]
       });
       this.at++;
@@ -179,19 +180,13 @@ class Reader {
     const operator = this.lexemes.find(
       (lexeme) => lexeme.kind === 'or' && lexeme.from >= gap.from && lexeme.to <= gap.to
     );
-    this.say(
-      'mixed-operators',
-      'warning',
-      operator ?? gap,
-      `AND and OR stand side by side without brackets. It is read as: ${shown.join(' OR ')}`,
-      {
-        label: 'Write these brackets',
-        edits: mixed.flatMap(({ member: { span: s } }) => [
-          { from: s.from, to: s.from, insert: '(' },
-          { from: s.to, to: s.to, insert: ')' }
-        ])
-      }
-    );
+    this.say('mixed-operators', 'warning', operator ?? gap, problemWords['mixed-operators'].says(shown.join(' OR ')), {
+      label: problemWords['mixed-operators'].fix,
+      edits: mixed.flatMap(({ member: { span: s } }) => [
+        { from: s.from, to: s.from, insert: '(' },
+        { from: s.to, to: s.to, insert: ')' }
+      ])
+    });
   }
 
   private readAnd(scope: Scope): { member: Member; several: boolean } | null {
@@ -242,13 +237,13 @@ class Reader {
     const to = run.at(-1)!.span.to;
     const phrase = words.join(' ');
     const star = phrase.includes('*');
-    const fix = { label: `Quote “${phrase.slice(0, 60)}”`, edits: [{ from, to, insert: `"${phrase}"` }] };
+    const fix = { label: problemWords['unquoted-title'].fix(phrase), edits: [{ from, to, insert: `"${phrase}"` }] };
     if (first.query.kind === 'not')
       this.say(
         'unquoted-exclusion',
         'warning',
         { from: first.span.from, to },
-        `Only “${words[0]}” is excluded; “${words.slice(1).join(' ')}” is searched for. Quote the words to exclude them together.`,
+        problemWords['unquoted-exclusion'].says(words[0]!, words.slice(1).join(' ')),
         star ? undefined : fix
       );
     else
@@ -256,7 +251,7 @@ class Reader {
         'unquoted-title',
         'warning',
         { from: first.span.from, to },
-        `Without quotes these ${run.length} words are found in any order, each anywhere. Quote them to find them side by side.`,
+        problemWords['unquoted-title'].says(run.length),
         star ? undefined : fix
       );
   }
@@ -288,8 +283,8 @@ class Reader {
     while (this.peek()?.kind === 'scope') {
       const lexeme = this.peek() as Lexeme & { kind: 'scope' };
       if (lexeme !== first)
-        this.say('doubled-scope', 'error', lexeme, 'Two scopes stand in a row; the second one counts. Take one out.', {
-          label: 'Take the first out',
+        this.say('doubled-scope', 'error', lexeme, problemWords['doubled-scope'].says, {
+          label: problemWords['doubled-scope'].fix,
           edits: [{ from: first.from, to: lexeme.from, insert: '' }]
         });
       if (lexeme.scope) scope = lexeme.scope;
@@ -298,12 +293,7 @@ class Reader {
     const next = this.peek();
     if (!next || ['and', 'or', 'not', 'minus', 'close'].includes(next.kind)) {
       const scopeLexeme = this.lexemes[this.at - 1]!;
-      this.say(
-        'empty-scope',
-        'error',
-        scopeLexeme,
-        'A word, a phrase or a bracket belongs right after the scope. An exclusion goes before it, as in NOT title:intern.'
-      );
+      this.say('empty-scope', 'error', scopeLexeme, problemWords['empty-scope'].says);
       return null;
     }
     this.at++;
@@ -319,13 +309,10 @@ class Reader {
   private readSet({ name, from, to }: Lexeme & { kind: 'set' }, scope: Scope, span: Span): Member | null {
     const query = this.sets.get(name);
     if (query) return { query: standFor(query, scope, { at: span, set: { name, scope } }), span, bare: false };
-    this.say(
-      'unknown-set',
-      'error',
-      { from, to },
-      `There is no word set called “${name}”. Choose one of the library, or quote the text if it is no set.`,
-      { label: 'Search for it as words', edits: [{ from, to, insert: `"${this.text.slice(from + 1, to)}"` }] }
-    );
+    this.say('unknown-set', 'error', { from, to }, problemWords['unknown-set'].says(name), {
+      label: problemWords['unknown-set'].fix,
+      edits: [{ from, to, insert: `"${this.text.slice(from + 1, to)}"` }]
+    });
     return null;
   }
 
@@ -334,23 +321,23 @@ class Reader {
     const close = this.peek();
     if (close) this.at++;
     else
-      this.say('unclosed-bracket', 'error', open, 'This bracket is never closed. Add a ) where the group ends.', {
+      this.say('unclosed-bracket', 'error', open, problemWords['unclosed-bracket'].ofGroup, {
         // Behind a quote that is open too, the bracket would be part of the phrase.
         ...(this.problems.some(({ code }) => code === 'unclosed-quote')
           ? {
-              label: 'Close the quote and it at the end',
+              label: problemWords['unclosed-bracket'].fixWithQuote,
               edits: [{ from: this.text.length, to: this.text.length, insert: '")' }]
             }
           : {
-              label: 'Close it at the end',
+              label: problemWords['unclosed-bracket'].fix,
               edits: [{ from: this.text.length, to: this.text.length, insert: ')' }]
             })
       });
     const span = { from: first.from, to: close?.to ?? this.text.length };
     if (!inside) {
       if (close)
-        this.say('empty-group', 'error', span, 'Nothing stands in this group. Write words in it or take it out.', {
-          label: 'Take it out',
+        this.say('empty-group', 'error', span, problemWords['empty-group'].says, {
+          label: problemWords['empty-group'].fix,
           edits: [cutOut(this.text, span)]
         });
       return null;
@@ -362,32 +349,20 @@ class Reader {
 
   private term(lexeme: Lexeme, scope: Scope, at: Span): Term | null {
     if (lexeme.kind === 'range') {
-      if (!isNumberFact(scope))
-        this.say(
-          'range-on-words',
-          'error',
-          at,
-          `“${scope}” holds words, so a range finds nobody there. Ranges go with headcount, growth, tenure, moved, active and founded.`
-        );
+      if (!isNumberFact(scope)) this.say('range-on-words', 'error', at, problemWords['range-on-words'].says(scope));
       return { kind: 'range', scope, low: lexeme.low, high: lexeme.high, at };
     }
     if (lexeme.kind !== 'word' && lexeme.kind !== 'phrase') return null;
     if (isNumberFact(scope)) {
       const number = readNumber(lexeme.text);
       const bounds = number ? { low: number.value, high: number.value } : readBounds(lexeme.text);
-      if (!bounds)
-        this.say(
-          'bad-number',
-          'error',
-          at,
-          `“${lexeme.text.slice(0, 40)}” is not a number, and ${scope} holds numbers. Write a range, as in ${scope}:[51 TO 1000].`
-        );
+      if (!bounds) this.say('bad-number', 'error', at, problemWords['bad-number'].says(lexeme.text, scope));
       else if (!number || number.thousands || number.value < 0 || lexeme.kind === 'phrase') {
         const range: Term = { kind: 'range', scope, ...bounds, at };
         if (!number || number.thousands) {
           const written = print({ ...range, scope: 'any' }).replace(/^any:/, '');
-          this.say('bad-number', 'hint', lexeme, `This is read as ${written}.`, {
-            label: `Write ${written}`,
+          this.say('bad-number', 'hint', lexeme, problemWords['bad-number'].readAs(written), {
+            label: problemWords['bad-number'].fix(written),
             edits: [{ from: lexeme.from, to: lexeme.to, insert: written }]
           });
         }
@@ -402,23 +377,15 @@ class Reader {
   private misplaced(lexeme: Lexeme) {
     this.at = Math.max(this.at, this.lexemes.indexOf(lexeme));
     const written = this.text.slice(lexeme.from, lexeme.to);
-    this.say(
-      'misplaced-operator',
-      'error',
-      lexeme,
-      `${written} has nothing to join here. It stands between two parts (NOT and - before one).`,
-      { label: `Take ${written} out`, edits: [cutOut(this.text, lexeme)] }
-    );
+    this.say('misplaced-operator', 'error', lexeme, problemWords['misplaced-operator'].says(written), {
+      label: problemWords['misplaced-operator'].fix(written),
+      edits: [cutOut(this.text, lexeme)]
+    });
   }
 
   private checkWhole(query: Query) {
     if (onlyExcludes(query))
-      this.say(
-        'only-exclusions',
-        'warning',
-        { from: 0, to: this.text.length },
-        'This string only excludes. Most sources answer nothing to that: add what is wanted.'
-      );
+      this.say('only-exclusions', 'warning', { from: 0, to: this.text.length }, problemWords['only-exclusions'].says);
   }
 }
 

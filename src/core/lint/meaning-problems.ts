@@ -5,6 +5,7 @@ import { otherSpelling } from '../titles/spellings';
 import { constantOf } from '../semantics/equivalent';
 import { isNever, keysImply, scopeImplies, wordingOf } from '../semantics/implies';
 import type { Edit, Problem } from '../language/problem';
+import { problemWords } from '../language/problem-words';
 import { print } from '../language/print';
 import { isTerm, terms, type And, type Or, type Phrase, type Query, type Span, type Word } from '../language/query';
 import { isNumberFact, isTextScope } from '../language/scopes';
@@ -61,7 +62,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
             'repeated-term',
             'hint',
             part.at,
-            `“${short(part.text)}” stands twice in this group.`,
+            problemWords['repeated-term'].says(part.text),
             takeOut({ query: part, around: place, index })
           );
         }
@@ -75,7 +76,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
           'covered-wording',
           'hint',
           long.at,
-          `${print(long)} is covered by ${print(by)}: whoever has the one has the other, so it brings nobody.`,
+          problemWords['covered-wording'].says(print(long), print(by)),
           takeOut({ query: long, around: place, index: group.parts.indexOf(long) })
         );
       }
@@ -114,17 +115,15 @@ export function meaningProblems(text: string, query: Query): Problem[] {
       for (const [exclusion, wanted] of hits) {
         const unwanted = exclusion.query as Wanted;
         const same = wanted.some((term) => keysImply(wordingOf(unwanted), wordingOf(term)));
-        const list =
-          wanted.slice(0, 3).map(print).join(', ') + (wanted.length > 3 ? ` and ${wanted.length - 3} more` : '');
         const fix = takeOut(exclusion);
         say(
           same ? 'wanted-and-excluded' : 'exclusion-hits-wanted',
           'warning',
           unwanted.at,
           same
-            ? `${print(unwanted)} is wanted and excluded at once, so that wording finds nobody.`
-            : `This exclusion removes everyone found by ${list}, which is wanted. Exclude a longer phrase, or let it be.`,
-          fix && { ...fix, label: 'Take the exclusion out' }
+            ? problemWords['wanted-and-excluded'].says(print(unwanted))
+            : problemWords['exclusion-hits-wanted'].says(wanted.map(print)),
+          fix && { ...fix, label: problemWords['wanted-and-excluded'].fix }
         );
       }
     }
@@ -151,18 +150,9 @@ export function meaningProblems(text: string, query: Query): Problem[] {
           'never-matches',
           'warning',
           part.at,
-          homes.size > 1
-            ? 'This can never match: a person has one country. Join the countries by OR.'
-            : 'This can never match: what it wants rules itself out. Change one side of it.'
+          homes.size > 1 ? problemWords['never-matches'].countries : problemWords['never-matches'].says
         );
-      else
-        say(
-          'always-true',
-          'warning',
-          part.at,
-          'This is true of everybody, so it narrows nothing. Take it out.',
-          takeOut(place)
-        );
+      else say('always-true', 'warning', part.at, problemWords['always-true'].says, takeOut(place));
     }
   }
 
@@ -197,7 +187,10 @@ export function meaningProblems(text: string, query: Query): Problem[] {
           'several-meanings',
           'hint',
           term.at,
-          `“${short(term.text)}” has several meanings: ${senses.map(({ name }) => name).join('; ')}. Add a word beside it that tells them apart.`
+          problemWords['several-meanings'].says(
+            term.text,
+            senses.map(({ name }) => name)
+          )
         );
       }
       const other = prefix ? null : otherSpelling(keys);
@@ -213,16 +206,10 @@ export function meaningProblems(text: string, query: Query): Problem[] {
       const scope = /^[A-Za-z]+:\s*/.exec(text.slice(term.at.from, term.at.to))?.[0] ?? '';
       const own = text.slice(term.at.from + scope.length, term.at.to);
       const instead = inGroup ? `${scope}${own} OR ${scope}${written}` : `${scope}(${own} OR ${written})`;
-      say(
-        'spelling-pair',
-        'hint',
-        term.at,
-        `“${short(term.text)}” is also written “${other.join(' ')}”; this finds one of the two.`,
-        {
-          label: `Add ${written}`,
-          edits: [{ ...term.at, insert: instead }]
-        }
-      );
+      say('spelling-pair', 'hint', term.at, problemWords['spelling-pair'].says(term.text, other.join(' ')), {
+        label: problemWords['spelling-pair'].fix(written),
+        edits: [{ ...term.at, insert: instead }]
+      });
     }
   }
 
@@ -239,7 +226,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         term.at,
         told.message,
         told.write !== null && place
-          ? { label: `Write ${told.write}`, edits: [{ ...place, insert: told.write }] }
+          ? { label: problemWords['unknown-value'].fix(told.write), edits: [{ ...place, insert: told.write }] }
           : undefined
       );
     }
@@ -269,7 +256,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         : null;
     if (!edit) return undefined;
     const between = previous ? text.slice(previous.to, at.from) : text.slice(at.to, next!.from);
-    return /^\s*(AND|OR)?\s*$/.test(between) ? { label: 'Take it out', edits: [edit] } : undefined;
+    return /^\s*(AND|OR)?\s*$/.test(between) ? { label: problemWords['repeated-term'].fix, edits: [edit] } : undefined;
   }
 
   function spanOf(place: Place): Span | undefined {
@@ -286,9 +273,7 @@ function noCountry(term: Word | Phrase): { message: string; write: string | null
     .reduce((best, one) => (one.alike > best.alike ? one : best));
   const meant = near.alike >= 0.88 ? near.name : null;
   return {
-    message: `“${short(term.text)}” is no country of ISO 3166-1, so it is looked for as text, and few sources hold countries so.${
-      meant ? ` ${meant}, perhaps?` : ' A town or a region goes with place.'
-    }`,
+    message: problemWords['unknown-value'].country(term.text, meant),
     write: meant && (/^[\p{L}]+$/u.test(meant) ? meant : `"${meant}"`)
   };
 }
@@ -326,7 +311,7 @@ function noListedValue(term: Word | Phrase): { message: string; write: string | 
   if (all.includes(wanted)) return null;
   const meant = Object.hasOwn(values, wanted) ? values[wanted]! : null;
   return {
-    message: `${term.scope} is ${all.slice(0, -1).join(', ')} or ${all.at(-1)}; “${short(term.text)}” is found of nobody.`,
+    message: problemWords['unknown-value'].listed(term.scope, all, term.text),
     write: meant
   };
 }
@@ -367,5 +352,3 @@ function atLeast(query: Query, most: number): boolean {
   for (let count = 0; count <= most; count++) if (all.next().done) return false;
   return true;
 }
-
-const short = (text: string) => (text.length > 40 ? `${text.slice(0, 40)}…` : text);

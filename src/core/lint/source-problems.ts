@@ -2,6 +2,7 @@ import { equivalent } from '../semantics/equivalent';
 import { lex } from '../language/lex';
 import { print } from '../language/print';
 import type { Problem } from '../language/problem';
+import { problemWords } from '../language/problem-words';
 import { isTerm, terms, type Query } from '../language/query';
 import { isNever } from '../semantics/implies';
 import { sequenceOf } from '../semantics/leaf';
@@ -31,15 +32,7 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       const dropped = tokenKeys(term.text).filter((key) => stopWords.includes(key));
       if (!dropped.length) continue;
       const kept = tokenKeys(term.text).filter((key) => !stopWords.includes(key));
-      say(
-        'stop-words',
-        'hint',
-        term.at.from,
-        term.at.to,
-        kept.length
-          ? `${sheet.name} drops ${list(dropped)} inside quotes: it also finds “${kept.join(' ')}”.`
-          : `${sheet.name} drops ${list(dropped)} inside quotes, so nothing is left to find.`
-      );
+      say('stop-words', 'hint', term.at.from, term.at.to, problemWords['stop-words'].says(sheet.name, dropped, kept));
       break;
     }
 
@@ -53,17 +46,10 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
         from,
         to,
         searches.length > 1
-          ? `${sheet.name} takes ${limit}: this string is shared out to ${searches.length} searches.`
-          : `${sheet.name} takes ${limit}: what goes beyond is not asked, and checked by Eave on who comes back.`
+          ? problemWords['over-limit'].shared(sheet.name, limit, searches.length)
+          : problemWords['over-limit'].checked(sheet.name, limit)
       );
-    else
-      say(
-        'over-limit',
-        'warning',
-        from,
-        to,
-        `${sheet.name} takes ${limit}, which this string goes beyond. Shorten it.`
-      );
+    else say('over-limit', 'warning', from, to, problemWords['over-limit'].beyond(sheet.name, limit));
   }
 
   const untold = untoldPart(rendering.leftover, sheet);
@@ -73,7 +59,7 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       'hint',
       untold.at?.from ?? 0,
       untold.at?.to ?? text.length,
-      `${sheet.name} does not tell ${untold.scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')} of anybody, so nobody there is certain to meet this part: who comes is possible. Judge it person by person, or leave it out there.`
+      problemWords['untold-fact'].says(sheet.name, untold.scopes)
     );
 
   const other = otherReading(text, query, sheet);
@@ -83,7 +69,7 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       'hint',
       0,
       text.length,
-      `${sheet.name} would read this as ${short(other.there)}; here it means ${short(other.here)}. Its card has it written so that it is read right.`
+      problemWords['read-otherwise'].says(sheet.name, short(other.there), short(other.here))
     );
   return found;
 }
@@ -165,5 +151,4 @@ function largestGroup(query: Query): { from: number; to: number } {
   return best;
 }
 
-const list = (words: readonly string[]) => [...new Set(words)].map((word) => `“${word}”`).join(', ');
 const short = (text: string) => (text.length > 160 ? `${text.slice(0, 160)}…` : text);
