@@ -1,22 +1,21 @@
 import pg from 'pg';
 import { closeDatabase, database } from '../src/server/database/connection';
 import { migrate } from '../src/server/database/migrate';
+import { createBrief } from '../src/server/services/briefs/briefs';
 import { listKept } from '../src/server/services/shortlist/list-kept';
-import { readShortlist } from '../src/server/services/shortlist/shortlists';
+import { createShortlist, readShortlist } from '../src/server/services/shortlist/shortlists';
 
 // A shortlist of 100,000 people: pages of its table, held to counting its rows in the same run.
 
 const people = 100_000;
-const brief = '00000000-0000-4000-8000-000000000002';
-const list = '00000000-0000-4000-8000-000000000003';
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
 
 await migrate(database());
+const { id: brief } = await createBrief('Bench');
+const { id: list } = await createShortlist(brief, { name: 'Bench', purpose: '' });
 const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
 await client.connect();
 await client.query(`
-  INSERT INTO briefs (id, persona_id, name, created_at, updated_at) VALUES ('${brief}', '${brief}', 'Bench', now(), now());
-  INSERT INTO shortlists (id, brief_id, name, created_at, updated_at) VALUES ('${list}', '${brief}', 'Bench', now(), now());
   INSERT INTO shortlist_people (shortlist_id, number, records, keys, name, title, company, country, mail, tags, priority, own, kept_from)
     SELECT '${list}', n,
       jsonb_build_array(jsonb_build_object('sourceId', 'bench', 'seenAt', now(), 'person', jsonb_build_object('id', 'p' || n, 'name', 'Person ' || n))),
@@ -52,3 +51,4 @@ for (const [what, work] of [
 }
 await client.end();
 await closeDatabase();
+process.exit(0);

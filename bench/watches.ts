@@ -5,6 +5,7 @@ import { factsOf } from '../src/core/changes';
 import { contactKeys } from '../src/core/people';
 import { migrate } from '../src/server/database/migrate';
 import { closeDatabase, database } from '../src/server/database/connection';
+import { createBrief } from '../src/server/services/briefs/briefs';
 import { listNews } from '../src/server/services/watches/news';
 import { listWatches } from '../src/server/services/watches/watches';
 
@@ -19,16 +20,12 @@ const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.le
 await migrate(database());
 const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
 await client.connect();
-const brief = '00000000-0000-4000-8000-000000000001';
+const { id: brief } = await createBrief('Bench');
 const harrow = makeStandIns(makeWorld(20_000)).find(({ sheet }) => sheet.id === 'harrow-guild')!;
 const records = Array.from({ length: people }, (_, row) => harrow.personAt(row));
+await client.query('CREATE TEMP TABLE sampled (number int, person jsonb, facts jsonb, keys text[])');
 await client.query(
-  `INSERT INTO briefs (id, persona_id, name, created_at, updated_at) VALUES ($1, $1, 'Bench', now(), now())`,
-  [brief]
-);
-await client.query('CREATE TEMP TABLE some (number int, person jsonb, facts jsonb, keys text[])');
-await client.query(
-  `INSERT INTO some SELECT (place - 1)::int, r->'person', r->'facts', ARRAY(SELECT jsonb_array_elements_text(r->'keys'))
+  `INSERT INTO sampled SELECT (place - 1)::int, r->'person', r->'facts', ARRAY(SELECT jsonb_array_elements_text(r->'keys'))
    FROM jsonb_array_elements($1::jsonb) WITH ORDINALITY AS _ (r, place)`,
   [JSON.stringify(records.map((person) => ({ person, facts: factsOf(person), keys: contactKeys(person) })))]
 );
@@ -40,12 +37,12 @@ await client.query(`
     SELECT gen_random_uuid(), w.id, 'done', now(), now(), ${people}, now() - n * interval '7 days'
     FROM watches w, generate_series(1, ${weeks}) n;
   INSERT INTO watch_people (watch_id, number, records, keys, facts, present)
-    SELECT w.id, s.number, ARRAY['harrow-guild' || chr(10) || (s.person->>'id')], s.keys, s.facts, true FROM watches w, some s;
+    SELECT w.id, s.number, ARRAY['harrow-guild' || chr(10) || (s.person->>'id')], s.keys, s.facts, true FROM watches w, sampled s;
   INSERT INTO watch_news (watch_id, run_id, kind, number, facts, changes, why, source_id, person_id, person, read, at)
     SELECT r.watch_id, r.id, (ARRAY['new', 'changed', 'left', 'back'])[1 + s.number % 4], s.number, s.facts, '[]', 'not seen before',
       'harrow-guild', s.person->>'id', s.person, r.created_at < now() - interval '20 days', r.created_at
     FROM watch_runs r CROSS JOIN LATERAL
-      (SELECT * FROM some WHERE (number * 7919 + hashtext(r.id::text)) % ${Math.round(1 / share)} = 0) s;
+      (SELECT * FROM sampled WHERE (number + abs(hashtext(r.id::text) % 1000)) % ${Math.round(1 / share)} = 0) s;
   ANALYZE watch_news, watch_people, watch_runs, watches`);
 const size = async (table: string) =>
   Number((await client.query<{ size: string }>(`SELECT pg_total_relation_size('${table}') AS size`)).rows[0]!.size);
@@ -78,3 +75,4 @@ for (const [what, work] of [
 }
 await client.end();
 await closeDatabase();
+process.exit(0);

@@ -18,6 +18,7 @@ export async function up(schema: Schema): Promise<void> {
       ADD COLUMN met text[] NOT NULL DEFAULT '{}';
     ALTER TABLE watch_runs DROP CONSTRAINT watch_runs_state_check,
       ADD CONSTRAINT watch_runs_state_check CHECK (state IN ('due', 'running', 'done', 'failed'));
+    CREATE INDEX watch_news_people ON watch_news (watch_id, source_id, person_id);
     DROP INDEX watch_runs_alone;
     CREATE UNIQUE INDEX watch_runs_alone ON watch_runs (watch_id) WHERE state IN ('due', 'running')`);
 }

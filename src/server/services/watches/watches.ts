@@ -203,9 +203,9 @@ export async function listWatches() {
          (SELECT coalesce(jsonb_agg(jsonb_build_object('counts', r.counts, 'breaks', r.breaks)), '[]') FROM
            (SELECT counts, breaks FROM watch_runs WHERE watch_id = w.id AND state = 'done' ORDER BY created_at DESC LIMIT 60) r) AS runs,
          (SELECT jsonb_build_object('id', l.id, 'name', l.name) FROM shortlists l WHERE l.id = w.shortlist_id) AS list,
-         (SELECT coalesce(jsonb_agg(jsonb_build_object('fit', v.verdict = 'fit', 'came', n.source_id IS NOT NULL) ORDER BY v.updated_at), '[]')
-          FROM verdicts v LEFT JOIN (SELECT DISTINCT source_id, person_id FROM watch_news WHERE watch_id = w.id AND kind IN ('new', 'back')) n
-            USING (source_id, person_id) WHERE v.persona_id = b.persona_id AND v.verdict IN ('fit', 'miss')) AS verdicts
+         (SELECT coalesce(jsonb_agg(jsonb_build_object('fit', v.verdict = 'fit', 'came', EXISTS (
+             SELECT 1 FROM watch_news n WHERE n.watch_id = w.id AND n.source_id = v.source_id AND n.person_id = v.person_id AND n.kind IN ('new', 'back'))) ORDER BY v.updated_at), '[]')
+          FROM verdicts v WHERE v.persona_id = b.persona_id AND v.verdict IN ('fit', 'miss')) AS verdicts
        FROM watches w JOIN briefs b ON b.id = w.brief_id`,
       { type: QueryTypes.SELECT }
     ),
