@@ -100,23 +100,19 @@ export async function loadStandIns(day: number, progressed: Progressed) {
   const { worldPeople: size = demoWorldSize, cache: folder } = environment();
   // They start meanwhile.
   pool();
-  const sources =
-    standing && standing.day < day
-      ? await runThread<SharedStandIn[], { done: number; of: number }>(
-          'world-worker.js',
-          { sources: standing.sources, day },
-          { memory, progressed }
-        )
-      : standing?.day === day
-        ? standing.sources
-        : await runThread<SharedStandIn[], { done: number; of: number }>(
-            'index-worker.js',
-            { size, folder, day },
-            { memory, progressed }
-          );
-  standing = { day, sources };
-  await Promise.all(sources.map((source) => pool().attach(source)));
-  return sources.map(({ id, parts }) => ({ id, people: parts.ids.starts.length - 1 }));
+  if (standing?.day !== day) {
+    const [worker, task] =
+      standing && standing.day < day
+        ? ['world-worker.js', { sources: standing.sources, day }]
+        : ['index-worker.js', { size, folder, day }];
+    const sources = await runThread<SharedStandIn[], { done: number; of: number }>(worker, task, {
+      memory,
+      progressed
+    });
+    await Promise.all(sources.map((source) => pool().attach(source)));
+    standing = { day, sources };
+  }
+  return standing.sources.map(({ id, parts }) => ({ id, people: parts.ids.starts.length - 1 }));
 }
 
 /** Reads the people of a file out of the database and lets the threads search them; `progressed` is told how many have come. */
