@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import FileUploaderDropContainer from 'carbon-components-svelte/src/FileUploader/FileUploaderDropContainer.svelte';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -8,9 +7,11 @@
   import { onMount } from 'svelte';
   import { call } from '$lib/api/call';
   import { watchAll } from '$lib/kept/changes';
+  import FilePreview from './FilePreview.svelte';
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import { columnFields, mappingFault, writeCsv, type ColumnField } from '$core/formats';
+  import { mappingFault, writeCsv, type ColumnField } from '$core/formats';
   import { saveFile } from '$lib/frame/save-file';
   import type { Answer } from '$api';
 
@@ -40,7 +41,6 @@
   );
 
   const fault = $derived(mapping.length ? mappingFault(mapping) : null);
-  const rows = $derived(Math.max(0, ...(job?.reading.columns.map(({ samples }) => samples.length) ?? [])));
   const share = $derived(job?.outcome && job.bytes ? Math.min(1, job.outcome.bytesRead / job.bytes) : 0);
   const separators: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
 
@@ -184,36 +184,7 @@
           {@render errorsOf(job.outcome)}
         </div>
       {/if}
-      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="preview" role="region" aria-label="First rows of the file" tabindex="0">
-        <div class="tabled">
-          <Table>
-            <TableHead>
-              <TableRow>
-                {#each job.reading.columns as column, i (i)}
-                  <TableHeader>
-                    <b>{column.name || `column ${i + 1}`}</b>
-                    <Pick aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
-                      {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}
-                          >{words}</option
-                        >{/each}
-                    </Pick>
-                  </TableHeader>
-                {/each}
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {#each Array.from({ length: rows }).keys() as row (row)}
-                <TableRow
-                  >{#each job.reading.columns as column, i (i)}<TableCell class={mapping[i] === 'ignore' ? 'out' : ''}
-                      >{column.samples[row] ?? ''}</TableCell
-                    >{/each}</TableRow
-                >
-              {/each}
-            </TableBody>
-          </Table>
-        </div>
-      </div>
+      <FilePreview columns={job.reading.columns} bind:mapping />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
         {#if files.length}
@@ -243,30 +214,6 @@
     padding: 14px 18px;
     display: grid;
     gap: 10px;
-  }
-  .preview {
-    overflow: auto;
-    max-height: 300px;
-  }
-  .tabled :global(th select) {
-    display: block;
-    margin-top: 4px;
-    font: inherit;
-    font-size: 12.5px;
-    color: var(--ink);
-    background: var(--sheet-2);
-    border: 1px solid var(--line);
-  }
-  .tabled :global(td) {
-    white-space: nowrap;
-    max-width: 240px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    font-size: 12.5px;
-  }
-  .tabled :global(td.out) {
-    color: var(--grey);
-    text-decoration: line-through;
   }
   .acts {
     display: flex;

@@ -31,6 +31,7 @@
   import type { Choice } from '$api/documents';
 
   let { data } = $props();
+  const briefId = $derived(data.brief.id);
 
   const board = $derived(data.board);
   const cells = $derived(board?.cells ?? []);
@@ -132,8 +133,8 @@
       : ''}
   </p>
   {#if board}
-    <CertainOnly briefId={data.brief.id} onrefused={(problem) => (refused = problem)} />
-    <a class="report" href={briefPath(data.brief.id, 'report')}>Report</a>
+    <CertainOnly {briefId} onrefused={(problem) => (refused = problem)} />
+    <a class="report" href={briefPath(briefId, 'report')}>Report</a>
   {/if}
 </div>
 <Refused problem={refused} />
@@ -142,8 +143,8 @@
   <div class="sheet empty">
     <h2>Nothing to compare yet</h2>
     <p>
-      <a href={briefPath(data.brief.id, 'string')}>Run the string</a>, judge its sample, change one thing and run it
-      again. Both versions then stand here side by side.
+      <a href={briefPath(briefId, 'string')}>Run the string</a>, judge its sample, change one thing and run it again.
+      Both versions then stand here side by side.
     </p>
   </div>
 {:else}
@@ -178,7 +179,7 @@
     >
   </div>
   <Board
-    briefId={data.brief.id}
+    {briefId}
     versions={ordered}
     {sources}
     {cells}
@@ -190,13 +191,7 @@
     oncost={costOf}
   />
   {#if behind}
-    <PeopleBehind
-      briefId={data.brief.id}
-      {...behind}
-      {turn}
-      onjudged={refresh}
-      onclose={() => choose({ behind: null })}
-    />
+    <PeopleBehind {briefId} {...behind} {turn} onjudged={refresh} onclose={() => choose({ behind: null })} />
   {/if}
   <div class="charts">
     <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
@@ -210,7 +205,7 @@
   {#if panel === 'versions'}
     {#if triedVersions.length > 1}
       <VersionsSideBySide
-        briefId={data.brief.id}
+        {briefId}
         versions={data.versions}
         {sources}
         {from}
@@ -225,29 +220,14 @@
     {/if}
   {:else if panel === 'sources'}
     {#if sources.length > 1}
-      <SourcesSideBySide
-        briefId={data.brief.id}
-        versions={board.versions}
-        {sources}
-        version={to}
-        {here}
-        {there}
-        onchoose={choose}
-      />
+      <SourcesSideBySide {briefId} versions={board.versions} {sources} version={to} {here} {there} onchoose={choose} />
     {:else}<p class="soft hint">Run a version at two sources to see whom one finds and the other lacks.</p>{/if}
   {:else if panel === 'recall' && version}
-    <Recall
-      briefId={data.brief.id}
-      {board}
-      {sources}
-      {version}
-      {source}
-      stringPath={briefPath(data.brief.id, 'string')}
-    />
+    <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
   {:else if panel === 'judges'}
-    <Judges briefId={data.brief.id} {sources} {turn} onsettled={refresh} />
+    <Judges {briefId} {sources} {turn} onsettled={refresh} />
   {:else if panel === 'same'}
-    <SamePeople briefId={data.brief.id} {sources} {turn} onchanged={refresh} />
+    <SamePeople {briefId} {sources} {turn} onchanged={refresh} />
   {/if}
 {/if}
 

@@ -6,34 +6,24 @@
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
-  import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import { call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
-  import { brief as briefPath } from '$lib/frame/paths';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import { readJsonFile } from '$lib/frame/read-json-file';
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
   import Contacted from '$lib/persona/Contacted.svelte';
   import ChoiceField from '$lib/persona/ChoiceField.svelte';
+  import InString from '$lib/persona/InString.svelte';
   import LinesField from '$lib/persona/LinesField.svelte';
   import OtherFacts from '$lib/persona/OtherFacts.svelte';
+  import PersonaReaders from '$lib/persona/PersonaReaders.svelte';
+  import PersonaSentence from '$lib/persona/PersonaSentence.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
-  import { readSize, shownSize } from '$lib/persona/typed-size';
+  import SizeField from '$lib/persona/SizeField.svelte';
   import type { Person } from '$core/people';
   import { countries, countryName, industries } from '$core/people';
-  import {
-    describePersona,
-    personaSchema,
-    type Persona,
-    originsOf,
-    traced,
-    type Origin,
-    bandNotes,
-    missingFrom,
-    takeFacts,
-    type BriefFact
-  } from '$core/persona';
+  import { personaSchema, type Persona, originsOf, traced, bandNotes, takeFacts, type BriefFact } from '$core/persona';
   import { parse } from '$core/language';
   import { ranks } from '$core/titles';
 
@@ -50,19 +40,6 @@
     persona.change({ ...persona.value, [field]: value }, field);
   const wrong = (field: string) =>
     persona.issues.find(({ path }) => path === field || path.startsWith(`${field}.`))?.message;
-
-  /** Sizes stay as typed; what is no number is told and not kept. */
-  let sizeText = $state({ from: '', to: '' });
-  $effect.pre(() => {
-    for (const end of ['from', 'to'] as const) {
-      const shown = shownSize(sizeText[end], persona.value.size[end]);
-      if (shown !== sizeText[end]) sizeText[end] = shown;
-    }
-  });
-  function typeSize(end: 'from' | 'to', text: string) {
-    sizeText[end] = text;
-    set('size', { ...persona.value.size, [end]: readSize(text) });
-  }
 
   const countryChoices = countries
     .map(({ code, name }) => ({ value: name, name: `${name}`, code }))
@@ -83,7 +60,6 @@
       ])
     ]);
   const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
-  const sizeProblem = $derived(wrong('size'));
   const bandProblem = $derived(wrong('bands'));
   /** Which terms of the string come from which line here. */
   const inUse = $derived.by(() => {
@@ -98,7 +74,6 @@
     facts: begun.facts.length > 0,
     leftOut: begun.notIndustries.length + begun.notCountries.length + untrack(() => data.contacted.body.length) > 0
   };
-  const missing = $derived(persona.issues.length ? [] : missingFrom(persona.value));
 
   async function keepKnown(people: Person[]): Promise<boolean> {
     refused = null;
@@ -114,10 +89,8 @@
   type Reader = 'six' | 'text' | 'customers';
   let reading: Reader | null = $state(null);
   const read = (what: Reader) => (reading = reading === what ? null : what);
-  function takeRead(facts: readonly BriefFact[]) {
+  const takeRead = (facts: readonly BriefFact[]) =>
     persona.change(takeFacts($state.snapshot(persona.value) as Persona, facts));
-    reading = null;
-  }
   let refused: unknown = $state(null);
   async function take(file: File) {
     refused = null;
@@ -143,41 +116,8 @@
   <FileButton label="Import JSON" accept={['.json']} onfile={take} />
 </div>
 <Refused problem={refused} />
-<div class="said">
-  <p class="sentence" aria-label="The persona in a sentence">{describePersona(persona.value)}</p>
-  {#if missing.length}
-    <ul class="missing" aria-label="What is missing">
-      {#each missing as note (note)}<li>{note}</li>{/each}
-    </ul>
-  {/if}
-</div>
-{#if reading === 'customers'}
-  {#await import('$lib/persona/CustomerReader.svelte') then { default: CustomerReader }}
-    <CustomerReader
-      sources={data.sources}
-      ontake={(fact) => persona.change(takeFacts($state.snapshot(persona.value) as Persona, [fact]))}
-      onkeep={keepKnown}
-      onclose={() => (reading = null)}
-    />
-  {/await}
-{:else if reading === 'text'}
-  {#await import('$lib/persona/BriefReader.svelte') then { default: BriefReader }}
-    <BriefReader regions={data.regions} ontake={takeRead} onclose={() => (reading = null)} />
-  {/await}
-{:else if reading === 'six'}
-  {#await import('$lib/persona/GuidedStart.svelte') then { default: GuidedStart }}
-    <GuidedStart regions={data.regions} ontake={takeRead} onclose={() => (reading = null)} />
-  {/await}
-{/if}
-
-{#snippet inString(of: Origin['of'])}
-  {@const terms = inUse?.counts[of] ?? 0}
-  <div id="line-{of}" class="in-string">
-    {#if terms}<a href={briefPath(data.brief.id, 'string', { panel: 'tree', from: of })}
-        >{terms} term{terms === 1 ? '' : 's'} of the string</a
-      >{/if}
-  </div>
-{/snippet}
+<PersonaSentence persona={persona.value} whole={!persona.issues.length} />
+<PersonaReaders bind:reading sources={data.sources} regions={data.regions} ontake={takeRead} onkeep={keepKnown} />
 
 <div class="columns">
   <section class="sheet" aria-labelledby="who">
@@ -197,7 +137,7 @@
       invalid={wrong('titles')}
       onchange={(lines) => set('titles', lines)}
     />
-    {@render inString('titles')}
+    <InString briefId={data.brief.id} of="titles" counts={inUse?.counts} />
     <Fold title="Functions and ranks" open={used.functions}>
       <div class="folded">
         <LinesField
@@ -207,7 +147,7 @@
           invalid={wrong('functions')}
           onchange={(lines) => set('functions', lines)}
         />
-        {@render inString('functions')}
+        <InString briefId={data.brief.id} of="functions" counts={inUse?.counts} />
         <ChoiceField
           label="Ranks"
           hint="Sources that know ranks are asked for them."
@@ -216,32 +156,14 @@
           invalid={wrong('ranks')}
           onchange={(chosen) => set('ranks', chosen)}
         />
-        {@render inString('ranks')}
+        <InString briefId={data.brief.id} of="ranks" counts={inUse?.counts} />
       </div>
     </Fold>
   </section>
   <section class="sheet" aria-labelledby="firm">
     <h2 id="firm">What firm, and where</h2>
-    <div class="sizes">
-      <TextInput
-        labelText="People employed, from"
-        value={sizeText.from}
-        placeholder="any"
-        invalid={sizeProblem !== undefined}
-        on:input={(event) => typeSize('from', String(event.detail ?? ''))}
-      />
-      <TextInput
-        labelText="to"
-        value={sizeText.to}
-        placeholder="any"
-        invalid={sizeProblem !== undefined}
-        on:input={(event) => typeSize('to', String(event.detail ?? ''))}
-      />
-    </div>
-    {#if sizeProblem}<p class="wrong" role="alert">
-        Company size: {sizeProblem}{sizeProblem.endsWith('.') ? '' : '.'} Write digits, as in 51.
-      </p>{/if}
-    {@render inString('size')}
+    <SizeField size={persona.value.size} problem={wrong('size')} onchange={(size) => set('size', size)} />
+    <InString briefId={data.brief.id} of="size" counts={inUse?.counts} />
     <Fold title="Titles by size of firm" open={used.bands}>
       <div class="folded">
         <SizeBands
@@ -259,7 +181,7 @@
       invalid={wrong('countries')}
       onchange={(chosen) => set('countries', chosen)}
     />
-    {@render inString('countries')}
+    <InString briefId={data.brief.id} of="countries" counts={inUse?.counts} />
     <Pick label="A whole region" value="" onpick={addRegion}>
       <option value="">add all of it …</option>
       {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
@@ -272,11 +194,11 @@
       invalid={wrong('industries')}
       onchange={(chosen) => set('industries', chosen)}
     />
-    {@render inString('industries')}
+    <InString briefId={data.brief.id} of="industries" counts={inUse?.counts} />
     <Fold title="Other facts of the firm or the person" open={used.facts}>
       <div class="folded">
         <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
-        {@render inString('facts')}
+        <InString briefId={data.brief.id} of="facts" counts={inUse?.counts} />
       </div>
     </Fold>
   </section>
@@ -289,7 +211,7 @@
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
     />
-    {@render inString('mustHave')}
+    <InString briefId={data.brief.id} of="mustHave" counts={inUse?.counts} />
     <LinesField
       label="Firms to leave out"
       hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
@@ -297,7 +219,7 @@
       invalid={wrong('notFirms')}
       onchange={(lines) => set('notFirms', lines)}
     />
-    {@render inString('notFirms')}
+    <InString briefId={data.brief.id} of="notFirms" counts={inUse?.counts} />
     <Fold title="Industries, countries and people to leave out" open={used.leftOut}>
       <div class="folded">
         <ChoiceField
@@ -308,7 +230,7 @@
           invalid={wrong('notIndustries')}
           onchange={(chosen) => set('notIndustries', chosen)}
         />
-        {@render inString('notIndustries')}
+        <InString briefId={data.brief.id} of="notIndustries" counts={inUse?.counts} />
         <ChoiceField
           label="Countries to leave out"
           hint="Names or codes of ISO 3166-1."
@@ -317,7 +239,7 @@
           invalid={wrong('notCountries')}
           onchange={(chosen) => set('notCountries', chosen)}
         />
-        {@render inString('notCountries')}
+        <InString briefId={data.brief.id} of="notCountries" counts={inUse?.counts} />
         <p class="region">
           <Act onclick={addConsent}>Add those that ask consent first</Act>
           {data.consent.length} countries on <a href="/library/places">the list for all briefs</a>
@@ -332,7 +254,7 @@
       invalid={wrong('mustNot')}
       onchange={(lines) => set('mustNot', lines)}
     />
-    {@render inString('mustNot')}
+    <InString briefId={data.brief.id} of="mustNot" counts={inUse?.counts} />
   </section>
 </div>
 
@@ -348,53 +270,15 @@
     display: grid;
     gap: 16px;
   }
-  .sizes {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 12px;
-    align-items: end;
-  }
   .region {
     font-size: 12px;
     color: var(--soft);
   }
-  .in-string {
-    font-size: 12px;
-    margin-top: -10px;
-    scroll-margin-top: 140px;
-  }
-  .in-string:empty {
-    display: none;
-  }
   .rest {
     flex: 1;
-  }
-  .said {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 24px;
-    align-items: baseline;
-    margin-bottom: 12px;
-  }
-  .sentence {
-    flex: 3 1 560px;
-    font-size: 17px;
-    font-weight: 300;
-    line-height: 1.35;
   }
   .folded {
     display: grid;
     gap: 12px;
-  }
-  .missing {
-    flex: 1 1 300px;
-    font-size: 13px;
-    color: var(--soft);
-    padding-left: 20px;
-    margin: 0;
-  }
-  .wrong {
-    color: var(--warm);
-    font-size: 12.5px;
   }
 </style>

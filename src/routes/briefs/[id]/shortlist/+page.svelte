@@ -2,7 +2,6 @@
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import OverflowMenu from 'carbon-components-svelte/src/OverflowMenu/OverflowMenu.svelte';
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
   import Search from 'carbon-components-svelte/src/Search/Search.svelte';
@@ -18,22 +17,22 @@
   import DoubtfulPairs from '$lib/shortlist/DoubtfulPairs.svelte';
   import GroupBars from '$lib/shortlist/GroupBars.svelte';
   import KeptCard from '$lib/shortlist/KeptCard.svelte';
+  import ListColumns from '$lib/shortlist/ListColumns.svelte';
   import ListSettings from '$lib/shortlist/ListSettings.svelte';
   import MailCheck from '$lib/shortlist/MailCheck.svelte';
   import MoreLike from '$lib/shortlist/MoreLike.svelte';
+  import NewShortlist from '$lib/shortlist/NewShortlist.svelte';
   import PasteRows from '$lib/shortlist/PasteRows.svelte';
   import PeopleTable from '$lib/shortlist/PeopleTable.svelte';
   import ShortlistRoad from '$lib/shortlist/ShortlistRoad.svelte';
   import TakeAlong from '$lib/shortlist/TakeAlong.svelte';
   import WatchPeople from '$lib/watches/WatchPeople.svelte';
-  import { filterNames, plainColumns, writeQuery, readQuery } from '$lib/shortlist/list-query';
+  import { filterNames, readQuery } from '$lib/shortlist/list-query';
   import { myName } from '$lib/shortlist/my-name';
   import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
 
   let { data } = $props();
   const desk = new ShortlistPage(() => data);
@@ -70,8 +69,6 @@
   });
 
   let naming = $state(false);
-  let name = $state('');
-  let purpose = $state('');
   let settings = $state(false);
   let taking = $state(false);
   let checking = $state(false);
@@ -85,14 +82,6 @@
   let search: HTMLInputElement | null = $state(null);
   let typing: ReturnType<typeof setTimeout> | undefined;
 
-  async function create() {
-    naming = false;
-    const made = await desk.attempt(() =>
-      call('createShortlist', { params: { id: data.brief.id }, body: { name: name.trim(), purpose: purpose.trim() } })
-    );
-    name = purpose = '';
-    if (made) await goto(path({ list: made.id }), { invalidateAll: true });
-  }
   const moreLike = () =>
     desk.attempt(async () => {
       like = await call('moreLike', { params: desk.params, body: { numbers: await desk.numbers() } });
@@ -121,17 +110,7 @@
     });
     if (gone) await goto(path(), { invalidateAll: true });
   }
-  const keepView = (view: string) =>
-    desk.settle({
-      views: [...list!.views.filter((one) => one.name !== view), { name: view, query: writeQuery(desk.query) }]
-    });
-  let viewName = $state('');
   const filtered = $derived(filterNames.filter((one) => one !== 'words' && desk.query.filter[one]));
-  const allColumns = $derived([
-    ...Object.entries(plainColumns),
-    ...(list?.columns ?? []).map(({ name: own }) => [`own.${own}`, own] as const)
-  ]);
-
   const hear = keysOf('shortlist', {
     before: () => void desk.go(-1),
     after: () => void desk.go(1),
@@ -241,32 +220,7 @@
         <Act aria-expanded={columns} onclick={() => (columns = !columns)}>Columns</Act>
         <span class="soft" role="status">{count(desk.of)} people</span>
       </div>
-      {#if columns}
-        <div class="columns">
-          {#each allColumns as [one, word] (one)}
-            <Tick
-              label={word}
-              checked={desk.query.columns.includes(one)}
-              ontick={(on) =>
-                desk.look({
-                  columns: on ? [...desk.query.columns, one] : desk.query.columns.filter((other) => other !== one)
-                })}
-            />
-          {/each}
-          <Fold title="Keep this view">
-            <form
-              onsubmit={(event) => {
-                event.preventDefault();
-                if (viewName.trim()) void keepView(viewName.trim());
-                viewName = '';
-              }}
-            >
-              <Field label="Name" inline maxlength="200" bind:value={viewName} />
-              <Act type="submit">Keep</Act>
-            </form>
-          </Fold>
-        </div>
-      {/if}
+      {#if columns}<ListColumns {desk} {list} />{/if}
       {#if desk.many}<BatchBar {desk} {list} onmorelike={moreLike} oncopy={copy} />{/if}
       <PeopleTable {desk} {list} />
     </section>
@@ -281,19 +235,7 @@
   <DoubtfulPairs {desk} bind:pairs />
 {/if}
 
-<Modal
-  bind:open={naming}
-  modalHeading="A new shortlist"
-  primaryButtonText="Begin it"
-  primaryButtonDisabled={!name.trim()}
-  secondaryButtonText="Not now"
-  size="sm"
-  on:click:button--secondary={() => (naming = false)}
-  on:submit={create}
->
-  <Field label="Name" maxlength="200" bind:value={name} />
-  <Field label="For what it is kept" maxlength="500" bind:value={purpose} />
-</Modal>
+<NewShortlist briefId={data.brief.id} bind:open={naming} />
 <Sure
   open={deleting}
   heading="Delete this list?"
@@ -324,8 +266,7 @@
     display: flex;
     flex-direction: column;
   }
-  .look,
-  .columns {
+  .look {
     display: flex;
     flex-wrap: wrap;
     gap: 6px 10px;
@@ -335,9 +276,5 @@
   }
   .look :global(.bx--search) {
     flex: 1 1 140px;
-  }
-  form {
-    display: flex;
-    gap: 8px;
   }
 </style>

@@ -17,6 +17,8 @@
   import PrecisionBar from '$lib/trial/PrecisionBar.svelte';
   import SampleList from '$lib/trial/SampleList.svelte';
   import TrialProgress from '$lib/trial/TrialProgress.svelte';
+  import JudgingAs from '$lib/trial/JudgingAs.svelte';
+  import TrialLog from '$lib/trial/TrialLog.svelte';
   import TrialSummary from '$lib/trial/TrialSummary.svelte';
   import VerdictDesk from '$lib/trial/VerdictDesk.svelte';
   import { reasons } from '$lib/trial/reasons';
@@ -24,8 +26,6 @@
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
   import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { parse, setQueries } from '$core/language';
 
@@ -47,7 +47,6 @@
   $effect.pre(() => desk.followPlace());
 
   const plainMatching = { stemming: null, diacritics: 'kept' } as const;
-  let naming = $state(false);
   let verdicts: VerdictDesk | undefined = $state();
   let note: Note | undefined = $state();
   const hearTrial = keysOf('trial', {
@@ -126,30 +125,7 @@
         </optgroup>
       {/each}
     </Pick>
-    {#if naming}<Field
-        label="judging as"
-        inline
-        aria-label="Name of the second judge"
-        maxlength="60"
-        onchange={(event: Event & { currentTarget: HTMLInputElement }) => {
-          naming = false;
-          void desk.judgeAs(event.currentTarget.value.trim());
-        }}
-        onkeydown={(event: KeyboardEvent) => {
-          if (event.key === 'Escape') naming = false;
-        }}
-      />{:else}<Pick
-        label="judging as"
-        value={data.as ?? ''}
-        onpick={(name) => {
-          if (name === '+') naming = true;
-          else void desk.judgeAs(name);
-        }}
-      >
-        <option value="">first judge</option>
-        {#each desk.judgeNames as name (name)}<option value={name}>{name}</option>{/each}
-        <option value="+">someone else…</option>
-      </Pick>{/if}
+    <JudgingAs as={data.as} names={desk.judgeNames} onjudge={desk.judgeAs} />
     {#if judging.ruled && !data.as}
       <Act
         title="By firm size, country, industry and firms to leave out; marked as by rule"
@@ -268,15 +244,7 @@
       <KnownGoods briefId={data.brief.id} text={trial.text} {source} stringPath={briefPath(data.brief.id, 'string')} />
     {/if}
     {#if trial.events.length}
-      <div class="sheet log">
-        <Fold title="What went wrong on the way ({trial.events.length})">
-          <ul>
-            {#each trial.events as event, i (i)}<li>
-                search {event.search + 1}, page {event.page + 1}: {event.what}
-              </li>{/each}
-          </ul>
-        </Fold>
-      </div>
+      <TrialLog events={trial.events} />
     {/if}
   {:else if trial.state === 'done'}
     <div class="sheet empty">
@@ -310,11 +278,6 @@
     grid-template-columns: 236px 1fr 330px;
     gap: 14px;
     height: max(430px, calc(100vh - 308px));
-  }
-  .log {
-    margin-top: 12px;
-    padding: 8px 18px;
-    font-size: 13px;
   }
   .under-way {
     padding: 6px 14px;

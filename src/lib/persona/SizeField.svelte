@@ -1,0 +1,59 @@
+<script lang="ts">
+  import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
+  import type { Persona } from '$core/persona';
+  import { readSize, shownSize } from './typed-size';
+
+  interface Props {
+    size: Persona['size'];
+    /** What is wrong with it. */
+    problem: string | undefined;
+    onchange: (size: Persona['size']) => void;
+  }
+  let { size, problem, onchange }: Props = $props();
+
+  /** Sizes stay as typed; what is no number is told and not kept. */
+  let text = $state({ from: '', to: '' });
+  $effect.pre(() => {
+    for (const end of ['from', 'to'] as const) {
+      const shown = shownSize(text[end], size[end]);
+      if (shown !== text[end]) text[end] = shown;
+    }
+  });
+  function type(end: 'from' | 'to', typed: string) {
+    text[end] = typed;
+    onchange({ ...size, [end]: readSize(typed) });
+  }
+</script>
+
+<div class="sizes">
+  <TextInput
+    labelText="People employed, from"
+    value={text.from}
+    placeholder="any"
+    invalid={problem !== undefined}
+    on:input={(event) => type('from', String(event.detail ?? ''))}
+  />
+  <TextInput
+    labelText="to"
+    value={text.to}
+    placeholder="any"
+    invalid={problem !== undefined}
+    on:input={(event) => type('to', String(event.detail ?? ''))}
+  />
+</div>
+{#if problem}<p class="wrong" role="alert">
+    Company size: {problem}{problem.endsWith('.') ? '' : '.'} Write digits, as in 51.
+  </p>{/if}
+
+<style>
+  .sizes {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+    align-items: end;
+  }
+  .wrong {
+    color: var(--warm);
+    font-size: 12.5px;
+  }
+</style>

@@ -1,0 +1,155 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
+  import type { Answer, Body } from '$api';
+  import { call } from '$lib/api/call';
+  import CopyButton from '$lib/frame/CopyButton.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
+  import { count, moment } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
+  import type { Inbox } from './inbox.svelte';
+  import { newsKinds as kinds } from './news-kinds';
+  import RunsChart from './RunsChart.svelte';
+  import { rhythmInWords } from './rhythm-words';
+
+  interface Props {
+    watch: Answer<'listWatches'>[number];
+    inbox: Inbox;
+    /** Whether more of it is shown. */
+    opened: boolean;
+    ondelete: () => void;
+  }
+  let { watch, inbox, opened = $bindable(), ondelete }: Props = $props();
+
+  function outcome({ lastRun, unread }: Answer<'listWatches'>[number]): string {
+    if (!lastRun) return 'not run yet';
+    if (lastRun.state === 'running') return 'is being run';
+    if (lastRun.state === 'due') return `a look is due since ${moment(lastRun.dueAt)}`;
+    if (lastRun.state === 'failed') return `broke off ${moment(lastRun.endedAt ?? lastRun.dueAt)}: ${lastRun.problem}`;
+    const parts = Object.entries(lastRun.counts).map(
+      ([kind, n]) => `${count(n ?? 0)} ${kinds[kind as keyof typeof kinds].word}`
+    );
+    return `${parts.join(', ') || 'nothing since'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
+  }
+  const change = (body: Body<'changeWatch'>) =>
+    inbox.attempt(async () => {
+      await call('changeWatch', { params: { watch: watch.id }, body });
+    });
+</script>
+
+<!-- A watch: how its last run ended, when it comes next, and what can be done with it. -->
+<div class="watch" class:off={!watch.active}>
+  <Act
+    look="plain"
+    aria-pressed={inbox.watch === watch.id}
+    onclick={() => {
+      inbox.watch = inbox.watch === watch.id ? '' : watch.id;
+      void inbox.list();
+    }}
+    ><b>{watch.name}</b>{#if watch.unread}<Tag size="sm" type="teal">{count(watch.unread)} unread</Tag>{/if}</Act
+  >
+  <p class="soft">
+    {outcome(watch)}. {watch.active
+      ? watch.nextAt
+        ? `Next ${moment(watch.nextAt)}, ${rhythmInWords(watch.rhythm.rule)}.`
+        : 'Its rhythm has ended.'
+      : 'Switched off.'}
+  </p>
+  {#if watch.lastRun?.state === 'due'}
+    {#each watch.sources as { sourceId, sourceName, version } (sourceId)}
+      <p class="due">
+        <a href={briefPath(watch.briefId, 'by-hand', { version: String(version), source: sourceId })}
+          >Look at {sourceName}</a
+        >: copy the search, paste what it shows; what is new is told here.
+      </p>
+    {/each}
+  {/if}
+  {#if watch.lastRun?.breaks.length}<p class="soft">
+      A break in the series: {watch.lastRun.breaks.join('; ')}.
+    </p>{/if}
+  {#if watch.reach !== 'goes on'}<p class="warm">
+      More {watch.reach === 'fewer' ? 'leave than come' : 'come than leave'}, run after run, beyond chance: the string
+      reaches
+      {watch.reach}.
+    </p>{/if}
+  {#if watch.drift && watch.drift.says !== 'worse'}<p class="soft">
+      {count(watch.drift.fits)} of {count(watch.drift.judged)} newly come who were judged fit{watch.drift.says ===
+      'as before'
+        ? ': as many as before'
+        : ''}.
+    </p>{/if}
+  {#if watch.drift?.says === 'worse'}<p class="warm">
+      Of {count(watch.drift.judged)} newly come who were judged, {count(watch.drift.fits)} fit: fewer than before, beyond
+      chance.
+      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>Better the string</a>.
+    </p>{/if}
+  <Fold title="More of this watch" bind:open={opened}>
+    <p class="soft">
+      {#if watch.list}
+        The people of <a href={briefPath(watch.briefId, 'shortlist', { list: watch.list.id })}>{watch.list.name}</a>,
+        looked up at {watch.sources.map(({ sourceName }) => sourceName).join(', ')}:
+        {watch.rules.map(({ name }) => name).join(', ')}
+      {:else}
+        <a href={briefPath(watch.briefId, 'harvest')}>{watch.briefName}</a>: {watch.sources
+          .map(({ sourceName, version }) => `version ${version} at ${sourceName}`)
+          .join(', ')}
+      {/if}
+    </p>
+    <div class="line">
+      <Act
+        disabled={watch.lastRun?.state === 'running' || watch.lastRun?.state === 'due'}
+        onclick={() =>
+          inbox.attempt(async () => {
+            await call('runWatch', { params: { watch: watch.id } });
+          })}>Run now</Act
+      >
+      <Act onclick={() => change({ active: !watch.active })}>{watch.active ? 'Switch off' : 'Switch on'}</Act>
+      <Act disabled={!watch.unread} onclick={() => inbox.readAll(watch.id)}>All read</Act>
+      <Act onclick={ondelete}>Delete</Act>
+    </div>
+    <div class="line">
+      {#each [['atom', 'Atom feed'], ['json', 'JSON feed'], ['ics', 'Calendar']] as [form, word] (form)}
+        <CopyButton
+          label={word}
+          of="the address of the {word} of {watch.name}"
+          text="{page.url.origin}/api/feeds/{watch.feed}?form={form}"
+        />
+      {/each}
+      <Act onclick={() => change({ renewFeed: true })}>New address</Act>
+    </div>
+    {#if opened}<RunsChart watch={watch.id} name={watch.name} />{/if}
+  </Fold>
+</div>
+
+<style>
+  .watch {
+    border-top: 1px solid var(--rule);
+    padding: 6px 0 2px;
+  }
+  .watch.off {
+    opacity: 0.75;
+  }
+  .watch :global(.bx--tag) {
+    flex-shrink: 0;
+    max-width: none;
+  }
+  .watch p {
+    font-size: 12px;
+    margin: 2px 0;
+  }
+  .due {
+    border-left: 3px solid var(--accent);
+    padding-left: 8px;
+  }
+  .warm {
+    color: var(--warm);
+  }
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    align-items: center;
+    margin: 4px 0;
+  }
+</style>
