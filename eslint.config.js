@@ -56,6 +56,10 @@ export default ts.config(
   },
   {
     files: ['src/**/*.svelte'],
+    rules: { 'max-lines': ['error', 300] }
+  },
+  {
+    files: ['src/**/*.svelte'],
     // Drawn by hand: a part of the tree that is typed in place, and the ruler of depth.
     ignores: ['src/lib/string/PartTree.svelte', 'src/lib/trial/DepthRuler.svelte'],
     rules: {

@@ -3,6 +3,7 @@ import { replaceState } from '$app/navigation';
 import { page } from '$app/state';
 import { ApiProblem, call } from '$lib/api/call';
 import { Attempts } from '$lib/kept/attempts.svelte';
+import { watchBrief } from '$lib/kept/changes';
 import { reload } from '$lib/kept/reload';
 import type { Answer, Body } from '$api';
 import { readQuery, sortedBy, writeQuery, type FilterName, type ListQuery } from './list-query';
@@ -71,6 +72,25 @@ export class ShortlistPage extends Attempts {
     await reload('eave:shortlists');
     if (verdicts || this.#mark !== this.#loaded) await this.list(Math.max(0, this.place));
   };
+
+  /** Follows what changes of the list and its brief, soon after the first of several changes. Returns what stops it. */
+  listen(): () => void {
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    let verdicts = false;
+    const again = (ofBrief: boolean) => {
+      verdicts ||= ofBrief;
+      soon ??= setTimeout(() => {
+        soon = undefined;
+        if (!this.busy) void this.follow(verdicts);
+        verdicts = false;
+      }, 800);
+    };
+    const stop = watchBrief(this.params.id, { changed: () => again(true), kept: () => again(false) });
+    return () => {
+      clearTimeout(soon);
+      stop();
+    };
+  }
 
   /** Has the people between two places loaded. */
   need = async (from: number, to: number): Promise<void> => {

@@ -29,6 +29,7 @@
   import type { Answer, BehindKind } from '$api';
   import { behindKinds } from '$api/behind-kinds';
   import type { Choice } from '$api/documents';
+  import { panels } from '$lib/compare/panels';
 
   let { data } = $props();
   const briefId = $derived(data.brief.id);
@@ -46,13 +47,6 @@
   const here = $derived(ask('here') ?? sources[0]?.id ?? '');
   const there = $derived(ask('there') ?? sources.find(({ id }) => id !== here)?.id ?? '');
   const measures = $derived(ask('show')?.split(',') ?? usualMeasures);
-  const panels = {
-    versions: 'Two versions',
-    sources: 'Two sources',
-    recall: 'Recall',
-    judges: 'Two judges',
-    same: 'Same person'
-  } as const;
   const panel = $derived((ask('panel') ?? 'versions') as keyof typeof panels);
   const behind = $derived.by(() => {
     const [number, id, kind] = ask('behind')?.split(' ') ?? [];

@@ -11,7 +11,6 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
   import { brief as briefPath } from '$lib/frame/paths';
-  import { watchBrief } from '$lib/kept/changes';
   import { count } from '$lib/marks/format';
   import BatchBar from '$lib/shortlist/BatchBar.svelte';
   import DoubtfulPairs from '$lib/shortlist/DoubtfulPairs.svelte';
@@ -50,23 +49,7 @@
       void desk.list();
     });
   });
-  onMount(() => {
-    let soon: ReturnType<typeof setTimeout> | undefined;
-    let verdicts = false;
-    const again = (ofBrief: boolean) => {
-      verdicts ||= ofBrief;
-      soon ??= setTimeout(() => {
-        soon = undefined;
-        if (!desk.busy) void desk.follow(verdicts);
-        verdicts = false;
-      }, 800);
-    };
-    const stop = watchBrief(data.brief.id, { changed: () => again(true), kept: () => again(false) });
-    return () => {
-      clearTimeout(soon);
-      stop();
-    };
-  });
+  onMount(() => desk.listen());
 
   let naming = $state(false);
   let settings = $state(false);
