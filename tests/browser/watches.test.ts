@@ -229,6 +229,9 @@ describe('a watch', () => {
       await calendar.getByRole('button', { name: 'Back to the first day' }).click();
       await page.getByRole('dialog').getByRole('button', { name: 'Go back' }).click();
       await calendar.getByText('1 November 2026').waitFor();
+      // Nothing of it stands in the way of others.
+      for (const one of await api<Named[]>('GET', '/watches')) await api('DELETE', `/watches/${one.id}`);
+      await api('DELETE', `/sources/${place.id}`);
     }
   }, 180_000);
 });
