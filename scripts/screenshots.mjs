@@ -41,7 +41,6 @@ async function picture(name, path, { theme = 'light', act } = {}) {
   say(`docs/screenshots/${name}.png`);
 }
 const at = `/briefs/${demo.id}`;
-await picture('briefs', '/');
 await picture('persona', `${at}/persona`);
 await picture('wording', `${at}/wording`, { act: (page) => page.waitForTimeout(2500) });
 await picture('string', `${at}/string`, { act: (page) => page.waitForTimeout(1200) });
@@ -118,6 +117,17 @@ await picture('sources', '/sources', {
   }
 });
 await api('DELETE', `/sources/${hand.id}`);
+// Home with news: a month later in the stand-ins' world.
+const { day } = await api('GET', '/world');
+if (day === 0) await api('POST', '/world/moves', { from: day, step: 'month' });
+const [{ id: watch }] = await api('GET', '/watches');
+await api('POST', `/watches/${watch}/runs`);
+for (let i = 0; i < 120; i++) {
+  const [{ lastRun }] = await api('GET', '/watches');
+  if (lastRun.state !== 'running') break;
+  await new Promise((done) => setTimeout(done, 1000));
+}
+await picture('briefs', '/');
 await browser.close();
 
 /** A diary over two days: counts and pages, some judged. */
