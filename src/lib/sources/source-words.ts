@@ -51,5 +51,7 @@ export function asking({ boxes, facts }: Source['sheet']): string {
   return [
     boxes.length ? `Boxes: ${words} (${how}${first}).` : 'No free text: lists and facts.',
     facts.length ? `Facts: ${facts.map(factLabel).join(', ')}.` : ''
-  ].join(' ');
+  ]
+    .filter(Boolean)
+    .join(' ');
 }
