@@ -1,4 +1,4 @@
-import { isScope, isTerm, lex, parse, type Query, type Term } from '../language';
+import { isScope, isTerm, lex, parse, terms, type Query, type Term } from '../language';
 import type { Person } from '../people/person';
 import {
   bothOf,
@@ -39,7 +39,6 @@ const readAs: Record<Exclude<Asked, 'was'>, string> = { changed: '  group:', gro
  * Reads a rule in Eave's notation with four words more: `was.` before a scope asks what was told before (`was.company:"…"`), also
  * of a bracket; `changed:` whether a field is told otherwise than before (title, company, country, place, headcount, mail, name);
  * `grown:` by how many per cent the firm has grown since; `leaders:` how many days ago somebody who leads came to the firm.
- * Linear in the text.
  */
 export function readTrigger(text: string): { trigger: Trigger | null; problems: string[] } {
   let plain = text;
@@ -72,7 +71,7 @@ export function readTrigger(text: string): { trigger: Trigger | null; problems: 
   const { query, problems } = parse(plain);
   wrong.push(...problems.filter(({ severity }) => severity === 'error').map(({ message }) => message));
   const asked = new Map<Term, Asked>();
-  for (const term of query ? termsOf(query) : []) {
+  for (const { term } of query ? terms(query) : []) {
     const { at } = term;
     const region = at && regions.find(({ from, to }) => at.from >= from && at.to <= to);
     if (region) asked.set(term, region.asked);
@@ -105,11 +104,6 @@ function endOfPart(lexemes: ReturnType<typeof lex>['lexemes'], start: number): n
     if (open <= 0 && kind !== 'scope') return to;
   }
   return Infinity;
-}
-
-function* termsOf(query: Query): Generator<Term> {
-  if (isTerm(query)) yield query;
-  else for (const part of query.kind === 'not' ? [query.part] : query.parts) yield* termsOf(part);
 }
 
 /**

@@ -21,6 +21,8 @@ const largestDecided = 80;
 const mostHits = 5;
 
 type Wanted = Word | Phrase;
+/** Problems that are mended by taking a part out. */
+type TakenOut = 'repeated-term' | 'covered-wording' | 'always-true' | 'wanted-and-excluded' | 'exclusion-hits-wanted';
 interface Place {
   query: Query;
   /** The group or NOT around it, outermost last. */
@@ -63,7 +65,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
             'hint',
             part.at,
             problemWords['repeated-term'].says(part.text),
-            takeOut({ query: part, around: place, index })
+            takeOut('repeated-term', { query: part, around: place, index })
           );
         }
         seen.add(key);
@@ -77,7 +79,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
           'hint',
           long.at,
           problemWords['covered-wording'].says(print(long), print(by)),
-          takeOut({ query: long, around: place, index: group.parts.indexOf(long) })
+          takeOut('covered-wording', { query: long, around: place, index: group.parts.indexOf(long) })
         );
       }
     }
@@ -114,16 +116,17 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         }
       for (const [exclusion, wanted] of hits) {
         const unwanted = exclusion.query as Wanted;
-        const same = wanted.some((term) => keysImply(wordingOf(unwanted), wordingOf(term)));
-        const fix = takeOut(exclusion);
+        const code = wanted.some((term) => keysImply(wordingOf(unwanted), wordingOf(term)))
+          ? 'wanted-and-excluded'
+          : 'exclusion-hits-wanted';
         say(
-          same ? 'wanted-and-excluded' : 'exclusion-hits-wanted',
+          code,
           'warning',
           unwanted.at,
-          same
-            ? problemWords['wanted-and-excluded'].says(print(unwanted))
-            : problemWords['exclusion-hits-wanted'].says(wanted.map(print)),
-          fix && { ...fix, label: problemWords['wanted-and-excluded'].fix }
+          code === 'wanted-and-excluded'
+            ? problemWords[code].says(print(unwanted))
+            : problemWords[code].says(wanted.map(print)),
+          takeOut(code, exclusion)
         );
       }
     }
@@ -152,7 +155,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
           part.at,
           homes.size > 1 ? problemWords['never-matches'].countries : problemWords['never-matches'].says
         );
-      else say('always-true', 'warning', part.at, problemWords['always-true'].says, takeOut(place));
+      else say('always-true', 'warning', part.at, problemWords['always-true'].says, takeOut('always-true', place));
     }
   }
 
@@ -241,11 +244,11 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   }
 
   /** Takes a part out of its group with the operator beside it, where the text between is just that. */
-  function takeOut(place: Place): Problem['fix'] {
+  function takeOut(code: TakenOut, place: Place): Problem['fix'] {
     const { around, index } = place;
     const at = spanOf(place);
     if (!around || !at || place.query.set) return undefined;
-    if (around.query.kind === 'not') return takeOut(around);
+    if (around.query.kind === 'not') return takeOut(code, around);
     const { parts } = around.query as And | Or;
     const previous = index > 0 ? parts[index - 1]!.at : undefined;
     const next = parts[index + 1]?.at;
@@ -256,7 +259,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         : null;
     if (!edit) return undefined;
     const between = previous ? text.slice(previous.to, at.from) : text.slice(at.to, next!.from);
-    return /^\s*(AND|OR)?\s*$/.test(between) ? { label: problemWords['repeated-term'].fix, edits: [edit] } : undefined;
+    return /^\s*(AND|OR)?\s*$/.test(between) ? { label: problemWords[code].fix, edits: [edit] } : undefined;
   }
 
   function spanOf(place: Place): Span | undefined {

@@ -135,14 +135,14 @@ const luck = ({ number }: WorldPerson, question: string): number => chance(numbe
 const headcountIn = ({ firm, ended }: WorldJob): number => headcountAt(firm, Math.max(0, ended));
 
 /** Whether anything of a person or their firms comes to be known between two days. */
-function learns(seen: Place['seen'], ofFirms: boolean): Place['changes'] {
+function learns(seen: Place['seen']): Place['changes'] {
   return (number, moved, from, to) => {
     const [before, after] = [seen(number, from), seen(number, to)];
     const joined = moved.joined(number);
     return (
       (joined > Math.max(0, before) && joined <= after) ||
       moved.lived(number, before, after) ||
-      (ofFirms && moved.firms(number, before, after))
+      moved.firms(number, before, after)
     );
   };
 }
@@ -152,7 +152,7 @@ const isSlow = (number: number) => chance(number, 'stale') < 0.3;
 const slowMonths = 18;
 const harrowSeen: Place['seen'] = (number, today) =>
   today - (isSlow(number) ? slowMonths * 30 : Math.floor(chance(number, 'writes it down') * 31));
-const harrowLearns = learns(harrowSeen, true);
+const harrowLearns = learns(harrowSeen);
 
 /** What the members' network knows: 70 % of the world, some of it out of date, facts missing here and there. */
 export const harrow: Place = {
@@ -229,7 +229,7 @@ const memberFunctions = new Set([
 const marlowSeen: Place['seen'] = (number, today) => today - Math.floor(chance(number, 'reports') * 11);
 export const marlow: Place = {
   seen: marlowSeen,
-  changes: learns(marlowSeen, true),
+  changes: learns(marlowSeen),
   copies: (person) => {
     const { role, firm } = person.career[0]!;
     const member = memberTrades.has(firm.trade.id) && memberFunctions.has(role.function);
@@ -289,7 +289,7 @@ const pageRank = (person: WorldPerson, second: boolean) =>
 const quillbankSeen: Place['seen'] = (number, today) => today - Math.floor(chance(number, 'is checked') * 121);
 export const quillbank: Place = {
   seen: quillbankSeen,
-  changes: learns(quillbankSeen, true),
+  changes: learns(quillbankSeen),
   copies: (person) => (luck(person, 'quillbank') >= 0.45 ? 0 : luck(person, 'twice') < 0.03 ? 2 : 1),
   place: (person, second) => luck(person, second ? 'place again' : 'place'),
   record: (person, second) => {

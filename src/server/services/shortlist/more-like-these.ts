@@ -7,6 +7,7 @@ import { firmsLike, moreLike, type KeptRecord } from '$core/shortlist';
 import { database } from '../../database/connection';
 import { Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
+import { firstLeads } from '../first-leads';
 import { findShortlist } from './find-shortlist';
 
 /** People of a brief that are looked at besides the chosen ones at most. */
@@ -51,7 +52,7 @@ export async function moreLikeThese(briefId: string, id: string, numbers: readon
     throw new Refusal(409, 'Too few', 'Choose two people or more: from one nothing can be told of what they share.');
   const seen = await seenIn(briefId, personaId, id);
   const wanted = new Set(numbers);
-  const good = chosen.map(({ records }) => together(records.map(({ person }) => person)));
+  const good = chosen.map(({ records }) => firstLeads(records.map(({ person }) => person)));
   const rest = seen.filter(({ number }) => number === null || !wanted.has(number));
   const { query, traits } = moreLike(
     good,
@@ -72,6 +73,3 @@ export async function moreLikeThese(briefId: string, id: string, numbers: readon
     )
   };
 }
-
-/** Records of one person as one: what the first tells, and what only others do. */
-const together = (people: readonly Person[]): Person => Object.assign({}, ...[...people].reverse()) as Person;

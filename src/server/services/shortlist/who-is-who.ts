@@ -3,6 +3,7 @@ import { samePeople } from '$core/people';
 import type { KeptRecord } from '$core/shortlist';
 import { database } from '../../database/connection';
 import { notFound, Refusal } from '../../refusal';
+import { firstLeads } from '../first-leads';
 import { findShortlist } from './find-shortlist';
 import { rewrite } from './keep-people';
 import { keptPeople } from './list-kept';
@@ -40,7 +41,7 @@ export async function joinKept(briefId: string, id: string, numbers: readonly nu
       bind: { id, gone },
       transaction
     });
-    const own = Object.assign({}, ...[...found].reverse().map((row) => row.own)) as Record<string, unknown>;
+    const own = firstLeads(found.map((row) => row.own));
     await rewrite(
       id,
       [{ number: first.number, records: found.flatMap(({ records }) => records), there: { ...first, own } }],

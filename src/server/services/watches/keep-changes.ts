@@ -6,6 +6,7 @@ import { models } from '../../database/models';
 import type { WatchRow, WatchRunRow } from '../../database/watch-models';
 import { hasPeopleHere } from '$api/source-kinds';
 import { askPeople } from '../../workers/people';
+import { firstLeads } from '../first-leads';
 import { partsOfRecordName, recordName } from '../record-name';
 import { readySource } from '../sources/sources';
 
@@ -14,7 +15,7 @@ export interface Row {
   sourceId: string;
   person: Person;
 }
-interface KnownRow {
+export interface KnownRow {
   number: number;
   records: string[];
   keys: string[];
@@ -166,7 +167,7 @@ function met(rows: readonly Row[], known: readonly KnownRow[]) {
       keys.map((key) => byKey.get(key)).find((one) => one !== undefined && !seen.has(one)) ??
       next++;
     // What the first source tells leads, as its place says; others fill what it leaves open.
-    const facts = Object.assign({}, ...[...group].reverse().map(({ person }) => factsOf(person))) as Facts;
+    const facts = firstLeads(group.map(({ person }) => factsOf(person)));
     seen.set(number, { records, keys, facts });
     names.set(number, group[0]!);
   }
@@ -214,13 +215,25 @@ async function keepKnown(
     if (!old || JSON.stringify({ ...old }) !== JSON.stringify(merged)) rows.push(merged);
   }
   if (!partly) for (const old of known) if (old.present && !seen.has(old.number)) rows.push({ ...old, present: false });
-  const atOnce = 2000;
+  await writeKnown(watchId, rows, transaction);
+}
+
+/** People whom a watch knows, written at once. */
+const atOnce = 2000;
+
+/** Keeps people as a watch knows them now, with what was told of them and which rules held where people are watched. */
+export async function writeKnown(
+  watchId: string,
+  rows: readonly (KnownRow & { person?: Person | null; met?: readonly string[] })[],
+  transaction: Transaction
+): Promise<void> {
   for (let at = 0; at < rows.length; at += atOnce)
     await database().query(
-      `INSERT INTO watch_people (watch_id, number, records, keys, facts, present)
-       SELECT $watchId, r.number, r.records, r.keys, r.facts, r.present
-       FROM jsonb_to_recordset($rows::jsonb) AS r (number integer, records text[], keys text[], facts jsonb, present boolean)
-       ON CONFLICT (watch_id, number) DO UPDATE SET records = excluded.records, keys = excluded.keys, facts = excluded.facts, present = excluded.present`,
+      `INSERT INTO watch_people (watch_id, number, records, keys, facts, present, person, met)
+       SELECT $watchId, r.number, r.records, r.keys, r.facts, r.present, r.person, coalesce(r.met, '{}')
+       FROM jsonb_to_recordset($rows::jsonb) AS r (number integer, records text[], keys text[], facts jsonb, present boolean, person jsonb, met text[])
+       ON CONFLICT (watch_id, number) DO UPDATE SET records = excluded.records, keys = excluded.keys, facts = excluded.facts,
+         present = excluded.present, person = excluded.person, met = excluded.met`,
       { bind: { watchId, rows: JSON.stringify(rows.slice(at, at + atOnce)) }, transaction }
     );
 }

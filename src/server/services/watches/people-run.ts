@@ -9,8 +9,9 @@ import { models, type SourceRow } from '../../database/models';
 import type { WatchRow, WatchRunRow } from '../../database/watch-models';
 import { askPeople } from '../../workers/people';
 import { readySource } from '../sources/sources';
+import { firstLeads } from '../first-leads';
 import { recordName } from '../record-name';
-import { tellNews, type NewsInput } from './keep-changes';
+import { tellNews, writeKnown, type KnownRow, type NewsInput } from './keep-changes';
 
 /** People looked up with one question. */
 const atOnce = 500;
@@ -20,13 +21,7 @@ interface Listed {
   keys: string[];
   records: KeptRecord[];
 }
-interface KnownPerson {
-  number: number;
-  facts: Facts;
-  present: boolean;
-  person: Person | null;
-  met: string[];
-}
+type KnownPerson = KnownRow & { person: Person | null; met: string[] };
 /** What sources tell of somebody now. */
 interface Found {
   sourceId: string;
@@ -37,9 +32,6 @@ interface Found {
   /** Days since somebody who leads came to their firm. */
   leaders: number | null;
 }
-
-/** What the first of several records tells, and what it leaves open by the others. */
-const merged = (people: readonly Person[]): Person => Object.assign({}, ...[...people].reverse()) as Person;
 
 /** Looks up the people of a list at the sources of a watch, before anything is kept. */
 export async function lookUp(watch: WatchRow): Promise<{ people: Listed[]; found: Map<number, Found> }> {
@@ -63,7 +55,7 @@ export async function lookUp(watch: WatchRow): Promise<{ people: Listed[]; found
     found.set(number, {
       sourceId: there[0]!.source.id,
       id: there[0]!.person.id,
-      person: merged(there.map(({ person }) => person)),
+      person: firstLeads(there.map(({ person }) => person)),
       told: new Set(there.flatMap(({ source }) => [...toldBy(source.sheet)])),
       records: there.map(({ source, person }) => recordName(source.id, person.id)),
       leaders: null
@@ -86,7 +78,7 @@ async function recordsAt(sourceId: string, people: readonly Listed[]): Promise<[
   const others = people.filter(({ number }) => !named.has(number));
   const located = await askPeople('locate', {
     sourceId,
-    people: others.map(({ records }) => merged(records.map(({ person }) => person)))
+    people: others.map(({ records }) => firstLeads(records.map(({ person }) => person)))
   });
   located.forEach((person, i) => person && found.set(others[i]!.number, person));
   return [...found];
@@ -118,24 +110,24 @@ export async function keepWatched(
       : [];
   });
   const rows = await database().query<KnownPerson>(
-    'SELECT number, facts, present, person, met FROM watch_people WHERE watch_id = $id',
+    'SELECT number, records, keys, facts, present, person, met FROM watch_people WHERE watch_id = $id',
     { bind: { id: watch.id }, type: QueryTypes.SELECT, transaction }
   );
   const known = new Map(rows.map((row) => [row.number, row]));
   const news: NewsInput[] = [];
-  const kept: (KnownPerson & { records: string[]; keys: string[] })[] = [];
+  const kept: KnownPerson[] = [];
   for (const { number, keys, records } of people) {
     const old = known.get(number);
     const now = found.get(number);
     if (!now) {
       if (old?.present) {
-        kept.push({ ...old, present: false, records: [], keys });
+        kept.push({ ...old, present: false });
         news.push({ ...noRecord, kind: 'left', number, facts: old.facts, why: 'the sources have them no more' });
       }
       continue;
     }
     // Who is looked up for the first time is held against what was known when they were kept.
-    const before = old ? old.person : merged(records.map(({ person }) => person));
+    const before = old ? old.person : firstLeads(records.map(({ person }) => person));
     const facts = factsOf(now.person);
     const met = rules
       .filter(({ holds }) => holds({ before, now: now.person, told: now.told, leaders: now.leaders }) === 'met')
@@ -149,14 +141,7 @@ export async function keepWatched(
     kept.push({ number, facts, present: true, person: now.person, met, records: now.records, keys });
   }
   const counts = await tellNews(run, news, transaction);
-  await database().query(
-    `INSERT INTO watch_people (watch_id, number, records, keys, facts, present, person, met)
-     SELECT $id, r.number, r.records, r.keys, r.facts, r.present, r.person, r.met
-     FROM jsonb_to_recordset($rows::jsonb) AS r (number integer, records text[], keys text[], facts jsonb, present boolean, person jsonb, met text[])
-     ON CONFLICT (watch_id, number) DO UPDATE SET records = excluded.records, keys = excluded.keys, facts = excluded.facts,
-       present = excluded.present, person = excluded.person, met = excluded.met`,
-    { bind: { id: watch.id, rows: JSON.stringify(kept) }, transaction }
-  );
+  await writeKnown(watch.id, kept, transaction);
   // Whoever was taken off the list is watched no more.
   await database().query('DELETE FROM watch_people WHERE watch_id = $id AND NOT number = ANY ($numbers::int[])', {
     bind: { id: watch.id, numbers: people.map(({ number }) => number) },

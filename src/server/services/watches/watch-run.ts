@@ -37,6 +37,8 @@ const sourcesOfWatch = (watchId: string): Promise<WatchedSource[]> =>
     { bind: { watchId }, type: QueryTypes.SELECT }
   );
 
+const isByHand = (from: readonly WatchedSource[]): boolean => from.some(({ kind }) => kind === 'by-hand');
+
 /**
  * Begins a run. A search is gathered by a harvest of its own, with all that it can do about faults, limits and restarts; people
  * are looked up; at a place run by hand somebody is to look. Null where one is under way already, here or at another server.
@@ -45,7 +47,7 @@ export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | n
   const { WatchRun } = models();
   const id = randomUUID();
   const from = await sourcesOfWatch(watch.id);
-  const byHand = from.some(({ kind }) => kind === 'by-hand');
+  const byHand = isByHand(from);
   // The first run tells whom there is, by what was read before.
   const isDue = byHand && (await WatchRun.count({ where: { watchId: watch.id, state: 'done' } })) > 0;
   try {
@@ -147,15 +149,15 @@ export async function settleRun(runId: string): Promise<void> {
   const { WatchRun, Watch, Harvest } = models();
   const run = await WatchRun.findByPk(runId);
   if (run?.state !== 'running' && run?.state !== 'due') return;
-  const [watch, harvest, from] = await Promise.all([
+  const [watch, harvest] = await Promise.all([
     Watch.findByPk(run.watchId),
-    run.harvestId ? Harvest.findByPk(run.harvestId) : null,
-    sourcesOfWatch(run.watchId)
+    run.harvestId ? Harvest.findByPk(run.harvestId) : null
   ]);
   if (!watch) return;
-  if (from.some(({ kind }) => kind === 'by-hand')) return settleByHand(watch, run);
   if (watch.shortlistId) return settlePeople(watch, run);
   if (!harvest) {
+    const from = await sourcesOfWatch(run.watchId);
+    if (isByHand(from)) return settleByHand(watch, run);
     // It was begun, and the server died before it could gather.
     if (run.harvestId === null) await gather(watch, run.id, from);
     else await endRun(runId, 'failed', 'What it gathered was deleted meanwhile.');
