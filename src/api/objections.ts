@@ -1,9 +1,8 @@
 import * as z from 'zod';
 import { operation } from './operation';
 import { paths } from './paths';
+import { short } from './shortlist-settings';
 import { sourceId } from './shapes';
-
-const short = z.string().max(500);
 
 /** People who objected: erased, and never taken in again. */
 export const objections = {

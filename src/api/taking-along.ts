@@ -3,10 +3,11 @@ import { columnProfileSchema } from '$core/shortlist/column-profile-schema';
 import { largest } from './limits';
 import { operation } from './operation';
 import { paths } from './paths';
+import { name } from './shortlist-settings';
 import { revision } from './shapes';
 import { counts, keptFilter, listParams } from './shortlists';
 
-const profileParams = z.object({ name: z.string().trim().min(1).max(200) });
+const profileParams = z.object({ name });
 const leaving = keptFilter.extend({
   form: z.enum(['csv', 'xlsx', 'jsonl', 'vcf', 'tsv', 'hashed']).default('csv'),
   profile: z.string().max(200).optional(),

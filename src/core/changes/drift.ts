@@ -6,6 +6,13 @@ export interface Drift {
   bounds: { low: number; high: number };
 }
 
+/** Errors of either kind that are put up with. */
+const error = 0.05;
+/** Between them the test goes on. */
+const bounds = { low: Math.log(error / (1 - error)), high: Math.log((1 - error) / error) };
+/** Logarithm of how much likelier a yes or a no is where its share is another than it was. */
+const likelihoodRatio = (was: number, is: number) => ({ yes: Math.log(is / was), no: Math.log((1 - is) / (1 - was)) });
+
 /**
  * Whether the share of fits among the newly come has fallen, looked at after every verdict: Wald’s sequential probability
  * ratio test (Annals of Mathematical Statistics 16 (1945) 117–186) of the share that was (`share`) against one worse by a
@@ -14,11 +21,10 @@ export interface Drift {
 export function driftOf(share: number, verdicts: readonly boolean[]): Drift {
   const p0 = Math.min(0.98, Math.max(0.02, share));
   const p1 = p0 * (2 / 3);
-  const [alpha, beta] = [0.05, 0.05];
-  const bounds = { low: Math.log(beta / (1 - alpha)), high: Math.log((1 - beta) / alpha) };
+  const likelier = likelihoodRatio(p0, p1);
   let sum = 0;
   for (const fit of verdicts) {
-    sum += fit ? Math.log(p1 / p0) : Math.log((1 - p1) / (1 - p0));
+    sum += fit ? likelier.yes : likelier.no;
     if (sum >= bounds.high) return { says: 'worse', sum, bounds };
     if (sum <= bounds.low) return { says: 'as before', sum, bounds };
   }
@@ -37,14 +43,12 @@ export interface ComeAndGone {
  * thirds (`more`).
  */
 export function reachDrift(runs: readonly ComeAndGone[]): 'goes on' | 'fewer' | 'more' {
-  const bound = Math.log((1 - 0.05) / 0.05);
-  const likelier = Math.log(2 / 3 / (1 / 2));
-  const rarer = Math.log(1 / 3 / (1 / 2));
+  const [fewer, more] = [likelihoodRatio(1 / 2, 1 / 3), likelihoodRatio(1 / 2, 2 / 3)];
   const sums = { fewer: 0, more: 0 };
   for (const { came, gone } of runs) {
     // What speaks for a half again and again lets an old drift be forgotten: neither sum falls below its lower bound.
-    sums.fewer = Math.max(-bound, sums.fewer + gone * likelier + came * rarer);
-    sums.more = Math.max(-bound, sums.more + came * likelier + gone * rarer);
+    sums.fewer = Math.max(bounds.low, sums.fewer + came * fewer.yes + gone * fewer.no);
+    sums.more = Math.max(bounds.low, sums.more + came * more.yes + gone * more.no);
   }
-  return sums.fewer >= bound ? 'fewer' : sums.more >= bound ? 'more' : 'goes on';
+  return sums.fewer >= bounds.high ? 'fewer' : sums.more >= bounds.high ? 'more' : 'goes on';
 }

@@ -1,5 +1,5 @@
 import { DataTypes, type CreationOptional } from 'sequelize';
-import type { OwnColumn, SavedView, TagOfList } from '$api/shortlists';
+import type { OwnColumn, SavedView, TagOfList } from '$api/shortlist-settings';
 import type { FirmLists } from '$core/shortlist';
 import { define, type Row } from './define';
 

@@ -1,17 +1,16 @@
 import { literal } from 'sequelize';
 import { standInSheets } from '$core/dialect';
 import { dateOf, dayAfter, lastDay, type Step } from '$sources/world/calendar';
-import { models } from '../../database/models';
+import { models, type SourceRow } from '../../database/models';
 import { changedElsewhere } from '../../refusal';
 import { findSource, prepareStandIns } from './sources';
 
 const anyStandIn = standInSheets[0]!.id;
 
 /** The day at which the world of the stand-ins is. */
-export async function readWorld() {
-  const { worldDay: day } = await findSource(anyStandIn);
-  return { day, date: dateOf(day), isLast: day === lastDay };
-}
+export const readWorld = async () => told(await findSource(anyStandIn));
+
+const told = ({ worldDay: day }: SourceRow) => ({ day, date: dateOf(day), isLast: day === lastDay });
 
 /** Moves the world of the stand-ins on from a day, or back to its first; all their people are made ready for that day. */
 export async function moveWorld({ from, step }: { from: number; step: Step | 'first day' }) {
@@ -22,6 +21,7 @@ export async function moveWorld({ from, step }: { from: number; step: Step | 'fi
     { where: { kind: 'stand-in', worldDay: from } }
   );
   if (!moved) throw changedElsewhere('The day of the demo world', await readWorld());
-  void prepareStandIns(await findSource(anyStandIn));
-  return readWorld();
+  const source = await findSource(anyStandIn);
+  void prepareStandIns(source);
+  return told(source);
 }

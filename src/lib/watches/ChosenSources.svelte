@@ -1,0 +1,30 @@
+<script lang="ts">
+  import Tick from '$lib/ui/Tick.svelte';
+
+  interface Props {
+    sources: readonly { id: string; label: string }[];
+    /** Those that are left out. */
+    left: string[];
+  }
+  let { sources, left = $bindable() }: Props = $props();
+</script>
+
+<div>
+  {#each sources as { id, label } (id)}
+    <Tick
+      {label}
+      checked={!left.includes(id)}
+      ontick={(on) => (left = on ? left.filter((one) => one !== id) : [...left, id])}
+    />
+  {/each}
+</div>
+
+<style>
+  div {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 14px;
+    align-items: center;
+    margin: 8px 0;
+  }
+</style>

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
+  import type { Body } from '$api';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import { firstRhythm } from './rhythm-words';
+  import RhythmFields from './RhythmFields.svelte';
+
+  type Begun = Body<'createWatch'>;
+  /** What is watched, and the budget of it. */
+  type What = Pick<Begun, 'budget'> &
+    (Pick<Extract<Begun, { from: unknown }>, 'from'> | Pick<Extract<Begun, { people: unknown }>, 'people'>);
+  interface Props {
+    briefId: string;
+    heading: string;
+    /** What will happen. */
+    about: string;
+    name: string;
+    /** Whether there is anything to watch. */
+    ready: boolean;
+    what: () => What;
+    /** Something that was refused beside it. */
+    problem?: unknown;
+    open: boolean;
+    onbegun: (what: string) => void;
+    children: Snippet;
+  }
+  let {
+    briefId,
+    heading,
+    about,
+    name = $bindable(),
+    ready,
+    what,
+    problem = null,
+    open = $bindable(),
+    onbegun,
+    children
+  }: Props = $props();
+
+  let rhythm = $state(firstRhythm());
+  let refused: unknown = $state(null);
+  async function begin() {
+    refused = null;
+    try {
+      const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), ...what() };
+      await call('createWatch', { params: { id: briefId }, body });
+      open = false;
+      onbegun(`${name.trim()} is watched from now on: news comes to Home`);
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+</script>
+
+<!-- Begins a watch: what it is called and when it comes again; what is watched is said by who opens it. -->
+<Modal
+  bind:open
+  modalHeading={heading}
+  primaryButtonText="Begin to watch"
+  primaryButtonDisabled={!name.trim() || !ready}
+  secondaryButtonText="Not now"
+  on:click:button--secondary={() => (open = false)}
+  on:submit={begin}
+>
+  <Refused problem={refused ?? problem} />
+  <p>{about}</p>
+  <Field label="Name" maxlength="200" bind:value={name} />
+  <RhythmFields bind:rhythm />
+  {@render children()}
+</Modal>
