@@ -22,6 +22,7 @@ import * as watches from './migrations/0019-watches';
 import * as worldDay from './migrations/0020-world-day';
 import * as peopleWatched from './migrations/0021-people-watched';
 import * as keptBy from './migrations/0022-kept-by';
+import * as watchesTold from './migrations/0023-watches-told';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -47,7 +48,8 @@ export const migrations: readonly Migration[] = [
   watches,
   worldDay,
   peopleWatched,
-  keptBy
+  keptBy,
+  watchesTold
 ];
 interface Migration {
   name: string;

@@ -65,6 +65,7 @@ export async function up(schema: Schema): Promise<void> {
       held_why text NOT NULL DEFAULT '',
       left_out text[] NOT NULL DEFAULT '{}',
       taken_at timestamptz,
+      revision integer NOT NULL DEFAULT 1,
       PRIMARY KEY (shortlist_id, number)
     );
     CREATE INDEX shortlist_people_keys ON shortlist_people USING gin (keys);

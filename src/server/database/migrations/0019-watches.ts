@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { briefTeller, toldOnChange } from '../told-on-change';
+import { toldOnChange } from '../told-on-change';
 
 export const name = '0019-watches';
 
@@ -83,10 +83,7 @@ export async function up(schema: Schema): Promise<void> {
     );
     CREATE INDEX watch_news_of ON watch_news (watch_id, id DESC);
     CREATE INDEX watch_news_unread ON watch_news (watch_id, id DESC) WHERE NOT read;
-    ${briefTeller('watch_id', 'SELECT DISTINCT w.brief_id FROM changed JOIN watches w ON w.id = changed.watch_id')}
-    ${toldOnChange('watches', 'tell_briefs_by_brief_id')}
-    ${toldOnChange('watch_runs', 'tell_briefs_by_watch_id')}
-    ${toldOnChange('watch_news', 'tell_briefs_by_watch_id')}`);
+    ${toldOnChange('watches', 'tell_briefs_by_brief_id')}`);
 }
 
 /** Its last step has been done. */
