@@ -44,6 +44,16 @@ async function ask<T>(address: string, method: string, path: string, body?: unkn
   return (text ? JSON.parse(text) : null) as T;
 }
 
+/** The sample of a trial, once it is done: a release of before may answer while it is still under way. It may be empty. */
+async function peopleToJudge(address: string, path: string): Promise<string[]> {
+  for (let tries = 0; tries < 240; tries += 1) {
+    const { state, sample } = await ask<{ state: string; sample: { person: { id: string } }[] }>(address, 'GET', path);
+    if (state !== 'running' && state !== 'waiting') return sample.map(({ person }) => person.id);
+    await new Promise((done) => setTimeout(done, 250));
+  }
+  throw new Error(`${path}: still under way after a minute`);
+}
+
 async function start(folder: string, databaseUrl: string): Promise<Server> {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
@@ -76,13 +86,12 @@ async function start(folder: string, databaseUrl: string): Promise<Server> {
   for (const text of texts) {
     const { number } = await ask<{ number: number }>(address, 'POST', `/briefs/${briefId}/versions`, { text });
     for (const sourceId of sources) {
-      const trial = await ask<{ id: string; sample: { person: { id: string } }[] }>(
-        address,
-        'POST',
-        `/briefs/${briefId}/trials`,
-        { version: number, sourceId, wait: 60 }
-      );
-      trials.push({ id: trial.id, sourceId, people: trial.sample.map(({ person }) => person.id) });
+      const { id } = await ask<{ id: string }>(address, 'POST', `/briefs/${briefId}/trials`, {
+        version: number,
+        sourceId,
+        wait: 60
+      });
+      trials.push({ id, sourceId, people: await peopleToJudge(address, `/briefs/${briefId}/trials/${id}`) });
     }
   }
   await ask(address, 'GET', `/briefs/${briefId}/compare`);
@@ -106,7 +115,7 @@ async function person(server: Server, number: number, until: number, took: Map<K
   while (Date.now() < until) {
     let left = random();
     const [kind] = shares.find(([, share]) => (left -= share) < 0) ?? shares[0]!;
-    const trial = pick(server.trials);
+    const trial = pick(kind === 'judging' ? server.trials.filter(({ people }) => people.length) : server.trials);
     const began = performance.now();
     if (kind === 'typing') {
       const text = `${pick(texts)} NOT typed${Math.floor(random() * 40)}`;
