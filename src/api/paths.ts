@@ -139,6 +139,7 @@ export const paths = {
   readConnection: ['GET', '/api/sources/{source}/connection'],
   reconnect: ['PUT', '/api/sources/{source}/connection'],
   readSource: ['GET', '/api/sources/{source}'],
+  readValues: ['GET', '/api/sources/{source}/values'],
   writeSheet: ['PUT', '/api/sources/{source}'],
   readWorld: ['GET', '/api/world'],
   moveWorld: ['POST', '/api/world/moves'],

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { faultsSchema } from '$core/dialect/faults-schema';
 import { sheetSchema } from '$core/dialect/sheet';
+import { scopeSchema } from '$core/language/scope-schema';
 import { operation } from './operation';
 import { paths } from './paths';
 import { revision, sourceId } from './shapes';
@@ -87,6 +88,12 @@ export const sources = {
   readSource: operation(paths.readSource, {
     params: z.object({ source: sourceId }),
     response: source
+  }),
+  /** Values of a scope that most people there have, where they are here: for completion */
+  readValues: operation(paths.readValues, {
+    params: z.object({ source: sourceId }),
+    query: z.object({ scope: scopeSchema, begins: z.string().max(100).default('') }),
+    response: z.array(z.object({ text: z.string(), people: z.int() }))
   }),
   writeSheet: operation(paths.writeSheet, {
     params: z.object({ source: sourceId }),

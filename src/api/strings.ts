@@ -1,10 +1,10 @@
 import * as z from 'zod';
 import { fields } from '$core/people/fields';
+import { ownScopeSchema, scopeSchema } from '$core/language/scope-schema';
 import { personSchema } from '$core/people/person';
 import { estimateSchema, foundSchema } from '$core/measure/figures-schema';
 import { problemSchema } from '$core/language/problem';
 import { querySchema } from '$core/language/query-schema';
-import { scopes } from '$core/language/scopes';
 import { changeSchema } from '$core/suggest/change-schema';
 import { proposalKinds } from '$core/suggest/proposal-kinds';
 import { documentSchemas } from './documents';
@@ -134,7 +134,7 @@ export const strings = {
       rendering,
       found: foundSchema,
       keptBack: z
-        .object({ people: z.int(), share: z.number(), facts: z.array(z.enum(scopes)) })
+        .object({ people: z.int(), share: z.number(), facts: z.array(scopeSchema) })
         .nullable()
         .describe(
           'People whom the source itself drops for want of a fact it was asked, and their share of all who could meet the string'
@@ -195,7 +195,12 @@ export const strings = {
                 part: z.int(),
                 excludes: z.boolean(),
                 met: z.boolean(),
-                by: z.array(z.object({ term: z.string(), fields: z.array(z.enum([...fields, 'fact'])) })),
+                by: z.array(
+                  z.object({
+                    term: z.string(),
+                    fields: z.array(z.union([z.enum([...fields, 'fact']), ownScopeSchema]))
+                  })
+                ),
                 untold: z.array(z.string())
               })
             ),

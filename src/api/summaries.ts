@@ -139,6 +139,7 @@ export const summaries: Record<OperationName, string> = {
   readConnection: 'How a connected service is reached, without its key',
   reconnect: 'Gives a connected service another address or key, and takes its sheet anew',
   readSource: 'One source with its capability sheet',
+  readValues: 'Values of a scope that most people of a source have',
   writeSheet: 'Write the sheet of a place run by hand; refused with 409 if it was changed since `revision`',
   readWorld: 'Read the day at which the world of the stand-ins is',
   moveWorld: 'Move the world of the stand-ins on, or back to its first day',

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { fields } from '$core/people/fields';
+import { fieldSchema } from '$core/people/fields';
 import { personSchema } from '$core/people/person';
 import { pageFields } from '$core/formats/page-fields';
 import { figuresSchema, foundSchema, searchAnswerSchema } from '$core/measure/figures-schema';
@@ -57,7 +57,7 @@ const personVerdict = z.object({
 const sampled = z.object({
   rank: z.int(),
   person: personSchema,
-  values: z.array(z.object({ field: z.enum(fields), text: z.string(), job: z.int().optional() })),
+  values: z.array(z.object({ field: fieldSchema, text: z.string(), job: z.int().optional() })),
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
   /** Parts of the string that this record leaves open; empty for who is certain */
   untold: z.array(z.string()),

@@ -29,7 +29,8 @@ const columnTells: Partial<Record<ColumnField, readonly Scope[]>> = {
   function: ['function'],
   rank: ['rank'],
   headcount: ['headcount'],
-  founded: ['founded']
+  founded: ['founded'],
+  language: ['language']
 };
 
 /** The sheet of a file the user imported: it takes the whole notation, counts exactly and shows everything; `tells` is what its columns hold. */

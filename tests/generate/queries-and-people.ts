@@ -25,6 +25,12 @@ const country = fc.constantFrom('DK', 'SE', 'GB');
 const small = fc.integer({ min: 0, max: 6 });
 const sometimes = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: undefined });
 
+const day = fc.constantFrom('2026-01-31', '2026-02-01', '2026-03-15');
+
+function clean(object: object) {
+  return Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined));
+}
+
 const job = fc
   .record({ title: text, company: text, to: sometimes(fc.constantFrom('2020-05', 'past' as const)) })
   .map(({ to, ...rest }) => ({ ...rest, ...(to && { to }) }));
@@ -41,7 +47,13 @@ const person = fc.record({
   country: sometimes(country),
   headcount: sometimes(small),
   tenure: sometimes(small),
-  growth: sometimes(fc.integer({ min: -3, max: 3 }))
+  growth: sometimes(fc.integer({ min: -3, max: 3 })),
+  language: sometimes(fc.constantFrom('da', 'de')),
+  own: sometimes(
+    fc
+      .record({ diet: sometimes(text), score: sometimes(small), seen: sometimes(day), wine: sometimes(fc.boolean()) })
+      .map(clean)
+  )
 });
 
 /** People with distinct ids, at most `most` of them. */
@@ -49,8 +61,6 @@ export const people = (most = 12): fc.Arbitrary<Person[]> =>
   fc
     .array(person, { minLength: 1, maxLength: most })
     .map((list) => list.map((one, i) => ({ ...clean(one), id: `p${i}` }) as Person));
-
-const clean = (object: object) => Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined));
 
 const scopes: fc.Arbitrary<Scope> = fc.constantFrom(...textScopes, 'place', 'any', 'title');
 const bound = fc.option(fc.integer({ min: -3, max: 6 }), { nil: null });
@@ -88,10 +98,32 @@ const termIn = (scope: fc.Arbitrary<Scope>): fc.Arbitrary<Query> =>
       weight: 1,
       arbitrary: fc.record({
         kind: fc.constant('range' as const),
-        scope: fc.constantFrom(...numberFacts.slice(0, 3)),
+        scope: fc.constantFrom(...numberFacts.slice(0, 3), 'own.score' as const),
         low: bound,
         high: bound
       })
+    },
+    {
+      weight: 1,
+      arbitrary: fc.oneof(
+        fc.record({
+          kind: fc.constant('word' as const),
+          scope: fc.constantFrom('own.diet' as const, 'own.score' as const, 'own.wine' as const),
+          text: fc.constantFrom('quality', 'cold', '3', 'yes')
+        }),
+        fc.record({ kind: fc.constant('phrase' as const), scope: fc.constant('own.diet' as const), text }),
+        fc.record({
+          kind: fc.constant('word' as const),
+          scope: fc.constant('language' as const),
+          text: fc.constantFrom('de', 'German', 'dansk')
+        }),
+        fc.record({
+          kind: fc.constant('range' as const),
+          scope: fc.constant('own.seen' as const),
+          low: fc.constantFrom(null, 20260201),
+          high: fc.constantFrom(null, 20260228, 20260315)
+        })
+      )
     }
   );
 

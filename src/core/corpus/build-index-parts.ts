@@ -2,6 +2,7 @@ import type { Matching } from '../semantics/matching';
 import { numberFacts } from '../language/scopes';
 import { commonWords } from './common-words';
 import { ValuesMet } from './values-met';
+import { ownNumber, ownScopeOf } from '../people/own-fields';
 import { eachValue, numberOf } from '../people/values';
 import type { Field } from '../people/fields';
 import type { Vocabulary } from './vocabulary';
@@ -22,7 +23,11 @@ export function buildIndexParts(people: PeopleList, vocabulary: Vocabulary, matc
     met.nextPerson();
     for (const fact of numberFacts) numbers[fact][row] = numberOf(person, fact) ?? Number.NaN;
     eachValue(person, tell);
+    for (const name in person.own) {
+      const number = ownNumber(person.own[name]);
+      if (number !== undefined) (numbers[ownScopeOf(name)] ??= new Float64Array(size).fill(Number.NaN))[row] = number;
+    }
   }
-  const parts = { ids, words: vocabulary.words, numbers, ...met.parts() };
+  const parts = { ids, words: vocabulary.words, numbers, own: met.own, ...met.parts() };
   return { ...parts, ...commonWords(parts) };
 }

@@ -1,4 +1,4 @@
-import type { NumberFact } from '../language/scopes';
+import type { NumberFact, OwnScope } from '../language/scopes';
 import type { Person } from '../people/person';
 import type { Bitmap } from './bitmap';
 
@@ -10,14 +10,16 @@ export interface PeopleList {
 
 /**
  * What an index is made of, as plain arrays. A value is one text of one field; however many people have it, it is held
- * once. Values are numbered field by field, in the order of `fields`.
+ * once. Values are numbered field by field, in the order of `fields` and then of `own`.
  */
 export interface IndexParts {
   ids: readonly string[];
   /** Word of each number; nothing has the number 0. */
   words: readonly string[];
-  /** Each person's number for a fact; NaN where it is not known. */
-  numbers: Record<NumberFact, Float64Array>;
+  /** The fields of their own that people have: numbered behind `fields`, in this order. */
+  own: readonly OwnScope[];
+  /** Each person's number for a fact, or for an own field that holds numbers or dates; NaN where it is not known. */
+  numbers: Record<NumberFact, Float64Array> & Partial<Record<OwnScope, Float64Array>>;
   /** The word numbers of all values, one value after the other, each in reading order and ended by a 0. */
   stream: Uint32Array;
   /** Where each value begins in the stream. */

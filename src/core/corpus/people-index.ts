@@ -7,8 +7,10 @@ import type { Told } from '../semantics/truth';
 import {
   isNumberFact,
   isTextScope,
+  takesRange,
   type NamedFact,
   type NumberFact,
+  type OwnScope,
   type Scope,
   type TextScope
 } from '../language/scopes';
@@ -124,7 +126,7 @@ export class PeopleIndex {
     return rows;
   }
 
-  private without(scope: NamedFact): Bitmap {
+  private without(scope: NamedFact | OwnScope): Bitmap {
     const { holderStarts, holders } = this.parts;
     const [from, to] = valuesIn(scope, this.parts);
     const rows = fullBitmap(this.size);
@@ -261,15 +263,16 @@ export class PeopleIndex {
     const { stream, begins, wordStarts, values, holderStarts, holders, commonRows, numbers } = this.parts;
     const columns = Object.values(numbers);
     return [stream, begins, wordStarts, values, holderStarts, holders, commonRows, ...columns].reduce(
-      (sum, array) => sum + array.byteLength,
+      (sum, array) => sum + array!.byteLength,
       0
     );
   }
 
   private between({ scope, low, high }: Range): Bitmap {
     const rows = emptyBitmap(this.size);
-    if (!isNumberFact(scope)) return rows;
+    if (!takesRange(scope)) return rows;
     const column = this.parts.numbers[scope];
+    if (!column) return rows;
     const from = low ?? -Infinity;
     const to = high ?? Infinity;
     for (let at = 0, row = 0; at < rows.length; at++) {

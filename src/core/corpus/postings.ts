@@ -1,11 +1,18 @@
-import type { Scope } from '../language/scopes';
+import { isOwnScope, type Scope } from '../language/scopes';
 import type { Bitmap } from './bitmap';
 import type { IndexParts } from './index-parts';
 import { searches } from '../people/values';
 import { fields } from '../people/fields';
 
 /** The first of the values that a scope searches, and the one behind the last; `fields` keeps each scope's together. */
-export function valuesIn(scope: Scope, { fieldStarts }: Pick<IndexParts, 'fieldStarts'>): [number, number] {
+export function valuesIn(
+  scope: Scope,
+  { fieldStarts, own }: Pick<IndexParts, 'fieldStarts' | 'own'>
+): [number, number] {
+  if (isOwnScope(scope)) {
+    const at = own.indexOf(scope);
+    return at < 0 ? [0, 0] : [fieldStarts[fields.length + at]!, fieldStarts[fields.length + at + 1]!];
+  }
   const searched = fields.map((field) => searches(scope, field));
   return [fieldStarts[searched.indexOf(true)]!, fieldStarts[searched.lastIndexOf(true) + 1]!];
 }

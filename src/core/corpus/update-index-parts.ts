@@ -1,4 +1,5 @@
 import type { NumberFact } from '../language/scopes';
+import { fields } from '../people/fields';
 import { commonWords } from './common-words';
 import type { IndexParts } from './index-parts';
 import { sumUp, valueParts } from './value-parts';
@@ -24,23 +25,33 @@ export function updateIndexParts(base: IndexParts, { from, remade, aged = {} }: 
   const { words, wordOf } = joinWords(base.words, remade.words);
   const known = base.begins.length;
   const { stream, begins } = joinStreams(base, remade, wordOf);
+  const own = [...new Set([...base.own, ...remade.own])];
   const fieldOf = new Uint32Array(begins.length);
   fieldOf.set(fieldsOf(base));
-  fieldOf.set(fieldsOf(remade), known);
+  fieldOf.set(
+    fieldsOf(remade).map((field) => {
+      const name = remade.own[field - fields.length];
+      return name === undefined ? field : fields.length + own.indexOf(name);
+    }),
+    known
+  );
   const same = sameValues({ stream, begins, fieldOf }, known);
   const had = joinHad(from, valuesOf(base), valuesOf(remade), (value) => same[value]!);
   const ids = Array.from(from, (row) => (row >= 0 ? base.ids[row]! : remade.ids[-1 - row]!));
   const numbers = {} as IndexParts['numbers'];
-  for (const [fact, column] of Object.entries(base.numbers) as [NumberFact, Float64Array][]) {
+  const facts = new Set([...Object.keys(base.numbers), ...Object.keys(remade.numbers)]) as Set<NumberFact>;
+  for (const fact of facts) {
+    const column = base.numbers[fact] as Float64Array | undefined;
     const more = aged[fact] ?? 0;
     const now = (numbers[fact] = new Float64Array(from.length));
-    const anew = remade.numbers[fact];
+    const anew = remade.numbers[fact] as Float64Array | undefined;
     for (let row = 0; row < from.length; row++) {
       const before = from[row]!;
-      now[row] = before >= 0 ? column[before]! + more : anew[-1 - before]!;
+      now[row] = (before >= 0 ? column && column[before]! + more : anew?.[-1 - before]) ?? Number.NaN;
     }
   }
-  const parts = { ids, words, numbers, ...valueParts(onlyHeld({ stream, begins, fieldOf, ...had }), words.length) };
+  const held = onlyHeld({ stream, begins, fieldOf, ...had });
+  const parts = { ids, words, numbers, own, ...valueParts(held, words.length, own.length) };
   return { ...parts, ...commonWords(parts) };
 }
 

@@ -14,10 +14,13 @@ export interface Values {
   rowStarts: Uint32Array;
 }
 
-/** The parts of an index that tell of values: numbered field by field, found by word, and each with its holders. */
-export function valueParts({ stream: met, begins: metAt, fieldOf, had, rowStarts }: Values, words: number) {
+/**
+ * The parts of an index that tell of values: numbered field by field, found by word, and each with its holders. `own` is how
+ * many fields of their own the people have.
+ */
+export function valueParts({ stream: met, begins: metAt, fieldOf, had, rowStarts }: Values, words: number, own = 0) {
   const size = fieldOf.length;
-  const fieldStarts = new Uint32Array(fields.length + 1);
+  const fieldStarts = new Uint32Array(fields.length + own + 1);
   for (let value = 0; value < size; value++) fieldStarts[fieldOf[value]! + 1]!++;
   sumUp(fieldStarts);
   const next = fieldStarts.slice();

@@ -2,6 +2,7 @@ import { dropsStopWords } from '../semantics/leaf';
 import type { Matching } from '../semantics/matching';
 import { GrowingUint32 } from './growing-array';
 import { valueParts } from './value-parts';
+import type { OwnScope } from '../language/scopes';
 import type { Field } from '../people/fields';
 import { fields } from '../people/fields';
 import type { Vocabulary } from './vocabulary';
@@ -54,7 +55,7 @@ export class ValuesMet {
   }
 
   tell(field: Field, text: string): void {
-    const { number, values } = this.known.get(field)!;
+    const { number, values } = this.known.get(field) ?? this.begin(field as OwnScope);
     const short = text.length <= longestToldApart;
     let value = short ? values.get(text) : undefined;
     if (value === undefined) {
@@ -68,6 +69,15 @@ export class ValuesMet {
     this.had.push(value);
   }
 
+  /** The fields of their own met so far, in the order of their numbers. */
+  readonly own: OwnScope[] = [];
+
+  private begin(scope: OwnScope) {
+    const begun = { number: fields.length + this.own.push(scope) - 1, values: new Map<string, number>() };
+    this.known.set(scope, begun);
+    return begun;
+  }
+
   /** All of it, values numbered field by field. */
   parts() {
     return valueParts(
@@ -78,7 +88,8 @@ export class ValuesMet {
         had: this.had.view(),
         rowStarts: this.rowStarts.view()
       },
-      this.vocabulary.words.length
+      this.vocabulary.words.length,
+      this.own.length
     );
   }
 }

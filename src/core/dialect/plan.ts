@@ -342,8 +342,9 @@ function placesOf(draft: Draft): Map<string, string> {
     places.set(`box ${id}`, query.kind === 'and' ? query.parts.map(keyOf).sort().join('\u0001') : keyOf(query));
   for (const kind of ['include', 'exclude'] as const)
     for (const [scope, values] of Object.entries(draft[kind]))
-      places.set(`${kind} ${scope}`, values.map(keyOf).join('\u0001'));
-  for (const [scope, range] of Object.entries(draft.range)) places.set(`range ${scope}`, `${range.low} ${range.high}`);
+      places.set(`${kind} ${scope}`, values!.map(keyOf).join('\u0001'));
+  for (const [scope, range] of Object.entries(draft.range))
+    places.set(`range ${scope}`, `${range!.low} ${range!.high}`);
   placesKnown.set(draft, places);
   return places;
 }

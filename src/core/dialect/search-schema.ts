@@ -1,12 +1,12 @@
 import * as z from 'zod';
-import { scopes } from '../language/scopes';
+import { scopeSchema } from '../language/scope-schema';
 
 /** One search as a person would enter it at a source: a text in each box, and values or a range for each fact. */
 export const searchSchema = z.object({
   boxes: z.record(z.string(), z.string()),
   facts: z.array(
     z.object({
-      scope: z.enum(scopes),
+      scope: scopeSchema,
       include: z.array(z.string()).optional(),
       exclude: z.array(z.string()).optional(),
       range: z.object({ low: z.number().nullable(), high: z.number().nullable() }).optional()

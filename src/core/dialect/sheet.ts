@@ -2,6 +2,8 @@ import * as z from 'zod';
 import { countingSchema } from './count';
 import { matchingSchema } from '../semantics/matching-schema';
 import { scopes, textScopes, type Scope } from '../language/scopes';
+import { scopeSchema } from '../language/scope-schema';
+import { mostOwn } from '../people/own-fields';
 import type { Told } from '../semantics/truth';
 
 const count = z
@@ -48,7 +50,7 @@ export const boxSchema = z.object({
 const unique = (names: readonly string[]) => new Set(names).size === names.length;
 
 export const factSchema = z.object({
-  scope: z.enum(scopes),
+  scope: scopeSchema,
   label: label.optional(),
   include: z.boolean().default(false),
   exclude: z.boolean().default(false),
@@ -93,11 +95,11 @@ export const sheetSchema = z.object({
     .refine((boxes) => unique(boxes.map(({ label }) => label.toLowerCase())), 'every box needs a label of its own'),
   facts: z
     .array(factSchema)
-    .max(scopes.length)
+    .max(scopes.length + mostOwn)
     .refine((facts) => unique(facts.map(({ scope }) => scope)), 'every fact is named once'),
   tells: z
-    .array(z.enum(scopes))
-    .max(scopes.length)
+    .array(scopeSchema)
+    .max(scopes.length + mostOwn)
     .default([])
     .describe(
       'The texts and facts that its results tell. What it does not tell is unknown of its people, not missing; `any` is the whole profile'

@@ -1,8 +1,10 @@
 import * as z from 'zod';
 import { foldDiacritics } from '../language/fold-diacritics';
 import { fold } from '../language/tokens';
+import { ownNameOf } from '../people/own-fields';
 import { countryCode } from '../people/countries';
-import { columnFieldSchema, columnFields, type ColumnField } from './column-fields';
+import { columnFieldSchema, columnFields, isOwnColumn, type ColumnField } from './column-fields';
+import { guessOwnColumn, readDate } from './own-columns';
 import headingsData from './data/headings.json';
 
 /** Headings that people give such columns, in the languages of the lexicon. Common practice, no published source. */
@@ -39,11 +41,11 @@ function byName(heading: string): ColumnField | null {
 const shapes: [ColumnField, (cell: string) => boolean][] = [
   ['mail', (cell) => /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(cell)],
   ['url', (cell) => /^(?:https?:\/\/|www\.)\S+$/i.test(cell)],
-  ['country', (cell) => countryCode(cell) !== undefined],
+  // In small letters `no` is no country.
+  ['country', (cell) => (cell.length > 2 || cell === cell.toUpperCase()) && countryCode(cell) !== undefined],
   [
     'phone',
-    (cell) =>
-      /^\+?[\d\s()/.-]{7,20}$/.test(cell) && cell.replaceAll(/\D/g, '').length >= 7 && !/^\d{4}-\d\d-\d\d$/.test(cell)
+    (cell) => /^\+?[\d\s()/.-]{7,20}$/.test(cell) && cell.replaceAll(/\D/g, '').length >= 7 && readDate(cell) === null
   ],
   ['headcount', (cell) => /^\d[\d.,\s]*\s*[-–]\s*\d[\d.,\s]*\+?$/.test(cell)]
 ];
@@ -90,12 +92,19 @@ export function guessColumns(names: readonly string[], cells: readonly (readonly
   return guessed.map(({ field }) => field);
 }
 
+/** `guessColumns`, and the columns that match nothing as fields of the file's own; those without a heading stay out. */
+export const guessAllColumns = (names: readonly string[], cells: readonly (readonly string[])[]): ColumnField[] =>
+  guessColumns(names, cells).map((field, i) =>
+    field === 'ignore' && ownNameOf(names[i]!) ? guessOwnColumn(cells[i] ?? []) : field
+  );
+
 /** Why a mapping cannot name people, or null when it can. */
 export function mappingFault(mapping: readonly ColumnField[]): string | null {
   const has = (field: ColumnField) => mapping.includes(field);
   if (has('person')) return null;
   if (!has('name') && !has('lastName') && !has('firstName'))
     return 'No column holds names. Choose which column is the name, or the first and last name.';
-  const twice = mapping.find((field, i) => field !== 'ignore' && field !== 'url' && mapping.indexOf(field) !== i);
+  const several = (field: ColumnField) => field === 'ignore' || field === 'url' || isOwnColumn(field);
+  const twice = mapping.find((field, i) => !several(field) && mapping.indexOf(field) !== i);
   return twice ? `Two columns are both “${columnFields[twice]}”. Leave one of them out.` : null;
 }

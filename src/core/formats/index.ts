@@ -5,6 +5,7 @@ export * from './columns';
 export * from './csv';
 export * from './customers-file';
 export * from './named-sets-file';
+export * from './own-columns';
 export * from './page-fields';
 export * from './person-from-row';
 export * from './read-count';

@@ -2,7 +2,10 @@ import { personSchema, type Person } from '../people/person';
 import { countryCode } from '../people/countries';
 import { industryCode } from '../people/industries';
 import { withPlaceRead } from '../people/read-place';
-import type { ColumnField } from './column-fields';
+import type { OwnValue } from '../people/own-fields';
+import { languageCode } from '../people/languages';
+import { isOwnColumn, type ColumnField } from './column-fields';
+import { readOwn } from './own-columns';
 import { readMonth } from './read-month';
 
 /** A cell that cannot be what its column says: the person is kept without it. */
@@ -15,9 +18,15 @@ export type RowResult = { person: Person; faults: CellFault[] } | { error: strin
 /**
  * A person out of one row of a file. `cells` stand in the order of `mapping`; `key` names the row where the file has no
  * key of its own. A cell that cannot be what its column says is left out and told as a fault; empty cells, and those that say
- * that nothing is known, are left out. Only a row that names nobody is an error.
+ * that nothing is known, are left out. Only a row that names nobody is an error. `ownNames` are the names of the columns that
+ * are fields of the file's own (`ownNamesOf`).
  */
-export function personFromRow(cells: readonly unknown[], mapping: readonly ColumnField[], key: string): RowResult {
+export function personFromRow(
+  cells: readonly unknown[],
+  mapping: readonly ColumnField[],
+  key: string,
+  ownNames: readonly (string | null)[] = []
+): RowResult {
   const cell = (field: ColumnField) => told(textOf(cells[mapping.indexOf(field)]));
   const whole = cells[mapping.indexOf('person')];
   if (whole !== undefined && whole !== null && typeof whole === 'object') return checked(whole, key);
@@ -47,7 +56,17 @@ export function personFromRow(cells: readonly unknown[], mapping: readonly Colum
       ? [{ title: cell('pastTitle'), company: cell('pastCompany'), to: 'past' }]
       : [])
   ];
+  const own: Record<string, OwnValue> = {};
+  mapping.forEach((field, i) => {
+    const name = ownNames[i];
+    const text = told(textOf(cells[i]));
+    if (!isOwnColumn(field) || !name || !text) return;
+    const value = readOwn(field, text);
+    if ('value' in value) own[name] = value.value;
+    else faults.push({ field, message: `“${cut(text)}” in “${name.replaceAll('_', ' ')}” ${value.fault}.` });
+  });
   const country = cell('country');
+  const language = cell('language');
   const industry = cell('industry');
   const contact = [
     cell('mail'),
@@ -70,7 +89,9 @@ export function personFromRow(cells: readonly unknown[], mapping: readonly Colum
       ...(cell('function') && { function: cell('function') }),
       ...(cell('rank') && { rank: cell('rank') }),
       ...(headcount !== undefined && { headcount }),
-      ...(founded !== undefined && { founded })
+      ...(founded !== undefined && { founded }),
+      ...(language && { language: languageCode(language) ?? language }),
+      ...(Object.keys(own).length && { own })
     },
     key,
     faults

@@ -49,7 +49,8 @@ const valueOf: Record<NamedFact, (person: Person) => string | undefined> = {
   hiring: ({ hiring }) => yesOrNo(hiring),
   funded: ({ funded }) => yesOrNo(funded),
   tech: ({ tech }) => tech?.[0],
-  mail: ({ mail }) => mail
+  mail: ({ mail }) => mail,
+  language: ({ language }) => language
 };
 const yesOrNo = (value: boolean | undefined) => (value === undefined ? undefined : value ? 'yes' : 'no');
 

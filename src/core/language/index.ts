@@ -1,5 +1,6 @@
 /** The notation: reading, writing, trees. The room's own face, for other layers. */
 export * from './checkpoint';
+export * from './days';
 export * from './edit-outline';
 export * from './fold-diacritics';
 export * from './key';
@@ -13,6 +14,7 @@ export * from './print';
 export * from './problem';
 export * from './query';
 export * from './query-schema';
+export * from './scope-schema';
 export * from './scopes';
 export * from './set-schema';
 export * from './tokens';

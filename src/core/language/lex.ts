@@ -2,7 +2,8 @@ import { readBounds, readNumber, writeNumber } from './numbers';
 import { shortestPrefix } from './limits';
 import { cutOut, type Edit, type Problem } from './problem';
 import { problemWords as words } from './problem-words';
-import { isNumberFact, isScope, type Scope } from './scopes';
+import { readDay } from './days';
+import { isScope, takesRange, type Scope } from './scopes';
 import { tokenKeys } from './tokens';
 
 interface At {
@@ -17,7 +18,7 @@ export type Lexeme = At &
     | { kind: 'scope'; scope: Scope | null }
     | { kind: 'word'; text: string; prefix: boolean }
     | { kind: 'phrase'; text: string }
-    | { kind: 'range'; low: number | null; high: number | null }
+    | { kind: 'range'; low: number | null; high: number | null; days?: boolean }
     /** A named word set, `@quality-heads`, by its name in lower case. */
     | { kind: 'set'; name: string }
   );
@@ -31,6 +32,8 @@ const ends = /[\s\p{Cc}\p{Cf}()[\]"“”„‟«»″]/u;
 const written = ({ low, high }: { low: number | null; high: number | null }): string =>
   `[${[low, high].map((one) => (one === null ? '*' : writeNumber(one))).join(' TO ')}]`;
 /** How a named word set is written. */
+/** A scope as it is typed; whatever is called own. wants to be one. */
+const scopeName = /^(?:[A-Za-z]+|own\.[^\s:()"[\]]{0,80}):$/i;
 const setName = /^@([\p{L}\p{N}][\p{L}\p{N}_-]*)$/u;
 const foreign = new Map<string, 'and' | 'or' | 'not'>([
   ['&&', 'and'],
@@ -125,7 +128,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       before?.kind === 'scope' &&
       before.to === at &&
       before.scope !== null &&
-      isNumberFact(before.scope)
+      takesRange(before.scope)
     );
   }
 
@@ -239,7 +242,11 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       }
       bounds = [read.low, read.high].map((one) => (one === null ? '*' : writeNumber(one)));
     }
-    const numbers = bounds.map((one) => (one === '*' ? null : readNumber(one)));
+    const days = bounds.map((one, i) => readDay(one, i === 0 ? 'first' : 'last'));
+    const numbers = bounds.map((one, i) => {
+      const day = days[i];
+      return one === '*' ? null : day ? { value: day, thousands: false } : readNumber(one);
+    });
     const values = bounds.map((one, i) => (one === '*' ? null : (numbers[i]?.value ?? NaN)));
     const wrong = bounds.find((_, i) => Number.isNaN(values[i]));
     if (wrong !== undefined) {
@@ -274,7 +281,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         message: words['bad-range'].wrongWayRound(low, high),
         fix: { label: words['bad-range'].fixSwap, edits: [{ from, to: at, insert: written({ low: high, high: low }) }] }
       });
-    lexemes.push({ kind: 'range', low, high, from, to: at });
+    lexemes.push({ kind: 'range', low, high, ...(days.some(Boolean) && { days: true }), from, to: at });
   }
 
   /** Whether an operator would stand between two parts here (one that excludes: before one). */
@@ -291,11 +298,11 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       const c = charAt(end);
       if (ends.test(c)) break;
       end += c.length;
-      if (c === ':' && /^[A-Za-z]+:$/.test(text.slice(from, end))) break;
+      if (c === ':' && scopeName.test(text.slice(from, end))) break;
     }
     const raw = text.slice(from, end);
     at = end;
-    if (/^[A-Za-z]+:$/.test(raw)) {
+    if (scopeName.test(raw)) {
       const name = raw.slice(0, -1).toLowerCase();
       if (!isScope(name))
         problems.push({

@@ -5,7 +5,7 @@ import { print } from './print';
 import { cutOut, type Edit, type Problem } from './problem';
 import { problemWords } from './problem-words';
 import { isTerm, join, terms, type Query, type Span, type Term } from './query';
-import { isNumberFact, type Scope } from './scopes';
+import { isNumberFact, isOwnScope, takesRange, type Scope } from './scopes';
 
 /** What a text was read as. `query` holds all that could be read, and is null when nothing could. */
 export interface Parsed {
@@ -231,7 +231,9 @@ class Reader {
     if (!first || run.length < 2) return;
     const words = run.map(({ span }, i) => {
       const written = this.text.slice(span.from, span.to);
-      return i === 0 ? written.replace(/^(NOT\s+|[-–—−!])*([A-Za-z]+:\s*)?/, '') : written;
+      return i === 0
+        ? written.replace(/^(NOT\s+|[-–—−!])*([A-Za-z]+:\s*|own\.[\p{L}\p{M}\p{N}_]+:\s*)?/iu, '')
+        : written;
     });
     const from = first.span.to - words[0]!.length;
     const to = run.at(-1)!.span.to;
@@ -349,10 +351,16 @@ class Reader {
 
   private term(lexeme: Lexeme, scope: Scope, at: Span): Term | null {
     if (lexeme.kind === 'range') {
-      if (!isNumberFact(scope)) this.say('range-on-words', 'error', at, problemWords['range-on-words'].says(scope));
+      if (!takesRange(scope)) this.say('range-on-words', 'error', at, problemWords['range-on-words'].says(scope));
+      else if (lexeme.days && !isOwnScope(scope))
+        this.say('bad-range', 'error', at, problemWords['bad-range'].noDays(scope));
       return { kind: 'range', scope, low: lexeme.low, high: lexeme.high, at };
     }
     if (lexeme.kind !== 'word' && lexeme.kind !== 'phrase') return null;
+    if (isOwnScope(scope) && Number(lexeme.text) < 0) {
+      const value = Number(lexeme.text);
+      return { kind: 'range', scope, low: value, high: value, at };
+    }
     if (isNumberFact(scope)) {
       const number = readNumber(lexeme.text);
       const bounds = number ? { low: number.value, high: number.value } : readBounds(lexeme.text);

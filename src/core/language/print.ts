@@ -1,7 +1,8 @@
 import { lex } from './lex';
+import { writeDay } from './days';
 import { writeNumber } from './numbers';
 import { isTerm, type Query, type Term } from './query';
-import type { Scope } from './scopes';
+import { isOwnScope, type Scope } from './scopes';
 import { tokenKeys } from './tokens';
 
 /** Writes a query in the notation, on one line. `parse(print(q)).query` means the same as `q`. */
@@ -45,12 +46,14 @@ function commonScope(query: Query): Scope | null {
 /** Writes a term, with its scope where that is another than the one around it. */
 export function writeTerm(term: Term, scope: Scope): string {
   const prefix = term.scope === scope ? '' : `${term.scope}:`;
-  if (term.kind === 'range') return `${prefix}[${bound(term.low)} TO ${bound(term.high)}]`;
+  if (term.kind === 'range') return `${prefix}[${bound(term.low, term.scope)} TO ${bound(term.high, term.scope)}]`;
   if (term.kind === 'phrase') return `${prefix}${quoted(term.text)}`;
   return prefix + writeWord(term.text, term.prefix === true);
 }
 
-const bound = (value: number | null): string => (value === null ? '*' : writeNumber(value));
+/** A bound as it is typed; of a field of one's own, a day as a date. */
+const bound = (value: number | null, scope: Scope): string =>
+  value === null ? '*' : (isOwnScope(scope) && writeDay(value)) || writeNumber(value);
 
 /** Words between plain quotes. */
 export function quoted(text: string): string {

@@ -103,6 +103,8 @@ export const problemWords = {
     oneBound: 'A range has two bounds with TO between them, as in [51 TO 1000] or [51 TO *].',
     noNumber: (bound: string) =>
       `“${cut(bound, 40)}” is not a number. Write digits, as in [51 TO 1000], or * for no bound.`,
+    noDays: (scope: string) =>
+      `“${scope}” is a number and no date. Write digits, as in [51 TO 1000], or * for no bound.`,
     thousands: (range: string) => `Signs between thousands are left out: this is read as ${range}.`,
     wrongWayRound: (low: number, high: number) =>
       `Nothing lies between ${low} and ${high}: the lower bound comes first.`,
@@ -118,7 +120,7 @@ export const problemWords = {
   },
   'range-on-words': {
     says: (scope: string) =>
-      `“${scope}” holds words, so a range finds nobody there. Ranges go with headcount, growth, tenure, moved, active and founded.`
+      `“${scope}” holds words, so a range finds nobody there. Ranges go with headcount, growth, tenure, moved, active, founded and own fields.`
   },
   'unknown-value': {
     country: (text: string, meant: string | null) =>

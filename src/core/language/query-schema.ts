@@ -1,11 +1,10 @@
 import * as z from 'zod';
 import { shortestPrefix } from './limits';
 import type { Query } from './query';
-import { scopes } from './scopes';
+import { scopeSchema as scope } from './scope-schema';
 import { tokenKeys } from './tokens';
 
 const span = z.object({ from: z.int().min(0), to: z.int().min(0) }).optional();
-const scope = z.enum(scopes);
 const set = z.object({ name: z.string(), scope }).optional();
 const searchable = z
   .string()

@@ -22,7 +22,8 @@ export const namedFacts = [
   'hiring',
   'funded',
   'tech',
-  'mail'
+  'mail',
+  'language'
 ] as const;
 
 /** Facts whose value is a number: people, % a year, months, days, days, year. */
@@ -33,12 +34,19 @@ export const scopes = [...textScopes, ...namedFacts, ...numberFacts] as const;
 export type TextScope = (typeof textScopes)[number];
 export type NamedFact = (typeof namedFacts)[number];
 export type NumberFact = (typeof numberFacts)[number];
-export type Scope = (typeof scopes)[number];
+/** A field of a file's own, as its column is called: `own.diet`. It may hold words, numbers and dates. */
+export type OwnScope = `own.${string}`;
+export type Scope = (typeof scopes)[number] | OwnScope;
 
 const known: ReadonlySet<string> = new Set(scopes);
 const numbers: ReadonlySet<string> = new Set(numberFacts);
 const texts: ReadonlySet<string> = new Set(textScopes);
 
-export const isScope = (name: string): name is Scope => known.has(name);
+/** Letters in small, digits and underscores: what the name of an own field is made of. */
+export const ownScopePattern = /^own\.[\p{L}\p{M}\p{N}_]{1,60}$/u;
+export const isOwnScope = (name: string): name is OwnScope => ownScopePattern.test(name);
+export const isScope = (name: string): name is Scope => known.has(name) || isOwnScope(name);
 export const isNumberFact = (scope: Scope): scope is NumberFact => numbers.has(scope);
+/** Whether a range can be asked of a scope. */
+export const takesRange = (scope: Scope): scope is NumberFact | OwnScope => isNumberFact(scope) || isOwnScope(scope);
 export const isTextScope = (scope: Scope): scope is TextScope => texts.has(scope);

@@ -1,4 +1,5 @@
 import iso from 'iso-3166-1';
+import { lettersKey } from './letters-key';
 
 /** Everyday forms that neither ISO 3166-1 nor the languages' own names list. Common practice, no published source. */
 const alsoCalled: Record<string, string[]> = {
@@ -38,24 +39,13 @@ export const countries: readonly Country[] = iso.all().map(({ alpha2, alpha3, co
   };
 });
 
-/** Small letters without accents or signs: `Côte d’Ivoire` is `cote d ivoire`. */
-const keyOf = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .toLowerCase()
-    .replaceAll(/\p{M}/gu, '')
-    .replaceAll('ø', 'o')
-    .replaceAll('ł', 'l')
-    .replaceAll(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
 const byCode = new Map(countries.map((country) => [country.code, country]));
 const byName = new Map<string, Country>();
 // Codes and English names first: a name that another language gives another country never takes their place.
 for (let place = 0; place < Math.max(...countries.map(({ names }) => names.length)); place++)
   for (const country of countries) {
     const name = country.names[place];
-    const key = name === undefined ? '' : keyOf(name);
+    const key = name === undefined ? '' : lettersKey(name);
     if (key && !byName.has(key)) byName.set(key, country);
   }
 
@@ -67,7 +57,7 @@ const known = new Map<string, string | undefined>();
 /** The ISO 3166-1 alpha-2 code of a country written as a code or as a name in one of the languages, or undefined. */
 export function countryCode(text: string): string | undefined {
   if (known.has(text)) return known.get(text);
-  const code = text.length > 100 ? undefined : byName.get(keyOf(text))?.code;
+  const code = text.length > 100 ? undefined : byName.get(lettersKey(text))?.code;
   if (known.size > 10_000) known.clear();
   known.set(text, code);
   return code;

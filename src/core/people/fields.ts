@@ -1,3 +1,7 @@
+import * as z from 'zod';
+import type { OwnScope } from '../language/scopes';
+import { ownScopeSchema } from '../language/scope-schema';
+
 /** The kinds of field that hold words, those that `any` searches first. `name` and `jobtext` have no scope of their own. */
 export const fields = [
   'name',
@@ -19,6 +23,9 @@ export const fields = [
   'hiring',
   'funded',
   'tech',
-  'mail'
+  'mail',
+  'language'
 ] as const;
-export type Field = (typeof fields)[number];
+/** The kinds of field of a profile, and the fields of a file's own. */
+export type Field = (typeof fields)[number] | OwnScope;
+export const fieldSchema = z.union([z.enum(fields), ownScopeSchema]);

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { mostOwn, ownName } from './own-fields';
 
 const month = z.string().regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, 'a month is written 2024-05, a year 2024');
 const text = z.string().max(20_000);
@@ -38,9 +39,15 @@ export const personSchema = z.object({
   tech: texts.optional(),
   mail: z.enum(['verified', 'risky', 'none']).optional(),
   founded: z.number().optional().describe('Year the current firm was founded'),
+  language: text.optional().describe('Language of the profile: ISO 639-1 code where known, otherwise as written'),
+  own: z
+    .record(z.string().regex(ownName, 'letters in small, digits and _'), z.union([text, z.number(), z.boolean()]))
+    .refine((fields) => Object.keys(fields).length <= mostOwn, `at most ${mostOwn} fields of its own`)
+    .optional()
+    .describe('Fields of its own: a text, a number, yes or no, or an ISO 8601 date as text'),
   read: z
-    .array(z.enum(['place', 'country']))
-    .max(2)
+    .array(z.enum(['place', 'country', 'language']))
+    .max(3)
     .optional()
     .describe('Facts that Eave read out of another text of the record, as a country out of a place')
 });

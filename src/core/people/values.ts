@@ -1,6 +1,8 @@
 import { countryCode } from './countries';
 import { industryName } from './industries';
-import type { NumberFact, Scope } from '../language/scopes';
+import { isOwnScope, isTextScope, type NumberFact, type OwnScope, type Scope } from '../language/scopes';
+import { languageCode } from './languages';
+import { nameOfOwn, ownNumber, ownScopeOf, ownText } from './own-fields';
 import { fields, type Field } from './fields';
 import type { Person } from './person';
 
@@ -13,7 +15,7 @@ export interface Value {
 }
 
 /** What a profile page tells: every field up to the place. */
-const anyFields: ReadonlySet<Field> = new Set(fields.slice(0, fields.indexOf('place') + 1));
+const anyFields: ReadonlySet<Field> = new Set<Field>(fields.slice(0, fields.indexOf('place') + 1));
 
 /** Whether a scope searches a field. `any` searches all that a profile page tells; facts have their own scopes. */
 export function searches(scope: Scope, field: Field): boolean {
@@ -52,6 +54,8 @@ export function eachValue(person: Person, tell: TellValue): void {
   if (person.funded !== undefined) tell('funded', person.funded ? 'yes' : 'no');
   tellAll('tech', person.tech, tell);
   if (person.mail) tell('mail', person.mail);
+  if (person.language) tell('language', languageCode(person.language) ?? person.language);
+  if (person.own) for (const name of Object.keys(person.own)) tell(ownScopeOf(name), ownText(person.own[name]!));
 }
 
 function tellAll(field: Field, texts: readonly string[] | undefined, tell: TellValue): void {
@@ -65,5 +69,13 @@ export function valuesOf(person: Person): Value[] {
   return values;
 }
 
+/** The facts that a person's record can lack: each an own field, or one that `Person` names as the scope does. */
+export function lacksFact(person: Person, scope: Scope): boolean {
+  if (isOwnScope(scope)) return person.own?.[nameOfOwn(scope)] === undefined;
+  if (isTextScope(scope)) return false;
+  return person[scope] === undefined;
+}
+
 /** A person's number for a fact; undefined where the source does not know it. */
-export const numberOf = (person: Person, fact: NumberFact): number | undefined => person[fact];
+export const numberOf = (person: Person, fact: NumberFact | OwnScope): number | undefined =>
+  isOwnScope(fact) ? ownNumber(person.own?.[nameOfOwn(fact)]) : person[fact];

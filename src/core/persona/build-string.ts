@@ -3,7 +3,7 @@ import { firmNameVariants } from '../people/firm-names';
 import { industryCode } from '../people/industries';
 import { join, type Query } from '../language/query';
 import { simplify } from '../semantics/simplify';
-import { isNumberFact, type Scope } from '../language/scopes';
+import { takesRange, type Scope } from '../language/scopes';
 import { tokenKeys } from '../language/tokens';
 import type { Persona } from './persona';
 import type { WordSet } from './word-set';
@@ -95,8 +95,9 @@ function sizeOf({ from, to }: Persona['size']): Query | null {
   return from === null && to === null ? null : { kind: 'range', scope: 'headcount', low: from, high: to };
 }
 
-function factOf({ scope, from, to, values }: Persona['facts'][number]): Query | null {
-  if (!isNumberFact(scope)) return anyOf(scope, values);
+/** What a persona asks of one of its other facts: of an own field its values, or else its bounds. Null where it asks nothing yet. */
+export function factOf({ scope, from, to, values }: Persona['facts'][number]): Query | null {
+  if (values.length || !takesRange(scope)) return anyOf(scope, values);
   return from === null && to === null ? null : { kind: 'range', scope, low: from, high: to };
 }
 

@@ -2,7 +2,11 @@ import type { Person } from '../people/person';
 import { plainFirmName } from '../people/firm-names';
 import { countryCode, countryName } from '../people/countries';
 import { industryCode, industryName } from '../people/industries';
+import { takesRange } from '../language/scopes';
+import { numberOf, valuesOf } from '../people/values';
 import { matches } from '../semantics/matches';
+import { truthOf } from '../semantics/truth';
+import { factOf } from './build-string';
 import { tokenKeys } from '../language/tokens';
 import { meanings } from '../titles/meanings';
 import { readTitle } from '../titles/read-title';
@@ -14,9 +18,12 @@ const surelyRead = 0.7;
 /** Letters of an acronym at the most. */
 const acronym = 4;
 
+/** One of a persona’s other facts, by its scope. */
+type OtherFact = Persona['facts'][number]['scope'];
+
 /** One line of a persona held against one person. */
 export interface FactCheck {
-  fact: 'Title' | 'Function' | 'Rank' | 'Firm size' | 'Country' | 'Industry' | 'Firm' | 'Must not';
+  fact: 'Title' | 'Function' | 'Rank' | 'Firm size' | 'Country' | 'Industry' | 'Firm' | 'Must not' | OtherFact;
   outcome: 'met' | 'not met' | 'unknown';
   /** What the person has, in words. */
   has: string;
@@ -81,6 +88,17 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
     const left = new Set(persona.notFirms.map((firm) => tokenKeys(plainFirmName(firm)).join(' ')));
     const firms = person.jobs?.filter((job) => !job.to && job.company).map((job) => job.company) ?? [];
     add('Firm', firms.join(', '), () => !firms.some((firm) => left.has(tokenKeys(plainFirmName(firm)).join(' '))));
+  }
+  for (const fact of persona.facts) {
+    const query = factOf(fact);
+    if (!query) continue;
+    const number = takesRange(fact.scope) ? numberOf(person, fact.scope) : undefined;
+    const has = valuesOf(person).flatMap(({ field, text }) => (field === fact.scope ? [text] : []));
+    checks.push({
+      fact: fact.scope,
+      outcome: truthOf(query, person),
+      has: has.join(', ') || number?.toLocaleString('en') || 'not known'
+    });
   }
   const unwanted = persona.mustNot.filter(
     (text) => tokenKeys(text).length > 0 && matches({ kind: 'phrase', scope: 'any', text }, person)

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { ownScopeSchema } from '../language/scope-schema';
 
 const line = z.string().trim().min(1, 'cannot be empty').max(200, 'is longer than 200 characters');
 const lines = z.array(line).max(500, 'holds more than 500 lines');
@@ -29,12 +30,15 @@ export const otherFacts = [
   'mail',
   'group',
   'skill',
-  'school'
+  'school',
+  'language'
 ] as const;
+/** Own fields that a persona asks of at most. */
+const mostOwnFacts = 50;
 const number = z.number({ error: 'is written in digits' }).nullable();
 const otherFact = z
   .object({
-    scope: z.enum(otherFacts),
+    scope: z.union([z.enum(otherFacts), ownScopeSchema]),
     from: number.default(null),
     to: number.default(null),
     values: lines.default([])
@@ -62,7 +66,10 @@ export const personaOf = (isCountry: (text: string) => boolean, isIndustry: (tex
       .max(20)
       .default([])
       .describe('Sizes of firm with titles of their own: who decides depends on the size'),
-    facts: z.array(otherFact).max(otherFacts.length).default([]),
+    facts: z
+      .array(otherFact)
+      .max(otherFacts.length + mostOwnFacts)
+      .default([]),
     notFirms: lines.default([]).describe('Firms to leave out: competitors, customers, one’s own'),
     mustHave: lines.default([]),
     mustNot: lines.default([])

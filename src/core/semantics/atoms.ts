@@ -1,5 +1,6 @@
 import type { Person } from '../people/person';
 import { searches } from '../people/values';
+import { nameOfOwn } from '../people/own-fields';
 import type { Field } from '../people/fields';
 import { fields } from '../people/fields';
 import { TooMuchWork, type DecisionDiagram, type Node } from './decision-diagram';
@@ -7,7 +8,7 @@ import { spanOf, wordingOf, type Wording } from './implies';
 import { indexOfSequence, sequenceOf } from './leaf';
 import { exactMatching } from './matching';
 import { terms, type Phrase, type Query, type Term, type Word } from '../language/query';
-import { isNumberFact, type NumberFact, type Scope } from '../language/scopes';
+import { isNumberFact, isOwnScope, takesRange, type NumberFact, type OwnScope, type Scope } from '../language/scopes';
 import { WordingIndex } from './wording-index';
 
 /** What can be true or false of a person on its own: words in a field, or a number at or beyond a bound. */
@@ -15,7 +16,7 @@ type Atom =
   | { kind: 'words'; field: Field; wording: Wording }
   | { kind: 'known'; fact: OrderedFact }
   | { kind: 'from' | 'beyond'; fact: OrderedFact; bound: number };
-type OrderedFact = NumberFact | ListedFact;
+type OrderedFact = NumberFact | OwnScope | ListedFact;
 type ListedFact = keyof typeof listed;
 
 /** Facts with few values: each is ordered by its place here, and a person has one of them or none. */
@@ -150,6 +151,7 @@ export class Atoms {
       const value = !open && low > -Infinity ? low : between(low, high);
       if (fact === 'mail') person.mail = listed.mail[value];
       else if (fact === 'hiring' || fact === 'funded') person[fact] = value === 0;
+      else if (isOwnScope(fact)) person.own = { ...person.own, [nameOfOwn(fact)]: value };
       else person[fact] = value;
     }
     const one = (field: Field) => texts.get(field)?.concat(fresh).join(` ${fresh} `);
@@ -158,6 +160,8 @@ export class Atoms {
       ...many(to ? 'pasttitle' : 'title').map((title) => ({ title, company: '', ...(to && { to }) })),
       ...many(to ? 'pastcompany' : 'company').map((company) => ({ title: '', company, ...(to && { to }) }))
     ]);
+    for (const field of texts.keys())
+      if (isOwnScope(field)) person.own = { ...person.own, [nameOfOwn(field)]: one(field)! };
     return {
       ...person,
       jobs: [...jobs, ...many('jobtext').map((text) => ({ title: '', company: '', text }))],
@@ -167,7 +171,7 @@ export class Atoms {
       contact: many('contact'),
       tech: many('tech'),
       ...Object.fromEntries(
-        (['about', 'place', 'country', 'industry', 'function', 'rank'] as const).flatMap((field) => {
+        (['about', 'place', 'country', 'industry', 'function', 'rank', 'language'] as const).flatMap((field) => {
           const text = one(field);
           return text === undefined ? [] : [[field, text]];
         })
@@ -194,7 +198,7 @@ export class Atoms {
         return diagram.or(diagram.and(from, diagram.not(beyond)), rest);
       }, 0);
     }
-    if (isNumberFact(term.scope)) {
+    if (isNumberFact(term.scope) || term.kind === 'range') {
       const ordered = this.orderedAtoms(term);
       return ordered.reduceRight<Node>(
         (rest, atom) => {
@@ -218,7 +222,7 @@ export class Atoms {
           { kind: 'beyond' as const, fact: scope, bound }
         ])
       ];
-    if (!isNumberFact(scope)) return [];
+    if (!takesRange(scope) || (isOwnScope(scope) && term.kind !== 'range')) return [];
     const range = spanOf(term);
     if (!range) return [];
     const least = counted.has(scope) ? 0 : -Infinity;

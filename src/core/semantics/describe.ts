@@ -1,11 +1,14 @@
 import { countryName } from '../people/countries';
 import { industryName } from '../people/industries';
+import { languageName } from '../people/languages';
+import { nameOfOwn } from '../people/own-fields';
+import { writeDay } from '../language/days';
 import { isTerm, type Query, type Range, type Term } from '../language/query';
 import { rangeOf } from './matches';
-import { isNumberFact, type NumberFact, type Scope } from '../language/scopes';
+import { isNumberFact, isOwnScope, type NumberFact, type OwnScope, type Scope } from '../language/scopes';
 
 /** How a person reads each scope: `whose title has …`. */
-const having: Record<Exclude<Scope, NumberFact>, string> = {
+const havings: Record<Exclude<Scope, NumberFact | OwnScope>, string> = {
   any: 'whose profile has',
   title: 'whose current title has',
   pasttitle: 'whose earlier title has',
@@ -24,8 +27,11 @@ const having: Record<Exclude<Scope, NumberFact>, string> = {
   hiring: 'whose firm is hiring:',
   funded: 'whose firm was funded:',
   tech: 'whose firm uses',
-  mail: 'whose mail address is'
+  mail: 'whose mail address is',
+  language: 'whose profile is in the language'
 };
+const having = (scope: Scope): string =>
+  isOwnScope(scope) ? `whose “${nameOfOwn(scope).replaceAll('_', ' ')}” has` : havings[scope as keyof typeof havings];
 
 const bounds = (low: number | null, high: number | null, unit: string, from: string, upTo: string) => {
   const number = (value: number) => value.toLocaleString('en');
@@ -73,7 +79,7 @@ function clause(query: Query): string {
   if (isTerm(query)) return term(query);
   if (query.kind === 'not') return `not ${clause(query.part)}`;
   const scope = commonScope(query);
-  if (scope && !isNumberFact(scope)) return `${having[scope as keyof typeof having]} ${values(query, false)}`;
+  if (scope && !isNumberFact(scope)) return `${having(scope)} ${values(query, false)}`;
   const parts = query.parts.map((part) => (isTerm(part) ? clause(part) : bracketed(part)));
   return query.kind === 'or' ? `either ${parts.join(' or ')}` : parts.join(' and ');
 }
@@ -91,18 +97,25 @@ function values(query: Query, inner: boolean): string {
 function term(one: Term): string {
   const range = rangeOf(one);
   if (range === 'never') return 'whom nobody can be';
-  return range && isNumberFact(range.scope)
-    ? numbers[range.scope](range)
-    : `${having[one.scope as keyof typeof having]} ${value(one)}`;
+  return range && isNumberFact(range.scope) ? numbers[range.scope](range) : `${having(one.scope)} ${value(one)}`;
 }
 
 function value(one: Term): string {
-  if (one.kind === 'range') return bounds(one.low, one.high, '', 'or more', 'up to');
+  if (one.kind === 'range') return ownBounds(one);
   if (one.scope === 'country') return countryName(one.text);
+  if (one.scope === 'language') return languageName(one.text);
   if (one.scope === 'industry') return industryName(one.text) || one.text;
   if (one.scope === 'hiring' || one.scope === 'funded' || one.scope === 'mail') return one.text;
   const text = one.text.replaceAll(/\s+/g, ' ').trim();
   return one.kind === 'word' && one.prefix ? `a word beginning with “${text}”` : `“${text}”`;
+}
+
+/** The bounds of a range on an own field: numbers, or days. */
+function ownBounds({ low, high }: Range): string {
+  const days = [low, high].map((one) => (one === null ? null : writeDay(one)));
+  if (days.every((day, i) => (day === null) === ([low, high][i] === null)) && days.some(Boolean))
+    return days[0] && days[1] ? `${days[0]} to ${days[1]}` : days[0] ? `${days[0]} or later` : `${days[1]} or earlier`;
+  return bounds(low, high, '', 'or more', 'up to');
 }
 
 /** The scope that all terms of a query share. */

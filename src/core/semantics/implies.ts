@@ -88,7 +88,7 @@ export function implies(a: Query, b: Query, under: Under = 'notation', steps = {
   if (b.kind === 'or' && b.parts.some((part) => implies(a, part, under, steps))) return true;
   if (a.kind === 'not' && b.kind === 'not') return implies(b.part, a.part, under, steps);
   if (!isTerm(a) || !isTerm(b)) return false;
-  if (isNumberFact(a.scope) || isNumberFact(b.scope)) {
+  if (isNumberFact(a.scope) || isNumberFact(b.scope) || a.kind === 'range' || b.kind === 'range') {
     const [inner, outer] = [spanOf(a), spanOf(b)];
     return (
       inner !== null &&
@@ -98,6 +98,5 @@ export function implies(a: Query, b: Query, under: Under = 'notation', steps = {
       (inner.high ?? Infinity) <= (outer.high ?? Infinity)
     );
   }
-  if (a.kind === 'range' || b.kind === 'range') return false;
   return scopeImplies(a.scope, b.scope) && keysImply(wordingOf(a), wordingOf(b), under);
 }

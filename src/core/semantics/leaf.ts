@@ -1,5 +1,6 @@
 import type { Field } from '../people/fields';
 import { countryCode } from '../people/countries';
+import { languageCode } from '../people/languages';
 import type { Matching } from './matching';
 import type { Phrase, Word } from '../language/query';
 import { isTextScope, type Scope } from '../language/scopes';
@@ -18,13 +19,17 @@ export const dropsStopWords = (field: Field): boolean =>
   field === 'name' || field === 'jobtext' || isTextScope(field as Scope);
 
 /**
- * The folded words that a term asks for. A country is asked for as a country, by whatever name: its code stands for it
- * here as it does in what people have (`valuesOf`).
+ * The folded words that a term asks for. A country is asked for as a country and a language as a language, by whatever
+ * name: the code stands for it here as it does in what people have (`valuesOf`).
  */
 export function keysAsked(term: Word | Phrase): readonly string[] {
   if (term.scope === 'country' && !(term.kind === 'word' && term.prefix)) {
     const code = countryCode(term.text);
     if (code) return [code.toLowerCase()];
+  }
+  if (term.scope === 'language' && !(term.kind === 'word' && term.prefix)) {
+    const code = languageCode(term.text);
+    if (code) return [code];
   }
   return keysOf(term.text);
 }

@@ -3,7 +3,7 @@ import { numberOf, searches, valuesOf, type Value } from '../people/values';
 import { indexOfSequence, keysHeld, sequencesOf } from './leaf';
 import { exactMatching, type Matching } from './matching';
 import type { Query, Range, Word, Phrase } from '../language/query';
-import { isNumberFact } from '../language/scopes';
+import { isNumberFact, takesRange } from '../language/scopes';
 import { checkpoint } from '../language/checkpoint';
 
 /**
@@ -52,7 +52,7 @@ function compile(query: Query, matching: Matching): Test {
 
 /** A term on a number fact as a range; `never` for a term that no person can satisfy. */
 export function rangeOf(term: Range | Word | Phrase): Range | 'never' | null {
-  if (term.kind === 'range') return isNumberFact(term.scope) ? term : 'never';
+  if (term.kind === 'range') return takesRange(term.scope) ? term : 'never';
   if (!isNumberFact(term.scope)) return null;
   const value = Number(term.text);
   return Number.isFinite(value) ? { kind: 'range', scope: term.scope, low: value, high: value } : 'never';
@@ -60,7 +60,7 @@ export function rangeOf(term: Range | Word | Phrase): Range | 'never' | null {
 
 function inRange({ scope, low, high }: Range): Test {
   return ({ person }) => {
-    const value = isNumberFact(scope) ? numberOf(person, scope) : undefined;
+    const value = takesRange(scope) ? numberOf(person, scope) : undefined;
     return value !== undefined && value >= (low ?? -Infinity) && value <= (high ?? Infinity);
   };
 }

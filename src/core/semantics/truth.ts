@@ -5,7 +5,7 @@ import { indexOfSequence, inFormed, keysHeld, sequencesOf, type Sequence } from 
 import { rangeOf } from './matches';
 import { exactMatching, type Matching } from './matching';
 import { terms, type Phrase, type Query, type Range, type Term, type Word } from '../language/query';
-import { isNumberFact, isTextScope, scopes, type Scope } from '../language/scopes';
+import { isTextScope, scopes, takesRange, type Scope } from '../language/scopes';
 
 /** What can be said of a query and a record: it holds, it does not, or the record does not tell. */
 export type Truth = 'met' | 'not met' | 'unknown';
@@ -104,7 +104,7 @@ function all(tests: readonly Test[], record: Profile, decides: 'met' | 'not met'
 function inRange({ scope, low, high }: Range): Test {
   if ((low ?? -Infinity) > (high ?? Infinity)) return () => 'not met';
   return ({ person }) => {
-    const value = isNumberFact(scope) ? numberOf(person, scope) : undefined;
+    const value = takesRange(scope) ? numberOf(person, scope) : undefined;
     if (value === undefined) return 'unknown';
     return value >= (low ?? -Infinity) && value <= (high ?? Infinity) ? 'met' : 'not met';
   };

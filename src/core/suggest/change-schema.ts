@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { scopes } from '../language/scopes';
+import { scopeSchema } from '../language/scope-schema';
 
 const span = z.object({ from: z.int().min(0), to: z.int().min(0) });
-const wording = { scope: z.enum(scopes), text: z.string().min(1).max(1000) };
+const wording = { scope: scopeSchema, text: z.string().min(1).max(1000) };
 const bound = z.number().nullable();
 
 /** One change of a string. Places are those of the text that the change was made for. */
@@ -11,7 +11,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z
     .object({ kind: z.literal('quote'), at: z.array(span).min(1), ...wording })
     .describe('Words that stand by themselves become a phrase, in place of the first'),
-  z.object({ kind: z.literal('rescope'), at: span, scope: z.enum(scopes) }),
+  z.object({ kind: z.literal('rescope'), at: span, scope: scopeSchema }),
   z.object({ kind: z.literal('drop'), at: span }),
   z
     .object({ kind: z.literal('narrow'), at: span, one: z.array(z.object(wording)).min(1).max(100) })

@@ -1,6 +1,6 @@
 import type { Person } from '../people/person';
 import { presentJob } from '../people/present-job';
-import { searches, valuesOf } from '../people/values';
+import { lacksFact, numberOf, searches, valuesOf } from '../people/values';
 import type { Field } from '../people/fields';
 import { indexOfSequence, keysHeld, sequencesOf } from '../semantics/leaf';
 import { matches, rangeOf } from '../semantics/matches';
@@ -8,7 +8,8 @@ import { exactMatching, type Matching } from '../semantics/matching';
 import { partsOf, type Part } from '../semantics/parts';
 import { print } from '../language/print';
 import { terms, type Query, type Range, type Span, type Term } from '../language/query';
-import { isNumberFact } from '../language/scopes';
+import { writeDay } from '../language/days';
+import { isOwnScope, takesRange } from '../language/scopes';
 import { tokenKeys } from '../language/tokens';
 import { countryName } from '../people/countries';
 import { applyChanges } from './change';
@@ -69,7 +70,7 @@ function explainPart({ index, query, excludes }: Part, person: Person, matching:
   for (const { term } of terms(query)) {
     const fields = fieldsAnswering(term, person, matching);
     if (fields.length) by.set(print(term), { term: print(term), fields });
-    else if (isUntold(term, person)) untold.add(term.scope);
+    else if (lacksFact(person, term.scope)) untold.add(term.scope);
   }
   return { part: index, excludes, met: matches(query, person, matching), by: [...by.values()], untold: [...untold] };
 }
@@ -86,12 +87,6 @@ export function fieldsAnswering(term: Term, person: Person, matching: Matching):
   }
   return [...fields];
 }
-
-const isUntold = ({ scope }: Term, person: Person) =>
-  isNumberFact(scope)
-    ? person[scope] === undefined
-    : (scope === 'country' || scope === 'place' || scope === 'industry' || scope === 'function' || scope === 'rank') &&
-      person[scope] === undefined;
 
 interface Way {
   changes: Change[];
@@ -118,23 +113,26 @@ export function wayIn({ query, excludes }: Part, person: Person, matching: Match
   const at = first.at;
   if (!at || leaves.length !== sameScope(leaves)) return null;
   const { scope } = first;
-  if (first.kind === 'range' && isNumberFact(scope)) {
-    const value = person[scope];
+  if (first.kind === 'range' && takesRange(scope)) {
+    const value = numberOf(person, scope);
     if (value === undefined) return null;
     const { low, high } = first;
     const wider = {
       low: low === null ? null : Math.min(low, value),
       high: high === null ? null : Math.max(high, value)
     };
-    return { changes: [{ kind: 'widen', at, ...wider }], says: `let ${scope} reach ${value.toLocaleString('en')}` };
+    return {
+      changes: [{ kind: 'widen', at, ...wider }],
+      says: `let ${scope} reach ${(isOwnScope(scope) && writeDay(value)) || value.toLocaleString('en')}`
+    };
   }
   const told =
     scope === 'title' || scope === 'company'
       ? presentJob(person)?.[scope]
       : scope === 'country' && person.country
         ? countryName(person.country)
-        : scope === 'place' || scope === 'industry' || scope === 'function' || scope === 'rank'
-          ? person[scope]
+        : isOwnScope(scope) || ['place', 'industry', 'function', 'rank', 'language'].includes(scope)
+          ? valuesOf(person).find(({ field }) => field === scope)?.text
           : undefined;
   if (!told || !tokenKeys(told).length) return null;
   return {

@@ -1,4 +1,4 @@
-import { dan, deu, eng, fra, nld, nob, swe } from 'stopword';
+import { ces, dan, deu, eng, fin, fra, ita, nld, nob, pol, por, spa, swe } from 'stopword';
 import type { Person } from '../people/person';
 import { searches, valuesOf } from '../people/values';
 import type { Field } from '../people/fields';
@@ -7,7 +7,7 @@ import { matcher } from '../semantics/matches';
 import { partsOf } from '../semantics/parts';
 import { print } from '../language/print';
 import { isTerm, terms, type Query, type Word } from '../language/query';
-import { isTextScope, type Scope } from '../language/scopes';
+import { isOwnScope, isTextScope, type Scope } from '../language/scopes';
 import { fold, tokenKeys } from '../language/tokens';
 import { industryName } from '../people/industries';
 import { meanings } from '../titles/meanings';
@@ -134,7 +134,9 @@ function meaningsApart(query: Query, judged: readonly Judged[]): Candidate[] {
 
 /** Scopes in which words of misses are looked for, the narrowest first: where two would do the same, the first is proposed. */
 const wordScopes = ['title', 'company', 'any'] as const;
-const factScopes = ['rank', 'function', 'industry'] as const;
+const factScopes = ['rank', 'function', 'industry', 'language'] as const;
+/** Letters of an own field's text at most: a longer one hardly comes twice. */
+const longestOwn = 60;
 /** Fields of names and places tell who a person is, not what they do: no exclusion is built from them. */
 const telling: ReadonlySet<Field> = new Set<Field>(['title', 'company', 'jobtext', 'about', 'skill', 'group']);
 
@@ -188,7 +190,9 @@ function exclusions(judged: readonly Judged[], wanted: ReadonlySet<string>): Can
 }
 
 /** Words that tell nothing, in the languages of the lexicon. */
-const fillers: ReadonlySet<string> = new Set([eng, deu, nld, dan, swe, nob, fra].flat().map(fold));
+const fillers: ReadonlySet<string> = new Set(
+  [eng, deu, nld, dan, swe, nob, fra, spa, por, ita, pol, fin, ces].flat().map(fold)
+);
 
 /** What an exclusion could say of a person: words and pairs of words side by side, by scope, and values of facts. */
 function tellsOf(person: Person): Set<string> {
@@ -206,7 +210,9 @@ function tellsOf(person: Person): Set<string> {
         }
     });
   }
-  for (const scope of factScopes) if (person[scope]) tells.add(`${scope}\n${fold(person[scope])}`);
+  for (const { field, text } of valuesOf(person))
+    if ((factScopes as readonly Field[]).includes(field) || (isOwnScope(field) && text.length <= longestOwn))
+      if (field !== 'industry' || text === person.industry) tells.add(`${field}\n${fold(text)}`);
   return tells;
 }
 

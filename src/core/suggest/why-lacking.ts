@@ -3,7 +3,7 @@ import { presentJob } from '../people/present-job';
 import { matches } from '../semantics/matches';
 import type { Matching } from '../semantics/matching';
 import type { Query } from '../language/query';
-import { isNumberFact, type Scope } from '../language/scopes';
+import { lacksFact } from '../people/values';
 import { terms } from '../language/query';
 import type { LackingReason } from './lacking-reasons';
 
@@ -22,18 +22,11 @@ export function whyLacking(
     return 'compares words otherwise';
   if (jobNow(there.person) !== jobNow(here.person)) return 'another job in its record';
   const untold = [...terms(query)].some(
-    ({ term }) => isUntold(term.scope, there.person) && !isUntold(term.scope, here.person)
+    ({ term }) => lacksFact(there.person, term.scope) && !lacksFact(here.person, term.scope)
   );
   if (untold) return there.brought ? 'removed by the left-over part' : 'facts it does not tell';
   return there.brought ? 'removed by the left-over part' : 'says less of them';
 }
-
-const isUntold = (scope: Scope, person: Person) =>
-  isNumberFact(scope)
-    ? person[scope] === undefined
-    : (['place', 'country', 'industry', 'function', 'rank', 'hiring', 'funded', 'tech', 'mail'] as const).some(
-        (fact) => fact === scope && person[fact] === undefined
-      );
 
 const jobNow = ({ jobs }: Person) => {
   const now = presentJob({ jobs });

@@ -3,17 +3,20 @@
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { otherFacts, type Persona } from '$core/persona';
-  import { isNumberFact } from '$core/language';
+  import { isNumberFact, isOwnScope, readDay, takesRange, writeDay, type OwnScope } from '$core/language';
+  import { ownWords } from '$lib/marks/own-words';
 
   type Fact = Persona['facts'][number];
   interface Props {
     facts: readonly Fact[];
     problem: string | undefined;
+    /** The fields of their own that the sources' files have. */
+    own: readonly OwnScope[];
     onchange: (facts: Fact[]) => void;
   }
-  let { facts, problem, onchange }: Props = $props();
+  let { facts, problem, own, onchange }: Props = $props();
 
-  const words: Record<Fact['scope'], string> = {
+  const known: Partial<Record<Fact['scope'], string>> = {
     place: 'place',
     growth: 'growth in a year, %',
     founded: 'year founded',
@@ -26,19 +29,26 @@
     mail: 'mail (verified, risky, none)',
     group: 'group',
     skill: 'skill',
-    school: 'school'
+    school: 'school',
+    language: 'language of the profile'
   };
+  const words = (scope: Fact['scope']) => known[scope] ?? `own field “${ownWords(scope)}”`;
   let typed: Record<string, string> = $state({});
-  const unused = $derived(otherFacts.filter((scope) => !facts.some((fact) => fact.scope === scope)));
+  const unused = $derived([...otherFacts, ...own].filter((scope) => !facts.some((fact) => fact.scope === scope)));
   const put = (scope: Fact['scope'], change: Partial<Fact>) =>
     onchange(facts.map((fact) => (fact.scope === scope ? { ...fact, ...change } : fact)));
   function putNumber(scope: Fact['scope'], end: 'from' | 'to', text: string) {
     typed[`${scope} ${end}`] = text;
-    put(scope, { [end]: text.trim() === '' ? null : Number(text.replace(',', '.')) });
+    const day = isOwnScope(scope) ? readDay(text.trim(), end === 'from' ? 'first' : 'last') : null;
+    put(scope, { [end]: text.trim() === '' ? null : (day ?? Number(text.replace(',', '.'))) });
   }
   const shown = (fact: Fact, end: 'from' | 'to') => {
     const value = fact[end];
-    return value === null ? '' : Number.isNaN(value) ? (typed[`${fact.scope} ${end}`] ?? '') : String(value);
+    return value === null
+      ? ''
+      : Number.isNaN(value)
+        ? (typed[`${fact.scope} ${end}`] ?? '')
+        : (isOwnScope(fact.scope) && writeDay(value)) || String(value);
   };
   function add(scope: string) {
     const known = unused.find((one) => one === scope);
@@ -50,8 +60,8 @@
   <legend>Other facts</legend>
   {#each facts as fact (fact.scope)}
     <div>
-      <span>{words[fact.scope]}</span>
-      {#if isNumberFact(fact.scope)}
+      <span>{words(fact.scope)}</span>
+      {#if takesRange(fact.scope)}
         <Field
           inputmode="numeric"
           aria-label="{fact.scope} from"
@@ -67,7 +77,8 @@
           value={shown(fact, 'to')}
           oninput={(e) => putNumber(fact.scope, 'to', e.currentTarget.value)}
         />
-      {:else}
+      {/if}
+      {#if !isNumberFact(fact.scope)}
         <Field
           class="wide"
           aria-label="{fact.scope}: values with commas"
@@ -99,7 +110,7 @@
       }}
     >
       <option value="">add a fact …</option>
-      {#each unused as scope (scope)}<option value={scope}>{words[scope]}</option>{/each}
+      {#each unused as scope (scope)}<option value={scope}>{words(scope)}</option>{/each}
     </Pick>
   {/if}
   {#if problem}<p role="alert">A fact: {problem}</p>{/if}

@@ -1,11 +1,16 @@
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
-import { countries, industries } from '$core/people';
-import { quoted, isScope, scopes, type Scope } from '$core/language';
+import { countries, countryName, industries } from '$core/people';
+import { quoted, isOwnScope, isScope, namedFacts, scopes, type Scope } from '$core/language';
+import { count } from '$lib/marks/format';
 
 /** What can be offered besides scopes and operators. */
 export interface Offers {
   sets: readonly { name: string; kind: string; wordings: readonly string[] }[];
   titles: readonly string[];
+  /** The fields of their own that the chosen sources have. */
+  own: readonly Scope[];
+  /** Values of a scope that most people of the chosen sources have. */
+  valuesOf: (scope: Scope, begins: string) => Promise<readonly { text: string; people: number }[]>;
 }
 
 const ranks = ['owner', 'chief', 'director', 'head', 'manager', 'specialist', 'coordinator', 'assistant', 'intern'];
@@ -41,13 +46,41 @@ const written = (text: string) => (/^[\p{L}\p{N}]+$/u.test(text) || text.startsW
 
 /** The scope that holds at the end of a text: of a bracket not yet closed, or of the word being written. */
 function scopeAt(before: string): Scope | null {
-  const found = /([A-Za-z]+):(?:\((?:[^()"]|"[^"]*")*)?$/.exec(before);
+  const found = /(own\.[\p{L}\p{M}\p{N}_]+|[A-Za-z]+):(?:\((?:[^()"]|"[^"]*")*)?$/u.exec(before);
   const name = found?.[1]?.toLowerCase();
   return name && isScope(name) ? name : null;
 }
 
+/** Whether a scope holds names or values, which can be chosen among, and no running text. */
+const holdsNames = (scope: Scope): boolean =>
+  isOwnScope(scope) ||
+  ['title', 'pasttitle', 'company', 'pastcompany', 'skill', 'school', 'group', ...namedFacts].some(
+    (one) => one === scope
+  );
+
+/** What can be written behind a scope: the values that sources hold, and then those that are well known. */
+async function valuesFor(scope: Scope, begins: string, offers: Offers): Promise<Completion[]> {
+  const held = holdsNames(scope) ? await offers.valuesOf(scope, begins).catch(() => []) : [];
+  const known = values[scope] ?? [];
+  const names = new Map(known.map((option) => [option.label.toLowerCase(), option]));
+  const shown = held.map(({ text, people }): Completion => {
+    const label = scope === 'country' ? countryName(text) : text;
+    const detail = `${names.get(label.toLowerCase())?.detail ?? ''} ${count(people)} people`.trim();
+    return { label, detail, boost: 1 };
+  });
+  const taken = new Set(shown.map(({ label }) => label.toLowerCase()));
+  return [...shown, ...known.filter(({ label }) => !taken.has(label.toLowerCase()))].map((option) => ({
+    ...option,
+    type: 'value',
+    apply: written(option.label)
+  }));
+}
+
 /** Completes scopes, operators, values of facts, word sets and the titles of the brief. */
-export function complete(context: CompletionContext, offers: Offers): CompletionResult | null {
+export function complete(
+  context: CompletionContext,
+  offers: Offers
+): CompletionResult | Promise<CompletionResult | null> | null {
   const set = context.matchBefore(/@[\p{L}\p{N}_-]*/u);
   if (set)
     return {
@@ -60,27 +93,24 @@ export function complete(context: CompletionContext, offers: Offers): Completion
       })),
       validFor: /^@[\p{L}\p{N}_-]*$/u
     };
-  const word = context.matchBefore(/[\p{L}\p{N}]+/u);
+  const word = context.matchBefore(/(?:own\.[\p{L}\p{M}\p{N}_]*|[\p{L}\p{N}]+)/u);
   if (!word && !context.explicit) return null;
   const from = word?.from ?? context.pos;
   const before = context.state.sliceDoc(Math.max(0, from - 4000), from);
   const scope = scopeAt(before);
-  const known = scope && values[scope];
-  if (known)
-    return {
-      from,
-      options: known.map((option) => ({ ...option, type: 'value', apply: written(option.label) })),
-      validFor: /^[\p{L}\p{N} ]*$/u
-    };
+  if (scope && (values[scope] || holdsNames(scope)))
+    return valuesFor(scope, word?.text ?? '', offers).then((options) =>
+      options.length ? { from, options, validFor: /^[\p{L}\p{N} ]*$/u } : null
+    );
   if (word && word.text.length < 2 && !context.explicit) return null;
   if (/"[^"]*$/.test(before.replaceAll(/"[^"]*"/g, ''))) return null;
   return {
     from,
     options: [
-      ...scopes.map((label) => ({ label: `${label}:`, type: 'scope', detail: 'scope' })),
+      ...[...scopes, ...offers.own].map((label) => ({ label: `${label}:`, type: 'scope', detail: 'scope' })),
       ...['AND', 'OR', 'NOT'].map((label) => ({ label, type: 'operator', detail: 'operator' })),
       ...offers.titles.map((label) => ({ label, type: 'wording', detail: 'wording', apply: written(label) }))
     ],
-    validFor: /^[\p{L}\p{N}]*$/u
+    validFor: /^[\p{L}\p{N}._]*$/u
   };
 }

@@ -8,7 +8,17 @@ import { KeptDocument } from '$lib/kept/kept-document.svelte';
 import { about } from '$lib/marks/format';
 import type { Answer } from '$api';
 import { draftSchema } from '$api/draft';
-import { outlineOf, parse, print, printOutline, setNamesIn, setQueries, type Query } from '$core/language';
+import {
+  isOwnScope,
+  outlineOf,
+  parse,
+  print,
+  printOutline,
+  setNamesIn,
+  setQueries,
+  type Query,
+  type Scope
+} from '$core/language';
 import { originsOf } from '$core/persona';
 import { partsOf } from '$core/semantics';
 import { ambiguousIn } from '$core/titles';
@@ -86,6 +96,26 @@ export class StringPage {
       ? narrowed
       : parts.map((_, i) => i);
   });
+
+  /** The fields of their own that the chosen sources' people have. */
+  ownFields = $derived.by(() =>
+    [...new Set(this.chosen.flatMap(({ sheet }) => sheet.tells.filter(isOwnScope)))].sort()
+  );
+
+  /** Values of a scope that most people of the chosen sources have, as far as their people are here. */
+  valuesOf = async (scope: Scope, begins: string) => {
+    const lists = await Promise.all(
+      this.counted.map(({ id }) =>
+        call('readValues', { params: { source: id }, query: { scope, begins } }).catch(() => [])
+      )
+    );
+    const sums = new Map<string, { text: string; people: number }>();
+    for (const { text, people } of lists.flat()) {
+      const key = text.toLowerCase();
+      sums.set(key, { text: sums.get(key)?.text ?? text, people: people + (sums.get(key)?.people ?? 0) });
+    }
+    return [...sums.values()].sort((a, b) => b.people - a.people);
+  };
 
   write = (next: string, place = '', from = this.draft.value.from) => this.draft.change({ text: next, from }, place);
 

@@ -1,9 +1,11 @@
 <script lang="ts">
   import Elsewhere from './Elsewhere.svelte';
   import { fieldWords } from './field-words';
+  import { ownWords } from '$lib/marks/own-words';
   import Marked from './Marked.svelte';
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import { countryName } from '$core/people';
+  import { isOwnScope } from '$core/language';
+  import { countryName, languageName } from '$core/people';
   import type { Answer } from '$api';
 
   type Trial = Answer<'readTrial'>;
@@ -31,9 +33,12 @@
       })
   );
   /** What Eave read out of another text is marked as read. */
-  const isRead = (fact: 'place' | 'country') => (person.read?.includes(fact) ? ' (read)' : '');
+  const isRead = (fact: 'place' | 'country' | 'language') => (person.read?.includes(fact) ? ' (read)' : '');
   const place = $derived(person.place && `${person.place}${isRead('place')}`);
   const country = $derived(person.country && `${countryName(person.country)}${isRead('country')}`);
+  const ownValues = $derived(
+    sampled.values.map((value, index) => ({ ...value, index })).filter(({ field }) => isOwnScope(field))
+  );
   const year = (month: string | undefined) => (month === 'past' ? '' : (month?.slice(0, 4) ?? ''));
   const span = (from: string | undefined, to: string | undefined) =>
     to === 'past' ? 'earlier' : `${year(from) || '…'} to ${to ? year(to) : 'now'}`;
@@ -87,6 +92,15 @@
     {/if}
   {/each}
 
+  {#if person.language || ownValues.length}
+    <dl class="facts">
+      {#if person.language}<dt>Language</dt>
+        <dd>{languageName(person.language)}{isRead('language')}</dd>{/if}
+      {#each ownValues as value (value.index)}<dt>{ownWords(value.field)}</dt>
+        <dd><Marked text={value.text} marks={marksOf(value.index)} /></dd>{/each}
+    </dl>
+  {/if}
+
   {#if because.length}
     <p class="because">
       Found because
@@ -94,7 +108,7 @@
           style:color={partTint(part)}>{partGlyph(part)} {word}</b
         >
         is in
-        {fieldWords[field] ?? `the ${field}`}{/each}.
+        {fieldWords[field] ?? `“${ownWords(field)}”`}{/each}.
     </p>
   {/if}
   {#if sampled.untold.length}
@@ -147,6 +161,16 @@
   .list span {
     display: inline-block;
     width: 64px;
+  }
+  .facts {
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: 2px 14px;
+    margin-top: 10px;
+    font-size: 13px;
+  }
+  .facts dd {
+    font-weight: 400;
   }
   .untold {
     margin-top: 12px;

@@ -4,6 +4,7 @@
   import type { Snippet } from 'svelte';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Verdict } from '$core/measure';
+  import { ownWords } from '$lib/marks/own-words';
   import type { FactCheck } from '$core/persona';
   import type { Onward } from './onward.svelte';
   import { reasons } from './reasons';
@@ -55,7 +56,7 @@
   {#each checks as { fact, outcome, has } (fact)}
     <div class="fact">
       <span style:color={signs[outcome].colour} title={outcome}>{signs[outcome].sign}</span><span
-        >{fact}<span class="visually-hidden"> {outcome}</span></span
+        >{ownWords(fact)}<span class="visually-hidden"> {outcome}</span></span
       ><b>{has}</b>
     </div>
   {/each}

@@ -9,5 +9,16 @@ export const fieldWords: Record<string, string> = {
   school: 'the school',
   group: 'a group',
   contact: 'the contact data',
-  jobtext: 'a job’s text'
+  jobtext: 'a job’s text',
+  name: 'the name',
+  place: 'the place',
+  country: 'the country',
+  industry: 'the industry',
+  function: 'the function',
+  rank: 'the rank',
+  tech: 'the technology',
+  mail: 'the mail state',
+  hiring: 'the firm’s hiring',
+  funded: 'the firm’s funding',
+  language: 'the language'
 };

@@ -4,17 +4,20 @@ import snowball from 'snowball-stemmers';
 import { describe, expect, it } from 'vitest';
 import { PeopleIndex } from '$core/corpus';
 import { print, numberFacts, scopes, tokenKeys } from '$core/language';
+import { numberOf } from '$core/people';
 import { matcher, stemEnglish } from '$core/semantics';
 import { harrowPeople } from '$sources/stand-ins/records';
 import { makeWorld } from '$sources/world/world';
 import { people, queries } from '../../../tests/generate/queries-and-people';
 import { useFreshDatabase } from '../testing/fresh-database';
 import { database } from './connection';
-import { scopeTexts, toFullTextSearch } from './full-text';
+import { numberColumn, scopeTexts, toFullTextSearch } from './full-text';
 
 useFreshDatabase();
 
-const textual = scopes.filter((scope) => !(numberFacts as readonly string[]).includes(scope));
+const own = ['own.diet', 'own.score', 'own.seen', 'own.wine'] as const;
+const textual = [...scopes.filter((scope) => !(numberFacts as readonly string[]).includes(scope)), ...own];
+const numeric = [...numberFacts, ...own];
 
 // PostgreSQL's own parser and `simple` configuration cut and fold the text; nothing of Eave's is in between.
 describe('meaning, held to PostgreSQL full-text search (simple configuration)', () => {
@@ -22,14 +25,18 @@ describe('meaning, held to PostgreSQL full-text search (simple configuration)', 
     const [list] = fc.sample(people(400), { numRuns: 40, seed: 7 }).sort((a, b) => b.length - a.length);
     const index = PeopleIndex.from(list!);
     await database().query(
-      `CREATE TABLE yardstick (id text, ${textual.map((scope) => `"${scope}" tsvector`).join(', ')}, ${numberFacts.map((fact) => `${fact} double precision`).join(', ')})`
+      `CREATE TABLE yardstick (id text, ${textual.map((scope) => `"${scope}" tsvector`).join(', ')}, ${numeric.map((fact) => `${numberColumn(fact)} double precision`).join(', ')})`
     );
     for (const person of list!) {
       const texts = scopeTexts(person, textual);
       await database().query(
-        `INSERT INTO yardstick VALUES ($1, ${textual.map((_, i) => `to_tsvector('simple', $${i + 2})`).join(', ')}, ${numberFacts.map((_, i) => `$${i + 2 + textual.length}`).join(', ')})`,
+        `INSERT INTO yardstick VALUES ($1, ${textual.map((_, i) => `to_tsvector('simple', $${i + 2})`).join(', ')}, ${numeric.map((_, i) => `$${i + 2 + textual.length}`).join(', ')})`,
         {
-          bind: [person.id, ...textual.map((scope) => texts[scope]), ...numberFacts.map((fact) => person[fact] ?? null)]
+          bind: [
+            person.id,
+            ...textual.map((scope) => texts[scope]),
+            ...numeric.map((fact) => numberOf(person, fact) ?? null)
+          ]
         }
       );
     }

@@ -1,5 +1,5 @@
 import { type Person, fields, searches, valuesOf, type Field } from '$core/people';
-import { type Query, isNumberFact, type Scope } from '$core/language';
+import { type Query, isNumberFact, isOwnScope, type Scope } from '$core/language';
 import { rangeOf, keysAsked } from '$core/semantics';
 
 /** A word that stands between two values of a field, so that no phrase reaches across. */
@@ -8,17 +8,18 @@ const gap = 'xvaluegapx';
 /** The words of each field as one text for `to_tsvector('simple', …)`. */
 function fieldTexts(person: Person): Record<Field, string> {
   const texts = Object.fromEntries(fields.map((field) => [field, [] as string[]])) as Record<Field, string[]>;
-  for (const { field, text } of valuesOf(person)) texts[field].push(text);
-  return Object.fromEntries(fields.map((field) => [field, texts[field].join(` ${gap} `)])) as Record<Field, string>;
+  for (const { field, text } of valuesOf(person)) texts[field]?.push(text);
+  return Object.fromEntries(fields.map((field) => [field, texts[field]!.join(` ${gap} `)])) as Record<Field, string>;
 }
 
 /** One text per group of fields that a scope searches: the columns of the yardstick's table. */
 export function scopeTexts(person: Person, scopes: readonly Scope[]): Record<string, string> {
-  const texts = fieldTexts(person);
+  const texts: Partial<Record<Field, string>> = fieldTexts(person);
+  for (const { field, text } of valuesOf(person)) if (isOwnScope(field)) texts[field] = text;
   return Object.fromEntries(
     scopes.map((scope) => [
       scope,
-      fields
+      (isOwnScope(scope) ? [scope] : fields)
         .filter((field) => searches(scope, field) && texts[field])
         .map((field) => texts[field])
         .join(` ${gap} `)
@@ -44,14 +45,18 @@ export function toFullTextSearch(query: Query): string {
     default: {
       const range = rangeOf(query);
       if (range === null || range === 'never') return 'false';
+      const column = numberColumn(range.scope);
       const bounds = [
-        range.low !== null && `${range.scope} >= ${range.low}`,
-        range.high !== null && `${range.scope} <= ${range.high}`
+        range.low !== null && `${column} >= ${range.low}`,
+        range.high !== null && `${column} <= ${range.high}`
       ];
-      return `coalesce(${[`${range.scope} IS NOT NULL`, ...bounds].filter(Boolean).join(' AND ')}, false)`;
+      return `coalesce(${[`${column} IS NOT NULL`, ...bounds].filter(Boolean).join(' AND ')}, false)`;
     }
   }
 }
+
+/** The column that holds the numbers of a scope; an own field has one for its words too. */
+export const numberColumn = (scope: Scope): string => (isOwnScope(scope) ? `"${scope} number"` : scope);
 
 /** The text scope of every term, `mixed` where they differ or are numbers. */
 function oneScope(query: Query): Scope | 'mixed' | null {

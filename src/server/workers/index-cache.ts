@@ -11,7 +11,8 @@ export const readKept = (folder: string, name: string): KeptStandIn | null =>
   read(
     folder,
     name,
-    ({ order, parts }: KeptStandIn) => parts.ids.length === order.length && parts.stream instanceof Uint32Array
+    ({ order, parts }: KeptStandIn) =>
+      parts.ids.length === order.length && parts.stream instanceof Uint32Array && Array.isArray(parts.own)
   );
 
 /** What of a world was kept under a name, in the same way. */

@@ -14,7 +14,7 @@ import type {
   Verdict
 } from '$core/measure';
 import type { KeptBack } from '$sources/reading';
-import type { Problem, Query } from '$core/language';
+import type { Problem, Query, Scope } from '$core/language';
 import type { Cut } from '$core/harvest';
 import type { Mark, MatchingRules, Truth } from '$core/semantics';
 import type { Persona, WordSet } from '$core/persona';
@@ -280,6 +280,11 @@ export interface PeopleWork {
   };
   /** What the ambiguous words of a string mean among the people it finds, and what telling them apart would do. */
   senses: { ask: StringText & { sourceId: string }; answer: SensesAnswer };
+  /** Values of a scope that most people of a source have, those of which a word begins so. */
+  'values-at': {
+    ask: { sourceId: string; scope: Scope; begins: string; limit: number };
+    answer: { text: string; people: number }[];
+  };
   /** How many people each of some strings finds; null where one cannot be read or asked. */
   'count-each': { ask: { sourceId: string; texts: readonly string[] }; answer: (Both<Estimate> | null)[] };
 }

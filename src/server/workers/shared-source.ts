@@ -32,11 +32,12 @@ function shareArray<A extends Numbers>(array: A): A {
   return copy;
 }
 
-function shareParts({ ids, words, numbers, ...arrays }: IndexParts): SharedParts {
+function shareParts({ ids, words, numbers, own, ...arrays }: IndexParts): SharedParts {
   return {
     ids: packStrings(ids, shared),
     words: packStrings(words, shared),
-    numbers: Object.fromEntries(Object.entries(numbers).map(([fact, column]) => [fact, shareArray(column)])) as never,
+    own,
+    numbers: Object.fromEntries(Object.entries(numbers).map(([fact, column]) => [fact, shareArray(column!)])) as never,
     ...(Object.fromEntries(Object.entries(arrays).map(([name, array]) => [name, shareArray(array)])) as typeof arrays)
   };
 }

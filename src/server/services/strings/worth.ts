@@ -1,3 +1,4 @@
+import type { Scope } from '$core/language';
 import { models } from '../../database/models';
 import { notFound } from '../../refusal';
 import { askForJson, askPeople } from '../../workers/people';
@@ -30,6 +31,15 @@ export async function countTexts(texts: readonly string[], sourceId: string) {
 }
 
 /** What the ambiguous words of a string mean among the people it finds at a source, and what telling them apart would do. */
+/** Values told for completion at most. */
+const mostValues = 20;
+
+/** Values of a scope that most people of a source have, those of which a word begins so. */
+export async function valuesAt(sourceId: string, scope: Scope, begins: string) {
+  const source = await readySource(sourceId);
+  return askPeople('values-at', { sourceId: source.id, scope, begins, limit: mostValues });
+}
+
 export async function sensesOf(text: string, sourceId: string) {
   const [string, source] = await Promise.all([stringOf(text), readySource(sourceId)]);
   return askForJson('senses', { ...string, sourceId: source.id });

@@ -1,6 +1,7 @@
-import { keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus';
+import { keepCommon, rowsOf, takeOut, valuesHeld, type Bitmap } from '$core/corpus';
 import { drawSample, narrowingSteps, wilson, type Both, type Estimate } from '$core/measure';
-import { parse, setQueries, type Query } from '$core/language';
+import { fold, parse, setQueries, tokenKeys, type Query } from '$core/language';
+import { valuesOf } from '$core/people';
 import { matchingOf } from '$core/semantics';
 import { applyChanges, candidates, effectOf, effectsAt, explain, rank, type Effect } from '$core/suggest';
 import { ambiguousIn, countSenses, meanings, tellApart, type SensesRead } from '$core/titles';
@@ -42,7 +43,26 @@ export const counting: Answers<
   | 'sample'
   | 'senses'
   | 'count-each'
+  | 'values-at'
 > = {
+  'values-at': ({ sourceId, scope, begins, limit }) => {
+    const source = sourceOf(sourceId);
+    const [key = ''] = tokenKeys(begins);
+    const known = new Map<string, { text: string; people: number }>();
+    // Texts that differ in signs alone have the same words: more are asked for than are told.
+    for (const { row, people } of valuesHeld(source.index.parts, scope, key, limit * 3)) {
+      const text = valuesOf(source.personAt(row)).find(
+        (value) => value.field === scope && (!key || tokenKeys(value.text).some((word) => word.startsWith(key)))
+      )?.text;
+      const name = text && fold(text);
+      if (!name) continue;
+      const one = known.get(name);
+      if (one) one.people += people;
+      else known.set(name, { text, people });
+    }
+    return [...known.values()].slice(0, limit);
+  },
+
   ledger: ({ sourceId, text, sets, verdicts, order }) => {
     const query = runnable({ text, sets });
     const source = sourceOf(sourceId);

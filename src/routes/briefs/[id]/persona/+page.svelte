@@ -24,7 +24,7 @@
   import type { Person } from '$core/people';
   import { countries, countryName, industries } from '$core/people';
   import { personaSchema, type Persona, originsOf, traced, bandNotes, takeFacts, type BriefFact } from '$core/persona';
-  import { parse } from '$core/language';
+  import { isOwnScope, parse } from '$core/language';
   import { ranks } from '$core/titles';
 
   let { data } = $props();
@@ -60,6 +60,8 @@
       ])
     ]);
   const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
+  /** The fields of their own that files hold. */
+  const ownFields = $derived([...new Set(data.sources.flatMap(({ sheet }) => sheet.tells.filter(isOwnScope)))].sort());
   const bandProblem = $derived(wrong('bands'));
   /** Which terms of the string come from which line here. */
   const inUse = $derived.by(() => {
@@ -197,7 +199,12 @@
     <InString briefId={data.brief.id} of="industries" counts={inUse?.counts} />
     <Fold title="Other facts of the firm or the person" open={used.facts}>
       <div class="folded">
-        <OtherFacts facts={persona.value.facts} problem={wrong('facts')} onchange={(facts) => set('facts', facts)} />
+        <OtherFacts
+          facts={persona.value.facts}
+          problem={wrong('facts')}
+          own={ownFields}
+          onchange={(facts) => set('facts', facts)}
+        />
         <InString briefId={data.brief.id} of="facts" counts={inUse?.counts} />
       </div>
     </Fold>

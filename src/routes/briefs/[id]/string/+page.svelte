@@ -99,7 +99,7 @@
   change={(next) => string.write(next, 'text')}
   run={string.run}
   sets={() => string.sets}
-  offers={() => ({ sets: data.wordSets, titles: string.titles })}
+  offers={() => ({ sets: data.wordSets, titles: string.titles, own: string.ownFields, valuesOf: string.valuesOf })}
   pasted={(raw, clean, from) => (pasted = { raw, clean, from })}
   countAlone={(query) => string.countAlone(query)}
 />

@@ -9,7 +9,7 @@ import { Refusal } from '../../../refusal';
 import { useFreshDatabase } from '../../../testing/fresh-database';
 import { createBrief } from '../../briefs/briefs';
 import { ledgerOf as ledgerOfJson } from '../../strings/ledger';
-import { deleteSource, listSources } from '../sources';
+import { deleteSource, listSources, readySource } from '../sources';
 import { runTrial } from '../../trials/trials';
 import { keepVersion } from '../../strings/versions';
 import type { ColumnField } from '$core/formats';
@@ -61,6 +61,69 @@ const peopleOf = async (sourceId: string | null) =>
   (await models().SourcePerson.findAll({ where: { sourceId: sourceId! }, order: ['ordinal'] })).map(
     ({ person }) => person
   );
+
+describe('own fields', () => {
+  const file = [
+    'Nombre;Puesto;Empresa;País;N.º de cubiertos;Última visita;Menú vegano;Estilo;Sobre mí',
+    'Ana Gil;Jefa de cocina;Hotel Mar;España;1.200;05/03/2026;sí;cocina de mercado;Soy responsable de la calidad de nuestra cocina y formo a las personas que trabajan en ella.',
+    'Rui Sá;Chefe de cozinha;Casa Pequena;Portugal;80;12/01/2026;não;petiscos;',
+    'Ugo Neri;Capocuoco;Osteria Bassa;Italia;muchos;;sì;cucina di mercato;'
+  ].join('\n');
+
+  it('are what matches no field: typed, searched, ranged over and told by the sheet', async () => {
+    const { outcome, sourceId } = await importAll(file);
+    expect(outcome).toMatchObject({ rows: 3, emptied: 1 });
+    expect(outcome!.errors[0]!.message).toBe('“muchos” in “n o de cubiertos” is not a number.');
+    expect((await peopleOf(sourceId)).map(({ own }) => own)).toEqual([
+      { n_o_de_cubiertos: 1200, última_visita: '2026-03-05', menú_vegano: true, estilo: 'cocina de mercado' },
+      { n_o_de_cubiertos: 80, última_visita: '2026-01-12', menú_vegano: false, estilo: 'petiscos' },
+      { menú_vegano: true, estilo: 'cucina di mercato' }
+    ]);
+    const { sheet } = (await listSources()).find(({ id }) => id === sourceId)!;
+    expect(sheet.tells).toEqual(
+      expect.arrayContaining(['own.n_o_de_cubiertos', 'own.última_visita', 'own.menú_vegano', 'own.estilo'])
+    );
+    const texts = [
+      'own.n_o_de_cubiertos:[100 TO *]',
+      'own.n_o_de_cubiertos:80',
+      'own.última_visita:[2026-03 TO 2026-03]',
+      'own.menú_vegano:yes NOT country:ES',
+      'own.estilo:"di mercato"',
+      'own.estilo:merca*',
+      'NOT own.n_o_de_cubiertos:[100 TO *]'
+    ];
+    await readySource(sourceId!);
+    const counts = await askPeople('count-each', { sourceId: sourceId!, texts });
+    expect(counts.map((one) => [one!.certain.middle, one!.possible.middle])).toEqual([
+      [1, 2],
+      [1, 2],
+      [1, 2],
+      [1, 1],
+      [1, 1],
+      [2, 2],
+      [1, 2]
+    ]);
+    expect(await askPeople('values-at', { sourceId: sourceId!, scope: 'own.estilo', begins: 'mer', limit: 9 })).toEqual(
+      [
+        { text: 'cocina de mercado', people: 1 },
+        { text: 'cucina di mercato', people: 1 }
+      ]
+    );
+  });
+
+  it('stand beside the language that a profile tells, or that its words show', async () => {
+    const { sourceId } = await importAll(file);
+    const [ana, rui] = await peopleOf(sourceId);
+    expect(ana).toMatchObject({ language: 'es', read: ['language'] });
+    expect(rui).not.toHaveProperty('language');
+    await readySource(sourceId!);
+    const counts = await askPeople('count-each', {
+      sourceId: sourceId!,
+      texts: ['language:Spanish', 'language:es', 'language:castellano', 'language:de']
+    });
+    expect(counts.map((one) => one!.certain.middle)).toEqual([1, 1, 1, 0]);
+  });
+});
 
 describe('reading a file', () => {
   it('recognises separators, encodings and columns', async () => {

@@ -3,7 +3,7 @@ import { open } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import chardet from 'chardet';
 import { parse as csvParser, type CsvError } from 'csv-parse';
-import { guessColumns } from '$core/formats';
+import { guessAllColumns } from '$core/formats';
 import { isDeep, parseWellFormed } from '../../../http/safe-json';
 import { Refusal } from '../../../refusal';
 import type { Reading } from '$api/import-shapes';
@@ -44,7 +44,7 @@ export async function recognise(path: string, fileName: string): Promise<Reading
     if (++seen === previewRows) break;
   }
   if (!seen) throw refuse(`${fileName} has a heading and no rows. Choose a file with people in it.`);
-  guessColumns(
+  guessAllColumns(
     names,
     reading.columns.map(({ samples }) => samples)
   ).forEach((field, i) => (reading.columns[i]!.field = field));

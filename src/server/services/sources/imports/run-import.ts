@@ -1,8 +1,10 @@
 import { Op, type Transaction } from 'sequelize';
 import { personSchema, type Person } from '$core/people';
-import { personFromRow } from '$core/formats';
+import { ownNamesOf, personFromRow } from '$core/formats';
+import { isOwnScope, type OwnScope } from '$core/language';
 import { hashText } from '$core/measure';
-import { contactKeys } from '$core/people';
+import { contactKeys, mostOwn, ownScopeOf } from '$core/people';
+import { languageReader } from '$sources/detect-language';
 import { importedSheet, toldByColumns } from '$sources/imported-file';
 import { peopleWithoutObjected } from '../../objections/objected';
 import { isDatabaseAway, isDiskFull } from '../../../database/away';
@@ -156,6 +158,12 @@ async function keepAll(
   const changes = { came: 0, changed: 0, duplicates: 0 };
   let waiting: Person[] = [];
   const keys = new Set<string>();
+  const ownNames = ownNamesOf(
+    row.reading.columns.map(({ name }) => name),
+    mapping
+  );
+  const ownMet = new Set<OwnScope>();
+  const withLanguage = await languageReader();
   let kept = 0;
   let objected = 0;
   const flush = async () => {
@@ -181,7 +189,7 @@ async function keepAll(
         `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
       );
     const ownKey = `row-${read.row}`;
-    const result = 'error' in read ? read : personFromRow(read.cells, mapping, ownKey);
+    const result = 'error' in read ? read : personFromRow(read.cells, mapping, ownKey, ownNames);
     if ('person' in result && result.person.id === ownKey) {
       // Without a key of the file's own, a person is known by mail, or by name and firm, so that a newer file updates them.
       const [known] = contactKeys(result.person);
@@ -215,10 +223,12 @@ async function keepAll(
       if (before) {
         const was = before.get(result.person.id);
         if (was === undefined) changes.came++;
-        else if (was !== fingerprint(personSchema.parse(result.person))) changes.changed++;
+        else if (was !== fingerprint(personSchema.parse(withLanguage(result.person)))) changes.changed++;
         before.delete(result.person.id);
       }
-      waiting.push(result.person);
+      const person = withLanguage(result.person);
+      for (const own in result.person.own) if (ownMet.size < mostOwn) ownMet.add(ownScopeOf(own));
+      waiting.push(person);
       kept++;
       if (waiting.length === batch) await flush();
     }
@@ -241,7 +251,14 @@ async function keepAll(
       ...(outcome.skipped + outcome.leftOut ? [`${n(outcome.skipped + outcome.leftOut)} rows left out`] : []),
       ...(outcome.emptied ? [`${n(outcome.emptied)} cells left empty, which are named below`] : [])
     ].join(', ') + '.';
-  await source.update({ people: kept, peopleRevision: source.peopleRevision + 1 }, { transaction });
+  await source.update(
+    {
+      people: kept,
+      peopleRevision: source.peopleRevision + 1,
+      sheet: { ...source.sheet, tells: [...source.sheet.tells.filter((scope) => !isOwnScope(scope)), ...ownMet] }
+    },
+    { transaction }
+  );
   const [ended] = await models().Import.update(
     { state: 'done', outcome, sourceId, server: null, leasedUntil: null },
     { where: { id: row.id, server, state: 'running' }, transaction }

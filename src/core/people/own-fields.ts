@@ -1,0 +1,31 @@
+import { readDay } from '../language/days';
+import { fold } from '../language/tokens';
+import type { OwnScope } from '../language/scopes';
+
+/** Fields of its own that a person may have at most. */
+export const mostOwn = 200;
+/** What names an own field, behind `own.` in a string. */
+export const ownName = /^[\p{L}\p{M}\p{N}_]{1,60}$/u;
+
+/** What an own field can hold. A date is kept as its ISO 8601 text. */
+export type OwnValue = string | number | boolean;
+
+/** A column's heading as the name of an own field: `N.º de cubiertos` is `n_o_de_cubiertos`. Empty where no letter is left. */
+export const ownNameOf = (heading: string): string =>
+  fold(heading.normalize('NFKC'))
+    .replaceAll(/[^\p{L}\p{M}\p{N}]+/gu, '_')
+    .replaceAll(/^_+|_+$/g, '')
+    .slice(0, 60);
+
+export const ownScopeOf = (name: string): OwnScope => `own.${name}`;
+export const nameOfOwn = (scope: OwnScope): string => scope.slice(4);
+
+/** What stands in an own field as words. */
+export const ownText = (value: OwnValue): string =>
+  typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
+
+/** What a range on an own field compares: its number, or the day of its date; undefined where it is neither. */
+export function ownNumber(value: OwnValue | undefined): number | undefined {
+  if (typeof value === 'number') return value;
+  return typeof value === 'string' ? (readDay(value) ?? undefined) : undefined;
+}
