@@ -28,6 +28,7 @@ export default defineConfig({
             'world-worker',
             'file-index-worker',
             'import-worker',
+            'import-values-worker',
             'brief-worker',
             'workbook-worker',
             'harvest-worker',

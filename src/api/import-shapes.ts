@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { standardFieldSchema } from '$core/formats/standard-fields';
 import { columnFieldSchema, type ColumnField } from '$core/formats/column-fields';
 
 /** How a file was recognised, and its first rows. */
@@ -29,11 +30,28 @@ export const importOutcomeSchema = z.object({
 });
 export type ImportOutcome = z.infer<typeof importOutcomeSchema>;
 
+/** A value of a file, and the entry of a standard list that it becomes; null leaves it as it is written. */
+export const valueMeaningSchema = z.object({
+  field: standardFieldSchema,
+  text: z.string().max(20_000),
+  standard: z.string().max(100).nullable()
+});
+export type ValueMeaning = z.infer<typeof valueMeaningSchema>;
+
+/** A value of a file as it is read, and where that comes from. */
+export const fileValueSchema = valueMeaningSchema.extend({
+  rows: z.int(),
+  by: z.enum(['name', 'likeness', 'memory']).nullable().describe('memory: as it was chosen for a file before')
+});
+export type FileValue = z.infer<typeof fileValueSchema>;
+
 /** What a file is to be imported as. */
 export interface ImportSettings {
   name: string;
   mapping: ColumnField[];
   skipBadRows: boolean;
+  /** What values of its columns become; those not named are read by their names. */
+  values?: ValueMeaning[];
   /** What is done with a row that has a cell which is not what its column holds. */
   badCells?: 'empty' | 'skip';
   /** The imported file whose people these take the place of. */

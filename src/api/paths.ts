@@ -148,6 +148,7 @@ export const paths = {
 
   receiveFile: ['POST', '/api/imports'],
   readImport: ['GET', '/api/imports/{id}'],
+  readImportValues: ['POST', '/api/imports/{id}/values'],
   startImport: ['POST', '/api/imports/{id}/start'],
   stopImport: ['DELETE', '/api/imports/{id}'],
 

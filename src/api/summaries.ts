@@ -147,6 +147,7 @@ export const summaries: Record<OperationName, string> = {
   deleteSource: 'Delete an imported file with its people, or a place run by hand',
   receiveFile: 'Upload a file of people (the body is the file) and see how it would be read',
   readImport: 'How far an import is',
+  readImportValues: 'The values of a file that are brought to standard lists, as they would be read',
   startImport: 'Import an uploaded file in the background',
   stopImport: 'Stop a running import, or throw an uploaded file away',
   readRegions: 'Read the regions as the house speaks of them',

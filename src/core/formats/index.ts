@@ -11,5 +11,7 @@ export * from './person-from-row';
 export * from './read-count';
 export * from './read-result-page';
 export * from './report';
+export * from './standard-fields';
+export * from './standard-values';
 export * from './trec';
 export * from './wordings-file';

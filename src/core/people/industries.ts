@@ -1,3 +1,7 @@
+import * as z from 'zod';
+import tradeWords from './data/trade-words.json';
+import { lettersKey } from './letters-key';
+
 /**
  * Divisions of the International Standard Industrial Classification of All Economic Activities, Revision 4
  * (United Nations, 2008). The wording of the names is from memory, some shortened.
@@ -101,8 +105,42 @@ const codes = new Map(industries.map(({ code, name }) => [name.toLowerCase(), co
 /** The name of an ISIC division; undefined for text that is no division code. */
 export const industryName = (code: string): string | undefined => names.get(code);
 
-/** The division code of a text that is a code or a division's name; undefined otherwise. */
+/** What firms of a division call their trade, in the languages of the lexicon. Common practice, no published source. */
+const words = z.record(z.string().regex(/^\d\d$/), z.string()).parse(tradeWords);
+let byWord: Map<string, string> | undefined;
+
+/** Division codes by trade word; made when first asked. */
+function tradeCodes(): Map<string, string> {
+  byWord ??= new Map(
+    Object.entries(words).flatMap(([code, list]) => list.split(';').map((word) => [lettersKey(word), code] as const))
+  );
+  return byWord;
+}
+
+/** The division code of a text that is a code, a division's name or what its firms are called; undefined otherwise. */
 export function industryCode(text: string): string | undefined {
   const written = text.trim();
-  return names.has(written) ? written : codes.get(written.toLowerCase());
+  if (names.has(written)) return written;
+  return written.length > 200 ? undefined : (codes.get(written.toLowerCase()) ?? tradeCodes().get(lettersKey(written)));
+}
+
+/**
+ * The division whose trade words stand in a longer text (`Empresas de catering`), where they all are of one division;
+ * undefined otherwise. Linear in the text.
+ */
+export function industryWithin(text: string): string | undefined {
+  const keys = lettersKey(text.slice(0, 200)).split(' ');
+  const found = new Set<string>();
+  const longest = 4;
+  for (let from = 0; from < keys.length;)
+    for (let size = Math.min(longest, keys.length - from); ; size--) {
+      const code = size && tradeCodes().get(keys.slice(from, from + size).join(' '));
+      if (code) found.add(code);
+      if (code || size <= 1) {
+        from += Math.max(1, size);
+        break;
+      }
+    }
+  const [code] = found;
+  return found.size === 1 ? code : undefined;
 }

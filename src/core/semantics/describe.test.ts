@@ -44,3 +44,15 @@ suite('describe', () => {
     );
   });
 });
+
+suite('own fields and languages', () => {
+  const says = (text: string) => describe(parse(text).query!);
+  it('are told by the name of their column', () => {
+    expect(says('own.n_o_de_cubiertos:[100 TO *] own.menú:vegano language:de')).toBe(
+      'People whose “n o de cubiertos” is 100 or more, whose “menú” has “vegano”, whose profile is in the language German.'
+    );
+    expect(says('own.seen:[2026-01 TO *]')).toBe('People whose “seen” is 2026-01-01 or later.');
+    expect(says('own.seen:[2026-01-01 TO 2026-02-28]')).toBe('People whose “seen” is 2026-01-01 to 2026-02-28.');
+    expect(says('own.score:[* TO 5]')).toBe('People whose “score” is up to 5.');
+  });
+});

@@ -97,7 +97,9 @@ function values(query: Query, inner: boolean): string {
 function term(one: Term): string {
   const range = rangeOf(one);
   if (range === 'never') return 'whom nobody can be';
-  return range && isNumberFact(range.scope) ? numbers[range.scope](range) : `${having(one.scope)} ${value(one)}`;
+  return range && isNumberFact(range.scope)
+    ? numbers[range.scope](range)
+    : `${range ? having(one.scope).replace(/has$/, 'is') : having(one.scope)} ${value(one)}`;
 }
 
 function value(one: Term): string {

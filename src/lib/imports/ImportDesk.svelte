@@ -8,10 +8,11 @@
   import { call } from '$lib/api/call';
   import { watchAll } from '$lib/kept/changes';
   import FilePreview from './FilePreview.svelte';
+  import ImportValues from './ImportValues.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import { mappingFault, writeCsv, type ColumnField } from '$core/formats';
+  import { mappingFault, writeCsv, type ColumnField, type StandardField } from '$core/formats';
   import { saveFile } from '$lib/frame/save-file';
   import type { Answer } from '$api';
 
@@ -28,6 +29,7 @@
   let uploading = $state('');
   let job = $state<Import | null>(null);
   let mapping = $state<ColumnField[]>([]);
+  let values = $state<{ field: StandardField; text: string; standard: string | null }[]>([]);
   let name = $state('');
   /** The imported file that the new one takes the place of; empty for a new source. */
   let into = $state('');
@@ -69,7 +71,14 @@
       const { id } = over && chosen ? await call('receiveFile', { query: { name: chosen.name }, file: chosen }) : job;
       job = await call('startImport', {
         params: { id },
-        body: { name, mapping: [...mapping], skipBadRows, badCells, into: into || null }
+        body: {
+          name,
+          mapping: [...mapping],
+          values: $state.snapshot(values),
+          skipBadRows,
+          badCells,
+          into: into || null
+        }
       });
       void look();
     } catch (problem) {
@@ -185,6 +194,7 @@
         </div>
       {/if}
       <FilePreview columns={job.reading.columns} bind:mapping />
+      <ImportValues importId={job.id} {mapping} bind:values />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
         {#if files.length}

@@ -23,6 +23,7 @@ import * as worldDay from './migrations/0020-world-day';
 import * as peopleWatched from './migrations/0021-people-watched';
 import * as keptBy from './migrations/0022-kept-by';
 import * as watchesTold from './migrations/0023-watches-told';
+import * as valueMeanings from './migrations/0024-value-meanings';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -49,7 +50,8 @@ export const migrations: readonly Migration[] = [
   worldDay,
   peopleWatched,
   keptBy,
-  watchesTold
+  watchesTold,
+  valueMeanings
 ];
 interface Migration {
   name: string;

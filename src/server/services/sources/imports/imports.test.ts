@@ -15,6 +15,7 @@ import { keepVersion } from '../../strings/versions';
 import type { ColumnField } from '$core/formats';
 import { startQueue } from '../../../jobs/queue';
 import { askPeople } from '../../../workers/people';
+import { readImportValues } from './import-values';
 import { readImport, receiveFile, startImport, stopImport } from './imports';
 import { readable } from '../../../testing/readable';
 
@@ -122,6 +123,77 @@ describe('own fields', () => {
       texts: ['language:Spanish', 'language:es', 'language:castellano', 'language:de']
     });
     expect(counts.map((one) => one!.certain.middle)).toEqual([1, 1, 1, 0]);
+  });
+});
+
+describe('values on standard lists', () => {
+  const file = [
+    'Nombre;Puesto;País;Sector;Área;Empleados',
+    'Ana Gil;Jefa de cocina;España;Hotelería;Cocina;51-200',
+    'Rui Sá;Chefe;Portugal;Casa de pasto;Cozinha;Pequena empresa',
+    'Ugo Neri;Capocuoco;Italia;Empresas de catering;Misterios;',
+    'Eva Ruiz;Jefa;España;Casa de Pasto;Cocina;muchos'
+  ].join('\n');
+  const mapping: ColumnField[] = ['name', 'title', 'country', 'industry', 'function', 'headcount'];
+  const valuesOf = async (id: string) =>
+    (await readImportValues(id, mapping)).values
+      .filter(({ field }) => field === 'industry' || field === 'headcount')
+      .map(({ text, rows, standard, by }) => [text, rows, standard, by]);
+
+  it('are told before anything is kept, can be chosen, and are remembered for the next file', async () => {
+    const job = await upload(file);
+    expect(await valuesOf(job.id)).toEqual([
+      ['Casa de pasto', 2, null, null],
+      ['Hotelería', 1, '55', 'name'],
+      ['Empresas de catering', 1, '56', 'likeness'],
+      ['51-200', 1, '51-200', 'name'],
+      ['Pequena empresa', 1, '10-49', 'likeness'],
+      ['muchos', 1, null, null]
+    ]);
+    const { lists } = await readImportValues(job.id, mapping);
+    expect(lists.industry).toContainEqual({ value: '55', name: '55 Accommodation' });
+    expect(lists.headcount).toEqual([]);
+
+    await expect(
+      startImport(job.id, {
+        ...settings(mapping),
+        values: [{ field: 'industry', text: 'Casa de pasto', standard: 'food' }]
+      })
+    ).rejects.toThrow('“food” is no industry that Eave knows');
+    await startImport(job.id, {
+      ...settings(mapping),
+      values: [
+        { field: 'industry', text: 'Casa de pasto', standard: '56' },
+        { field: 'industry', text: 'Empresas de catering', standard: null },
+        { field: 'headcount', text: 'Pequena empresa', standard: '10-49' }
+      ]
+    });
+    const { outcome, sourceId } = await ended(job.id);
+    expect(outcome!.message).toContain('4 people imported');
+    expect(
+      (await peopleOf(sourceId)).map(({ industry, headcount, country }) => [industry, headcount, country])
+    ).toEqual([
+      ['55', 126, 'ES'],
+      ['56', 30, 'PT'],
+      ['Empresas de catering', undefined, 'IT'],
+      ['56', undefined, 'ES']
+    ]);
+    // The function of a file in Spanish is the one that a persona asks for.
+    expect((await peopleOf(sourceId))[0]!.function).toBe((await peopleOf(sourceId))[1]!.function);
+
+    const next = await upload('Nombre;Sector\nIda;CASA DE PASTO\nLea;Empresas de catering\n');
+    const { values } = await readImportValues(next.id, ['name', 'industry']);
+    expect(values.map(({ text, standard, by }) => [text, standard, by])).toEqual([
+      ['CASA DE PASTO', '56', 'memory'],
+      ['Empresas de catering', null, 'memory']
+    ]);
+  });
+
+  it('are refused of a file that is gone or begun', async () => {
+    const job = await upload('Name,Country\nAda,Sweden\n');
+    await startImport(job.id, settings(['name', 'country']));
+    await ended(job.id);
+    await expect(readImportValues(job.id, ['name', 'country'])).rejects.toThrow('Choose it again');
   });
 });
 

@@ -13,6 +13,7 @@ import { notFound, Refusal } from '../../../refusal';
 import { runThread } from '../../../workers/threads';
 import { findSource, readySource } from '../sources';
 import type { ImportSettings } from '$api/import-shapes';
+import { checkMeanings } from './import-values';
 import { recognise } from './read-table';
 import { leaseSeconds } from './run-import';
 import { unpackWorkbook } from './workbook';
@@ -72,7 +73,8 @@ export const readImport = async (id: string) => told(await findImport(id));
 /** Begins to import in the background; `readImport` tells how far it is. */
 export async function startImport(id: string, settings: ImportSettings) {
   const row = await findImport(id);
-  const { mapping, into } = settings;
+  const { mapping, into, values = [] } = settings;
+  checkMeanings(values);
   if (into !== null) {
     const source = await findSource(into);
     if (source.kind !== 'file')

@@ -12,6 +12,7 @@ import { database } from '../../../database/connection';
 import { models, type ImportRow } from '../../../database/models';
 import { log } from '../../../log';
 import type { ImportOutcome, ImportSettings } from '$api/import-shapes';
+import { rememberMeanings, standardizer } from './import-values';
 import { readRows } from './read-table';
 import { pathOf, removeUpload } from './upload-files';
 
@@ -129,7 +130,7 @@ function endedBy(error: unknown): Ended {
 
 async function keepAll(
   row: ImportRow,
-  { name, mapping, skipBadRows, badCells = 'empty', into }: ImportSettings,
+  { name, mapping, skipBadRows, badCells = 'empty', into, values = [] }: ImportSettings,
   server: string,
   progress: Progress,
   transaction: Transaction
@@ -164,6 +165,7 @@ async function keepAll(
   );
   const ownMet = new Set<OwnScope>();
   const withLanguage = await languageReader();
+  const standard = standardizer(mapping, values);
   let kept = 0;
   let objected = 0;
   const flush = async () => {
@@ -189,7 +191,7 @@ async function keepAll(
         `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
       );
     const ownKey = `row-${read.row}`;
-    const result = 'error' in read ? read : personFromRow(read.cells, mapping, ownKey, ownNames);
+    const result = 'error' in read ? read : personFromRow(standard(read.cells), mapping, ownKey, ownNames);
     if ('person' in result && result.person.id === ownKey) {
       // Without a key of the file's own, a person is known by mail, or by name and firm, so that a newer file updates them.
       const [known] = contactKeys(result.person);
@@ -259,6 +261,7 @@ async function keepAll(
     },
     { transaction }
   );
+  await rememberMeanings(values, transaction);
   const [ended] = await models().Import.update(
     { state: 'done', outcome, sourceId, server: null, leasedUntil: null },
     { where: { id: row.id, server, state: 'running' }, transaction }

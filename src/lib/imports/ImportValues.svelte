@@ -1,0 +1,142 @@
+<script lang="ts">
+  import ComboBox from 'carbon-components-svelte/src/ComboBox/ComboBox.svelte';
+  import InlineLoading from 'carbon-components-svelte/src/InlineLoading/InlineLoading.svelte';
+  import { untrack } from 'svelte';
+  import { columnFields, isStandardField, type ColumnField, type StandardField } from '$core/formats';
+  import { call } from '$lib/api/call';
+  import Refused from '$lib/frame/Refused.svelte';
+  import { count } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
+  import type { Answer } from '$api';
+  import { toMend } from './to-mend';
+
+  interface Props {
+    importId: string;
+    mapping: readonly ColumnField[];
+    /** What values become, as it was chosen or read. */
+    values: { field: StandardField; text: string; standard: string | null }[];
+  }
+  let { importId, mapping, values = $bindable() }: Props = $props();
+  type Read = Answer<'readImportValues'>;
+
+  let read = $state<Read | null>(null);
+  let refused: unknown = $state(null);
+  let all = $state(false);
+
+  const columns = $derived(JSON.stringify(mapping.filter(isStandardField)));
+  $effect(() => {
+    void columns;
+    untrack(() => void look());
+  });
+
+  async function look() {
+    const asked = [...mapping];
+    read = null;
+    values = [];
+    if (!asked.some(isStandardField)) return;
+    try {
+      const told = await call('readImportValues', { params: { id: importId }, body: { mapping: asked } });
+      // The columns were matched otherwise meanwhile.
+      if (JSON.stringify(asked) !== JSON.stringify(mapping)) return;
+      read = told;
+      values = told.values.map(({ field, text, standard }) => ({ field, text, standard }));
+    } catch (problem) {
+      refused = problem;
+    }
+  }
+
+  const rows = $derived(read?.values.map((value, i) => ({ ...value, i })) ?? []);
+  const mend = $derived(toMend(rows));
+  const shown = $derived(all ? rows : mend);
+  const how: Record<string, string> = { name: 'by its name', likeness: 'likely', memory: 'as before' };
+  const choose = (i: number, standard: string | null) =>
+    (values = values.map((value, at) => (at === i ? { ...value, standard } : value)));
+  const items = $derived(
+    Object.fromEntries(
+      Object.entries(read?.lists ?? {}).map(([field, list]) => [
+        field,
+        list.map(({ value, name }) => ({ id: value, text: name }))
+      ])
+    )
+  );
+</script>
+
+<!-- What the values of a file's columns become, to be looked through before anything is kept. -->
+{#if read && rows.length}
+  <section aria-label="What the values mean">
+    <p>
+      <b>{count(rows.length - mend.length)} of {count(rows.length)} different values are known by name.</b>
+      {#if mend.length}These {count(mend.length)} are not: what they become can be changed, and is remembered for the next
+        file.{/if}
+      {#if read.more}{count(read.more)} rare values more are read by their names.{/if}
+      {#if rows.length > mend.length}
+        <Act onclick={() => (all = !all)}>{all ? 'Show those to look at' : 'Show all'}</Act>
+      {/if}
+    </p>
+    {#if shown.length}
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <div class="tabled" role="region" aria-label="Values of the file" tabindex="0">
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableHeader>Column</TableHeader><TableHeader>In the file</TableHeader><TableHeader>Rows</TableHeader>
+              <TableHeader>Becomes</TableHeader><TableHeader>Read</TableHeader>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {#each shown as { field, text, rows: times, by, i } (`${field} ${text}`)}
+              <TableRow>
+                <TableCell>{columnFields[field]}</TableCell>
+                <TableCell>{text}</TableCell>
+                <TableCell class="number">{count(times)}</TableCell>
+                <TableCell>
+                  {#if field === 'headcount'}
+                    <Field
+                      aria-label="People that “{text}” means"
+                      placeholder="as written"
+                      value={values[i]?.standard ?? ''}
+                      onchange={(e) => choose(i, e.currentTarget.value.trim() || null)}
+                    />
+                  {:else}
+                    <ComboBox
+                      size="sm"
+                      labelText="What “{text}” becomes"
+                      hideLabel
+                      placeholder="as written"
+                      items={items[field] ?? []}
+                      selectedId={values[i]?.standard ?? undefined}
+                      shouldFilterItem={(item: { text: string }, typed: string) =>
+                        !typed || item.text.toLowerCase().includes(typed.toLowerCase())}
+                      on:select={({ detail }: CustomEvent<{ selectedId: string }>) => choose(i, detail.selectedId)}
+                      on:clear={() => choose(i, null)}
+                    />
+                  {/if}
+                </TableCell>
+                <TableCell>{(by && how[by]) ?? 'not known'}</TableCell>
+              </TableRow>
+            {/each}
+          </TableBody>
+        </Table>
+      </div>
+    {/if}
+  </section>
+{:else if !read && !refused && mapping.some(isStandardField)}
+  <InlineLoading description="Going through the file’s values" />
+{/if}
+<Refused problem={refused} />
+
+<style>
+  section {
+    display: grid;
+    gap: 8px;
+  }
+  .tabled {
+    max-height: 260px;
+    overflow: auto;
+  }
+  .tabled :global(td) {
+    font-size: 12.5px;
+  }
+</style>
