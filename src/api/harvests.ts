@@ -12,7 +12,9 @@ export const budget = z.object({
   /** At each source */
   requestsPerDay: most,
   records: most,
-  spend: z.number().min(0).max(1e9).nullable()
+  spend: z.number().min(0).max(1e9).nullable(),
+  /** A search that cannot be cut is asked again with neutral words until a smaller share of the next rows should be new; null: never */
+  newShare: z.number().min(0.001).max(1).nullable().optional()
 });
 
 const state = z.enum(['waiting', 'running', 'paused', 'done', 'failed']);
@@ -34,7 +36,8 @@ const cutBy = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('values'), scope: z.enum(namedFacts) }),
   z.object({ kind: z.literal('numbers'), scope: z.enum(numberFacts) }),
   z.object({ kind: z.literal('alternatives') }),
-  z.object({ kind: z.literal('word'), word: z.string().max(200) })
+  z.object({ kind: z.literal('word'), word: z.string().max(200) }),
+  z.object({ kind: z.literal('neutral') })
 ]);
 /** A fact that was cut by, and about how many come in no part because they lack it */
 const lost = z.object({ scope: z.string(), expected: z.number() }).nullable();
@@ -53,7 +56,21 @@ const slice = z.object({
   rows: z.int(),
   /** Rows of people whom no slice before had brought */
   fresh: z.int(),
-  search: searchSchema
+  search: searchSchema,
+  /** How it stands with neutral words, of a search that is asked with them */
+  words: z
+    .object({
+      /** Somebody who came twice counted twice */
+      rows: z.int(),
+      people: z.int(),
+      /** Share of the next rows that should be new: Good 1953 */
+      share: z.number(),
+      /** People not seen: Chao 1984 */
+      unseen: interval.extend({ middle: z.number() }),
+      /** Why no word follows */
+      end: z.enum(['few are new', 'enough words']).nullable()
+    })
+    .nullable()
 });
 
 const harvest = head.extend({
@@ -158,11 +175,16 @@ export const harvests = {
       })
     )
   }),
+  wordsOfSlice: operation(paths.wordsOfSlice, {
+    params: sliceParams,
+    response: z.array(z.object({ word: z.string(), expected: z.number(), fresh: z.number() }))
+  }),
   changeSlice: operation(paths.changeSlice, {
     params: sliceParams,
     body: z.discriminatedUnion('do', [
       z.object({ do: z.enum(['leave out', 'take in', 'join']) }),
-      z.object({ do: z.literal('cut'), by: cutBy })
+      z.object({ do: z.literal('cut'), by: cutBy }),
+      z.object({ do: z.literal('ask with'), word: z.string().trim().min(2).max(100) })
     ]),
     response: harvest
   }),

@@ -89,6 +89,7 @@ export const paths = {
   stopHarvest: ['POST', '/api/briefs/{id}/harvests/{harvest}/stop'],
   goOnWithHarvest: ['POST', '/api/briefs/{id}/harvests/{harvest}/go-on'],
   orderHarvest: ['POST', '/api/briefs/{id}/harvests/{harvest}/order'],
+  wordsOfSlice: ['GET', '/api/briefs/{id}/harvests/{harvest}/slices/{slice}/words'],
   cutsOfSlice: ['GET', '/api/briefs/{id}/harvests/{harvest}/slices/{slice}/cuts'],
   changeSlice: ['PUT', '/api/briefs/{id}/harvests/{harvest}/slices/{slice}'],
   listHarvestPeople: ['GET', '/api/briefs/{id}/harvests/{harvest}/people'],

@@ -89,6 +89,7 @@ export const summaries: Record<OperationName, string> = {
   stopHarvest: 'Stop a harvest where it is',
   goOnWithHarvest: 'Let a harvest go on, with another budget where one is given',
   orderHarvest: 'Learn anew from the verdicts who is likely to fit, and put the people in that order',
+  wordsOfSlice: 'Neutral words that should bring most new people beside a slice’s search',
   cutsOfSlice: 'The ways in which a slice could be cut, best first',
   changeSlice: 'Leave a slice out or take it in, cut it, or join what was cut',
   listHarvestPeople: 'A page of the people of a harvest, the likely ones first',

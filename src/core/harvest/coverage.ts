@@ -15,6 +15,8 @@ export interface SliceState {
   fresh: number;
   /** A fact was cut by for which nobody can be asked who lacks it. */
   lost: { expected: number } | null;
+  /** It was asked again with neutral words: its parts are no cut of it, and what they bring comes on top. */
+  neutral?: boolean;
 }
 
 const between = (low: number, high: number): Interval => ({ low: Math.max(0, low), high: Math.max(0, high) });
@@ -25,7 +27,8 @@ const add = (a: Interval, b: Interval): Interval => ({ low: a.low + b.low, high:
  * cut further, what is not read yet or left out, and those whom no part of a cut can be asked for. What a slice was planned with is
  * taken for up to twice as many; counts are taken as the source's way of counting allows.
  */
-export function missingRows(slices: readonly SliceState[], counting: Counting): Interval {
+export function missingRows(all: readonly SliceState[], counting: Counting): Interval {
+  const slices = withWordsJoined(all);
   const children = new Map<string, SliceState[]>();
   for (const slice of slices)
     if (slice.parent !== null) children.set(slice.parent, [...(children.get(slice.parent) ?? []), slice]);
@@ -50,6 +53,22 @@ export function missingRows(slices: readonly SliceState[], counting: Counting): 
   const low = wholes.length === 1 ? Math.max(open.low, beyond.low) : open.low;
   const high = Math.min(open.high, beyond.high);
   return { low: Math.min(low, high), high };
+}
+
+/** Searches that were asked again with words as one slice each, with all that came of them. */
+function withWordsJoined(slices: readonly SliceState[]): SliceState[] {
+  const asked = new Set(slices.flatMap(({ id, neutral }) => (neutral ? [id] : [])));
+  if (!asked.size) return [...slices];
+  const more = new Map<string, number>();
+  for (const { parent, fresh } of slices)
+    if (parent !== null && asked.has(parent)) more.set(parent, (more.get(parent) ?? 0) + fresh);
+  return slices
+    .filter(({ parent }) => parent === null || !asked.has(parent))
+    .map((slice) => {
+      if (!slice.neutral) return slice;
+      const came = more.get(slice.id) ?? 0;
+      return { ...slice, state: 'stuck', rows: slice.rows + came, fresh: slice.fresh + came };
+    });
 }
 
 /** Whom the parts of a cut leave out: what the whole has more than they have together, where all of them were asked. */

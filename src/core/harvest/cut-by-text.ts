@@ -14,7 +14,7 @@ import type { CutNeeds } from './cut-by-fact';
 import type { Cut, CutPart } from './slice';
 
 /** The one search that says a query exactly at a source; null where it takes more, or cannot say it. */
-function oneSearch(query: Query, sheet: Sheet): Search | null {
+export function oneSearch(query: Query, sheet: Sheet): Search | null {
   const { searches: all, exactness, leftover } = render(query, sheet);
   return exactness === 'exact' && !leftover && all.length === 1 ? all[0]! : null;
 }
@@ -106,17 +106,22 @@ const least = 0.02;
 /** Words that are tried at most. */
 const mostWords = 12;
 
-/** Words of the rows seen, those first that stand in nearest to half of them. */
-export function halvingWords(seen: readonly Person[], without: ReadonlySet<string>): { word: string; rows: number }[] {
+/** The words of the rows seen, and in how many each stands. */
+export function wordsOfRows(seen: readonly Person[]): Map<string, number> {
   const rows = new Map<string, number>();
   for (const person of seen) {
     const words = new Set<string>();
     for (const { field, text } of valuesOf(person))
       if (searches('any', field)) for (const key of tokenKeys(text)) if (/^\p{L}{3,}$/u.test(key)) words.add(key);
-    for (const word of words) if (!without.has(word)) rows.set(word, (rows.get(word) ?? 0) + 1);
+    for (const word of words) rows.set(word, (rows.get(word) ?? 0) + 1);
   }
-  return [...rows]
-    .filter(([, n]) => n < seen.length)
+  return rows;
+}
+
+/** Words of the rows seen, those first that stand in nearest to half of them. */
+export function halvingWords(seen: readonly Person[], without: ReadonlySet<string>): { word: string; rows: number }[] {
+  return [...wordsOfRows(seen)]
+    .filter(([word, n]) => n < seen.length && !without.has(word))
     .sort((a, b) => Math.abs(a[1] - seen.length / 2) - Math.abs(b[1] - seen.length / 2) || (a[0] < b[0] ? -1 : 1))
     .slice(0, mostWords)
     .map(([word, n]) => ({ word, rows: n }));

@@ -12,7 +12,7 @@ const loss = { any: 3, row: 0.05 };
 /** Rows whose texts are read at most. */
 const mostRead = 300;
 /** What a person understands at a glance goes before what only a machine would ask. */
-const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5 };
+const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5, neutral: 3 };
 
 /**
  * The ways of cutting a search at a source into parts that together find exactly whom it finds, best first: the fewest

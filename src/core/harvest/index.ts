@@ -4,6 +4,7 @@ export * from './cut-by-fact';
 export * from './cuts';
 export * from './fits-read';
 export * from './logistic';
+export * from './neutral-words';
 export * from './next-step';
 export * from './order-by-likelihood';
 export * from './slice';

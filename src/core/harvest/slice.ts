@@ -1,12 +1,16 @@
 import type { Search } from '../dialect/search-schema';
 import type { NamedFact, NumberFact, Scope } from '../language/scopes';
 
-/** What a cut goes by: values of a fact, numbers of a fact, the alternatives of a group, or a word that nobody cares about. */
+/**
+ * What a cut goes by: values of a fact, numbers of a fact, the alternatives of a group, or a word that nobody cares about. By neutral
+ * words it is no cut but the same search asked again and again, each time with another such word.
+ */
 export type CutBy =
   | { kind: 'values'; scope: NamedFact }
   | { kind: 'numbers'; scope: NumberFact }
   | { kind: 'alternatives' }
-  | { kind: 'word'; word: string };
+  | { kind: 'word'; word: string }
+  | { kind: 'neutral' };
 
 /** One part of a cut: a search, and how many rows it should have. */
 export interface CutPart {
@@ -27,5 +31,15 @@ export interface Cut {
 }
 
 /** How a cut is named to a person. */
-export const cutName = (by: CutBy): string =>
-  by.kind === 'alternatives' ? 'the alternatives of a group' : by.kind === 'word' ? `the word “${by.word}”` : by.scope;
+export function cutName(by: CutBy): string {
+  switch (by.kind) {
+    case 'alternatives':
+      return 'the alternatives of a group';
+    case 'word':
+      return `the word “${by.word}”`;
+    case 'neutral':
+      return 'neutral words';
+    default:
+      return by.scope;
+  }
+}

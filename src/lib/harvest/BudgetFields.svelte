@@ -2,31 +2,52 @@
   import Field from '$lib/ui/Field.svelte';
   import { readLimit, type Budget } from './budget';
 
-  let { budget = $bindable() }: { budget: Budget } = $props();
+  interface Props {
+    budget: Budget;
+    /** Whether searches can be asked again with neutral words. */
+    words?: boolean;
+  }
+  let { budget = $bindable(), words = false }: Props = $props();
 
-  let typed: Record<keyof Budget, string> = $state({
+  type Limit = 'requestsPerDay' | 'records' | 'spend' | 'newShare';
+
+  let typed: Record<Limit, string> = $state({
     requestsPerDay: budget.requestsPerDay?.toString() ?? '',
     records: budget.records?.toString() ?? '',
-    spend: budget.spend?.toString() ?? ''
+    spend: budget.spend?.toString() ?? '',
+    newShare: budget.newShare ? String(Math.round(budget.newShare * 1000) / 10) : ''
   });
-  const fields: { key: keyof Budget; label: string; whole: boolean }[] = [
+  const fields = $derived<{ key: Limit; label: string; whole: boolean; placeholder?: string }[]>([
     { key: 'requestsPerDay', label: 'Requests a day, at most', whole: true },
     { key: 'records', label: 'Records, at most', whole: true },
-    { key: 'spend', label: 'Spend, at most', whole: false }
-  ];
-  function take(key: keyof Budget, whole: boolean, text: string) {
+    { key: 'spend', label: 'Spend, at most', whole: false },
+    ...(words
+      ? [
+          {
+            key: 'newShare' as const,
+            label: 'Neutral words while so many of 100 rows are new',
+            whole: false,
+            placeholder: 'none'
+          }
+        ]
+      : [])
+  ]);
+  function take(key: Limit, whole: boolean, text: string) {
     typed[key] = text;
     const read = readLimit(text);
-    if (read !== undefined) budget = { ...budget, [key]: read === null ? null : whole ? Math.ceil(read) : read };
+    if (read === undefined) return;
+    if (key === 'newShare')
+      budget = { ...budget, newShare: read === null ? null : Math.min(1, Math.max(0.001, read / 100)) };
+    else budget = { ...budget, [key]: read === null ? null : whole ? Math.ceil(read) : read };
   }
 </script>
 
-{#each fields as { key, label, whole } (key)}
+{#each fields as { key, label, whole, placeholder } (key)}
   <Field
     {label}
     value={typed[key]}
     inputmode="decimal"
-    placeholder="no limit"
+    placeholder={placeholder ?? 'no limit'}
     invalid={readLimit(typed[key]) === undefined}
     invalidText="A number above 0, or nothing"
     oninput={(event: Event & { currentTarget: HTMLInputElement }) => take(key, whole, event.currentTarget.value)}

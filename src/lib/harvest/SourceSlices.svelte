@@ -1,12 +1,14 @@
 <script lang="ts">
   import type { Body } from '$api';
   import { call } from '$lib/api/call';
+  import { cutName } from '$core/harvest';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { count, counted, whole } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
+  import NeutralWords from './NeutralWords.svelte';
   import { drawSlices, leavesOf, sizeOf, type HarvestSource, type Slice } from './slice-bar';
 
   interface Props {
@@ -38,6 +40,8 @@
     return known;
   });
   const lost = $derived(source.slices.flatMap(({ lost: one }) => (one && one.expected >= 0.5 ? [one] : [])));
+
+  const isWithWord = ({ parent }: Slice) => source.slices.some(({ id, words: asked }) => id === parent && asked);
 
   let cuts: Awaited<ReturnType<typeof call<'cutsOfSlice'>>> = $state.raw([]);
   let cutting = $state('');
@@ -97,6 +101,9 @@
     {/each}
     {#if source.problem}<span class="warn">{source.problem}</span>{/if}
   </p>
+  {#each source.slices.filter(({ words: asked }) => asked) as slice (slice.id)}
+    <NeutralWords {slice} {source} {briefId} {harvestId} {still} {onchange} {onrefused} />
+  {/each}
   <Fold title="Slices of {source.sourceName} ({source.slices.length})">
     <div class="tabled">
       <Table>
@@ -113,7 +120,9 @@
               <TableCell
                 ><span style:padding-left="{depths.get(slice.id)! * 14}px"
                   >{slice.what}{slice.cutBy
-                    ? ` · cut by ${slice.cutBy.kind === 'word' ? `“${slice.cutBy.word}”` : slice.cutBy.kind === 'alternatives' ? 'alternatives' : slice.cutBy.scope}`
+                    ? slice.cutBy.kind === 'neutral'
+                      ? ' · asked with neutral words'
+                      : ` · cut by ${cutName(slice.cutBy)}`
                     : ''}</span
                 ></TableCell
               >
@@ -135,7 +144,8 @@
                   {#if slice.state === 'left out'}<Act onclick={() => onchange(slice.id, { do: 'take in' })}
                       >Take in</Act
                     >{/if}
-                  {#if slice.state === 'cut'}<Act onclick={() => onchange(slice.id, { do: 'join' })}>Join</Act>{:else}
+                  {#if slice.state === 'cut'}<Act onclick={() => onchange(slice.id, { do: 'join' })}>Join</Act
+                    >{:else if !isWithWord(slice)}
                     {#if cutting === slice.id && cuts.length}
                       <Pick
                         label="Cut {slice.what} by"

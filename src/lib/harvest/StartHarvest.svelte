@@ -102,7 +102,7 @@
   </Table>
   <div class="limits">
     <Field label="Name" bind:value={name} placeholder={usualName} maxlength="200" />
-    <BudgetFields bind:budget />
+    <BudgetFields bind:budget words />
     <Act look="main" type="submit" disabled={starting || !taken.length || !versions.length}
       >{starting ? 'Starting…' : 'Start the harvest'}</Act
     >

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { drawSlices, leavesOf, sizeOf, type Slice } from './slice-bar';
+import { curveOf, drawSlices, leavesOf, sizeOf, type Slice } from './slice-bar';
 
 const slice = (more: Partial<Slice>): Slice => ({
   id: 'a',
@@ -9,6 +9,7 @@ const slice = (more: Partial<Slice>): Slice => ({
   state: 'read',
   cutBy: null,
   lost: null,
+  words: null,
   expected: null,
   reported: null,
   rows: 0,
@@ -40,5 +41,22 @@ describe('the bar of slices', () => {
     expect(sizeOf(slice({ state: 'stuck', rows: 1000, reported: { low: 1400, high: 1400 } }))).toBe(1400);
     expect(sizeOf(slice({ state: 'waiting' }))).toBe(0);
     expect(drawSlices({ slices: [] }, 100)).toEqual([]);
+  });
+
+  it('takes a search and its neutral words for one, and draws how few new people came at last', () => {
+    const words = { rows: 290, people: 200, share: 0.3, unseen: { low: 1, middle: 2, high: 3 }, end: null };
+    const asked = [
+      slice({ id: 'w', state: 'cut', rows: 100, fresh: 100, cutBy: { kind: 'neutral' }, words }),
+      slice({ id: '1', parent: 'w', what: 'with “Palma”', rows: 100, fresh: 70 }),
+      slice({ id: '2', parent: 'w', what: 'with “Ana”', rows: 90, fresh: 30 }),
+      slice({ id: '3', parent: 'w', what: 'with “Faro”', state: 'waiting' })
+    ];
+    expect(leavesOf({ slices: asked })).toMatchObject([{ id: 'w', state: 'stuck', rows: 200 }]);
+    expect(curveOf(asked[0]!, { slices: asked }).map(({ rows, people }) => [rows, people])).toEqual([
+      [0, 0],
+      [100, 100],
+      [200, 170],
+      [290, 200]
+    ]);
   });
 });

@@ -19,9 +19,37 @@ export interface DrawnSlice {
 export const sizeOf = ({ reported, rows, expected, state }: Slice): number =>
   state === 'read' ? rows : Math.max(rows, reported ? (reported.low + reported.high) / 2 : (expected ?? 0));
 
-/** Slices that are not cut, in their order: together they are the whole. */
-export const leavesOf = ({ slices }: Pick<HarvestSource, 'slices'>): Slice[] =>
-  slices.filter(({ state }) => state !== 'cut');
+/**
+ * Slices that are not cut, in their order: together they are the whole. A search that was asked with neutral words is one, with all
+ * that they brought.
+ */
+export function leavesOf({ slices }: Pick<HarvestSource, 'slices'>): Slice[] {
+  const asked = new Set(slices.flatMap(({ id, words }) => (words ? [id] : [])));
+  return slices
+    .filter(({ state, words, parent }) => (state !== 'cut' || words) && (parent === null || !asked.has(parent)))
+    .map((slice) =>
+      slice.words && slice.state === 'cut' ? { ...slice, state: 'stuck', rows: slice.words.people } : slice
+    );
+}
+
+/** People who had come after so many rows of a search and of its words, in the order in which they were asked. */
+export function curveOf(
+  slice: Slice,
+  { slices }: Pick<HarvestSource, 'slices'>
+): { rows: number; people: number; what: string }[] {
+  let [rows, people] = [slice.rows, slice.rows];
+  const points = [
+    { rows: 0, people: 0, what: '' },
+    { rows, people, what: slice.what }
+  ];
+  for (const one of slices) {
+    if (one.parent !== slice.id || (one.state === 'waiting' && !one.rows)) continue;
+    rows += one.rows;
+    people += one.fresh;
+    points.push({ rows, people, what: one.what });
+  }
+  return points;
+}
 
 /** Width that a label of a few letters needs. */
 const labelWidth = 74;

@@ -8,6 +8,8 @@ export interface HarvestBudget {
   requestsPerDay: number | null;
   records: number | null;
   spend: number | null;
+  /** Neutral words are asked until a smaller share of the next rows should be new; without it none are. */
+  newShare?: number | null;
 }
 export interface HarvestRow extends Row<HarvestRow> {
   id: string;

@@ -15,7 +15,7 @@ import type {
 } from '$core/measure';
 import type { KeptBack } from '$sources/reading';
 import type { Problem, Query, Scope } from '$core/language';
-import type { Cut } from '$core/harvest';
+import type { Cut, NeutralWord } from '$core/harvest';
 import type { Mark, MatchingRules, Truth } from '$core/semantics';
 import type { Persona, WordSet } from '$core/persona';
 import type { Candidate, Change, Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
@@ -213,6 +213,11 @@ export interface PeopleWork {
   page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };
   /** Ways of cutting a search, best first, planned from those of some people whom it brings. */
   cut: { ask: { search: Search; sheet: Sheet; people: Person[]; count: number; most: number }; answer: Cut[] };
+  /** Words that nobody cares about which should bring most new people beside a search, best first. */
+  'neutral-words': {
+    ask: PeopleWork['cut']['ask'] & { used: string[] };
+    answer: NeutralWord[];
+  };
   /** Whether rows meet what Eave checks itself, and the terms that each leaves open. */
   'check-rows': { ask: { sheet: Sheet; leftover: Query | null; people: Person[] }; answer: CheckedRow[] };
   /** Joins the pages that a rendering brought, and draws a sample; `contacted` are people who are left out, `drawn` those drawn before. */

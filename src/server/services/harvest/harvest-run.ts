@@ -13,6 +13,7 @@ import { askPage } from '../sources/ask-source';
 import { sourceToAsk } from '../sources/sources';
 import { faultOfSource, whyItBrokeOff } from '../sources/why-it-broke-off';
 import { linkInThread } from './link-in-thread';
+import { askWithNextWord, isAskedWithWords } from './ask-with-words';
 import { cutsOfSlice, cutSlice } from './slices';
 
 const task = 'harvest';
@@ -124,7 +125,11 @@ async function gather(harvest: HarvestRow, run: HarvestSourceRow, halt: AbortSig
         where: { harvestId: run.harvestId, sourceId: run.sourceId, state: 'waiting' },
         order: ['place']
       });
-      if (!slice) break;
+      if (!slice) {
+        const now = await models().Harvest.findByPk(harvest.id);
+        if (now?.state === 'running' && (await askWithNextWord(now, source))) continue;
+        break;
+      }
       await readSlice(harvest, run, source, slice, halt);
     }
     await run.update({ state: 'done', problem: '' });
@@ -146,6 +151,9 @@ async function readSlice(
 ): Promise<void> {
   const { limits, counting } = source.sheet;
   const seen = await idsOf(slice);
+  const parent = slice.parent === null ? null : await models().HarvestSlice.findByPk(slice.parent);
+  // What is asked with words is not cut, and neither is what a word brings.
+  const whole = isAskedWithWords(slice) || (parent !== null && isAskedWithWords(parent));
   while (!slice.ended) {
     if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
     const still = await models().Harvest.findByPk(harvest.id, { attributes: ['state', 'budget'] });
@@ -153,10 +161,14 @@ async function readSlice(
     await keepBudget(still.budget, run, source);
     await readPage(harvest, run, source, slice, seen, halt);
     // The first page tells how long it is.
-    if (slice.pages === 1 && nextStep(countInterval(slice.said!, counting), limits.shown) === 'cut')
+    if (!whole && slice.pages === 1 && nextStep(countInterval(slice.said!, counting), limits.shown) === 'cut')
       if (await tryToCut(harvest, slice, source)) return;
   }
   // As many as are shown, and more there: what stands beyond is not seen.
+  if (whole) {
+    await slice.update({ state: isAskedWithWords(slice) ? 'cut' : 'read' });
+    return;
+  }
   const beyond =
     limits.shown !== null && slice.rows >= limits.shown && countInterval(slice.said!, counting).high > slice.rows;
   if (beyond && (await tryToCut(harvest, slice, source))) return;

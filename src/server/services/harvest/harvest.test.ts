@@ -21,7 +21,8 @@ import {
   listHarvests,
   readHarvest,
   startHarvest,
-  stopHarvest
+  stopHarvest,
+  wordsAt
 } from './harvests';
 
 useFreshDatabase();
@@ -122,6 +123,52 @@ describe('a harvest', () => {
     // What is missing is said, with what the source's guesses leave open.
     expect(source!.missing.high).toBeGreaterThanOrEqual(wanted.size - rows.length);
   }, 180_000);
+
+  it('asks again with neutral words until few are new, chosen by it or by hand', async () => {
+    const { id, number } = await briefWith('Neutral', 'quality OR manager');
+    await switchFaults('lanternfield', { ...usualFaults, slow: false, refusals: false, timeOuts: false });
+    const from = [{ sourceId: 'lanternfield', version: number }];
+    const { id: harvest } = await startHarvest(id, { name: 'Neutral', from, budget: { ...noLimit, records: 1 } });
+    await until(isOver(id, harvest));
+    const [cut] = (await readHarvest(id, harvest)).sources[0]!.slices;
+    if (cut!.state === 'cut') await changeSlice(id, harvest, cut!.id, { do: 'join' });
+
+    const offered = await wordsAt(id, harvest, cut!.id);
+    expect(offered.length).toBeGreaterThan(3);
+    for (const { fresh, expected } of offered) expect(fresh).toBeLessThanOrEqual(expected);
+    await changeSlice(id, harvest, cut!.id, { do: 'ask with', word: 'Copenhagen' });
+    await expect(changeSlice(id, harvest, cut!.id, { do: 'ask with', word: 'copenhagen' })).rejects.toThrow(
+      'or has been. Choose another word.'
+    );
+
+    // Four in ten new is worth it, for this test.
+    await goOn(id, harvest, { ...noLimit, newShare: 0.4 });
+    await until(isOver(id, harvest), 120_000);
+    const [source] = (await readHarvest(id, harvest)).sources;
+    const [whole, ...words] = source!.slices;
+    expect(whole).toMatchObject({ state: 'cut', cutBy: { kind: 'neutral' }, words: { end: 'few are new' } });
+    expect(words[0]!.what).toBe('with “Copenhagen”');
+    expect(words.length).toBeGreaterThan(2);
+    expect(words.every(({ state, parent }) => state === 'read' && parent === whole!.id)).toBe(true);
+    expect(whole!.words!.share).toBeLessThan(0.4);
+    const rows = await rowsAt(harvest, 'lanternfield');
+    expect(whole!.words).toMatchObject({
+      people: rows.length,
+      rows: rows.reduce((sum, { slices }) => sum + slices, 0)
+    });
+    expect(rows.length).toBe([whole!, ...words].reduce((sum, { fresh }) => sum + fresh, 0));
+    // Nobody comes whom the search itself does not find.
+    const wanted = allFound('lanternfield', [whole!.search]);
+    for (const row of rows) expect(wanted.has(row.id)).toBe(true);
+    expect(source!.missing.high).toBeGreaterThanOrEqual(wanted.size - rows.length);
+
+    // It goes on where fewer new ones are worth it.
+    await goOn(id, harvest, { ...noLimit, newShare: 0.25 });
+    await until(isOver(id, harvest), 120_000);
+    const [more] = (await readHarvest(id, harvest)).sources;
+    expect(more!.slices.length).toBeGreaterThan(source!.slices.length);
+    expect(more!.gathered.rows).toBeGreaterThan(source!.gathered.rows);
+  }, 240_000);
 
   it('keeps to its budget: of requests until tomorrow, of records and money until there is more', async () => {
     const { id, number } = await briefWith('Budget');

@@ -13,6 +13,7 @@ import { findRunnable, findSource } from '../sources/sources';
 import { findVersion, versionString } from '../strings/versions';
 import { enqueueHarvest } from './harvest-run';
 import { linkInThread } from './link-in-thread';
+import { askWith, isAskedWithWords, readWords, wordsFor } from './ask-with-words';
 import { cutsOfSlice, cutSlice, toldCut, wholeSlices } from './slices';
 
 interface Wanted {
@@ -151,6 +152,8 @@ export async function readHarvest(briefId: string, id: string) {
       { bind: { id }, type: QueryTypes.SELECT }
     )
   ]);
+  const words = new Map<string, Awaited<ReturnType<typeof readWords>>>();
+  for (const slice of slices) words.set(slice.id, await readWords(slice, slices, harvest.budget.newShare ?? null));
   const count = (sourceId: string, reading: string) =>
     Number(counts.find((row) => row.sourceId === sourceId && row.reading === reading)?.rows ?? 0);
   return {
@@ -169,7 +172,7 @@ export async function readHarvest(briefId: string, id: string) {
       const open = count(run.sourceId, 'unknown');
       const reported = reportedBy(wholes, source);
       const missing = missingRows(
-        mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost }) => ({
+        mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost, cutBy }) => ({
           id: one,
           parent,
           state,
@@ -177,7 +180,8 @@ export async function readHarvest(briefId: string, id: string) {
           expected: expected ?? null,
           rows,
           fresh,
-          lost: lost ?? null
+          lost: lost ?? null,
+          neutral: cutBy?.kind === 'neutral'
         })),
         source.sheet.counting
       );
@@ -200,7 +204,7 @@ export async function readHarvest(briefId: string, id: string) {
             low: missing.low * source.sheet.price.perRecord,
             high: missing.high * source.sheet.price.perRecord
           },
-          slices: mine.map((slice) => toldSlice(slice, source))
+          slices: mine.map((slice) => ({ ...toldSlice(slice, source), words: words.get(slice.id) ?? null }))
         }
       ];
     })
@@ -226,8 +230,9 @@ export async function goOn(briefId: string, id: string, budget?: HarvestBudget) 
     { where: { id, state: ['paused', 'failed', 'waiting', 'done'] } }
   );
   if (changed) {
+    // Of a search that is not to be cut, one more word may be worth it by now.
     const left = await models().HarvestSlice.findAll({
-      where: { harvestId: id, state: 'waiting' },
+      where: { harvestId: id, [Op.or]: [{ state: ['waiting', 'stuck'] }, { cutBy: { kind: 'neutral' } }] },
       attributes: ['sourceId']
     });
     await HarvestSource.update(
@@ -258,6 +263,16 @@ export async function cutsAt(briefId: string, id: string, sliceId: string) {
   return (await cutsOfSlice(briefId, slice, source)).map(toldCut);
 }
 
+/** The words that should bring most new people beside a slice's search, best first. */
+export async function wordsAt(briefId: string, id: string, sliceId: string) {
+  const { slice, source } = await findSlice(briefId, id, sliceId);
+  return (await wordsFor(slice, source, briefId)).map(({ word, expected, fresh }) => ({
+    word,
+    expected: Math.round(expected),
+    fresh: Math.round(fresh)
+  }));
+}
+
 const sameCut = (a: CutBy, b: CutBy) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Leaves a slice out or takes it in again; cuts it by what is chosen; or joins again what was cut, with all cuts of its parts. */
@@ -265,7 +280,12 @@ export async function changeSlice(
   briefId: string,
   id: string,
   sliceId: string,
-  change: { do: 'leave out' } | { do: 'take in' } | { do: 'join' } | { do: 'cut'; by: CutBy }
+  change:
+    | { do: 'leave out' }
+    | { do: 'take in' }
+    | { do: 'join' }
+    | { do: 'cut'; by: CutBy }
+    | { do: 'ask with'; word: string }
 ) {
   const { harvest, slice, source } = await findSlice(briefId, id, sliceId);
   if (harvest.state === 'running')
@@ -282,6 +302,12 @@ export async function changeSlice(
       if (slice.state !== 'cut') throw cannot('This slice is not cut.');
       await models().HarvestSlice.destroy({ where: { parent: slice.id }, transaction });
       await slice.update({ state: 'waiting', cutBy: null, lost: null }, { transaction });
+    } else if (change.do === 'ask with') {
+      if (slice.state === 'cut' && !isAskedWithWords(slice)) throw cannot('This slice is cut. Join its parts first.');
+      if (!(await askWith(slice, source, { word: change.word, expected: null }, transaction)))
+        throw cannot(
+          `${source.name} cannot be asked this search with “${change.word}” in one search, or has been. Choose another word.`
+        );
     } else {
       if (slice.state === 'cut') throw cannot('This slice is cut already. Join its parts first.');
       const cut = (await cutsOfSlice(briefId, slice, source)).find(({ by }) => sameCut(by, change.by));

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { countInterval } from '$core/dialect';
 import { cutName, type Cut } from '$core/harvest';
+import type { Person } from '$core/people';
 import { middleOf } from '$core/measure';
 import { database } from '../../database/connection';
 import type { HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
@@ -13,7 +14,7 @@ import { peopleOfTrials } from '../comparing/identity';
 /** Rows that a cut is planned from at most. */
 const mostSeen = 2000;
 
-const placeOf = (parent: string | null, at: number) =>
+export const placeOf = (parent: string | null, at: number) =>
   `${parent === null ? '' : `${parent}.`}${String(at).padStart(4, '0')}`;
 
 /** The slices that a source begins with: the searches of the rendering, whole. */
@@ -32,9 +33,11 @@ export const wholeSlices = ({
     what: rendering.searches.length > 1 ? `search ${i + 1}` : 'the whole'
   }));
 
-/** The ways of cutting a slice, best first, planned from the rows that came of it, and from those of trials there. */
-export async function cutsOfSlice(briefId: string, slice: HarvestSliceRow, source: SourceRow): Promise<Cut[]> {
-  const { shown } = source.sheet.limits;
+/** People that a source brought, for planning by: those of a harvest, and where they are few those of trials there. */
+export async function rowsSeen(
+  briefId: string,
+  slice: Pick<HarvestSliceRow, 'harvestId' | 'sourceId'>
+): Promise<Person[]> {
   const [rows, tried] = await Promise.all([
     database().query(
       `SELECT person FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId ORDER BY ordinal DESC LIMIT ${mostSeen}`,
@@ -47,7 +50,13 @@ export async function cutsOfSlice(briefId: string, slice: HarvestSliceRow, sourc
   );
   const trials = tried.map(({ trial }) => trial).filter(({ sourceId }) => sourceId === slice.sourceId);
   const tribute = known.length < mostSeen / 4 && trials.length ? await peopleOfTrials(trials) : [];
-  const people = [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, mostSeen);
+  return [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, mostSeen);
+}
+
+/** The ways of cutting a slice, best first, planned from the rows that came of it, and from those of trials there. */
+export async function cutsOfSlice(briefId: string, slice: HarvestSliceRow, source: SourceRow): Promise<Cut[]> {
+  const { shown } = source.sheet.limits;
+  const people = await rowsSeen(briefId, slice);
   return askPeople('cut', {
     search: slice.search,
     sheet: source.sheet,

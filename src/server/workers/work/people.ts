@@ -3,7 +3,7 @@ import { render, readSearch, toldBy } from '$core/dialect';
 import { extendSample } from '$core/measure';
 import { checkFacts, ruledOut } from '$core/persona';
 import { contactKeys, samePeople, type SourceRecord } from '$core/people';
-import { cutsOf } from '$core/harvest';
+import { cutsOf, neutralWords } from '$core/harvest';
 import { join, print, type Query } from '$core/language';
 import { matcher, matches, matchingOf, truthReader, untoldIn } from '$core/semantics';
 import { readRuns } from '$core/formats';
@@ -41,6 +41,7 @@ const mostDoubtful = 200;
 export const people: Answers<
   | 'page'
   | 'cut'
+  | 'neutral-words'
   | 'check-rows'
   | 'gather'
   | 'ruled-out'
@@ -60,6 +61,12 @@ export const people: Answers<
     const matching = matchingOf(sheet.matching);
     const seen = query ? some.filter(matcher(query, matching)) : some;
     return cutsOf(search, { sheet, seen, count, most });
+  },
+
+  'neutral-words': ({ search, sheet, people: some, count, most, used }) => {
+    const query = readSearch(search, sheet);
+    const seen = query ? some.filter(matcher(query, matchingOf(sheet.matching))) : some;
+    return neutralWords(search, { sheet, seen, count, most }, new Set(used));
   },
 
   'check-rows': ({ sheet, leftover, people: rows }) => {

@@ -1,0 +1,156 @@
+<script lang="ts">
+  import { scaleLinear } from 'd3-scale';
+  import { line as lineOf } from 'd3-shape';
+  import type { Answer, Body } from '$api';
+  import { call } from '$lib/api/call';
+  import { count, counted, whole } from '$lib/marks/format';
+  import Act from '$lib/ui/Act.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Hint from '$lib/ui/Hint.svelte';
+  import { curveOf, type HarvestSource, type Slice } from './slice-bar';
+
+  interface Props {
+    /** A search that is asked with neutral words. */
+    slice: Slice;
+    source: HarvestSource;
+    briefId: string;
+    harvestId: string;
+    still: boolean;
+    onchange: (slice: string, change: Body<'changeSlice'>) => void;
+    onrefused: (problem: unknown) => void;
+  }
+  let { slice, source, briefId, harvestId, still, onchange, onrefused }: Props = $props();
+
+  const asked = $derived(slice.words!);
+  const points = $derived(curveOf(slice, source));
+  const [width, height] = [420, 120];
+  const inset = { left: 44, right: 12, top: 8, bottom: 24 };
+  const x = $derived(scaleLinear([0, Math.max(1, points.at(-1)!.rows)], [inset.left, width - inset.right]).nice(4));
+  const y = $derived(scaleLinear([0, Math.max(1, points.at(-1)!.people)], [height - inset.bottom, inset.top]).nice(3));
+  const path = $derived(
+    lineOf<(typeof points)[number]>()
+      .x(({ rows }) => x(rows))
+      .y(({ people }) => y(people))
+  );
+
+  let offered: Answer<'wordsOfSlice'> = $state.raw([]);
+  let looking = $state(false);
+  let typed = $state('');
+  async function look() {
+    looking = true;
+    try {
+      offered = await call('wordsOfSlice', { params: { id: briefId, harvest: harvestId, slice: slice.id } });
+    } catch (problem) {
+      onrefused(problem);
+    }
+    looking = false;
+  }
+  function ask(word: string) {
+    offered = offered.filter((one) => one.word !== word);
+    typed = '';
+    onchange(slice.id, { do: 'ask with', word });
+  }
+</script>
+
+<!-- A search that is longer than is shown and cannot be cut, asked again with words that nobody cares about. -->
+<div class="words" role="group" aria-label="Neutral words at {source.sourceName}, {slice.what}">
+  <svg
+    viewBox="0 0 {width} {height}"
+    role="img"
+    aria-label="{count(asked.people)} people came in {count(asked.rows)} rows of {points.length - 1} searches"
+  >
+    {#each y.ticks(3) as tick (tick)}
+      <line class="rule" x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} />
+      <text x={inset.left - 6} y={y(tick) + 4} text-anchor="end">{count(tick)}</text>
+    {/each}
+    {#each x.ticks(4) as tick (tick)}<text x={x(tick)} y={height - 8} text-anchor="middle">{count(tick)}</text>{/each}
+    <path
+      class="even"
+      d="M{x(0)} {y(0)}L{x(Math.min(x.domain()[1]!, y.domain()[1]!))} {y(Math.min(x.domain()[1]!, y.domain()[1]!))}"
+    />
+    <path class="curve" d={path(points)} />
+    {#each points.slice(1) as point (point.what)}
+      <circle cx={x(point.rows)} cy={y(point.people)} r="3"
+        ><title>{point.what}: {count(point.people)} people in {count(point.rows)} rows</title></circle
+      >
+    {/each}
+  </svg>
+  <div>
+    <p>
+      <b>{count(asked.people)} people in {count(asked.rows)} rows</b> of {points.length - 1} searches; the dashed line would
+      be all new.
+    </p>
+    <p>
+      Of the next 100 rows about <b>{Math.round(asked.share * 100)}</b>
+      <Hint
+        says="Good 1953: the share of rows whose people came only once so far. Words draw people unevenly, so it is a guide."
+        >should be new</Hint
+      >; {counted(whole(asked.unseen))} people
+      <Hint
+        says="Chao 1984, from how many came once and twice, with its 95 % interval. Words are no independent draws: in tests it was too high in one run of five where every person has such a word, and too low where some have none."
+        >were not seen</Hint
+      >.
+      {#if asked.end === 'few are new'}<b>It stopped: few are new.</b>
+      {:else if asked.end === 'enough words'}<b>It stopped after the last of its words.</b>{/if}
+    </p>
+    {#if still}
+      <div class="line">
+        <Act disabled={looking} onclick={look}>Which words next?</Act>
+        <Field label="A word of your own" inline bind:value={typed} maxlength="100" />
+        <Act disabled={typed.trim().length < 2} onclick={() => ask(typed.trim())}>Ask with it</Act>
+      </div>
+      {#if offered.length}
+        <p class="line">
+          {#each offered as { word, fresh } (word)}
+            <Act onclick={() => ask(word)}>{word} <span class="soft">≈ {count(fresh)} new</span></Act>
+          {/each}
+        </p>
+      {/if}
+    {/if}
+  </div>
+</div>
+
+<style>
+  .words {
+    display: grid;
+    grid-template-columns: 420px 1fr;
+    gap: 18px;
+    align-items: start;
+    margin: 8px 0;
+  }
+  .words > div {
+    display: grid;
+    gap: 6px;
+    font-size: 12.5px;
+  }
+  svg {
+    width: 100%;
+  }
+  text {
+    font-size: 11px;
+    fill: var(--soft);
+  }
+  .rule {
+    stroke: var(--rule);
+  }
+  .curve,
+  .even {
+    fill: none;
+    stroke: var(--accent);
+    stroke-width: 2;
+  }
+  .even {
+    stroke: var(--grey);
+    stroke-width: 1;
+    stroke-dasharray: 3 3;
+  }
+  circle {
+    fill: var(--accent);
+  }
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+  }
+</style>
