@@ -24,7 +24,7 @@
   const asked = $derived(slice.words!);
   const points = $derived(curveOf(slice, source));
   const [width, height] = [420, 120];
-  const inset = { left: 44, right: 12, top: 8, bottom: 24 };
+  const inset = { left: 44, right: 28, top: 8, bottom: 24 };
   const x = $derived(scaleLinear([0, Math.max(1, points.at(-1)!.rows)], [inset.left, width - inset.right]).nice(4));
   const y = $derived(scaleLinear([0, Math.max(1, points.at(-1)!.people)], [height - inset.bottom, inset.top]).nice(3));
   const path = $derived(
@@ -81,18 +81,21 @@
       be all new.
     </p>
     <p>
-      Of the next 100 rows about <b>{Math.round(asked.share * 100)}</b>
+      <b>About {Math.round(asked.share * 100)} of the next 100 rows</b>
       <Hint
         says="Good 1953: the share of rows whose people came only once so far. Words draw people unevenly, so it is a guide."
         >should be new</Hint
-      >; {counted(whole(asked.unseen))} people
-      <Hint
-        says="Chao 1984, from how many came once and twice, with its 95 % interval. Words are no independent draws: in tests it was too high in one run of five where every person has such a word, and too low where some have none."
-        >were not seen</Hint
-      >.
-      {#if asked.end === 'few are new'}<b>It stopped: few are new.</b>
-      {:else if asked.end === 'enough words'}<b>It stopped after the last of its words.</b>{/if}
+      >
     </p>
+    <p>
+      <b>{counted(whole(asked.unseen))} people</b>
+      <Hint
+        says="Chao 1984, from how many came once and twice, with its 95 % interval. Words are no independent draws: in tests it was too high in one run of six where every person has such a word, and too low where some have none."
+        >were not seen</Hint
+      >
+    </p>
+    {#if asked.end === 'few are new'}<p><b>It stopped: few are new.</b></p>
+    {:else if asked.end === 'enough words'}<p><b>It stopped after the last of its words.</b></p>{/if}
     {#if still}
       <div class="line">
         <Act disabled={looking} onclick={look}>Which words next?</Act>
@@ -113,17 +116,16 @@
 <style>
   .words {
     display: grid;
-    grid-template-columns: 420px 1fr;
-    gap: 18px;
-    align-items: start;
+    gap: 6px;
     margin: 8px 0;
   }
   .words > div {
     display: grid;
-    gap: 6px;
+    gap: 4px;
     font-size: 12.5px;
   }
   svg {
+    max-width: 520px;
     width: 100%;
   }
   text {

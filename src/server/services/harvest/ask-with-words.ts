@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { countInterval } from '$core/dialect';
-import { isWorthIt, neutralWords, outlookOf, searchWith, type NeutralWord, type TimesMet } from '$core/harvest';
+import { isWorthIt, outlookOf, searchWith, type NeutralWord, type TimesMet } from '$core/harvest';
 import { middleOf } from '$core/measure';
 import { database } from '../../database/connection';
 import type { HarvestRow, HarvestSliceRow } from '../../database/harvest-models';
