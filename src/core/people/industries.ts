@@ -109,13 +109,19 @@ export const industryName = (code: string): string | undefined => names.get(code
 const words = z.record(z.string().regex(/^\d\d$/), z.string()).parse(tradeWords);
 let byWord: Map<string, string> | undefined;
 
-/** Division codes by trade word; made when first asked. */
+/** Division codes by trade word, in small letters without accents; made when first asked. */
 function tradeCodes(): Map<string, string> {
   byWord ??= new Map(
     Object.entries(words).flatMap(([code, list]) => list.split(';').map((word) => [lettersKey(word), code] as const))
   );
   return byWord;
 }
+
+/** What firms of a division call their trade, as it is written, with the division's code. */
+export const tradeWordCodes = (): [string, string][] =>
+  Object.entries(words).flatMap(([code, list]) =>
+    list.split(';').map((word): [string, string] => [word.trim().toLowerCase(), code])
+  );
 
 /** The division code of a text that is a code, a division's name or what its firms are called; undefined otherwise. */
 export function industryCode(text: string): string | undefined {

@@ -1,31 +1,14 @@
 import * as z from 'zod';
+import partsData from './data/parts-of-countries.json';
 import data from './data/places.json';
 
-/** Parts of countries that briefs name, in English and at home. Common practice, no published source. */
-const partsOfCountries: Readonly<Record<string, readonly string[]>> = {
-  DK: ['Jutland', 'Jylland', 'Funen', 'Fyn', 'Zealand', 'Sjælland'],
-  SE: ['Skåne', 'Scania', 'Småland', 'Västra Götaland', 'Norrland'],
-  NO: ['Vestland', 'Rogaland', 'Trøndelag'],
-  NL: ['Brabant', 'North Brabant', 'South Holland', 'Gelderland', 'Limburg', 'Randstad', 'Friesland'],
-  BE: ['Flanders', 'Wallonia', 'Vlaanderen', 'Wallonie'],
-  DE: [
-    'Bavaria',
-    'Bayern',
-    'Hesse',
-    'Hessen',
-    'Saxony',
-    'Lower Saxony',
-    'Niedersachsen',
-    'North Rhine-Westphalia',
-    'Nordrhein-Westfalen',
-    'Baden-Württemberg',
-    'Schleswig-Holstein',
-    'Rhineland'
-  ],
-  GB: ['West Midlands', 'East Midlands', 'Yorkshire', 'Kent', 'Essex', 'East Anglia', 'Lancashire', 'Greater London'],
-  IE: ['Munster', 'Leinster', 'Connacht'],
-  FR: ['Brittany', 'Bretagne', 'Normandy', 'Normandie', 'Alsace', 'Provence', 'Île-de-France', 'Occitanie']
-};
+const named = z.record(z.string().length(2), z.array(z.string().min(1)));
+
+/**
+ * Parts of countries, the first-order divisions of those where the lexicon's languages are spoken among them, in English and at
+ * home. From memory, and common practice, no published source.
+ */
+const partsOfCountries = named.parse(partsData);
 
 /** English names of towns that the gazetteer writes as they are called at home. From memory. */
 const englishNames: Readonly<Record<string, readonly string[]>> = {
@@ -33,7 +16,15 @@ const englishNames: Readonly<Record<string, readonly string[]>> = {
   SE: ['Gothenburg', 'Malmo'],
   BE: ['Antwerp', 'Brussels', 'Ghent', 'Bruges'],
   NL: ['The Hague'],
-  DE: ['Cologne', 'Nuremberg', 'Hanover', 'Frankfurt']
+  DE: ['Cologne', 'Nuremberg', 'Hanover', 'Frankfurt', 'Munich'],
+  AT: ['Vienna'],
+  CH: ['Geneva', 'Zurich'],
+  ES: ['Seville', 'Saragossa', 'Corunna'],
+  PT: ['Lisbon', 'Oporto'],
+  IT: ['Milan', 'Turin', 'Rome', 'Venice', 'Florence', 'Naples', 'Genoa', 'Padua', 'Leghorn', 'Mantua'],
+  PL: ['Warsaw', 'Cracow', 'Lodz', 'Gdansk', 'Wroclaw', 'Poznan'],
+  FI: ['Helsingfors', 'Åbo', 'Tammerfors'],
+  CZ: ['Prague', 'Pilsen']
 };
 
 export interface Place {
@@ -49,5 +40,5 @@ export interface Place {
 export const places: readonly Place[] = [
   ...Object.entries(partsOfCountries),
   ...Object.entries(englishNames),
-  ...Object.entries(z.record(z.string().length(2), z.array(z.string().min(1))).parse(data))
+  ...Object.entries(named.parse(data))
 ].flatMap(([country, names]) => names.map((name) => ({ name, country })));

@@ -133,3 +133,52 @@ describe('personaFromText', () => {
     );
   });
 });
+
+// Written for this test, in the languages that titles, trades and parts of countries are known in.
+describe('briefs that name titles, trades and places of other languages', () => {
+  const read = (text: string) => personaFromText(text).facts.map(({ kind, value }) => `${kind}: ${written(value)}`);
+
+  it.each([
+    [
+      'We want the Jefe de Cocina at hotels in Catalonia and Lombardy, and the Diretor de Compras in Lisbon. Consultancies and agencies are not wanted. Ignore recruiters. Interns do not count. Not our own customers.',
+      [
+        'title: jefe de cocina',
+        'industry: 55',
+        'place: catalonia',
+        'place: lombardy',
+        'title: diretor de compras',
+        'place: lisbon',
+        'exclusion: consultancies',
+        'exclusion: agencies',
+        'exclusion: recruiters',
+        'exclusion: interns'
+      ]
+    ],
+    [
+      'Buscamos jefes de cocina y directores de compras en hoteles y empresas de catering de Andalucía y Portugal, de 50 a 500 empleados. Las consultoras no cuentan.',
+      [
+        'title: jefe de cocina',
+        'title: director de compras',
+        'industry: 55',
+        'industry: 56',
+        'place: andalucía',
+        'country: pt',
+        'size: 50–500',
+        'exclusion: consultoras'
+      ]
+    ],
+    [
+      'Responsabili qualità in aziende alimentari della Lombardia, da 50 a 250 dipendenti, escluse le agenzie.',
+      ['title: responsabile qualità', 'industry: 10', 'place: lombardia', 'size: 50–250', 'exclusion: agenzie']
+    ],
+    [
+      'Wir suchen Einkaufsleiter in Hotels in Bayern, keine Agenturen.',
+      ['title: einkaufsleiter', 'industry: 55', 'place: bayern', 'exclusion: agenturen']
+    ],
+    ['Buyers at caterers in Île-de-France.', ['title: buyer', 'industry: 56', 'place: île-de-france']],
+    [
+      'Chefs de cuisine en Bretagne, sauf les traiteurs.',
+      ['title: chef de cuisine', 'place: bretagne', 'exclusion: traiteurs']
+    ]
+  ])('%s', (text, facts) => expect(read(text)).toEqual(facts));
+});

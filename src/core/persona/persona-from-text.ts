@@ -2,10 +2,10 @@ import * as z from 'zod';
 import { countries } from '../people/countries';
 import { places, type Place } from '../people/places';
 import { demonyms, regions as shippedRegions, type Regions } from '../people/regions';
-import { industryName } from '../people/industries';
+import { industryName, tradeWordCodes } from '../people/industries';
 import { composeTitles } from '../titles/compose-title';
 import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
-import { tokens, type Token } from '../language/tokens';
+import { fold, tokens, type Token } from '../language/tokens';
 import tradesData from './data/trades.json';
 
 export const factKinds = [
@@ -78,18 +78,39 @@ class Lookup<T> {
 }
 
 const titleLookup = new Lookup<string>();
+/** A title as several people have it, where the plural is no s: `directores de compras`, `responsabili qualità`. */
+function pluralOf(title: string, language: string): string | null {
+  const [first, ...rest] = title.split(' ');
+  const many =
+    language === 'it'
+      ? first!.replace(/(?:[oe])$/u, 'i').replace(/a$/u, 'e')
+      : language === 'es' || language === 'pt'
+        ? first!
+            .replace(/(?<=[rnl])$/u, 'es')
+            .replace(/ón(?:es)?$/u, 'ones')
+            .replace(/ão$/u, 'ões')
+        : first!;
+  return many === first ? null : [many, ...rest].join(' ');
+}
+
+function addTitle(text: string, language: string): void {
+  titleLookup.add(text, text);
+  const plural = pluralOf(text, language);
+  if (plural) titleLookup.add(plural, text);
+}
+
 for (const { titles } of fixedTitles)
-  for (const text of Object.values(titles).flat())
-    // Two letters alone are more often something else in running text.
-    if (
-      text.length > 2 &&
-      !['Partner', 'Directeur', 'Commercial', 'President', 'Driver', 'Chair', 'Controller'].includes(text)
-    )
-      titleLookup.add(text, text);
+  for (const [language, texts] of Object.entries(titles))
+    for (const text of texts)
+      // Two letters alone are more often something else in running text.
+      if (
+        text.length > 2 &&
+        !['Partner', 'Directeur', 'Commercial', 'President', 'Driver', 'Chair', 'Controller'].includes(text)
+      )
+        addTitle(text, language);
 for (const rank of ranks)
   for (const entry of functions)
-    for (const language of languages)
-      for (const text of composeTitles(rank, entry, language)) titleLookup.add(text, text);
+    for (const language of languages) for (const text of composeTitles(rank, entry, language)) addTitle(text, language);
 
 const functionLookup = new Lookup<string>();
 for (const { id, names } of functions) for (const name of names.en) functionLookup.add(name, id);
@@ -111,6 +132,32 @@ const rankWords =
 
 const industryLookup = new Lookup<string>();
 for (const [code, names] of Object.entries(trades)) for (const name of names) industryLookup.add(name, code);
+// What firms call their trade at home, unless it is what a department is called too.
+const departments = new Set(
+  functions.flatMap(({ names }) =>
+    Object.values(names)
+      .flat()
+      .map((name) => fold(name))
+  )
+);
+const alsoOther =
+  /^(?:building|power|property|health|energy|fashion|paper|shops|plastics|repair|sports?|culture|travel|post|drinks|metals|steel|research|schools)$/;
+for (const [word, code] of tradeWordCodes()) {
+  if (word.length > 4 && !departments.has(word) && !alsoOther.test(word)) industryLookup.add(word, code);
+  for (const firms of ['empresas de', 'empresas', 'aziende di', 'aziende', 'imprese di', 'entreprises de'])
+    industryLookup.add(`${firms} ${word}`, code);
+  for (const firms of [
+    'companies',
+    'firms',
+    'Unternehmen',
+    'Firmen',
+    'bedrijven',
+    'virksomheder',
+    'företag',
+    'bedrifter'
+  ])
+    industryLookup.add(`${word} ${firms}`, code);
+}
 
 const countryLookup = new Lookup<readonly string[]>();
 for (const { code, names } of countries) for (const name of names) if (name.length > 3) countryLookup.add(name, [code]);
@@ -119,10 +166,17 @@ for (const name of ['UK', 'USA']) countryLookup.add(name, [name === 'UK' ? 'GB' 
 
 const placeLookup = new Lookup<Place>();
 for (const place of places) if (place.name.length > 2) placeLookup.add(place.name, place);
+/** Places of several words, which may name a country among them: `Île-de-France`. */
+const longPlaceLookup = new Lookup<Place>();
+for (const place of places) if (keysOf(place.name).length > 2) longPlaceLookup.add(place.name, place);
+
+/** What stands before a place, in the languages of the lexicon. */
+const beforePlace =
+  /(?:^|[\s(,])(?:in|around|near|from|outside|within|across|between|greater|of|en|de|del|em|da|do|na|no|nel|nella|della|delle|im|aus|à|au|w|we|v|ve|i|på|från|fra|uit|region|región|regione|região|région)\s+(?:the\s+|la\s+|el\s+|las\s+|o\s+|a\s+)?$/i;
 
 /** Words that turn what follows in their clause into something not wanted. */
 const negation =
-  /\b(not|no|never|excluding|exclude|excluded|except|without|avoid|leave out|rather than|other than|skip|ignore|ignoring|don't want|do not want|aren't|are not)\b/gi;
+  /\b(not|no|never|excluding|exclude|excluded|except|without|avoid|leave out|rather than|other than|skip|ignore|ignoring|don't want|do not want|aren't|are not|excepto|exceto|salvo|sin|sem|tranne|esclus[eio]|senza|keine[nrms]?|ohne|außer|sauf|sans|hors|geen|behalve|zonder|ikke|ingen|undtagen|unntatt|uden|uten|inte|inga|utan)\b/gi;
 /** What ends the reach of a negation. */
 const clauseEnd =
   /[.;:!?\n]|,?\s+\b(but|however|instead|we (?:sell|talk|want|look|also)|who|ideally|and we|looking for)\b/i;
@@ -200,7 +254,8 @@ const read = (text: string | undefined, thousand?: string) =>
   Number((text ?? '').replaceAll(/[,.' ](?=\d{3}\b)/g, '').replace(',', '.')) * (thousand ? 1000 : 1);
 
 /**
- * Reads who is wanted out of a written brief, in English: offline and by rules only. Every fact carries the words it was
+ * Reads who is wanted out of a written brief, in English: offline and by rules only. Titles, industries, places, sizes and what is
+ * ruled out are read in the lexicon's languages too, as far as their words tell. Every fact carries the words it was
  * read from; sentences that say nothing it knows are told too.
  */
 export function personaFromText(text: string, regions: Regions = shippedRegions): BriefReading {
@@ -239,12 +294,13 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   );
   const regionLookup = new Lookup<readonly string[]>();
   for (const { names, countries: list } of regions) for (const name of names) regionLookup.add(name, list);
+  readPlaces(longPlaceLookup);
   for (const lookup of [regionLookup, countryLookup])
     phrases(lookup, ({ value }, span) => {
       if (isNegated(span.from)) return exclude(span);
       for (const code of value) add('country', code, span.from, span.to, text.slice(span.from, span.to));
     });
-  readPlaces();
+  readPlaces(placeLookup);
   phrases(rankLookup, ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
     const own = titleBefore(span);
@@ -330,7 +386,10 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   }
 
   function readOffer() {
-    const match = /\bwe (?:sell|make|offer|provide|supply|build|produce|market)\s+([^.;!?\n]{4,200})/i.exec(text);
+    const match =
+      /\b(?:we (?:sell|make|offer|provide|supply|build|produce|market)|vendemos|fabricamos|vendiamo|produciamo|wir (?:verkaufen|bauen|liefern)|nous vendons|wij verkopen|vi sælger|vi säljer|vi selger)\s+([^.;!?\n]{4,200})/i.exec(
+        text
+      );
     if (match) add('offer', match[1]!.trim(), match.index, match.index + match[0].length, match[1]!.trim());
   }
 
@@ -348,15 +407,14 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   }
 
   /** Places are names like many others: they count where one stands after a word of place, or in a list after another. */
-  function readPlaces() {
+  function readPlaces(lookup: Lookup<Place>) {
     let last = -1;
-    phrases(placeLookup, ({ value }, span) => {
+    phrases(lookup, ({ value }, span) => {
       const said = text.slice(span.from, span.to);
       if (!/^\p{Lu}/u.test(said)) return;
       const before = text.slice(Math.max(0, span.from - 30), span.from);
       const listed = last >= 0 && /^\s*(?:,|\/|&|,?\s*(?:and|or))\s*$/.test(text.slice(last, span.from));
-      if (!listed && !/\b(?:in|around|near|from|outside|within|across|between|greater|of)\s+(?:the\s+)?$/i.test(before))
-        return;
+      if (!listed && !beforePlace.test(before)) return;
       last = span.to;
       if (isNegated(span.from)) return exclude(span);
       add('place', value.name, span.from, span.to, said);
@@ -404,7 +462,7 @@ const plain = (text: string): string =>
     .replaceAll(/\s+/g, ' ')
     .trim()
     .replace(
-      /^(?:(?:not|no|never|but|please|leave out|excluding|exclude|skip|avoid|except|without|the|a|an|any|in|at|from|to|of|for|with|interested|want|wanted|looking|include|including|anyone|people|them|it|please|who|are|is|be|those|us|relevant|target)\s+)+/i,
+      /^(?:(?:not|no|never|but|please|leave out|excluding|exclude|skip|avoid|except|without|the|las|los|el|les|le|die|der|das|gli|a|an|any|in|at|from|to|of|for|with|interested|want|wanted|looking|include|including|anyone|people|them|it|please|who|are|is|be|those|us|relevant|target)\s+)+/i,
       ''
     )
     .replace(/[.,;:!?]+$/, '')
@@ -413,12 +471,14 @@ const plain = (text: string): string =>
 /** A title as the lexicon writes it, unless the brief writes it in one way only. */
 const titled = (said: string, known: string): string => {
   const written = said.replaceAll(/\s+/g, ' ').trim();
-  return keysOf(written).join(' ') === keysOf(known).join(' ') ? known : written;
+  const name = keysOf(written).join(' ');
+  const same = [known, pluralOf(known, 'es'), pluralOf(known, 'it')];
+  return same.some((one) => one !== null && keysOf(one).join(' ') === name) ? known : written;
 };
 
 /** What is said of something to leave it out, after it is named: "agencies are out of scope, and so are freelancers". */
 const ruledOut =
-  /([^.;:!?\n]*?)\b(?:(?:do|does)\s+not\s+count|(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest)))\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
+  /([^.;:!?\n]*?)\b(?:(?:do|does)\s+not\s+count|(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest))|no\s+(?:cuentan?|interesan?|valen?)|não\s+(?:contam?|interessam?)|non\s+(?:contano|conta|interessano|interessa)|zählen\s+nicht|(?:ne\s+)?comptent\s+pas|tellen\s+niet)\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
 
 /** From each negation to the end of its clause, and what is ruled out after it is named. */
 function negatedReaches(text: string): { from: number; to: number }[] {

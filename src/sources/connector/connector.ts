@@ -1,6 +1,6 @@
 import type * as z from 'zod';
 import { sheetSchema, type Sheet } from '$core/dialect';
-import { guessColumns, mappingFault, personFromRow } from '$core/formats';
+import { guessAllColumns, mappingFault, ownNamesOf, personFromRow } from '$core/formats';
 import { languageReader } from '../detect-language';
 import { hashText } from '$core/measure';
 import type { Person } from '$core/people';
@@ -131,16 +131,18 @@ export const wrongIn = ({ issues }: z.ZodError): string[] =>
 /** The people of an answer; the rows of a table without a key are named by what stands in them. */
 function peopleOf(answer: ServiceAnswer): { people: Person[]; unread: number } {
   if ('people' in answer) return { people: answer.people, unread: 0 };
-  const guessed = guessColumns(
-    answer.columns.map(({ name }) => name),
+  const names = answer.columns.map(({ name }) => name);
+  const guessed = guessAllColumns(
+    names,
     answer.columns.map((_, i) => answer.rows.slice(0, 50).map((row) => String(row[i] ?? '')))
   );
   const mapping = answer.columns.map(({ field }, i) => field ?? guessed[i]!);
   const fault = mappingFault(mapping);
   if (fault) throw new ServiceFault(`Its table cannot be read. ${fault}`, false);
+  const ownNames = ownNamesOf(names, mapping);
   const people: Person[] = [];
   for (const row of answer.rows) {
-    const read = personFromRow(row, mapping, keyOfRow(row));
+    const read = personFromRow(row, mapping, keyOfRow(row), ownNames);
     if ('person' in read) people.push(read.person);
   }
   return { people, unread: answer.rows.length - people.length };
