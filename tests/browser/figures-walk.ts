@@ -56,6 +56,8 @@ export interface Brief {
   id: string;
   text: string;
   sources: { id: string; name: string }[];
+  /** Those whose people are here; all that are not run by hand, where it is left out. */
+  counted?: readonly string[];
 }
 export interface Trial {
   id: string;
@@ -66,7 +68,7 @@ export interface Trial {
 }
 
 /** Walks every screen of a brief whose first version was run, and the API, and holds their figures to each other. */
-export async function walk(open: Open, { id, text, sources }: Brief, reading: 'certain' | 'possible') {
+export async function walk(open: Open, { id, text, sources, counted: here }: Brief, reading: 'certain' | 'possible') {
   const seen = new Seen();
   const names = new Map(sources.map((source) => [source.name, source.id]));
   const note = (where: string, source: string, figures: Partial<Figures>) => {
@@ -80,19 +82,22 @@ export async function walk(open: Open, { id, text, sources }: Brief, reading: 'c
     if (fits) seen.note(`fits ${source}`, where, fits[reading]?.middle ?? null);
   };
 
-  const trials = await api<Trial[]>('GET', `/briefs/${id}/trials`);
-  const compare = await api<{ judged: number; cells: { sourceId: string; figures: Figures }[] }>(
+  const trials = (await api<(Trial & { version: number })[]>('GET', `/briefs/${id}/trials`)).filter(
+    ({ version }) => version === 1
+  );
+  const compare = await api<{ judged: number; cells: { version: number; sourceId: string; figures: Figures }[] }>(
     'GET',
     `/briefs/${id}/compare?certain=${reading === 'certain'}`
   );
   seen.note('judged', 'API compare', compare.judged);
-  for (const { sourceId, figures } of compare.cells) note('API compare', sourceId, figures);
-  const report = await api<{ judged: number; entries: { source: string; figures: Figures }[] }>(
+  for (const { version, sourceId, figures } of compare.cells) if (version === 1) note('API compare', sourceId, figures);
+  const report = await api<{ judged: number; entries: { version: number; source: string; figures: Figures }[] }>(
     'GET',
     `/briefs/${id}/report?certain=${reading === 'certain'}`
   );
   seen.note('judged', 'API report', report.judged);
-  for (const { source, figures } of report.entries) note('API report', names.get(source)!, figures);
+  for (const { version, source, figures } of report.entries)
+    if (version === 1) note('API report', names.get(source)!, figures);
   const brief = await api<{ judged: number }>('GET', `/briefs/${id}`);
   seen.note('judged', 'API brief', brief.judged);
 
@@ -104,7 +109,7 @@ export async function walk(open: Open, { id, text, sources }: Brief, reading: 'c
     await collect(page, 'Trial', 1, seen, names);
     await page.close();
   }
-  const counted = sources.filter(({ id: sourceId }) => !sourceId.startsWith('hand-'));
+  const counted = sources.filter(({ id: sourceId }) => here?.includes(sourceId) ?? !sourceId.startsWith('hand-'));
   for (const { id: sourceId } of counted) {
     const ledger = await api<{
       found: Trial['found'];
