@@ -45,6 +45,12 @@ export const fileValueSchema = valueMeaningSchema.extend({
 });
 export type FileValue = z.infer<typeof fileValueSchema>;
 
+/** A list that the people of a file are put on: of a brief, or of those who objected. */
+export const ontoSchema = z
+  .object({ list: z.enum(['contacted', 'known', 'objected']), briefId: z.uuid().nullable() })
+  .refine(({ list, briefId }) => (list === 'objected') === (briefId === null), 'a list of a brief needs the brief')
+  .nullable();
+
 /** What a file is to be imported as. */
 export interface ImportSettings {
   name: string;
@@ -56,4 +62,6 @@ export interface ImportSettings {
   badCells?: 'empty' | 'skip';
   /** The imported file whose people these take the place of. */
   into: string | null;
+  /** The list that they are put on, where they are no source. */
+  onto?: z.output<typeof ontoSchema>;
 }

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { columnMappingSchema } from '$core/formats/column-fields';
 import { standardFieldSchema } from '$core/formats/standard-fields';
-import { fileValueSchema, importOutcomeSchema, readingSchema, valueMeaningSchema } from './import-shapes';
+import { fileValueSchema, importOutcomeSchema, ontoSchema, readingSchema, valueMeaningSchema } from './import-shapes';
 import { operation } from './operation';
 import { paths } from './paths';
 import { sourceId } from './shapes';
@@ -39,7 +39,9 @@ export const imports = {
       /** A cell that is not what its column holds is left empty, or its row is left out */
       badCells: z.enum(['empty', 'skip']).default('empty'),
       /** An imported file whose people these take the place of, by key */
-      into: sourceId.nullable().default(null)
+      into: sourceId.nullable().default(null),
+      /** A list that they are put on, instead of making a source */
+      onto: ontoSchema.default(null)
     }),
     response: importShape,
     status: 202

@@ -8,6 +8,7 @@
   import { call } from '$lib/api/call';
   import { watchAll } from '$lib/kept/changes';
   import FilePreview from './FilePreview.svelte';
+  import { readOnto } from './onto';
   import ImportValues from './ImportValues.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Refused from '$lib/frame/Refused.svelte';
@@ -19,9 +20,13 @@
   interface Props {
     /** Files imported before, which a newer one may take the place of. */
     files: readonly { id: string; name: string }[];
+    /** Briefs whose lists the people of a file can be put on. */
+    briefs: readonly { id: string; name: string }[];
+    /** The list that is chosen at first, as `contacted BRIEF`. */
+    onto?: string;
     ondone: () => void;
   }
-  let { files, ondone }: Props = $props();
+  let { files, briefs, onto = '', ondone }: Props = $props();
   type Import = Answer<'readImport'>;
 
   /** The file that was chosen: an import that was refused or stopped has cleared away what it had of it. */
@@ -32,7 +37,10 @@
   let values = $state<{ field: StandardField; text: string; standard: string | null }[]>([]);
   let name = $state('');
   /** The imported file that the new one takes the place of; empty for a new source. */
-  let into = $state('');
+  // svelte-ignore state_referenced_locally
+  let into = $state(onto);
+  /** A list that was chosen instead of a source. */
+  const list = $derived(readOnto(into));
   /** What is done with a row that has a cell which is not what its column holds. */
   let badCells: 'empty' | 'skip' = $state('empty');
   let refused: unknown = $state(null);
@@ -77,7 +85,8 @@
           values: $state.snapshot(values),
           skipBadRows,
           badCells,
-          into: into || null
+          into: list ? null : into || null,
+          onto: list
         }
       });
       void look();
@@ -197,12 +206,15 @@
       <ImportValues importId={job.id} {mapping} bind:values />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
-        {#if files.length}
-          <Pick label="It is" bind:value={into}>
-            <option value="">a new source</option>
-            {#each files as file (file.id)}<option value={file.id}>a newer file of {file.name}</option>{/each}
-          </Pick>
-        {/if}
+        <Pick label="It is" bind:value={into}>
+          <option value="">a new source</option>
+          {#each files as file (file.id)}<option value={file.id}>a newer file of {file.name}</option>{/each}
+          {#each briefs as brief (brief.id)}
+            <option value="contacted {brief.id}">people contacted, of {brief.name}</option>
+            <option value="known {brief.id}">known-goods, of {brief.name}</option>
+          {/each}
+          <option value="objected">people who objected: they are erased</option>
+        </Pick>
         {#if !into}<Field label="Name of the source" inline bind:value={name} maxlength="100" />{/if}
         <Pick label="A cell that is not what its column holds" bind:value={badCells}>
           <option value="empty">is left empty</option>

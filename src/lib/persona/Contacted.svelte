@@ -58,6 +58,7 @@
   <div class="line">
     <span>{list.body.length ? `${count(list.body.length)} people` : 'Nobody yet'}</span>
     <FileButton label="Add a CSV" accept={['.csv', '.txt', '.tsv']} onfile={take} />
+    <a href="/sources?list=contacted+{briefId}">Another kind of file…</a>
     {#if list.body.length}<Act onclick={() => write([], 'The list is empty.')}>Empty it</Act>{/if}
     <span class="soft" role="status">{told}</span>
   </div>

@@ -166,7 +166,12 @@
     {/each}
   </section>
   <ConnectService />
-  <ImportDesk files={data.sources.filter(({ kind }) => kind === 'file')} ondone={() => reload('eave:sources')} />
+  <ImportDesk
+    files={data.sources.filter(({ kind }) => kind === 'file')}
+    briefs={data.briefs.filter(({ archived }) => !archived)}
+    onto={data.onto}
+    ondone={() => reload('eave:sources')}
+  />
   <Retention rules={data.retention} />
 </div>
 

@@ -51,15 +51,31 @@ export async function objectTo(who: Objecting) {
         'Give a name with a firm, or a mail address: by a name alone somebody else might be erased.'
       );
     const person = randomUUID();
-    const hashes = [...new Set(people.flatMap(namesOf))];
-    for (const name of hashes)
-      await database().query(
-        `INSERT INTO objections (hash, person) VALUES (decode($hash, 'base64'), $person) ON CONFLICT (hash) DO NOTHING`,
-        { bind: { hash: await objectionHash(name), person }, transaction }
-      );
+    await keepHashes(people, person, transaction);
     const erased = await eraseAll(people, `gone-${person}`, transaction);
     return { erased: erased.filter(({ rows }) => rows > 0) };
   });
+}
+
+/** Keeps the keyed hashes of what somebody was known by. */
+async function keepHashes(people: readonly Found[], person: string, transaction: Transaction): Promise<void> {
+  for (const name of new Set(people.flatMap(namesOf)))
+    await database().query(
+      `INSERT INTO objections (hash, person) VALUES (decode($hash, 'base64'), $person) ON CONFLICT (hash) DO NOTHING`,
+      { bind: { hash: await objectionHash(name), person }, transaction }
+    );
+}
+
+/** The same for a list of people, known by a mail address or a name with a firm; gives how many there were. */
+export async function eraseThose(list: readonly Person[], transaction: Transaction): Promise<number> {
+  for (const { name, jobs, contact = [] } of list) {
+    const company = jobs?.[0]?.company ?? '';
+    const people = await recordsOf({ person: { name, company, contact } }, transaction);
+    const person = randomUUID();
+    await keepHashes(people, person, transaction);
+    await eraseAll(people, `gone-${person}`, transaction);
+  }
+  return list.length;
 }
 
 interface Found {

@@ -7,7 +7,7 @@ import { models } from '../../../database/models';
 import { environment } from '../../../environment';
 import { Refusal } from '../../../refusal';
 import { useFreshDatabase } from '../../../testing/fresh-database';
-import { createBrief } from '../../briefs/briefs';
+import { createBrief, readDocument } from '../../briefs/briefs';
 import { ledgerOf as ledgerOfJson } from '../../strings/ledger';
 import { deleteSource, listSources, readySource } from '../sources';
 import { runTrial } from '../../trials/trials';
@@ -194,6 +194,52 @@ describe('values on standard lists', () => {
     await startImport(job.id, settings(['name', 'country']));
     await ended(job.id);
     await expect(readImportValues(job.id, ['name', 'country'])).rejects.toThrow('Choose it again');
+  });
+});
+
+describe('lists of people', () => {
+  const file = [
+    'Nombre;Empresa;E-mail;País',
+    'Ana Gil;Hotel Mar;ana@hotel.example;España',
+    'Ana Gil;Hotel Mar;ana@hotel.example;España',
+    'Rui Sá;Casa Pequena;;Portugal',
+    'Nadie;;;'
+  ].join('\n');
+  const onto = async (list: 'contacted' | 'known' | 'objected', briefId: string | null, content = file) => {
+    const job = await upload(content);
+    const mapping = job.reading.columns.map(({ field }) => field);
+    await startImport(job.id, { ...settings(mapping), onto: { list, briefId } });
+    return ended(job.id);
+  };
+
+  it('come by the same desk: people contacted and known-goods of a brief, each once', async () => {
+    const { id } = await createBrief('Listas');
+    const first = await onto('contacted', id);
+    expect(first).toMatchObject({ state: 'done', sourceId: null });
+    expect(first.outcome!.message).toBe(
+      '2 people contacted added, 1 already there, 1 without a mail address or a name with a firm, 1 look like one before them.'
+    );
+    expect((await onto('contacted', id)).outcome!.message).toContain('0 people contacted added, 3 already there');
+    const { body } = await readDocument(id, 'contacted');
+    expect(body.map(({ id: name, country }) => [name, country])).toEqual([
+      ['contacted-1', 'ES'],
+      ['contacted-2', 'PT']
+    ]);
+    expect((await onto('known', id)).outcome!.message).toContain('2 known-goods added');
+    await expect(onto('known', '00000000-0000-4000-8000-000000000000')).rejects.toThrow('This brief');
+  });
+
+  it('are of those who objected too: erased everywhere, and never taken in again', async () => {
+    const { id } = await createBrief('Objeciones');
+    await onto('contacted', id);
+    const { sourceId } = await importAll(file);
+    expect((await peopleOf(sourceId)).map(({ name }) => name)).toContain('Rui Sá');
+    const told = await onto('objected', null, 'Nombre;Empresa\nRui Sá;Casa Pequena\n');
+    expect(told.outcome!.message).toBe('1 are never taken in again, and what was kept of them was erased.');
+    expect((await peopleOf(sourceId)).map(({ name }) => name)).not.toContain('Rui Sá');
+    expect((await readDocument(id, 'contacted')).body.map(({ name }) => name)).toEqual(['Ana Gil']);
+    expect((await onto('contacted', id)).outcome!.message).toContain('0 people contacted added');
+    expect((await readDocument(id, 'contacted')).body.map(({ name }) => name)).toEqual(['Ana Gil']);
   });
 });
 

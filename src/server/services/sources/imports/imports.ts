@@ -11,6 +11,7 @@ import { serverId } from '../../../jobs/this-server';
 import { log } from '../../../log';
 import { notFound, Refusal } from '../../../refusal';
 import { runThread } from '../../../workers/threads';
+import { findBrief } from '../../briefs/briefs';
 import { findSource, readySource } from '../sources';
 import type { ImportSettings } from '$api/import-shapes';
 import { checkMeanings } from './import-values';
@@ -75,6 +76,7 @@ export async function startImport(id: string, settings: ImportSettings) {
   const row = await findImport(id);
   const { mapping, into, values = [] } = settings;
   checkMeanings(values);
+  if (settings.onto?.briefId) await findBrief(settings.onto.briefId);
   if (into !== null) {
     const source = await findSource(into);
     if (source.kind !== 'file')

@@ -1,0 +1,10 @@
+import type { Body } from '$api';
+
+type Onto = NonNullable<Body<'startImport'>['onto']>;
+const lists: readonly string[] = ['contacted', 'known', 'objected'] satisfies Onto['list'][];
+
+/** The list that people of a file are to be put on, as it is chosen or stands in a link: `contacted BRIEF`. Null for a source. */
+export function readOnto(chosen: string): Onto | null {
+  const [list = '', briefId = null] = chosen.split(' ');
+  return lists.includes(list) ? { list: list as Onto['list'], briefId } : null;
+}

@@ -1,0 +1,110 @@
+import { ownNamesOf, personFromRow } from '$core/formats';
+import { contactKeys, type Person } from '$core/people';
+import { languageReader } from '$sources/detect-language';
+import type { ImportOutcome, ImportSettings } from '$api/import-shapes';
+import type { ImportRow } from '../../../database/models';
+import { standardizer } from './import-values';
+import { readRows } from './read-table';
+import { pathOf } from './upload-files';
+
+const mostErrors = 1000;
+/** Most people of one file. */
+const mostRows = 500_000;
+
+/** An import came to an end that is not the end of the file. */
+export class Ended extends Error {
+  readonly state: 'refused' | 'stopped';
+  constructor(state: 'refused' | 'stopped', message: string) {
+    super(message);
+    this.state = state;
+  }
+}
+/** The lease was lost: another server works on it, or it was thrown away. */
+export class Lost extends Error {}
+
+/** How far an import is, and whether it is to halt. */
+export interface Progress {
+  outcome: ImportOutcome;
+  halt: 'stop' | 'lost' | null;
+  /** Rows that look like one before them under a key made for them. */
+  duplicates: number;
+}
+
+/**
+ * The people of a file in their order, each with a key of their own; what of it cannot be read is noted in the outcome. Throws
+ * Ended where it was stopped or has too many rows, or where rows cannot be read that are not to be left out, and Lost.
+ */
+export async function* eachPerson(
+  row: ImportRow,
+  { mapping, skipBadRows, badCells = 'empty', values = [] }: ImportSettings,
+  progress: Progress
+): AsyncGenerator<Person> {
+  const { outcome } = progress;
+  const keys = new Set<string>();
+  const ownNames = ownNamesOf(
+    row.reading.columns.map(({ name }) => name),
+    mapping
+  );
+  const withLanguage = await languageReader();
+  const standard = standardizer(mapping, values);
+  for await (const read of readRows(pathOf(row.id), row.reading)) {
+    if (progress.halt === 'lost') throw new Lost();
+    if (progress.halt === 'stop') throw new Ended('stopped', 'The import was stopped. Nothing of the file was kept.');
+    outcome.rows = read.row;
+    outcome.bytesRead = Math.max(outcome.bytesRead, read.bytes);
+    if (read.row > mostRows)
+      throw new Ended(
+        'refused',
+        `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
+      );
+    const ownKey = `row-${read.row}`;
+    const result = 'error' in read ? read : personFromRow(standard(read.cells), mapping, ownKey, ownNames);
+    if ('person' in result && result.person.id === ownKey) {
+      // Without a key of the file's own, a person is known by mail, or by name and firm, so that a newer file updates them.
+      const [known] = contactKeys(result.person);
+      if (known !== undefined) {
+        let key = known;
+        for (let i = 2; keys.has(key); i++) key = `${known} (${i})`;
+        if (key !== known) progress.duplicates++;
+        result.person.id = key.slice(0, 300);
+      }
+    }
+    const error =
+      'error' in result
+        ? result.error
+        : keys.has(result.person.id)
+          ? `The key “${result.person.id}” stands twice in the file.`
+          : null;
+    const note = (message: string, cell = false) => {
+      if (outcome.errors.length < mostErrors) outcome.errors.push({ row: read.row, line: read.line, message, cell });
+    };
+    const faults = 'person' in result ? result.faults : [];
+    if (error !== null) {
+      outcome.skipped++;
+      note(error);
+    } else if (faults.length && badCells === 'skip') {
+      outcome.leftOut++;
+      note(faults.map(({ message }) => message).join(' '));
+    } else if ('person' in result) {
+      outcome.emptied += faults.length;
+      for (const { message } of faults) note(message, true);
+      keys.add(result.person.id);
+      yield withLanguage(result.person);
+    }
+  }
+  if (outcome.skipped && !skipBadRows)
+    throw new Ended(
+      'refused',
+      `${outcome.skipped.toLocaleString('en')} of ${outcome.rows.toLocaleString('en')} rows cannot be read, so nothing was kept. Mend the rows named below, match the columns otherwise, or import without these rows.`
+    );
+  if (!keys.size) throw new Ended('refused', 'No row could be read as a person, so nothing was kept.');
+}
+
+/** What of a file was left out, for the sentence that tells how its import ended. */
+export const whatWasLeftOut = ({ outcome, duplicates }: Progress): string[] => [
+  ...(duplicates ? [`${duplicates.toLocaleString('en')} look like one before them`] : []),
+  ...(outcome.skipped + outcome.leftOut
+    ? [`${(outcome.skipped + outcome.leftOut).toLocaleString('en')} rows left out`]
+    : []),
+  ...(outcome.emptied ? [`${outcome.emptied.toLocaleString('en')} cells left empty, which are named below`] : [])
+];
