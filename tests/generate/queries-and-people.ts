@@ -51,7 +51,13 @@ const person = fc.record({
   language: sometimes(fc.constantFrom('da', 'de')),
   own: sometimes(
     fc
-      .record({ diet: sometimes(text), score: sometimes(small), seen: sometimes(day), wine: sometimes(fc.boolean()) })
+      .record({
+        diet: sometimes(text),
+        score: sometimes(small),
+        rating: sometimes(small),
+        seen: sometimes(day),
+        wine: sometimes(fc.boolean())
+      })
       .map(clean)
   )
 });
@@ -109,7 +115,12 @@ const termIn = (scope: fc.Arbitrary<Scope>): fc.Arbitrary<Query> =>
         fc.record({
           kind: fc.constant('word' as const),
           scope: fc.constantFrom('own.diet' as const, 'own.score' as const, 'own.wine' as const),
-          text: fc.constantFrom('quality', 'cold', '3', 'yes')
+          text: fc.constantFrom('quality', 'cold', 'yes')
+        }),
+        fc.record({
+          kind: fc.constant('word' as const),
+          scope: fc.constantFrom('own.diet' as const, 'own.rating' as const),
+          text: fc.constantFrom('3', '5')
         }),
         fc.record({ kind: fc.constant('phrase' as const), scope: fc.constant('own.diet' as const), text }),
         fc.record({

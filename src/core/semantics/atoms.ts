@@ -40,6 +40,15 @@ export class Atoms {
   constructor(diagram: DecisionDiagram, queries: readonly Query[]) {
     this.diagram = diagram;
     const all = queries.flatMap((query) => [...terms(query)].map(({ term }) => term));
+    // A number's own digits as a word are no atom apart from it: `own.score:3` beside `own.score:[2 TO 4]`.
+    const ranged = new Set(all.flatMap(({ kind, scope }) => (kind === 'range' && isOwnScope(scope) ? [scope] : [])));
+    for (const term of all)
+      if (
+        term.kind !== 'range' &&
+        ranged.has(term.scope as OwnScope) &&
+        wordingOf(term).keys.some((key) => /\d/.test(key))
+      )
+        throw new TooMuchWork();
     const named = new Set(all.map(({ scope }) => scope as string));
     this.anyFields = fields.filter((field) => searches('any', field) && (named.has(field) || field === elsewhere));
     const bounds = new Map<OrderedFact, Set<string>>();
@@ -99,6 +108,18 @@ export class Atoms {
       }
     });
     return links.sort((a, b) => Math.max(...b) - Math.max(...a));
+  }
+
+  /** Pairs of atoms that exclude each other: an own field that holds a number or a day holds no other words. */
+  exclusions(): [number, number][] {
+    const known = new Map<Scope, number>();
+    this.atoms.forEach((atom, i) => {
+      if (atom.kind === 'known' && isOwnScope(atom.fact)) known.set(atom.fact, i);
+    });
+    return this.atoms.flatMap((atom, i): [number, number][] => {
+      const number = atom.kind === 'words' ? known.get(atom.field as OwnScope) : undefined;
+      return number === undefined ? [] : [[i, number]];
+    });
   }
 
   /**

@@ -51,6 +51,10 @@ function someone(
       node = diagram.and(node, diagram.or(diagram.not(diagram.variable(first)), diagram.variable(second)));
       if (node === 0) return null;
     }
+    for (const [first, second] of atoms.exclusions()) {
+      node = diagram.and(node, diagram.or(diagram.not(diagram.variable(first)), diagram.not(diagram.variable(second))));
+      if (node === 0) return null;
+    }
     const values = diagram.solution(node);
     return values && atoms.person((atom) => values.get(atom) === true);
   });

@@ -15,7 +15,7 @@ import { numberColumn, scopeTexts, toFullTextSearch } from './full-text';
 
 useFreshDatabase();
 
-const own = ['own.diet', 'own.score', 'own.seen', 'own.wine'] as const;
+const own = ['own.diet', 'own.score', 'own.rating', 'own.seen', 'own.wine'] as const;
 const textual = [...scopes.filter((scope) => !(numberFacts as readonly string[]).includes(scope)), ...own];
 const numeric = [...numberFacts, ...own];
 
