@@ -14,6 +14,20 @@ const resolve = {
 
 export default defineConfig({
   test: {
+    // npm run coverage. What runs in threads of its own is not seen, and neither is what the browser tests walk through.
+    coverage: {
+      provider: 'v8',
+      include: ['src/core/**/*.ts', 'src/sources/**/*.ts', 'src/server/**/*.ts', 'src/lib/**/*.ts'],
+      reporter: ['text-summary', 'html'],
+      reportsDirectory: '.data/coverage',
+      reportOnFailure: true,
+      thresholds: {
+        'src/core/**': { lines: 95, branches: 85 },
+        'src/sources/**': { lines: 75, branches: 65 },
+        'src/server/**': { lines: 72, branches: 60 },
+        'src/lib/**': { lines: 40, branches: 40 }
+      }
+    },
     projects: [
       {
         resolve,

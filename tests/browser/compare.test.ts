@@ -216,10 +216,10 @@ describe('side by side', () => {
       const png = await saved(page, () => chart.getByRole('button', { name: /as PNG$/ }).click());
       expect(png.bytes.subarray(1, 4).toString()).toBe('PNG');
       expect(png.bytes.length).toBeGreaterThan(2000);
-      await chart.getByRole('button', { name: 'Table' }).click();
+      await chart.getByRole('tab', { name: 'Table' }).click();
       expect(await chart.getByRole('row').count()).toBeGreaterThan(1);
       await expectAccessible(page);
-      await chart.getByRole('button', { name: 'Chart' }).click();
+      await chart.getByRole('tab', { name: 'Chart' }).click();
     }
   });
 });

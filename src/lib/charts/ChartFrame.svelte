@@ -1,4 +1,6 @@
 <script lang="ts">
+  import ContentSwitcher from 'carbon-components-svelte/src/ContentSwitcher/ContentSwitcher.svelte';
+  import Switch from 'carbon-components-svelte/src/ContentSwitcher/Switch.svelte';
   import Act from '$lib/ui/Act.svelte';
   import type { Snippet } from 'svelte';
   import { saveFile } from '$lib/frame/save-file';
@@ -17,7 +19,8 @@
   }
   let { title, about, file, chart, table, children }: Props = $props();
 
-  let asTable = $state(false);
+  let shown = $state(0);
+  const asTable = $derived(shown === 1);
   let drawn: HTMLElement | undefined = $state();
   let problem = $state('');
   const svg = () => drawn!.querySelector('svg')!;
@@ -35,7 +38,10 @@
   <header>
     <h2>{title}</h2>
     <span class="acts">
-      <Act aria-pressed={asTable} onclick={() => (asTable = !asTable)}>{asTable ? 'Chart' : 'Table'}</Act>
+      <ContentSwitcher size="sm" aria-label="{title} as" bind:selectedIndex={shown}>
+        <Switch text="Chart" />
+        <Switch text="Table" />
+      </ContentSwitcher>
       {#if !asTable}
         <Act aria-label="Save {title} as SVG" onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}
           >SVG</Act

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -166,7 +167,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<p class="soft" role="status">Counting…</p>{/if}
+  {:else if !refused}<Waiting says="Counting…" lines={3} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { untrack } from 'svelte';
   import { certainQuery } from '$lib/frame/certain-only';
@@ -78,7 +79,7 @@
       <span class="soft">{count(answer.people.length)} of {count(answer.count)} are shown</span>
     {/if}
   {:else if answer}<p class="soft">Nobody.</p>
-  {:else if !refused}<p class="soft" role="status">Finding them…</p>{/if}
+  {:else if !refused}<Waiting says="Finding them…" lines={4} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { leadingJob } from '$core/people';
   import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
   import Tick from '$lib/ui/Tick.svelte';
@@ -181,7 +182,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<p class="soft" role="status">Holding records against each other…</p>{/if}
+  {:else if !refused}<Waiting says="Holding records against each other…" lines={4} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -123,7 +124,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<p class="soft" role="status">Looking for each of them…</p>{/if}
+  {:else if !refused}<Waiting says="Looking for each of them…" lines={4} />{/if}
 </section>
 
 <style>

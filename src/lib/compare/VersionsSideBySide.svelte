@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { hasPeopleHere } from '$api/source-kinds';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -183,7 +184,7 @@
           </Fold>
         {/each}
       </div>
-    {:else if !refused}<p class="soft" role="status">Comparing…</p>{/if}
+    {:else if !refused}<Waiting says="Comparing…" lines={4} />{/if}
   {/if}
 </section>
 

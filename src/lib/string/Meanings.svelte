@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -105,7 +106,7 @@
       <p>No word of this string is known to have several meanings by itself.</p>
     {/each}
   {:else if !fault}
-    <p class="soft" role="status">Reading the people found…</p>
+    <Waiting says="Reading the people found…" lines={4} />
   {/if}
 </section>
 

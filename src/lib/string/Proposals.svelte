@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -95,7 +96,7 @@
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if proposals === null}
-    {#if !fault}<p class="soft" role="status">Measuring…</p>{/if}
+    {#if !fault}<Waiting says="Measuring…" lines={3} />{/if}
   {:else if !proposals.length}
     <p>
       {judged

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import { exactness } from '$lib/marks/exactness';
   import SearchBoxes from './SearchBoxes.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -80,7 +81,7 @@
       <Act onclick={() => (shown = Infinity)}>Show all {reading.rendering.searches.length} searches</Act>
     {/if}
   {:else}
-    <p class="soft">Translating…</p>
+    <Waiting says="Translating…" />
   {/if}
   {#if hand && reading?.rendering.searches.length}{@render hand()}{/if}
 </section>

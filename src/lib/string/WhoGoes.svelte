@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '$lib/ui/Waiting.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { call } from '$lib/api/call';
@@ -83,7 +84,7 @@
       {/if}
     {/each}
   {:else if !refused}
-    <p class="soft" role="status">Finding them…</p>
+    <Waiting says="Finding them…" lines={3} />
   {/if}
 </section>
 

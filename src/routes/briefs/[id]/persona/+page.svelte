@@ -19,6 +19,7 @@
   import OtherFacts from '$lib/persona/OtherFacts.svelte';
   import PersonaReaders from '$lib/persona/PersonaReaders.svelte';
   import PersonaSentence from '$lib/persona/PersonaSentence.svelte';
+  import SeveralField from '$lib/persona/SeveralField.svelte';
   import SizeBands from '$lib/persona/SizeBands.svelte';
   import SizeField from '$lib/persona/SizeField.svelte';
   import type { Person } from '$core/people';
@@ -150,7 +151,7 @@
           onchange={(lines) => set('functions', lines)}
         />
         <InString briefId={data.brief.id} of="functions" counts={inUse?.counts} />
-        <ChoiceField
+        <SeveralField
           label="Ranks"
           hint="Sources that know ranks are asked for them."
           choices={rankChoices}
