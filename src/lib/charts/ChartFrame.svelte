@@ -62,6 +62,28 @@
 </section>
 
 <style>
+  .acts :global(.bx--content-switcher) {
+    width: auto;
+    height: 30px;
+  }
+  .acts :global(.bx--content-switcher-btn) {
+    width: auto;
+    padding: 2px 10px;
+    font-size: 12px;
+    border: 1px solid var(--line);
+    border-radius: 0;
+    color: var(--ink);
+    background: var(--sheet);
+  }
+  .acts :global(.bx--content-switcher-btn::after),
+  .acts :global(.bx--content-switcher-btn::before) {
+    display: none;
+  }
+  .acts :global(.bx--content-switcher--selected) {
+    background: var(--accent-2);
+    border-color: var(--accent);
+    color: var(--accent);
+  }
   section {
     padding: 10px 14px;
     min-width: 0;
