@@ -223,7 +223,9 @@ export const harvests = {
       /** Fits there are, by the sample; null while nobody of it is judged */
       there: interval.nullable(),
       /** Share of them that was read */
-      recall: interval.nullable()
+      recall: interval.nullable(),
+      /** Fits found by so many verdicts: in the order of judging, and in that in which the same people came */
+      curve: z.array(z.object({ verdicts: z.int(), fits: z.int(), asTheyCame: z.int() }))
     })
   }),
   harvestFacets: operation(paths.harvestFacets, {

@@ -2,6 +2,7 @@
 export * from './coverage';
 export * from './cut-by-fact';
 export * from './cuts';
+export * from './fits-curve';
 export * from './fits-read';
 export * from './logistic';
 export * from './neutral-words';

@@ -2,6 +2,7 @@
 export * from './consent';
 export * from './contact-keys';
 export * from './countries';
+export * from './disagreements';
 export * from './fields';
 export * from './firm-names';
 export * from './industries';

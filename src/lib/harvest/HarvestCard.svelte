@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Answer } from '$api';
-  import { leadingJob, countryName } from '$core/people';
+  import { disagreements, leadingJob, countryName } from '$core/people';
   import { moment } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import Act from '$lib/ui/Act.svelte';
@@ -13,6 +13,7 @@
   }
   let { card, verdict, ongive }: Props = $props();
   const [first] = $derived(card.records);
+  const differing = $derived(disagreements(card.records.map(({ person }) => person)));
 </script>
 
 <!-- All records of one person, the newest first. -->
@@ -29,6 +30,23 @@
       {/each}
     </span>
   </header>
+  {#if differing.length}
+    <div class="record" role="group" aria-label="Where the records disagree">
+      <p>
+        <b>The records disagree.</b>
+        <span class="soft">The newest leads: {first?.sourceName}, {moment(first!.seenAt)}.</span>
+      </p>
+      <dl>
+        {#each differing as { field, says } (field)}
+          <dt>{field}</dt>
+          <dd>
+            {#each says as { text, records }, i (text)}{i ? ' · ' : ''}{#if i === 0}<b>{text}</b>{:else}{text}{/if}
+              <span class="soft">{records.map((at) => card.records[at]!.sourceName).join(', ')}</span>{/each}
+          </dd>
+        {/each}
+      </dl>
+    </div>
+  {/if}
   {#each card.records as { sourceId, sourceName, person, reading, untold, slices, seenAt } (sourceId + person.id)}
     {@const job = leadingJob(person)}
     <div class="record">
@@ -66,6 +84,14 @@
   }
   .give :global(.act.on) {
     background: var(--accent-2);
+  }
+  dl {
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: 2px 12px;
+  }
+  dt {
+    color: var(--soft);
   }
   .record {
     border-top: 1px solid var(--rule);

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { fitsRead } from '$core/harvest';
+import { fitsCurve, fitsRead } from '$core/harvest';
 import type { Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
@@ -29,7 +29,7 @@ const pageSize = 100;
 
 /** The verdict on each person of a harvest, on whichever record it was given: the newest counts. */
 const judgedTable = `judged AS (
-  SELECT DISTINCT ON (r.number) r.number, v.verdict, v.source_id, v.person_id, v.revision
+  SELECT DISTINCT ON (r.number) r.number, v.verdict, v.source_id, v.person_id, v.revision, v.change
   FROM verdicts v JOIN harvest_rows r ON r.source_id = v.source_id AND r.person_id = v.person_id AND r.harvest_id = $harvestId
   WHERE v.persona_id = $personaId AND r.number IS NOT NULL
   ORDER BY r.number, v.updated_at DESC)`;
@@ -176,7 +176,13 @@ export async function readingOf(briefId: string, harvestId: string) {
      ${everybody}`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
-  return { judged: row!.fits + row!.misses, ...row!, ...fitsRead(row!) };
+  const turns = await database().query<{ fit: boolean; place: number }>(
+    `WITH ${judgedTable}
+     SELECT j.verdict = 'fit' AS fit, (SELECT min(r.ordinal) FROM harvest_rows r WHERE r.harvest_id = $harvestId AND r.number = j.number)::int AS place
+     FROM judged j WHERE j.verdict <> 'unsure' ORDER BY j.change`,
+    { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
+  );
+  return { judged: row!.fits + row!.misses, ...row!, ...fitsRead(row!), curve: fitsCurve(turns) };
 }
 
 /** The countries and verdicts of a harvest's people, with how many have each. */
@@ -212,7 +218,7 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
     `SELECT r.source_id AS "sourceId", s.name AS "sourceName", r.person, r.reading, r.untold, r.seen_at AS "seenAt",
        ARRAY(SELECT what FROM harvest_slices sl WHERE sl.id = ANY (r.slices) ORDER BY sl.place) AS slices
      FROM harvest_rows r JOIN sources s ON s.id = r.source_id
-     WHERE r.harvest_id = $harvestId AND r.number = $number ORDER BY s.sheet->>'age' NULLS LAST, r.seen_at DESC, r.ordinal`,
+     WHERE r.harvest_id = $harvestId AND r.number = $number ORDER BY (s.sheet->>'age')::numeric NULLS LAST, r.seen_at DESC, r.ordinal`,
     { bind: { harvestId, number }, type: QueryTypes.SELECT }
   );
   if (!records.length) throw new Refusal(404, 'Not found', 'This person is not in the harvest any more.');

@@ -12,7 +12,7 @@ import { openSources, switchFaults } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
 import { giveVerdict } from '../trials/verdicts';
 import { writeHarvestFile } from './harvest-file';
-import { harvestFacets, listHarvestPeople, orderAnew, readHarvestPerson } from './harvest-people';
+import { harvestFacets, listHarvestPeople, orderAnew, readHarvestPerson, readingOf } from './harvest-people';
 import {
   changeSlice,
   cutsAt,
@@ -269,6 +269,8 @@ describe('a harvest', () => {
     const { learnt } = await readHarvest(id, harvest);
     expect(learnt).toMatchObject({ judged: 60 });
     expect(learnt!.area).toBeGreaterThan(0.8);
+    const { curve, judged, fits } = await readingOf(id, harvest);
+    expect(curve.at(-1)).toEqual({ verdicts: judged, fits, asTheyCame: fits });
     // All of it, a page after the other: nobody twice, in order, the likely ones first.
     const all: Awaited<ReturnType<typeof listHarvestPeople>>['people'] = [];
     for (let page = await listHarvestPeople(id, harvest, {}, null, 37); ;) {

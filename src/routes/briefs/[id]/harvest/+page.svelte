@@ -10,6 +10,7 @@
   import BudgetFields from '$lib/harvest/BudgetFields.svelte';
   import HarvestCard from '$lib/harvest/HarvestCard.svelte';
   import HarvestPeople from '$lib/harvest/HarvestPeople.svelte';
+  import FitsCurve from '$lib/harvest/FitsCurve.svelte';
   import HarvestRoad from '$lib/harvest/HarvestRoad.svelte';
   import SourceSlices from '$lib/harvest/SourceSlices.svelte';
   import StartHarvest from '$lib/harvest/StartHarvest.svelte';
@@ -184,6 +185,7 @@
           onrefused={(problem) => (desk.refused = problem)}
         />
       {/each}
+      {#if data.reading.curve.length > 1}<FitsCurve curve={data.reading.curve} />{/if}
       {#if harvest.events.length}
         <Fold title="What went wrong on the way ({harvest.events.length})">
           <ul>
@@ -239,7 +241,7 @@
     void desk.act('goOnWithHarvest', $state.snapshot(budget));
   }}
 >
-  {#if raising}<div class="budget"><BudgetFields bind:budget /></div>{/if}
+  {#if raising}<div class="budget"><BudgetFields bind:budget words /></div>{/if}
 </Modal>
 <Sure
   open={deleting}
