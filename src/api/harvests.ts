@@ -224,7 +224,7 @@ export const harvests = {
       there: interval.nullable(),
       /** Share of them that was read */
       recall: interval.nullable(),
-      /** Fits found by so many verdicts: in the order of judging, and in that in which the same people came */
+      /** Fits found by so many of the verdicts given since it was begun: in the order of judging, and in that in which the same people came */
       curve: z.array(z.object({ verdicts: z.int(), fits: z.int(), asTheyCame: z.int() }))
     })
   }),

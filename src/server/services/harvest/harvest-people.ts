@@ -29,7 +29,7 @@ const pageSize = 100;
 
 /** The verdict on each person of a harvest, on whichever record it was given: the newest counts. */
 const judgedTable = `judged AS (
-  SELECT DISTINCT ON (r.number) r.number, v.verdict, v.source_id, v.person_id, v.revision, v.change
+  SELECT DISTINCT ON (r.number) r.number, v.verdict, v.source_id, v.person_id, v.revision, v.change, v.updated_at
   FROM verdicts v JOIN harvest_rows r ON r.source_id = v.source_id AND r.person_id = v.person_id AND r.harvest_id = $harvestId
   WHERE v.persona_id = $personaId AND r.number IS NOT NULL
   ORDER BY r.number, v.updated_at DESC)`;
@@ -179,7 +179,7 @@ export async function readingOf(briefId: string, harvestId: string) {
   const turns = await database().query<{ fit: boolean; place: number }>(
     `WITH ${judgedTable}
      SELECT j.verdict = 'fit' AS fit, (SELECT min(r.ordinal) FROM harvest_rows r WHERE r.harvest_id = $harvestId AND r.number = j.number)::int AS place
-     FROM judged j WHERE j.verdict <> 'unsure' ORDER BY j.change`,
+     FROM judged j JOIN harvests h ON h.id = $harvestId WHERE j.verdict <> 'unsure' AND j.updated_at >= h.created_at ORDER BY j.change`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
   return { judged: row!.fits + row!.misses, ...row!, ...fitsRead(row!), curve: fitsCurve(turns) };

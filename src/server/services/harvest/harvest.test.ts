@@ -269,8 +269,8 @@ describe('a harvest', () => {
     const { learnt } = await readHarvest(id, harvest);
     expect(learnt).toMatchObject({ judged: 60 });
     expect(learnt!.area).toBeGreaterThan(0.8);
-    const { curve, judged, fits } = await readingOf(id, harvest);
-    expect(curve.at(-1)).toEqual({ verdicts: judged, fits, asTheyCame: fits });
+    const { curve, ...so } = await readingOf(id, harvest);
+    expect(curve.at(-1)).toEqual({ verdicts: so.judged, fits: so.fits, asTheyCame: so.fits });
     // All of it, a page after the other: nobody twice, in order, the likely ones first.
     const all: Awaited<ReturnType<typeof listHarvestPeople>>['people'] = [];
     for (let page = await listHarvestPeople(id, harvest, {}, null, 37); ;) {
