@@ -51,7 +51,9 @@ describe('values of files on standard lists', () => {
     ['rank', 'N3'],
     ['headcount', 'many'],
     ['industry', '']
-  ] as [StandardField, string][])('%s “%s” is not guessed', (field, text) => expect(standardOf(field, text)).toBeNull());
+  ] as [StandardField, string][])('%s “%s” is not guessed', (field, text) =>
+    expect(standardOf(field, text)).toBeNull()
+  );
 
   it('lists hold only what is on them, under names', () => {
     for (const field of ['country', 'industry', 'rank', 'function', 'language'] as const) {
