@@ -51,7 +51,7 @@ export default defineConfig({
           include: ['src/server/**/*.test.ts'],
           env: {
             DATABASE_URL: process.env.TEST_SERVER_DATABASE_URL ?? '',
-            EAVE_DATA: '.data/test',
+            EAVE_DATA: process.env.TEST_DATA ?? '.data/test',
             EAVE_WORLD_PEOPLE: '6000',
             EAVE_FAULTS: 'none',
             EAVE_PRIVATE_SERVICES: 'yes',

@@ -22,15 +22,19 @@ const failures = [];
 await withPostgres('eave_test', async (url) => {
   await ensureChromium();
   await ensureBuild();
-  const [server, browser] = await freshDatabases(url, ['eave_test_server', 'eave_test_browser']);
+  const [server, sources, browser] = await freshDatabases(url, [
+    'eave_test_server',
+    'eave_test_sources',
+    'eave_test_browser'
+  ]);
 
   mkdirSync('.data/test', { recursive: true });
   const env = { ...process.env, TEST_SERVER_DATABASE_URL: server, TEST_BROWSER_DATABASE_URL: browser };
 
   /** What is run beside something else is shown when it has ended, so that each can be read by itself. */
-  const step = async (name, command, args, quiet) => {
+  const step = async (name, command, args, quiet, more = {}) => {
     say(quiet ? `${name}, beside` : name);
-    const { code, output } = await run(command, args, { env, quiet });
+    const { code, output } = await run(command, args, { env: { ...env, ...more }, quiet });
     if (quiet) {
       say(`${name}:`);
       process.stdout.write(output);
@@ -45,11 +49,11 @@ await withPostgres('eave_test', async (url) => {
     }
   };
   /** Runs Vitest; a file that cannot be loaded, or an error outside any test, fails it without failing a test. */
-  const tests = async (name, args, quiet = false) => {
+  const tests = async (name, args, quiet = false, more = {}) => {
     const report = `.data/test/report-${name.replaceAll(/\W+/g, '-')}.json`;
     rmSync(report, { force: true });
     const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
-    const code = await step(`tests: ${name}`, 'npx', ['vitest', 'run', ...reporters, ...args], quiet);
+    const code = await step(`tests: ${name}`, 'npx', ['vitest', 'run', ...reporters, ...args], quiet, more);
     const told = JSON.parse(readFileSync(report, 'utf8'));
     passed += told.numPassedTests;
     failed += told.numFailedTests || Number(code !== 0);
@@ -74,10 +78,18 @@ await withPostgres('eave_test', async (url) => {
   if (chosen.length) await tests('chosen', chosen);
   else {
     await Promise.all([statics(), tests('core and interface', projects('core', 'interface'))]);
+    // Two lanes of about the same length: a part of the server's tests, on a database of its own, goes beside the rest.
+    const part = 'src/server/services/sources';
     await Promise.all([
-      tests('browser', projects('browser')),
       (async () => {
-        await tests('server', projects('server'), true);
+        await tests('browser', projects('browser'));
+        await tests('server: sources', [...projects('server'), part], true, {
+          TEST_SERVER_DATABASE_URL: sources,
+          TEST_DATA: '.data/test-sources'
+        });
+      })(),
+      (async () => {
+        await tests('server', [...projects('server'), '--exclude', `${part}/**`], true);
         await tests('trials of strength', [...projects('strength'), '--exclude', timed], true);
       })()
     ]);

@@ -29,3 +29,16 @@ export function ownNumber(value: OwnValue | undefined): number | undefined {
   if (typeof value === 'number') return value;
   return typeof value === 'string' ? (readDay(value) ?? undefined) : undefined;
 }
+
+type HasOwn = { own?: Readonly<Record<string, OwnValue>> | undefined };
+
+/** The names of the own fields that some people have, each once, in the order in which they are met. */
+export const ownNamesIn = (people: readonly HasOwn[]): string[] => [
+  ...new Set(people.flatMap(({ own }) => (own ? Object.keys(own) : [])))
+];
+
+/** What a person has in an own field, as a cell of a file. */
+export const ownCell = ({ own }: HasOwn, name: string): string => {
+  const value = own?.[name];
+  return value === undefined ? '' : ownText(value);
+};

@@ -34,6 +34,7 @@
   let uploading = $state('');
   let job = $state<Import | null>(null);
   let mapping = $state<ColumnField[]>([]);
+  let read = $state.raw<{ columns: string; told: Answer<'readImportValues'> } | null>(null);
   let values = $state<{ field: StandardField; text: string; standard: string | null }[]>([]);
   let name = $state('');
   /** The imported file that the new one takes the place of; empty for a new source. */
@@ -203,7 +204,7 @@
         </div>
       {/if}
       <FilePreview columns={job.reading.columns} bind:mapping />
-      <ImportValues importId={job.id} {mapping} bind:values />
+      <ImportValues importId={job.id} {mapping} ready={job.state === 'ready'} bind:read bind:values />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
         <Pick label="It is" bind:value={into}>

@@ -12,42 +12,47 @@
   import type { Answer } from '$api';
   import { toMend } from './to-mend';
 
+  type Read = Answer<'readImportValues'>;
   interface Props {
     importId: string;
     mapping: readonly ColumnField[];
+    /** The file waits to be begun: its values can be read. */
+    ready: boolean;
+    /** What was read last, and of which columns. */
+    read: { columns: string; told: Read } | null;
     /** What values become, as it was chosen or read. */
     values: { field: StandardField; text: string; standard: string | null }[];
   }
-  let { importId, mapping, values = $bindable() }: Props = $props();
-  type Read = Answer<'readImportValues'>;
+  let { importId, mapping, ready, read = $bindable(), values = $bindable() }: Props = $props();
 
-  let read = $state<Read | null>(null);
   let refused: unknown = $state(null);
   let all = $state(false);
 
-  const columns = $derived(JSON.stringify(mapping.filter(isStandardField)));
+  const columns = $derived(JSON.stringify([importId, ...mapping.map((field) => isStandardField(field) && field)]));
   $effect(() => {
     void columns;
     untrack(() => void look());
   });
 
   async function look() {
-    const asked = [...mapping];
+    const asked = columns;
+    // An import that was refused shows again what was read and chosen of its file.
+    if (read?.columns === asked || !ready) return;
     read = null;
     values = [];
-    if (!asked.some(isStandardField)) return;
+    if (!mapping.some(isStandardField)) return;
     try {
-      const told = await call('readImportValues', { params: { id: importId }, body: { mapping: asked } });
+      const told = await call('readImportValues', { params: { id: importId }, body: { mapping: [...mapping] } });
       // The columns were matched otherwise meanwhile.
-      if (JSON.stringify(asked) !== JSON.stringify(mapping)) return;
-      read = told;
+      if (asked !== columns) return;
+      read = { columns: asked, told };
       values = told.values.map(({ field, text, standard }) => ({ field, text, standard }));
     } catch (problem) {
       refused = problem;
     }
   }
 
-  const rows = $derived(read?.values.map((value, i) => ({ ...value, i })) ?? []);
+  const rows = $derived(read?.told.values.map((value, i) => ({ ...value, i })) ?? []);
   const mend = $derived(toMend(rows));
   const shown = $derived(all ? rows : mend);
   const how: Record<string, string> = { name: 'by its name', likeness: 'likely', memory: 'as before' };
@@ -55,7 +60,7 @@
     (values = values.map((value, at) => (at === i ? { ...value, standard } : value)));
   const items = $derived(
     Object.fromEntries(
-      Object.entries(read?.lists ?? {}).map(([field, list]) => [
+      Object.entries(read?.told.lists ?? {}).map(([field, list]) => [
         field,
         list.map(({ value, name }) => ({ id: value, text: name }))
       ])
@@ -70,7 +75,7 @@
       <b>{count(rows.length - mend.length)} of {count(rows.length)} different values are known by name.</b>
       {#if mend.length}These {count(mend.length)} are not: what they become can be changed, and is remembered for the next
         file.{/if}
-      {#if read.more}{count(read.more)} rare values more are read by their names.{/if}
+      {#if read.told.more}{count(read.told.more)} rare values more are read by their names.{/if}
       {#if rows.length > mend.length}
         <Act onclick={() => (all = !all)}>{all ? 'Show those to look at' : 'Show all'}</Act>
       {/if}
@@ -122,7 +127,7 @@
       </div>
     {/if}
   </section>
-{:else if !read && !refused && mapping.some(isStandardField)}
+{:else if ready && !read && !refused && mapping.some(isStandardField)}
   <InlineLoading description="Going through the file’s values" />
 {/if}
 <Refused problem={refused} />

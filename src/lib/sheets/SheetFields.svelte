@@ -7,7 +7,7 @@
   import SheetFact from './SheetFact.svelte';
   import Checkbox from 'carbon-components-svelte/src/Checkbox/Checkbox.svelte';
   import type { Box, Fact, Sheet } from '$core/dialect';
-  import { isNumberFact, namedFacts, numberFacts, scopes, textScopes, type Scope } from '$core/language';
+  import { isNumberFact, isOwnScope, namedFacts, numberFacts, scopes, textScopes, type Scope } from '$core/language';
 
   interface Props {
     sheet: Sheet;
@@ -67,10 +67,10 @@
   ];
   /** In the order of the scopes, so that a sheet does not depend on the order of ticking. */
   const tell = (scope: Scope, isTold: boolean) =>
-    put(
-      'tells',
-      scopes.filter((one) => (one === scope ? isTold : sheet.tells.includes(one)))
-    );
+    put('tells', [
+      ...scopes.filter((one) => (one === scope ? isTold : sheet.tells.includes(one))),
+      ...sheet.tells.filter(isOwnScope)
+    ]);
   function addFact(scope: string) {
     const known = unusedScopes.find((one) => one === scope);
     if (known)

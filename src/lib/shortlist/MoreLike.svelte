@@ -85,6 +85,7 @@
     margin: 10px 0;
     border-collapse: collapse;
     width: 100%;
+    font-size: 12.5px;
   }
   td,
   th {
@@ -93,7 +94,13 @@
     border-bottom: 1px solid var(--rule);
   }
   ul {
-    columns: 2;
+    columns: 3;
     padding-left: 18px;
+    font-size: 12.5px;
+    line-height: 1.5;
+  }
+  h4 {
+    font-size: 14px;
+    font-weight: 600;
   }
 </style>

@@ -3,7 +3,7 @@
   import Pick from '$lib/ui/Pick.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { keysOf } from '$lib/frame/keys';
-  import { isLeaf, scopes, type OutlineGroup, type Scope } from '$core/language';
+  import { isLeaf, isOwnScope, scopes, type OutlineGroup, type Scope } from '$core/language';
   import { originNames } from '$core/persona';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { draggableRow } from './draggable-row';
@@ -75,6 +75,7 @@
       >
         {#if scope === 'mixed'}<option value="mixed" disabled>several</option>{/if}
         {#each scopes as one (one)}<option value={one}>{one === 'any' ? 'whole profile' : one}</option>{/each}
+        {#if scope !== 'mixed' && isOwnScope(scope)}<option value={scope}>{scope}</option>{/if}
       </Pick>
     {/if}
   </div>

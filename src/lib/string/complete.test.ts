@@ -87,6 +87,6 @@ describe('completion', () => {
       ['Denmark', 'DK 1,200 people']
     ]);
     expect(country.labels.filter((label) => label === 'Denmark')).toHaveLength(1);
-    expect((await offered('title:q'))!.labels).toEqual(['QA Lead']);
+    expect((await offered('title:q'))!.labels).toEqual(['Head of Quality', 'QA', 'QA Lead']);
   });
 });

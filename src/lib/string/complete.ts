@@ -68,8 +68,12 @@ async function valuesFor(scope: Scope, begins: string, offers: Offers): Promise<
     const detail = `${names.get(label.toLowerCase())?.detail ?? ''} ${count(people)} people`.trim();
     return { label, detail, boost: 1 };
   });
-  const taken = new Set(shown.map(({ label }) => label.toLowerCase()));
-  return [...shown, ...known.filter(({ label }) => !taken.has(label.toLowerCase()))].map((option) => ({
+  // The titles of the brief are what is looked for: they come first where a title is written.
+  const titles = scope === 'title' || scope === 'pasttitle' ? offers.titles : [];
+  const own = titles.map((label): Completion => ({ label, detail: 'wording', boost: 2 }));
+  const taken = new Set([...own, ...shown].map(({ label }) => label.toLowerCase()));
+  const others = shown.filter(({ label }) => !titles.some((title) => title.toLowerCase() === label.toLowerCase()));
+  return [...own, ...others, ...known.filter(({ label }) => !taken.has(label.toLowerCase()))].map((option) => ({
     ...option,
     type: 'value',
     apply: written(option.label)

@@ -197,7 +197,7 @@ function read(doc: Text, sets: SetQueries): Reading {
         if (!term.at || term.at.from <= last) continue;
         last = term.at.from;
         first = Math.min(first, term.at.from);
-        const scopeEnd = /^[A-Za-z]+:\s*/.exec(text.slice(term.at.from, term.at.to))?.[0].length ?? 0;
+        const scopeEnd = /^(?:own\.[^\s:]+|[A-Za-z]+):\s*/.exec(text.slice(term.at.from, term.at.to))?.[0].length ?? 0;
         marks.push({ from: term.at.from + scopeEnd, to: term.at.to, mark: tint });
       }
       if (first < Infinity) {

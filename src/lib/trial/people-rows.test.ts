@@ -52,4 +52,17 @@ describe('a list of people', () => {
       }
     ]);
   });
+
+  it('is saved with the fields of their own that some have', () => {
+    const text = peopleCsv([
+      listed('Anna', { person: { id: 'a', name: 'Anna', own: { covers: 120, vegan: true } } }),
+      listed('Bo', { person: { id: 'b', name: 'Bo', own: { seen: '2026-03-05', covers: 8 } } }),
+      listed('Cai')
+    ]);
+    expect(readCsvRecords(text).map(({ name, covers, vegan, seen }) => [name, covers, vegan, seen])).toEqual([
+      ['Anna', '120', 'yes', ''],
+      ['Bo', '8', '', '2026-03-05'],
+      ['Cai', '', '', '']
+    ]);
+  });
 });

@@ -1,5 +1,5 @@
 import { writeCsv } from '$core/formats';
-import { presentJob, countryName } from '$core/people';
+import { countryName, ownCell, ownNamesIn, presentJob } from '$core/people';
 import type { Answer } from '$api';
 
 /** Somebody in a list of people: where in the result they stood, and what was said of them. */
@@ -29,10 +29,11 @@ export function rowOf({ rank, person, verdict }: Listed): PersonRow {
   };
 }
 
-/** People as CSV (RFC 4180), with the verdict on each and its reason. */
-export const peopleCsv = (people: readonly Listed[]): string =>
-  writeCsv(
-    ['shown at', 'id', 'name', 'title', 'firm', 'country', 'verdict', 'reason', 'by', 'note'],
+/** People as CSV (RFC 4180), with the verdict on each and its reason, and behind them the fields of their own that some have. */
+export function peopleCsv(people: readonly Listed[]): string {
+  const own = ownNamesIn(people.map(({ person }) => person));
+  return writeCsv(
+    ['shown at', 'id', 'name', 'title', 'firm', 'country', 'verdict', 'reason', 'by', 'note', ...own],
     people.map((one) => {
       const { id, rank, name, title, company, country, verdict } = rowOf(one);
       const said = one.verdict;
@@ -46,7 +47,9 @@ export const peopleCsv = (people: readonly Listed[]): string =>
         verdict,
         said?.reason ?? '',
         said?.by ?? '',
-        one.note ?? ''
+        one.note ?? '',
+        ...own.map((field) => ownCell(one.person, field))
       ];
     })
   );
+}

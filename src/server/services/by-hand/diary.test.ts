@@ -60,6 +60,19 @@ describe('the diary of a place run by hand', () => {
     expect(trial.found).toMatchObject({ part: 'pages', shown: 49, reported: { low: 815, high: 824 } });
   });
 
+  it('keeps the address of its trial over entries, and shows there what stands now', async () => {
+    const { see, id, read } = await place();
+    const first = await see({ said: '60', page: 1, rows: rows(1) });
+    const trialId = first.trialId!;
+    expect((await readTrial(id, trialId)).people).toBe(25);
+    expect((await see({ page: 2, rows: rows(2) })).trialId).toBe(trialId);
+    expect(await readTrial(id, trialId)).toMatchObject({ people: 50, found: { shown: 50 } });
+    const { entries } = await read();
+    const { id: entry, revision, said, page } = entries[0]!;
+    await changeEntry(id, entry, { said, page, rows: [row('Solo Una')], takenBack: false, revision });
+    expect(await readTrial(id, trialId)).toMatchObject({ people: 26, found: { shown: 26 } });
+  });
+
   it('is measured as what it is: never a share without width from part of a result', async () => {
     const { see, id, source } = await place();
     await see({ said: '3.400' });

@@ -41,8 +41,8 @@ export const placeFor = async (brief: BriefRow, version: VersionRow, source: Sou
 });
 
 /**
- * Makes the trial of a version at a place run by hand anew from what stands in the diary, in the place of the one before;
- * verdicts stay with their people. Gives its id; null where nothing stands there any more.
+ * Makes the trial of a version at a place run by hand anew from what stands in the diary, in the place of the one before and under
+ * its id, so that a link to it stays good; verdicts stay with their people. Gives the id; null where nothing stands there any more.
  */
 export async function makeHandTrial(
   { brief: { id: briefId, personaId }, version, source, rendering }: Place,
@@ -53,6 +53,7 @@ export async function makeHandTrial(
   const before = await Trial.findAll({
     where: { versionId: version.id, sourceId: source.id },
     attributes: ['id', 'sampleSize'],
+    order: [['createdAt', 'DESC']],
     transaction
   });
   const trialId = before.map(({ id }) => id);
@@ -80,7 +81,7 @@ export async function makeHandTrial(
     people.forEach(({ id }, at) => pageOf.has(id) || pageOf.set(id, search * pagesOfSearch + on[at]!))
   );
   const missing = seen.flatMap((_, search) => (live.some((one) => one.search === search) ? [] : [search]));
-  const id = randomUUID();
+  const id = before[0]?.id ?? randomUUID();
   await Trial.create(
     {
       id,

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Op, QueryTypes } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { countInterval } from '$core/dialect';
 import { missingRows, type CutBy } from '$core/harvest';
 import type { Interval } from '$core/measure';
@@ -22,10 +22,12 @@ interface Wanted {
   watchId?: string;
   from: { sourceId: string; version: number }[];
   budget: HarvestBudget;
+  /** What is kept along with it, or not at all. */
+  along?: (harvestId: string, transaction: Transaction) => Promise<unknown>;
 }
 
 /** Starts to gather the whole result of a version at each of some sources. All of it or nothing. */
-export async function startHarvest(briefId: string, { name, from, budget, watchId }: Wanted) {
+export async function startHarvest(briefId: string, { name, from, budget, watchId, along }: Wanted) {
   await findBrief(briefId);
   if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length)
     throw new Refusal(422, 'A source twice', 'Each source is gathered by one version. Take one of them out.');
@@ -44,6 +46,7 @@ export async function startHarvest(briefId: string, { name, from, budget, watchI
       await HarvestSource.create(run, { transaction });
       await HarvestSlice.bulkCreate(wholeSlices(run), { transaction });
     }
+    await along?.(id, transaction);
   });
   await enqueueHarvest(id);
   return readHarvest(briefId, id);

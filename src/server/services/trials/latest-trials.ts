@@ -9,16 +9,18 @@ export interface Tried {
   version: VersionRow;
 }
 
-/** Whom a trial that is done has found: thousands of ids, which do not change any more. */
+/** Whom a trial that is done has found: thousands of ids, which change only where it is made anew, as those by hand are. */
 const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>({
   max: 500,
   maxSize: 4_000_000,
   sizeCalculation: ({ found }) => found.length + 1
 });
 
+const nameOf = ({ id, createdAt }: TrialRow) => `${id} ${createdAt.getTime()}`;
+
 /** Puts whom trials have found to their rows, which were read without. */
 async function withResults(trials: readonly TrialRow[]): Promise<void> {
-  const missing = trials.filter((trial) => trial.state !== 'done' || !results.has(trial.id)).map(({ id }) => id);
+  const missing = trials.filter((trial) => trial.state !== 'done' || !results.has(nameOf(trial))).map(({ id }) => id);
   const read = new Map<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>();
   if (missing.length)
     for (const { id, found, open, foundOn } of await models().Trial.findAll({
@@ -28,8 +30,8 @@ async function withResults(trials: readonly TrialRow[]): Promise<void> {
     }))
       read.set(id, { found, open, foundOn });
   for (const trial of trials) {
-    const result = read.get(trial.id) ?? results.get(trial.id) ?? { found: [], open: [], foundOn: null };
-    if (trial.state === 'done') results.set(trial.id, result);
+    const result = read.get(trial.id) ?? results.get(nameOf(trial)) ?? { found: [], open: [], foundOn: null };
+    if (trial.state === 'done') results.set(nameOf(trial), result);
     trial.set(result, { raw: true });
   }
 }

@@ -226,7 +226,7 @@ export function trialFigures(
   });
 }
 
-/** What of a trial stays the same while it is done and nobody draws more people. */
+/** What of a trial stays the same while it is done and nobody draws more people, or makes it anew by hand. */
 type Static = Awaited<ReturnType<typeof readStatic>>;
 const staticKept = new LRUCache<string, Promise<Static>>({ max: 60 });
 
@@ -277,8 +277,8 @@ async function readStatic(briefId: string, trialId: string) {
 export async function readTrial(briefId: string, trialId: string) {
   const [context, [head]] = await Promise.all([
     contextOf(briefId),
-    database().query<{ state: string; sourceId: string; sampleSize: number; revision: number }>(
-      `SELECT t.state, t.source_id AS "sourceId", t.sample_size AS "sampleSize", s.revision
+    database().query<{ state: string; sourceId: string; sampleSize: number; revision: number; made: string }>(
+      `SELECT t.created_at::text AS made, t.state, t.source_id AS "sourceId", t.sample_size AS "sampleSize", s.revision
        FROM trials t JOIN versions v ON v.id = t.version_id JOIN sources s ON s.id = t.source_id
        WHERE t.id = $trialId AND v.brief_id = $briefId`,
       { bind: { trialId, briefId }, type: QueryTypes.SELECT }
@@ -287,7 +287,7 @@ export async function readTrial(briefId: string, trialId: string) {
   if (!head) throw notFound('This trial');
   const read = () => readStatic(briefId, trialId);
   const { trial, drawn, told } = await (head.state === 'done'
-    ? remembered(staticKept, `${trialId} ${head.sampleSize} ${head.revision}`, read)
+    ? remembered(staticKept, `${trialId} ${head.made} ${head.sampleSize} ${head.revision}`, read)
     : read());
   const ids = drawn.map(({ personId }) => personId);
   // Who is who is worked out when there are results; a trial under way does not wait for it.

@@ -75,13 +75,14 @@ async function gather(watch: WatchRow, runId: string, from: readonly WatchedSour
           { name: sourceName, version: version ?? 0, sheet: hashText(JSON.stringify(sheet)).toString(36) }
         ])
       );
-      const { id } = await startHarvest(watch.briefId, {
+      // The harvest and whose run it is are kept at once: killed between, nobody would know of it.
+      await startHarvest(watch.briefId, {
         name: watch.name,
         from: from.flatMap(({ sourceId, version }) => (version === null ? [] : [{ sourceId, version }])),
         budget: watch.budget,
-        watchId: watch.id
+        watchId: watch.id,
+        along: (harvestId, transaction) => WatchRun.update({ harvestId, marks }, { where: { id: runId }, transaction })
       });
-      await WatchRun.update({ harvestId: id, marks }, { where: { id: runId } });
     }
     await addJob(task, { runId }, `watch ${runId}`, 60, new Date(Date.now() + (watch.shortlistId ? 0 : 1000)));
   } catch (error) {
