@@ -60,7 +60,8 @@ describe('a process', () => {
     const [pid, began, boot] = name.split(' ') as [string, string, string];
     expect(isRunning(`${pid} ${Number(began) + 1} ${boot}`)).toBe(false);
     expect(isRunning(`${pid} ${began} another-boot`)).toBe(false);
-    for (const wrong of ['', 'nonsense', String(process.pid), '-1 2 3', '4294967290 1 x']) expect(isRunning(wrong)).toBe(false);
+    for (const wrong of ['', 'nonsense', String(process.pid), '-1 2 3', '4294967290 1 x'])
+      expect(isRunning(wrong)).toBe(false);
     expect(beganAbout(process.pid, Date.now() / 1000 - process.uptime())).toBe(true);
     expect(beganAbout(process.pid, Date.now() / 1000 - 86_400 * 365)).toBe(false);
 
