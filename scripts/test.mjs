@@ -22,9 +22,9 @@ const failures = [];
 await withPostgres('eave_test', async (url) => {
   await ensureChromium();
   await ensureBuild();
-  const [server, sources, browser] = await freshDatabases(url, [
+  const [server, harvests, browser] = await freshDatabases(url, [
     'eave_test_server',
-    'eave_test_sources',
+    'eave_test_harvests',
     'eave_test_browser'
   ]);
 
@@ -79,13 +79,13 @@ await withPostgres('eave_test', async (url) => {
   else {
     await Promise.all([statics(), tests('core and interface', projects('core', 'interface'))]);
     // Two lanes of about the same length: a part of the server's tests, on a database of its own, goes beside the rest.
-    const part = 'src/server/services/sources';
+    const part = 'src/server/services/harvest';
     await Promise.all([
       (async () => {
         await tests('browser', projects('browser'));
-        await tests('server: sources', [...projects('server'), part], true, {
-          TEST_SERVER_DATABASE_URL: sources,
-          TEST_DATA: '.data/test-sources'
+        await tests('server: harvests', [...projects('server'), part], true, {
+          TEST_SERVER_DATABASE_URL: harvests,
+          TEST_DATA: '.data/test-harvests'
         });
       })(),
       (async () => {

@@ -1,4 +1,4 @@
-import { expect, inject } from 'vitest';
+import { expect } from 'vitest';
 import type { Page } from 'playwright-core';
 import type { Figures } from '../../src/core/measure/figures';
 import { api } from './browser';
@@ -156,32 +156,4 @@ export async function run(id: string, text: string, sourceIds: string[]) {
   for (const sourceId of sourceIds)
     trials.push(await api<Trial>('POST', `/briefs/${id}/trials`, { version: 1, sourceId, sampleSize: 30, wait: 60 }));
   return trials;
-}
-
-/** Imports a file of people and waits until it is there; gives the source it makes. */
-export async function imported(
-  name: string,
-  mapping: string[],
-  rows: string[][]
-): Promise<{ id: string; name: string }> {
-  const body = [mapping, ...rows].map((row) => row.join(',')).join('\n');
-  const response = await fetch(`${inject('address')}/api/imports?name=${name}.csv`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/octet-stream' },
-    body
-  });
-  const job = (await response.json()) as { id: string };
-  await api('POST', `/imports/${job.id}/start`, { name, mapping });
-  let sourceId: string | null = null;
-  await expect
-    .poll(
-      async () => {
-        const now = await api<{ state: string; sourceId: string | null }>('GET', `/imports/${job.id}`);
-        sourceId = now.sourceId;
-        return now.state;
-      },
-      { timeout: 20_000 }
-    )
-    .toBe('done');
-  return { id: sourceId!, name };
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { api, useBrowser } from './browser';
-import { imported, judge, run, walk, type Trial } from './figures-walk';
+import { judge, run, walk, type Trial } from './figures-walk';
 
 const { open } = useBrowser();
 
@@ -67,40 +67,4 @@ describe('one meaning for each figure', () => {
     expect(different).toEqual([]);
     await api('DELETE', `/sources/${source.id}`);
   }, 120_000);
-
-  it('on two overlapping files, whose rows lack facts here and there', async () => {
-    const mapping = ['name', 'title', 'company', 'country', 'headcount'];
-    const row = (i: number) => [
-      `Anna${i} Berg${i}`,
-      i % 3 ? 'Quality Manager' : 'Cook',
-      `Firm ${i}`,
-      i % 5 ? 'Denmark' : '',
-      i % 4 ? String(20 + i) : ''
-    ];
-    const rows = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => row(from + i));
-    const sources = [
-      await imported('First file', mapping, rows(0, 90)),
-      await imported('Second file', mapping, rows(45, 135))
-    ];
-    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Figures of files' });
-    const text = 'title:quality AND country:Denmark AND headcount:[51 TO 500]';
-    const trials = await run(
-      id,
-      text,
-      sources.map((source) => source.id)
-    );
-    const quality = (from: number, to: number, keep: (i: number) => boolean) =>
-      Array.from({ length: to - from }, (_, i) => from + i).filter((i) => i % 3 && keep(i)).length;
-    const met = (i: number) => i % 5 > 0 && i % 4 > 0 && 20 + i >= 51;
-    const mayBe = (i: number) => i % 4 === 0 || 20 + i >= 51;
-    expect(trials[0]!.found).toMatchObject({ certain: quality(0, 90, met), possible: quality(0, 90, mayBe) });
-    expect(trials[1]!.found).toMatchObject({ certain: quality(45, 135, met), possible: quality(45, 135, mayBe) });
-    // The same people judged in both, not always alike: counted once, by the newest.
-    for (const [at, trial] of trials.entries())
-      for (const [i, { person }] of trial.sample.entries())
-        await judge(id, trial.sourceId, person.id, (i + at) % 3 ? 'fit' : 'miss');
-    const { different } = await walk(open, { id, text, sources }, 'possible');
-    expect(different).toEqual([]);
-    for (const source of sources) await api('DELETE', `/sources/${source.id}`);
-  }, 180_000);
 });

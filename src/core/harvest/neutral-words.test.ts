@@ -134,7 +134,7 @@ describe('neutral words', () => {
   // everybody who has them, too low where some people have none. Both are said beside the figure.
   it('tell how many were not seen with an interval that holds the truth in most runs, and is too low where some have no word', () => {
     const runs = (hidden: number) =>
-      Array.from({ length: 40 }, (_, i) => {
+      Array.from({ length: 25 }, (_, i) => {
         const people = peopleBy(`coverage ${i}`, 600).map((person, row) =>
           // Who stands low in the list and says nothing that others say.
           row % 100 >= 100 - hidden && row >= 100

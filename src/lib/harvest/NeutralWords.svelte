@@ -90,7 +90,7 @@
     <p>
       <b>{counted(whole(asked.unseen))} people</b>
       <Hint
-        says="Chao 1984, from how many came once and twice, with its 95 % interval. Words are no independent draws: in tests it was too high in one run of six where every person has such a word, and too low where some have none."
+        says="Chao 1984, from how many came once and twice, with its 95 % interval. Words are no independent draws: in tests it was too high in up to one run of five where every person has such a word, and too low where some have none."
         >were not seen</Hint
       >
     </p>

@@ -1,7 +1,7 @@
 import type * as z from 'zod';
 import { sheetSchema, type Sheet } from '$core/dialect';
 import { guessAllColumns, mappingFault, ownNamesOf, personFromRow } from '$core/formats';
-import { languageReader } from '../detect-language';
+import { withLanguageRead } from '../detect-language';
 import { hashText } from '$core/measure';
 import type { Person } from '$core/people';
 import { Refused } from '../faults';
@@ -41,11 +41,10 @@ export async function askPage(connection: Connection, ask: Ask, signal?: AbortSi
   const told = await askService(connection, 'POST', '/search', ask, signal);
   const answer = readAs(answerSchema, told, 'answer');
   const { people, unread } = peopleOf(answer);
-  const withLanguage = await languageReader();
   return {
     said: answer.count,
     last: answer.last,
-    people: people.map(withLanguage),
+    people: await Promise.all(people.map(withLanguageRead)),
     unread,
     cursor: answer.cursor ?? null,
     spent: answer.spent ?? null

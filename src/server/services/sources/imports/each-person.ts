@@ -1,6 +1,6 @@
 import { ownNamesOf, personFromRow } from '$core/formats';
 import { contactKeys, type Person } from '$core/people';
-import { languageReader } from '$sources/detect-language';
+import { withLanguageRead } from '$sources/detect-language';
 import type { ImportOutcome, ImportSettings } from '$api/import-shapes';
 import type { ImportRow } from '../../../database/models';
 import { standardizer } from './import-values';
@@ -45,7 +45,6 @@ export async function* eachPerson(
     row.reading.columns.map(({ name }) => name),
     mapping
   );
-  const withLanguage = await languageReader();
   const standard = standardizer(mapping, values);
   for await (const read of readRows(pathOf(row.id), row.reading)) {
     if (progress.halt === 'lost') throw new Lost();
@@ -89,7 +88,7 @@ export async function* eachPerson(
       outcome.emptied += faults.length;
       for (const { message } of faults) note(message, true);
       keys.add(result.person.id);
-      yield withLanguage(result.person);
+      yield await withLanguageRead(result.person);
     }
   }
   if (outcome.skipped && !skipBadRows)
