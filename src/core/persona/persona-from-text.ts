@@ -61,18 +61,27 @@ interface Found<T> {
 /** Phrases by their first word, the longest found first. */
 class Lookup<T> {
   private readonly byFirst = new Map<string, { keys: string[]; value: T }[]>();
+  /** First words whose phrases are in order. */
+  private readonly sorted = new Set<string>();
 
   add(text: string, value: T): void {
     const keys = keysOf(text);
     if (!keys.length) return;
     const list = this.byFirst.get(keys[0]!) ?? [];
     list.push({ keys, value });
-    list.sort((a, b) => b.keys.length - a.keys.length);
     this.byFirst.set(keys[0]!, list);
+    this.sorted.delete(keys[0]!);
   }
 
   at(words: readonly string[], from: number): Found<T> | null {
-    const found = this.byFirst.get(words[from]!)?.find(({ keys }) => keys.every((key, i) => words[from + i] === key));
+    const first = words[from]!;
+    const list = this.byFirst.get(first);
+    // Put in order when first asked: thousands of phrases begin alike, and most are never looked for.
+    if (list && !this.sorted.has(first)) {
+      list.sort((a, b) => b.keys.length - a.keys.length);
+      this.sorted.add(first);
+    }
+    const found = list?.find(({ keys }) => keys.every((key, i) => words[from + i] === key));
     return found ? { at: from, size: found.keys.length, value: found.value } : null;
   }
 }

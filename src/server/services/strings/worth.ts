@@ -30,7 +30,6 @@ export async function countTexts(texts: readonly string[], sourceId: string) {
   return { counts: await askPeople('count-each', { sourceId: source.id, texts }), people: source.people };
 }
 
-/** What the ambiguous words of a string mean among the people it finds at a source, and what telling them apart would do. */
 /** Values told for completion at most. */
 const mostValues = 20;
 
@@ -40,6 +39,7 @@ export async function valuesAt(sourceId: string, scope: Scope, begins: string) {
   return askPeople('values-at', { sourceId: source.id, scope, begins, limit: mostValues });
 }
 
+/** What the ambiguous words of a string mean among the people it finds at a source, and what telling them apart would do. */
 export async function sensesOf(text: string, sourceId: string) {
   const [string, source] = await Promise.all([stringOf(text), readySource(sourceId)]);
   return askForJson('senses', { ...string, sourceId: source.id });

@@ -57,7 +57,7 @@ export async function valuesMet(
 }
 
 /** What values of files were said to mean before, by field and key. */
-async function remembered(): Promise<Map<string, string | null>> {
+async function chosenBefore(): Promise<Map<string, string | null>> {
   const rows = await database().query<{ field: string; written: string; standard: string | null }>(
     'SELECT field, written, standard FROM value_meanings',
     { type: QueryTypes.SELECT }
@@ -80,7 +80,7 @@ export async function readImportValues(
     throw new Refusal(409, 'Begun or over', 'This file is imported already, or its import is over. Choose it again.');
   const [{ values, more }, memory] = await Promise.all([
     runThread<{ values: ValueMet[]; more: number }>('import-values-worker.js', { id, reading: row.reading, mapping }),
-    remembered()
+    chosenBefore()
   ]);
   return {
     values: values.map(({ field, text, rows }): FileValue => {
