@@ -1,13 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
-import { countInterval } from '$core/dialect';
 import { isWorthIt, outlookOf, searchWith, type NeutralWord, type TimesMet } from '$core/harvest';
-import { middleOf } from '$core/measure';
+import { fold } from '$core/language';
 import { database } from '../../database/connection';
 import type { HarvestRow, HarvestSliceRow } from '../../database/harvest-models';
 import { models, type SourceRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
-import { placeOf, rowsSeen } from './slices';
+import { needsOf, placeOf } from './slices';
 
 // A search that is longer than its source shows, and cannot be cut, is asked again with words that nobody cares about, until
 // few of the people that come are new. What comes with a word is no part of a cut: it overlaps, and comes on top.
@@ -44,16 +43,8 @@ export async function timesMet(slices: readonly HarvestSliceRow[]): Promise<Time
 
 /** The words that should bring most new people beside a search, best first. */
 export async function wordsFor(slice: HarvestSliceRow, source: SourceRow, briefId: string): Promise<NeutralWord[]> {
-  const [asked, seen] = await Promise.all([withWords(slice), rowsSeen(briefId, slice)]);
-  const { shown } = source.sheet.limits;
-  return askPeople('neutral-words', {
-    search: slice.search,
-    sheet: source.sheet,
-    people: seen,
-    count: Math.max(middleOf(countInterval(slice.said ?? 0, source.sheet.counting)), shown ?? 1),
-    most: shown ?? Infinity,
-    used: asked.map(wordOf)
-  });
+  const [asked, needs] = await Promise.all([withWords(slice), needsOf(briefId, slice, source)]);
+  return askPeople('neutral-words', { ...needs, used: asked.map((one) => fold(wordOf(one))) });
 }
 
 /** Puts a search with a word in line. False where the source cannot be asked so, or has been. */
@@ -65,8 +56,7 @@ export async function askWith(
 ): Promise<boolean> {
   const search = searchWith(slice.search, word, source.sheet);
   const asked = await withWords(slice);
-  const key = word.trim().toLowerCase();
-  if (!search || asked.some((one) => wordOf(one).toLowerCase() === key)) return false;
+  if (!search || asked.some((one) => fold(wordOf(one)) === fold(word.trim()))) return false;
   const how = transaction ? { transaction } : {};
   await slice.update({ state: slice.ended ? 'cut' : 'waiting', cutBy: { kind: 'neutral' } }, how);
   await models().HarvestSlice.create(

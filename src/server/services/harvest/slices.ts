@@ -34,10 +34,7 @@ export const wholeSlices = ({
   }));
 
 /** People that a source brought, for planning by: those of a harvest, and where they are few those of trials there. */
-export async function rowsSeen(
-  briefId: string,
-  slice: Pick<HarvestSliceRow, 'harvestId' | 'sourceId'>
-): Promise<Person[]> {
+async function rowsSeen(briefId: string, slice: Pick<HarvestSliceRow, 'harvestId' | 'sourceId'>): Promise<Person[]> {
   const [rows, tried] = await Promise.all([
     database().query(
       `SELECT person FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId ORDER BY ordinal DESC LIMIT ${mostSeen}`,
@@ -53,18 +50,21 @@ export async function rowsSeen(
   return [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, mostSeen);
 }
 
-/** The ways of cutting a slice, best first, planned from the rows that came of it, and from those of trials there. */
-export async function cutsOfSlice(briefId: string, slice: HarvestSliceRow, source: SourceRow): Promise<Cut[]> {
-  const { shown } = source.sheet.limits;
-  const people = await rowsSeen(briefId, slice);
-  return askPeople('cut', {
+/** What ways of cutting a slice, and words to ask it with, are planned from: its search, the rows that came, and how many there should be. */
+export async function needsOf(briefId: string, slice: HarvestSliceRow, { sheet }: SourceRow) {
+  const { shown } = sheet.limits;
+  return {
     search: slice.search,
-    sheet: source.sheet,
-    people,
-    count: Math.max(middleOf(countInterval(slice.said ?? 0, source.sheet.counting)), shown ?? 1),
+    sheet,
+    people: await rowsSeen(briefId, slice),
+    count: Math.max(middleOf(countInterval(slice.said ?? 0, sheet.counting)), shown ?? 1),
     most: shown ?? Infinity
-  });
+  };
 }
+
+/** The ways of cutting a slice, best first, planned from the rows that came of it, and from those of trials there. */
+export const cutsOfSlice = async (briefId: string, slice: HarvestSliceRow, source: SourceRow): Promise<Cut[]> =>
+  askPeople('cut', await needsOf(briefId, slice, source));
 
 /** Puts the parts of a cut in the place of a slice. */
 export async function cutSlice(slice: HarvestSliceRow, cut: Cut, transaction: Transaction): Promise<void> {
