@@ -9,6 +9,5 @@ export * from './people-index';
 export * from './postings';
 export * from './update-index-parts';
 export * from './value-parts';
-export * from './values-held';
 export * from './values-met';
 export * from './vocabulary';

@@ -32,6 +32,7 @@ import type { IndexParts, PeopleList } from './index-parts';
 import type { Person } from '../people/person';
 import type { Field } from '../people/fields';
 import { addHolders, valuesIn, valuesWith } from './postings';
+import { valuesHeld, type ValueHeld } from './values-held';
 import { Vocabulary } from './vocabulary';
 import { checkpoint } from '../language/checkpoint';
 
@@ -109,6 +110,16 @@ export class PeopleIndex {
   /** The ids of the people it finds, in the order the people were given; at most `limit`. */
   find(query: Query, limit = Infinity): string[] {
     return rowsOf(this.rows(query), limit).map((row) => this.ids[row]!);
+  }
+
+  /**
+   * Values of a scope that most people have, those with a word that begins with `begins` (folded; empty for all). Numbers are no
+   * values, and the whole profile has none of its own.
+   */
+  valuesHeld(scope: Scope, begins: string, limit: number): ValueHeld[] {
+    if (scope === 'any' || isNumberFact(scope)) return [];
+    const words = begins ? this.beginning(begins, exactMatching.word) : null;
+    return valuesHeld(this.parts, valuesIn(scope, this.parts), words, limit);
   }
 
   /** Those of whom a fact is not known. Shared: not to be changed. */

@@ -1,4 +1,4 @@
-import { keepCommon, rowsOf, takeOut, valuesHeld, type Bitmap } from '$core/corpus';
+import { keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus';
 import { drawSample, narrowingSteps, wilson, type Both, type Estimate } from '$core/measure';
 import { fold, parse, setQueries, tokenKeys, type Query } from '$core/language';
 import { valuesOf } from '$core/people';
@@ -50,7 +50,7 @@ export const counting: Answers<
     const [key = ''] = tokenKeys(begins);
     const known = new Map<string, { text: string; people: number }>();
     // Texts that differ in signs alone have the same words: more are asked for than are told.
-    for (const { row, people } of valuesHeld(source.index.parts, scope, key, limit * 3)) {
+    for (const { row, people } of source.index.valuesHeld(scope, key, limit * 3)) {
       const text = valuesOf(source.personAt(row)).find(
         (value) => value.field === scope && (!key || tokenKeys(value.text).some((word) => word.startsWith(key)))
       )?.text;
