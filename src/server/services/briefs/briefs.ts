@@ -211,23 +211,6 @@ export async function writeDocument(briefId: string, kind: DocumentKind, change:
   return { revision: change.revision + 1 };
 }
 
-/** Adds people to the known-goods of a brief, whoever else writes them meanwhile; those who are there stay as they are. */
-export async function addKnown(briefId: string, given: readonly Person[]) {
-  const people = await peopleWithoutObjected('list', given);
-  return database().transaction(async (transaction) => {
-    const row = await models().Document.findOne({ where: { briefId, kind: 'known' }, transaction, lock: true });
-    if (!row) throw notFound('This brief');
-    const known = documentSchemas.known.parse(row.body);
-    const name = ({ name, jobs }: Person) => `${name} ${jobs?.[0]?.company ?? ''}`.toLowerCase();
-    const there = new Set(known.map(name));
-    const fresh = people.filter((person) => there.size < there.add(name(person)).size);
-    const body = keepable('known', [...known, ...fresh]);
-    const revision = row.revision + 1;
-    await row.update({ body, revision }, { transaction });
-    return { added: fresh.length, revision };
-  });
-}
-
 /** Keeps the word sets that a text takes up from being deleted before it is kept: whoever deletes them then sees it. */
 async function holdWordSets(text: string, transaction: Transaction): Promise<void> {
   const names = setNamesIn(text);

@@ -18,7 +18,8 @@ import { keepVersion, nameVersion } from '../strings/versions';
 import { giveJudgement, judgementsOn } from '../trials/judges';
 import { startTrial } from '../trials/trials';
 import { judgeMany, verdictsOn } from '../trials/verdicts';
-import { addKnown, findBrief, readDocument, writeDocument } from './briefs';
+import { findBrief, readDocument, writeDocument } from './briefs';
+import { addKnown } from './people-lists';
 
 /** Where the demo's versions are run. */
 const places = ['harrow-guild', 'lanternfield', 'quillbank', 'marlow-register'];

@@ -1,9 +1,8 @@
 import type { Transaction } from 'sequelize';
 import { contactKeys, type Person } from '$core/people';
-import { documentSchemas } from '$api/documents';
 import type { ImportSettings } from '$api/import-shapes';
-import { models, type ImportRow } from '../../../database/models';
-import { peopleWithoutObjected } from '../../objections/objected';
+import type { ImportRow } from '../../../database/models';
+import { addToList } from '../../briefs/people-lists';
 import { eraseThose } from '../../objections/erase';
 import { eachPerson, Ended, whatWasLeftOut, type Progress } from './each-person';
 
@@ -35,7 +34,7 @@ export async function keepOnList(
   const { added, there } =
     list === 'objected'
       ? { added: await eraseThose(people, transaction), there: 0 }
-      : await addTo(list, briefId!, people, transaction);
+      : await addToList(briefId!, list, people, transaction, (at) => `${list}-${at + 1}`);
   progress.outcome.message =
     [
       list === 'objected'
@@ -44,27 +43,4 @@ export async function keepOnList(
       ...(nameless ? [`${n(nameless)} without a mail address or a name with a firm`] : []),
       ...whatWasLeftOut(progress)
     ].join(', ') + '.';
-}
-
-/** Adds people to a list of a brief, whoever else writes it meanwhile; those who are there stay as they are. */
-async function addTo(list: 'contacted' | 'known', briefId: string, given: readonly Person[], transaction: Transaction) {
-  const people = await peopleWithoutObjected('list', given, transaction);
-  const row = await models().Document.findOne({ where: { briefId, kind: list }, transaction, lock: true });
-  if (!row) throw new Ended('refused', 'The brief whose list it was to join was deleted meanwhile. Nothing was kept.');
-  const before = documentSchemas[list].parse(row.body);
-  const met = new Set(before.flatMap(contactKeys));
-  const fresh: Person[] = [];
-  for (const person of people) {
-    const keys = contactKeys(person);
-    if (!keys.some((key) => met.has(key))) fresh.push(person);
-    for (const key of keys) met.add(key);
-  }
-  if (before.length + fresh.length > mostOnList[list])
-    throw new Ended(
-      'refused',
-      `The list of ${names[list]} would hold more than ${mostOnList[list].toLocaleString('en')}. Nothing was kept.`
-    );
-  const body = [...before, ...fresh.map((person, i) => ({ ...person, id: `${list}-${before.length + i + 1}` }))];
-  await row.update({ body, revision: row.revision + 1 }, { transaction });
-  return { added: fresh.length, there: people.length - fresh.length };
 }

@@ -4,6 +4,7 @@ import { isDatabaseAway, isDiskFull } from '../../../database/away';
 import { database } from '../../../database/connection';
 import { models, type ImportRow } from '../../../database/models';
 import { log } from '../../../log';
+import { Refusal } from '../../../refusal';
 import { Ended, Lost, type Progress } from './each-person';
 import { rememberMeanings } from './import-values';
 import { keepAsSource } from './keep-as-source';
@@ -61,7 +62,8 @@ export async function runImport(id: string, server: string): Promise<void> {
     if (error instanceof Lost) return;
     if (isDatabaseAway(error)) throw error;
     const ended = error instanceof Ended ? error : endedBy(error);
-    if (!(error instanceof Ended)) log().warn({ err: error, import: id }, 'import broke off');
+    if (!(error instanceof Ended || error instanceof Refusal))
+      log().warn({ err: error, import: id }, 'import broke off');
     outcome.message = ended.message;
     await stopRenewing();
     // It cannot be begun anew: what was uploaded goes first, and then the person is told.
@@ -76,6 +78,7 @@ export async function runImport(id: string, server: string): Promise<void> {
 }
 
 function endedBy(error: unknown): Ended {
+  if (error instanceof Refusal) return new Ended('refused', `${error.message} Nothing was kept.`);
   if (isDiskFull(error))
     return new Ended(
       'refused',

@@ -1,6 +1,7 @@
 import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { addKnown, readDocument, writeDocument } from '$server/services/briefs/briefs';
+import { readDocument, writeDocument } from '$server/services/briefs/briefs';
+import { addKnown } from '$server/services/briefs/people-lists';
 
 export const GET = endpoint(contract.readKnown, ({ params }) => readDocument(params.id, 'known'));
 export const PUT = endpoint(contract.writeKnown, ({ params, body }) => writeDocument(params.id, 'known', body));
