@@ -4,7 +4,6 @@ import { industries, industryCode, industryName, industryWithin } from '../peopl
 import { languageCode, languageName } from '../people/languages';
 import { functions, languages as lexiconLanguages, ranks } from '../titles/lexicon';
 import { readTitle } from '../titles/read-title';
-import { columnFields } from './column-fields';
 import { readNumber } from './person-from-row';
 import type { StandardField } from './standard-fields';
 
@@ -40,7 +39,7 @@ const sizes: Record<string, string> = Object.fromEntries(
 
 const rankIds = new Set(ranks.map(({ id }) => id));
 const functionIds = new Set(functions.map(({ id }) => id));
-let rankWords: Map<string, string> | undefined;
+let rankWords: Map<string, string | null> | undefined;
 let functionNames: Map<string, string | null> | undefined;
 
 /** Names that two would have belong to neither. */
@@ -75,7 +74,7 @@ export function standardOf(field: StandardField, text: string): Standard | null 
     case 'headcount':
       return typeof readNumber(written) === 'number' ? sure(written) : like(sizes[lettersKey(written)]);
     case 'rank': {
-      rankWords ??= namesOf(ranks.map(({ id, words }) => ({ id, names: words }))) as Map<string, string>;
+      rankWords ??= namesOf(ranks.map(({ id, words }) => ({ id, names: words })));
       return sure(rankWords.get(lettersKey(written))) ?? like(titleSays(written, 'rank'));
     }
     case 'function': {
@@ -133,6 +132,3 @@ export function standardList(field: StandardField): { value: string; name: strin
 
 /** How two ways of writing a value are known for one. */
 export const writtenKey = (text: string): string => lettersKey(text) || text.trim();
-
-/** A field as people call it. */
-export const standardFieldName = (field: StandardField): string => columnFields[field];

@@ -43,7 +43,9 @@ const numbers: ReadonlySet<string> = new Set(numberFacts);
 const texts: ReadonlySet<string> = new Set(textScopes);
 
 /** Letters in small, digits and underscores: what the name of an own field is made of. */
-export const ownScopePattern = /^own\.[\p{L}\p{M}\p{N}_]{1,60}$/u;
+const ownName = String.raw`[\p{L}\p{M}\p{N}_]{1,60}`;
+export const ownNamePattern = new RegExp(`^${ownName}$`, 'u');
+export const ownScopePattern = new RegExp(String.raw`^own\.${ownName}$`, 'u');
 export const isOwnScope = (name: string): name is OwnScope => ownScopePattern.test(name);
 export const isScope = (name: string): name is Scope => known.has(name) || isOwnScope(name);
 export const isNumberFact = (scope: Scope): scope is NumberFact => numbers.has(scope);

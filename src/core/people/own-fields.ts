@@ -4,9 +4,6 @@ import type { OwnScope } from '../language/scopes';
 
 /** Fields of its own that a person may have at most. */
 export const mostOwn = 200;
-/** What names an own field, behind `own.` in a string. */
-export const ownName = /^[\p{L}\p{M}\p{N}_]{1,60}$/u;
-
 /** What an own field can hold. A date is kept as its ISO 8601 text. */
 export type OwnValue = string | number | boolean;
 

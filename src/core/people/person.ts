@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { mostOwn, ownName } from './own-fields';
+import { ownNamePattern } from '../language/scopes';
+import { mostOwn } from './own-fields';
 
 const month = z.string().regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, 'a month is written 2024-05, a year 2024');
 const text = z.string().max(20_000);
@@ -41,7 +42,10 @@ export const personSchema = z.object({
   founded: z.number().optional().describe('Year the current firm was founded'),
   language: text.optional().describe('Language of the profile: ISO 639-1 code where known, otherwise as written'),
   own: z
-    .record(z.string().regex(ownName, 'letters in small, digits and _'), z.union([text, z.number(), z.boolean()]))
+    .record(
+      z.string().regex(ownNamePattern, 'letters in small, digits and _'),
+      z.union([text, z.number(), z.boolean()])
+    )
     .refine((fields) => Object.keys(fields).length <= mostOwn, `at most ${mostOwn} fields of its own`)
     .optional()
     .describe('Fields of its own: a text, a number, yes or no, or an ISO 8601 date as text'),

@@ -71,13 +71,11 @@ async function valuesFor(scope: Scope, begins: string, offers: Offers): Promise<
   // The titles of the brief are what is looked for: they come first where a title is written.
   const titles = scope === 'title' || scope === 'pasttitle' ? offers.titles : [];
   const own = titles.map((label): Completion => ({ label, detail: 'wording', boost: 2 }));
-  const taken = new Set([...own, ...shown].map(({ label }) => label.toLowerCase()));
-  const others = shown.filter(({ label }) => !titles.some((title) => title.toLowerCase() === label.toLowerCase()));
-  return [...own, ...others, ...known.filter(({ label }) => !taken.has(label.toLowerCase()))].map((option) => ({
-    ...option,
-    type: 'value',
-    apply: written(option.label)
-  }));
+  // What comes first stands for all that is called the same.
+  const once = new Map<string, Completion>();
+  for (const option of [...own, ...shown, ...known])
+    if (!once.has(option.label.toLowerCase())) once.set(option.label.toLowerCase(), option);
+  return [...once.values()].map((option) => ({ ...option, type: 'value', apply: written(option.label) }));
 }
 
 /** Completes scopes, operators, values of facts, word sets and the titles of the brief. */

@@ -5,17 +5,17 @@ import { rangeOf, keysAsked } from '$core/semantics';
 /** A word that stands between two values of a field, so that no phrase reaches across. */
 const gap = 'xvaluegapx';
 
-/** The words of each field as one text for `to_tsvector('simple', …)`. */
-function fieldTexts(person: Person): Record<Field, string> {
-  const texts = Object.fromEntries(fields.map((field) => [field, [] as string[]])) as Record<Field, string[]>;
-  for (const { field, text } of valuesOf(person)) texts[field]?.push(text);
-  return Object.fromEntries(fields.map((field) => [field, texts[field]!.join(` ${gap} `)])) as Record<Field, string>;
+/** The words of each field that has some, as one text for `to_tsvector('simple', …)`. */
+function fieldTexts(person: Person): Partial<Record<Field, string>> {
+  const texts: Partial<Record<Field, string>> = {};
+  for (const { field, text } of valuesOf(person))
+    texts[field] = texts[field] === undefined ? text : `${texts[field]} ${gap} ${text}`;
+  return texts;
 }
 
 /** One text per group of fields that a scope searches: the columns of the yardstick's table. */
 export function scopeTexts(person: Person, scopes: readonly Scope[]): Record<string, string> {
-  const texts: Partial<Record<Field, string>> = fieldTexts(person);
-  for (const { field, text } of valuesOf(person)) if (isOwnScope(field)) texts[field] = text;
+  const texts = fieldTexts(person);
   return Object.fromEntries(
     scopes.map((scope) => [
       scope,

@@ -1,8 +1,8 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import {
+  columnFields,
   isStandard,
   isStandardField,
-  standardFieldName,
   standardList,
   standardOf,
   writtenKey,
@@ -103,7 +103,7 @@ export function checkMeanings(values: readonly ValueMeaning[]): void {
     throw new Refusal(
       422,
       'Not on the list',
-      `“${wrong.standard}” is no ${standardFieldName(wrong.field)} that Eave knows. Choose one from the list, or leave “${wrong.text.slice(0, 60)}” as it is.`
+      `“${wrong.standard}” is no ${columnFields[wrong.field]} that Eave knows. Choose one from the list, or leave “${wrong.text.slice(0, 60)}” as it is.`
     );
 }
 
