@@ -34,6 +34,8 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'],
+          // Nothing there is kept between tests but what is read of data files, which is read once so.
+          isolate: false,
           testTimeout: 60_000,
           // Making a world takes several seconds where other tests run beside.
           hookTimeout: 60_000
@@ -49,6 +51,7 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['src/server/**/*.test.ts'],
+          isolate: false,
           env: {
             DATABASE_URL: process.env.TEST_SERVER_DATABASE_URL ?? '',
             EAVE_DATA: process.env.TEST_DATA ?? '.data/test',

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { pageFields } from '$core/formats/page-fields';
 import { mebibyte, operation } from './operation';
 import { paths } from './paths';
-import { brief, count, rendering, revision, sourceId, version, versionParams } from './shapes';
+import { brief, count, rendering, revision, sliceState, sourceId, version, versionParams } from './shapes';
 
 const row = z.object({
   id: z.string().max(60).optional(),
@@ -34,6 +34,16 @@ const diary = z.object({
   entries: z.array(entry),
   searches: z.array(
     z.object({
+      /** Of a harvest */
+      slice: z
+        .object({
+          id: z.uuid(),
+          what: z.string(),
+          state: sliceState,
+          rest: z.boolean(),
+          expected: z.number().nullable()
+        })
+        .nullable(),
       entries: z.int(),
       rows: z.int(),
       pagesRead: z.array(z.int()),
@@ -43,18 +53,26 @@ const diary = z.object({
       drawn: z.array(z.int())
     })
   ),
-  trialId: z.uuid().nullable()
+  trialId: z.uuid().nullable(),
+  /** Whose slices the searches are */
+  harvest: z.object({ id: z.uuid(), name: z.string() }).nullable()
 });
 const place = versionParams.extend({ source: sourceId });
 
 /** Places run by hand. */
 export const byHand = {
-  readDiary: operation(paths.readDiary, { params: place, response: diary }),
+  readDiary: operation(paths.readDiary, {
+    params: place,
+    query: z.object({ harvest: z.uuid().optional() }).optional(),
+    response: diary
+  }),
   addEntry: operation(paths.addEntry, {
     params: place,
     bodyLimit: 8 * mebibyte,
     body: seen.extend({
       search: z.int().min(0).max(199),
+      /** The slice of a harvest that was run, in place of a search */
+      slice: z.uuid().optional(),
       /** Now, where it is not said */
       seenAt: z.iso.datetime().optional()
     }),
@@ -64,7 +82,12 @@ export const byHand = {
   changeEntry: operation(paths.changeEntry, {
     params: brief.extend({ entry: z.uuid() }),
     bodyLimit: 8 * mebibyte,
-    body: seen.extend({ takenBack: z.boolean().default(false), revision }),
+    body: seen.extend({
+      takenBack: z.boolean().default(false),
+      revision,
+      /** Whose slices are told in return */
+      harvest: z.uuid().optional()
+    }),
     response: diary
   })
 };

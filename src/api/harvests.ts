@@ -5,7 +5,7 @@ import { namedFacts, numberFacts } from '$core/language/scopes';
 import { largest } from './limits';
 import { operation } from './operation';
 import { paths } from './paths';
-import { brief, certain, interval, sourceId, verdict, versionNumber } from './shapes';
+import { brief, certain, interval, sliceState, sourceId, verdict, versionNumber } from './shapes';
 
 const most = z.int().min(1).max(largest).nullable();
 export const budget = z.object({
@@ -48,7 +48,7 @@ const slice = z.object({
   what: z.string(),
   /** Whoever the other parts leave */
   rest: z.boolean(),
-  state: z.enum(['waiting', 'read', 'cut', 'stuck', 'left out']),
+  state: sliceState,
   cutBy: cutBy.nullable(),
   lost,
   expected: z.number().nullable(),
@@ -92,6 +92,7 @@ const harvest = head.extend({
     z.object({
       sourceId,
       sourceName: z.string(),
+      byHand: z.boolean(),
       version: z.int(),
       state: z.enum(['waiting', 'done', 'failed']),
       problem: z.string(),
@@ -182,7 +183,7 @@ export const harvests = {
   changeSlice: operation(paths.changeSlice, {
     params: sliceParams,
     body: z.discriminatedUnion('do', [
-      z.object({ do: z.enum(['leave out', 'take in', 'join']) }),
+      z.object({ do: z.enum(['leave out', 'take in', 'join', 'end', 'reopen']) }),
       z.object({ do: z.literal('cut'), by: cutBy }),
       z.object({ do: z.literal('ask with'), word: z.string().trim().min(2).max(100) })
     ]),

@@ -47,7 +47,7 @@ export type FileValue = z.infer<typeof fileValueSchema>;
 
 /** A list that the people of a file are put on: of a brief, or of those who objected. */
 export const ontoSchema = z
-  .object({ list: z.enum(['contacted', 'known', 'objected']), briefId: z.uuid().nullable() })
+  .object({ list: z.enum(['contacted', 'known', 'customers', 'objected']), briefId: z.uuid().nullable() })
   .refine(({ list, briefId }) => (list === 'objected') === (briefId === null), 'a list of a brief needs the brief')
   .nullable();
 

@@ -84,3 +84,6 @@ export const certain = z
   .default('false')
   .transform((given) => given === 'true')
   .describe('Only those who are certain, without the possible');
+
+/** How far a slice of a harvest is */
+export const sliceState = z.enum(['waiting', 'read', 'cut', 'stuck', 'left out']);

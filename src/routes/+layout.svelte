@@ -16,6 +16,7 @@
   import { steps } from '$lib/frame/steps';
   import { theme } from '$lib/frame/theme.svelte';
   import { reload } from '$lib/kept/reload';
+  import Toasts from '$lib/ui/Toasts.svelte';
 
   let { children }: { children: Snippet } = $props();
   let keySheet = $state(false);
@@ -44,6 +45,7 @@
 
 <Ridge brief={page.data.brief ?? null} onkeysheet={() => (keySheet = true)} />
 <main>{@render children()}</main>
+<Toasts />
 <KeySheet bind:open={keySheet} />
 
 <style>

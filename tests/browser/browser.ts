@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { chromium, type Browser, type BrowserContext, type Locator, type Page } from 'playwright-core';
 import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -85,6 +85,15 @@ export async function api<T = unknown>(method: string, path: string, body?: unkn
   });
   if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
   return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+/**
+ * Sets a check box of Carbon's by its key: the box itself is not seen, and what is drawn for it may still move when its dialog
+ * opens, so that a click at a point can miss it.
+ */
+export async function setChecked(box: Locator, checked: boolean): Promise<void> {
+  if ((await box.isChecked()) !== checked) await box.press('Space');
+  await expect.poll(() => box.isChecked()).toBe(checked);
 }
 
 /** Opens what is folded. */

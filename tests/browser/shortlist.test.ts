@@ -1,6 +1,6 @@
 import pg from 'pg';
 import { describe, expect, inject, it } from 'vitest';
-import { api, expectAccessible, useBrowser } from './browser';
+import { api, expectAccessible, setChecked, useBrowser } from './browser';
 
 const { open } = useBrowser();
 
@@ -47,8 +47,8 @@ describe('a shortlist', () => {
     await expectAccessible(page);
 
     // Two chosen by a range, tagged; then only they are shown; undone, nobody is.
-    await table.getByRole('checkbox').nth(1).check({ force: true });
-    await table.getByRole('checkbox').nth(2).check({ force: true });
+    await setChecked(table.getByRole('checkbox').nth(1), true);
+    await setChecked(table.getByRole('checkbox').nth(2), true);
     const bar = page.getByRole('toolbar', { name: 'With those chosen' });
     await bar.getByText('2 chosen').waitFor();
     await bar.getByLabel('A tag to add').fill('first wave');
@@ -147,7 +147,7 @@ describe('a shortlist', () => {
     await dialog.getByRole('button', { name: 'Keep the plan' }).click();
     await dialog.getByText(/The check is done/).waitFor({ timeout: 30_000 });
     await dialog.getByRole('button', { name: 'Close', exact: true }).last().click();
-    await page.getByRole('checkbox', { name: 'Everybody by this filter' }).check({ force: true });
+    await setChecked(page.getByRole('checkbox', { name: 'Everybody by this filter' }), true);
     await page.getByRole('button', { name: 'More like these' }).click();
     const like = page.getByRole('dialog').filter({ hasText: 'They share' });
     await like

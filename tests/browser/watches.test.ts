@@ -1,6 +1,6 @@
 import pg from 'pg';
 import { describe, expect, inject, it } from 'vitest';
-import { api, expectAccessible, useBrowser } from './browser';
+import { api, expectAccessible, setChecked, useBrowser } from './browser';
 
 const { open, address, expectError } = useBrowser();
 
@@ -81,7 +81,7 @@ describe('a watch', () => {
     await expectAccessible(page);
     await news.getByRole('button', { name: /new Eva Watched/ }).click();
     await page.keyboard.press('k');
-    await inbox.getByText('1 kept on the new shortlist.').waitFor();
+    await page.getByText('1 kept on the new shortlist.').waitFor();
     await news.getByText(/on a shortlist/).waitFor();
     await page.keyboard.press('f');
     await news.getByText('✓ Fit').waitFor();
@@ -158,7 +158,7 @@ describe('a watch', () => {
     await page.getByRole('menuitem', { name: 'Watch these people' }).click();
     const dialog = page.getByRole('dialog');
     for (const source of ['Harrow Guild', 'Lanternfield', 'Quillbank'])
-      await dialog.getByRole('checkbox', { name: source }).uncheck({ force: true });
+      await setChecked(dialog.getByRole('checkbox', { name: source }), false);
     await dialog.getByRole('button', { name: 'A rule of your own' }).click();
     await dialog.getByLabel('What it is called').fill('odd');
     await dialog.getByLabel('When: odd').fill('changed:shoes');

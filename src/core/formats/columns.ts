@@ -98,11 +98,12 @@ export const guessAllColumns = (names: readonly string[], cells: readonly (reado
     field === 'ignore' && ownNameOf(names[i]!) ? guessOwnColumn(cells[i] ?? []) : field
   );
 
-/** Why a mapping cannot name people, or null when it can. */
-export function mappingFault(mapping: readonly ColumnField[]): string | null {
+/** Why a mapping cannot name people, or firms where `firms` are wanted; null when it can. */
+export function mappingFault(mapping: readonly ColumnField[], firms = false): string | null {
   const has = (field: ColumnField) => mapping.includes(field);
   if (has('person')) return null;
-  if (!has('name') && !has('lastName') && !has('firstName'))
+  if (firms && !has('company')) return 'No column holds firms. Choose which column is the firm.';
+  if (!firms && !has('name') && !has('lastName') && !has('firstName'))
     return 'No column holds names. Choose which column is the name, or the first and last name.';
   const several = (field: ColumnField) => field === 'ignore' || field === 'url' || isOwnColumn(field);
   const twice = mapping.find((field, i) => !several(field) && mapping.indexOf(field) !== i);

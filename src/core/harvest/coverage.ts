@@ -1,4 +1,3 @@
-import { countInterval, type Counting } from '../dialect/count';
 import type { Interval } from '../measure/wilson';
 
 /** How far one slice is, as far as coverage goes by it. */
@@ -6,8 +5,8 @@ export interface SliceState {
   id: string;
   parent: string | null;
   state: 'waiting' | 'read' | 'cut' | 'stuck' | 'left out';
-  /** The count that the source said; null before it was asked. */
-  said: number | null;
+  /** The count that the source reported, as its way of counting allows; null before it was asked. */
+  reported: Interval | null;
   /** How many it should have, as it was planned. */
   expected: number | null;
   /** Rows that came, and of these the people whom no slice before had brought. */
@@ -25,20 +24,19 @@ const add = (a: Interval, b: Interval): Interval => ({ low: a.low + b.low, high:
 /**
  * How many rows of a source's result did not come, by its slices: what stands beyond what is shown of those that could not be
  * cut further, what is not read yet or left out, and those whom no part of a cut can be asked for. What a slice was planned with is
- * taken for up to twice as many; counts are taken as the source's way of counting allows.
+ * taken for up to twice as many.
  */
-export function missingRows(all: readonly SliceState[], counting: Counting): Interval {
+export function missingRows(all: readonly SliceState[]): Interval {
   const slices = withWordsJoined(all);
   const children = new Map<string, SliceState[]>();
   for (const slice of slices)
     if (slice.parent !== null) children.set(slice.parent, [...(children.get(slice.parent) ?? []), slice]);
   const open = slices.reduce<Interval>(
     (sum, slice) => {
-      if (slice.state === 'cut')
-        return slice.lost ? add(sum, lostOf(slice, children.get(slice.id) ?? [], counting)) : sum;
+      if (slice.state === 'cut') return slice.lost ? add(sum, lostOf(slice, children.get(slice.id) ?? [])) : sum;
       if (slice.state === 'read') return sum;
-      if (slice.said === null) return add(sum, between(0, 2 * (slice.expected ?? 0)));
-      const { low, high } = countInterval(slice.said, counting);
+      if (slice.reported === null) return add(sum, between(0, 2 * (slice.expected ?? 0)));
+      const { low, high } = slice.reported;
       return add(sum, between(low - slice.rows, high - slice.rows));
     },
     { low: 0, high: 0 }
@@ -46,9 +44,10 @@ export function missingRows(all: readonly SliceState[], counting: Counting): Int
   if (open.high === 0) return open;
   // No more can be missing than the whole has beyond what came; of one search, no fewer either.
   const wholes = slices.filter(({ parent }) => parent === null);
-  if (wholes.some(({ said }) => said === null)) return open;
+  const told = wholes.flatMap(({ reported }) => reported ?? []);
+  if (told.length < wholes.length) return open;
   const came = slices.reduce((sum, { fresh }) => sum + fresh, 0);
-  const whole = wholes.map(({ said }) => countInterval(said!, counting)).reduce(add, { low: 0, high: 0 });
+  const whole = told.reduce(add, { low: 0, high: 0 });
   const beyond = between(whole.low - came, whole.high - came);
   const low = wholes.length === 1 ? Math.max(open.low, beyond.low) : open.low;
   const high = Math.min(open.high, beyond.high);
@@ -72,9 +71,9 @@ function withWordsJoined(slices: readonly SliceState[]): SliceState[] {
 }
 
 /** Whom the parts of a cut leave out: what the whole has more than they have together, where all of them were asked. */
-function lostOf({ said, lost }: SliceState, parts: readonly SliceState[], counting: Counting): Interval {
-  if (said === null || parts.some((part) => part.said === null)) return between(0, 2 * lost!.expected);
-  const whole = countInterval(said, counting);
-  const together = parts.map((part) => countInterval(part.said!, counting)).reduce(add, { low: 0, high: 0 });
-  return between(whole.low - together.high, whole.high - together.low);
+function lostOf({ reported, lost }: SliceState, parts: readonly SliceState[]): Interval {
+  const told = parts.flatMap((part) => part.reported ?? []);
+  if (reported === null || told.length < parts.length) return between(0, 2 * lost!.expected);
+  const together = told.reduce(add, { low: 0, high: 0 });
+  return between(reported.low - together.high, reported.high - together.low);
 }

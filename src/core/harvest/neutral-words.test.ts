@@ -163,7 +163,7 @@ describe('neutral words', () => {
       id: 'whole',
       parent: null,
       state: 'cut',
-      said: 800,
+      reported: { low: 800, high: 800 },
       expected: null,
       rows: 100,
       fresh: 100,
@@ -171,10 +171,13 @@ describe('neutral words', () => {
       ...more
     });
     const words = [
-      slice({ id: 'a', parent: 'whole', state: 'read', said: 90, rows: 90, fresh: 80 }),
-      slice({ id: 'b', parent: 'whole', state: 'read', said: 300, rows: 100, fresh: 70 })
+      slice({ id: 'a', parent: 'whole', state: 'read', reported: { low: 90, high: 90 }, rows: 90, fresh: 80 }),
+      slice({ id: 'b', parent: 'whole', state: 'read', reported: { low: 300, high: 300 }, rows: 100, fresh: 70 })
     ];
-    expect(missingRows([slice({ neutral: true }), ...words], sheet.counting)).toEqual({ low: 550, high: 550 });
-    expect(missingRows([slice({ neutral: true, said: 240 }), ...words], sheet.counting)).toEqual({ low: 0, high: 0 });
+    expect(missingRows([slice({ neutral: true }), ...words])).toEqual({ low: 550, high: 550 });
+    expect(missingRows([slice({ neutral: true, reported: { low: 240, high: 240 } }), ...words])).toEqual({
+      low: 0,
+      high: 0
+    });
   });
 });

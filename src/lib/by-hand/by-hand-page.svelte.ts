@@ -14,14 +14,20 @@ interface Loaded {
 /** What is typed and pasted, and not kept yet: it waits in this browser, where it was. */
 interface Unkept {
   search: number;
+  /** The slice of a harvest in place of the search; null: whichever is next. */
+  slice: string | null;
   page: string;
   said: string;
   rows: PageRow[];
 }
-const nothing: Unkept = { search: 0, page: '', said: '', rows: [] };
+const nothing: Unkept = { search: 0, slice: null, page: '', said: '', rows: [] };
 
 /** Text of a page read at once; what comes after is to be pasted by itself. */
 export const mostText = 400_000;
+
+/** Pages that are offered to be opened next, of so many at most. */
+const nextPages = 5;
+const mostPages = 1000;
 
 /** The screen of a place run by hand: what is kept of it, and what is typed, pasted and corrected before it is kept. */
 export class ByHandPage {
@@ -39,10 +45,20 @@ export class ByHandPage {
   }
 
   diary = $derived.by(() => this.#diary ?? this.#loaded().diary);
-  search = $derived.by(() => Math.min(this.unkept.search, Math.max(0, this.diary.rendering.searches.length - 1)));
+  /** Of a harvest, the slice that was picked, or the next that waits. */
+  search = $derived.by(() => {
+    const { searches, harvest } = this.diary;
+    if (!harvest) return Math.min(this.unkept.search, Math.max(0, searches.length - 1));
+    const picked = searches.findIndex(({ slice }) => slice?.id === this.unkept.slice);
+    return picked >= 0 ? picked : Math.max(0, this.next);
+  });
+  /** The first slice that waits; -1 where none does. */
+  next = $derived.by(() => this.diary.searches.findIndex(({ slice }) => slice?.state === 'waiting'));
   here = $derived.by(() => this.diary.searches[this.search]);
   /** Pages to open that nobody has read yet. */
-  toOpen = $derived.by(() => this.here?.drawn.filter((page) => !this.here!.pagesRead.includes(page)) ?? []);
+  toOpen = $derived.by(() =>
+    this.here ? this.pagesOf(this.here).filter((page) => !this.here!.pagesRead.includes(page)) : []
+  );
   page = $derived.by(() => {
     const typed = Number(this.unkept.page);
     if (this.unkept.page.trim()) return Number.isInteger(typed) && typed > 0 ? typed : null;
@@ -54,9 +70,26 @@ export class ByHandPage {
     Boolean((!this.unkept.said.trim() || this.count) && (this.count || this.unkept.rows.length) && this.page !== null)
   );
 
+  /** Pages to open: those drawn, or of a slice the next few, since all of it is wanted. */
+  pagesOf({ slice, drawn, pages, pagesRead }: Diary['searches'][number]): number[] {
+    if (!slice) return drawn;
+    const all = Array.from({ length: Math.min(pages ?? 0, mostPages) }, (_, i) => i + 1);
+    return all.filter((page) => !pagesRead.includes(page)).slice(0, nextPages);
+  }
+  pick(to: number): void {
+    const slice = this.diary.searches[to]?.slice;
+    if (slice) this.unkept.slice = slice.id;
+    else this.unkept.search = to;
+  }
+
   get #key(): string {
     const { diary } = this;
-    return `eave-by-hand ${this.#loaded().brief.id} ${diary.version.number} ${diary.sourceId}`;
+    return `eave-by-hand ${this.#loaded().brief.id} ${diary.version.number} ${diary.sourceId}${diary.harvest ? ` ${diary.harvest.id}` : ''}`;
+  }
+  /** What the server is to tell in return. */
+  get #harvest() {
+    const { harvest } = this.diary;
+    return harvest && { harvest: harvest.id };
   }
   /** Takes up what was left unkept here; to be called in the browser. */
   recall(): void {
@@ -97,13 +130,13 @@ export class ByHandPage {
   }
 
   /** Does something at the server; `done` is called as soon as it is done, before the page is loaded anew. */
-  async #attempt(work: () => Promise<Diary>, done: () => void = () => {}): Promise<boolean> {
+  async #attempt(work: () => Promise<Diary | null>, done: () => void = () => {}): Promise<boolean> {
     this.refused = null;
     this.keeping = true;
     try {
       this.#diary = await work();
       done();
-      await reload('eave:diary', 'eave:brief');
+      await reload('eave:diary', 'eave:brief', 'eave:harvests');
       this.#diary = null;
       return true;
     } catch (problem) {
@@ -120,11 +153,12 @@ export class ByHandPage {
     const { version, sourceId } = this.diary;
     const { said, rows } = $state.snapshot(this.unkept);
     const { search, page } = this;
+    const slice = this.here?.slice;
     await this.#attempt(
       () =>
         call('addEntry', {
           params: { id: this.#loaded().brief.id, number: String(version.number), source: sourceId },
-          body: { search, said, page: rows.length ? page : null, rows }
+          body: { search, said, page: rows.length ? page : null, rows, ...(slice && { slice: slice.id }) }
         }),
       () => {
         // What was typed or pasted meanwhile stays.
@@ -132,6 +166,9 @@ export class ByHandPage {
         if (this.unkept.said === said) this.unkept.said = '';
         this.unkept.page = '';
         this.told = 'Kept.';
+        // A slice that is read gives way to the next.
+        const after = this.diary.searches.find((one) => one.slice && one.slice.id === slice?.id);
+        if (after && after.slice!.state !== 'waiting') this.unkept.slice = null;
       }
     );
   };
@@ -144,8 +181,22 @@ export class ByHandPage {
     return this.#attempt(() =>
       call('changeEntry', {
         params: { id: this.#loaded().brief.id, entry: id },
-        body: { said, page, rows, takenBack, revision }
+        body: { said, page, rows, takenBack, revision, ...this.#harvest }
       })
     );
+  };
+  /** Says of the slice that is looked at that all which its place shows was read, or that it was not. */
+  end = async (ended: boolean): Promise<void> => {
+    const { harvest } = this.diary;
+    const slice = this.here?.slice;
+    if (!harvest || !slice) return;
+    const done = await this.#attempt(async () => {
+      await call('changeSlice', {
+        params: { id: this.#loaded().brief.id, harvest: harvest.id, slice: slice.id },
+        body: { do: ended ? 'end' : 'reopen' }
+      });
+      return null;
+    });
+    if (done && ended) this.unkept.slice = null;
   };
 }

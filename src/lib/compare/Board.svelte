@@ -117,7 +117,7 @@
                       <div class={measure.id === 'count' ? 'large' : 'small'}>
                         {#if figure.behind}
                           {@const kind = figure.behind}
-                          <Act look="plain" title="Who they are" onclick={() => onbehind(cell, kind)} class="figure"
+                          <Act look="plain" onclick={() => onbehind(cell, kind)} class="figure"
                             >{#if same}<Figure
                                 name={same.name}
                                 value={same.value}
@@ -155,13 +155,10 @@
                     <div class="standing">
                       not decided against {rival}
                       {#if decide}
-                        <Act
-                          look="plain"
-                          title="{count(decide.here)} more verdicts here and {count(
-                            decide.there
-                          )} for version {rival} would decide"
-                          onclick={() => ondecide(cell)}>Draw those {count(decide.here + decide.there)} who would</Act
+                        <Act look="plain" onclick={() => ondecide(cell)}
+                          >Draw those {count(decide.here + decide.there)} who would</Act
                         >
+                        ({count(decide.here)} here, {count(decide.there)} for {rival})
                       {:else}(judging all would not do it){/if}
                     </div>
                   {/if}

@@ -3,6 +3,7 @@
   import { call } from '$lib/api/call';
   import { cutName } from '$core/harvest';
   import CopyButton from '$lib/frame/CopyButton.svelte';
+  import { brief as briefPath } from '$lib/frame/paths';
   import { count, counted, whole } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
   import Fold from '$lib/ui/Fold.svelte';
@@ -43,6 +44,8 @@
 
   const isWithWord = ({ parent }: Slice) => source.slices.some(({ id, words: asked }) => id === parent && asked);
 
+  const next = $derived(source.byHand ? source.slices.find(({ state }) => state === 'waiting') : undefined);
+
   let cuts: Awaited<ReturnType<typeof call<'cutsOfSlice'>>> = $state.raw([]);
   let cutting = $state('');
   async function showCuts(slice: string) {
@@ -61,7 +64,7 @@
     <h2>{source.sourceName}</h2>
     {#if source.state === 'failed'}<span class="warn">broke off</span>{/if}
     <span class="soft">
-      {source.reported ? `says ${counted(source.reported)}` : 'not asked yet'} ·
+      {source.reported ? `says ${counted(source.reported)}` : source.byHand ? 'no count typed yet' : 'not asked yet'} ·
       {source.shownCap === null ? 'shows everybody' : `shows ${count(source.shownCap)} of a search`}{source.spent
         ? ` · ${source.spent.amount.toLocaleString('en', { maximumFractionDigits: 2 })} ${source.spent.unit}s`
         : ''}
@@ -89,9 +92,9 @@
     </svg>
   </div>
   <p class="soft">
-    {count(source.gathered.rows)} rows in {read} of {leaves.length} slice{leaves.length === 1 ? '' : 's'}, {count(
-      source.requests
-    )} requests.
+    {count(source.gathered.rows)} rows in {read} of {leaves.length} slice{leaves.length === 1 ? '' : 's'}{source.byHand
+      ? ', by hand'
+      : `, ${count(source.requests)} requests`}.
     {#if source.missing.high < 0.5}{#if source.state === 'done'}All of it came.{/if}
     {:else if source.state === 'waiting'}{counted(whole(source.missing))} to come{source.restCost && source.spent
         ? `, for ${counted(whole(source.restCost))} ${source.spent.unit}s`
@@ -101,6 +104,13 @@
     {/each}
     {#if source.problem}<span class="warn">{source.problem}</span>{/if}
   </p>
+  {#if source.byHand}
+    <p>
+      <a href={briefPath(briefId, 'by-hand', { version: source.version, source: source.sourceId, harvest: harvestId })}
+        >{next ? `Run the next search by hand: ${next.what}` : 'What was typed and pasted'}</a
+      >
+    </p>
+  {/if}
   {#each source.slices.filter(({ words: asked }) => asked) as slice (slice.id)}
     <NeutralWords {slice} {source} {briefId} {harvestId} {still} {onchange} {onrefused} />
   {/each}

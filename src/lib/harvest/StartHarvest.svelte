@@ -19,7 +19,7 @@
   }
   let { brief, sources, versions, onstarted }: Props = $props();
 
-  const asked = $derived(sources.filter(({ kind, hidden }) => kind !== 'by-hand' && !hidden));
+  const asked = $derived(sources.filter(({ hidden }) => !hidden));
   const chosen = $derived(new Map(brief.chosen.map(({ sourceId, version }) => [sourceId, version])));
   // svelte-ignore state_referenced_locally
   let versionAt: Record<string, number> = $state(
@@ -59,7 +59,7 @@
 <form class="sheet" onsubmit={start} aria-label="Start a harvest">
   <p>
     A trial reads a sample; a harvest brings <b>everybody</b> home. Where a source shows only the first part of a long result,
-    Eave cuts it into slices that fit and asks for each.
+    Eave cuts it into slices that fit and asks for each. At a place run by hand it hands you their searches, one after another.
   </p>
   <Table>
     <TableHead
@@ -90,7 +90,13 @@
               {/each}
             </Pick></TableCell
           >
-          <TableCell>{limits.shown === null ? 'everybody' : `the first ${count(limits.shown)}`}</TableCell>
+          <TableCell
+            >{limits.shown === null
+              ? source.kind === 'by-hand'
+                ? '–'
+                : 'everybody'
+              : `the first ${count(limits.shown)}`}{source.kind === 'by-hand' ? ', by hand' : ''}</TableCell
+          >
           <TableCell
             >{price
               ? `${price.perRecord} a record${price.perSearch ? `, ${price.perSearch} a search` : ''} (${price.unit}s)`

@@ -51,7 +51,7 @@
     })
   );
 
-  const fault = $derived(mapping.length ? mappingFault(mapping) : null);
+  const fault = $derived(mapping.length ? mappingFault(mapping, list?.list === 'customers') : null);
   const share = $derived(job?.outcome && job.bytes ? Math.min(1, job.outcome.bytesRead / job.bytes) : 0);
   const separators: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
 
@@ -213,6 +213,7 @@
           {#each briefs as brief (brief.id)}
             <option value="contacted {brief.id}">people contacted, of {brief.name}</option>
             <option value="known {brief.id}">known-goods, of {brief.name}</option>
+            <option value="customers {brief.id}">customers, left out of the shortlists of {brief.name}</option>
           {/each}
           <option value="objected">people who objected: they are erased</option>
         </Pick>

@@ -55,8 +55,8 @@
 
 <span class="state" role="status" data-state={document.state}>{said}</span>
 {#if history}
-  <Act disabled={!document.canUndo} onclick={() => document.undo()} title="Ctrl Z">Undo</Act>
-  <Act disabled={!document.canRedo} onclick={() => document.redo()} title="Ctrl Y">Redo</Act>
+  <Act disabled={!document.canUndo} onclick={() => document.undo()}>Undo</Act>
+  <Act disabled={!document.canRedo} onclick={() => document.redo()}>Redo</Act>
 {/if}
 
 <Sure

@@ -109,12 +109,8 @@
       >{set ? 'Keep' : 'Add to the library'}</Act
     >
     {#if set}
-      <Act
-        type="button"
-        disabled={set.usedIn.length > 0}
-        title={set.usedIn.length ? 'A string uses it' : ''}
-        onclick={() => onremove(set.name)}>Delete</Act
-      >
+      <Act type="button" disabled={set.usedIn.length > 0} onclick={() => onremove(set.name)}>Delete</Act>
+      {#if set.usedIn.length}<span class="soft">not while a string uses it</span>{/if}
     {/if}
     {#if written}<CopyButton text={written} label="Copy as a group" of={set?.name ?? 'the new set'} />{/if}
     <Act type="button" onclick={() => onopen(null)}>Close</Act>

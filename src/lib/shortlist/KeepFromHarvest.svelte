@@ -13,9 +13,9 @@
     /** Somebody has learnt who is likely to fit. */
     learnt: boolean;
     open: boolean;
-    onsaid: (what: string) => void;
+    onkept: () => void;
   }
-  let { desk, briefId, harvestId, learnt, open = $bindable(), onsaid }: Props = $props();
+  let { desk, briefId, harvestId, learnt, open = $bindable(), onkept }: Props = $props();
 
   let likely = $state('');
   let why = $state('');
@@ -26,7 +26,7 @@
     busy = true;
     const { source, country, verdict, certain, words } = desk.filter;
     try {
-      const said = await keepOnShortlist(
+      await keepOnShortlist(
         briefId,
         {
           kind: 'harvest',
@@ -41,7 +41,7 @@
         why.trim()
       );
       open = false;
-      onsaid(said);
+      onkept();
     } catch (problem) {
       refused = problem;
     } finally {

@@ -10,11 +10,12 @@
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
+    briefId: string;
     desk: ShortlistPage;
     list: Answer<'readShortlist'>;
     open: boolean;
   }
-  let { desk, list, open = $bindable() }: Props = $props();
+  let { briefId, desk, list, open = $bindable() }: Props = $props();
 
   const types = ['text', 'number', 'date', 'choice', 'yes/no'] as const;
   const colours = ['red', 'green', 'blue', 'purple', 'teal', 'gray'] as const;
@@ -139,6 +140,7 @@
         />
       {/each}
     </div>
+    <a href="/sources?list=customers+{briefId}">Customers from a file…</a>
     <Tick
       label="people in countries that ask prior consent (the list is in the library)"
       checked={draft.consent}

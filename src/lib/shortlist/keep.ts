@@ -1,11 +1,13 @@
 import { call } from '$lib/api/call';
+import { brief as briefPath } from '$lib/frame/paths';
+import { toast } from '$lib/ui/toasts.svelte';
 import { myName } from './my-name';
 import type { Body } from '$api';
 
 /**
- * Keeps people on the newest shortlist of a brief, which is begun where there is none. Says what came of it, in a sentence.
+ * Keeps people on the newest shortlist of a brief, which is begun where there is none, and says what came of it.
  */
-export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>['from'], why: string): Promise<string> {
+export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>['from'], why: string): Promise<void> {
   const params = { id: briefId };
   const [newest] = await call('listShortlists', { params });
   const list = newest ?? (await call('createShortlist', { params, body: { name: 'Shortlist' } }));
@@ -15,5 +17,8 @@ export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>[
     ...(told.there ? [`${told.there.toLocaleString('en')} were there`] : []),
     ...(told.objected ? [`${told.objected.toLocaleString('en')} objected before and were left away`] : [])
   ];
-  return `${parts.join(', ')}.`;
+  toast(`${parts.join(', ')}.`, {
+    href: briefPath(briefId, 'shortlist', { list: list.id }),
+    text: 'Open the shortlist'
+  });
 }

@@ -76,9 +76,7 @@
           {#each sources as source (source.id)}
             {@const now = ledger[source.id]}
             <TableHeader>
-              <Act look="plain" onclick={() => onchoose(source)} title="Show how {source.name} is asked" class="name"
-                >{source.name}</Act
-              >
+              <Act look="plain" onclick={() => onchoose(source)} class="name">{source.name}</Act>
               <LedgerHead {source} {now} />
             </TableHeader>
           {/each}

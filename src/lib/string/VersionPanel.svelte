@@ -69,11 +69,7 @@
           maxlength="500"
           onchange={(event) => onname(version.number, { note: event.currentTarget.value })}
         />
-        <Act
-          disabled={version.text === text}
-          title="What you change next becomes a version made from this one"
-          onclick={() => ontake(version)}>Take up again</Act
-        >
+        <Act disabled={version.text === text} onclick={() => ontake(version)}>Take up again</Act>
         <CopyButton text={version.text} of="version {version.number}" />
       </div>
       <p class="soft">

@@ -83,11 +83,7 @@
             >
             <span class="name" class:open={untold.length}>{person.name}</span><span class="visually-hidden"
               >{verdict ? verdicts[verdict.verdict].word : 'not judged'}{untold.length ? ', possible' : ''}</span
-            >{#if untold.length}<span
-                class="possible"
-                title="Possible: {untold.join(', ')} is not told"
-                aria-hidden="true">◇</span
-              >{/if}
+            >{#if untold.length}<span class="possible" aria-hidden="true">◇</span>{/if}
           </button>
         </li>
       {/each}

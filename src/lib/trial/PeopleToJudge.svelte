@@ -36,13 +36,11 @@
   ];
 
   let refused: unknown = $state(null);
-  let said = $state('');
   async function keep() {
     refused = null;
-    said = '';
     try {
       const records = selected.map((personId) => ({ sourceId, personId }));
-      said = await keepOnShortlist(briefId, { kind: 'records', records }, label.toLowerCase());
+      await keepOnShortlist(briefId, { kind: 'records', records }, label.toLowerCase());
       selected = [];
     } catch (problem) {
       refused = problem;
@@ -77,7 +75,6 @@
 </script>
 
 <Refused problem={refused} />
-{#if said}<p class="soft" role="status">{said}</p>{/if}
 <div role="group" aria-label={label}>
   <DataTable
     size="compact"

@@ -55,7 +55,7 @@
   <h2 class="soft">Against the persona</h2>
   {#each checks as { fact, outcome, has } (fact)}
     <div class="fact">
-      <span style:color={signs[outcome].colour} title={outcome}>{signs[outcome].sign}</span><span
+      <span style:color={signs[outcome].colour}>{signs[outcome].sign}</span><span
         >{ownWords(fact)}<span class="visually-hidden"> {outcome}</span></span
       ><b>{has}</b>
     </div>

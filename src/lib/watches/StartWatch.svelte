@@ -12,9 +12,8 @@
     /** It is a place run by hand: somebody looks when it is due. */
     byHand?: boolean;
     open: boolean;
-    onbegun: (what: string) => void;
   }
-  let { briefId, from, byHand = false, open = $bindable(), onbegun }: Props = $props();
+  let { briefId, from, byHand = false, open = $bindable() }: Props = $props();
 
   let name = $state('');
   let budget = $state<Budget>({ ...noBudget });
@@ -42,7 +41,6 @@
   })}
   bind:name
   bind:open
-  {onbegun}
 >
   {#if from.length > 1}
     <ChosenSources

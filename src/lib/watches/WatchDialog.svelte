@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { toast } from '$lib/ui/toasts.svelte';
   import type { Snippet } from 'svelte';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Body } from '$api';
@@ -24,7 +25,6 @@
     /** Something that was refused beside it. */
     problem?: unknown;
     open: boolean;
-    onbegun: (what: string) => void;
     children: Snippet;
   }
   let {
@@ -36,7 +36,6 @@
     what,
     problem = null,
     open = $bindable(),
-    onbegun,
     children
   }: Props = $props();
 
@@ -48,7 +47,7 @@
       const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), ...what() };
       await call('createWatch', { params: { id: briefId }, body });
       open = false;
-      onbegun(`${name.trim()} is watched from now on: news comes to Home`);
+      toast(`${name.trim()} is watched from now on: news comes to Home.`, { href: '/', text: 'Home' });
     } catch (problem) {
       refused = problem;
     }

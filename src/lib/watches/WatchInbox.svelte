@@ -79,7 +79,6 @@
         <option value="unread">unread</option><option value="all">read and unread</option>
       </Pick>
       <Tick label="without those known already" checked={inbox.onlyUnknown} ontick={(on) => (inbox.onlyUnknown = on)} />
-      <span class="soft" role="status">{inbox.said}</span>
     </div>
     <Refused problem={inbox.refused} />
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->

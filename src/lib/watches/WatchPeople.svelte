@@ -16,9 +16,8 @@
     /** The shortlist whose people are watched. */
     list: { id: string; name: string };
     open: boolean;
-    onbegun: (what: string) => void;
   }
-  let { briefId, list, open = $bindable(), onbegun }: Props = $props();
+  let { briefId, list, open = $bindable() }: Props = $props();
 
   let name = $state('');
   let left = $state<string[]>([]);
@@ -54,7 +53,6 @@
   problem={refused}
   bind:name
   bind:open
-  {onbegun}
 >
   <ChosenSources sources={sources.map(({ id, name: label }) => ({ id, label }))} bind:left />
   <div class="rules" role="group" aria-label="When somebody is news">

@@ -17,7 +17,6 @@ export class Inbox extends Attempts {
   /** Those who are known already are left out. */
   onlyUnknown = $state(false);
   at: number | null = $state(null);
-  said = $state('');
   readonly #watches: () => readonly Watch[];
   #asked = 0;
 
@@ -77,11 +76,7 @@ export class Inbox extends Attempts {
       const one = this.current;
       if (!one?.on.personId) return;
       const watch = this.#watches().find(({ id }) => id === one.watchId);
-      this.said = await keepOnShortlist(
-        this.briefOf(one),
-        { kind: 'news', ids: [one.id] },
-        `new in ${watch?.name ?? 'a watch'}`
-      );
+      await keepOnShortlist(this.briefOf(one), { kind: 'news', ids: [one.id] }, `new in ${watch?.name ?? 'a watch'}`);
       this.#change(one.id, { known: [...new Set([...one.known, 'on a shortlist' as const])] });
       await this.read(true, one);
     });

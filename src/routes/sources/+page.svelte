@@ -162,7 +162,7 @@
       the place is asked.
     </p>
     {#each generalSheets as sheet (sheet.id)}
-      <Act onclick={() => start(sheet)} title={sheet.about}>{sheet.name}</Act>
+      <p><Act onclick={() => start(sheet)}>{sheet.name}</Act> <span class="soft">{sheet.about}</span></p>
     {/each}
   </section>
   <ConnectService />

@@ -1,6 +1,7 @@
 import { DataTypes, type CreationOptional } from 'sequelize';
 import type { Cut, CutBy, Learnt } from '$core/harvest';
 import type { Rendering, Search } from '$core/dialect';
+import type { Interval } from '$core/measure';
 import { define, type Row } from './define';
 
 /** What a harvest may take at most; null where it may take what it needs. */
@@ -59,6 +60,8 @@ export interface HarvestSliceRow extends Row<HarvestSliceRow> {
   cutBy: CreationOptional<CutBy | null>;
   lost: CreationOptional<Cut['lost']>;
   said: CreationOptional<number | null>;
+  /** The count as it was read at a place run by hand; elsewhere it follows from `said` by the source's way of counting. */
+  count: CreationOptional<Interval | null>;
   pages: CreationOptional<number>;
   cursor: CreationOptional<string | null>;
   /** All that the source shows of it was read. */
@@ -125,6 +128,7 @@ export const defineHarvests = () => ({
       cutBy: JSONB,
       lost: JSONB,
       said: INTEGER,
+      count: JSONB,
       pages: { type: INTEGER, defaultValue: 0 },
       cursor: TEXT,
       ended: { type: BOOLEAN, defaultValue: false },

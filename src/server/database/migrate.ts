@@ -24,6 +24,7 @@ import * as peopleWatched from './migrations/0021-people-watched';
 import * as keptBy from './migrations/0022-kept-by';
 import * as watchesTold from './migrations/0023-watches-told';
 import * as valueMeanings from './migrations/0024-value-meanings';
+import * as slicesByHand from './migrations/0025-slices-by-hand';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -51,7 +52,8 @@ export const migrations: readonly Migration[] = [
   peopleWatched,
   keptBy,
   watchesTold,
-  valueMeanings
+  valueMeanings,
+  slicesByHand
 ];
 interface Migration {
   name: string;

@@ -1,4 +1,4 @@
-import { DataTypes, type CreationOptional } from 'sequelize';
+import { DataTypes, type CreationOptional, type Sequelize } from 'sequelize';
 import type { Person } from '$core/people';
 import type { Rendering, Sheet } from '$core/dialect';
 import type { Verdict } from '$core/measure';
@@ -8,6 +8,7 @@ import type { Faults } from '$core/dialect';
 import type { Outcome } from '$sources/try-string';
 import type { SourceKind } from '$api/source-kinds';
 import type { ImportOutcome, ImportSettings, Reading } from '$api/import-shapes';
+import { database } from './connection';
 import { define, type Row } from './define';
 import { defineHarvests } from './harvest-models';
 import { defineShortlists } from './shortlist-models';
@@ -158,6 +159,8 @@ export interface HandEntryRow extends Row<HandEntryRow> {
   rows: CreationOptional<HandRow[]>;
   takenBack: CreationOptional<boolean>;
   revision: CreationOptional<number>;
+  /** The slice of a harvest that was run; null where it was the whole search. */
+  sliceId: CreationOptional<string | null>;
   createdAt: CreationOptional<Date>;
 }
 export interface HandCount {
@@ -373,7 +376,8 @@ function defineAll() {
         page: INTEGER,
         rows: { type: JSONB, defaultValue: [] },
         takenBack: { type: DataTypes.BOOLEAN, defaultValue: false },
-        revision: { type: INTEGER, defaultValue: 1 }
+        revision: { type: INTEGER, defaultValue: 1 },
+        sliceId: UUID
       },
       'created'
     ),
@@ -453,7 +457,11 @@ function defineAll() {
   };
 }
 
-let defined: ReturnType<typeof defineAll> | undefined;
+const defined = new WeakMap<Sequelize, ReturnType<typeof defineAll>>();
 
-/** The tables as Sequelize models. */
-export const models = () => (defined ??= defineAll());
+/** The tables as Sequelize models, of the connection pool that is open. */
+export function models(): ReturnType<typeof defineAll> {
+  const all = defined.get(database()) ?? defineAll();
+  defined.set(database(), all);
+  return all;
+}

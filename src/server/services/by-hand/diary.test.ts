@@ -7,7 +7,8 @@ import { createByHand, openSources } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
 import { readTrial } from '../trials/trials';
 import { giveVerdict } from '../trials/verdicts';
-import { addEntry, changeEntry, readDiary } from './diary';
+import { addEntry, changeEntry } from './diary';
+import { readDiary } from './read-diary';
 
 useFreshDatabase();
 beforeAll(openSources);

@@ -1,19 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { personFromPageRow, readCount, type PageRow } from '$core/formats';
-import { drawPages, usualPages } from '$core/measure';
 import { database } from '../../database/connection';
-import { models, type HandCount, type HandEntryRow, type HandRow, type SourceRow } from '../../database/models';
+import type { HarvestSliceRow } from '../../database/harvest-models';
+import { models, type HandCount, type HandEntryRow, type HandRow } from '../../database/models';
 import { changedElsewhere, notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { withoutObjected } from '../objections/objected';
 import { findSource } from '../sources/sources';
-import { findVersion, toldVersion } from '../strings/versions';
 import { makeHandTrial, placeFor, type Place } from './hand-trial';
-import { rowsKept, searchSeen } from './hand-rows';
-
-/** Rows of a page where the sheet does not say. */
-const usualPage = 25;
+import { entriesOf, placeOf, readPlace } from './read-diary';
+import { bringOn, recountSlice, searchOf, slicesOfEntries } from './slices-by-hand';
+import { rowsKept } from './hand-rows';
 
 /** What somebody saw of one search. */
 export interface Seen {
@@ -21,32 +19,6 @@ export interface Seen {
   page: number | null;
   rows: (Pick<PageRow, 'values'> & Partial<HandRow>)[];
 }
-
-async function placeOf(briefId: string, number: number, sourceId: string): Promise<Place> {
-  const [brief, version, source] = await Promise.all([
-    findBrief(briefId),
-    findVersion(briefId, number),
-    findSource(sourceId)
-  ]);
-  return placeFor(brief, version, byHandOnly(source));
-}
-
-export function byHandOnly(source: SourceRow): SourceRow {
-  if (source.kind !== 'by-hand')
-    throw new Refusal(409, 'Not run by hand', `${source.name} is asked by Eave itself: run the string there.`);
-  return source;
-}
-
-const entriesOf = ({ version, source }: Place, transaction?: Transaction) =>
-  models().HandEntry.findAll({
-    where: { versionId: version.id, sourceId: source.id },
-    order: [
-      ['seenAt', 'ASC'],
-      ['createdAt', 'ASC'],
-      ['id', 'ASC']
-    ],
-    ...(transaction && { transaction })
-  });
 
 /** The count of an entry as it is understood. Refuses what is no count, so that nothing is taken for none. */
 function countOf(said: string): HandCount | null {
@@ -71,21 +43,31 @@ async function allowedRows(sourceId: string, rows: readonly HandRow[]): Promise<
 }
 
 /**
- * Changes a diary and makes its trial anew; one after another, where two write at once. Gives the trial's id; null where
+ * Changes a diary, one after another where two write at once, and what follows from its entries: the trial is made anew, and the
+ * harvests that have their rows are brought on. `work` gives the entries that it changed. Gives the trial's id; null where
  * nothing stands there any more.
  */
 export async function changeDiary(
   place: Place,
-  work: (transaction: Transaction) => Promise<void>
+  work: (transaction: Transaction) => Promise<HandEntryRow[]>
 ): Promise<string | null> {
-  return database().transaction(async (transaction) => {
+  let slices: HarvestSliceRow[] = [];
+  const trialId = await database().transaction(async (transaction) => {
     await database().query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', {
       bind: [`diary ${place.version.id} ${place.source.id}`],
       transaction
     });
-    await work(transaction);
+    slices = await slicesOfEntries(await work(transaction), transaction);
+    for (const slice of slices) await recountSlice(slice, transaction);
     return makeHandTrial(place, await entriesOf(place, transaction), transaction);
   });
+  for (const harvestId of new Set(slices.map((slice) => slice.harvestId)))
+    await bringOn(
+      harvestId,
+      place.source,
+      slices.filter((slice) => slice.harvestId === harvestId)
+    );
+  return trialId;
 }
 
 /** Writes an entry, within a change of the diary. */
@@ -94,10 +76,14 @@ export async function writeEntry(
   search: number,
   { said, page, rows }: Seen,
   transaction: Transaction,
-  { count = countOf(said), seenAt }: { count?: HandCount | null; seenAt?: string | undefined } = {}
-): Promise<void> {
-  const before = await entriesOf(place, transaction);
-  await models().HandEntry.create(
+  {
+    count = countOf(said),
+    seenAt,
+    sliceId = null
+  }: { count?: HandCount | null; seenAt?: string | undefined; sliceId?: string | null } = {}
+): Promise<HandEntryRow> {
+  const before = await entriesOf(place, transaction, true);
+  return models().HandEntry.create(
     {
       id: randomUUID(),
       versionId: place.version.id,
@@ -106,6 +92,7 @@ export async function writeEntry(
       said: said.trim(),
       count,
       page,
+      sliceId,
       rows: await allowedRows(place.source.id, rowsKept(rows, { others: before.flatMap((entry) => entry.rows) })),
       ...(seenAt && { seenAt: new Date(seenAt) })
     },
@@ -113,16 +100,26 @@ export async function writeEntry(
   );
 }
 
-/** Writes what was seen into the diary. Nothing that stands there gives way to it. */
+/**
+ * Writes what was seen into the diary. Nothing that stands there gives way to it. `slice` is the slice of a harvest that was run,
+ * where it was one.
+ */
 export async function addEntry(
   briefId: string,
   number: number,
   sourceId: string,
-  { search, seenAt, ...seen }: Seen & { search: number; seenAt?: string | undefined }
+  {
+    search,
+    slice: sliceId,
+    seenAt,
+    ...seen
+  }: Seen & { search: number; slice?: string | undefined; seenAt?: string | undefined }
 ) {
   const place = await placeOf(briefId, number, sourceId);
+  const slice = sliceId === undefined ? null : await sliceAt(place, sliceId);
   const { searches } = place.rendering;
-  if (search >= searches.length)
+  const of = slice ? searchOf(slice) : search;
+  if (of >= searches.length)
     throw new Refusal(
       409,
       'Another search',
@@ -131,15 +128,42 @@ export async function addEntry(
   const kept = rowsKept(seen.rows);
   if (!seen.said.trim() && !kept.length)
     throw new Refusal(422, 'Nothing seen', 'An entry has a count, or rows with a name, or both.');
-  await changeDiary(place, (transaction) => writeEntry(place, search, seen, transaction, { seenAt }));
-  return readPlace(place);
+  // A whole search is the trial's as well.
+  const part = slice && slice.parent !== null ? slice.id : null;
+  await changeDiary(place, async (transaction) => [
+    await writeEntry(place, of, seen, transaction, { seenAt, sliceId: part })
+  ]);
+  return readPlace(place, slice?.harvestId);
+}
+
+async function sliceAt({ version, source }: Place, id: string): Promise<HarvestSliceRow> {
+  const { HarvestSlice, HarvestSource } = models();
+  const slice = await HarvestSlice.findOne({ where: { id, sourceId: source.id } });
+  const { harvestId } = slice ?? {};
+  if (
+    !harvestId ||
+    !(await HarvestSource.findOne({ where: { harvestId, sourceId: source.id, versionId: version.id } }))
+  )
+    throw new Refusal(
+      409,
+      'Another plan',
+      'This slice is not there any more: the plan was changed elsewhere. Reload the page; what you typed waits here.'
+    );
+  return slice!;
 }
 
 /** Corrects an entry, takes it back, or puts it in again, if nobody has changed it since `revision`. */
 export async function changeEntry(
   briefId: string,
   entryId: string,
-  { said, page, rows, takenBack, revision }: Seen & { takenBack: boolean; revision: number }
+  {
+    said,
+    page,
+    rows,
+    takenBack,
+    revision,
+    harvest: harvestId
+  }: Seen & { takenBack: boolean; revision: number; harvest?: string | undefined }
 ) {
   const { HandEntry, Version } = models();
   const entry = await HandEntry.findByPk(entryId);
@@ -155,68 +179,7 @@ export async function changeEntry(
       { where: { id: entryId, revision }, transaction }
     );
     if (!changed) throw changedElsewhere('This entry', { current: entryId });
+    return [entry];
   });
-  return readPlace(place);
+  return readPlace(place, harvestId);
 }
-
-/** What was seen of a version at a place run by hand, and what to do next. */
-export const readDiary = async (briefId: string, number: number, sourceId: string) =>
-  readPlace(await placeOf(briefId, number, sourceId));
-
-async function readPlace(place: Place) {
-  const { version, source, brief, rendering } = place;
-  const [entries, trial] = await Promise.all([
-    entriesOf(place),
-    models().Trial.findOne({
-      where: { versionId: version.id, sourceId: source.id },
-      attributes: ['id'],
-      order: [['createdAt', 'DESC']]
-    })
-  ]);
-  const met = rendering.searches.map(() => new Set<string>());
-  const told = entries.map((entry) => {
-    const had = met[entry.search];
-    const known = entry.takenBack ? 0 : entry.rows.filter(({ id }) => had?.has(id)).length;
-    if (!entry.takenBack) for (const { id } of entry.rows) had?.add(id);
-    return toldEntry(entry, known);
-  });
-  const size = source.sheet.limits.page ?? usualPage;
-  return {
-    version: toldVersion(version),
-    sourceId: source.id,
-    rendering,
-    entries: told.reverse(),
-    searches: rendering.searches.map((_, search) => {
-      const live = entries.filter((entry) => entry.search === search && !entry.takenBack);
-      const { people, pages: pagesRead, counted } = searchSeen(live);
-      const high = counted?.count && Math.round((counted.count.interval.low + counted.count.interval.high) / 2);
-      // An open count may go on for ever: as deep as it surely goes.
-      const deep = counted?.count?.open ? counted.count.interval.low : high;
-      const pages =
-        deep === null || deep === undefined
-          ? null
-          : Math.ceil(Math.min(deep, source.sheet.limits.shown ?? Infinity) / size);
-      return {
-        entries: live.length,
-        rows: people.length,
-        pagesRead,
-        pages,
-        drawn: pages ? drawPages(pages, usualPages, `${brief.personaId}/${source.id}/${version.number}/${search}`) : []
-      };
-    }),
-    trialId: trial?.id ?? null
-  };
-}
-
-const toldEntry = (entry: HandEntryRow, known: number) => ({
-  id: entry.id,
-  search: entry.search,
-  seenAt: entry.seenAt.toISOString(),
-  said: entry.said,
-  count: entry.count,
-  page: entry.page,
-  rows: entry.rows,
-  known,
-  takenBack: entry.takenBack,
-  revision: entry.revision
-});

@@ -5,8 +5,9 @@ import { findBrief } from '../briefs/briefs';
 import { findSource } from '../sources/sources';
 import { findVersion, keepVersion } from '../strings/versions';
 import { readTrial } from '../trials/trials';
-import { byHandOnly, changeDiary, writeEntry } from './diary';
+import { changeDiary, writeEntry } from './diary';
 import { placeFor } from './hand-trial';
+import { byHandOnly } from './read-diary';
 
 /** What a person brings back from one search at a place: the count they saw, and the rows they copied. */
 export interface HandAnswer {
@@ -35,10 +36,14 @@ export async function recordByHand(
       `This string makes ${searches.length} searches at ${source.name}, and answers to ${answers.length} came. Copy the searches again.`
     );
   const trialId = await changeDiary(place, async (transaction) => {
+    const written = [];
     for (const [search, { said, interval, rows }] of answers.entries())
-      await writeEntry(place, search, { said: String(said), page: null, rows }, transaction, {
-        count: { said, interval, open: false }
-      });
+      written.push(
+        await writeEntry(place, search, { said: String(said), page: null, rows }, transaction, {
+          count: { said, interval, open: false }
+        })
+      );
+    return written;
   });
   return readTrial(briefId, trialId!);
 }

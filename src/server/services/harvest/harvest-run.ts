@@ -1,4 +1,4 @@
-import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
+import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'sequelize';
 import { countInterval } from '$core/dialect';
 import { nextStep } from '$core/harvest';
 import { spendOn } from '$core/measure';
@@ -14,7 +14,8 @@ import { sourceToAsk } from '../sources/sources';
 import { faultOfSource, whyItBrokeOff } from '../sources/why-it-broke-off';
 import { linkInThread } from './link-in-thread';
 import { askWithNextWord, isAskedWithWords } from './ask-with-words';
-import { cutsOfSlice, cutSlice } from './slices';
+import { leftToHand, takeFromDiary } from '../by-hand/slices-by-hand';
+import { touch, tryToCut } from './slices';
 
 const task = 'harvest';
 const mostEvents = 300;
@@ -54,6 +55,11 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
     let wait: Later | null = null;
     for (const run of sources) {
       try {
+        const place = await models().Source.findOne({ where: { id: run.sourceId, kind: 'by-hand' } });
+        if (place) {
+          await takeFromDiary(harvest, run, place);
+          continue;
+        }
         await gather(harvest, run, halt);
         // Whoever has come can be read while the next source is asked.
         if (run !== sources.at(-1)) await tellApart(harvest, halt);
@@ -70,13 +76,11 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
       `SELECT count(*) AS failed FROM harvest_sources WHERE harvest_id = $harvestId AND state = 'failed'`,
       { bind: { harvestId }, type: QueryTypes.SELECT }
     );
-    await Harvest.update(
-      {
-        state: Number(left!.failed) ? 'failed' : 'done',
-        problem: Number(left!.failed) ? 'Not every source could be read to its end: each says why below.' : ''
-      },
-      { where: { id: harvestId, state: 'running' } }
-    );
+    const byHand = await leftToHand(harvestId);
+    const end = Number(left!.failed)
+      ? { state: 'failed' as const, problem: 'Not every source could be read to its end: each says why below.' }
+      : { state: byHand ? ('paused' as const) : ('done' as const), problem: byHand };
+    await Harvest.update(end, { where: { id: harvestId, state: 'running' } });
   } catch (error) {
     await settle(harvest, error);
   }
@@ -174,25 +178,6 @@ async function readSlice(
   if (beyond && (await tryToCut(harvest, slice, source))) return;
   await slice.update({ state: beyond ? 'stuck' : 'read' });
 }
-
-async function tryToCut(harvest: HarvestRow, slice: HarvestSliceRow, source: SourceRow): Promise<boolean> {
-  const [cut] = slice.place.split('.').length < mostCuts ? await cutsOfSlice(harvest.briefId, slice, source) : [];
-  if (!cut) return false;
-  await database().transaction(async (transaction) => {
-    await cutSlice(slice, cut, transaction);
-    await touch(harvest.id, transaction);
-  });
-  return true;
-}
-/** Cuts of cuts at most: one that is as long after so many is not to be cut by what is known of it. */
-const mostCuts = 12;
-
-/** Lets those who look at a harvest know that it has come further. */
-const touch = (harvestId: string, transaction: Transaction) =>
-  database().query('UPDATE harvests SET updated_at = now() WHERE id = $harvestId', {
-    bind: { harvestId },
-    transaction
-  });
 
 /** Stops before a request that the budget has no room for: until tomorrow, or until somebody gives more. */
 async function keepBudget(

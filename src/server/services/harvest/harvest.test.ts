@@ -13,17 +13,8 @@ import { keepVersion } from '../strings/versions';
 import { giveVerdict } from '../trials/verdicts';
 import { writeHarvestFile } from './harvest-file';
 import { harvestFacets, listHarvestPeople, orderAnew, readHarvestPerson, readingOf } from './harvest-people';
-import {
-  changeSlice,
-  cutsAt,
-  deleteHarvest,
-  goOn,
-  listHarvests,
-  readHarvest,
-  startHarvest,
-  stopHarvest,
-  wordsAt
-} from './harvests';
+import { changeSlice, cutsAt, wordsAt } from './change-plan';
+import { deleteHarvest, goOn, listHarvests, readHarvest, startHarvest, stopHarvest } from './harvests';
 
 useFreshDatabase();
 beforeAll(openSources);

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import { countInterval } from '$core/dialect';
-import { missingRows, type CutBy } from '$core/harvest';
+import { missingRows } from '$core/harvest';
 import type { Interval } from '$core/measure';
 import { database } from '../../database/connection';
 import type { HarvestBudget, HarvestRow, HarvestSliceRow } from '../../database/harvest-models';
@@ -13,8 +12,8 @@ import { findRunnable, findSource } from '../sources/sources';
 import { findVersion, versionString } from '../strings/versions';
 import { enqueueHarvest } from './harvest-run';
 import { linkInThread } from './link-in-thread';
-import { askWith, isAskedWithWords, readWords, wordsFor } from './ask-with-words';
-import { cutsOfSlice, cutSlice, toldCut, wholeSlices } from './slices';
+import { isAskedWithWords, readWords } from './ask-with-words';
+import { reportedOf, wholeSlices } from './slices';
 
 interface Wanted {
   name: string;
@@ -33,7 +32,7 @@ export async function startHarvest(briefId: string, { name, from, budget, watchI
     throw new Refusal(422, 'A source twice', 'Each source is gathered by one version. Take one of them out.');
   const runs = await Promise.all(
     from.map(async ({ sourceId, version: number }) => {
-      const [source, version] = await Promise.all([findRunnable(sourceId), findVersion(briefId, number)]);
+      const [source, version] = await Promise.all([findGathered(sourceId), findVersion(briefId, number)]);
       return { source, version, rendering: await renderedFor(source, version) };
     })
   );
@@ -50,6 +49,12 @@ export async function startHarvest(briefId: string, { name, from, budget, watchI
   });
   await enqueueHarvest(id);
   return readHarvest(briefId, id);
+}
+
+/** A source that can be gathered from: one that Eave asks, or one that a person runs search by search. */
+async function findGathered(id: string): Promise<SourceRow> {
+  const source = await findSource(id);
+  return source.kind === 'by-hand' ? source : findRunnable(id);
 }
 
 async function renderedFor(source: SourceRow, version: VersionRow) {
@@ -97,7 +102,7 @@ const toldSlice = (slice: HarvestSliceRow, source: SourceRow) => ({
   cutBy: slice.cutBy ?? null,
   lost: slice.lost ?? null,
   expected: slice.expected ?? null,
-  reported: slice.said === null || slice.said === undefined ? null : countInterval(slice.said, source.sheet.counting),
+  reported: reportedOf(slice, source),
   rows: slice.rows,
   fresh: slice.fresh,
   search: slice.search
@@ -107,9 +112,9 @@ const sum = (counts: readonly Interval[]): Interval =>
   counts.reduce((a, b) => ({ low: a.low + b.low, high: a.high + b.high }), { low: 0, high: 0 });
 
 /** What a source reports of all searches together that were not cut out of others; null until each was asked. */
-function reportedBy(wholes: readonly Pick<HarvestSliceRow, 'said'>[], { sheet }: SourceRow): Interval | null {
-  const said = wholes.flatMap((one) => one.said ?? []);
-  return said.length < wholes.length ? null : sum(said.map((count) => countInterval(count, sheet.counting)));
+function reportedBy(wholes: readonly Pick<HarvestSliceRow, 'said' | 'count'>[], source: SourceRow): Interval | null {
+  const told = wholes.flatMap((one) => reportedOf(one, source) ?? []);
+  return told.length < wholes.length ? null : sum(told);
 }
 
 /** What the sources reported of the newest harvest of a brief, and how many people it gathered; null for what is not known. */
@@ -123,7 +128,7 @@ export async function newestTotals(briefId: string): Promise<{ reported: Interva
   if (!newest) return { reported: null, gathered: null };
   const wholes = await HarvestSlice.findAll({
     where: { harvestId: newest.id, parent: null },
-    attributes: ['sourceId', 'said']
+    attributes: ['sourceId', 'said', 'count']
   });
   const sources = await Source.findAll({ where: { id: wholes.map(({ sourceId }) => sourceId) } });
   const reported = sources.map((source) =>
@@ -175,23 +180,23 @@ export async function readHarvest(briefId: string, id: string) {
       const open = count(run.sourceId, 'unknown');
       const reported = reportedBy(wholes, source);
       const missing = missingRows(
-        mine.map(({ id: one, parent, state, said, expected, rows, fresh, lost, cutBy }) => ({
-          id: one,
-          parent,
-          state,
-          said: said ?? null,
-          expected: expected ?? null,
-          rows,
-          fresh,
-          lost: lost ?? null,
-          neutral: cutBy?.kind === 'neutral'
-        })),
-        source.sheet.counting
+        mine.map((slice) => ({
+          id: slice.id,
+          parent: slice.parent,
+          state: slice.state,
+          reported: reportedOf(slice, source),
+          expected: slice.expected ?? null,
+          rows: slice.rows,
+          fresh: slice.fresh,
+          lost: slice.lost ?? null,
+          neutral: isAskedWithWords(slice)
+        }))
       );
       return [
         {
           sourceId: run.sourceId,
           sourceName: source.name,
+          byHand: source.kind === 'by-hand',
           version: version.number,
           state: run.state,
           problem: run.problem,
@@ -251,74 +256,4 @@ export async function goOn(briefId: string, id: string, budget?: HarvestBudget) 
 export async function deleteHarvest(briefId: string, id: string): Promise<void> {
   const harvest = await findHarvest(briefId, id);
   await harvest.destroy();
-}
-
-async function findSlice(briefId: string, id: string, sliceId: string) {
-  const harvest = await findHarvest(briefId, id);
-  const slice = await models().HarvestSlice.findOne({ where: { id: sliceId, harvestId: id } });
-  if (!slice) throw notFound('This slice');
-  return { harvest, slice, source: await findSource(slice.sourceId) };
-}
-
-/** The ways in which a slice could be cut, best first. */
-export async function cutsAt(briefId: string, id: string, sliceId: string) {
-  const { slice, source } = await findSlice(briefId, id, sliceId);
-  return (await cutsOfSlice(briefId, slice, source)).map(toldCut);
-}
-
-/** The words that should bring most new people beside a slice's search, best first. */
-export async function wordsAt(briefId: string, id: string, sliceId: string) {
-  const { slice, source } = await findSlice(briefId, id, sliceId);
-  return (await wordsFor(slice, source, briefId)).map(({ word, expected, fresh }) => ({
-    word,
-    expected: Math.round(expected),
-    fresh: Math.round(fresh)
-  }));
-}
-
-const sameCut = (a: CutBy, b: CutBy) => JSON.stringify(a) === JSON.stringify(b);
-
-/** Leaves a slice out or takes it in again; cuts it by what is chosen; or joins again what was cut, with all cuts of its parts. */
-export async function changeSlice(
-  briefId: string,
-  id: string,
-  sliceId: string,
-  change:
-    | { do: 'leave out' }
-    | { do: 'take in' }
-    | { do: 'join' }
-    | { do: 'cut'; by: CutBy }
-    | { do: 'ask with'; word: string }
-) {
-  const { harvest, slice, source } = await findSlice(briefId, id, sliceId);
-  if (harvest.state === 'running')
-    throw new Refusal(409, 'Under way', 'The plan can be changed while the harvest stands still. Stop it first.');
-  const cannot = (why: string) => new Refusal(409, 'Cannot be done', why);
-  await database().transaction(async (transaction) => {
-    if (change.do === 'leave out') {
-      if (slice.state !== 'waiting') throw cannot('Only a slice that waits can be left out.');
-      await slice.update({ state: 'left out' }, { transaction });
-    } else if (change.do === 'take in') {
-      if (slice.state !== 'left out') throw cannot('This slice is not left out.');
-      await slice.update({ state: 'waiting' }, { transaction });
-    } else if (change.do === 'join') {
-      if (slice.state !== 'cut') throw cannot('This slice is not cut.');
-      await models().HarvestSlice.destroy({ where: { parent: slice.id }, transaction });
-      await slice.update({ state: 'waiting', cutBy: null, lost: null }, { transaction });
-    } else if (change.do === 'ask with') {
-      if (slice.state === 'cut' && !isAskedWithWords(slice)) throw cannot('This slice is cut. Join its parts first.');
-      if (!(await askWith(slice, source, { word: change.word, expected: null }, transaction)))
-        throw cannot(
-          `${source.name} cannot be asked this search with “${change.word}” in one search, or has been. Choose another word.`
-        );
-    } else {
-      if (slice.state === 'cut') throw cannot('This slice is cut already. Join its parts first.');
-      const cut = (await cutsOfSlice(briefId, slice, source)).find(({ by }) => sameCut(by, change.by));
-      if (!cut) throw cannot('It cannot be cut so any more: choose among the ways that are shown.');
-      await cutSlice(slice, cut, transaction);
-    }
-    await harvest.changed('updatedAt', true);
-    await harvest.save({ transaction });
-  });
-  return readHarvest(briefId, id);
 }

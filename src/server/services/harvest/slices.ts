@@ -3,9 +3,9 @@ import type { Transaction } from 'sequelize';
 import { countInterval } from '$core/dialect';
 import { cutName, type Cut } from '$core/harvest';
 import type { Person } from '$core/people';
-import { middleOf } from '$core/measure';
+import { middleOf, type Interval } from '$core/measure';
 import { database } from '../../database/connection';
-import type { HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
+import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
 import { models, type SourceRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
 import { newestTrials } from '../trials/latest-trials';
@@ -50,15 +50,27 @@ async function rowsSeen(briefId: string, slice: Pick<HarvestSliceRow, 'harvestId
   return [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, mostSeen);
 }
 
+/** The count of a slice as it can be understood; null before it was asked. */
+export function reportedOf(
+  { said, count }: Pick<HarvestSliceRow, 'said' | 'count'>,
+  { sheet }: SourceRow
+): Interval | null {
+  if (count) return count;
+  return said === null || said === undefined ? null : countInterval(said, sheet.counting);
+}
+
 /** What ways of cutting a slice, and words to ask it with, are planned from: its search, the rows that came, and how many there should be. */
-export async function needsOf(briefId: string, slice: HarvestSliceRow, { sheet }: SourceRow) {
+export async function needsOf(briefId: string, slice: HarvestSliceRow, source: SourceRow) {
+  const { sheet } = source;
   const { shown } = sheet.limits;
+  const reported = reportedOf(slice, source);
   return {
     search: slice.search,
     sheet,
     people: await rowsSeen(briefId, slice),
-    count: Math.max(middleOf(countInterval(slice.said ?? 0, sheet.counting)), shown ?? 1),
-    most: shown ?? Infinity
+    count: Math.max(reported ? middleOf(reported) : 0, shown ?? 1),
+    // A place that does not say how many it shows, and has shown all that it does.
+    most: shown ?? (slice.ended && slice.rows ? slice.rows : Infinity)
   };
 }
 
@@ -85,6 +97,27 @@ export async function cutSlice(slice: HarvestSliceRow, cut: Cut, transaction: Tr
     { transaction }
   );
 }
+
+/** Cuts of cuts at most: one that is as long after so many is not to be cut by what is known of it. */
+const mostCuts = 12;
+
+/** Cuts a slice the best way there is, and lets those know who look at the harvest. False where it cannot be cut. */
+export async function tryToCut(harvest: HarvestRow, slice: HarvestSliceRow, source: SourceRow): Promise<boolean> {
+  const [cut] = slice.place.split('.').length < mostCuts ? await cutsOfSlice(harvest.briefId, slice, source) : [];
+  if (!cut) return false;
+  await database().transaction(async (transaction) => {
+    await cutSlice(slice, cut, transaction);
+    await touch(harvest.id, transaction);
+  });
+  return true;
+}
+
+/** Lets those who look at a harvest know that it has come further. */
+export const touch = (harvestId: string, transaction: Transaction) =>
+  database().query('UPDATE harvests SET updated_at = now() WHERE id = $harvestId', {
+    bind: { harvestId },
+    transaction
+  });
 
 /** How a cut is told to a person who chooses one. */
 export const toldCut = ({ by, parts, lost }: Cut) => ({

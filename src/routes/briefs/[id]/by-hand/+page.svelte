@@ -26,7 +26,6 @@
   const here = $derived(page.here);
   let pasted = $state('');
   let watching = $state(false);
-  let said = $state('');
 
   onMount(() => page.recall());
   let recalled = false;
@@ -36,6 +35,20 @@
     if (recalled) page.remember();
     recalled = true;
   });
+
+  const stateWords = {
+    waiting: 'waits',
+    read: 'read to its end',
+    cut: 'cut',
+    stuck: 'longer than is shown',
+    'left out': 'left out'
+  };
+  const howFar = ({ slice, entries, rows }: (typeof page.diary.searches)[number]): string =>
+    slice
+      ? `${stateWords[slice.state]}${rows ? `, ${count(rows)} people` : slice.expected === null ? '' : `, ≈ ${count(Math.round(slice.expected))}`}`
+      : entries
+        ? `${count(rows)} people read`
+        : 'not run yet';
 
   function paste(event: ClipboardEvent) {
     const html = event.clipboardData?.getData('text/html');
@@ -52,13 +65,16 @@
 </script>
 
 <div class="strip">
-  <h1>Version {page.diary.version.number} at {source.name}</h1>
+  <h1>{page.diary.harvest ? page.diary.harvest.name : `Version ${page.diary.version.number}`} at {source.name}</h1>
   <p class="soft">
     {page.diary.entries.length
       ? `run by hand; ${count(page.diary.searches.reduce((sum, { rows }) => sum + rows, 0))} people read. Nothing here is replaced by what comes later.`
       : 'run by hand: copy the search, type the count you see, and paste the pages.'}
   </p>
-  {#if data.trial}
+  {#if page.diary.harvest}
+    <Act onclick={() => goto(briefPath(data.brief.id, 'harvest', { harvest: page.diary.harvest!.id }))}>The harvest</Act
+    >
+  {:else if data.trial}
     <Act onclick={() => goto(briefPath(data.brief.id, 'trial', { trial: data.trial!.id }))}
       >Judge {count(data.trial.people)} people</Act
     >
@@ -66,26 +82,43 @@
   <Act disabled={!page.diary.entries.length} onclick={() => (watching = true)}>Watch…</Act>
   <Act look="main" disabled={!page.ready || page.keeping} onclick={page.keep}>Keep what is here</Act>
 </div>
-{#if said}<p class="soft" role="status">{said}</p>{/if}
 <StartWatch
   briefId={data.brief.id}
   from={[{ sourceId: source.id, sourceName: source.name, version: page.diary.version.number }]}
   byHand
   bind:open={watching}
-  onbegun={(what) => (said = what)}
 />
 <Refused problem={page.refused} />
 
 <div class="three">
   <section class="sheet steps" aria-label="What to do">
     {#if searches.length > 1}
-      <Pick label="Search" value={page.search} onpick={(to) => (page.unkept.search = to)}>
+      <Pick label={page.diary.harvest ? 'Slice' : 'Search'} value={page.search} onpick={(to) => page.pick(Number(to))}>
         {#each page.diary.searches as told, i (i)}
           <option value={i}
-            >{i + 1} of {searches.length}{told.entries ? `: ${count(told.rows)} people read` : ': not run yet'}</option
+            >{i + 1} of {searches.length}{told.slice ? `, ${told.slice.what}` : ''}: {howFar(told)}</option
           >
         {/each}
       </Pick>
+    {/if}
+    {#if here?.slice}
+      <p class="soft" role="status">
+        {count(page.diary.searches.filter(({ slice }) => slice?.state === 'read').length)} of {count(
+          page.diary.searches.filter(({ slice }) => slice && slice.state !== 'cut').length
+        )} slices read to their end{page.next >= 0 && page.next !== page.search
+          ? `; next: ${page.diary.searches[page.next]!.slice!.what}`
+          : ''}.
+      </p>
+      <div class="line">
+        {#if here.slice.state === 'waiting'}
+          <Act disabled={!here.entries || page.keeping} onclick={() => page.end(true)}>That is all it shows</Act>
+        {:else if here.slice.state !== 'cut'}
+          <Act disabled={page.keeping} onclick={() => page.end(false)}>There is more to read</Act>
+        {/if}
+        {#if page.next >= 0 && page.next !== page.search}
+          <Act onclick={() => (page.unkept.slice = null)}>Next slice</Act>
+        {/if}
+      </div>
     {/if}
     <h2>1 Copy the search</h2>
     {#if searches[page.search]}
@@ -106,9 +139,13 @@
     </p>
     <h2>3 Open these pages, paste each whole</h2>
     {#if here?.pages}
-      <p class="soft">of about {count(here.pages)} pages, drawn through the depth</p>
+      <p class="soft">
+        of about {count(here.pages)} pages, {here.slice
+          ? 'one after another: all are wanted'
+          : 'drawn through the depth'}
+      </p>
       <div class="pages">
-        {#each here.drawn as one (one)}
+        {#each page.pagesOf(here) as one (one)}
           {@const read = here.pagesRead.includes(one)}
           <Act
             aria-pressed={page.page === one}
@@ -118,7 +155,9 @@
         {/each}
         {#if page.toOpen[0]}<CopyButton text={String(page.toOpen[0])} label="Copy next" of="page to open" />{/if}
       </div>
-      <p class="soft">Only the top? Then the figures speak of the top, and the rest is shown as unseen.</p>
+      {#if !here.slice}
+        <p class="soft">Only the top? Then the figures speak of the top, and the rest is shown as unseen.</p>
+      {/if}
     {:else}
       <p class="soft">Keep a count first: by it the pages are drawn. Or paste the first page.</p>
     {/if}
@@ -179,7 +218,7 @@
     <DiaryEntries {page} />
   </section>
 
-  <ByHandFigures searches={page.diary.searches} search={page.search} trial={data.trial} />
+  <ByHandFigures searches={page.diary.searches} search={page.search} trial={page.diary.harvest ? null : data.trial} />
 </div>
 
 <style>

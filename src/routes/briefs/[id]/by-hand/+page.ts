@@ -9,13 +9,14 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
   depends('eave:diary');
   const number = Number(url.searchParams.get('version'));
   const sourceId = url.searchParams.get('source') ?? '';
+  const harvest = url.searchParams.get('harvest');
   if (!Number.isInteger(number) || number < 1 || !sourceId)
     error(404, 'The address names no version and no place. Open a place run by hand from String or from Trial.');
   const place = { ...params, number: String(number), source: sourceId };
   const source = ask('readSource', { params: { source: sourceId } });
   /** A diary that is written meanwhile makes its trial anew: then both are read again. */
   const read = async (tries: number): Promise<{ diary: Answer<'readDiary'>; trial: Answer<'readTrial'> | null }> => {
-    const diary = await ask('readDiary', { params: place });
+    const diary = await ask('readDiary', { params: place, ...(harvest && { query: { harvest } }) });
     if (!diary.trialId) return { diary, trial: null };
     try {
       return { diary, trial: await call('readTrial', { params: { ...params, trial: diary.trialId }, fetch }) };

@@ -73,11 +73,10 @@
 
   let keeping = $state(false);
   let watching = $state(false);
-  let said = $state('');
   async function keepOne() {
     if (desk.at === null || !harvest) return;
     try {
-      said = await keepOnShortlist(
+      await keepOnShortlist(
         data.brief.id,
         { kind: 'harvest', harvest: harvest.id, numbers: [desk.at] },
         `from ${harvest.name}`
@@ -137,7 +136,7 @@
     <p class="soft" role="status">
       {stateWords[harvest.state]}{harvest.goesOnAt
         ? `, and goes on ${moment(harvest.goesOnAt)}`
-        : ''}{harvest.problem && `. ${harvest.problem}`}{said && `. ${said}`}
+        : ''}{harvest.problem && `. ${harvest.problem}`}
     </p>
     {#if data.harvests.length > 1}
       <Pick label="Harvest" hideLabel value={harvest.id} onpick={(id) => goto(path({ harvest: id }))}>
@@ -156,7 +155,7 @@
       {#each Object.entries(formats) as [format, word] (format)}<option value={format}>{word}</option>{/each}
     </Pick>
     <Act disabled={!harvest.people} onclick={() => (keeping = true)}>Keep…</Act>
-    <Act onclick={() => (watching = true)}>Watch…</Act>
+    <Act disabled={harvest.sources.every(({ byHand }) => byHand)} onclick={() => (watching = true)}>Watch…</Act>
     <Act onclick={() => goto(path({ new: '1' }))}>New harvest</Act>
     <Act onclick={() => (deleting = true)}>Delete</Act>
     <Act
@@ -216,17 +215,14 @@
 {/if}
 
 {#if harvest}
-  <StartWatch briefId={data.brief.id} from={harvest.sources} bind:open={watching} onbegun={(what) => (said = what)} />
+  <StartWatch briefId={data.brief.id} from={harvest.sources.filter(({ byHand }) => !byHand)} bind:open={watching} />
   <KeepFromHarvest
     {desk}
     briefId={data.brief.id}
     harvestId={harvest.id}
     learnt={harvest.learnt !== null}
     bind:open={keeping}
-    onsaid={(what) => {
-      said = what;
-      void reload('eave:brief');
-    }}
+    onkept={() => void reload('eave:brief')}
   />
 {/if}
 <Modal

@@ -212,8 +212,8 @@
   <TakeAlong {desk} {list} bind:open={taking} />
   <MailCheck {desk} {list} bind:open={checking} />
   <PasteRows {desk} {list} bind:open={pasting} />
-  <ListSettings {desk} {list} bind:open={settings} />
-  <WatchPeople briefId={data.brief.id} {list} bind:open={watching} onbegun={(what) => (said = what)} />
+  <ListSettings briefId={data.brief.id} {desk} {list} bind:open={settings} />
+  <WatchPeople briefId={data.brief.id} {list} bind:open={watching} />
   <MoreLike {desk} bind:told={like} />
   <DoubtfulPairs {desk} bind:pairs />
 {/if}

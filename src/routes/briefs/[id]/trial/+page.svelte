@@ -26,6 +26,7 @@
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
   import Act from '$lib/ui/Act.svelte';
+  import Hint from '$lib/ui/Hint.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { parse, setQueries } from '$core/language';
 
@@ -64,12 +65,10 @@
     takeBack: desk.takeBack,
     keep: () => void keepOne()
   });
-  let said = $state('');
   async function keepOne() {
     if (!current || !trial) return;
-    said = '';
     await desk.doing(async () => {
-      said = await keepOnShortlist(
+      await keepOnShortlist(
         data.brief.id,
         { kind: 'records', records: [{ sourceId: trial.sourceId, personId: current.person.id }] },
         `version ${trial.version} on ${trial.sourceName}`
@@ -127,10 +126,8 @@
     </Pick>
     <JudgingAs as={data.as} names={desk.judgeNames} onjudge={desk.judgeAs} />
     {#if judging.ruled && !data.as}
-      <Act
-        title="By firm size, country, industry and firms to leave out; marked as by rule"
-        onclick={() => desk.doing(() => judging.judgeByRule())}>Pre-judge {judging.ruled} by rule</Act
-      >
+      <Act onclick={() => desk.doing(() => judging.judgeByRule())}>Pre-judge {judging.ruled} by rule</Act>
+      <Hint says="By firm size, country, industry and firms to leave out; marked as by rule">which rule</Hint>
     {/if}
     {#if judging.byRule && !data.as}
       <Act onclick={() => desk.doing(() => judging.takeBackRules())}>Take back {judging.byRule} by rule</Act>
@@ -142,7 +139,7 @@
       >
     {/if}
     <Act disabled={desk.nextUnjudged < 0} onclick={() => desk.go(desk.nextUnjudged)}>Next not judged</Act>
-    <Act disabled={!judging.canUndo} onclick={desk.undo} title="Ctrl Z">Undo</Act>
+    <Act disabled={!judging.canUndo} onclick={desk.undo}>Undo</Act>
     {#if data.trial && !data.as}
       <DeleteTrial
         briefId={data.brief.id}
@@ -203,7 +200,6 @@
         {/key}
         <div class="keep">
           <Act onclick={keepOne}>Keep on the shortlist <kbd>K</kbd></Act>
-          <span class="soft" role="status">{said}</span>
         </div>
       </VerdictDesk>
     </div>

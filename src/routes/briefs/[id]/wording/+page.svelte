@@ -8,6 +8,7 @@
   import Act from '$lib/ui/Act.svelte';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Fold from '$lib/ui/Fold.svelte';
+  import Hint from '$lib/ui/Hint.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import WordingTable from '$lib/wording/WordingTable.svelte';
@@ -138,11 +139,11 @@
               onclick={() => wording.takeFound(one.title)}>{there ? 'taken' : '+'}</Act
             >
             <span class="mono">{one.title}</span>
-            <span class="soft" title={one.people.map(({ name, company }) => `${name}, ${company}`).join('\n')}
+            <Hint class="soft" says={one.people.map(({ name, company }) => `${name}, ${company}`).join('; ')}
               >{one.people.length} fit{one.people.length === 1 ? '' : 's'}: {one.people
                 .slice(0, 3)
                 .map(({ name }) => name)
-                .join(', ')}</span
+                .join(', ')}</Hint
             >
           </li>
         {/each}

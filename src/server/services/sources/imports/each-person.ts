@@ -30,6 +30,23 @@ export interface Progress {
   duplicates: number;
 }
 
+/** The rows of a file in their order, noted in the outcome. Throws Ended where it was stopped or has too many, and Lost. */
+export async function* eachRow(row: ImportRow, progress: Progress) {
+  const { outcome } = progress;
+  for await (const read of readRows(pathOf(row.id), row.reading)) {
+    if (progress.halt === 'lost') throw new Lost();
+    if (progress.halt === 'stop') throw new Ended('stopped', 'The import was stopped. Nothing of the file was kept.');
+    outcome.rows = read.row;
+    outcome.bytesRead = Math.max(outcome.bytesRead, read.bytes);
+    if (read.row > mostRows)
+      throw new Ended(
+        'refused',
+        `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
+      );
+    yield read;
+  }
+}
+
 /**
  * The people of a file in their order, each with a key of their own; what of it cannot be read is noted in the outcome. Throws
  * Ended where it was stopped or has too many rows, or where rows cannot be read that are not to be left out, and Lost.
@@ -46,16 +63,7 @@ export async function* eachPerson(
     mapping
   );
   const standard = standardizer(mapping, values);
-  for await (const read of readRows(pathOf(row.id), row.reading)) {
-    if (progress.halt === 'lost') throw new Lost();
-    if (progress.halt === 'stop') throw new Ended('stopped', 'The import was stopped. Nothing of the file was kept.');
-    outcome.rows = read.row;
-    outcome.bytesRead = Math.max(outcome.bytesRead, read.bytes);
-    if (read.row > mostRows)
-      throw new Ended(
-        'refused',
-        `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
-      );
+  for await (const read of eachRow(row, progress)) {
     const ownKey = `row-${read.row}`;
     const result = 'error' in read ? read : personFromRow(standard(read.cells), mapping, ownKey, ownNames);
     if ('person' in result && result.person.id === ownKey) {

@@ -10,6 +10,7 @@ import { useFreshDatabase } from '../../../testing/fresh-database';
 import { createBrief, readDocument } from '../../briefs/briefs';
 import { ledgerOf as ledgerOfJson } from '../../strings/ledger';
 import { deleteSource, listSources, readySource } from '../sources';
+import { createShortlist } from '../../shortlist/shortlists';
 import { runTrial } from '../../trials/trials';
 import { keepVersion } from '../../strings/versions';
 import type { ColumnField } from '$core/formats';
@@ -195,7 +196,11 @@ describe('lists of people', () => {
     'Rui Sá;Casa Pequena;;Portugal',
     'Nadie;;;'
   ].join('\n');
-  const onto = async (list: 'contacted' | 'known' | 'objected', briefId: string | null, content = file) => {
+  const onto = async (
+    list: 'contacted' | 'known' | 'customers' | 'objected',
+    briefId: string | null,
+    content = file
+  ) => {
     const job = await upload(content);
     const mapping = job.reading.columns.map(({ field }) => field);
     await startImport(job.id, { ...settings(mapping), onto: { list, briefId } });
@@ -216,6 +221,23 @@ describe('lists of people', () => {
     ]);
     expect((await onto('known', id)).outcome!.message).toContain('2 known-goods added');
     await expect(onto('known', '00000000-0000-4000-8000-000000000000')).rejects.toThrow('This brief');
+  });
+
+  it('are of customers too: firms, with people or without, that every shortlist of the brief leaves out', async () => {
+    const { id } = await createBrief('Clientes');
+    const firms = 'Empresa;Notas\nHotel Mar S.L.;vip\nHOTEL MAR;\nCasa Pequena;\n;nobody\n';
+    expect((await onto('customers', id, firms)).outcome!.message).toBe(
+      '2 customers added, 0 already there, 1 rows without a firm.'
+    );
+    await createShortlist(id, { name: 'Another', purpose: '' });
+    expect((await onto('customers', id)).outcome!.message).toContain('2 customers added, 0 already there');
+    expect((await onto('customers', id)).outcome!.message).toContain('0 customers added, 2 already there');
+    const kept = await models().Shortlist.findAll({ where: { briefId: id }, order: ['createdAt'] });
+    expect(kept.map(({ firms: left }) => left.customers)).toEqual([
+      ['Hotel Mar S.L.', 'Casa Pequena'],
+      ['Hotel Mar', 'Casa Pequena']
+    ]);
+    await expect(onto('customers', id, 'Nombre;Notas\nAna;x\n')).rejects.toThrow('No column holds firms');
   });
 
   it('are of those who objected too: erased everywhere, and never taken in again', async () => {

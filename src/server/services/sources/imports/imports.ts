@@ -90,7 +90,7 @@ export async function startImport(id: string, settings: ImportSettings) {
       'Columns do not match',
       `The file has ${row.reading.columns.length} columns and ${mapping.length} were given.`
     );
-  const fault = mappingFault(mapping);
+  const fault = mappingFault(mapping, settings.onto?.list === 'customers');
   if (fault) throw new Refusal(422, 'Columns do not match', fault);
   const [begun] = await models().Import.update({ state: 'waiting', settings }, { where: { id, state: 'ready' } });
   if (!begun) throw new Refusal(409, 'Already begun', 'This file is being imported or is imported already.');

@@ -17,7 +17,7 @@ export async function keepOnList(
   progress: Progress,
   transaction: Transaction
 ): Promise<void> {
-  const { list, briefId } = settings.onto!;
+  const { list, briefId } = settings.onto as { list: keyof typeof names; briefId: string | null };
   const people: Person[] = [];
   let nameless = 0;
   for await (const person of eachPerson(row, settings, progress)) {

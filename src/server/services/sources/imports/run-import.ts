@@ -8,6 +8,7 @@ import { Refusal } from '../../../refusal';
 import { Ended, Lost, type Progress } from './each-person';
 import { rememberMeanings } from './import-values';
 import { keepAsSource } from './keep-as-source';
+import { keepCustomers } from './keep-customers';
 import { keepOnList } from './keep-on-list';
 import { removeUpload } from './upload-files';
 
@@ -97,7 +98,8 @@ async function keepAll(
   transaction: Transaction
 ): Promise<void> {
   let sourceId: string | null = null;
-  if (settings.onto) await keepOnList(row, settings, progress, transaction);
+  if (settings.onto?.list === 'customers') await keepCustomers(row, settings, progress, transaction);
+  else if (settings.onto) await keepOnList(row, settings, progress, transaction);
   else sourceId = await keepAsSource(row, settings, progress, transaction);
   await rememberMeanings(settings.values ?? [], transaction);
   const [ended] = await models().Import.update(
