@@ -1,7 +1,6 @@
 import { chmodSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import pino, { type DestinationStream, type Logger } from 'pino';
-import pinoRoll from 'pino-roll';
 import { DatabaseError } from 'sequelize';
 import { environment } from './environment';
 
@@ -62,6 +61,8 @@ export async function openLog(): Promise<void> {
   if (where !== 'file') return;
   mkdirSync(logs, { recursive: true, mode: 0o700 });
   chmodSync(logs, 0o700);
+  // Not loaded by threads, which write no files.
+  const { default: pinoRoll } = await import('pino-roll');
   const files: DestinationStream = await pinoRoll({
     file: join(logs, 'eave'),
     extension: '.log',

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { chromium, type Browser, type BrowserContext, type Locator, type Page } from 'playwright-core';
+import { chromium, type Browser, type BrowserContext, type Locator, type Page, type Request } from 'playwright-core';
 import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -50,10 +50,34 @@ export function useBrowser() {
       page.on('console', (message) => {
         if (message.type() === 'error') errors.push(`${message.text()} ${message.location().url}`);
       });
-      await page.goto(path, { waitUntil: 'networkidle' });
+      await visit(page, path);
       return page;
     }
   };
+}
+
+/** Milliseconds without a request after which a page is taken to have loaded. */
+const quiet = 150;
+
+/** Opens `path` and waits until the page asks for nothing more; what is listened to does not count. */
+export async function visit(page: Page, path: string): Promise<void> {
+  const open = new Set<unknown>();
+  let last = Date.now();
+  const began = (request: Request) => {
+    if (request.resourceType() !== 'eventsource') open.add(request);
+  };
+  const ended = (request: Request) => {
+    open.delete(request);
+    last = Date.now();
+  };
+  page.on('request', began).on('requestfinished', ended).on('requestfailed', ended);
+  try {
+    await page.goto(path, { waitUntil: 'load' });
+    await page.waitForFunction(() => document.documentElement.hasAttribute('theme'));
+    while (open.size || Date.now() - last < quiet) await new Promise((done) => setTimeout(done, 30));
+  } finally {
+    page.off('request', began).off('requestfinished', ended).off('requestfailed', ended);
+  }
 }
 
 /** Runs axe on the page and expects no serious or critical fault. */

@@ -12,7 +12,7 @@ declare module 'vitest' {
 export default async function start(project: TestProject) {
   const { address, stop } = await startApplication(
     process.env.TEST_BROWSER_DATABASE_URL!,
-    30_000,
+    20_000,
     '.data/test-browser',
     { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes' }
   );

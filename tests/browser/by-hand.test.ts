@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { api, expectAccessible, useBrowser, writeString } from './browser';
+import { api, expectAccessible, setChecked, useBrowser, visit, writeString } from './browser';
 
 const { open, expectError } = useBrowser();
 
@@ -43,7 +43,7 @@ describe('a place run by hand', () => {
     await expectAccessible(page);
 
     // Left and come back to, it waits as it was.
-    await page.goto('/', { waitUntil: 'networkidle' });
+    await visit(page, '/');
     await page.goBack({ waitUntil: 'networkidle' });
     await diary.getByText('2 people, not kept yet').waitFor();
     expect(await diary.getByLabel('Title 1').inputValue()).toBe('Quality Manager');
@@ -96,5 +96,53 @@ describe('a place run by hand', () => {
     await page.getByRole('button', { name: 'Diary' }).click();
     await page.getByRole('heading', { name: 'Version 1 at Far Away' }).waitFor();
     await api('DELETE', `/sources/${place.id}`);
+  });
+
+  it('is gathered whole: the slices of a harvest, one search after another', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'All of them by hand' });
+    const sources = await api<{ id: string; sheet: { limits: object } }[]>('GET', '/sources');
+    const { sheet } = sources.find((one) => one.id === 'harrow-guild')!;
+    const limits = { ...sheet.limits, shown: 6, page: 6 };
+    await api('POST', '/sources', { sheet: { ...sheet, name: 'Small Hall', limits } });
+    await api('POST', `/briefs/${id}/versions`, { text: 'title:manager' });
+    const page = await open(`/briefs/${id}/harvest`);
+    const form = page.getByRole('form', { name: 'Start a harvest' });
+    for (const box of await form.getByRole('checkbox').all()) await setChecked(box, false);
+    await setChecked(form.getByRole('checkbox', { name: 'Small Hall' }), true);
+    await form.getByRole('button', { name: 'Start the harvest' }).click();
+    await page.getByText('To be run by hand: 1 search at Small Hall.').waitFor();
+    await page.getByRole('link', { name: 'Run the next search by hand: the whole' }).click();
+
+    // More than are shown: it is cut, and the next slice is handed over.
+    const steps = page.getByRole('region', { name: 'What to do' });
+    const keep = page.getByRole('button', { name: 'Keep what is here' });
+    const towns = ['Aarhus, Denmark', 'Malmö, Sweden'];
+    const blocks = (names: string[]) =>
+      names.map((name, i) => `${name}\nManager at Nordkyl AB\n${towns[i % 2]}\n`).join('\n');
+    await steps.getByLabel('Count as seen').fill('9 results');
+    await page
+      .getByLabel('What the page shows')
+      .fill(blocks(['Anna Ek', 'Bo Lind', 'Cai Moe', 'Dan Nor', 'Eva Ost', 'Fie Pil']));
+    await page.getByRole('button', { name: 'Read people out of it' }).click();
+    await page.getByText('6 people, not kept yet').waitFor();
+    await keep.click();
+    await steps.getByLabel('Slice').waitFor();
+    await expectAccessible(page);
+    await steps.getByLabel('Count as seen').fill('3');
+    await page.getByLabel('What the page shows').fill(blocks(['Gro Quist', 'Hal Rud']));
+    await page.getByRole('button', { name: 'Read people out of it' }).click();
+    await keep.click();
+    await steps.getByRole('button', { name: 'That is all it shows' }).click();
+    await steps.getByText(/SE: longer than is shown|DK: longer than is shown/).waitFor({ state: 'attached' });
+    // Whoever the other slices have is nobody.
+    for (let left = 10; left && (await steps.getByText(/waits/).count()); left--) {
+      await steps.getByLabel('Count as seen').fill('0');
+      await keep.click();
+      await expect.poll(() => steps.getByLabel('Count as seen').inputValue()).toBe('');
+    }
+    await page.getByRole('button', { name: 'The harvest', exact: true }).click();
+    await page.getByText('all is read').waitFor();
+    const hall = page.getByRole('region', { name: 'Small Hall, slices' });
+    await hall.getByText(/^8 rows in \d+ of \d+ slices, by hand\./).waitFor();
   });
 });

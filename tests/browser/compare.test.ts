@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import type { Page } from 'playwright-core';
-import { api, expectAccessible, useBrowser } from './browser';
+import { api, expectAccessible, useBrowser, visit } from './browser';
 
 const { open, expectError } = useBrowser();
 
@@ -92,7 +92,7 @@ describe('the board', () => {
     await behind.waitFor({ state: 'detached' });
 
     // The list of briefs shows what was chosen.
-    await page.goto('/', { waitUntil: 'networkidle' });
+    await visit(page, '/');
     const chosen = page
       .getByRole('listitem')
       .filter({ hasText: 'Board' })
@@ -309,7 +309,7 @@ describe('the report', () => {
     await page.getByText('0 runs taken in, 4 were here already.').waitFor();
 
     const file = await saved(page, () => page.getByRole('button', { name: 'Whole brief as a file' }).click());
-    await page.goto('/', { waitUntil: 'networkidle' });
+    await visit(page, '/');
     const opened = (text: string) =>
       page
         .getByLabel('Open a file')

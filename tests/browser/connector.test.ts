@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort } from './application';
-import { api, expectAccessible, useBrowser, writeString } from './browser';
+import { api, expectAccessible, useBrowser, visit, writeString } from './browser';
 
 const { open, expectError } = useBrowser();
 let standIns: ChildProcess;
@@ -54,7 +54,7 @@ describe('the stand-ins, served from a process of their own', () => {
     await api('PUT', `/briefs/${id}/left-out-sources`, {
       leftOut: sources.filter((one) => one !== service).map((one) => one.id)
     });
-    await page.goto(`/briefs/${id}/string?panel=searches`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/string?panel=searches`);
     await writeString(page, 'quality manager');
     await page.getByText('connected service: counted when it is run').waitFor();
     await page.getByRole('button', { name: /^Run on/ }).click();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { api, expectAccessible, useBrowser } from './browser';
+import { api, expectAccessible, useBrowser, visit } from './browser';
 
 const { open, address } = useBrowser();
 
@@ -63,7 +63,7 @@ describe('every main view', () => {
       '/sources/quillbank'
     ]) {
       await page.setViewportSize({ width: 1280, height: 800 });
-      await page.goto(path, { waitUntil: 'networkidle' });
+      await visit(page, path);
       if ((await page.evaluate(() => document.documentElement.getAttribute('theme'))) !== 'g100') await turn();
       await page.setViewportSize({ width: 1024, height: 768 });
       await page.waitForTimeout(300);

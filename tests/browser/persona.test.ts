@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { api, expectAccessible, stringText, unfold, useBrowser, writeString } from './browser';
+import { api, expectAccessible, stringText, unfold, useBrowser, visit, writeString } from './browser';
 
 const { open } = useBrowser();
 
@@ -86,7 +86,7 @@ describe('the persona', () => {
     await page.getByText('All kept').waitFor();
     await expectAccessible(page);
 
-    await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/string?build=1`);
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Managing Director'));
     expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
       '(headcount:[1 TO 49] AND title:(Owner OR "Managing Director")) OR (headcount:[50 TO *] AND title:"Head of Quality")'
@@ -122,7 +122,7 @@ describe('facts and firms', () => {
     await page.getByLabel('Firms to leave out').fill('Polderkoel B.V.');
     await page.getByText('All kept').waitFor();
     await expectAccessible(page);
-    await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/string?build=1`);
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Polderkoel'));
     expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
       'title:"Head of Quality" AND country:(Belgium OR Netherlands) AND growth:[10 TO *] NOT company:Polderkoel'
@@ -176,7 +176,7 @@ describe('customers won', () => {
     await page.getByRole('button', { name: 'Take Greece out' }).click();
     await page.getByRole('region', { name: 'Ask consent before a mail' }).getByText('All kept').waitFor();
 
-    await page.goto(`/briefs/${id}/persona`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/persona`);
     await page.getByLabel('Titles wanted').fill('Head of Quality');
     await unfold(page, 'Industries, countries and people to leave out');
     await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).fill('86');
@@ -198,7 +198,7 @@ describe('customers won', () => {
     await page.getByText('All kept').waitFor();
     await expectAccessible(page);
 
-    await page.goto(`/briefs/${id}/string?build=1`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/string?build=1`);
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Germany'));
     expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toMatch(
       /^title:"Head of Quality" NOT (\()?industry:86.*country:/

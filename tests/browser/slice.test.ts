@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Page } from 'playwright-core';
-import { api, expectAccessible, stringText, useBrowser, writeString } from './browser';
+import { api, expectAccessible, stringText, useBrowser, visit, writeString } from './browser';
 
 const { open, expectError } = useBrowser();
 
@@ -140,7 +140,7 @@ describe('the whole job on the demo', () => {
     await expectAccessible(page);
 
     // An old version is opened, compared as text, and taken up again.
-    await page.goto(page.url().replace(/compare.*/, 'string?version=1'), { waitUntil: 'networkidle' });
+    await visit(page, page.url().replace(/compare.*/, 'string?version=1'));
     const differ = page.getByRole('list', { name: 'Parts that differ' });
     await differ.getByText('software').waitFor();
     expect(await differ.getByText('added').count()).toBe(2);
@@ -219,7 +219,7 @@ describe('the whole job on a file of one’s own', () => {
     await page.getByRole('cell', { name: 'My contacts imported file' }).waitFor();
 
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'On a file' });
-    await page.goto(`/briefs/${id}/string`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/string`);
     for (const name of ['Harrow Guild', 'Lanternfield', 'Quillbank', 'Marlow Register'])
       await page.getByRole('checkbox', { name }).uncheck();
     await writeString(page, 'title:(quality OR QA OR kvalitetschef)');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Page } from 'playwright-core';
 import { problemCodes, type ProblemCode } from '../../src/core/language/problem';
-import { api, expectAccessible, stringText, useBrowser, writeString } from './browser';
+import { api, expectAccessible, stringText, useBrowser, visit, writeString } from './browser';
 
 const { open, expectError } = useBrowser();
 
@@ -279,7 +279,7 @@ describe('named word sets', () => {
     await other.page.getByText('All kept').waitFor();
 
     // A change is asked about, with the strings it concerns.
-    await other.page.goto('/library?set=quality-heads', { waitUntil: 'networkidle' });
+    await visit(other.page, '/library?set=quality-heads');
     await other.page.getByLabel(/Wordings, one a line/).fill('head of quality\nQA\nresponsible person');
     await other.page.getByRole('button', { name: 'Keep', exact: true }).click();
     await other.page
@@ -337,7 +337,7 @@ describe('versions', () => {
     await keep('title:(QA OR RP) NOT intern', null);
     await keep('title:(QA OR RP OR GDP) NOT (intern OR software)', 1);
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:(QA OR GDP) RP', from: 2 }, revision: 1 });
-    await page.goto(`/briefs/${id}/string?panel=versions&version=1`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/string?panel=versions&version=1`);
     const panel = page.getByRole('region', { name: 'Versions' });
     const differ = panel.getByRole('list', { name: 'Parts that differ' }).getByRole('listitem');
     expect((await differ.allInnerTexts()).map((text) => text.replaceAll(/\s+/g, ' '))).toEqual([
@@ -482,7 +482,7 @@ describe('a sheet of one’s own', () => {
     await other.page.getByRole('button', { name: 'Run on 0 sources' }).click();
     await other.page.getByText(/Only places run by hand are chosen/).waitFor();
 
-    await page.goto('/sources', { waitUntil: 'networkidle' });
+    await visit(page, '/sources');
     await page.getByRole('row').filter({ hasText: 'Fjord search' }).getByRole('button', { name: 'Delete' }).click();
     await page.getByRole('button', { name: 'Delete for good' }).click();
     await page.getByRole('link', { name: 'Fjord search' }).waitFor({ state: 'detached' });

@@ -1,6 +1,6 @@
 import pg from 'pg';
 import { describe, expect, inject, it } from 'vitest';
-import { api, expectAccessible, setChecked, useBrowser } from './browser';
+import { api, expectAccessible, setChecked, useBrowser, visit } from './browser';
 
 const { open, address, expectError } = useBrowser();
 
@@ -61,7 +61,7 @@ describe('a watch', () => {
     await dialog.getByRole('button', { name: 'Begin to watch' }).click();
     await page.getByText(/is watched from now on: news comes to Home/).waitFor();
 
-    await page.goto('/', { waitUntil: 'networkidle' });
+    await visit(page, '/');
     const inbox = page.getByRole('region', { name: 'What watches have found' });
     await inbox.getByText(/nothing since; 2 found,/).waitFor({ timeout: 40_000 });
     await importFile(
@@ -177,13 +177,13 @@ describe('a watch', () => {
     const entry = (values: object) =>
       api('POST', `/briefs/${id}/versions/1/diaries/${place.id}`, { search: 0, page: 1, rows: [{ values }] });
     await entry({ name: 'Ada Nord', title: 'Manager', company: 'A' });
-    await page.goto(`/briefs/${id}/by-hand?version=1&source=${place.id}`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/by-hand?version=1&source=${place.id}`);
     await page.getByRole('button', { name: 'Watch…' }).click();
     await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Far managers');
     await page.getByRole('dialog').getByRole('button', { name: 'Begin to watch' }).click();
     await page.getByText('Far managers is watched from now on').waitFor();
 
-    await page.goto('/sources', { waitUntil: 'networkidle' });
+    await visit(page, '/sources');
     const calendar = page.getByRole('region', { name: 'The stand-ins’ calendar' });
     await calendar.getByText('1 November 2026').waitFor();
     try {
@@ -200,7 +200,7 @@ describe('a watch', () => {
         (name) => watches.find((one) => one.name === name)!.id
       );
       for (const watch of [search, people, hand]) await api('POST', `/watches/${watch}/runs`);
-      await page.goto(`/?watch=${people}`, { waitUntil: 'networkidle' });
+      await visit(page, `/?watch=${people}`);
       const inbox = page.getByRole('region', { name: 'What watches have found' });
       const news = inbox.getByRole('region', { name: 'News, a row each' });
       await news
@@ -221,11 +221,11 @@ describe('a watch', () => {
       await inbox.getByRole('link', { name: 'Look at Far Guild' }).click();
       await page.getByRole('heading', { name: 'Version 1 at Far Guild' }).waitFor();
       await entry({ name: 'Cy East', title: 'Manager', company: 'C' });
-      await page.goto(`/?watch=${hand}`, { waitUntil: 'networkidle' });
+      await visit(page, `/?watch=${hand}`);
       await news.getByRole('button', { name: /new Cy East/ }).waitFor({ timeout: 40_000 });
       await expectAccessible(page);
     } finally {
-      await page.goto('/sources', { waitUntil: 'networkidle' });
+      await visit(page, '/sources');
       await calendar.getByRole('button', { name: 'Back to the first day' }).click();
       await page.getByRole('dialog').getByRole('button', { name: 'Go back' }).click();
       await calendar.getByText('1 November 2026').waitFor();

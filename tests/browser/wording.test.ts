@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { api, expectAccessible, useBrowser } from './browser';
+import { api, expectAccessible, useBrowser, visit } from './browser';
 
 const { open } = useBrowser();
 
@@ -75,10 +75,10 @@ describe('the wording table', () => {
       body: { ...persona.body, titles: ['Head of Quality'] },
       revision: 1
     });
-    await page.goto(`/briefs/${other.id}/wording`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${other.id}/wording`);
     await row('Head of Quality Control').getByText('refused in another brief').waitFor();
 
-    await page.goto(`/briefs/${id}/wording?title=qa`, { waitUntil: 'networkidle' });
+    await visit(page, `/briefs/${id}/wording?title=qa`);
     await page.getByText(/has several meanings: quality assurance of goods; testing of software/).waitFor();
     await expectAccessible(page);
   });

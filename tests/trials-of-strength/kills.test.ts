@@ -3,7 +3,7 @@ import { freePort } from '../browser/application';
 import { amount, ask, freshDatabase, importFile, pause, query, sourcesReady, until, useServers } from './harness';
 import { seededRandom } from '../../src/core/measure/random';
 
-const start = useServers('test-kills');
+const start = useServers('test-kills', 2000);
 const kills = amount(10, 50);
 
 describe('a server killed again and again in the middle of work', () => {
@@ -81,17 +81,17 @@ describe('a server killed again and again in the middle of work', () => {
           wait: 0
         });
         if (status === 201) trials.push(body.id);
-        await pause(300);
+        await pause(700);
       }
     };
     const importing = async () => {
-      const rows = Array.from({ length: 2000 }, (_, i) => `Person ${i},Manager,p${i}@firm.example`).join('\n');
+      const rows = Array.from({ length: 1000 }, (_, i) => `Person ${i},Manager,p${i}@firm.example`).join('\n');
       while (!over) {
         await importFile(address, `name,title,mail\n${rows}\n`).then(
           (id) => imports.push(id),
           () => undefined
         );
-        await pause(2500);
+        await pause(5000);
       }
     };
     const watching = async () => {
@@ -100,7 +100,7 @@ describe('a server killed again and again in the middle of work', () => {
         await ask(address, 'POST', `/watches/${watch.id}/runs`);
         const { status, body: world } = await ask<{ day: number }>(address, 'GET', '/world');
         if (status === 200) await ask(address, 'POST', '/world/moves', { from: world.day, step: 'month' });
-        await pause(1500);
+        await pause(3000);
       }
     };
     const work = Promise.all([judging(), judging(), writing(), running(), importing(), watching()]);

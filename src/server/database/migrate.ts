@@ -25,6 +25,7 @@ import * as keptBy from './migrations/0022-kept-by';
 import * as watchesTold from './migrations/0023-watches-told';
 import * as valueMeanings from './migrations/0024-value-meanings';
 import * as slicesByHand from './migrations/0025-slices-by-hand';
+import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
 /** All migrations, in the order in which they are made. */
@@ -61,9 +62,6 @@ interface Migration {
   /** Told by the schema itself, so that a migration is recognised that was made and not noted. */
   isDone: (schema: Schema) => Promise<boolean>;
 }
-
-/** Any number: names the lock that keeps two servers from migrating at once. */
-export const migrationLock = 7_203_441;
 
 /** Told when the database was made by a later release than this one. */
 export class NewerSchema extends Error {}

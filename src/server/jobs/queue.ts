@@ -1,6 +1,7 @@
 import { Logger, run, runMigrations, type Runner, type RunnerOptions, type TaskList } from 'graphile-worker';
 import pg from 'pg';
-import { migrationLock } from '../database/migrate';
+import { migrationLock } from '../database/migration-lock';
+import { Later, NotNow } from './not-now';
 import { environment } from '../environment';
 import { log } from '../log';
 import { beAlive, deadAmong, serverId, stopBeingAlive } from './this-server';
@@ -23,18 +24,6 @@ let pool: pg.Pool | undefined;
 let running: Running | undefined;
 let tasks: TaskList = {};
 const sweeps: (() => Promise<void>)[] = [];
-
-/** Thrown by a job that was not done for no fault of its own: it is tried again. */
-export class NotNow extends Error {}
-
-/** Thrown by a job that is to come again after so many milliseconds, and lets others go first meanwhile. */
-export class Later extends Error {
-  readonly wait: number;
-  constructor(wait: number, why: string) {
-    super(why);
-    this.wait = wait;
-  }
-}
 
 /** Names what works on a kind of job; before the first job is added. The signal says that this server is stopping. */
 export const handle = (name: string, work: (payload: unknown, stopping: AbortSignal) => Promise<void>) => {

@@ -1,5 +1,5 @@
 import pLimit from 'p-limit';
-import { NotNow } from '../jobs/queue';
+import { NotNow } from '../jobs/not-now';
 import { Refusal } from '../refusal';
 import { currentAsker } from './asker';
 import { KeptThreads } from './threads';

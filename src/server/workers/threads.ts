@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { Worker, type TransferListItem } from 'node:worker_threads';
 import { environment } from '../environment';
-import { NotNow } from '../jobs/queue';
+import { NotNow } from '../jobs/not-now';
 import { Refusal, type ToldRefusal } from '../refusal';
 
 /** What a thread that does one thing tells: how far it is, and then how it ended. */

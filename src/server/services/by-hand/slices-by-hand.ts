@@ -6,7 +6,7 @@ import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../databa
 import { models, type HandEntryRow, type SourceRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
 import { askWithNextWord } from '../harvest/ask-with-words';
-import { linkInThread } from '../harvest/link-in-thread';
+import { linkSoon } from '../harvest/link-in-thread';
 import { placeOf, reportedOf, tryToCut } from '../harvest/slices';
 import { searchSeen } from './hand-rows';
 
@@ -207,7 +207,7 @@ export async function bringOn(
   await planByHand(harvest, run, source, read);
   // One that is under way works that out at its end.
   if (harvest.state === 'running' || harvest.state === 'waiting') return;
-  await linkInThread(harvestId);
+  await linkSoon(harvestId);
   const [others] = await database().query<{ sources: number }>(
     `SELECT count(*)::int AS sources FROM harvest_sources hs JOIN sources s ON s.id = hs.source_id
      WHERE hs.harvest_id = $harvestId AND hs.state <> 'done' AND s.kind <> 'by-hand'`,

@@ -1,5 +1,22 @@
+import { addJob, alone, handle } from '../../jobs/queue';
 import { runThread } from '../../workers/threads';
 
 /** Has a thread work out who is who among what came of a harvest, and how likely each is to fit. */
 export const linkInThread = (harvestId: string, signal?: AbortSignal): Promise<null> =>
   runThread<null>('harvest-worker.js', { harvestId }, { ...(signal && { signal }) });
+
+const task = 'link harvest';
+
+/** Milliseconds within which more may come that is linked with it. */
+const soon = 800;
+
+/** Has that done soon, once for all that came meanwhile. */
+export const linkSoon = (harvestId: string): Promise<void> =>
+  addJob(task, { harvestId }, `link ${harvestId}`, 40, new Date(Date.now() + soon));
+
+handle(task, async (payload, stopping) => {
+  const { harvestId } = payload as { harvestId: string };
+  await alone(`link ${harvestId}`, async (lost) => {
+    await linkInThread(harvestId, AbortSignal.any([lost, stopping]));
+  });
+});

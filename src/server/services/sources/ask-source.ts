@@ -4,7 +4,7 @@ import { FaultyPlace, Refused, TimedOut } from '$sources/faults';
 import type { Page } from '$sources/source';
 import { ServiceFault } from '$sources/connector/service-fault';
 import type { SourceRow, TrialEvent } from '../../database/models';
-import { Later, NotNow } from '../../jobs/queue';
+import { Later, NotNow } from '../../jobs/not-now';
 import { sleep } from '../../sleep';
 import { askPeople } from '../../workers/people';
 import { askService } from './connections';

@@ -45,7 +45,7 @@
   };
   const howFar = ({ slice, entries, rows }: (typeof page.diary.searches)[number]): string =>
     slice
-      ? `${stateWords[slice.state]}${rows ? `, ${count(rows)} people` : slice.expected === null ? '' : `, ≈ ${count(Math.round(slice.expected))}`}`
+      ? `${stateWords[slice.state]}${rows || slice.state === 'read' ? `, ${count(rows)} people` : slice.expected === null ? '' : `, ≈ ${count(Math.round(slice.expected))}`}`
       : entries
         ? `${count(rows)} people read`
         : 'not run yet';
