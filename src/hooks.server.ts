@@ -15,6 +15,7 @@ import '$server/services/harvest/harvest-run';
 import '$server/services/sources/imports/imports';
 import '$server/services/trials/trial-run';
 import '$server/services/running/retention';
+import { openLexicon } from '$server/services/library/lexicon';
 import { openSources, startStandIns } from '$server/services/sources/sources';
 import { closeThreads } from '$server/workers/people';
 
@@ -23,6 +24,7 @@ export const init: ServerInit = async () => {
   try {
     await migrate(database());
     await loadDemo();
+    await openLexicon();
     await openSources();
     await startQueue();
     await beginDemoJob();

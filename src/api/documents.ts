@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { personSchema } from '$core/people/person';
 import { consentShape, regionsShape } from '$core/people/house-list-shapes';
+import { ownLexiconShape } from '$core/titles/own-lexicon-shape';
 import { personaShape } from '$core/persona/persona-shape';
 import { wordSetsSchema } from '$core/persona/word-set';
 import { draftSchema } from './draft';
@@ -39,4 +40,4 @@ export const documentSchemas = {
 } as const;
 
 /** Lists that the house keeps for all its briefs, with the schema of each. */
-export const houseListSchemas = { regions: regionsShape, consent: consentShape } as const;
+export const houseListSchemas = { regions: regionsShape, consent: consentShape, lexicon: ownLexiconShape } as const;

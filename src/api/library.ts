@@ -16,12 +16,16 @@ const wordSetParams = z.object({ name: setNameSchema });
 const regions = keptDocument([paths.readRegions, paths.writeRegions], houseListSchemas.regions);
 const consent = keptDocument([paths.readConsent, paths.writeConsent], houseListSchemas.consent);
 
+const lexicon = keptDocument([paths.readLexicon, paths.writeLexicon], houseListSchemas.lexicon);
+
 /** What is kept for all briefs. */
 export const library = {
   readRegions: regions.read,
   writeRegions: regions.write,
   readConsent: consent.read,
   writeConsent: consent.write,
+  readLexicon: lexicon.read,
+  writeLexicon: lexicon.write,
   listWordSets: operation(paths.listWordSets, {
     response: z.array(wordSet)
   }),

@@ -157,6 +157,8 @@ export const paths = {
   writeRegions: ['PUT', '/api/house-lists/regions'],
   readConsent: ['GET', '/api/house-lists/consent'],
   writeConsent: ['PUT', '/api/house-lists/consent'],
+  readLexicon: ['GET', '/api/house-lists/lexicon'],
+  writeLexicon: ['PUT', '/api/house-lists/lexicon'],
   listWordSets: ['GET', '/api/word-sets'],
   createWordSet: ['POST', '/api/word-sets'],
   writeWordSet: ['PUT', '/api/word-sets/{name}'],

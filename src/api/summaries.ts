@@ -153,6 +153,9 @@ export const summaries: Record<OperationName, string> = {
   stopImport: 'Stop a running import, or throw an uploaded file away',
   readRegions: 'Read the regions as the house speaks of them',
   writeRegions: 'Write the regions as the house speaks of them; refused with 409 if it was changed since `revision`',
+  readLexicon: 'Read what was added to the lexicon of titles for all briefs',
+  writeLexicon:
+    'Write what was added to the lexicon of titles; refused with 409 if it was changed since `revision`, and with 422 where it names what is not there',
   readConsent: 'Read the countries whose mail rules ask prior consent',
   writeConsent:
     'Write the countries whose mail rules ask prior consent; refused with 409 if it was changed since `revision`',

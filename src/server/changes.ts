@@ -8,6 +8,8 @@ export type Change =
   | { of: 'import'; id: string }
   | { of: 'sources' }
   | { of: 'people' }
+  /** What the users added to the lexicon. */
+  | { of: 'lexicon' }
   /** Some may have been missed: the line to the database was cut. */
   | { of: 'anything' };
 
@@ -27,7 +29,7 @@ function read(told: string): Change | null {
   const [of, id = '', what = ''] = told.split(' ');
   if (of === 'brief') return { of, id, what };
   if (of === 'import') return { of, id };
-  return of === 'sources' || of === 'people' ? { of } : null;
+  return of === 'sources' || of === 'people' || of === 'lexicon' ? { of } : null;
 }
 
 hear((told) => {

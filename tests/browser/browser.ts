@@ -73,7 +73,8 @@ export async function visit(page: Page, path: string): Promise<void> {
   page.on('request', began).on('requestfinished', ended).on('requestfailed', ended);
   try {
     await page.goto(path, { waitUntil: 'load' });
-    await page.waitForFunction(() => document.documentElement.hasAttribute('theme'));
+    // Of Eave's own pages, until their script runs.
+    if (!path.startsWith('http')) await page.waitForFunction(() => document.documentElement.hasAttribute('theme'));
     while (open.size || Date.now() - last < quiet) await new Promise((done) => setTimeout(done, 30));
   } finally {
     page.off('request', began).off('requestfinished', ended).off('requestfailed', ended);

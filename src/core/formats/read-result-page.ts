@@ -1,4 +1,5 @@
 import { withPlaceRead } from '../people/read-place';
+import { parse } from 'csv-parse/browser/esm/sync';
 import { findPhoneNumbersInText } from 'libphonenumber-js/min';
 import type { Person } from '../people/person';
 import { countryCode } from '../people/countries';
@@ -34,8 +35,20 @@ const placeNames: ReadonlySet<string> = new Set(places.map(({ name }) => fold(na
 const isPlaceWord = (text: string) => placeNames.has(fold(text)) || countryCode(text) !== undefined;
 const areaWords = /\b(?:area|region|metropolitan|greater|und umgebung|et périphérie|county|omegn)\b/gi;
 
+const remembered: Map<string, boolean>[] = [];
+/** The same answer for the same text, for as long as a page is read: a piece of it is looked at from many sides. */
+function once(holds: (text: string) => boolean): (text: string) => boolean {
+  const known = new Map<string, boolean>();
+  remembered.push(known);
+  return (text) => {
+    let answer = known.get(text);
+    if (answer === undefined) known.set(text, (answer = holds(text)));
+    return answer;
+  };
+}
+
 /** Town, region and country, with commas, or one of them. */
-function isPlace(text: string): boolean {
+const isPlace = once((text) => {
   const pieces = text
     .replaceAll(areaWords, '')
     .split(/[,()/]| - /)
@@ -53,20 +66,20 @@ function isPlace(text: string): boolean {
     !isTitle(first) &&
     tokenKeys(first).length === 1
   );
-}
+});
 
 const legalForm =
   /(?<![\p{L}\p{N}])(?:S\.?L\.?U?|S\.?p\.?A|S\.?r\.?l|Lda|Ltda|S\.?A\.?U|Sp\. ?z ?o\. ?o|s\. ?r\. ?o|a\. ?s|Oyj|A\/S|ApS|AB|AS|ASA|B\.?V\.?|N\.?V\.?|GmbH(?: & Co\.? KG)?|AG|KG|SE|Ltd|Limited|plc|LLP|DAC|SAS|SARL|S\.A\.S?\.?|SA|Inc|Corp|BVBA|SRL|Oy)\.?$/u;
 const isFirm = (text: string) => legalForm.test(text.trim());
 
-function isTitle(text: string): boolean {
+const isTitle = once((text) => {
   const { rank, function: name, confidence } = readTitle(text);
   return tokenKeys(text).length <= 12 && confidence >= 0.5 && (rank !== null || name !== null);
-}
+});
 
 const small = /^(?:van|von|der|den|de|la|le|du|af|av|ten|ter|zu|da|di|el|bin|ibn|y|O|Mc)$/i;
 /** Two to five capitalised words and no figure: how names look. */
-function isName(text: string): boolean {
+const isName = once((text) => {
   const words = text
     .replace(/^(?:Dr|Mr|Mrs|Ms|Prof|Ing|Dipl\.-Ing|Herr|Frau|Mme|M)\.?\s+/, '')
     .replace(/,?\s+(?:PhD|MSc|MBA|BSc|MA|Ph\.D\.)\.?$/i, '')
@@ -81,7 +94,7 @@ function isName(text: string): boolean {
     !isFirm(text) &&
     readTitle(text).confidence < 0.5
   );
-}
+});
 
 /** What a page's own buttons and counters say, and not its people. */
 const noise =
@@ -102,20 +115,117 @@ const labels: readonly [RegExp, PageField][] = [
 
 /** Reads people out of the text of a result page, however the page was made: as a table, labelled lines, blocks, or a line each. */
 export function readResultPage(text: string): PageRow[] {
+  for (const known of remembered) known.clear();
   const lines = text
     .normalize('NFKC')
     .split(/\r?\n/)
-    .map((line) => line.replaceAll(/[\u200b\u00ad]/g, '').replace(/\s+$/, ''));
-  return (readTable(lines) ?? readLines(namesFirst(withoutButtons(lines)))).map(settle);
+    .map((line) =>
+      line
+        .replaceAll(/[\u200b\u00ad]/g, '')
+        .replace(/\s+$/, '')
+        // Markdown's bold and italics.
+        .replaceAll(/(\*\*|__|\*)(?=\S)([^*_\n]*?\S)\1/g, '$2')
+    );
+  const table = readTable(lines) ?? readAligned(lines);
+  if (table) return table.map(settle);
+  const plain = namesFirst(withoutButtons(lines)).flatMap(labelsApart);
+  return filledByShape(readLines(plain), plain).map(settle);
 }
+
+/** What parts the pieces of a line: dashes and signs between spaces, bars, tabs. */
+const between = /\s+[|•·–—-]\s+|\s*[|•·]\s*|\t+|\s{3,}|…|\.\.\./;
+const labelled = /^([\p{L} .-]{1,24}?)\s*(?:[:=]|\t+)\s*(.+)$/u;
+
+/** A line of several labels with what they say, as a line each. */
+function labelsApart(line: string): string[] {
+  const pieces = line.split(/\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+/);
+  const said = pieces.filter((piece) => {
+    const read = labelled.exec(piece.trim());
+    return read && fieldOfLabel(read[1]!.trim());
+  });
+  return said.length >= 2 ? pieces : [line];
+}
+
+/**
+ * Lines of one shape, a person each: the pieces between dashes, bars, brackets or commas stand in the same order in most of them, and
+ * what a piece is follows from all that stand at its place.
+ */
+function readAligned(lines: readonly string[]): PageRow[] | null {
+  const filled = lines.map((line) => line.replace(bullet, '').trim()).filter((line) => line && !noise.test(line));
+  if (filled.length < 3) return null;
+  for (const parts of [
+    /\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+|\s*[()]\s*/,
+    /\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+|\s*[()]\s*|,\s+/
+  ]) {
+    const rows = filled.map((line) =>
+      line
+        .split(parts)
+        .map((piece) => piece.trim())
+        .filter(Boolean)
+    );
+    const widths = new Map<number, number>();
+    for (const { length } of rows) widths.set(length, (widths.get(length) ?? 0) + 1);
+    const [width, many] = [...widths].sort((a, b) => b[1] - a[1])[0]!;
+    if (width < 3 || many < 0.8 * rows.length) continue;
+    const shaped = rows.filter(({ length }) => length === width);
+    const columns = columnsByContent(shaped, width);
+    if (!columns || !(columns.includes('title') && columns.includes('company'))) continue;
+    // Names are told from firms of two words by standing at the same place in nearly every line.
+    const names = shaped.filter((row) => isName(row[columns.indexOf('name')]!)).length;
+    if (names < 0.8 * shaped.length) continue;
+    return shaped.flatMap((row) => fromColumns(row, columns));
+  }
+  return null;
+}
+
+/**
+ * Where the blocks of a page are made alike, what stands at the same place of each is of the same kind: a town that no list holds
+ * stands where the others have their towns. Fills what was left empty.
+ */
+function filledByShape(rows: PageRow[], lines: readonly string[]): PageRow[] {
+  const blocks = blocksOf(lines).map((block) =>
+    block.flatMap((line, at) =>
+      line
+        .split(between)
+        .map((piece) => piece.trim())
+        .filter((piece) => piece && !noise.test(piece))
+        .map((piece, i) => ({ place: `${at}/${i}`, piece }))
+    )
+  );
+  if (blocks.length < 3 || blocks.length !== rows.length) return rows;
+  const towns = new Map<string, number>();
+  for (const block of blocks)
+    for (const { place, piece } of block) if (isPlace(piece)) towns.set(place, (towns.get(place) ?? 0) + 1);
+  const [where, many] = [...towns].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
+  if (many < 0.5 * blocks.length) return rows;
+  return rows.map((row, i) => {
+    const piece = blocks[i]!.find(({ place }) => place === where)?.piece;
+    const values = { ...row.values };
+    if (values.place || !piece || !/^\p{Lu}/u.test(piece) || piece.split(/\s+/).length > 6) return row;
+    // It was taken for something else by its place alone.
+    const wrong = row.doubtful.filter((field) => values[field] === piece);
+    const left = Object.fromEntries(Object.entries(values).filter(([field]) => !wrong.includes(field as PageField)));
+    if (Object.values(left).includes(piece)) return row;
+    return {
+      values: { ...left, place: piece },
+      doubtful: [...row.doubtful.filter((field) => !wrong.includes(field)), 'place']
+    };
+  });
+}
+
+/** What stands before an entry of a list. */
+const bullet = /^\s*(?:[-*•▪‣>]|\d{1,3}[.)]|\[[ x]?\])\s+/;
 
 /** The page's own words in a block, such as buttons, come again in nearly every block and are nothing of a person. */
 function withoutButtons(lines: readonly string[]): string[] {
   const counts = new Map<string, number>();
   for (const line of lines) if (line.trim()) counts.set(line.trim(), (counts.get(line.trim()) ?? 0) + 1);
   const names = lines.filter((line) => isName(line.trim())).length;
+  // Firms may look like names: blocks that blank lines part are counted more surely.
+  const blocks = blocksOf(lines).length;
+  const people = blocks > 2 ? Math.min(names, blocks) : names;
   const isButton = (line: string) =>
-    (counts.get(line) ?? 0) >= Math.max(3, 0.8 * names) &&
+    (counts.get(line) ?? 0) >= Math.max(3, 0.8 * people) &&
     line.split(/\s+/).length <= 4 &&
     !isFirm(line) &&
     !isTitle(line) &&
@@ -164,10 +274,8 @@ const fieldOfLabel = (label: string): PageField | undefined =>
 
 /** Where most lines have the same number of cells between tabs or bars, the page was a table. */
 function readTable(lines: readonly string[]): PageRow[] | null {
-  for (const separator of ['\t', '|', ';']) {
-    const cells = lines
-      .filter((line) => line.includes(separator))
-      .map((line) => line.split(separator).map((cell) => cell.trim()));
+  for (const separator of ['\t', '|', ';', ',']) {
+    const cells = lines.filter((line) => line.includes(separator)).map((line) => cellsOf(line, separator));
     const filled = lines.filter((line) => line.trim()).length;
     if (cells.length < 2 || cells.length < filled * 0.6) continue;
     const trimmed = cells
@@ -177,11 +285,25 @@ function readTable(lines: readonly string[]): PageRow[] | null {
     if (width < 3) continue;
     const headed = guessColumns(trimmed[0]!);
     const named = headed.filter((field) => field !== 'ignore').length;
+    // Commas part much else than cells.
+    if (separator === ',' && named < 2) continue;
     if (named >= 2) return trimmed.slice(1).flatMap((row) => fromColumns(row, headed));
     const guessed = columnsByContent(trimmed, width);
     if (guessed) return trimmed.flatMap((row) => fromColumns(row, guessed));
   }
   return null;
+}
+
+/** The cells of a line, those in quotes without them. */
+function cellsOf(line: string, separator: string): string[] {
+  const plain = line.split(separator).map((cell) => cell.trim());
+  if (!line.includes('"')) return plain;
+  try {
+    return parse(line, { delimiter: separator, relax_quotes: true, trim: true })[0] ?? plain;
+  } catch {
+    // A quote that is never closed is a sign like any other.
+    return plain;
+  }
 }
 
 function columnsByContent(rows: readonly string[][], width: number): ColumnField[] | null {
@@ -205,10 +327,9 @@ function columnsByContent(rows: readonly string[][], width: number): ColumnField
   if (!columns.includes('name')) return null;
   if (!columns.includes('company')) {
     const title = columns.indexOf('title');
-    const next = columns.findIndex(
-      (field, i) => field === 'ignore' && (title < 0 || i > title) && rows.some((row) => row[i])
-    );
-    if (next >= 0) columns[next] = 'company';
+    const free = columns.flatMap((field, i) => (field === 'ignore' && rows.some((row) => row[i]) ? [i] : []));
+    const next = free.find((i) => i > title) ?? free[0];
+    if (next !== undefined) columns[next] = 'company';
   }
   return columns;
 }
@@ -239,6 +360,8 @@ const matchesWhole = (pattern: RegExp, text: string) =>
   text.replaceAll(pattern, '').trim() === '' && text.trim() !== '';
 
 function phoneIn(text: string): { found: string; at: number } | null {
+  // Looking for numbers takes long, and most lines have none.
+  if (!/\d(?:[\s()/.-]*\d){5}/.test(text)) return null;
   const [first] = findPhoneNumbersInText(text);
   if (first) return { found: first.number.number, at: first.startsAt };
   const local = /(?:tel|phone|mob|t|m)[.:]?\s*((?:\(?\d[\d ()/-]{5,}\d))/i.exec(text);
@@ -263,33 +386,34 @@ function readLines(lines: readonly string[]): PageRow[] {
     rows.push(current);
   };
   for (const raw of lines) {
-    let line = raw.replace(/^\s*(?:[-*•▪‣>]|\d{1,3}[.)]|\[[ x]?\])\s+/, '').trim();
+    let line = raw.replace(bullet, '').trim();
     if (!line) {
       gap = true;
       continue;
     }
     if (noise.test(line)) continue;
-    const labelled = /^([\p{L} .-]{1,24}?)\s*[:=]\s*(.+)$/u.exec(line);
-    const several = labelled && /\S+@\S+/.test(labelled[2]!) && phoneIn(labelled[2]!) !== null;
-    const field = labelled && !several ? fieldOfLabel(labelled[1]!.trim()) : undefined;
-    if (labelled && field) {
-      if (field === 'name') begin(labelled[2]!);
-      else if (field === 'mail') put('mail', plainMail(labelled[2]!));
-      else if (field === 'phone') put('phone', phoneIn(labelled[2]!)?.found ?? labelled[2]!);
+    const [, label, says] = labelled.exec(line) ?? [];
+    const several = says !== undefined && /\S+@\S+/.test(says) && phoneIn(says) !== null;
+    const field = label !== undefined && !several ? fieldOfLabel(label.trim()) : undefined;
+    if (says !== undefined && field) {
+      if (field === 'name') begin(says);
+      else if (field === 'mail') put('mail', plainMail(says));
+      else if (field === 'phone') put('phone', phoneIn(says)?.found ?? says);
       else if (field === 'place' && current && (current as PageRow).values.place)
-        (current as PageRow).values.place += `, ${labelled[2]!.trim()}`;
-      else put(field, labelled[2]!);
+        (current as PageRow).values.place += `, ${says.trim()}`;
+      else put(field, says);
       gap = false;
       continue;
     }
     // Addresses and numbers are taken out of the line first; what is left is words.
     const taken: [PageField, string][] = [];
-    line = line.replaceAll(mailPattern, (mail) => {
-      // "QA Manager at Firm.example" is no address: one with spaces needs its signs written out.
-      if (/\s+at\s+/i.test(mail) && !/\s+dot\s+/i.test(mail)) return mail;
-      taken.push(['mail', plainMail(mail)]);
-      return ' ';
-    });
+    if (/@|\bat\b|\(a|\[at|\{at/i.test(line))
+      line = line.replaceAll(mailPattern, (mail) => {
+        // "QA Manager at Firm.example" is no address: one with spaces needs its signs written out.
+        if (/\s+at\s+/i.test(mail) && !/\s+dot\s+/i.test(mail)) return mail;
+        taken.push(['mail', plainMail(mail)]);
+        return ' ';
+      });
     line = line.replaceAll(urlPattern, (url) => {
       taken.push(['url', url.replaceAll(/\s?›\s?/g, '/').replace(/[.,;)]+$/, '')]);
       return ' ';
@@ -303,7 +427,7 @@ function readLines(lines: readonly string[]): PageRow[] {
       );
     }
     const segments = line
-      .split(/\s+[|•·–—-]\s+|\s*[|•·]\s*|\t+|\s{3,}|…|\.\.\./)
+      .split(between)
       .map((segment) => segment.trim())
       .filter((segment) => segment && !noise.test(segment));
     const first = segments[0] ?? '';
@@ -344,6 +468,9 @@ function readLines(lines: readonly string[]): PageRow[] {
       return;
     }
     if (isPlace(segment)) return put('place', segment);
+    // A snippet often begins with the place.
+    const [sentence, more] = segment.split(/\.\s+/);
+    if (more !== undefined && isPlace(sentence!)) return put('place', sentence!);
     const bracket = /^(.+?)\s*\(([^()]+)\)$/.exec(segment);
     if (bracket && (isTitle(bracket[1]!) || isFirm(bracket[1]!) || isFirm(bracket[2]!)) && bracket[2]!.length > 3) {
       sort(bracket[1]!);

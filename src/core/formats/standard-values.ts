@@ -2,7 +2,7 @@ import { lettersKey } from '../people/letters-key';
 import { countries, countryCode, countryName } from '../people/countries';
 import { industries, industryCode, industryName, industryWithin } from '../people/industries';
 import { languageCode, languageName } from '../people/languages';
-import { functions, languages as lexiconLanguages, ranks } from '../titles/lexicon';
+import { fromLexicon, functionOf, functions, languages as lexiconLanguages, ranks } from '../titles/lexicon';
 import { readTitle } from '../titles/read-title';
 import { readNumber } from './person-from-row';
 import type { StandardField } from './standard-fields';
@@ -38,9 +38,7 @@ const sizes: Record<string, string> = Object.fromEntries(
 );
 
 const rankIds = new Set(ranks.map(({ id }) => id));
-const functionIds = new Set(functions.map(({ id }) => id));
 let rankWords: Map<string, string | null> | undefined;
-let functionNames: Map<string, string | null> | undefined;
 
 /** Names that two would have belong to neither. */
 function namesOf(entries: readonly { id: string; names: readonly string[] }[]): Map<string, string | null> {
@@ -54,6 +52,10 @@ function namesOf(entries: readonly { id: string; names: readonly string[] }[]): 
   for (const { id } of entries) found.set(lettersKey(id), id);
   return found;
 }
+
+const functionNames = fromLexicon(() =>
+  namesOf(functions().map(({ id, names }) => ({ id, names: lexiconLanguages.flatMap((language) => names[language]) })))
+);
 
 /** Confidence from which what a title says of rank or function is proposed. */
 const readWell = 0.6;
@@ -77,12 +79,8 @@ export function standardOf(field: StandardField, text: string): Standard | null 
       rankWords ??= namesOf(ranks.map(({ id, words }) => ({ id, names: words })));
       return sure(rankWords.get(lettersKey(written))) ?? like(titleSays(written, 'rank'));
     }
-    case 'function': {
-      functionNames ??= namesOf(
-        functions.map(({ id, names }) => ({ id, names: lexiconLanguages.flatMap((language) => names[language]) }))
-      );
-      return sure(functionNames.get(lettersKey(written))) ?? like(titleSays(written, 'function'));
-    }
+    case 'function':
+      return sure(functionNames().get(lettersKey(written))) ?? like(titleSays(written, 'function'));
   }
 }
 
@@ -105,7 +103,7 @@ export function isStandard(field: StandardField, value: string): boolean {
     case 'rank':
       return rankIds.has(value);
     case 'function':
-      return functionIds.has(value);
+      return functionOf(value) !== undefined;
   }
 }
 
@@ -124,7 +122,7 @@ export function standardList(field: StandardField): { value: string; name: strin
     industry: industries.map(({ code }) => code),
     headcount: [],
     rank: ranks.map(({ id }) => id),
-    function: functions.map(({ id }) => id)
+    function: functions().map(({ id }) => id)
   };
   const list = values[field].map((value) => ({ value, name: standardName(field, value) }));
   return field === 'rank' || field === 'industry' ? list : list.sort((a, b) => a.name.localeCompare(b.name));

@@ -1,12 +1,22 @@
-import * as z from 'zod';
-import { countries } from '../people/countries';
-import { places, type Place } from '../people/places';
-import { demonyms, regions as shippedRegions, type Regions } from '../people/regions';
-import { industryName, tradeWordCodes } from '../people/industries';
-import { composeTitles } from '../titles/compose-title';
-import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
-import { fold, tokens, type Token } from '../language/tokens';
-import tradesData from './data/trades.json';
+import type { Place } from '../people/places';
+import { regions as shippedRegions, type Regions } from '../people/regions';
+import { industryName } from '../people/industries';
+import { tokens, type Token } from '../language/tokens';
+import {
+  countryLookup,
+  functionLookup,
+  industryLookup,
+  keysOf,
+  longPlaceLookup,
+  Lookup,
+  placeLookup,
+  pluralOf,
+  rankLookup,
+  rankWords,
+  singular,
+  titleLookup,
+  type Found
+} from './text-lookups';
 
 export const factKinds = [
   'title',
@@ -40,144 +50,6 @@ export interface BriefReading {
   /** Sentences in which nothing could be read. */
   unread: { text: string; from: number; to: number }[];
 }
-
-const trades = z.record(z.string().regex(/^\d\d$/), z.array(z.string().min(1)).min(1)).parse(tradesData);
-
-/** Words in the singular, as far as English makes plurals by an s: both sides are cut alike. */
-function singular(key: string): string {
-  if (key.length <= 3 || /(ss|us|is)$/.test(key)) return key;
-  if (/ies$/.test(key) && key.length > 4) return `${key.slice(0, -3)}y`;
-  if (/(ches|shes|xes|sses)$/.test(key)) return key.slice(0, -2);
-  return key.endsWith('s') ? key.slice(0, -1) : key;
-}
-const keysOf = (text: string) => tokens(text).map(({ key }) => singular(key));
-
-interface Found<T> {
-  at: number;
-  size: number;
-  value: T;
-}
-
-/** Phrases by their first word, the longest found first. */
-class Lookup<T> {
-  private readonly byFirst = new Map<string, { keys: string[]; value: T }[]>();
-  /** First words whose phrases are in order. */
-  private readonly sorted = new Set<string>();
-
-  add(text: string, value: T): void {
-    const keys = keysOf(text);
-    if (!keys.length) return;
-    const list = this.byFirst.get(keys[0]!) ?? [];
-    list.push({ keys, value });
-    this.byFirst.set(keys[0]!, list);
-    this.sorted.delete(keys[0]!);
-  }
-
-  at(words: readonly string[], from: number): Found<T> | null {
-    const first = words[from]!;
-    const list = this.byFirst.get(first);
-    // Put in order when first asked: thousands of phrases begin alike, and most are never looked for.
-    if (list && !this.sorted.has(first)) {
-      list.sort((a, b) => b.keys.length - a.keys.length);
-      this.sorted.add(first);
-    }
-    const found = list?.find(({ keys }) => keys.every((key, i) => words[from + i] === key));
-    return found ? { at: from, size: found.keys.length, value: found.value } : null;
-  }
-}
-
-const titleLookup = new Lookup<string>();
-/** A title as several people have it, where the plural is no s: `directores de compras`, `responsabili qualità`. */
-function pluralOf(title: string, language: string): string | null {
-  const [first, ...rest] = title.split(' ');
-  const many =
-    language === 'it'
-      ? first!.replace(/(?:[oe])$/u, 'i').replace(/a$/u, 'e')
-      : language === 'es' || language === 'pt'
-        ? first!
-            .replace(/(?<=[rnl])$/u, 'es')
-            .replace(/ón(?:es)?$/u, 'ones')
-            .replace(/ão$/u, 'ões')
-        : first!;
-  return many === first ? null : [many, ...rest].join(' ');
-}
-
-function addTitle(text: string, language: string): void {
-  titleLookup.add(text, text);
-  const plural = pluralOf(text, language);
-  if (plural) titleLookup.add(plural, text);
-}
-
-for (const { titles } of fixedTitles)
-  for (const [language, texts] of Object.entries(titles))
-    for (const text of texts)
-      // Two letters alone are more often something else in running text.
-      if (
-        text.length > 2 &&
-        !['Partner', 'Directeur', 'Commercial', 'President', 'Driver', 'Chair', 'Controller'].includes(text)
-      )
-        addTitle(text, language);
-for (const rank of ranks)
-  for (const entry of functions)
-    for (const language of languages) for (const text of composeTitles(rank, entry, language)) addTitle(text, language);
-
-const functionLookup = new Lookup<string>();
-for (const { id, names } of functions) for (const name of names.en) functionLookup.add(name, id);
-const rankLookup = new Lookup<string>();
-for (const [id, words] of [
-  ['owner', ['owners', 'founders', 'proprietors', 'shareholders']],
-  ['chief', ['C-level', 'C-suite', 'top management', 'board level', 'managing directors', 'chief executives']],
-  ['vp', ['vice presidents', 'VPs']],
-  ['director', ['directors', 'director level']],
-  ['head', ['department heads', 'heads of department', 'head of department', 'heads']],
-  ['manager', ['managers', 'middle management', 'management level']],
-  ['lead', ['team leads', 'team leaders']]
-] as const)
-  for (const word of words) rankLookup.add(word, id);
-
-/** Words before a rank that say how high or which, and name no field of work. */
-const rankWords =
-  /^(?:senior|junior|middle|upper|lower|their|your|these|those|some|other|many|most|only|good|general|also|executive|managing|both|such|different)$/i;
-
-const industryLookup = new Lookup<string>();
-for (const [code, names] of Object.entries(trades)) for (const name of names) industryLookup.add(name, code);
-// What firms call their trade at home, unless it is what a department is called too.
-const departments = new Set(
-  functions.flatMap(({ names }) =>
-    Object.values(names)
-      .flat()
-      .map((name) => fold(name))
-  )
-);
-const alsoOther =
-  /^(?:building|power|property|health|energy|fashion|paper|shops|plastics|repair|sports?|culture|travel|post|drinks|metals|steel|research|schools)$/;
-for (const [word, code] of tradeWordCodes()) {
-  if (word.length > 4 && !departments.has(word) && !alsoOther.test(word)) industryLookup.add(word, code);
-  for (const firms of ['empresas de', 'empresas', 'aziende di', 'aziende', 'imprese di', 'entreprises de'])
-    industryLookup.add(`${firms} ${word}`, code);
-  for (const firms of [
-    'companies',
-    'firms',
-    'Unternehmen',
-    'Firmen',
-    'bedrijven',
-    'virksomheder',
-    'företag',
-    'bedrifter'
-  ])
-    industryLookup.add(`${word} ${firms}`, code);
-}
-
-const countryLookup = new Lookup<readonly string[]>();
-for (const { code, names } of countries) for (const name of names) if (name.length > 3) countryLookup.add(name, [code]);
-for (const [code, names] of Object.entries(demonyms)) for (const name of names) countryLookup.add(name, [code]);
-for (const name of ['UK', 'USA']) countryLookup.add(name, [name === 'UK' ? 'GB' : 'US']);
-
-const placeLookup = new Lookup<Place>();
-for (const place of places) if (place.name.length > 2) placeLookup.add(place.name, place);
-/** Places of several words, which may name a country among them: `Île-de-France`. */
-const longPlaceLookup = new Lookup<Place>();
-for (const place of places) if (keysOf(place.name).length > 2) longPlaceLookup.add(place.name, place);
 
 /** What stands before a place, in the languages of the lexicon. */
 const beforePlace =
@@ -289,14 +161,14 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   readQuoted();
   readOffer();
   readExclusions();
-  phrases(titleLookup, ({ value }, span) => {
+  phrases(titleLookup(), ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
     const said = text.slice(span.from, span.to);
     // "The buyer is …" speaks of whoever buys, not of a title.
     if (/^buyers?$/i.test(said) && /^\s+(is|are|was|were)\b/i.test(text.slice(span.to))) return;
     add('title', titled(said, value), span.from, span.to, said);
   });
-  phrases(industryLookup, ({ value }, span) =>
+  phrases(industryLookup(), ({ value }, span) =>
     isNegated(span.from)
       ? exclude(span)
       : add('industry', value, span.from, span.to, `${value} ${industryName(value) ?? ''}`)
@@ -316,7 +188,7 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
     if (own) add('title', own.title, own.from, span.to, text.slice(own.from, span.to));
     else add('rank', value, span.from, span.to, value);
   });
-  phrases(functionLookup, ({ value }, span) => {
+  phrases(functionLookup(), ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
     const before = text.slice(Math.max(0, span.from - 40), span.from);
     const after = text.slice(span.to, span.to + 30);

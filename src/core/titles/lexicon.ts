@@ -5,25 +5,10 @@ import fixedData from './data/fixed-titles.json';
 import functionsData from './data/functions.json';
 import iscoData from './data/isco-08.json';
 import ranksData from './data/ranks.json';
+import { languages, type Language } from './languages';
+import type { OwnLexicon } from './own-lexicon-shape';
 
-export const languages = ['en', 'de', 'nl', 'da', 'sv', 'no', 'fr', 'es', 'pt', 'it', 'pl', 'fi', 'cs'] as const;
-export type Language = (typeof languages)[number];
-/** The languages of the lexicon as people call them. */
-export const languageNames: Record<Language, string> = {
-  en: 'English',
-  de: 'German',
-  nl: 'Dutch',
-  da: 'Danish',
-  sv: 'Swedish',
-  no: 'Norwegian',
-  fr: 'French',
-  es: 'Spanish',
-  pt: 'Portuguese',
-  it: 'Italian',
-  pl: 'Polish',
-  fi: 'Finnish',
-  cs: 'Czech'
-};
+export * from './languages';
 
 const text = z.string().trim().min(1);
 const texts = z.array(text);
@@ -53,26 +38,97 @@ const degreesSchema = z.object({
 });
 
 export type RankEntry = z.infer<typeof rankSchema>;
-export type FunctionEntry = z.infer<typeof functionSchema>;
+/** Without a unit group where a user added it. */
+export type FunctionEntry = Omit<z.infer<typeof functionSchema>, 'isco'> & { isco: string | null };
 /** Titles that mean the same job and follow no pattern, by language. */
 export type FixedTitle = z.infer<typeof fixedSchema>;
 
 /** Ranks, the highest first. Common practice, no published source. */
 export const ranks: readonly RankEntry[] = z.array(rankSchema).parse(ranksData);
-/** Functions, each with its ISCO-08 unit group (ILO, 2012; the list of groups is from memory). */
-export const functions: readonly FunctionEntry[] = z.array(functionSchema).parse(functionsData);
 export const rankOf = new Map(ranks.map((rank) => [rank.id, rank]));
-export const functionOf = new Map(functions.map((entry) => [entry.id, entry]));
 
-/** Titles that follow no pattern. Common practice, no published source. */
-export const fixedTitles: readonly FixedTitle[] = z
+const shippedFunctions: readonly FunctionEntry[] = z.array(functionSchema).parse(functionsData);
+const isShipped = new Set(shippedFunctions.map(({ id }) => id));
+const shippedTitles: readonly FixedTitle[] = z
   .array(
     fixedSchema.refine(
-      ({ rank, function: name }) => rankOf.has(rank) && functionOf.has(name),
+      ({ rank, function: name }) => rankOf.has(rank) && isShipped.has(name),
       'names a rank and a function'
     )
   )
   .parse(fixedData);
+
+let functionEntries = shippedFunctions;
+let byId = new Map(functionEntries.map((entry) => [entry.id, entry]));
+let titleEntries = shippedTitles;
+let own: OwnLexicon = { functions: [], titles: [], meanings: [] };
+/** Counts what was taken up, so that what follows from it is made anew. */
+let edition = 0;
+
+/** Functions, each with its ISCO-08 unit group (ILO, 2012; the list of groups is from memory), those of the user last. */
+export const functions = (): readonly FunctionEntry[] => functionEntries;
+export const functionOf = (id: string): FunctionEntry | undefined => byId.get(id);
+/** Titles that follow no pattern, those of the user first. Common practice, no published source. */
+export const fixedTitles = (): readonly FixedTitle[] => titleEntries;
+/** What the user added to the lexicon. */
+export const ownLexicon = (): OwnLexicon => own;
+
+/** Why something cannot be added to the lexicon, in a sentence; null where it can. */
+export function lexiconFault({ functions: added, titles, meanings }: OwnLexicon): string | null {
+  const ids = added.map(({ id }) => id);
+  const twice = ids.find((id, i) => ids.indexOf(id) !== i);
+  if (twice) return `The function “${twice}” is there twice. Put its names together.`;
+  const known = (id: string) => isShipped.has(id) || ids.includes(id);
+  const nameless = added.find(
+    ({ id, names }) => !isShipped.has(id) && !Object.values(names).some((texts) => texts.length)
+  );
+  if (nameless) return `The function “${nameless.id}” has no name in any language.`;
+  for (const { near } of added)
+    for (const id of near) if (!known(id)) return `No function is called “${id}”, which another is near to.`;
+  for (const { rank, function: name, titles: texts } of titles) {
+    const first = Object.values(texts).flat()[0];
+    if (first === undefined) return `A title of ${rank} and ${name} has no wording.`;
+    if (!rankOf.has(rank))
+      return `“${first}”: no rank is called “${rank}”. The ranks are ${[...rankOf.keys()].join(', ')}.`;
+    if (!known(name)) return `“${first}”: no function is called “${name}”. Add it first.`;
+  }
+  const words = meanings.map(({ word }) => fold(word));
+  const again = words.find((word, i) => words.indexOf(word) !== i);
+  return again === undefined ? null : `The meanings of “${again}” are there twice. Put them together.`;
+}
+
+/** Takes up what the user added, in place of what was taken up before. What has a fault is to be refused before. */
+export function takeUpLexicon(added: OwnLexicon): void {
+  const namesOf = (names: OwnLexicon['functions'][number]['names'], more?: FunctionEntry['names']) =>
+    Object.fromEntries(
+      languages.map((language) => [language, [...new Set([...(more?.[language] ?? []), ...(names[language] ?? [])])]])
+    ) as FunctionEntry['names'];
+  const merged = new Map(shippedFunctions.map((entry) => [entry.id, entry]));
+  for (const { id, near, names } of added.functions) {
+    const entry = merged.get(id);
+    merged.set(id, {
+      id,
+      isco: entry?.isco ?? null,
+      near: [...new Set([...(entry?.near ?? []), ...near])],
+      names: namesOf(names, entry?.names),
+      stems: entry?.stems ?? {}
+    });
+  }
+  functionEntries = [...merged.values()];
+  byId = merged;
+  titleEntries = [...added.titles, ...shippedTitles];
+  own = added;
+  edition++;
+}
+
+/** Something that follows from the lexicon: made when it is first asked for, and anew after the lexicon has changed. */
+export function fromLexicon<T>(make: () => T): () => T {
+  let made: { of: number; value: T } | undefined;
+  return () => {
+    if (made?.of !== edition) made = { of: edition, value: make() };
+    return made.value;
+  };
+}
 
 const degrees = degreesSchema.parse(degreesData);
 /** Words of degree, such as senior, deputy or group, that usually need no wording of their own. */

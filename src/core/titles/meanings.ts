@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import data from './data/meanings.json';
-import { fold } from '../language/tokens';
+import { fold, tokenKeys } from '../language/tokens';
+import { fromLexicon, ownLexicon } from './lexicon';
 
 /** One of several things a word can mean in a title or a profile. */
 export interface Sense {
@@ -16,15 +17,27 @@ const shape = z.record(
     .refine((senses) => Object.keys(senses).length > 1, 'needs two senses or more')
 );
 
-const known: ReadonlyMap<string, readonly Sense[]> = new Map(
-  Object.entries(shape.parse(data)).map(([word, senses]) => [
-    word,
-    Object.entries(senses).map(([name, tells]) => ({ name, tells }))
-  ])
+const shipped: readonly [string, readonly Sense[]][] = Object.entries(shape.parse(data)).map(([word, senses]) => [
+  word,
+  Object.entries(senses).map(([name, tells]) => ({ name, tells }))
+]);
+/** What the user says of a word stands in the place of what the lexicon says. */
+const known = fromLexicon(
+  (): ReadonlyMap<string, readonly Sense[]> =>
+    new Map([
+      ...shipped,
+      ...ownLexicon().meanings.map(
+        ({ word, senses }) =>
+          [
+            fold(word),
+            senses.map(({ name, tells }) => ({ name, tells: tells.flatMap((tell) => tokenKeys(tell).map(fold)) }))
+          ] as const
+      )
+    ])
 );
 
 /** The senses of a word or acronym that is known to have several; none for other words. Common practice, no published source. */
-export const meanings = (word: string): readonly Sense[] => known.get(fold(word.trim())) ?? [];
+export const meanings = (word: string): readonly Sense[] => known().get(fold(word.trim())) ?? [];
 
 /** Every word that is known to have several senses. */
-export const ambiguousWords = (): string[] => [...known.keys()];
+export const ambiguousWords = (): string[] => [...known().keys()];

@@ -1,6 +1,6 @@
 import { fold, tokenKeys } from '../language/tokens';
 import { meanings } from './meanings';
-import { degreeWords, fixedTitles, functions, ranks } from './lexicon';
+import { degreeWords, fixedTitles, fromLexicon, functions, ranks } from './lexicon';
 
 /** What a title says of seniority and work. */
 export interface TitleReading {
@@ -40,35 +40,64 @@ class Phrases<T> {
   }
 }
 
-const fixed = new Phrases<{ rank: string; function: string }>();
-for (const { rank, function: name, titles } of fixedTitles)
-  for (const text of Object.values(titles).flat()) fixed.add(text, { rank, function: name });
+const fixed = fromLexicon(() => {
+  const phrases = new Phrases<{ rank: string; function: string }>();
+  for (const { rank, function: name, titles } of fixedTitles())
+    for (const text of Object.values(titles).flat()) phrases.add(text, { rank, function: name });
+  return phrases;
+});
 
 const rankWords = new Phrases<string>();
 for (const rank of ranks) for (const word of rank.words) rankWords.add(word, rank.id);
 
-const functionWords = new Phrases<string>();
-for (const { id, names } of functions) for (const name of Object.values(names).flat()) functionWords.add(name, id);
+const functionWords = fromLexicon(() => {
+  const phrases = new Phrases<string>();
+  for (const { id, names } of functions()) for (const name of Object.values(names).flat()) phrases.add(name, id);
+  return phrases;
+});
+
+/** Letters by which beginnings and ends of words are looked up. */
+const few = 3;
+/** Puts entries together by some letters, in their order. */
+const byLetters =
+  <T>(lettersOf: (entry: T) => string) =>
+  (groups: Map<string, T[]>, entry: T): Map<string, T[]> => {
+    const letters = lettersOf(entry);
+    const group = groups.get(letters);
+    if (group) group.push(entry);
+    else groups.set(letters, [entry]);
+    return groups;
+  };
 
 /** Beginnings of compounds and the function each tells, the longest first. */
-const stems = functions
-  .flatMap(({ id, stems: own, names }) =>
-    [
-      ...Object.values(own).flat(),
-      ...[...names.de, ...names.nl, ...names.da, ...names.sv, ...names.no, ...names.fi].filter(
-        (name) => name.length > 4
-      )
-    ].map((stem) => ({ stem: fold(stem).replace(/-$/, ''), id }))
-  )
-  .filter(({ stem }) => /^[\p{L}]{3,}$/u.test(stem))
-  .sort((a, b) => b.stem.length - a.stem.length);
+const stems = fromLexicon(() =>
+  functions()
+    .flatMap(({ id, stems: own, names }) =>
+      [
+        ...Object.values(own).flat(),
+        ...[...names.de, ...names.nl, ...names.da, ...names.sv, ...names.no, ...names.fi].filter(
+          (name) => name.length > 4
+        )
+      ].map((stem) => ({ stem: fold(stem).replace(/-$/, ''), id }))
+    )
+    .filter(({ stem }) => /^[\p{L}]{3,}$/u.test(stem))
+    .sort((a, b) => b.stem.length - a.stem.length)
+    .reduce(
+      byLetters(({ stem }) => stem.slice(0, few)),
+      new Map<string, { stem: string; id: string }[]>()
+    )
+);
 
 /** Ends of compounds and the rank each tells, the longest first. */
 const endings = ranks
   .flatMap(({ id, words }) =>
     words.filter((word) => word.length >= 4 && /^\p{L}+$/u.test(word)).map((word) => ({ ending: fold(word), id }))
   )
-  .sort((a, b) => b.ending.length - a.ending.length);
+  .sort((a, b) => b.ending.length - a.ending.length)
+  .reduce(
+    byLetters(({ ending }) => ending.slice(-few)),
+    new Map<string, { ending: string; id: string }[]>()
+  );
 
 /** Functions named by a word of the work itself, wherever it stands in a title. */
 const hints: [RegExp, string][] = [
@@ -129,7 +158,7 @@ const segmentsOf = (title: string): string[] =>
 function readSegment(segment: string): TitleReading {
   const words = tokenKeys(segment);
   const plain = words.filter((word) => !degreeWords.has(word));
-  const whole = [...fixed.within(plain)]
+  const whole = [...fixed().within(plain)]
     // An acronym of several meanings says nothing beside words that may tell another.
     .filter(({ at, size }) => size > 1 || plain.length === 1 || !meanings(plain[at]!).length)
     .sort((a, b) => b.size - a.size)[0];
@@ -167,7 +196,7 @@ function rankIn(words: readonly string[]): { id: string; sure: number } | null {
   words.forEach((word, at) => {
     const end = spoken.has(at)
       ? undefined
-      : endings.find(({ ending }) => word.length > ending.length + 2 && word.endsWith(ending));
+      : endings.get(word.slice(-few))?.find(({ ending }) => word.length > ending.length + 2 && word.endsWith(ending));
     if (end) found.push({ id: end.id, strong: true, sure: 0.85 });
   });
   const strong = found.filter((one) => one.strong);
@@ -178,10 +207,12 @@ function rankIn(words: readonly string[]): { id: string; sure: number } | null {
 }
 
 function functionIn(words: readonly string[]): { id: string; sure: number } | null {
-  const named = [...functionWords.within(words)].sort((a, b) => b.size - a.size || a.at - b.at)[0];
+  const named = [...functionWords().within(words)].sort((a, b) => b.size - a.size || a.at - b.at)[0];
   if (named && named.size > 1) return { id: named.value, sure: 0.9 };
   for (const word of words) {
-    const start = stems.find(({ stem }) => word.length > stem.length && word.startsWith(stem));
+    const start = stems()
+      .get(word.slice(0, few))
+      ?.find(({ stem }) => word.length > stem.length && word.startsWith(stem));
     if (start) return { id: start.id, sure: 0.85 };
   }
   if (named) return { id: named.value, sure: 0.9 };

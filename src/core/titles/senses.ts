@@ -3,9 +3,10 @@ import { valuesOf } from '../people/values';
 import { terms, type Query, type Span } from '../language/query';
 import { isTextScope } from '../language/scopes';
 import { fold, tokenKeys } from '../language/tokens';
+import { fromLexicon } from './lexicon';
 import { ambiguousWords, meanings } from './meanings';
 
-const several: ReadonlySet<string> = new Set(ambiguousWords());
+const several = fromLexicon((): ReadonlySet<string> => new Set(ambiguousWords()));
 
 /** A wanted word of a string that has several meanings. */
 export interface AmbiguousWord {
@@ -20,7 +21,7 @@ export function ambiguousIn(query: Query): AmbiguousWord[] {
   for (const { term, wanted } of terms(query)) {
     if (!wanted || term.kind === 'range' || !isTextScope(term.scope) || (term.kind === 'word' && term.prefix)) continue;
     const keys = tokenKeys(term.text).map(fold);
-    if (keys.length !== 1 || !several.has(keys[0]!)) continue;
+    if (keys.length !== 1 || !several().has(keys[0]!)) continue;
     const one = found.get(keys[0]!) ?? { word: keys[0]!, places: [] };
     if (term.at && !term.set) one.places.push(term.at);
     found.set(keys[0]!, one);

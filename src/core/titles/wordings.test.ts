@@ -11,19 +11,19 @@ const texts = (title: string, ...options: Parameters<typeof wordings> extends [s
 describe('the lexicon', () => {
   it('is as large as it is meant to be', () => {
     expect(ranks.length).toBeGreaterThanOrEqual(12);
-    expect(functions.length).toBeGreaterThanOrEqual(24);
-    expect(fixedTitles.flatMap(({ titles }) => Object.values(titles).flat()).length).toBeGreaterThanOrEqual(250);
+    expect(functions().length).toBeGreaterThanOrEqual(24);
+    expect(fixedTitles().flatMap(({ titles }) => Object.values(titles).flat()).length).toBeGreaterThanOrEqual(250);
     for (const language of languages) {
-      expect(functions.every(({ names }) => names[language].length > 0)).toBe(true);
+      expect(functions().every(({ names }) => names[language].length > 0)).toBe(true);
       expect(ranks.filter(({ patterns }) => patterns[language].length > 0).length).toBeGreaterThanOrEqual(11);
     }
   });
 
   it('gives each function a unit group of ISCO-08, of which there are 436, and neighbours that exist', () => {
     expect(iscoUnitGroups.size).toBe(436);
-    for (const { isco, near, id } of functions) {
-      expect(iscoUnitGroups.has(isco)).toBe(true);
-      expect(near.filter((name) => !functionOf.has(name) || name === id)).toEqual([]);
+    for (const { isco, near, id } of functions()) {
+      expect(iscoUnitGroups.has(isco ?? 'none')).toBe(true);
+      expect(near.filter((name) => !functionOf(name) || name === id)).toEqual([]);
     }
   });
 
@@ -31,7 +31,7 @@ describe('the lexicon', () => {
     let right = 0;
     let all = 0;
     for (const rank of ranks)
-      for (const entry of functions)
+      for (const entry of functions())
         for (const language of languages)
           for (const title of composeTitles(rank, entry, language)) {
             all++;

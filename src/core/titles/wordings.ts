@@ -3,6 +3,7 @@ import { composeTitles } from './compose-title';
 import {
   abbreviations,
   fixedTitles,
+  fromLexicon,
   functionOf,
   functions,
   gendered,
@@ -77,7 +78,7 @@ export function wordings(title: string, options: WordingOptions = {}): ProposedW
           reason(language, own, 'another name of the same job')
         );
   const rankEntry = rank ? rankOf.get(rank) : undefined;
-  const entry = name ? functionOf.get(name) : undefined;
+  const entry = name ? functionOf(name) : undefined;
   // A title that follows no pattern, such as managing director, has no pattern of its own kind.
   if (rankEntry && entry && !(group && entry.id === 'general management'))
     for (const language of ordered(wantedLanguages, own))
@@ -95,7 +96,7 @@ export function wordings(title: string, options: WordingOptions = {}): ProposedW
       [ranks[at + 1], 'down']
     ] as const)
       if (other) {
-        for (const one of fixedTitles)
+        for (const one of fixedTitles())
           if (one.rank === other.id && one.function === entry.id)
             for (const text of one.titles[own]?.slice(0, 3) ?? [])
               add(text, 'rank', own, `one rank ${step}: ${other.id}`);
@@ -103,7 +104,7 @@ export function wordings(title: string, options: WordingOptions = {}): ProposedW
           add(text, 'rank', own, `one rank ${step}: ${other.id}`);
       }
     for (const id of entry.near) {
-      const near = functionOf.get(id);
+      const near = functionOf(id);
       for (const text of near ? composeTitles(rankEntry, near, own).slice(0, 4) : [])
         add(text, 'function', own, `neighbouring function: ${id}`);
     }
@@ -117,23 +118,28 @@ const ordered = (wanted: readonly Language[], own: Language) =>
 const reason = (language: Language, own: Language, why: string) =>
   language === own ? why : `in ${languageNames[language]}: ${why}`;
 
-const fixedByName = new Map<string, FixedTitle>();
-for (const one of fixedTitles)
-  for (const text of Object.values(one.titles).flat())
-    if (!fixedByName.has(nameOf(text))) fixedByName.set(nameOf(text), one);
-const fixedGroupOf = (title: string): FixedTitle | undefined => fixedByName.get(nameOf(title));
+const fixedByName = fromLexicon(() => {
+  const found = new Map<string, FixedTitle>();
+  for (const one of fixedTitles())
+    for (const text of Object.values(one.titles).flat()) if (!found.has(nameOf(text))) found.set(nameOf(text), one);
+  return found;
+});
+const fixedGroupOf = (title: string): FixedTitle | undefined => fixedByName().get(nameOf(title));
 
-const languageByName = new Map<string, Language>();
-for (const language of [...languages].reverse()) {
-  for (const { titles } of fixedTitles)
-    for (const text of titles[language] ?? []) languageByName.set(nameOf(text), language);
-  for (const rank of ranks)
-    for (const entry of functions)
-      for (const text of composeTitles(rank, entry, language)) languageByName.set(nameOf(text), language);
-}
+const languageByName = fromLexicon(() => {
+  const found = new Map<string, Language>();
+  for (const language of [...languages].reverse()) {
+    for (const rank of ranks)
+      for (const entry of functions())
+        for (const text of composeTitles(rank, entry, language)) found.set(nameOf(text), language);
+    for (const { titles } of fixedTitles())
+      for (const text of titles[language] ?? []) found.set(nameOf(text), language);
+  }
+  return found;
+});
 
 /** The language a title is most likely written in; English where nothing tells. */
-export const languageOf = (title: string): Language => languageByName.get(nameOf(title)) ?? 'en';
+export const languageOf = (title: string): Language => languageByName().get(nameOf(title)) ?? 'en';
 
 /** The title with short forms written out and the other way round, in the other gender, and in its other spelling. */
 function variantsOf(title: string, own: Language): [string, string][] {

@@ -1,7 +1,8 @@
 import { call } from '$lib/api/call';
 import { reload } from '$lib/kept/reload';
 import type { Answer } from '$api';
-import { countOnPage, readCount, readResultPage, type PageField, type PageRow } from '$core/formats';
+import { readCount, type PageField, type PageRow } from '$core/formats';
+import { PageReader } from './page-reader';
 
 type Diary = Answer<'readDiary'>;
 export type Entry = Diary['entries'][number];
@@ -39,6 +40,9 @@ export class ByHandPage {
   refused: unknown = $state(null);
   told = $state('');
   keeping = $state(false);
+  /** A page is being read. */
+  reading = $state(false);
+  readonly #reader = new PageReader();
 
   constructor(loaded: () => Loaded) {
     this.#loaded = loaded;
@@ -111,18 +115,23 @@ export class ByHandPage {
     }
   }
 
-  /** Reads the people out of a page, and offers its count where none was typed. */
-  read(text: string): void {
+  /** Reads the people out of a page, and offers its count where none was typed. Gives how many came. */
+  async read(text: string): Promise<number> {
+    this.reading = true;
+    const { rows: read, counted } = await this.#reader
+      .read(text.slice(0, mostText))
+      .finally(() => (this.reading = false));
     const had = new Set(this.unkept.rows.map(({ values }) => `${values.name}|${values.company ?? ''}`));
-    const rows = readResultPage(text.slice(0, mostText)).filter(
-      ({ values }) => !had.has(`${values.name}|${values.company ?? ''}`)
-    );
+    const rows = read.filter(({ values }) => !had.has(`${values.name}|${values.company ?? ''}`));
     this.unkept.rows.push(...rows);
-    const counted = countOnPage(text);
     if (counted && !this.unkept.said.trim()) this.unkept.said = counted.line;
     this.told = rows.length
       ? `${rows.length} people read${counted ? `; the page says “${counted.line}”` : ''}.`
       : 'Nobody can be read out of this. A name, a title and a firm on lines of their own, or a table, are understood.';
+    return rows.length;
+  }
+  stop(): void {
+    this.#reader.stop();
   }
   correct(row: PageRow, field: PageField, value: string): void {
     row.values[field] = value;

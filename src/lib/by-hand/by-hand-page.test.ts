@@ -44,18 +44,18 @@ beforeEach(() => {
 });
 
 describe('a page that is pasted', () => {
-  it('is read into rows, each once, and its count is offered where none was typed', () => {
+  it('is read into rows, each once, and its count is offered where none was typed', async () => {
     const hand = desk();
-    hand.read(page);
+    await hand.read(page);
     expect(hand.unkept.rows.map(({ values }) => values.name)).toEqual(['Marta Oliver Sanz', 'Iker Sanz Gil']);
     expect(hand.unkept.said).toBe('Más de 1.000 resultados');
     expect(hand.count).toMatchObject({ said: 1000, open: true });
     expect(hand.told).toContain('2 people read');
-    hand.read(page);
+    await hand.read(page);
     expect(hand.unkept.rows).toHaveLength(2);
     expect(hand.told).toContain('Nobody can be read');
     hand.unkept.said = '40';
-    hand.read('12 resultados\n\nAna Gil\nChef en Casa Mar\n');
+    await hand.read('12 resultados\n\nAna Gil\nChef en Casa Mar\n');
     expect(hand.unkept.said).toBe('40');
   });
 
@@ -96,7 +96,7 @@ describe('which page is next', () => {
 describe('what is not kept yet', () => {
   it('waits in this browser, apart for each version and place, until it is kept', async () => {
     const hand = desk();
-    hand.read(page);
+    await hand.read(page);
     hand.remember();
     expect([...kept.keys()]).toEqual(['eave-by-hand b 2 place']);
     const again = desk();
@@ -118,7 +118,7 @@ describe('what is not kept yet', () => {
 
   it('stays where the server refuses, and what was typed meanwhile is not lost', async () => {
     const hand = desk();
-    hand.read(page);
+    await hand.read(page);
     asked.call.mockRejectedValueOnce(new Error('away'));
     await hand.keep();
     expect(hand.refused).toMatchObject({ message: 'away' });

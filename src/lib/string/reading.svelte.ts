@@ -1,4 +1,5 @@
 import type { Problem } from '$core/language';
+import { ownLexicon } from '$core/titles';
 import type { ReadingAnswer, ReadingQuestion, SourceReading } from './reading-messages';
 
 /** Milliseconds that the worker may be busy with an earlier text before it is stopped for a newer one. */
@@ -39,6 +40,7 @@ export class StringReading {
   private start(): Worker {
     const worker = new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<ReadingAnswer>) => this.take(data);
+    worker.postMessage({ lexicon: ownLexicon() });
     return worker;
   }
 

@@ -2,6 +2,7 @@ import { render, writeText } from '$core/dialect';
 import { layOut, print, setQueries } from '$core/language';
 import { readString, sourceProblems } from '$core/lint';
 import { describe, simplify } from '$core/semantics';
+import { takeUpLexicon, type OwnLexicon } from '$core/titles';
 import type { ReadingAnswer, ReadingQuestion } from './reading-messages';
 
 let latest = 0;
@@ -34,7 +35,8 @@ async function work({ id, text, sets, sheets }: ReadingQuestion): Promise<void> 
   tell({ id, kind: 'done' });
 }
 
-addEventListener('message', ({ data }: MessageEvent<ReadingQuestion>) => {
+addEventListener('message', ({ data }: MessageEvent<ReadingQuestion | { lexicon: OwnLexicon }>) => {
+  if ('lexicon' in data) return takeUpLexicon(data.lexicon);
   latest = data.id;
   void work(data);
 });

@@ -133,7 +133,10 @@ export class WordingPage {
     if (!this.open) return;
     const { set, added, known } = addTyped(this.open, this.typed);
     if (!added && !known) return;
+    const before = new Set(this.open.wordings.map(({ text }) => text));
+    const fresh = set.wordings.flatMap(({ text }) => (before.has(text) ? [] : [text]));
     this.#change(() => set);
+    if (fresh.length) void this.#remember(fresh, true);
     this.told = `${added} added${known ? `, ${known} there already` : ''}.`;
     this.typed = '';
   };

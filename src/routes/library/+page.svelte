@@ -82,6 +82,7 @@
     Word sets to use in any string by their name, as in <code>title:@quality-heads NOT @never-interns</code>. A change
     shows in all strings that use the set; versions that were kept stay as they were.
   </p>
+  <a href="/library/lexicon">Your lexicon</a>
   <a href="/library/places">Regions and consent</a>
   <Act onclick={() => save('json')}>Export JSON</Act>
   <Act onclick={() => save('csv')}>Export CSV</Act>

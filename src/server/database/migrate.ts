@@ -25,6 +25,7 @@ import * as keptBy from './migrations/0022-kept-by';
 import * as watchesTold from './migrations/0023-watches-told';
 import * as valueMeanings from './migrations/0024-value-meanings';
 import * as slicesByHand from './migrations/0025-slices-by-hand';
+import * as lexiconTold from './migrations/0026-lexicon-told';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -54,7 +55,8 @@ export const migrations: readonly Migration[] = [
   keptBy,
   watchesTold,
   valueMeanings,
-  slicesByHand
+  slicesByHand,
+  lexiconTold
 ];
 interface Migration {
   name: string;

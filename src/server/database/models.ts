@@ -66,7 +66,7 @@ export interface HouseListRow extends Row<HouseListRow> {
   body: unknown;
   revision: CreationOptional<number>;
 }
-export type HouseListName = 'regions' | 'consent';
+export type HouseListName = 'regions' | 'consent' | 'lexicon';
 export interface SourceRow extends Row<SourceRow> {
   id: string;
   kind: SourceKind;

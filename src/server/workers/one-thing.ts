@@ -3,11 +3,13 @@ import { isDatabaseAway } from '../database/away';
 import { closeDatabase } from '../database/connection';
 import { Refusal } from '../refusal';
 import { giveWay } from './give-way';
+import { takeUpSpreadLexicon } from './take-up-lexicon';
 import type { ThreadTells } from './threads';
 
 /** The end of a thread that does one thing, as `runThread` hears it, whether that was done, refused or broke off. */
 async function endOf(work: () => Promise<unknown>): Promise<ThreadTells<unknown, never>> {
   try {
+    await takeUpSpreadLexicon();
     return { answer: await work() };
   } catch (error) {
     if (error instanceof Refusal) return { refusal: error.told() };

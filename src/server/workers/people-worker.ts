@@ -1,16 +1,19 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { Refusal } from '../refusal';
+import { takeUpLexicon } from '$core/titles';
 import { giveWay } from './give-way';
 import type { PeopleKind, PeopleWork } from './people-messages';
 import type { FromThread, ToThread } from './pool';
 import { boards } from './work/board';
 import { counting } from './work/counting';
+import { takeUpSpreadLexicon } from './take-up-lexicon';
 import { within } from './work/deadline';
 import { people } from './work/people';
 import { attach, detach } from './work/sources';
 import { strings } from './work/strings';
 
 giveWay();
+await takeUpSpreadLexicon();
 
 const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['answer'] } = {
   ...strings,
@@ -28,6 +31,7 @@ parentPort?.on('message', (told: ToThread) => {
     return tell({ attached: told.attach.map(({ id }) => id) });
   }
   if ('detach' in told) return detach(told.detach);
+  if ('lexicon' in told) return takeUpLexicon(told.lexicon);
   const { id, kind, ask, json, limit } = told;
   try {
     const answer = within(limit, id, dropped, () => work[kind as PeopleKind](ask as never));

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import type { Sheet } from '$core/dialect';
+import type { OwnLexicon } from '$core/titles';
 import { demoWorldSize } from '$sources/stand-ins/stand-ins';
 import { environment } from '../environment';
 import { currentAsker } from './asker';
@@ -76,6 +77,9 @@ export const threadsState = () => pool().state();
 
 /** Lets the threads forget a source, so that its people are read anew when it is next asked. */
 export const detachSource = (sourceId: string): void => pool().detach(sourceId);
+
+/** Lets the threads take up what the users added to the lexicon. */
+export const tellLexicon = (own: OwnLexicon): void => opened?.takeUp(own);
 
 export async function closeThreads(): Promise<void> {
   const closing = opened;

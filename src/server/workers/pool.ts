@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads';
+import type { OwnLexicon } from '$core/titles';
 import { log } from '../log';
 import { Refusal, type ToldRefusal } from '../refusal';
 import type { Asker } from './asker';
@@ -22,6 +23,7 @@ function sourcesOf({ ask }: Question): string[] {
 export type ToThread =
   | { attach: SharedSource[] }
   | { detach: string }
+  | { lexicon: OwnLexicon }
   | { id: number; kind: string; ask: unknown; json: boolean; limit: number };
 export type FromThread =
   | { attached: string[] }
@@ -117,6 +119,11 @@ export class Pool {
       todo.delete(id);
       worker.postMessage({ detach: id } satisfies ToThread);
     }
+  }
+
+  /** Lets the threads that run take up what the users added to the lexicon; those started later find it themselves. */
+  takeUp(lexicon: OwnLexicon): void {
+    for (const { worker } of this.threads) worker.postMessage({ lexicon } satisfies ToThread);
   }
 
   ask(

@@ -1,12 +1,13 @@
 import * as z from 'zod';
 import { documentSchemas, type houseListSchemas } from '$api/documents';
 import { consentSchema, regionsSchema } from '$core/people';
+import { ownLexiconShape } from '$core/titles';
 import { personaSchema } from '$core/persona';
 import { check } from '../../check';
 
 // What is kept is held to more than its shape, which is all that the contract tells: countries and industries must be some.
 const documents = { ...documentSchemas, persona: personaSchema };
-const houseLists = { regions: regionsSchema, consent: consentSchema } satisfies Record<
+const houseLists = { regions: regionsSchema, consent: consentSchema, lexicon: ownLexiconShape } satisfies Record<
   keyof typeof houseListSchemas,
   z.ZodType
 >;

@@ -5,8 +5,16 @@ import { models, type HouseListName } from '../../database/models';
 import { changedElsewhere } from '../../refusal';
 import { keepable } from '../briefs/kept-schemas';
 
-const shipped = { regions, consent: consentCountries } as const;
-const names = { regions: 'The list of regions', consent: 'The list of countries that ask consent' } as const;
+const shipped = {
+  regions,
+  consent: consentCountries,
+  lexicon: { functions: [], titles: [], meanings: [] }
+} as const;
+const names = {
+  lexicon: 'What was added to the lexicon',
+  regions: 'The list of regions',
+  consent: 'The list of countries that ask consent'
+} as const;
 
 /** A list that the house keeps for all briefs; as shipped until it is first changed. */
 export async function readHouseList<K extends HouseListName>(name: K) {

@@ -27,7 +27,10 @@
   let pasted = $state('');
   let watching = $state(false);
 
-  onMount(() => page.recall());
+  onMount(() => {
+    page.recall();
+    return () => page.stop();
+  });
   let recalled = false;
   $effect(() => {
     void JSON.stringify(page.unkept);
@@ -56,11 +59,13 @@
     const text = textOfHtml(html);
     if (!text) return;
     event.preventDefault();
-    take(text);
+    void take(text);
   }
-  function take(text: string) {
-    page.read(text);
-    pasted = page.unkept.rows.length ? '' : text;
+  /** What was pasted stays where nobody could be read out of it. */
+  async function take(text: string) {
+    const read = await page.read(text);
+    if (read && pasted === text) pasted = '';
+    else if (!read && !pasted) pasted = text;
   }
 </script>
 
@@ -181,13 +186,13 @@
           placeholder={String(page.page ?? '')}
           bind:value={page.unkept.page}
         />
-        <Act disabled={!pasted.trim()} onclick={() => take(pasted)}>Read people out of it</Act>
+        <Act disabled={!pasted.trim() || page.reading} onclick={() => take(pasted)}>Read people out of it</Act>
         <FileButton
           label="or a CSV"
           accept={['.csv', '.txt', '.tsv', '.html']}
           onfile={async (file) => {
             const text = await file.text();
-            take(/\.html?$/i.test(file.name) ? textOfHtml(text) : text);
+            await take(/\.html?$/i.test(file.name) ? textOfHtml(text) : text);
           }}
         />
         <span class="soft" role="status">{page.told}</span>

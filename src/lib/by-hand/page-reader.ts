@@ -1,0 +1,50 @@
+import { countOnPage, readResultPage, type PageRow } from '$core/formats';
+import { ownLexicon, type OwnLexicon } from '$core/titles';
+
+/** What stands on a page: the people, and the count with the line that tells it. */
+export interface PageRead {
+  rows: PageRow[];
+  counted: ReturnType<typeof countOnPage>;
+}
+export interface PageQuestion {
+  id: number;
+  text: string;
+  /** What the users added to the lexicon, with the first question. */
+  lexicon: OwnLexicon | null;
+}
+
+/** Reads pages in a worker, so that the screen answers meanwhile; where there are no workers, in place. */
+export class PageReader {
+  #worker: Worker | undefined;
+  #id = 0;
+  readonly #waiting = new Map<number, { resolve: (read: PageRead) => void; reject: (problem: Error) => void }>();
+
+  read(text: string): Promise<PageRead> {
+    if (typeof Worker === 'undefined')
+      return Promise.resolve({ rows: readResultPage(text), counted: countOnPage(text) });
+    const lexicon = this.#worker ? null : ownLexicon();
+    const worker = (this.#worker ??= this.#start());
+    const id = ++this.#id;
+    return new Promise((resolve, reject) => {
+      this.#waiting.set(id, { resolve, reject });
+      worker.postMessage({ id, text, lexicon } satisfies PageQuestion);
+    });
+  }
+
+  stop(): void {
+    this.#worker?.terminate();
+    this.#worker = undefined;
+    for (const { reject } of this.#waiting.values()) reject(new Error('The page was not read to its end.'));
+    this.#waiting.clear();
+  }
+
+  #start(): Worker {
+    const worker = new Worker(new URL('./page-reader.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data: { id, ...read } }: MessageEvent<PageRead & { id: number }>) => {
+      this.#waiting.get(id)?.resolve(read);
+      this.#waiting.delete(id);
+    };
+    worker.onerror = () => this.stop();
+    return worker;
+  }
+}

@@ -1,0 +1,18 @@
+import { browser } from '$app/environment';
+import { asking } from '$lib/api/load';
+import type { LayoutLoad } from './$types';
+
+/** Something was added when it was last looked at. */
+let added = false;
+
+/** What the users added to the lexicon of titles holds on every page; the server has taken it up by itself. */
+export const load: LayoutLoad = async ({ fetch, depends }) => {
+  depends('eave:lexicon');
+  const { body } = await asking(fetch)('readLexicon');
+  const before = added;
+  added = Object.values(body).some((some) => some.length);
+  if (browser && (added || before)) {
+    const { ownLexicon, takeUpLexicon } = await import('$core/titles');
+    if (JSON.stringify(ownLexicon()) !== JSON.stringify(body)) takeUpLexicon(body);
+  }
+};
