@@ -24,9 +24,19 @@ export function useBrowser() {
   beforeAll(async () => {
     browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: quietly });
   });
+  // A context takes long to open: the tests of a file have one, and none finds what another left in it.
   afterEach(async () => {
-    await context?.close();
-    context = undefined;
+    const [last, ...others] = context?.pages() ?? [];
+    if (context && last) {
+      await Promise.all(others.map((page) => page.close()));
+      await last.goto('about:blank');
+      const session = await context.newCDPSession(last);
+      await session.send('Storage.clearDataForOrigin', {
+        origin: inject('address'),
+        storageTypes: 'cookies,local_storage,indexeddb'
+      });
+      await last.close();
+    }
     const unexpected = errors.filter((error) => !expected.some((pattern) => pattern.test(error)));
     errors.length = 0;
     expected.length = 0;
@@ -38,7 +48,7 @@ export function useBrowser() {
     address: () => inject('address'),
     /** Lets the page report such an error, as when the network answers with a refusal. */
     expectError: (pattern: RegExp) => expected.push(pattern),
-    /** A page at `path`, in the one context of the test. */
+    /** A page at `path`. */
     async open(path: string): Promise<Page> {
       context ??= await browser.newContext({
         baseURL: inject('address'),

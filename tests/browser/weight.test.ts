@@ -12,7 +12,15 @@ describe('what a page loads, as it goes over the wire', () => {
     );
     const told: string[] = [];
     const heavy: string[] = [];
-    for (const path of ['/', ...steps, '/library', '/library/places', '/sources', '/sources/harrow-guild']) {
+    for (const path of [
+      '/',
+      ...steps,
+      '/library',
+      '/library/places',
+      '/library/lexicon',
+      '/sources',
+      '/sources/harrow-guild'
+    ]) {
       const page = await open(path);
       const sizes = await page.evaluate(() => {
         const sum = (ending: RegExp) =>

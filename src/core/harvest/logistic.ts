@@ -45,9 +45,12 @@ export function learnLogistic(rows: readonly Features[], fits: readonly boolean[
   return { bias, weights };
 }
 
-/** How likely a row fits, from 0 to 1, by what was learnt. */
-export function likelihood({ bias, weights }: LogisticModel, row: Features): number {
+/** The log odds that a row fits, by what was learnt. */
+export function logOdds({ bias, weights }: LogisticModel, row: Features): number {
   let sum = bias;
   for (const feature of row) sum += weights[feature] ?? 0;
-  return sigmoid(sum);
+  return sum;
 }
+
+/** How likely that is, from 0 to 1. */
+export const likelihood = (model: LogisticModel, row: Features): number => sigmoid(logOdds(model, row));

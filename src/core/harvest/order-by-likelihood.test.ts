@@ -53,6 +53,29 @@ describe('reading the likely ones first', () => {
     ).toBeNull();
   });
 
+  it('says of rows it has not seen how likely they fit as often as they do, though it learnt from few and by many signs', () => {
+    const draw = seededRandom('calibrated');
+    const rowOf = () => {
+      const good = draw() < 0.5;
+      const signs = Array.from({ length: 60 }, (_, i) => (draw() < 0.2 ? [`noise ${i}`] : [])).flat();
+      return { signs: good ? [...signs, 'good'] : signs, fit: draw() < (good ? 0.7 : 0.3) };
+    };
+    let [said, held, people] = [0, 0, 0];
+    for (let run = 0; run < 10; run++) {
+      const { likelihoodOf } = learn(Array.from({ length: 150 }, rowOf), `run ${run}`)!;
+      for (let i = 0; i < 400; i++) {
+        const { signs, fit } = rowOf();
+        const likely = likelihoodOf(signs);
+        if (likely < 0.6) continue;
+        said += likely;
+        held += Number(fit);
+        people++;
+      }
+    }
+    expect(people).toBeGreaterThan(500);
+    expect(Math.abs(said - held) / people).toBeLessThan(0.1);
+  });
+
   it('counts pairs in the right order, ties by half (Hanley and McNeil 1982)', () => {
     expect(areaUnder([1, 2, 3, 4], [false, false, true, true])).toBe(1);
     expect(areaUnder([1, 1, 1], [false, true, true])).toBe(0.5);

@@ -9,7 +9,8 @@ import { seededRandom } from '../measure/random';
 import { matcher } from '../semantics/matches';
 import type { Matching } from '../semantics/matching';
 import { readTitle } from '../titles/read-title';
-import { learnLogistic, likelihood, type Features, type LogisticModel } from './logistic';
+import { learnLogistic, likelihood, logOdds, type Features, type LogisticModel } from './logistic';
+import { plattScaling } from './platt-scaling';
 
 /** Terms of a string that are looked at one by one at most. */
 const mostTerms = 300;
@@ -80,11 +81,14 @@ export function learn(rows: readonly JudgedRow[], seed: string): Learnt | null {
   const all = rows.map(({ signs }) => numbered(signs));
   const truth = rows.map(({ fit }) => fit);
   const model = learnLogistic(all, truth, names.length);
+  const apart = crossValidated(all, truth, names.length, seed);
+  // What was learnt by heart is surer of itself than it may be: rows kept apart tell how sure.
+  const scaled = apart && plattScaling(apart, truth);
   return {
-    likelihoodOf: (signs) => likelihood(model, numbered(signs)),
+    likelihoodOf: (signs) => (scaled ? scaled(logOdds(model, numbered(signs))) : likelihood(model, numbered(signs))),
     judged: rows.length,
     fits,
-    area: crossValidated(all, truth, names.length, seed),
+    area: apart && areaUnder(apart, truth),
     strongest: names
       .map((sign, i) => ({ sign, weight: model.weights[i]! }))
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
@@ -92,13 +96,13 @@ export function learn(rows: readonly JudgedRow[], seed: string): Learnt | null {
   };
 }
 
-/** The area under the curve of rows that were kept apart while learning: the share of pairs of a fit and a miss in the right order. */
+/** The log odds of rows that were kept apart while learning; null where there are too few of either kind. */
 function crossValidated(
   rows: readonly Features[],
   truth: readonly boolean[],
   size: number,
   seed: string
-): number | null {
+): number[] | null {
   const random = seededRandom(`folds/${seed}`);
   const fold = rows.map(() => Math.floor(random() * folds));
   const scores = new Array<number>(rows.length);
@@ -111,9 +115,9 @@ function crossValidated(
       train.map((i) => truth[i]!),
       size
     );
-    rows.forEach((row, i) => fold[i] === part && (scores[i] = likelihood(model, row)));
+    rows.forEach((row, i) => fold[i] === part && (scores[i] = logOdds(model, row)));
   }
-  return areaUnder(scores, truth);
+  return scores;
 }
 
 /** The share of pairs of a fit and a miss of which the fit has the higher score; ties count half. Hanley and McNeil, Radiology 143 (1982) 29–36. */

@@ -1,5 +1,7 @@
 <script lang="ts">
   import FileUploaderDropContainer from 'carbon-components-svelte/src/FileUploader/FileUploaderDropContainer.svelte';
+  import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
+  import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -51,6 +53,8 @@
     })
   );
 
+  const isUnderWay = ({ state }: Import) => state === 'running';
+  const step = $derived(!job ? 0 : isUnderWay(job) || job.state === 'done' ? 2 : 1);
   const fault = $derived(mapping.length ? mappingFault(mapping, list?.list === 'customers') : null);
   const share = $derived(job?.outcome && job.bytes ? Math.min(1, job.outcome.bytesRead / job.bytes) : 0);
   const separators: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
@@ -126,8 +130,6 @@
       'text/csv'
     );
 
-  const isUnderWay = ({ state }: Import) => state === 'running';
-
   async function stop() {
     if (!job) return;
     const stopping = job;
@@ -167,6 +169,11 @@
 
 <section class="sheet" aria-label="Import a file of people">
   <h2>Import a file of people</h2>
+  <ProgressIndicator currentIndex={step} preventChangeOnClick>
+    <ProgressStep label="Choose a file" complete={step > 0} current={step === 0} />
+    <ProgressStep label="Match its columns and values" complete={step > 1} current={step === 1} />
+    <ProgressStep label="Import" complete={job?.state === 'done'} current={step === 2} />
+  </ProgressIndicator>
   {#if !job || job.state === 'done'}
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>
       {#if job.outcome?.errors.length}{@render errorsOf(job.outcome)}{/if}{/if}

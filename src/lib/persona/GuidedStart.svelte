@@ -1,4 +1,6 @@
 <script lang="ts">
+  import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
+  import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
   import type { Regions } from '$core/people';
   import { readSixAnswers, sixQuestions, type BriefFact, type SixAnswers } from '$core/persona';
@@ -19,6 +21,8 @@
     unfit: '',
     served: ''
   });
+  /** The first that is not answered. */
+  const next = $derived(sixQuestions.find(({ id }) => !answers[id].trim())?.id);
   const answered = $derived(Object.values(answers).some((answer) => answer.trim()));
   const read = $derived(answered ? readSixAnswers(answers, regions) : null);
 </script>
@@ -27,6 +31,16 @@
 <section class="sheet" aria-label="Six questions">
   <div class="questions">
     <h2>Six questions</h2>
+    <ProgressIndicator>
+      {#each sixQuestions as { id }, i (id)}
+        <ProgressStep
+          label={String(i + 1)}
+          complete={answers[id].trim() !== ''}
+          current={id === next}
+          description={answers[id].trim() ? 'answered' : 'not answered'}
+        />
+      {/each}
+    </ProgressIndicator>
     {#each sixQuestions as { id, asks, such }, i (id)}
       <TextBox label="{i + 1}. {asks}" rows="1" placeholder={such} maxlength={4000} bind:value={answers[id]} />
     {/each}

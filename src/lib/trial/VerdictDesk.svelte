@@ -8,7 +8,7 @@
   import type { FactCheck } from '$core/persona';
   import type { Onward } from './onward.svelte';
   import { reasons } from './reasons';
-  import Tick from '$lib/ui/Tick.svelte';
+  import OnOff from '$lib/ui/OnOff.svelte';
 
   interface Props {
     checks: readonly FactCheck[];
@@ -114,7 +114,7 @@
       }}
     />
     {@render children?.()}
-    <Tick label="go on to the next by itself" checked={onward.on} ontick={(on) => onward.switch(on)} />
+    <OnOff label="go on to the next by itself" on={onward.on} onswitch={(on) => onward.switch(on)} />
     <p class="soft keys">
       <kbd>←</kbd> <kbd>→</kbd> go through ·
       <Act look="plain" disabled={!verdict} onclick={onback} class="link">take back</Act> <kbd>⌫</kbd>

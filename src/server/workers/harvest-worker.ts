@@ -1,8 +1,12 @@
 import { workerData } from 'node:worker_threads';
 import { linkHarvest } from '../services/harvest/link-harvest';
+import { orderHarvest } from '../services/harvest/order-harvest';
 import { doOneThing } from './one-thing';
 
-/** Works out who is who among the rows of a harvest, and how likely each is to fit, with a line of its own to the database. */
-const { harvestId } = workerData as { harvestId: string };
+/**
+ * Works out who is who among the rows of a harvest, and how likely each is to fit; or, where that is known, the latter alone. With a
+ * line of its own to the database.
+ */
+const { harvestId, only } = workerData as { harvestId: string; only?: 'order' };
 
-void doOneThing(() => linkHarvest(harvestId));
+void doOneThing(() => (only === 'order' ? orderHarvest(harvestId) : linkHarvest(harvestId)));

@@ -1,4 +1,4 @@
-import { Op, QueryTypes, type Transaction } from 'sequelize';
+import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
 import { nextStep } from '$core/harvest';
 import { middleOf, type Interval } from '$core/measure';
 import { database } from '../../database/connection';
@@ -87,7 +87,9 @@ export async function recountSlice(slice: HarvestSliceRow, transaction: Transact
   ]);
   if (!run || !source) return;
   const entries = (await entriesOfSlice(run, slice, transaction)).filter(({ takenBack }) => !takenBack);
-  const { people, pages, counted } = searchSeen(entries);
+  const { people: shown, pages, counted } = searchSeen(entries);
+  // Somebody may be shown twice.
+  const people = [...new Map(shown.map((person) => [person.id, person])).values()];
   const checked = await askPeople('check-rows', { sheet: source.sheet, leftover: run.rendering.leftover, people });
   const bind = { harvestId, sourceId, slice: slice.id };
   await database().query(
@@ -119,7 +121,7 @@ export async function recountSlice(slice: HarvestSliceRow, transaction: Transact
     { bind, transaction, type: QueryTypes.SELECT }
   );
   const seen = {
-    rows: people.length,
+    rows: shown.length,
     reported: counted?.count?.interval ?? null,
     open: counted?.count?.open ?? false
   };
@@ -160,12 +162,18 @@ async function planByHand(
 ): Promise<void> {
   const { HarvestSlice } = models();
   const ofRun = { harvestId: harvest.id, sourceId: source.id };
-  for (const slice of read)
-    if (['waiting', 'stuck'].includes(slice.state) && !slice.cutBy && isTooLong(slice, source))
-      await tryToCut(harvest, slice, source);
-  const waiting = () => HarvestSlice.count({ where: { ...ofRun, state: 'waiting' } });
-  let left = await waiting();
-  if (!left && (await askWithNextWord(harvest, source))) left = await waiting();
+  try {
+    for (const { id } of read) {
+      const slice = await HarvestSlice.findByPk(id);
+      if (slice && ['waiting', 'stuck'].includes(slice.state) && !slice.cutBy && isTooLong(slice, source))
+        await tryToCut(harvest, slice, source);
+    }
+    if (!(await HarvestSlice.count({ where: { ...ofRun, state: 'waiting' } }))) await askWithNextWord(harvest, source);
+  } catch (error) {
+    // Somebody else wrote at the same moment, and it was planned there.
+    if (!(error instanceof UniqueConstraintError)) throw error;
+  }
+  const left = await HarvestSlice.count({ where: { ...ofRun, state: 'waiting' } });
   await run.update({ state: left ? 'waiting' : 'done', problem: '' });
 }
 

@@ -6,7 +6,7 @@ import { database } from '../../database/connection';
 import { Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { findHarvest } from './harvests';
-import { linkInThread } from './link-in-thread';
+import { orderInThread } from './link-in-thread';
 
 export interface PeopleFilter {
   source?: string | undefined;
@@ -230,5 +230,5 @@ export async function orderAnew(briefId: string, harvestId: string) {
   const harvest = await findHarvest(briefId, harvestId);
   if (harvest.state === 'running')
     throw new Refusal(409, 'Under way', 'People are put in order when the harvest stands still or is done.');
-  await linkInThread(harvestId);
+  await orderInThread(harvestId);
 }

@@ -1,17 +1,13 @@
 import { QueryTypes } from 'sequelize';
-import { learn, signReader, type JudgedRow } from '$core/harvest';
 import { hashText } from '$core/measure';
-import { parse, setQueries } from '$core/language';
-import { leadingJob, samePeople, type Person } from '$core/people';
-import { matchingOf } from '$core/semantics';
+import { leadingJob, samePeople } from '$core/people';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import { Refusal } from '../../refusal';
 import { recordName } from '../record-name';
+import { learnFromVerdicts, type HarvestRecord } from './learn-from-verdicts';
 
-interface Row {
-  sourceId: string;
-  person: Person;
+interface Row extends HarvestRecord {
   reading: 'met' | 'unknown';
 }
 
@@ -31,17 +27,12 @@ export async function linkHarvest(harvestId: string): Promise<null> {
   const records: number[][] = Array.from({ length: people }, () => []);
   rows.forEach((_, i) => records[personOf[i]!]!.push(i));
 
-  const signs = await signsOf(harvestId, rows);
-  const verdicts = await verdictsOn(brief.personaId);
-  const judged = records.flatMap((list): JudgedRow[] => {
-    const given = list.flatMap((i) => verdicts.get(recordName(rows[i]!.sourceId, rows[i]!.person.id)) ?? []);
-    return given.length ? [{ signs: signs(list[0]!), fit: given[0]! }] : [];
-  });
-  const learnt = learn(judged, brief.personaId);
+  const { personaId } = brief;
+  const { learnt, likely } = await learnFromVerdicts({ harvestId, personaId }, rows, records);
   // The order in which a random sample is read: by each one's own luck, so that it stays when others come.
   const luck = records.map((list) => {
     const { sourceId, person } = rows[list[0]!]!;
-    return hashText(`${brief.personaId}/${recordName(sourceId, person.id)}`) >>> 0;
+    return hashText(`${personaId}/${recordName(sourceId, person.id)}`) >>> 0;
   });
   const drawn = new Array<number>(people);
   [...luck.keys()].sort((a, b) => luck[a]! - luck[b]! || a - b).forEach((one, place) => (drawn[one] = place));
@@ -72,7 +63,6 @@ export async function linkHarvest(harvestId: string): Promise<null> {
         const all = list.map((one) => rows[one]!);
         const { person } = all[0]!;
         const job = leadingJob(person);
-        const likely = learnt && Math.max(...list.map((one) => learnt.likelihoodOf(signs(one))));
         return {
           number: at + i,
           name: person.name,
@@ -82,7 +72,7 @@ export async function linkHarvest(harvestId: string): Promise<null> {
           place: all.find(({ person: one }) => one.place)?.person.place ?? '',
           sources: [...new Set(all.map(({ sourceId }) => sourceId))],
           certain: all.some(({ reading }) => reading === 'met'),
-          score: likely,
+          score: likely(list),
           drawn: drawn[at + i]
         };
       });
@@ -95,8 +85,7 @@ export async function linkHarvest(harvestId: string): Promise<null> {
         { bind: { harvestId, people: JSON.stringify(some) }, transaction }
       );
     }
-    const told = learnt && { judged: learnt.judged, fits: learnt.fits, area: learnt.area, strongest: learnt.strongest };
-    await harvest.update({ people, learnt: told }, { transaction });
+    await harvest.update({ people, learnt }, { transaction });
   });
   return null;
 }
@@ -120,23 +109,4 @@ async function decisionsAmong(rows: readonly Row[]) {
     ];
     return a === undefined || b === undefined ? [] : [{ a, b, same: one.same }];
   });
-}
-
-/** Whether each record that was judged is a fit; unsure is neither. */
-async function verdictsOn(personaId: string): Promise<ReadonlyMap<string, boolean>> {
-  const rows = await models().Verdict.findAll({ where: { personaId, verdict: ['fit', 'miss'] }, raw: true });
-  return new Map(rows.map((row) => [recordName(row.sourceId, row.personId), row.verdict === 'fit']));
-}
-
-/** What each row shows, read as its source's version asks. */
-async function signsOf(harvestId: string, rows: readonly Row[]): Promise<(i: number) => string[]> {
-  const { HarvestSource, Version, Source } = models();
-  const readers = new Map<string, (person: Person) => string[]>();
-  for (const run of await HarvestSource.findAll({ where: { harvestId } })) {
-    const [version, source] = await Promise.all([Version.findByPk(run.versionId), Source.findByPk(run.sourceId)]);
-    const { query } = parse(version!.text, setQueries(version!.sets));
-    if (query) readers.set(run.sourceId, signReader(query, matchingOf(source!.sheet.matching)));
-  }
-  const known: (string[] | undefined)[] = [];
-  return (i) => (known[i] ??= readers.get(rows[i]!.sourceId)?.(rows[i]!.person) ?? []);
 }

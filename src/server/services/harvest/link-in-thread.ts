@@ -5,6 +5,10 @@ import { runThread } from '../../workers/threads';
 export const linkInThread = (harvestId: string, signal?: AbortSignal): Promise<null> =>
   runThread<null>('harvest-worker.js', { harvestId }, { ...(signal && { signal }) });
 
+/** Has a thread order the people of a harvest anew. */
+export const orderInThread = (harvestId: string): Promise<null> =>
+  runThread<null>('harvest-worker.js', { harvestId, only: 'order' });
+
 const task = 'link harvest';
 
 /** Milliseconds within which more may come that is linked with it. */

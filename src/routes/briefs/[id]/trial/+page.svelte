@@ -26,7 +26,8 @@
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
   import Act from '$lib/ui/Act.svelte';
-  import Hint from '$lib/ui/Hint.svelte';
+  import Information from 'carbon-icons-svelte/lib/Information.svelte';
+  import TooltipIcon from 'carbon-components-svelte/src/TooltipIcon/TooltipIcon.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { parse, setQueries } from '$core/language';
 
@@ -127,7 +128,11 @@
     <JudgingAs as={data.as} names={desk.judgeNames} onjudge={desk.judgeAs} />
     {#if judging.ruled && !data.as}
       <Act onclick={() => desk.doing(() => judging.judgeByRule())}>Pre-judge {judging.ruled} by rule</Act>
-      <Hint says="By firm size, country, industry and firms to leave out; marked as by rule">which rule</Hint>
+      <TooltipIcon
+        tooltipText="By firm size, country, industry and firms to leave out; marked as by rule"
+        icon={Information}
+        portalTooltip
+      />
     {/if}
     {#if judging.byRule && !data.as}
       <Act onclick={() => desk.doing(() => judging.takeBackRules())}>Take back {judging.byRule} by rule</Act>

@@ -1,0 +1,85 @@
+import type { PageField } from './page-fields';
+import { isFirm, isName, isPlace, isTitle, noise, type PageRow } from './page-pieces';
+
+// What the blocks of a page, held against each other, tell of it: its buttons, where the names stand, what stands at a place.
+
+/** What parts the pieces of a line: dashes and signs between spaces, bars, tabs. */
+export const between = /\s+[|•·–—-]\s+|\s*[|•·]\s*|\t+|\s{3,}|…|\.\.\./;
+
+/** The page's own words in a block, such as buttons, come again in nearly every block and are nothing of a person. */
+export function withoutButtons(lines: readonly string[]): string[] {
+  const counts = new Map<string, number>();
+  for (const line of lines) if (line.trim()) counts.set(line.trim(), (counts.get(line.trim()) ?? 0) + 1);
+  const names = lines.filter((line) => isName(line.trim())).length;
+  // Firms may look like names: blocks that blank lines part are counted more surely.
+  const blocks = blocksOf(lines).length;
+  const people = blocks > 2 ? Math.min(names, blocks) : names;
+  const isButton = (line: string) =>
+    (counts.get(line) ?? 0) >= Math.max(3, 0.8 * people) &&
+    line.split(/\s+/).length <= 4 &&
+    !isFirm(line) &&
+    !isTitle(line) &&
+    !isPlace(line);
+  return lines.filter((line) => !line.trim() || !isButton(line.trim()));
+}
+
+/** Lines that no blank line parts. */
+function blocksOf(lines: readonly string[]): string[][] {
+  const blocks: string[][] = [[]];
+  for (const line of lines) {
+    if (line.trim()) blocks.at(-1)!.push(line);
+    else if (blocks.at(-1)!.length) blocks.push([]);
+  }
+  return blocks.filter((block) => block.length);
+}
+/** Whether most blocks, of two or more, are of a kind. */
+const most = (blocks: readonly string[][], holds: (block: readonly string[]) => boolean): boolean =>
+  blocks.length >= 2 && blocks.filter(holds).length >= Math.max(2, 0.6 * blocks.length);
+
+/** Where most blocks have a title above the name, the name is put first. */
+export function namesFirst(lines: readonly string[]): string[] {
+  const isAbove = ([first, second]: readonly string[]) =>
+    second !== undefined && isName(second.trim()) && isTitle(first!.trim()) && !isName(first!.trim());
+  const blocks = blocksOf(lines);
+  if (!most(blocks, isAbove)) return [...lines];
+  return blocks.flatMap((block) => (isAbove(block) ? [block[1]!, block[0]!, ...block.slice(2), ''] : [...block, '']));
+}
+
+/** Whether blank lines part one person from the next: most blocks begin with a name then. */
+export const partedByBlanks = (lines: readonly string[]): boolean =>
+  most(blocksOf(lines), ([first]) => isName(first!.trim()));
+
+/**
+ * Where the blocks of a page are made alike, what stands at the same place of each is of the same kind: a town that no list holds
+ * stands where the others have their towns. Fills what was left empty.
+ */
+export function filledByShape(rows: PageRow[], lines: readonly string[]): PageRow[] {
+  const blocks = blocksOf(lines).map((block) =>
+    block.flatMap((line, at) =>
+      line
+        .split(between)
+        .map((piece) => piece.trim())
+        .filter((piece) => piece && !noise.test(piece))
+        .map((piece, i) => ({ place: `${at}/${i}`, piece }))
+    )
+  );
+  if (blocks.length < 3 || blocks.length !== rows.length) return rows;
+  const towns = new Map<string, number>();
+  for (const block of blocks)
+    for (const { place, piece } of block) if (isPlace(piece)) towns.set(place, (towns.get(place) ?? 0) + 1);
+  const [where, many] = [...towns].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
+  if (many < 0.5 * blocks.length) return rows;
+  return rows.map((row, i) => {
+    const piece = blocks[i]!.find(({ place }) => place === where)?.piece;
+    const values = { ...row.values };
+    if (values.place || !piece || !/^\p{Lu}/u.test(piece) || piece.split(/\s+/).length > 6) return row;
+    // It was taken for something else by its place alone.
+    const wrong = row.doubtful.filter((field) => values[field] === piece);
+    const left = Object.fromEntries(Object.entries(values).filter(([field]) => !wrong.includes(field as PageField)));
+    if (Object.values(left).includes(piece)) return row;
+    return {
+      values: { ...left, place: piece },
+      doubtful: [...row.doubtful.filter((field) => !wrong.includes(field)), 'place']
+    };
+  });
+}
