@@ -171,7 +171,7 @@
   <h2>Import a file of people</h2>
   <ProgressIndicator currentIndex={step} preventChangeOnClick>
     <ProgressStep label="Choose a file" complete={step > 0} current={step === 0} />
-    <ProgressStep label="Match its columns and values" complete={step > 1} current={step === 1} />
+    <ProgressStep label="Match columns" complete={step > 1} current={step === 1} />
     <ProgressStep label="Import" complete={job?.state === 'done'} current={step === 2} />
   </ProgressIndicator>
   {#if !job || job.state === 'done'}

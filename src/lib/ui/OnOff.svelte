@@ -35,6 +35,11 @@
 </div>
 
 <style>
+  .on-off {
+    display: flex;
+    align-items: center;
+    height: 28px;
+  }
   .on-off :global(.bx--form-item) {
     flex: none;
   }

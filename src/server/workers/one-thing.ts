@@ -9,7 +9,7 @@ import type { ThreadTells } from './threads';
 /** The end of a thread that does one thing, as `runThread` hears it, whether that was done, refused or broke off. */
 async function endOf(work: () => Promise<unknown>): Promise<ThreadTells<unknown, never>> {
   try {
-    await takeUpSpreadLexicon();
+    takeUpSpreadLexicon();
     return { answer: await work() };
   } catch (error) {
     if (error instanceof Refusal) return { refusal: error.told() };

@@ -13,7 +13,7 @@ import { attach, detach } from './work/sources';
 import { strings } from './work/strings';
 
 giveWay();
-await takeUpSpreadLexicon();
+takeUpSpreadLexicon();
 
 const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['answer'] } = {
   ...strings,

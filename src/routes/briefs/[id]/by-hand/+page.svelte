@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import ByHandFigures from '$lib/by-hand/ByHandFigures.svelte';
   import DiaryEntries from '$lib/by-hand/DiaryEntries.svelte';
+  import SlicesToRun from '$lib/by-hand/SlicesToRun.svelte';
   import RowsTable from '$lib/by-hand/RowsTable.svelte';
   import { ByHandPage } from '$lib/by-hand/by-hand-page.svelte';
   import { textOfHtml } from '$lib/by-hand/text-of-html';
@@ -107,13 +108,6 @@
       </Pick>
     {/if}
     {#if here?.slice}
-      <p class="soft" role="status">
-        {count(page.diary.searches.filter(({ slice }) => slice?.state === 'read').length)} of {count(
-          page.diary.searches.filter(({ slice }) => slice && slice.state !== 'cut').length
-        )} slices read to their end{page.next >= 0 && page.next !== page.search
-          ? `; next: ${page.diary.searches[page.next]!.slice!.what}`
-          : ''}.
-      </p>
       <div class="line">
         {#if here.slice.state === 'waiting'}
           <Act disabled={!here.entries || page.keeping} onclick={() => page.end(true)}>That is all it shows</Act>
@@ -164,7 +158,11 @@
         <p class="soft">Only the top? Then the figures speak of the top, and the rest is shown as unseen.</p>
       {/if}
     {:else}
-      <p class="soft">Keep a count first: by it the pages are drawn. Or paste the first page.</p>
+      <p class="soft">
+        {here?.slice
+          ? 'Paste the first page, with its count.'
+          : 'Keep a count first: by it the pages are drawn. Or paste the first page.'}
+      </p>
     {/if}
   </section>
 
@@ -223,7 +221,11 @@
     <DiaryEntries {page} />
   </section>
 
-  <ByHandFigures searches={page.diary.searches} search={page.search} trial={page.diary.harvest ? null : data.trial} />
+  {#if page.diary.harvest}
+    <SlicesToRun searches={page.diary.searches} at={page.search} next={page.next} onpick={(to) => page.pick(to)} />
+  {:else}
+    <ByHandFigures searches={page.diary.searches} search={page.search} trial={data.trial} />
+  {/if}
 </div>
 
 <style>

@@ -1,0 +1,91 @@
+<script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import { count } from '$lib/marks/format';
+  import type { Answer } from '$api';
+
+  interface Props {
+    searches: Answer<'readDiary'>['searches'];
+    /** The one that is looked at, and the next that waits; -1 for none. */
+    at: number;
+    next: number;
+    onpick: (at: number) => void;
+  }
+  let { searches, at, next, onpick }: Props = $props();
+
+  const slices = $derived(
+    searches.flatMap(({ slice, rows }, i) => (slice && slice.state !== 'cut' ? [{ slice, rows, i }] : []))
+  );
+  const read = $derived(slices.filter(({ slice }) => slice.state === 'read').length);
+  const signs = { read: '✓', waiting: '·', stuck: '!', 'left out': '–', cut: '' } as const;
+  const words = {
+    read: 'read',
+    waiting: 'to run',
+    stuck: 'longer than is shown',
+    'left out': 'left out',
+    cut: ''
+  } as const;
+</script>
+
+<!-- The slices of a harvest here: what is done, and what is next. -->
+<section class="sheet" aria-label="Slices">
+  <h2>{count(read)} of {count(slices.length)} slices read</h2>
+  <ol>
+    {#each slices as { slice, rows, i } (slice.id)}
+      <li>
+        <Act look="plain" aria-current={i === at ? 'step' : undefined} onclick={() => onpick(i)}>
+          <span class="sign">{i === next ? '▸' : signs[slice.state]}</span>
+          <span class="what">{slice.what}</span>
+          <span class="soft"
+            >{i === next ? 'next' : words[slice.state]}{rows || slice.state === 'read'
+              ? `, ${count(rows)}`
+              : slice.expected === null
+                ? ''
+                : `, ≈ ${count(Math.round(slice.expected))}`}</span
+          >
+        </Act>
+      </li>
+    {/each}
+  </ol>
+</section>
+
+<style>
+  section {
+    padding: 10px 14px;
+    font-size: 13px;
+    overflow: auto;
+  }
+  h2 {
+    font-size: 13.5px;
+    margin-bottom: 6px;
+  }
+  ol {
+    list-style: none;
+    padding: 0;
+    margin: 0;
+  }
+  li {
+    border-top: 1px solid var(--rule);
+  }
+  li :global(.act) {
+    width: 100%;
+    max-width: none;
+    display: flex;
+    gap: 8px;
+    justify-content: flex-start;
+    text-align: left;
+    white-space: normal;
+    padding: 5px 2px;
+    height: auto;
+  }
+  li :global(.act[aria-current]) {
+    background: var(--accent-2);
+  }
+  .sign {
+    width: 12px;
+    color: var(--accent);
+  }
+  .what {
+    flex: 1;
+    overflow-wrap: anywhere;
+  }
+</style>
