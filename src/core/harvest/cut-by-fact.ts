@@ -1,7 +1,8 @@
+import { coverRange, type Bucket } from '../dialect/buckets';
 import type { Search } from '../dialect/search-schema';
 import type { Fact, Sheet } from '../dialect/sheet';
 import { isNumberFact, type NamedFact, type NumberFact, type Scope } from '../language/scopes';
-import { keysOf } from '../language/tokens';
+import { fold, keysOf } from '../language/tokens';
 import { countries } from '../people/countries';
 import type { Person } from '../people/person';
 import type { Cut, CutPart } from './slice';
@@ -33,7 +34,10 @@ const factOf = (search: Search, scope: Scope) => search.facts.find((fact) => fac
 /** The cuts by a fact that the source can be asked, those that its search is cut by already among them where they go further. */
 export function cutsByFact(search: Search, needs: CutNeeds): Cut[] {
   return needs.sheet.facts.flatMap((fact) => {
-    if (isNumberFact(fact.scope)) return fact.range ? (cutByNumbers(search, fact.scope, needs) ?? []) : [];
+    if (isNumberFact(fact.scope)) {
+      if (fact.buckets) return cutByBuckets(search, fact, fact.scope, needs) ?? [];
+      return fact.range ? (cutByNumbers(search, fact.scope, needs) ?? []) : [];
+    }
     // Texts that a source takes as lists are no facts.
     return fact.include && fact.scope in valueOf ? (cutByValues(search, fact, needs) ?? []) : [];
   });
@@ -170,6 +174,40 @@ function binsOf(expected: ReadonlyMap<string, number>, most: number, limit: numb
     } else bins.push({ values: [value], expected: rows });
   }
   return bins;
+}
+
+/** By the named ranges that a place offers of a number, where together they leave no gap. */
+function cutByBuckets(search: Search, fact: Fact, scope: NumberFact, { seen, count, most }: CutNeeds): Cut | null {
+  const before = factOf(search, scope);
+  const named = new Set(before?.include?.map(fold));
+  const without = new Set(before?.exclude?.map(fold));
+  const asked = fact.buckets!.filter(
+    ({ label }) => (!before?.include || named.has(fold(label))) && !without.has(fold(label))
+  );
+  if (asked.length < 2 || (!before?.include && !coverRange({ low: null, high: null }, fact.buckets!))) return null;
+  const per = seen.length ? count / seen.length : 0;
+  const numbers = seen.flatMap((person) => person[scope] ?? []);
+  const rowsOf = ({ low, high }: Bucket) =>
+    numbers.filter((value) => (low ?? -Infinity) <= value && value <= (high ?? Infinity)).length * per;
+  const bins = binsOf(new Map(asked.map((bucket) => [bucket.label, rowsOf(bucket)])), most, fact.most ?? Infinity);
+  const parts: CutPart[] = bins.map(({ values, expected }) => ({
+    search: withFact(search, scope, { include: values }),
+    what: values.join(' or '),
+    expected,
+    rest: false
+  }));
+  if (before?.include) return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: null };
+  const untold = (seen.length - numbers.length) * per;
+  const labels = asked.map(({ label }) => label);
+  if (!fact.exclude || labels.length + without.size > (fact.most ?? Infinity))
+    return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: { scope, expected: untold } };
+  const rest: CutPart = {
+    search: withFact(search, scope, { exclude: [...(before?.exclude ?? []), ...labels] }),
+    what: 'not told',
+    expected: untold,
+    rest: true
+  };
+  return { by: { kind: 'numbers', scope }, parts: [...parts, rest], lost: null };
 }
 
 function cutByNumbers(search: Search, scope: NumberFact, { seen, count, most }: CutNeeds): Cut | null {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
 import { sheets as generatedSheets } from '../../../tests/generate/sheets';
+import { bucketsFrom } from '../dialect/buckets';
 import { harrowGuild, lanternfield, quillbank, sheets } from '../dialect/sheets';
 import { readSearch } from '../dialect/search';
 import { render } from '../dialect/render';
@@ -112,6 +113,32 @@ describe('cuts', () => {
     expect(ranges[0]!.low).toBeNull();
     expect(ranges.at(-1)!.high).toBeNull();
     ranges.slice(1).forEach(({ low }, i) => expect(low).toBe(ranges[i]!.high));
+  });
+
+  it('go by the named ranges of a number, where those leave no gap, and share out those that are asked already', () => {
+    const seen = made(60, (i) => (i < 50 ? { headcount: [5, 30, 120, 300, 900][i % 5]! } : {}));
+    const sized = (buckets: string, more: object = {}) =>
+      sheetSchema.parse({
+        ...harrowGuild,
+        facts: [{ scope: 'headcount', label: 'Size', include: true, ...bucketsFrom(buckets), ...more }]
+      });
+    const cutBy = (text: string, sheet: Sheet) =>
+      cutsOf(searchOf(text, sheet), { sheet, seen, count: 1200, most: 400 }).find(({ by }) => by.kind === 'numbers');
+    const usual = '1–10; 11–50; 51–200; 201–500; 501+';
+    const cut = cutBy('any:manager', sized(`up to 10; ${usual.slice(6)}`))!;
+    expect(cut.lost).toEqual({ scope: 'headcount', expected: 200 });
+    expect(cut.parts.flatMap(({ search }) => search.facts[0]!.include!).sort()).toEqual(
+      ['up to 10', '11–50', '51–200', '201–500', '501+'].sort()
+    );
+    for (const { expected } of cut.parts) expect(expected).toBeLessThanOrEqual(400);
+    const excluding = cutBy('any:manager', sized(`up to 10; ${usual.slice(6)}`, { exclude: true }))!;
+    expect(excluding.lost).toBeNull();
+    expect(excluding.parts.at(-1)).toMatchObject({ what: 'not told', expected: 200, rest: true });
+    // Whoever has none, or nothing, would be lost without a word.
+    expect(cutBy('any:manager', sized('11–50; 201–500'))).toBeUndefined();
+    const asked = cutBy('any:manager AND headcount:[11 TO 200]', sized(usual))!;
+    expect(asked.parts.map(({ what }) => what).sort()).toEqual(['11–50', '51–200']);
+    expect(asked.lost).toBeNull();
   });
 
   it('go by alternatives, or by a word nobody cares about, where there are no facts', () => {

@@ -4,7 +4,8 @@ import { places, type Place } from '../people/places';
 import { demonyms } from '../people/regions';
 import { tradeWordCodes } from '../people/industries';
 import { composeTitles } from '../titles/compose-title';
-import { fixedTitles, fromLexicon, functions, languages, ranks } from '../titles/lexicon';
+import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
+import { fromLexicon } from '../titles/taken-up';
 import { fold, tokens } from '../language/tokens';
 import tradesData from './data/trades.json';
 

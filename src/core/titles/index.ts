@@ -7,4 +7,5 @@ export * from './own-lexicon-shape';
 export * from './read-title';
 export * from './senses';
 export * from './spellings';
+export * from './taken-up';
 export * from './wordings';

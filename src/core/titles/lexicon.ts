@@ -7,6 +7,7 @@ import iscoData from './data/isco-08.json';
 import ranksData from './data/ranks.json';
 import { languages, type Language } from './languages';
 import type { OwnLexicon } from './own-lexicon-shape';
+import { fromLexicon, ownLexicon } from './taken-up';
 
 export * from './languages';
 
@@ -58,20 +59,30 @@ const shippedTitles: readonly FixedTitle[] = z
   )
   .parse(fixedData);
 
-let functionEntries = shippedFunctions;
-let byId = new Map(functionEntries.map((entry) => [entry.id, entry]));
-let titleEntries = shippedTitles;
-let own: OwnLexicon = { functions: [], titles: [], meanings: [] };
-/** Counts what was taken up, so that what follows from it is made anew. */
-let edition = 0;
+const byId = fromLexicon((): ReadonlyMap<string, FunctionEntry> => {
+  const namesOf = (names: OwnLexicon['functions'][number]['names'], more?: FunctionEntry['names']) =>
+    Object.fromEntries(
+      languages.map((language) => [language, [...new Set([...(more?.[language] ?? []), ...(names[language] ?? [])])]])
+    ) as FunctionEntry['names'];
+  const merged = new Map(shippedFunctions.map((entry) => [entry.id, entry]));
+  for (const { id, near, names } of ownLexicon().functions) {
+    const entry = merged.get(id);
+    merged.set(id, {
+      id,
+      isco: entry?.isco ?? null,
+      near: [...new Set([...(entry?.near ?? []), ...near])],
+      names: namesOf(names, entry?.names),
+      stems: entry?.stems ?? {}
+    });
+  }
+  return merged;
+});
 
 /** Functions, each with its ISCO-08 unit group (ILO, 2012; the list of groups is from memory), those of the user last. */
-export const functions = (): readonly FunctionEntry[] => functionEntries;
-export const functionOf = (id: string): FunctionEntry | undefined => byId.get(id);
+export const functions = fromLexicon((): readonly FunctionEntry[] => [...byId().values()]);
+export const functionOf = (id: string): FunctionEntry | undefined => byId().get(id);
 /** Titles that follow no pattern, those of the user first. Common practice, no published source. */
-export const fixedTitles = (): readonly FixedTitle[] => titleEntries;
-/** What the user added to the lexicon. */
-export const ownLexicon = (): OwnLexicon => own;
+export const fixedTitles = fromLexicon((): readonly FixedTitle[] => [...ownLexicon().titles, ...shippedTitles]);
 
 /** Why something cannot be added to the lexicon, in a sentence; null where it can. */
 export function lexiconFault({ functions: added, titles, meanings }: OwnLexicon): string | null {
@@ -95,39 +106,6 @@ export function lexiconFault({ functions: added, titles, meanings }: OwnLexicon)
   const words = meanings.map(({ word }) => fold(word));
   const again = words.find((word, i) => words.indexOf(word) !== i);
   return again === undefined ? null : `The meanings of “${again}” are there twice. Put them together.`;
-}
-
-/** Takes up what the user added, in place of what was taken up before. What has a fault is to be refused before. */
-export function takeUpLexicon(added: OwnLexicon): void {
-  const namesOf = (names: OwnLexicon['functions'][number]['names'], more?: FunctionEntry['names']) =>
-    Object.fromEntries(
-      languages.map((language) => [language, [...new Set([...(more?.[language] ?? []), ...(names[language] ?? [])])]])
-    ) as FunctionEntry['names'];
-  const merged = new Map(shippedFunctions.map((entry) => [entry.id, entry]));
-  for (const { id, near, names } of added.functions) {
-    const entry = merged.get(id);
-    merged.set(id, {
-      id,
-      isco: entry?.isco ?? null,
-      near: [...new Set([...(entry?.near ?? []), ...near])],
-      names: namesOf(names, entry?.names),
-      stems: entry?.stems ?? {}
-    });
-  }
-  functionEntries = [...merged.values()];
-  byId = merged;
-  titleEntries = [...added.titles, ...shippedTitles];
-  own = added;
-  edition++;
-}
-
-/** Something that follows from the lexicon: made when it is first asked for, and anew after the lexicon has changed. */
-export function fromLexicon<T>(make: () => T): () => T {
-  let made: { of: number; value: T } | undefined;
-  return () => {
-    if (made?.of !== edition) made = { of: edition, value: make() };
-    return made.value;
-  };
 }
 
 const degrees = degreesSchema.parse(degreesData);

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import data from './data/meanings.json';
 import { fold, tokenKeys } from '../language/tokens';
-import { fromLexicon, ownLexicon } from './lexicon';
+import { fromLexicon, ownLexicon } from './taken-up';
 
 /** One of several things a word can mean in a title or a profile. */
 export interface Sense {

@@ -1,8 +1,9 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { addName, addTitle, joinLexicons, readSenses, withoutText } from './add-to-lexicon';
-import { fixedTitles, functionOf, functions, lexiconFault, takeUpLexicon } from './lexicon';
+import { fixedTitles, functionOf, functions, lexiconFault } from './lexicon';
 import { meanings } from './meanings';
 import { ownLexiconShape, type OwnLexicon } from './own-lexicon-shape';
+import { takeUpLexicon } from './taken-up';
 import { readTitle } from './read-title';
 import { ambiguousIn } from './senses';
 import { languageOf, wordings } from './wordings';

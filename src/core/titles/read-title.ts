@@ -1,6 +1,7 @@
 import { fold, tokenKeys } from '../language/tokens';
 import { meanings } from './meanings';
-import { degreeWords, fixedTitles, fromLexicon, functions, ranks } from './lexicon';
+import { degreeWords, fixedTitles, functions, ranks } from './lexicon';
+import { fromLexicon } from './taken-up';
 
 /** What a title says of seniority and work. */
 export interface TitleReading {

@@ -3,8 +3,8 @@ import { valuesOf } from '../people/values';
 import { terms, type Query, type Span } from '../language/query';
 import { isTextScope } from '../language/scopes';
 import { fold, tokenKeys } from '../language/tokens';
-import { fromLexicon } from './lexicon';
 import { ambiguousWords, meanings } from './meanings';
+import { fromLexicon } from './taken-up';
 
 const several = fromLexicon((): ReadonlySet<string> => new Set(ambiguousWords()));
 

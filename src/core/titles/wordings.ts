@@ -3,7 +3,6 @@ import { composeTitles } from './compose-title';
 import {
   abbreviations,
   fixedTitles,
-  fromLexicon,
   functionOf,
   functions,
   gendered,
@@ -16,6 +15,7 @@ import {
 } from './lexicon';
 import { readTitle } from './read-title';
 import { otherSpelling } from './spellings';
+import { fromLexicon } from './taken-up';
 
 /** How near a proposed wording is to the title it is proposed for, the nearest first. */
 export const nearnesses = ['same', 'translated', 'rank', 'function'] as const;

@@ -158,7 +158,6 @@
                         <Act look="plain" onclick={() => ondecide(cell)}
                           >Draw those {count(decide.here + decide.there)} who would</Act
                         >
-                        ({count(decide.here)} here, {count(decide.there)} for {rival})
                       {:else}(judging all would not do it){/if}
                     </div>
                   {/if}

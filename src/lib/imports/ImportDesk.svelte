@@ -172,7 +172,7 @@
   <ProgressIndicator currentIndex={step} preventChangeOnClick>
     <ProgressStep label="Choose a file" complete={step > 0} current={step === 0} />
     <ProgressStep label="Match columns" complete={step > 1} current={step === 1} />
-    <ProgressStep label="Import" complete={job?.state === 'done'} current={step === 2} />
+    <ProgressStep label="Bring in" complete={job?.state === 'done'} current={step === 2} />
   </ProgressIndicator>
   {#if !job || job.state === 'done'}
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>

@@ -1,8 +1,11 @@
-import { workerData } from 'node:worker_threads';
 import { runImport } from '../services/sources/imports/run-import';
-import { doOneThing } from './one-thing';
+import { doEach } from './one-thing';
 
-/** Imports one file, with a line of its own to the database. */
-const { importId, serverId } = workerData as { importId: string; serverId: string };
+/** A file that was uploaded, and the server that imports it. */
+export interface ImportTask {
+  importId: string;
+  serverId: string;
+}
 
-void doOneThing(() => runImport(importId, serverId));
+/** Imports one file after the other, with a line of its own to the database. */
+doEach(({ importId, serverId }: ImportTask) => runImport(importId, serverId));

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { Worker, type TransferListItem } from 'node:worker_threads';
+import { ownLexicon, type OwnLexicon } from '$core/titles';
 import { environment } from '../environment';
 import { NotNow } from '../jobs/not-now';
 import { Refusal, type ToldRefusal } from '../refusal';
@@ -73,6 +74,8 @@ export class KeptThreads<Task, Answer> {
   readonly #file: string;
   readonly #idleFor: number;
   readonly #idle = new Map<Worker, NodeJS.Timeout>();
+  /** What users had added to the lexicon when a thread was started: it knows of nothing that came later. */
+  readonly #startedWith = new WeakMap<Worker, OwnLexicon>();
 
   /** `idleFor` are the milliseconds after which one that has nothing to do is ended. */
   constructor(file: string, idleFor: number) {
@@ -95,8 +98,9 @@ export class KeptThreads<Task, Answer> {
   }
 
   #take(): Worker {
-    const [rested] = this.#idle;
+    const rested = [...this.#idle].find(([thread]) => this.#startedWith.get(thread) === ownLexicon());
     const thread = rested?.[0] ?? startThread(this.#file, null, {});
+    if (!rested) this.#startedWith.set(thread, ownLexicon());
     if (!rested) thread.once('exit', () => this.#wake(thread));
     this.#wake(thread);
     return thread;

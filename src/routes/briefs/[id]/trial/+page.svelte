@@ -131,7 +131,6 @@
       <TooltipIcon
         tooltipText="By firm size, country, industry and firms to leave out; marked as by rule"
         icon={Information}
-        portalTooltip
       />
     {/if}
     {#if judging.byRule && !data.as}

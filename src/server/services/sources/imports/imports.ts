@@ -11,7 +11,8 @@ import { NotNow } from '../../../jobs/not-now';
 import { serverId } from '../../../jobs/this-server';
 import { log } from '../../../log';
 import { notFound, Refusal } from '../../../refusal';
-import { runThread } from '../../../workers/threads';
+import type { ImportTask } from '../../../workers/import-worker';
+import { KeptThreads } from '../../../workers/threads';
 import { findBrief } from '../../briefs/briefs';
 import { findSource, readySource } from '../sources';
 import type { ImportSettings } from '$api/import-shapes';
@@ -99,6 +100,9 @@ export async function startImport(id: string, settings: ImportSettings) {
   return readImport(id);
 }
 
+/** An import that follows soon need not wait until a thread has begun. */
+const threads = new KeptThreads<ImportTask, null>('import-worker.js', 60_000);
+
 /** Takes a lease on an import that waits, or whose server is dead or has not said for long that it goes on. */
 async function claim(id: string): Promise<boolean> {
   const row = await models().Import.findByPk(id);
@@ -124,7 +128,7 @@ async function claim(id: string): Promise<boolean> {
 handle(task, async (payload, stopping) => {
   const { importId } = payload as { importId: string };
   if (!(await claim(importId))) return;
-  await runThread('import-worker.js', { importId, serverId }, { signal: stopping }).catch((error: unknown) => {
+  await threads.run({ importId, serverId }, { signal: stopping }).catch((error: unknown) => {
     // The line to the database was cut, or this server stops: nothing was kept, and it is begun anew.
     throw stopping.aborted || isDatabaseAway(error) ? new NotNow('The import was cut off.') : error;
   });
