@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -28,6 +29,14 @@
   let sort: { by: string; down: boolean } | null = $state(null);
   let chosen: ReadonlySet<string> = $state.raw(new Set());
   let last = $state(0);
+  /** Rows that are drawn; more as the list is scrolled. Hundreds at once would hold the page up. */
+  const page = 40;
+  let drawn = $state(page);
+  const more = (reached: number) => (drawn = Math.max(drawn, Math.ceil((reached + 1) / page + 0.5) * page));
+  function scrolled(event: Event) {
+    const { scrollTop, clientHeight, scrollHeight } = event.currentTarget as HTMLElement;
+    if (scrollTop + 2 * clientHeight > scrollHeight && drawn < shown.length) more(drawn);
+  }
 
   const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
   const countIn = (source: string, text: string) => {
@@ -93,13 +102,16 @@
     chosen = next;
   }
   let box: HTMLElement;
-  function keys(event: KeyboardEvent, index: number) {
+  async function keys(event: KeyboardEvent, index: number) {
     if ((event.target as HTMLElement).closest('input, button')) return;
     const here = targets.length ? targets : [shown[index]!.text];
     const step = { ArrowDown: 1, ArrowUp: -1, Home: -Infinity, End: Infinity }[event.key];
     if (step !== undefined) {
+      event.preventDefault();
       const to = Math.max(0, Math.min(shown.length - 1, index + step));
       if (event.shiftKey) choose(to, event);
+      more(to);
+      await tick();
       box.querySelectorAll<HTMLElement>('tbody tr')[to]?.focus();
     } else if (event.key === ' ') choose(index, event);
     else if (event.key === 'Enter') act((texts) => onuse(texts, true), here);
@@ -142,7 +154,7 @@
   <Act onclick={copyChosen}>Copy {targets.length ? 'the chosen' : 'those in use'} as a group</Act>
 </div>
 
-<div class="scroll">
+<div class="scroll" onscroll={scrolled}>
   <div class="tabled" bind:this={box}>
     <Table aria-label="Wordings">
       <TableHead>
@@ -160,7 +172,7 @@
         </TableRow>
       </TableHead>
       <TableBody>
-        {#each shown as row, i (row.text)}
+        {#each shown.slice(0, drawn) as row, i (row.text)}
           <TableRow
             class="{row.state === 'set aside' || row.state === 'refused' ? 'aside' : ''} {row.state === 'proposed'
               ? 'proposed'
