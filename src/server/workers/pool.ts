@@ -154,7 +154,8 @@ export class Pool {
   async close(): Promise<void> {
     this.closed = true;
     clearTimeout(this.watch);
-    for (const question of this.waiting.splice(0)) this.end(question, () => question.reject(gone()));
+    const asked = [...this.waiting.splice(0), ...[...this.threads].flatMap(({ running }) => running ?? [])];
+    for (const question of asked) this.end(question, () => question.reject(gone()));
     await Promise.all([...this.threads].map((thread) => this.stop(thread)));
   }
 

@@ -1,0 +1,164 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { harrowGuild, quillbank } from '$core/dialect';
+import type { ReadingAnswer, ReadingQuestion } from './reading-messages';
+import { StringReading } from './reading.svelte';
+
+/** A worker that is spoken to by the test. */
+class FakeWorker {
+  static made: FakeWorker[] = [];
+  onmessage: ((event: { data: ReadingAnswer }) => void) | null = null;
+  heard: (ReadingQuestion | { lexicon: object })[] = [];
+  ended = false;
+  constructor() {
+    FakeWorker.made.push(this);
+  }
+  postMessage(message: ReadingQuestion) {
+    this.heard.push(message);
+  }
+  terminate() {
+    this.ended = true;
+  }
+  says(answer: ReadingAnswer) {
+    this.onmessage!({ data: answer });
+  }
+  get lastId(): number {
+    return (this.heard.at(-1) as ReadingQuestion).id;
+  }
+}
+const worker = () => FakeWorker.made.at(-1)!;
+const read = (id: number, description: string): ReadingAnswer => ({
+  id,
+  kind: 'read',
+  problems: [],
+  description,
+  shorter: null
+});
+const ask = (reading: StringReading, text: string) => reading.ask({ text, sets: [], sheets: [] });
+
+describe('what a worker makes of a string', () => {
+  beforeEach(() => {
+    FakeWorker.made = [];
+    vi.stubGlobal('Worker', FakeWorker);
+    vi.useFakeTimers();
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
+
+  it('is taken of the newest text alone', () => {
+    const reading = new StringReading();
+    ask(reading, 'chef');
+    const first = worker().lastId;
+    ask(reading, 'cook');
+    worker().says(read(first, 'who are chefs'));
+    expect(reading.text).toBeNull();
+    worker().says(read(worker().lastId, 'who are cooks'));
+    expect([reading.text, reading.description]).toEqual(['cook', 'who are cooks']);
+    expect(FakeWorker.made).toHaveLength(1);
+  });
+
+  it('stays while a newer text is read, source by source', () => {
+    const reading = new StringReading();
+    ask(reading, 'chef');
+    const rendered = (id: number, sourceId: string, copy: string) =>
+      ({ id, kind: 'rendered', sourceId, rendering: { searches: [] }, copy, problems: [] }) as unknown as ReadingAnswer;
+    worker().says(rendered(worker().lastId, 'a', 'chef'));
+    worker().says(rendered(worker().lastId, 'b', '"chef"'));
+    ask(reading, 'cook');
+    worker().says(rendered(worker().lastId, 'a', 'cook'));
+    expect(Object.entries(reading.sources).map(([id, { copy }]) => [id, copy])).toEqual([
+      ['a', 'cook'],
+      ['b', '"chef"']
+    ]);
+  });
+
+  it('is given up where it takes long and a newer text is there', () => {
+    const reading = new StringReading();
+    ask(reading, 'slow');
+    vi.advanceTimersByTime(300);
+    ask(reading, 'slow too');
+    expect(FakeWorker.made).toHaveLength(1);
+    vi.advanceTimersByTime(200);
+    ask(reading, 'fast');
+    expect(FakeWorker.made.map(({ ended }) => ended)).toEqual([true, false]);
+    expect(worker().heard).toHaveLength(2);
+    worker().says({ id: worker().lastId, kind: 'done' });
+    vi.advanceTimersByTime(5000);
+    ask(reading, 'later');
+    expect(FakeWorker.made).toHaveLength(2);
+  });
+
+  it('ends with the page', () => {
+    const reading = new StringReading();
+    reading.stop();
+    ask(reading, 'chef');
+    reading.stop();
+    expect(worker().ended).toBe(true);
+  });
+});
+
+describe('the worker itself', () => {
+  const told: ReadingAnswer[] = [];
+  let hear: (question: ReadingQuestion | { lexicon: object }) => void;
+  const until = async (id: number) => {
+    await vi.waitFor(() => expect(told.some((one) => one.id === id && one.kind === 'done')).toBe(true), 5000);
+    return told.filter((one) => one.id === id);
+  };
+  beforeEach(async () => {
+    told.length = 0;
+    vi.resetModules();
+    vi.stubGlobal('postMessage', (answer: ReadingAnswer) => told.push(answer));
+    vi.stubGlobal('addEventListener', (_: string, on: (event: { data: unknown }) => void) => {
+      hear = (data) => on({ data });
+    });
+    await import('./reading.worker');
+  });
+  afterEach(() => vi.unstubAllGlobals());
+
+  it('says what a string means, what is wrong with it, and how each source is asked', async () => {
+    const sheets = [harrowGuild, quillbank];
+    hear({ id: 1, text: 'title:(chef OR chef OR cook) country:Spain', sets: [], sheets });
+    const answers = await until(1);
+    expect(answers.map(({ kind }) => kind)).toEqual(['read', 'rendered', 'rendered', 'done']);
+    const first = answers[0] as Extract<ReadingAnswer, { kind: 'read' }>;
+    expect(first.description).toMatch(/chef/);
+    expect(first.shorter).toMatch(/chef OR cook/);
+    expect(first.problems.length).toBeGreaterThan(0);
+    const rendered = answers.flatMap((one) => (one.kind === 'rendered' ? [one] : []));
+    expect(rendered.map(({ sourceId }) => sourceId)).toEqual([harrowGuild.id, quillbank.id]);
+    for (const { copy } of rendered) expect(copy).toMatch(/chef/);
+  });
+
+  it('translates as much of an unended string as can be read, and nothing of an empty one', async () => {
+    hear({ id: 1, text: 'title:(chef OR', sets: [], sheets: [harrowGuild] });
+    const [first, second] = await until(1);
+    expect((first as { problems: { severity: string }[] }).problems.map(({ severity }) => severity)).toContain('error');
+    expect(second).toMatchObject({ kind: 'rendered', copy: expect.stringMatching(/chef/) });
+    hear({ id: 2, text: '', sets: [], sheets: [harrowGuild] });
+    expect((await until(2)).map(({ kind }) => kind)).toEqual(['read', 'done']);
+  });
+
+  it('leaves an older string for a newer', async () => {
+    const sheets = [harrowGuild, quillbank];
+    hear({ id: 1, text: 'title:chef', sets: [], sheets });
+    hear({ id: 2, text: 'title:cook', sets: [], sheets });
+    await until(2);
+    expect(told.filter((one) => one.id === 1).map(({ kind }) => kind)).toEqual(['read']);
+  });
+
+  it('knows what was added to the lexicon', async () => {
+    const words = (answers: ReadingAnswer[]) => JSON.stringify(answers[0]);
+    hear({ id: 1, text: 'title:plonge', sets: [], sheets: [] });
+    const before = words(await until(1));
+    const senses = [
+      { name: 'washing up', tells: ['kitchen'] },
+      { name: 'a dive', tells: ['sea'] }
+    ];
+    hear({ lexicon: { functions: [], titles: [], meanings: [{ word: 'plonge', senses }] } });
+    hear({ id: 2, text: 'title:plonge', sets: [], sheets: [] });
+    const after = words(await until(2));
+    expect(before).not.toMatch(/several meanings|meanings/);
+    expect(after).toMatch(/meanings/);
+  });
+});
