@@ -3,6 +3,7 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
   import Field from '$lib/ui/Field.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
   import type { HarvestPage } from '$lib/harvest/harvest-page.svelte';
   import { keepOnShortlist } from './keep';
 
@@ -17,7 +18,7 @@
   }
   let { desk, briefId, harvestId, learnt, open = $bindable(), onkept }: Props = $props();
 
-  let likely = $state('');
+  let likely: number | null = $state(null);
   let why = $state('');
   let busy = $state(false);
   let refused: unknown = $state(null);
@@ -36,7 +37,7 @@
           ...(country && { country }),
           ...(verdict && { verdict }),
           ...(words.trim() && { words: words.trim() }),
-          ...(Number(likely) > 0 && { likelyFrom: Math.min(1, Number(likely) / 100) })
+          ...(likely && likely > 0 && { likelyFrom: Math.min(1, likely / 100) })
         },
         why.trim()
       );
@@ -66,13 +67,6 @@
     {desk.of === null ? 'Those' : count(desk.of)} whom the filter finds, each once with all records; who is on the list already
     is brought up to date.
   </p>
-  {#if learnt}<Field
-      label="Likely to fit from, in %"
-      type="number"
-      min="0"
-      max="100"
-      placeholder="any"
-      bind:value={likely}
-    />{/if}
+  {#if learnt}<NumberField label="Likely to fit from, in %" max={100} placeholder="any" bind:value={likely} />{/if}
   <Field label="Why they are kept" maxlength="500" bind:value={why} />
 </Modal>

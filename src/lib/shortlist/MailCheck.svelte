@@ -5,7 +5,7 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { count, moment } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
@@ -18,14 +18,13 @@
   const { run, plan, told, open: toAsk, cost, unit } = $derived(list.mail);
   const underWay = $derived(run !== null && (run.state === 'running' || run.state === 'waiting'));
   const isPaused = $derived(run !== null && (run.state === 'paused' || run.state === 'failed') && toAsk > 0);
-  let perDay = $state('');
-  let perMonth = $state('');
+  let perDay: number | null = $state(null);
+  let perMonth: number | null = $state(null);
   $effect.pre(() => {
-    perDay = String(plan.perDay);
-    perMonth = String(plan.perMonth);
+    ({ perDay, perMonth } = plan);
   });
   const wanted = () => {
-    const [day, month] = [Math.floor(Number(perDay)), Math.floor(Number(perMonth))];
+    const [day, month] = [Math.floor(perDay ?? 0), Math.floor(perMonth ?? 0)];
     return day > 0 && month > 0 && (day !== plan.perDay || month !== plan.perMonth)
       ? { plan: { perDay: day, perMonth: month } }
       : {};
@@ -71,8 +70,8 @@
     <ProgressBar size="sm" max={Math.max(1, run.addresses)} value={run.checked} labelText="Addresses asked" hideLabel />
   {/if}
   <div class="line">
-    <Field label="Checks a day" inline type="number" min="1" bind:value={perDay} />
-    <Field label="a month" inline type="number" min="1" bind:value={perMonth} />
+    <NumberField label="Checks a day" min={1} bind:value={perDay} />
+    <NumberField label="a month" min={1} bind:value={perMonth} />
     {#if underWay}<Act onclick={() => desk.checkMail({ do: 'go on', ...wanted() })}>Keep the plan</Act>{/if}
   </div>
   <p class="soft">Used: {count(plan.today)} today, {count(plan.month)} this month (UTC).</p>
@@ -82,7 +81,7 @@
   .line {
     display: flex;
     gap: 14px;
-    align-items: center;
+    align-items: end;
     margin-top: 8px;
   }
   p {

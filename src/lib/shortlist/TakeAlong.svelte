@@ -7,6 +7,7 @@
   import { Attempts } from '$lib/kept/attempts.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -36,7 +37,7 @@
   let addresses = $state<'any' | 'valid' | 'valid and risky'>('any');
   let profile = $state('Standard');
   let everybody = $state<boolean>(false);
-  let size = $state('');
+  let size: number | null = $state(null);
   let batch = $state(1);
   let salt = $state('');
   let profiles: Answer<'listProfiles'> = $state.raw([]);
@@ -48,7 +49,7 @@
     addresses,
     ...(profile !== 'Standard' && { profile }),
     ...(everybody && { all: 'true' as const }),
-    ...(Number(size) > 0 && { size: Math.floor(Number(size)), batch }),
+    ...(size && size > 0 && { size: Math.floor(size), batch }),
     ...(form === 'hashed' && salt !== '' && { salt })
   });
   const attempts = new Attempts();
@@ -111,7 +112,7 @@
           value={salt}
           onchange={(event: Event) => (salt = (event.currentTarget as HTMLInputElement).value)}
         />{/if}
-      <Field label="In batches of" inline type="number" min="1" placeholder="all" bind:value={size} />
+      <NumberField label="In batches of" min={1} placeholder="all" bind:value={size} />
       {#if look && look.batches > 1}
         <Pick label="Batch" value={batch} onpick={(picked) => (batch = picked)}>
           {#each { length: look.batches }, i (i)}<option value={i + 1}>{i + 1} of {look.batches}</option>{/each}

@@ -74,7 +74,7 @@ export class KeptThreads<Task, Answer> {
   readonly #file: string;
   readonly #idleFor: number;
   readonly #idle = new Map<Worker, NodeJS.Timeout>();
-  /** What users had added to the lexicon when a thread was started: it knows of nothing that came later. */
+  /** Those that run, with what users had added to the lexicon when they were started: they know of nothing that came later. */
   readonly #startedWith = new WeakMap<Worker, OwnLexicon>();
 
   /** `idleFor` are the milliseconds after which one that has nothing to do is ended. */
@@ -92,16 +92,22 @@ export class KeptThreads<Task, Answer> {
     try {
       return await answer;
     } finally {
-      // One that was broken off, or broke down, has ended or is about to.
-      if (!signal?.aborted && thread.threadId !== -1) this.#rest(thread);
+      // One that was broken off has ended or is about to.
+      if (!signal?.aborted && this.#startedWith.has(thread)) this.#rest(thread);
     }
   }
 
   #take(): Worker {
     const rested = [...this.#idle].find(([thread]) => this.#startedWith.get(thread) === ownLexicon());
     const thread = rested?.[0] ?? startThread(this.#file, null, {});
-    if (!rested) this.#startedWith.set(thread, ownLexicon());
-    if (!rested) thread.once('exit', () => this.#wake(thread));
+    if (!rested) {
+      this.#startedWith.set(thread, ownLexicon());
+      const end = () => {
+        this.#startedWith.delete(thread);
+        this.#wake(thread);
+      };
+      thread.once('error', end).once('exit', end);
+    }
     this.#wake(thread);
     return thread;
   }

@@ -7,8 +7,8 @@
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import Act from '$lib/ui/Act.svelte';
   import FileButton from '$lib/ui/FileButton.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
   import Hint from '$lib/ui/Hint.svelte';
+  import PopOut from '$lib/ui/PopOut.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import WordingTable from '$lib/wording/WordingTable.svelte';
@@ -85,7 +85,7 @@
       <Act type="submit">Add</Act>
       <span class="soft told" role="status">{wording.told}</span>
       <div class="languages">
-        <Fold
+        <PopOut
           title="Propose in {wording.spoken.length === languages.length
             ? 'all languages'
             : wording.spoken.map((one) => languageNames[one]).join(', ') || 'no language'}"
@@ -98,7 +98,7 @@
                 (wording.spoken = languages.filter((one) => (one === language ? on : wording.spoken.includes(one))))}
             />
           {/each}
-        </Fold>
+        </PopOut>
       </div>
       <Tick label="remember for all briefs" bind:checked={wording.houseRemembers} />
     </form>
@@ -187,9 +187,6 @@
   }
   .told {
     min-width: 130px;
-  }
-  .languages {
-    position: relative;
   }
   .languages :global(label) {
     display: block;

@@ -1,0 +1,31 @@
+<script lang="ts">
+  import NumberInput from 'carbon-components-svelte/src/NumberInput/NumberInput.svelte';
+
+  interface Props {
+    label: string;
+    /** Null where nothing is given. */
+    value: number | null;
+    min?: number;
+    max?: number;
+    helperText?: string;
+    /** Stands for nothing given; without it a number has to be given. */
+    placeholder?: string;
+  }
+  let { label, value = $bindable(null), min = 0, max, helperText, placeholder }: Props = $props();
+</script>
+
+<!-- A whole number, typed or stepped. -->
+<NumberInput
+  size="sm"
+  labelText={label}
+  bind:value
+  {min}
+  allowEmpty={placeholder !== undefined}
+  disableWheel
+  invalidText="A whole number from {min}{max === undefined ? '' : ` to ${max}`}"
+  {...{
+    ...(max !== undefined && { max }),
+    ...(helperText && { helperText }),
+    ...(placeholder && { placeholder })
+  } as object}
+/>
