@@ -16,6 +16,22 @@ export default defineConfig({
       $server: source('./src/server')
     }
   },
+  // Packages of many small files, of which little is used: a thread begins sooner where they are part of its file.
+  ssr: {
+    noExternal: [
+      'zod',
+      'libphonenumber-js',
+      'stopword',
+      'snowball-stemmers',
+      'lru-cache',
+      'iso-3166-1',
+      'csv-parse',
+      'csv-stringify',
+      'ical.js',
+      '@noble/hashes',
+      'p-retry'
+    ]
+  },
   build: {
     ssr: true,
     rollupOptions: {

@@ -6,7 +6,7 @@
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
-  import { onMount } from 'svelte';
+  import { onMount, tick } from 'svelte';
   import { call } from '$lib/api/call';
   import { watchAll } from '$lib/kept/changes';
   import FilePreview from './FilePreview.svelte';
@@ -47,6 +47,7 @@
   /** What is done with a row that has a cell which is not what its column holds. */
   let badCells: 'empty' | 'skip' = $state('empty');
   let refused: unknown = $state(null);
+  let beginning = $state(false);
   onMount(() =>
     watchAll((changed) => {
       if (changed.imports && job && isUnderWay(job)) void look();
@@ -79,6 +80,9 @@
   async function start(skipBadRows: boolean) {
     if (!job) return;
     refused = null;
+    beginning = true;
+    // Nobody reads the values of its file any more.
+    await tick();
     try {
       const over = job.state === 'refused' || job.state === 'stopped';
       const { id } = over && chosen ? await call('receiveFile', { query: { name: chosen.name }, file: chosen }) : job;
@@ -97,6 +101,8 @@
       void look();
     } catch (problem) {
       refused = problem;
+    } finally {
+      beginning = false;
     }
   }
 
@@ -211,7 +217,7 @@
         </div>
       {/if}
       <FilePreview columns={job.reading.columns} bind:mapping />
-      <ImportValues importId={job.id} {mapping} ready={job.state === 'ready'} bind:read bind:values />
+      <ImportValues importId={job.id} {mapping} ready={job.state === 'ready' && !beginning} bind:read bind:values />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
         <Pick label="It is" bind:value={into}>

@@ -31,24 +31,30 @@
   const columns = $derived(JSON.stringify([importId, ...mapping.map((field) => isStandardField(field) && field)]));
   $effect(() => {
     void columns;
-    untrack(() => void look());
+    if (!ready) return;
+    const leaving = new AbortController();
+    untrack(() => void look(leaving.signal));
+    return () => leaving.abort();
   });
 
-  async function look() {
+  async function look(signal: AbortSignal) {
     const asked = columns;
     // An import that was refused shows again what was read and chosen of its file.
-    if (read?.columns === asked || !ready) return;
+    if (read?.columns === asked) return;
     read = null;
     values = [];
     if (!mapping.some(isStandardField)) return;
     try {
-      const told = await call('readImportValues', { params: { id: importId }, body: { mapping: [...mapping] } });
-      // The columns were matched otherwise meanwhile.
-      if (asked !== columns) return;
+      const told = await call('readImportValues', {
+        params: { id: importId },
+        body: { mapping: [...mapping] },
+        signal
+      });
       read = { columns: asked, told };
       values = told.values.map(({ field, text, standard }) => ({ field, text, standard }));
     } catch (problem) {
-      refused = problem;
+      // The columns were matched otherwise meanwhile, or the import was begun.
+      if (!signal.aborted) refused = problem;
     }
   }
 

@@ -6,7 +6,9 @@
   const most = 60;
 </script>
 
-<ul aria-label="Parts that differ">
+<!-- It can be scrolled by keys. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<ul aria-label="Parts that differ" tabindex="0">
   {#each parts.slice(0, most) as part, i (i)}
     <li class={part.change}>
       <b><span aria-hidden="true">{sign[part.change]}</span> {part.change}</b>

@@ -55,7 +55,7 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
           hint.textContent = emptyHint(context.offers().titles);
           return hint;
         }),
-        EditorView.contentAttributes.of({ 'aria-label': 'String', spellcheck: 'false' }),
+        EditorView.contentAttributes.of({ 'aria-label': 'String', spellcheck: 'false', tabindex: '0' }),
         reading,
         partGutter(reading),
         linter(null),

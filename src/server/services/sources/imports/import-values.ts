@@ -74,12 +74,22 @@ export async function readImportValues(
   lists: Partial<Record<StandardField, ReturnType<typeof standardList>>>;
   more: number;
 }> {
-  const row = await models().Import.findByPk(id);
-  if (!row) throw notFound('This import');
-  if (row.state !== 'ready')
-    throw new Refusal(409, 'Begun or over', 'This file is imported already, or its import is over. Choose it again.');
+  const waiting = async () => {
+    const row = await models().Import.findByPk(id);
+    if (!row) throw notFound('This import');
+    if (row.state !== 'ready')
+      throw new Refusal(409, 'Begun or over', 'This file is imported already, or its import is over. Choose it again.');
+    return row;
+  };
+  const { reading } = await waiting();
   const [{ values, more }, memory] = await Promise.all([
-    runThread<{ values: ValueMet[]; more: number }>('import-values-worker.js', { id, reading: row.reading, mapping }),
+    runThread<{ values: ValueMet[]; more: number }>('import-values-worker.js', { id, reading, mapping }).catch(
+      async (problem: unknown) => {
+        // The file goes when its import is over: it may have been begun meanwhile.
+        await waiting();
+        throw problem;
+      }
+    ),
     chosenBefore()
   ]);
   return {
