@@ -37,7 +37,7 @@
           ...(country && { country }),
           ...(verdict && { verdict }),
           ...(words.trim() && { words: words.trim() }),
-          ...(likely && likely > 0 && { likelyFrom: Math.min(1, likely / 100) })
+          ...(likely !== null && likely > 0 && { likelyFrom: Math.min(1, likely / 100) })
         },
         why.trim()
       );

@@ -49,7 +49,7 @@
     addresses,
     ...(profile !== 'Standard' && { profile }),
     ...(everybody && { all: 'true' as const }),
-    ...(size && size > 0 && { size: Math.floor(size), batch }),
+    ...(size !== null && size > 0 && { size: Math.floor(size), batch }),
     ...(form === 'hashed' && salt !== '' && { salt })
   });
   const attempts = new Attempts();

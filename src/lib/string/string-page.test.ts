@@ -9,7 +9,7 @@ vi.mock('$lib/kept/reload', () => ({ reload: asked.reload }));
 vi.mock('$app/state', () => ({ page: { data: {}, url: new URL('http://here/') } }));
 vi.mock('$app/navigation', () => ({ goto: asked.goto }));
 
-type Answers = Record<string, (input: { params?: never; body: never; query?: never }) => unknown>;
+type Answers = Record<string, (input: { params: { source: string }; body: never }) => unknown>;
 const answers: Answers = {
   writeDraft: () => ({ revision: 2 }),
   leaveOutSources: () => ({}),
@@ -104,7 +104,7 @@ describe('what the String page knows of the string', () => {
   it('adds up the values of a scope over the sources, whatever their letters, the most people first', async () => {
     serve({
       readValues: ({ params }) =>
-        (params as { source: string }).source === 'ledgers'
+        params.source === 'ledgers'
           ? [
               { text: 'Madrid', people: 5 },
               { text: 'Lisboa', people: 9 }
@@ -117,7 +117,7 @@ describe('what the String page knows of the string', () => {
     ]);
     serve({
       readValues: ({ params }) => {
-        if ((params as { source: string }).source === 'ledgers') throw new ApiProblem(503, 'Away', 'Away.');
+        if (params.source === 'ledgers') throw new ApiProblem(503, 'Away', 'Away.');
         return [{ text: 'Porto', people: 1 }];
       }
     });
