@@ -55,7 +55,8 @@ export function useServers(data: string, people = 3000) {
   });
   rmSync(`.data/${data}`, { recursive: true, force: true });
   return async (databaseUrl: string, more: Record<string, string> = {}): Promise<Application> => {
-    const application = await startApplication(databaseUrl, people, `.data/${data}`, more);
+    // Threads take long to begin, and these servers begin often.
+    const application = await startApplication(databaseUrl, people, `.data/${data}`, { EAVE_THREADS: '2', ...more });
     running.add(application);
     return application;
   };

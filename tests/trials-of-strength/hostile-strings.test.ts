@@ -6,7 +6,7 @@ const machineStall = watchMachine();
 let address: string;
 let briefId: string;
 beforeAll(async () => {
-  ({ address } = await start(await freshDatabase('eave_hostile')));
+  ({ address } = await start(await freshDatabase('eave_hostile'), { EAVE_THREADS: '3' }));
   await sourcesReady(address);
   briefId = (await ask<{ id: string }>(address, 'POST', '/briefs', { name: 'Hostile' })).body.id;
 });

@@ -4,6 +4,7 @@ import { amount, ask, freshDatabase, importFile, pause, query, sourcesReady, unt
 import { seededRandom } from '../../src/core/measure/random';
 
 const start = useServers('test-kills', 2000);
+const peopleOfFile = 1000;
 const kills = amount(10, 50);
 
 describe('a server killed again and again in the middle of work', () => {
@@ -85,7 +86,7 @@ describe('a server killed again and again in the middle of work', () => {
       }
     };
     const importing = async () => {
-      const rows = Array.from({ length: 1000 }, (_, i) => `Person ${i},Manager,p${i}@firm.example`).join('\n');
+      const rows = Array.from({ length: peopleOfFile }, (_, i) => `Person ${i},Manager,p${i}@firm.example`).join('\n');
       while (!over) {
         await importFile(address, `name,title,mail\n${rows}\n`).then(
           (id) => imports.push(id),
@@ -175,7 +176,7 @@ describe('a server killed again and again in the middle of work', () => {
        FROM imports i LEFT JOIN sources s ON s.id = i.source_id`
     );
     for (const one of sources.filter(({ state }) => state === 'done'))
-      expect([one.people, Number(one.rows)], one.id).toEqual([2000, 2000]);
+      expect([one.people, Number(one.rows)], one.id).toEqual([peopleOfFile, peopleOfFile]);
     for (const id of imports) expect(['done', 'ready'], id).toContain(sources.find((one) => one.id === id)?.state);
     expect(sources.some(({ state }) => state === 'done')).toBe(true);
     const left = await query(databaseUrl, 'SELECT 1 FROM graphile_worker.jobs');
