@@ -1,7 +1,7 @@
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, startApplication } from './application';
-import { expectAccessible, useBrowser } from './browser';
+import { expectAccessible, setChecked, useBrowser } from './browser';
 
 const { open, expectError } = useBrowser();
 const name = 'eave_restart';
@@ -92,6 +92,8 @@ describe('a harvest at all places with faults, its server killed in the middle',
     await api('POST', `/briefs/${id}/versions`, { text });
     const page = await open(`http://127.0.0.1:${port}/briefs/${id}/harvest`);
     const form = page.getByRole('form', { name: 'Start a harvest' });
+    for (const place of ['Lanternfield', 'Quillbank', 'Marlow Register'])
+      await setChecked(form.getByRole('checkbox', { name: place }), true);
     await form.getByLabel('Name').fill('Everybody');
     await form.getByLabel('Records, at most').fill('120');
     await form.getByRole('button', { name: 'Start the harvest' }).click();
@@ -100,7 +102,12 @@ describe('a harvest at all places with faults, its server killed in the middle',
     interface Harvest {
       people: number;
       events: unknown[];
-      sources: { sourceId: string; state: string; gathered: { rows: number }; missing: { low: number } }[];
+      sources: {
+        sourceId: string;
+        state: string;
+        gathered: { rows: number; possible: number };
+        missing: { low: number };
+      }[];
     }
     const [harvest] = await api<{ id: string }[]>('GET', `/briefs/${id}/harvests`);
     const path = `/briefs/${id}/harvests/${harvest!.id}`;
@@ -110,7 +117,10 @@ describe('a harvest at all places with faults, its server killed in the middle',
     await restart();
     await page.reload({ waitUntil: 'networkidle' });
     await page.getByText(/The 120 records of its budget are used up/).waitFor({ timeout: 60_000 });
-    expect(rows(await read())).toBe(120);
+    // The page that was asked for last is kept whole.
+    const within = rows(await read());
+    expect(within).toBeGreaterThanOrEqual(120);
+    expect(within).toBeLessThan(120 + 25);
 
     await page.getByRole('button', { name: 'Limits' }).click();
     const limits = page.getByRole('dialog');
@@ -129,7 +139,7 @@ describe('a harvest at all places with faults, its server killed in the middle',
     });
     const register = done.sources.find(({ sourceId }) => sourceId === 'marlow-register')!;
     const { low, high } = counts[0]!.possible;
-    expect([low, high]).toEqual([register.gathered.rows, register.gathered.rows]);
+    expect([low, high]).toEqual([register.gathered.possible, register.gathered.possible]);
     const numbers: number[] = [];
     for (let last = false; !last;) {
       const after = numbers.length ? `?after=${numbers.at(-1)}` : '';

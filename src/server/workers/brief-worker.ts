@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { contract } from '$api';
+import { exchange } from '$api/exchange';
 import { personaSchema } from '$core/persona';
 import { namedSetSchema } from '$core/language';
 import { readJson } from '../api/read-body';
@@ -15,7 +15,7 @@ const deepest = 600;
 const jsonOf = (body: Uint8Array) => readJson(new TextDecoder().decode(body), deepest);
 
 function readBriefFile(body: Uint8Array) {
-  const file = check(contract.importBrief.body, upgradedBriefFile(jsonOf(body)), 'what was sent');
+  const file = check(exchange.importBrief.body, upgradedBriefFile(jsonOf(body)), 'what was sent');
   check(
     z.object({ documents: z.object({ persona: personaSchema }), wordSets: z.array(namedSetSchema) }),
     file,
@@ -35,7 +35,7 @@ async function work(task: BriefTask): Promise<unknown> {
     case 'import-brief':
       return importBrief(readBriefFile(task.body));
     case 'import-qrels':
-      return importQrels(task.briefId, check(contract.importQrels.body, jsonOf(task.body), 'what was sent').text);
+      return importQrels(task.briefId, check(exchange.importQrels.body, jsonOf(task.body), 'what was sent').text);
   }
 }
 

@@ -14,7 +14,7 @@ import { locate } from '$sources/locate';
 import { worldPersonAt } from '$sources/stand-ins/stand-ins';
 import { gather } from '$sources/try-string';
 import { whyUnwanted } from '$sources/world/world';
-import { contract } from '$api';
+import { exchange } from '$api/exchange';
 import { readJson } from '../../api/read-body';
 import { check } from '../../check';
 import type { RecordName } from '../people-messages';
@@ -216,7 +216,7 @@ export const people: Answers<
 
   'read-runs': ({ body }) => {
     const sent = readJson(new TextDecoder().decode(body));
-    const { text } = check(contract.importRuns.body, sent, 'what was sent');
+    const { text } = check(exchange.importRuns.body, sent, 'what was sent');
     const { rows, unread } = readRuns(text);
     const runs = new Map<string, { version: number; sourceId: string; ranked: { rank: number; id: string }[] }>();
     for (const { version, sourceId, personId, rank } of rows) {
