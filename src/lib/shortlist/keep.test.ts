@@ -1,0 +1,74 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { toasts } from '$lib/ui/toasts.svelte';
+import { keepOnShortlist } from './keep';
+import { callMe, myName } from './my-name';
+
+const asked = vi.hoisted(() => ({ call: vi.fn() }));
+vi.mock('$lib/api/call', async (original) => ({ ...(await original<object>()), call: asked.call }));
+
+const stored = new Map<string, string>();
+const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name).map(([, input]) => input);
+
+/** A server with some shortlists, which keeps so many of those it is told of. */
+function serve(lists: { id: string; name: string }[], told: { kept: number; there?: number; objected?: number }) {
+  asked.call.mockImplementation(async (name: string, { body }: { body?: { name: string } } = {}) =>
+    name === 'listShortlists'
+      ? lists
+      : name === 'createShortlist'
+        ? { id: 'new', name: body!.name }
+        : { there: 0, objected: 0, ...told }
+  );
+}
+
+beforeEach(() => {
+  asked.call.mockReset();
+  toasts.shown = [];
+  stored.clear();
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => stored.get(key) ?? null,
+    setItem: (key: string, value: string) => stored.set(key, value)
+  });
+});
+
+describe('people kept on a shortlist', () => {
+  it('come onto the newest, with why and by whom, and what came of it is said with the way there', async () => {
+    callMe('  Ana ');
+    serve([{ id: 'l', name: 'To write to' }], { kept: 1200 });
+    await keepOnShortlist('b', { kind: 'news', ids: [1] }, 'new in Chefs');
+    expect(calls('createShortlist')).toEqual([]);
+    expect(calls('keepPeople')).toEqual([
+      { params: { id: 'b', list: 'l' }, body: { from: { kind: 'news', ids: [1] }, why: 'new in Chefs', by: 'Ana' } }
+    ]);
+    expect(toasts.shown).toMatchObject([
+      {
+        text: '1,200 kept on To write to.',
+        link: { href: '/briefs/b/shortlist?list=l', text: 'Open the shortlist' }
+      }
+    ]);
+  });
+
+  it('begin one where there is none', async () => {
+    serve([], { kept: 3 });
+    await keepOnShortlist('b', { kind: 'news', ids: [1] }, '');
+    expect(calls('createShortlist')[0]).toEqual({ params: { id: 'b' }, body: { name: 'Shortlist' } });
+    expect(calls('keepPeople')[0]).toMatchObject({ params: { list: 'new' }, body: { by: '' } });
+    expect(toasts.shown[0]!.text).toBe('3 kept on the new shortlist.');
+  });
+
+  it('who were there, or who objected, are told apart', async () => {
+    serve([{ id: 'l', name: 'A' }], { kept: 0, there: 4, objected: 1 });
+    await keepOnShortlist('b', { kind: 'news', ids: [1] }, '');
+    expect(toasts.shown[0]!.text).toBe('0 kept on A, 4 were there, 1 objected before and were left away.');
+  });
+
+  it('are not said to be kept where the server refuses', async () => {
+    asked.call.mockRejectedValue(new Error('Not now.'));
+    await expect(keepOnShortlist('b', { kind: 'news', ids: [1] }, '')).rejects.toThrow('Not now.');
+    expect(toasts.shown).toEqual([]);
+  });
+
+  it('are kept in a name of at most 100 letters', () => {
+    callMe(`  ${'x'.repeat(150)}`);
+    expect(myName()).toBe('x'.repeat(100));
+  });
+});
