@@ -20,6 +20,7 @@ describe('a first start that is killed while it makes its tables', () => {
             DATABASE_URL: databaseUrl,
             EAVE_DATA: '.data/test-migration',
             EAVE_WORLD_PEOPLE: '1000',
+            EAVE_THREADS: '2',
             EAVE_LOG: 'none'
           }
         });
