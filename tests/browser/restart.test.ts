@@ -106,7 +106,6 @@ describe('a harvest at all places with faults, its server killed in the middle',
         sourceId: string;
         state: string;
         gathered: { rows: number; possible: number };
-        missing: { low: number };
       }[];
     }
     const [harvest] = await api<{ id: string }[]>('GET', `/briefs/${id}/harvests`);

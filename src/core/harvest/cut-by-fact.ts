@@ -87,13 +87,6 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
   const per = seen.length ? count / seen.length : 0;
   const counts = sharesOf(scope, seen, fact.values);
   const limit = fact.most ?? Infinity;
-  const part = (values: readonly string[], expected: number): CutPart => ({
-    search: withFact(search, scope, { include: [...values] }),
-    what: values.join(' or '),
-    expected,
-    rest: false
-  });
-
   // A list that is asked already is shared out: nobody else can come.
   if (before?.include) {
     if (before.include.length < 2) return null;
@@ -103,7 +96,7 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
       ? null
       : {
           by: { kind: 'values', scope },
-          parts: bins.map(({ values, expected }) => part(values, expected)),
+          parts: partsOf(search, scope, bins),
           lost: null
         };
   }
@@ -130,7 +123,7 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
     };
     return {
       by: { kind: 'values', scope },
-      parts: [...bins.map((bin) => part(bin.values, bin.expected)), rest],
+      parts: [...partsOf(search, scope, bins), rest],
       lost: null
     };
   }
@@ -143,7 +136,7 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
   const told = all.reduce((sum, value) => sum + (counts.get(value) ?? 0), 0);
   return {
     by: { kind: 'values', scope },
-    parts: bins.map(({ values, expected }) => part(values, expected)),
+    parts: partsOf(search, scope, bins),
     lost: { scope, expected: (seen.length - told) * per }
   };
 }
@@ -176,6 +169,15 @@ function binsOf(expected: ReadonlyMap<string, number>, most: number, limit: numb
   return bins;
 }
 
+/** A part for each bin: whoever has one of its values. */
+const partsOf = (search: Search, scope: Scope, bins: readonly Bin[]): CutPart[] =>
+  bins.map(({ values, expected }) => ({
+    search: withFact(search, scope, { include: values }),
+    what: values.join(' or '),
+    expected,
+    rest: false
+  }));
+
 /** By the named ranges that a place offers of a number, where together they leave no gap. */
 function cutByBuckets(search: Search, fact: Fact, scope: NumberFact, { seen, count, most }: CutNeeds): Cut | null {
   const before = factOf(search, scope);
@@ -190,12 +192,7 @@ function cutByBuckets(search: Search, fact: Fact, scope: NumberFact, { seen, cou
   const rowsOf = ({ low, high }: Bucket) =>
     numbers.filter((value) => (low ?? -Infinity) <= value && value <= (high ?? Infinity)).length * per;
   const bins = binsOf(new Map(asked.map((bucket) => [bucket.label, rowsOf(bucket)])), most, fact.most ?? Infinity);
-  const parts: CutPart[] = bins.map(({ values, expected }) => ({
-    search: withFact(search, scope, { include: values }),
-    what: values.join(' or '),
-    expected,
-    rest: false
-  }));
+  const parts = partsOf(search, scope, bins);
   if (before?.include) return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: null };
   const untold = (seen.length - numbers.length) * per;
   const labels = asked.map(({ label }) => label);

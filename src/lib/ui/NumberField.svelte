@@ -7,11 +7,10 @@
     value: number | null;
     min?: number;
     max?: number;
-    helperText?: string;
     /** Stands for nothing given; without it a number has to be given. */
     placeholder?: string;
   }
-  let { label, value = $bindable(null), min = 0, max, helperText, placeholder }: Props = $props();
+  let { label, value = $bindable(null), min = 0, max, placeholder }: Props = $props();
 </script>
 
 <!-- A whole number, typed or stepped. -->
@@ -25,7 +24,6 @@
   invalidText="A whole number from {min}{max === undefined ? '' : ` to ${max}`}"
   {...{
     ...(max !== undefined && { max }),
-    ...(helperText && { helperText }),
     ...(placeholder && { placeholder })
   } as object}
 />

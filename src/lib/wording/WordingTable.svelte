@@ -33,10 +33,8 @@
   const page = 40;
   let drawn = $state(page);
   const more = (reached: number) => (drawn = Math.max(drawn, Math.ceil((reached + 1) / page + 0.5) * page));
-  function scrolled(event: Event) {
-    const { scrollTop, clientHeight, scrollHeight } = event.currentTarget as HTMLElement;
-    if (scrollTop + 2 * clientHeight > scrollHeight && drawn < shown.length) more(drawn);
-  }
+  const scrolled = ({ currentTarget: list }: UIEvent & { currentTarget: HTMLElement }) =>
+    list.scrollTop + 2 * list.clientHeight > list.scrollHeight && drawn < shown.length && more(drawn);
 
   const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
   const countIn = (source: string, text: string) => {
@@ -79,8 +77,7 @@
       return down ? -order : order;
     });
   });
-  const chosenRows = $derived(shown.filter(({ text }) => chosen.has(text)));
-  const targets = $derived(chosenRows.length ? chosenRows.map(({ text }) => text) : []);
+  const targets = $derived(shown.map(({ text }) => text).filter((text) => chosen.has(text)));
 
   function sortBy(by: string) {
     sort =
@@ -102,17 +99,19 @@
     chosen = next;
   }
   let box: HTMLElement;
-  async function keys(event: KeyboardEvent, index: number) {
+  async function goTo(row: number) {
+    more(row);
+    await tick();
+    box.querySelectorAll<HTMLElement>('tbody tr')[row]?.focus();
+  }
+  function keys(event: KeyboardEvent, index: number) {
     if ((event.target as HTMLElement).closest('input, button')) return;
     const here = targets.length ? targets : [shown[index]!.text];
     const step = { ArrowDown: 1, ArrowUp: -1, Home: -Infinity, End: Infinity }[event.key];
     if (step !== undefined) {
-      event.preventDefault();
       const to = Math.max(0, Math.min(shown.length - 1, index + step));
       if (event.shiftKey) choose(to, event);
-      more(to);
-      await tick();
-      box.querySelectorAll<HTMLElement>('tbody tr')[to]?.focus();
+      void goTo(to);
     } else if (event.key === ' ') choose(index, event);
     else if (event.key === 'Enter') act((texts) => onuse(texts, true), here);
     else if (event.key.toLowerCase() === 's') act((texts) => onuse(texts, false), here);
@@ -139,7 +138,7 @@
     <option value="proposed">proposals</option>
     <option value="refused">refused</option>
   </Pick>
-  <span class="soft" role="status">{chosen.size ? `${chosenRows.length} chosen` : `${shown.length} shown`}</span>
+  <span class="soft" role="status">{chosen.size ? `${targets.length} chosen` : `${shown.length} shown`}</span>
   {#if folded || withIdle}
     <Act look="plain" aria-expanded={withIdle} onclick={() => (withIdle = !withIdle)}
       >{withIdle ? 'Fold those that find nobody' : `and ${folded} that find nobody`}</Act
