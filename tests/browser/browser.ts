@@ -112,15 +112,20 @@ export async function expectAccessible(page: Page): Promise<void> {
   expect(faults).toEqual([]);
 }
 
-/** Calls the API of the running application. */
-export async function api<T = unknown>(method: string, path: string, body?: unknown): Promise<T> {
-  const response = await fetch(`${inject('address')}/api${path}`, {
-    method,
-    ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
-  });
-  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
-  return (response.status === 204 ? undefined : await response.json()) as T;
-}
+/** Calls the API of the application at an address. */
+export const apiAt =
+  (address: () => string) =>
+  async <T = unknown>(method: string, path: string, body?: unknown): Promise<T> => {
+    const response = await fetch(`${address()}/api${path}`, {
+      method,
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+    });
+    if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
+    return (response.status === 204 ? undefined : await response.json()) as T;
+  };
+
+/** Calls the API of the application that all tests share. */
+export const api = apiAt(() => inject('address'));
 
 /**
  * Sets a check box of Carbon's by its key: the box itself is not seen, and what is drawn for it may still move when its dialog

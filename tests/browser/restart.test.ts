@@ -1,7 +1,7 @@
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, startApplication } from './application';
-import { expectAccessible, setChecked, useBrowser } from './browser';
+import { apiAt, expectAccessible, setChecked, useBrowser } from './browser';
 
 const { open, expectError } = useBrowser();
 const name = 'eave_restart';
@@ -29,13 +29,8 @@ beforeAll(async () => {
   await start();
 }, 120_000);
 afterAll(() => application.stop());
-const api = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
-  const answer = await fetch(`http://127.0.0.1:${port}/api${path}`, {
-    method,
-    ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
-  });
-  return (await answer.json()) as T;
-};
+const address = () => `http://127.0.0.1:${port}`;
+const api = apiAt(address);
 const later = (ms: number) => new Promise((done) => setTimeout(done, ms));
 const places = ['harrow-guild', 'lanternfield', 'marlow-register', 'quillbank'];
 /** Ends the server with no time to put anything in order, and starts another. */
@@ -50,7 +45,7 @@ describe('a trial at places with faults, its server killed in the middle', () =>
     expectError(/ERR_CONNECTION|Failed to (fetch|load)|502|503|network/i);
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Killed' });
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'manager NOT intern', from: null }, revision: 1 });
-    const page = await open(`http://127.0.0.1:${port}/briefs/${id}/string`);
+    const page = await open(`${address()}/briefs/${id}/string`);
     await page.getByRole('button', { name: /^Run on/ }).click();
     const progress = page.getByRole('region', { name: 'How far version 1 on Harrow Guild is' });
     await progress.getByText(/Harrow Guild (waits for its turn|is running)/).waitFor();
@@ -90,7 +85,7 @@ describe('a harvest at all places with faults, its server killed in the middle',
     const text = 'title:("head of quality" OR "quality manager")';
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Gathered' });
     await api('POST', `/briefs/${id}/versions`, { text });
-    const page = await open(`http://127.0.0.1:${port}/briefs/${id}/harvest`);
+    const page = await open(`${address()}/briefs/${id}/harvest`);
     const form = page.getByRole('form', { name: 'Start a harvest' });
     for (const place of ['Lanternfield', 'Quillbank', 'Marlow Register'])
       await setChecked(form.getByRole('checkbox', { name: place }), true);

@@ -1,16 +1,12 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { stubLocalStorage } from '$lib/testing/local-storage';
 import { ByHandPage, type Entry } from './by-hand-page.svelte';
 
 const asked = vi.hoisted(() => ({ call: vi.fn(), reload: vi.fn(async () => {}) }));
 vi.mock('$lib/api/call', async (original) => ({ ...(await original<object>()), call: asked.call }));
 vi.mock('$lib/kept/reload', () => ({ reload: asked.reload }));
 
-const kept = new Map<string, string>();
-vi.stubGlobal('localStorage', {
-  getItem: (key: string) => kept.get(key) ?? null,
-  setItem: (key: string, value: string) => kept.set(key, value),
-  removeItem: (key: string) => kept.delete(key)
-});
+const kept = stubLocalStorage();
 
 const diaryOf = (searches: object[], entries: object[] = []) =>
   ({

@@ -1,17 +1,14 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { stubLocalStorage } from '$lib/testing/local-storage';
 import { theme } from './theme.svelte';
 
-const stored = new Map<string, string>();
+const stored = stubLocalStorage();
 const set: string[] = [];
 let systemIsDark = false;
 
 beforeEach(() => {
   stored.clear();
   set.length = 0;
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => stored.get(key) ?? null,
-    setItem: (key: string, value: string) => stored.set(key, value)
-  });
   vi.stubGlobal('matchMedia', () => ({ matches: systemIsDark }));
   vi.stubGlobal('document', {
     documentElement: { setAttribute: (name: string, value: string) => set.push(`${name} ${value}`) }

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { stubLocalStorage } from '$lib/testing/local-storage';
 import { toasts } from '$lib/ui/toasts.svelte';
 import { keepOnShortlist } from './keep';
 import { callMe, myName } from './my-name';
@@ -6,7 +7,7 @@ import { callMe, myName } from './my-name';
 const asked = vi.hoisted(() => ({ call: vi.fn() }));
 vi.mock('$lib/api/call', async (original) => ({ ...(await original<object>()), call: asked.call }));
 
-const stored = new Map<string, string>();
+const stored = stubLocalStorage();
 const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name).map(([, input]) => input);
 
 /** A server with some shortlists, which keeps so many of those it is told of. */
@@ -24,10 +25,6 @@ beforeEach(() => {
   asked.call.mockReset();
   toasts.shown = [];
   stored.clear();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => stored.get(key) ?? null,
-    setItem: (key: string, value: string) => stored.set(key, value)
-  });
 });
 
 describe('people kept on a shortlist', () => {

@@ -1,31 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { harrowGuild, quillbank } from '$core/dialect';
+import { FakeWorker, madeWorkers } from '$lib/testing/fake-worker';
 import type { ReadingAnswer, ReadingQuestion } from './reading-messages';
 import { StringReading } from './reading.svelte';
 
-/** A worker that is spoken to by the test. */
-class FakeWorker {
-  static made: FakeWorker[] = [];
-  onmessage: ((event: { data: ReadingAnswer }) => void) | null = null;
-  heard: (ReadingQuestion | { lexicon: object })[] = [];
-  ended = false;
-  constructor() {
-    FakeWorker.made.push(this);
-  }
-  postMessage(message: ReadingQuestion) {
-    this.heard.push(message);
-  }
-  terminate() {
-    this.ended = true;
-  }
-  says(answer: ReadingAnswer) {
-    this.onmessage!({ data: answer });
-  }
-  get lastId(): number {
-    return (this.heard.at(-1) as ReadingQuestion).id;
-  }
-}
-const worker = () => FakeWorker.made.at(-1)!;
+const made = madeWorkers<ReadingQuestion, ReadingAnswer>;
+const worker = () => made().at(-1)!;
+const lastId = () => worker().heard.at(-1)!.id;
 const read = (id: number, description: string): ReadingAnswer => ({
   id,
   kind: 'read',
@@ -49,13 +30,13 @@ describe('what a worker makes of a string', () => {
   it('is taken of the newest text alone', () => {
     const reading = new StringReading();
     ask(reading, 'chef');
-    const first = worker().lastId;
+    const first = lastId();
     ask(reading, 'cook');
     worker().says(read(first, 'who are chefs'));
     expect(reading.text).toBeNull();
-    worker().says(read(worker().lastId, 'who are cooks'));
+    worker().says(read(lastId(), 'who are cooks'));
     expect([reading.text, reading.description]).toEqual(['cook', 'who are cooks']);
-    expect(FakeWorker.made).toHaveLength(1);
+    expect(made()).toHaveLength(1);
   });
 
   it('stays while a newer text is read, source by source', () => {
@@ -63,10 +44,10 @@ describe('what a worker makes of a string', () => {
     ask(reading, 'chef');
     const rendered = (id: number, sourceId: string, copy: string) =>
       ({ id, kind: 'rendered', sourceId, rendering: { searches: [] }, copy, problems: [] }) as unknown as ReadingAnswer;
-    worker().says(rendered(worker().lastId, 'a', 'chef'));
-    worker().says(rendered(worker().lastId, 'b', '"chef"'));
+    worker().says(rendered(lastId(), 'a', 'chef'));
+    worker().says(rendered(lastId(), 'b', '"chef"'));
     ask(reading, 'cook');
-    worker().says(rendered(worker().lastId, 'a', 'cook'));
+    worker().says(rendered(lastId(), 'a', 'cook'));
     expect(Object.entries(reading.sources).map(([id, { copy }]) => [id, copy])).toEqual([
       ['a', 'cook'],
       ['b', '"chef"']
@@ -78,15 +59,15 @@ describe('what a worker makes of a string', () => {
     ask(reading, 'slow');
     vi.advanceTimersByTime(300);
     ask(reading, 'slow too');
-    expect(FakeWorker.made).toHaveLength(1);
+    expect(made()).toHaveLength(1);
     vi.advanceTimersByTime(200);
     ask(reading, 'fast');
-    expect(FakeWorker.made.map(({ ended }) => ended)).toEqual([true, false]);
+    expect(made().map(({ ended }) => ended)).toEqual([true, false]);
     expect(worker().heard).toHaveLength(2);
-    worker().says({ id: worker().lastId, kind: 'done' });
+    worker().says({ id: lastId(), kind: 'done' });
     vi.advanceTimersByTime(5000);
     ask(reading, 'later');
-    expect(FakeWorker.made).toHaveLength(2);
+    expect(made()).toHaveLength(2);
   });
 
   it('ends with the page', () => {

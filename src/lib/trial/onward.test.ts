@@ -1,15 +1,10 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { stubLocalStorage } from '$lib/testing/local-storage';
 import { Onward } from './onward.svelte';
 
 describe('going on to the next person', () => {
-  const kept = new Map<string, string>();
-  beforeEach(() => {
-    kept.clear();
-    vi.stubGlobal('localStorage', {
-      getItem: (name: string) => kept.get(name) ?? null,
-      setItem: (name: string, value: string) => kept.set(name, value)
-    });
-  });
+  const kept = stubLocalStorage();
+  beforeEach(() => kept.clear());
 
   it('happens after a fit or an unsure, and after the reason of a miss', () => {
     const onward = new Onward();

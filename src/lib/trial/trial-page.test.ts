@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { stubLocalStorage } from '$lib/testing/local-storage';
 import { emptyPersona } from '$core/persona';
 import { TrialPage } from './trial-page.svelte';
 
@@ -14,6 +15,7 @@ vi.mock('$lib/kept/reload', () => ({ reload: asked.reload }));
 vi.mock('$app/state', () => ({ page: asked.page }));
 vi.mock('$app/navigation', () => ({ goto: asked.goto, replaceState: asked.replaceState }));
 
+const stored = stubLocalStorage();
 const drawn = (id: number, more: object = {}) => ({
   rank: id,
   number: id,
@@ -49,7 +51,7 @@ const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === 
 
 beforeEach(() => {
   for (const mock of [asked.call, asked.goto, asked.replaceState, asked.reload]) mock.mockReset();
-  vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {} });
+  stored.clear();
   asked.call.mockImplementation(async (name: string, { body }: { body: { verdict?: string } }) =>
     name === 'giveVerdict' ? (body.verdict ? { ...verdict(body.verdict), revision: 2 } : null) : {}
   );
