@@ -200,6 +200,7 @@
   }
   .grid {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 14px;
   }
   .tabled :global(.who) {

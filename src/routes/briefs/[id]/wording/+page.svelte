@@ -83,7 +83,7 @@
         }}
       />
       <Act type="submit">Add</Act>
-      <span class="soft told" role="status">{wording.told}</span>
+      <span class="soft" role="status">{wording.told}</span>
       <div class="languages">
         <PopOut
           title="Propose in {wording.spoken.length === languages.length
@@ -185,8 +185,9 @@
     margin-bottom: 10px;
     font-size: 13px;
   }
-  .told {
-    min-width: 130px;
+  form > :global(.bx--form-item:first-child) {
+    flex: 1;
+    min-width: 400px;
   }
   .languages :global(label) {
     display: block;
