@@ -40,7 +40,7 @@ export function useBrowser() {
     const unexpected = errors.filter((error) => !expected.some((pattern) => pattern.test(error)));
     errors.length = 0;
     expected.length = 0;
-    expect(unexpected).toEqual([]);
+    expect(unexpected.join('\n'), 'what the pages reported').toBe('');
   });
   afterAll(() => browser.close());
 

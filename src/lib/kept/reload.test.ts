@@ -51,4 +51,36 @@ describe('what a page shows, loaded anew', () => {
     await reload('eave:brief');
     expect(app.invalidate).toHaveBeenCalledTimes(5);
   });
+
+  it('is loaded once for all that is wished while a load is under way, and never twice at once', async () => {
+    let under = 0;
+    app.invalidate.mockImplementation(async () => {
+      under++;
+      await later(20);
+      expect(under).toBeLessThanOrEqual(2);
+      under--;
+    });
+    const first = reload('eave:brief');
+    await later(5);
+    const others = [reload('eave:trials'), reload('eave:brief'), reload('eave:trials')];
+    await first;
+    expect(app.invalidate.mock.calls.flat()).toEqual(['eave:brief']);
+    await Promise.all(others);
+    expect(app.invalidate.mock.calls.flat()).toEqual(['eave:brief', 'eave:trials', 'eave:brief']);
+  });
+
+  it('is loaded though a load before it never ends', async () => {
+    vi.useFakeTimers();
+    try {
+      app.invalidate.mockImplementationOnce(() => new Promise(() => {}));
+      void reload('eave:brief');
+      await vi.advanceTimersByTimeAsync(100);
+      const after = reload('eave:trials');
+      await vi.advanceTimersByTimeAsync(10_000);
+      await after;
+      expect(app.invalidate.mock.calls.flat()).toEqual(['eave:brief', 'eave:trials']);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { call } from '$lib/api/call';
   import { presentJob, type Person } from '$core/people';
   import type { Answer } from '$api';
@@ -6,10 +7,13 @@
   let { person, except }: { person: Person; except: string } = $props();
 
   let others: Answer<'elsewhere'> = $state.raw([]);
+  // The page loads its people anew after each verdict: it is asked again for another person only.
+  const name = $derived(`${except} ${person.id}`);
   $effect(() => {
+    void name;
     const asking = new AbortController();
     others = [];
-    const body = { person: $state.snapshot(person) as Person, except };
+    const body = untrack(() => ({ person: $state.snapshot(person) as Person, except }));
     const timer = setTimeout(() => {
       call('elsewhere', { body, signal: asking.signal }).then(
         (told) => (others = told),

@@ -12,9 +12,11 @@
   let { briefId, text, source, stringPath }: Props = $props();
 
   let known: Answer<'knownAt'> = $state.raw([]);
+  // The page loads its sources anew after each verdict: they are the same ones.
+  const sourceId = $derived(source.id);
   $effect(() => {
     const asking = new AbortController();
-    const body = { text, sourceId: source.id };
+    const body = { text, sourceId };
     call('knownAt', { params: { id: briefId }, body, signal: asking.signal }).then(
       (told) => (known = told),
       () => (known = [])
