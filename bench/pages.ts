@@ -1,5 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { chromium, type Page } from 'playwright-core';
+import { chromiumOptions } from '../scripts/lib/chromium-options.mjs';
 import { startApplication } from '../tests/browser/application';
 
 // How long it takes from asking for a page until it can be used, opened cold and from within, on the demo's finished job.
@@ -10,10 +11,7 @@ const people = Number(process.env.BENCH_PEOPLE ?? 40_000);
 const application = await startApplication(process.env.DATABASE_URL!, people, '.data/bench-pages', {
   EAVE_DEMO: 'finished'
 });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
-});
+const browser = await chromium.launch(chromiumOptions);
 
 const ask = async <T>(path: string): Promise<T> =>
   (await (await fetch(`${application.address}/api${path}`)).json()) as T;

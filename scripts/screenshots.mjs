@@ -3,6 +3,7 @@ import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { chromium } from 'playwright-core';
 import { say, stopWith } from './lib/say.mjs';
+import { chromiumOptions } from './lib/chromium-options.mjs';
 
 // Pictures of each main view, from the demo of an Eave that runs: npm start, then npm run screenshots.
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
@@ -27,10 +28,7 @@ if (demo.chosen.length === 0) stopWith('The demo’s job is not done yet: wait a
 const trials = await api('GET', `/briefs/${demo.id}/trials`);
 const judged = trials.find(({ version, sourceId }) => version === 5 && sourceId === 'harrow-guild');
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-background-networking']
-});
+const browser = await chromium.launch(chromiumOptions);
 async function picture(name, path, { theme = 'light', act } = {}) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: theme });
   await page.goto(address + path, { waitUntil: 'networkidle' });

@@ -1,41 +1,41 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { chromium, type Browser, type BrowserContext, type Locator, type Page, type Request } from 'playwright-core';
+import { chromiumOptions } from '../../scripts/lib/chromium-options.mjs';
 import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-const quietly = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--no-first-run'
-];
+const viewport = { width: 1280, height: 800 };
 
 /** Opens Debian's Chromium for a test file. Whatever a page reports as an error fails the test, unless it is expected. */
 export function useBrowser() {
   let browser: Browser;
   let context: BrowserContext | undefined;
+  /** What the test before has left, to be gone on with: a page takes long to open, and its scripts long to be read. */
+  let used: Page | undefined;
   const errors: string[] = [];
   const expected: RegExp[] = [];
 
   beforeAll(async () => {
-    browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: quietly });
+    browser = await chromium.launch(chromiumOptions);
   });
-  // A context takes long to open: the tests of a file have one, and none finds what another left in it.
+  // The tests of a file have one context, and none finds what another left in it.
   afterEach(async () => {
     const [last, ...others] = context?.pages() ?? [];
     if (context && last) {
       await Promise.all(others.map((page) => page.close()));
       await last.goto('about:blank');
+      last.removeAllListeners();
       const session = await context.newCDPSession(last);
       await session.send('Storage.clearDataForOrigin', {
         origin: inject('address'),
         storageTypes: 'cookies,local_storage,indexeddb'
       });
-      await last.close();
+      await session.detach();
+      await last.emulateMedia({ colorScheme: null });
+      await last.setViewportSize(viewport);
+      used = last;
     }
     const unexpected = errors.filter((error) => !expected.some((pattern) => pattern.test(error)));
     errors.length = 0;
@@ -52,10 +52,11 @@ export function useBrowser() {
     async open(path: string): Promise<Page> {
       context ??= await browser.newContext({
         baseURL: inject('address'),
-        viewport: { width: 1280, height: 800 },
+        viewport,
         permissions: ['clipboard-read', 'clipboard-write']
       });
-      const page = await context.newPage();
+      const page = used ?? (await context.newPage());
+      used = undefined;
       page.on('pageerror', (error) => errors.push(error.message));
       page.on('console', (message) => {
         if (message.type() === 'error') errors.push(`${message.text()} ${message.location().url}`);

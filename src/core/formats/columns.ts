@@ -6,9 +6,10 @@ import { countryCode } from '../people/countries';
 import { columnFieldSchema, columnFields, isOwnColumn, type ColumnField } from './column-fields';
 import { guessOwnColumn, readDate } from './own-columns';
 import headingsData from './data/headings.json';
+import { shipped } from '../shipped-data';
 
 /** Headings that people give such columns, in the languages of the lexicon. Common practice, no published source. */
-const headings = z.partialRecord(columnFieldSchema, z.array(z.string().min(1)).min(1)).parse(headingsData);
+const headings = shipped(z.partialRecord(columnFieldSchema, z.array(z.string().min(1)).min(1)), headingsData);
 
 const keyOf = (heading: string) => fold(heading).replaceAll(/[^\p{L}\p{N}]/gu, '');
 const byHeading = new Map(

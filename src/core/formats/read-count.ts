@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import type { Interval } from '../measure/wilson';
 import countWords from './data/count-words.json';
+import { shipped } from '../shipped-data';
 
 /** A count as a place shows it, understood. */
 export interface ReadCount {
@@ -12,8 +13,8 @@ export interface ReadCount {
 
 const list = z.array(z.string().min(1)).min(1);
 /** Words that places put around a count, in the languages of the lexicon. Common practice, no published source. */
-const words = z
-  .object({
+const words = shipped(
+  z.object({
     about: list,
     over: list,
     under: list,
@@ -26,8 +27,9 @@ const words = z
     page: list,
     found: list,
     units: z.record(z.string(), list)
-  })
-  .parse(countWords);
+  }),
+  countWords
+);
 
 const isSign = (character: string | undefined) => character !== undefined && /[\p{L}\p{N}]/u.test(character);
 /** Whether a word stands at a place of a text, and does not begin or end inside another. */

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import tradeWords from './data/trade-words.json';
 import { lettersKey } from './letters-key';
+import { shipped } from '../shipped-data';
 
 /**
  * Divisions of the International Standard Industrial Classification of All Economic Activities, Revision 4
@@ -106,7 +107,7 @@ const codes = new Map(industries.map(({ code, name }) => [name.toLowerCase(), co
 export const industryName = (code: string): string | undefined => names.get(code);
 
 /** What firms of a division call their trade, in the languages of the lexicon. Common practice, no published source. */
-const words = z.record(z.string().regex(/^\d\d$/), z.string()).parse(tradeWords);
+const words = shipped(z.record(z.string().regex(/^\d\d$/), z.string()), tradeWords);
 let byWord: Map<string, string> | undefined;
 
 /** Division codes by trade word, in small letters without accents; made when first asked. */

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import partsData from './data/parts-of-countries.json';
 import data from './data/places.json';
+import { shipped } from '../shipped-data';
 
 const named = z.record(z.string().length(2), z.array(z.string().min(1)));
 
@@ -8,7 +9,7 @@ const named = z.record(z.string().length(2), z.array(z.string().min(1)));
  * Parts of countries, the first-order divisions of those where the lexicon's languages are spoken among them, in English and at
  * home. From memory, and common practice, no published source.
  */
-const partsOfCountries = named.parse(partsData);
+const partsOfCountries = shipped(named, partsData);
 
 /** English names of towns that the gazetteer writes as they are called at home. From memory. */
 const englishNames: Readonly<Record<string, readonly string[]>> = {
@@ -40,5 +41,5 @@ export interface Place {
 export const places: readonly Place[] = [
   ...Object.entries(partsOfCountries),
   ...Object.entries(englishNames),
-  ...Object.entries(named.parse(data))
+  ...Object.entries(shipped(named, data))
 ].flatMap(([country, names]) => names.map((name) => ({ name, country })));

@@ -8,10 +8,11 @@ import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
 import { fromLexicon } from '../titles/taken-up';
 import { fold, tokens } from '../language/tokens';
 import tradesData from './data/trades.json';
+import { shipped } from '../shipped-data';
 
 // What words of a written brief stand for: titles, functions, ranks, industries, countries and places.
 
-const trades = z.record(z.string().regex(/^\d\d$/), z.array(z.string().min(1)).min(1)).parse(tradesData);
+const trades = shipped(z.record(z.string().regex(/^\d\d$/), z.array(z.string().min(1)).min(1)), tradesData);
 
 /** Words in the singular, as far as English makes plurals by an s: both sides are cut alike. */
 export function singular(key: string): string {

@@ -8,15 +8,16 @@ import ranksData from './data/ranks.json';
 import { languages, type Language } from './languages';
 import type { OwnLexicon } from './own-lexicon-shape';
 import { fromLexicon, ownLexicon } from './taken-up';
+import { shipped } from '../shipped-data';
 
 export * from './languages';
 
-const text = z.string().trim().min(1);
+const text = z.string().regex(/^\S(?:.*\S)?$/);
 const texts = z.array(text);
 const byLanguage = z.object(
   Object.fromEntries(languages.map((language) => [language, texts])) as Record<Language, typeof texts>
 );
-const isco: ReadonlySet<string> = new Set(z.array(z.string().regex(/^\d{4}$/)).parse(iscoData));
+const isco: ReadonlySet<string> = new Set(shipped(z.array(z.string().regex(/^\d{4}$/)), iscoData));
 
 const rankSchema = z.object({
   id: text,
@@ -45,19 +46,20 @@ export type FunctionEntry = Omit<z.infer<typeof functionSchema>, 'isco'> & { isc
 export type FixedTitle = z.infer<typeof fixedSchema>;
 
 /** Ranks, the highest first. Common practice, no published source. */
-export const ranks: readonly RankEntry[] = z.array(rankSchema).parse(ranksData);
+export const ranks: readonly RankEntry[] = shipped(z.array(rankSchema), ranksData);
 export const rankOf = new Map(ranks.map((rank) => [rank.id, rank]));
 
-const shippedFunctions: readonly FunctionEntry[] = z.array(functionSchema).parse(functionsData);
+const shippedFunctions: readonly FunctionEntry[] = shipped(z.array(functionSchema), functionsData);
 const isShipped = new Set(shippedFunctions.map(({ id }) => id));
-const shippedTitles: readonly FixedTitle[] = z
-  .array(
+const shippedTitles: readonly FixedTitle[] = shipped(
+  z.array(
     fixedSchema.refine(
       ({ rank, function: name }) => rankOf.has(rank) && isShipped.has(name),
       'names a rank and a function'
     )
-  )
-  .parse(fixedData);
+  ),
+  fixedData
+);
 
 const byId = fromLexicon((): ReadonlyMap<string, FunctionEntry> => {
   const namesOf = (names: OwnLexicon['functions'][number]['names'], more?: FunctionEntry['names']) =>
@@ -108,7 +110,7 @@ export function lexiconFault({ functions: added, titles, meanings }: OwnLexicon)
   return again === undefined ? null : `The meanings of “${again}” are there twice. Put them together.`;
 }
 
-const degrees = degreesSchema.parse(degreesData);
+const degrees = shipped(degreesSchema, degreesData);
 /** Words of degree, such as senior, deputy or group, that usually need no wording of their own. */
 export const degreeWords: ReadonlySet<string> = new Set(degrees.degree.map(fold));
 /** Short and long forms. */

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import data from './data/meanings.json';
 import { fold, tokenKeys } from '../language/tokens';
 import { fromLexicon, ownLexicon } from './taken-up';
+import { shipped } from '../shipped-data';
 
 /** One of several things a word can mean in a title or a profile. */
 export interface Sense {
@@ -17,7 +18,7 @@ const shape = z.record(
     .refine((senses) => Object.keys(senses).length > 1, 'needs two senses or more')
 );
 
-const shipped: readonly [string, readonly Sense[]][] = Object.entries(shape.parse(data)).map(([word, senses]) => [
+const ofLexicon: readonly [string, readonly Sense[]][] = Object.entries(shipped(shape, data)).map(([word, senses]) => [
   word,
   Object.entries(senses).map(([name, tells]) => ({ name, tells }))
 ]);
@@ -25,7 +26,7 @@ const shipped: readonly [string, readonly Sense[]][] = Object.entries(shape.pars
 const known = fromLexicon(
   (): ReadonlyMap<string, readonly Sense[]> =>
     new Map([
-      ...shipped,
+      ...ofLexicon,
       ...ownLexicon().meanings.map(
         ({ word, senses }) =>
           [

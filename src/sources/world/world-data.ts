@@ -3,6 +3,7 @@ import countriesData from './data/countries.json';
 import firmNamesData from './data/firm-names.json';
 import rolesData from './data/roles.json';
 import tradesData from './data/trades.json';
+import { shipped } from '$core/shipped-data';
 
 const words = z.array(z.string().min(1)).min(1);
 
@@ -55,8 +56,8 @@ export type Role = z.infer<typeof roleSchema>;
 export type Trade = z.infer<typeof tradeSchema>;
 export type WorldCountry = z.infer<typeof countrySchema>;
 
-export const roles = z.array(roleSchema).parse(rolesData);
-export const trades = z.array(tradeSchema).parse(tradesData);
-export const worldCountries = z.array(countrySchema).parse(countriesData);
+export const roles = shipped(z.array(roleSchema), rolesData);
+export const trades = shipped(z.array(tradeSchema), tradesData);
+export const worldCountries = shipped(z.array(countrySchema), countriesData);
 /** First parts of firms' names. */
-export const firmNames = words.parse(firmNamesData);
+export const firmNames = shipped(words, firmNamesData);
