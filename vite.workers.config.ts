@@ -5,7 +5,7 @@ const source = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /**
  * Builds what is started by file name beside SvelteKit's server: the entry that listens, in place of the adapter's own,
- * and the worker threads.
+ * the one that only migrates, and the worker threads.
  */
 export default defineConfig({
   resolve: {
@@ -37,6 +37,7 @@ export default defineConfig({
     rollupOptions: {
       input: {
         index: source('./src/server/serve.ts'),
+        migrate: source('./src/server/migrate-only.ts'),
         ...Object.fromEntries(
           [
             'people-worker',
@@ -58,6 +59,8 @@ export default defineConfig({
     },
     outDir: 'build',
     emptyOutDir: false,
-    target: 'node20'
+    target: 'node20',
+    // A thread reads its code anew each time it begins.
+    minify: true
   }
 });

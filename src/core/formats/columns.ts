@@ -6,7 +6,7 @@ import { countryCode } from '../people/countries';
 import { columnFieldSchema, columnFields, isOwnColumn, type ColumnField } from './column-fields';
 import { guessOwnColumn, readDate } from './own-columns';
 import headingsData from './data/headings.json';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 /** Headings that people give such columns, in the languages of the lexicon. Common practice, no published source. */
 const headings = shipped(z.partialRecord(columnFieldSchema, z.array(z.string().min(1)).min(1)), headingsData);

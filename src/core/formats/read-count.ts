@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { Interval } from '../measure/wilson';
 import countWords from './data/count-words.json';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 /** A count as a place shows it, understood. */
 export interface ReadCount {

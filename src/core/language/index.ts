@@ -17,4 +17,5 @@ export * from './query-schema';
 export * from './scope-schema';
 export * from './scopes';
 export * from './set-schema';
+export * from './shipped-data';
 export * from './tokens';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import tradeWords from './data/trade-words.json';
 import { lettersKey } from './letters-key';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 /**
  * Divisions of the International Standard Industrial Classification of All Economic Activities, Revision 4

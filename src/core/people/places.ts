@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import partsData from './data/parts-of-countries.json';
 import data from './data/places.json';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 const named = z.record(z.string().length(2), z.array(z.string().min(1)));
 

@@ -8,7 +8,7 @@ import { fixedTitles, functions, languages, ranks } from '../titles/lexicon';
 import { fromLexicon } from '../titles/taken-up';
 import { fold, tokens } from '../language/tokens';
 import tradesData from './data/trades.json';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 // What words of a written brief stand for: titles, functions, ranks, industries, countries and places.
 

@@ -8,7 +8,7 @@ import ranksData from './data/ranks.json';
 import { languages, type Language } from './languages';
 import type { OwnLexicon } from './own-lexicon-shape';
 import { fromLexicon, ownLexicon } from './taken-up';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 export * from './languages';
 

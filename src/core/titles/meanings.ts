@@ -2,7 +2,7 @@ import * as z from 'zod';
 import data from './data/meanings.json';
 import { fold, tokenKeys } from '../language/tokens';
 import { fromLexicon, ownLexicon } from './taken-up';
-import { shipped } from '../shipped-data';
+import { shipped } from '../language/shipped-data';
 
 /** One of several things a word can mean in a title or a profile. */
 export interface Sense {

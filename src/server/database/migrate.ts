@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { Umzug, type UmzugStorage } from 'umzug';
+import type { UmzugStorage } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables';
 import * as wordSetsAndSheets from './migrations/0002-word-sets-and-sheets';
 import * as houseWordings from './migrations/0003-house-wordings';
@@ -89,13 +89,17 @@ export async function migrate(database: Sequelize, last = migrations.at(-1)!.nam
     const noted = new Set(executed);
     for (const { name, isDone } of migrations)
       if (!noted.has(name) && (await isDone(schema))) await storage.logMigration({ name, context: {} });
+    const made = new Set(await storage.executed({ context: {} }));
+    if (migrations.every(({ name }) => made.has(name) || name > last)) return;
+    // It takes long to load, and most starts have nothing to make.
+    const { Umzug } = await import('umzug');
     const umzug = new Umzug({
       migrations: migrations.map(({ name, up }) => ({ name, up: () => up(schema) })),
       storage,
       logger: undefined
     });
     const wanted = (await umzug.pending()).map(({ name }) => name).filter((name) => name <= last);
-    if (wanted.length) await umzug.up({ migrations: wanted });
+    await umzug.up({ migrations: wanted });
   });
 }
 

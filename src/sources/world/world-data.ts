@@ -3,7 +3,7 @@ import countriesData from './data/countries.json';
 import firmNamesData from './data/firm-names.json';
 import rolesData from './data/roles.json';
 import tradesData from './data/trades.json';
-import { shipped } from '$core/shipped-data';
+import { shipped } from '$core/language';
 
 const words = z.array(z.string().min(1)).min(1);
 
