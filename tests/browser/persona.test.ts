@@ -184,6 +184,128 @@ describe('customers won', () => {
     await page.getByRole('button', { name: 'Add those that ask consent first' }).click();
     await page.getByRole('button', { name: 'Take Germany out' }).waitFor();
     expect(await page.getByRole('button', { name: 'Take Greece out' }).count()).toBe(0);
+    await page.getByText('All kept').waitFor();
+    await expectAccessible(page);
+
+    // Files of people contacted come through the desk of all files.
+    const contacted = page.getByRole('group', { name: 'People already contacted' });
+    const desk = page.getByRole('region', { name: 'Import a file of people' });
+    const give = async (text: string, told: RegExp) => {
+      await contacted.getByRole('link', { name: 'Add people from a file' }).click();
+      await desk
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'sent.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+      await desk.getByRole('button', { name: 'Import', exact: true }).click();
+      await desk.getByText(told).waitFor();
+      await visit(page, `/briefs/${id}/persona`);
+      await unfold(page, 'Industries, countries and people to leave out');
+    };
+    await give(
+      'name,company,email\nAnna Ström,Polderkoel B.V.,anna@polderkoel.example\nNo One,,\n',
+      /1 people contacted added, 0 already there, 1 without a mail address or a name with a firm/
+    );
+    await contacted.getByText('1 people').waitFor();
+    await give('name,company\nanna ström,Polderkoel\n', /0 people contacted added, 1 already there/);
+    await contacted.getByText('1 people').waitFor();
+
+    await visit(page, `/briefs/${id}/string?build=1`);
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Managing Director'));
+    expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
+      '(headcount:[1 TO 49] AND title:(Owner OR "Managing Director")) OR (headcount:[50 TO *] AND title:"Head of Quality")'
+    );
+    await page.getByRole('tab', { name: 'Searches to copy' }).click();
+    await page.getByRole('region', { name: 'How Harrow Guild is asked' }).getByText('2 searches').first().waitFor();
+
+    await writeString(page, 'title:("Head of Quality" OR QA) NOT intern');
+    await page.getByRole('button', { name: 'Build from persona' }).click();
+    const difference = page.getByRole('region', { name: 'What the persona would change' });
+    await difference.getByText('removed').first().waitFor();
+    expect(await stringText(page)).toBe('title:("Head of Quality" OR QA) NOT intern');
+    await expectAccessible(page);
+    await difference.getByRole('button', { name: 'Leave mine' }).click();
+    await page.getByRole('button', { name: 'Build from persona' }).click();
+    await difference.getByRole('button', { name: 'Take it' }).click();
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Managing Director'));
+  });
+});
+
+describe('facts and firms', () => {
+  it('are kept as typed, told when wrong, and reach the string', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Facts' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByLabel('Titles wanted').fill('Head of Quality');
+    await page.getByLabel('A whole region').selectOption('Benelux');
+    await page.getByRole('button', { name: 'Take Luxembourg out' }).click();
+    await unfold(page, 'Other facts of the firm or the person');
+    await page.getByLabel('Add a fact').selectOption('growth');
+    await page.getByLabel('growth from').fill('fast');
+    await page.getByText('A fact: is written in digits').waitFor();
+    await page.getByLabel('growth from').fill('10');
+    await page.getByLabel('Firms to leave out').fill('Polderkoel B.V.');
+    await page.getByText('All kept').waitFor();
+    await expectAccessible(page);
+    await visit(page, `/briefs/${id}/string?build=1`);
+    await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Polderkoel'));
+    expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toBe(
+      'title:"Head of Quality" AND country:(Belgium OR Netherlands) AND growth:[10 TO *] NOT company:Polderkoel'
+    );
+  });
+});
+
+describe('customers won', () => {
+  it('show what they have in common and how much more than at a source, and become known-goods', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From customers' });
+    const page = await open(`/briefs/${id}/persona`);
+    await page.getByRole('button', { name: 'From customers won' }).click();
+    const panel = page.getByRole('region', { name: 'From customers won' });
+    const give = (text: string) =>
+      panel
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'won.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await give('nothing');
+    await panel.getByText(/won.csv: This is no table of customers/).waitFor();
+    const rows = [
+      ...Array.from({ length: 6 }, (_, i) => `Firm ${i},12,DK,Owner,46`),
+      ...Array.from({ length: 8 }, (_, i) => `House ${i},300,NL,Head of Quality,46`)
+    ];
+    await give(`Company,Employees,Country,Spoken to,Industry\n${rows.join('\n')}\nBad,many,DK,Owner,46\n`);
+    await panel.getByLabel('Spoken to').selectOption('title');
+    await panel
+      .getByText(/15 customers read. 1 row has what cannot be read: line 16: The company size “many”/)
+      .waitFor();
+    const traits = panel.getByRole('table', { name: 'What customers have in common' });
+    const head = traits.getByRole('row').filter({ hasText: 'title Head of Quality' });
+    await head.getByText('53 %').waitFor();
+    await head.getByText(/\d ×/).waitFor();
+    await panel.getByText(/At firms of 10 to 49 people you spoke to an owner/).waitFor();
+    await expectAccessible(page);
+    await head.getByRole('button', { name: 'Take Head of Quality' }).click();
+    await traits.getByRole('button', { name: 'Take 250 to 999 people' }).click();
+    await traits.getByRole('button', { name: 'Take Netherlands' }).click();
+    await page.getByText('People titled Head of Quality, at firms of 250 to 999 people in Netherlands.').waitFor();
+    await panel.getByRole('button', { name: 'Keep them as known-goods' }).click();
+    await panel.getByText('15 known-goods kept.').waitFor();
+    const known = await api<{ body: { name: string }[] }>('GET', `/briefs/${id}/known`);
+    expect(known.body).toHaveLength(15);
+    await page.getByText('All kept').waitFor();
+  });
+
+  it('rules out industries, countries that ask consent, and people already contacted; each term leads back to its line', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Ruled out' });
+    const page = await open('/library/places');
+    await page.getByRole('region', { name: 'Ask consent before a mail' }).waitFor();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Take Greece out' }).click();
+    await page.getByRole('region', { name: 'Ask consent before a mail' }).getByText('All kept').waitFor();
+
+    await visit(page, `/briefs/${id}/persona`);
+    await page.getByLabel('Titles wanted').fill('Head of Quality');
+    await unfold(page, 'Industries, countries and people to leave out');
+    await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).fill('86');
+    await page.getByRole('combobox', { name: 'Industries to leave out', exact: true }).press('Enter');
+    await page.getByRole('button', { name: 'Add those that ask consent first' }).click();
+    await page.getByRole('button', { name: 'Take Germany out' }).waitFor();
+    expect(await page.getByRole('button', { name: 'Take Greece out' }).count()).toBe(0);
     const contacted = page.getByRole('group', { name: 'People already contacted' });
     const give = (text: string) =>
       contacted

@@ -1,4 +1,4 @@
-import { findPhoneNumbersInText } from 'libphonenumber-js/min';
+import { findPhoneNumbersInText, parsePhoneNumberFromString } from 'libphonenumber-js/min';
 import { countryCode } from '../people/countries';
 import { places } from '../people/places';
 import { fold, tokenKeys } from '../language/tokens';
@@ -33,15 +33,17 @@ const placeNames: ReadonlySet<string> = new Set(places.map(({ name }) => fold(na
 const isPlaceWord = (text: string) => placeNames.has(fold(text)) || countryCode(text) !== undefined;
 const areaWords = /\b(?:area|region|metropolitan|greater|und umgebung|et périphérie|county|omegn)\b/gi;
 
-const remembered: Map<string, boolean>[] = [];
+const remembered: Map<string, unknown>[] = [];
 /** The same answer for the same text, for as long as a page is read: a piece of it is looked at from many sides. */
-function once(holds: (text: string) => boolean): (text: string) => boolean {
-  const known = new Map<string, boolean>();
+function once<T>(tell: (text: string) => T): (text: string) => T {
+  const known = new Map<string, T>();
   remembered.push(known);
   return (text) => {
-    let answer = known.get(text);
-    if (answer === undefined) known.set(text, (answer = holds(text)));
-    return answer;
+    const answer = known.get(text);
+    if (answer !== undefined || known.has(text)) return answer as T;
+    const told = tell(text);
+    known.set(text, told);
+    return told;
   };
 }
 
@@ -122,20 +124,31 @@ const labelField: Partial<Record<ColumnField, PageField>> = {
   phone: 'phone',
   url: 'url'
 };
-export const fieldOfLabel = (label: string): PageField | undefined =>
-  labels.find(([pattern]) => pattern.test(label))?.[1] ?? labelField[guessColumns([label])[0]!];
+export const fieldOfLabel = once(
+  (label): PageField | undefined =>
+    labels.find(([pattern]) => pattern.test(label))?.[1] ?? labelField[guessColumns([label])[0]!]
+);
 
 export const matchesWhole = (pattern: RegExp, text: string) =>
   text.replaceAll(pattern, '').trim() === '' && text.trim() !== '';
 
-export function phoneIn(text: string): { found: string; at: number } | null {
+const international = /\+\s?\(?\d[\d ()./-]{5,22}\d/;
+
+/** The telephone number in a text, in the form of E.164 where it has a country's code, and where it stands. */
+export const phoneIn = once((text): { found: string; at: number } | null => {
   // Looking for numbers takes long, and most lines have none.
   if (!/\d(?:[\s()/.-]*\d){5}/.test(text)) return null;
-  const [first] = findPhoneNumbersInText(text);
-  if (first) return { found: first.number.number, at: first.startsAt };
+  // Those without a country code are no numbers to the library, which is told no country.
+  const written = international.exec(text);
+  if (written) {
+    const number = parsePhoneNumberFromString(written[0]);
+    if (number?.isValid()) return { found: number.number, at: written.index };
+    const [first] = findPhoneNumbersInText(text);
+    if (first) return { found: first.number.number, at: first.startsAt };
+  }
   const local = /(?:tel|phone|mob|t|m)[.:]?\s*((?:\(?\d[\d ()/-]{5,}\d))/i.exec(text);
   return local ? { found: local[1]!.trim(), at: local.index } : null;
-}
+});
 
 /** Forgets what was found out of the pieces of a page. */
 export function forgetPieces(): void {

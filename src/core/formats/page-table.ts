@@ -54,6 +54,9 @@ function cellsOf(line: string, separator: string): string[] {
   }
 }
 
+/** So many rows, from all of the page, tell what stands in a column. */
+const enoughRows = 200;
+
 function columnsByContent(rows: readonly string[][], width: number): ColumnField[] | null {
   const kinds: [ColumnField, (text: string) => boolean][] = [
     ['mail', (text) => matchesWhole(mailPattern, text)],
@@ -65,9 +68,11 @@ function columnsByContent(rows: readonly string[][], width: number): ColumnField
     ['company', isFirm]
   ];
   const columns: ColumnField[] = Array.from({ length: width }, () => 'ignore');
+  const every = Math.ceil(rows.length / enoughRows);
+  const some = rows.filter((_, i) => i % every === 0);
   for (const [field, fits] of kinds) {
     const shares = columns.map((taken, i) =>
-      taken === 'ignore' ? rows.filter((row) => row[i] && fits(row[i])).length / rows.length : 0
+      taken === 'ignore' ? some.filter((row) => row[i] && fits(row[i])).length / some.length : 0
     );
     const best = shares.indexOf(Math.max(...shares));
     if (shares[best]! >= 0.5) columns[best] = field;
@@ -129,7 +134,8 @@ export function readAligned(lines: readonly string[]): PageRow[] | null {
     const columns = columnsByContent(shaped, width);
     if (!columns || !(columns.includes('title') && columns.includes('company'))) continue;
     // Names are told from firms of two words by standing at the same place in nearly every line.
-    const names = shaped.filter((row) => isName(row[columns.indexOf('name')]!)).length;
+    const nameAt = columns.indexOf('name');
+    const names = shaped.filter((row) => isName(row[nameAt]!)).length;
     if (names < 0.8 * shaped.length) continue;
     return shaped.flatMap((row) => fromColumns(row, columns));
   }

@@ -101,10 +101,11 @@ function readLines(lines: readonly string[]): PageRow[] {
         taken.push(['mail', plainMail(mail)]);
         return ' ';
       });
-    line = line.replaceAll(urlPattern, (url) => {
-      taken.push(['url', url.replaceAll(/\s?›\s?/g, '/').replace(/[.,;)]+$/, '')]);
-      return ' ';
-    });
+    if (line.includes('.') || line.includes('://'))
+      line = line.replaceAll(urlPattern, (url) => {
+        taken.push(['url', url.replaceAll(/\s?›\s?/g, '/').replace(/[.,;)]+$/, '')]);
+        return ' ';
+      });
     const phone = phoneIn(line);
     if (phone) {
       taken.push(['phone', phone.found]);

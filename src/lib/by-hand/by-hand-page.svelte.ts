@@ -130,6 +130,10 @@ export class ByHandPage {
       : 'Nobody can be read out of this. A name, a title and a firm on lines of their own, or a table, are understood.';
     return rows.length;
   }
+  /** Makes the reading of pages ready; to be called in the browser. */
+  warm(): void {
+    this.#reader.warm();
+  }
   stop(): void {
     this.#reader.stop();
   }

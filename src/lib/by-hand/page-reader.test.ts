@@ -45,6 +45,26 @@ describe('pages read in a worker', () => {
   });
 });
 
+describe('an invented page, read before the first that is pasted', () => {
+  it('is read whole, and answered to nobody', async () => {
+    FakeWorker.made = [];
+    vi.stubGlobal('Worker', FakeWorker);
+    const reader = new PageReader();
+    reader.warm();
+    const [worker] = made();
+    const text = worker!.heard[0]!.text;
+    const pasted = reader.read('one');
+    worker!.says(answerOf(1, 'Invented'));
+    worker!.says(answerOf(2, 'Ana'));
+    expect((await pasted).rows).toMatchObject([{ values: { name: 'Ana' } }]);
+    vi.stubGlobal('Worker', undefined);
+    const { rows } = await reader.read(text);
+    expect(rows).toHaveLength(143);
+    expect(rows.every(({ values: { title, company, phone } }) => title && company && phone)).toBe(true);
+    vi.unstubAllGlobals();
+  });
+});
+
 describe('pages where there are no workers', () => {
   it('are read in place, with the count that stands on them', async () => {
     vi.stubGlobal('Worker', undefined);

@@ -1,5 +1,6 @@
 import { countOnPage, readResultPage, type PageRow } from '$core/formats';
 import { ownLexicon, type OwnLexicon } from '$core/titles';
+import { inventedPage } from './invented-page';
 
 /** What stands on a page: the people, and the count with the line that tells it. */
 export interface PageRead {
@@ -18,6 +19,11 @@ export class PageReader {
   #worker: Worker | undefined;
   #id = 0;
   readonly #waiting = new Map<number, { resolve: (read: PageRead) => void; reject: (problem: Error) => void }>();
+
+  /** Begins, and reads an invented page, so that the first one pasted is read by code that the browser has made fast. */
+  warm(): void {
+    if (typeof Worker !== 'undefined') this.read(inventedPage()).catch(() => {});
+  }
 
   read(text: string): Promise<PageRead> {
     if (typeof Worker === 'undefined')

@@ -30,6 +30,7 @@
 
   onMount(() => {
     page.recall();
+    page.warm();
     return () => page.stop();
   });
   let recalled = false;
