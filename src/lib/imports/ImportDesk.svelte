@@ -4,6 +4,7 @@
   import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import Act from '$lib/ui/Act.svelte';
+  import Acts from '$lib/ui/Acts.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { onMount, tick } from 'svelte';
@@ -235,11 +236,13 @@
           <option value="empty">is left empty</option>
           <option value="skip">leaves its row out</option>
         </Pick>
-        <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</Act>
-        {#if job.outcome?.errors.length}
-          <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>Import without those rows</Act>
-        {/if}
-        <Act onclick={stop}>Throw the file away</Act>
+        <Acts>
+          <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</Act>
+          {#if job.outcome?.errors.length}
+            <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>Import without those rows</Act>
+          {/if}
+          <Act onclick={stop}>Throw the file away</Act>
+        </Acts>
       </div>
     {/if}
   {/if}

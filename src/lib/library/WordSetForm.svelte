@@ -1,6 +1,7 @@
 <script lang="ts">
   import TextBox from '$lib/ui/TextBox.svelte';
   import Act from '$lib/ui/Act.svelte';
+  import Acts from '$lib/ui/Acts.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
@@ -98,11 +99,13 @@
     <p class="ask" role="alert">
       This changes the string of {set.usedIn.map((brief) => `“${brief.name}”`).join(', ')}. Versions that were kept stay
       as they were.
+    </p>
+    <Acts>
       <Act type="submit" look="main"
         >Change it in {set.usedIn.length === 1 ? 'this string' : `all ${set.usedIn.length}`}</Act
       >
       <Act type="button" onclick={() => (asking = false)}>Leave it</Act>
-    </p>
+    </Acts>
   {/if}
   <div class="line">
     <Act type="submit" look="main" disabled={!read.success || !changed || asking}

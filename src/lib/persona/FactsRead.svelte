@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
+  import Acts from '$lib/ui/Acts.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import { countryName } from '$core/people';
   import { canTake, type BriefFact, type BriefReading } from '$core/persona';
@@ -84,12 +85,12 @@
   {:else}
     <p class="soft">Facts appear here as you paste, each with the words it was read from.</p>
   {/if}
-  <div class="line">
+  <Acts>
     <Act look="main" disabled={!accepted.length} onclick={() => ontake(accepted)}
       >Take {accepted.length} fact{accepted.length === 1 ? '' : 's'} into the persona</Act
     >
     <Act onclick={onclose}>Close</Act>
-  </div>
+  </Acts>
 </div>
 
 <style>
@@ -108,10 +109,5 @@
   }
   p {
     font-size: 13px;
-  }
-  .line {
-    display: flex;
-    gap: 10px;
-    margin-top: 10px;
   }
 </style>

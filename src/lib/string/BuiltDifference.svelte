@@ -1,5 +1,6 @@
 <script lang="ts">
   import Act from '$lib/ui/Act.svelte';
+  import Acts from '$lib/ui/Acts.svelte';
   import { compareVersions } from '$core/semantics';
   import PartChanges from './PartChanges.svelte';
 
@@ -21,10 +22,10 @@
   {:else}
     <p>The string says what the persona and its wordings say.</p>
   {/if}
-  <div>
+  <Acts>
     {#if parts.length}<Act look="main" onclick={ontake}>Take it</Act>{/if}
     <Act onclick={onclose}>{parts.length ? 'Leave mine' : 'Good'}</Act>
-  </div>
+  </Acts>
 </section>
 
 <style>
@@ -32,10 +33,5 @@
     margin-top: 12px;
     padding: 10px 16px;
     font-size: 13px;
-  }
-  div {
-    display: flex;
-    gap: 8px;
-    margin-top: 6px;
   }
 </style>

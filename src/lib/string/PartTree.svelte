@@ -2,6 +2,7 @@
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Act from '$lib/ui/Act.svelte';
+  import Acts from '$lib/ui/Acts.svelte';
   import { keysOf } from '$lib/frame/keys';
   import { isLeaf, isOwnScope, scopes, type OutlineGroup, type Scope } from '$core/language';
   import { originNames } from '$core/persona';
@@ -101,8 +102,10 @@
         required
       />
       <span class="soft">{tree.pulling.wordings.length} wordings: {tree.pulling.wordings.slice(0, 4).join(', ')}</span>
-      <Act type="submit" look="main">Keep in the library</Act>
-      <Act onclick={() => (tree.pulling = null)}>Leave it</Act>
+      <Acts>
+        <Act type="submit" look="main">Keep in the library</Act>
+        <Act onclick={() => (tree.pulling = null)}>Leave it</Act>
+      </Acts>
     </form>
   {/if}
   <ul role="tree" aria-label="Parts of the string" bind:this={list} onkeydown={hear}>

@@ -99,6 +99,8 @@ describe('threads that answer', () => {
 
   it('answer short questions before long ones, and always leave a thread to them', async () => {
     const two = pool(2);
+    // Until both threads run.
+    await Promise.all([ask(two, '', 30, []), ask(two, '', 30, [])]);
     const ended: string[] = [];
     const work = [
       ask(two, 'long 1', 150, ended, { long: true }),
