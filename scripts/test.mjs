@@ -14,13 +14,13 @@ import { freshDatabases } from './lib/test-databases.mjs';
 process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
 const chosen = process.argv.slice(2);
 
-/** Does some things in their order, two of them at a time. */
-async function twoAtATime(works) {
+/** Does some things in their order, so many of them at a time. */
+async function atATime(many, works) {
   const left = [...works];
   const next = async () => {
     for (let work = left.shift(); work; work = left.shift()) await work();
   };
-  await Promise.all([next(), next()]);
+  await Promise.all(Array.from({ length: many }, next));
 }
 
 await ensureDependencies();
@@ -33,10 +33,11 @@ await withPostgres('eave_test', async (url) => {
   if (chosen.length) await ensureBuild();
   // What it writes is read by all that follows.
   else await run('npx', ['svelte-kit', 'sync'], { quiet: true });
-  const [server, harvests, browser] = await freshDatabases(url, [
+  const [server, harvests, browser, otherBrowser] = await freshDatabases(url, [
     'eave_test_server',
     'eave_test_harvests',
-    'eave_test_browser'
+    'eave_test_browser',
+    'eave_test_other_browser'
   ]);
 
   mkdirSync('.data/test', { recursive: true });
@@ -88,21 +89,24 @@ await withPostgres('eave_test', async (url) => {
 
   if (chosen.length) await tests('chosen', chosen);
   else {
-    await twoAtATime([() => tests('core and interface', projects('core', 'interface')), ensureBuild, ...statics]);
-    // Two lanes of about the same length: a part of the server's tests, on a database of its own, goes beside the rest.
+    await atATime(2, [() => tests('core and interface', projects('core', 'interface')), ensureBuild, ...statics]);
+    // They wait for each other's answers more than they compute: more of them at a time than there are cores, each with
+    // a database and a folder of its own.
     const part = 'src/server/services/harvest';
-    await Promise.all([
-      (async () => {
-        await tests('browser', projects('browser'));
-        await tests('server: harvests', [...projects('server'), part], true, {
+    await atATime(4, [
+      () => tests('server', [...projects('server'), '--exclude', `${part}/**`], true),
+      () => tests('browser: a half', [...projects('browser'), '--shard=1/2'], true),
+      () =>
+        tests('browser: the other half', [...projects('browser'), '--shard=2/2'], true, {
+          TEST_BROWSER_DATABASE_URL: otherBrowser,
+          TEST_DATA: '.data/test-other-browser'
+        }),
+      () => tests('trials of strength', [...projects('strength'), '--exclude', timed], true),
+      () =>
+        tests('server: harvests', [...projects('server'), part], true, {
           TEST_SERVER_DATABASE_URL: harvests,
           TEST_DATA: '.data/test-harvests'
-        });
-      })(),
-      (async () => {
-        await tests('server', [...projects('server'), '--exclude', `${part}/**`], true);
-        await tests('trials of strength', [...projects('strength'), '--exclude', timed], true);
-      })()
+        })
     ]);
     await tests('hostile strings', [...projects('strength'), timed]);
   }

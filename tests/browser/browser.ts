@@ -25,7 +25,8 @@ export function useBrowser() {
     const [last, ...others] = context?.pages() ?? [];
     if (context && last) {
       await Promise.all(others.map((page) => page.close()));
-      await last.goto('about:blank');
+      // Of the same site, so that what has read the scripts goes on.
+      await last.goto(`${inject('address')}/api/health/live`);
       last.removeAllListeners();
       const session = await context.newCDPSession(last);
       await session.send('Storage.clearDataForOrigin', {

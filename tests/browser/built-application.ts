@@ -13,7 +13,7 @@ export default async function start(project: TestProject) {
   const { address, stop } = await startApplication(
     process.env.TEST_BROWSER_DATABASE_URL!,
     20_000,
-    '.data/test-browser',
+    process.env.TEST_DATA ?? '.data/test-browser',
     { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes' }
   );
   project.provide('address', address);
