@@ -33,11 +33,10 @@ await withPostgres('eave_test', async (url) => {
   if (chosen.length) await ensureBuild();
   // What it writes is read by all that follows.
   else await run('npx', ['svelte-kit', 'sync'], { quiet: true });
-  const [server, harvests, browser, otherBrowser] = await freshDatabases(url, [
+  const [server, harvests, browser] = await freshDatabases(url, [
     'eave_test_server',
     'eave_test_harvests',
-    'eave_test_browser',
-    'eave_test_other_browser'
+    'eave_test_browser'
   ]);
 
   mkdirSync('.data/test', { recursive: true });
@@ -90,17 +89,11 @@ await withPostgres('eave_test', async (url) => {
   if (chosen.length) await tests('chosen', chosen);
   else {
     await atATime(2, [() => tests('core and interface', projects('core', 'interface')), ensureBuild, ...statics]);
-    // They wait for each other's answers more than they compute: more of them at a time than there are cores, each with
-    // a database and a folder of its own.
+    // Lanes of about the same length, each with a database and a folder of its own.
     const part = 'src/server/services/harvest';
-    await atATime(4, [
+    await atATime(2, [
       () => tests('server', [...projects('server'), '--exclude', `${part}/**`], true),
-      () => tests('browser: a half', [...projects('browser'), '--shard=1/2'], true),
-      () =>
-        tests('browser: the other half', [...projects('browser'), '--shard=2/2'], true, {
-          TEST_BROWSER_DATABASE_URL: otherBrowser,
-          TEST_DATA: '.data/test-other-browser'
-        }),
+      () => tests('browser', projects('browser'), true),
       () => tests('trials of strength', [...projects('strength'), '--exclude', timed], true),
       () =>
         tests('server: harvests', [...projects('server'), part], true, {
