@@ -30,6 +30,7 @@ const environmentSchema = z
     EAVE_SECRET: z.string().min(16, 'must have at least 16 characters').optional(),
     EAVE_WORLD_PEOPLE: z.coerce.number().int().min(1000).max(1_000_000).optional(),
     EAVE_THREADS: z.coerce.number().int().min(2).max(64).default(Math.max(3, availableParallelism())),
+    EAVE_PATIENCE: z.coerce.number().min(1).max(20).default(1),
     EAVE_LOG: z.enum(['stdout', 'file', 'none']).default('stdout'),
     EAVE_LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error']).default('info'),
     EAVE_SLOW_QUERY_MS: z.coerce.number().int().min(1).default(200),
@@ -75,6 +76,8 @@ const environmentSchema = z
     worldPeople: set.EAVE_WORLD_PEOPLE,
     /** Threads that count and translate; some more are started while all are busy. */
     threads: set.EAVE_THREADS,
+    /** How many times the usual time a question may take before it is broken off. */
+    patience: set.EAVE_PATIENCE,
     log: set.EAVE_LOG,
     logLevel: set.EAVE_LOG_LEVEL,
     slowQuery: set.EAVE_SLOW_QUERY_MS,

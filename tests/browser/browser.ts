@@ -25,8 +25,7 @@ export function useBrowser() {
     const [last, ...others] = context?.pages() ?? [];
     if (context && last) {
       await Promise.all(others.map((page) => page.close()));
-      // Of the same site, so that what has read the scripts goes on.
-      await last.goto(`${inject('address')}/api/health/live`);
+      await last.goto('about:blank');
       last.removeAllListeners();
       const session = await context.newCDPSession(last);
       await session.send('Storage.clearDataForOrigin', {
@@ -96,6 +95,15 @@ export async function visit(page: Page, path: string): Promise<void> {
 /** Runs axe on the page and expects no serious or critical fault. */
 export async function expectAccessible(page: Page): Promise<void> {
   await page.evaluate(axeSource);
+  // Colours that still change are no colours to judge by.
+  await page.evaluate(() =>
+    Promise.all(
+      document
+        .getAnimations()
+        .filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity)
+        .map(({ finished }) => finished.catch(() => {}))
+    ).then(() => {})
+  );
   const faults = await page.evaluate(async () => {
     const { axe } = window as unknown as {
       axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> };

@@ -14,7 +14,8 @@ export default async function start(project: TestProject) {
     process.env.TEST_BROWSER_DATABASE_URL!,
     20_000,
     process.env.TEST_DATA ?? '.data/test-browser',
-    { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes' }
+    // The cores are shared with other tests.
+    { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes', EAVE_PATIENCE: '8' }
   );
   project.provide('address', address);
   project.provide('databaseUrl', process.env.TEST_BROWSER_DATABASE_URL!);

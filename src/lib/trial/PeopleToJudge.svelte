@@ -107,7 +107,7 @@
           {#each Object.entries(verdicts) as [verdict, { sign, word, colour }] (verdict)}
             <Act
               aria-pressed={(row as PersonRow).verdict === verdict}
-              aria-label="{(row as PersonRow).name} is a {word.toLowerCase()}"
+              aria-label="{(row as PersonRow).name} is {verdict === 'unsure' ? '' : 'a '}{word.toLowerCase()}"
               style="color: {colour}"
               onclick={() => judge([(row as PersonRow).id], verdict as Verdict)}>{sign} {word}</Act
             >

@@ -50,7 +50,7 @@ function question<K extends PeopleKind>(kind: K, ask: PeopleWork[K]['ask'], json
   const asker = currentAsker();
   const isLong = long.has(kind);
   const limit = !asker ? limits.job : isLong ? limits.long : limits.short;
-  return pool().ask(kind, ask, { long: isLong, limit, asker, json });
+  return pool().ask(kind, ask, { long: isLong, limit: limit * environment().patience, asker, json });
 }
 
 /** An answer as JSON in UTF-8, written by the thread: the page server hands it on without reading it. */
