@@ -9,6 +9,7 @@
   import { onMount, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { nameTab } from '$lib/api/call';
   import KeySheet from '$lib/frame/KeySheet.svelte';
   import Ridge from '$lib/frame/Ridge.svelte';
   import { keysOf } from '$lib/frame/keys';
@@ -21,7 +22,10 @@
   let { children }: { children: Snippet } = $props();
   let keySheet = $state(false);
 
-  onMount(() => theme.start());
+  onMount(() => {
+    nameTab();
+    return theme.start();
+  });
 
   // Who is who may not be known yet when a page loads: how many are judged is asked again until it is.
   $effect(() => {

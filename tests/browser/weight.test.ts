@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { api, useBrowser } from './browser';
 
-const { open } = useBrowser();
+const { open, address } = useBrowser();
 const kilobytes = (bytes: number) => Math.round(bytes / 1024);
 
 describe('what a page loads, as it goes over the wire', () => {
@@ -37,5 +37,27 @@ describe('what a page loads, as it goes over the wire', () => {
     }
     console.log(told.join('\n'));
     expect(heavy).toEqual([]);
+  });
+});
+
+describe('what a page was made with on the server', () => {
+  it('is not asked for again when the page begins', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Made once' });
+    for (const path of [
+      '/',
+      '/library',
+      '/sources',
+      ...['persona', 'string', 'trial'].map((at) => `/briefs/${id}/${at}`)
+    ]) {
+      const html = await (await fetch(address() + path)).text();
+      const made = [...html.matchAll(/data-sveltekit-fetched data-url="([^"]+)"/g)].map(([, url]) => url!);
+      expect(made.length, path).toBeGreaterThan(0);
+      const page = await open(path);
+      const asked = await page.evaluate(() =>
+        performance.getEntriesByType('resource').map(({ name }) => new URL(name).pathname + new URL(name).search)
+      );
+      expect([path, made.filter((url) => asked.includes(url))]).toEqual([path, []]);
+      await page.close();
+    }
   });
 });

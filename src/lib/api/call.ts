@@ -31,8 +31,12 @@ interface Input<B> {
   fetch?: typeof fetch;
 }
 
-/** Names this tab, so that the server lets those who ask much take turns with the others. */
-const page = Math.random().toString(36).slice(2);
+/**
+ * Names this tab, so that the server lets those who ask much take turns with the others. Not before the page runs: what it was made
+ * with on the server is taken up only where the same is asked, headers included, and would all be asked again.
+ */
+let tab: string | undefined;
+export const nameTab = (): string => (tab ??= Math.random().toString(36).slice(2));
 
 /** Calls an operation of the API. Throws ApiProblem with a sentence when it is refused or nobody answers. */
 export async function call<K extends OperationName>(name: K, input: Input<Body<K>> = {}): Promise<Answer<K>> {
@@ -42,14 +46,15 @@ export async function call<K extends OperationName>(name: K, input: Input<Body<K
     ? `?${new URLSearchParams(Object.entries(input.query).map(([k, v]) => [k, String(v)]))}`
     : '';
   const send = input.fetch ?? fetch;
+  const headers = {
+    ...(tab !== undefined && { 'x-eave-page': tab }),
+    ...(input.body !== undefined && { 'content-type': 'application/json' }),
+    ...(input.file && { 'content-type': 'application/octet-stream' })
+  };
   const response = await send(path + query, {
     method,
     ...(input.signal && { signal: input.signal }),
-    headers: {
-      'x-eave-page': page,
-      ...(input.body !== undefined && { 'content-type': 'application/json' }),
-      ...(input.file && { 'content-type': 'application/octet-stream' })
-    },
+    ...(Object.keys(headers).length > 0 && { headers }),
     ...(input.body !== undefined && { body: JSON.stringify(input.body) }),
     ...(input.file && { body: input.file })
   }).catch((error: Error) => {
