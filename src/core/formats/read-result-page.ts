@@ -25,14 +25,13 @@ export { plainMail, type PageRow } from './page-pieces';
 export function readResultPage(text: string): PageRow[] {
   const lines = text
     .normalize('NFKC')
+    .replaceAll(/[\u200b\u00ad]/g, '')
     .split(/\r?\n/)
-    .map((line) =>
-      line
-        .replaceAll(/[\u200b\u00ad]/g, '')
-        .replace(/\s+$/, '')
-        // Markdown's bold and italics.
-        .replaceAll(/(\*\*|__|\*)(?=\S)([^*_\n]*?\S)\1/g, '$2')
-    );
+    .map((line) => {
+      const said = line.trimEnd();
+      // Markdown's bold and italics.
+      return /[*_]/.test(said) ? said.replaceAll(/(\*\*|__|\*)(?=\S)([^*_\n]*?\S)\1/g, '$2') : said;
+    });
   try {
     const table = readTable(lines) ?? readAligned(lines);
     if (table) return table.map(settle);
@@ -43,10 +42,13 @@ export function readResultPage(text: string): PageRow[] {
   }
 }
 
+/** What parts a label from what it says; most lines have none, which is told soonest. */
+const mayHaveLabel = /[:=\t]/;
 const labelled = /^([\p{L} .-]{1,24}?)\s*(?:[:=]|\t+)\s*(.+)$/u;
 
 /** A line of several labels with what they say, as a line each. */
 function labelsApart(line: string): string[] {
+  if (!mayHaveLabel.test(line)) return [line];
   const pieces = line.split(/\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+/);
   const said = pieces.filter((piece) => {
     const read = labelled.exec(piece.trim());
@@ -79,7 +81,7 @@ function readLines(lines: readonly string[]): PageRow[] {
       continue;
     }
     if (noise.test(line)) continue;
-    const [, label, says] = labelled.exec(line) ?? [];
+    const [, label, says] = (mayHaveLabel.test(line) && labelled.exec(line)) || [];
     const several = says !== undefined && /\S+@\S+/.test(says) && phoneIn(says) !== null;
     const field = label !== undefined && !several ? fieldOfLabel(label.trim()) : undefined;
     if (says !== undefined && field) {
