@@ -204,9 +204,9 @@ describe('customers won', () => {
       'name,company,email\nAnna Ström,Polderkoel B.V.,anna@polderkoel.example\nNo One,,\n',
       /1 people contacted added, 0 already there, 1 without a mail address or a name with a firm/
     );
-    await contacted.getByText('1 people').waitFor();
+    await contacted.getByText('1 person').waitFor();
     await give('name,company\nanna ström,Polderkoel\n', /0 people contacted added, 1 already there/);
-    await contacted.getByText('1 people').waitFor();
+    await contacted.getByText('1 person').waitFor();
 
     await visit(page, `/briefs/${id}/string?build=1`);
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Germany'));

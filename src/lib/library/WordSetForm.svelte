@@ -129,7 +129,7 @@
   .line {
     display: flex;
     gap: 10px;
-    align-items: baseline;
+    align-items: center;
   }
   form :global(.wide) {
     flex: 1;

@@ -33,7 +33,11 @@
 <div class="field" role="group" aria-label="People already contacted">
   <span class="bx--label">People already contacted</span>
   <div class="line">
-    <span>{list.body.length ? `${count(list.body.length)} people` : 'Nobody yet'}</span>
+    <span
+      >{list.body.length
+        ? `${count(list.body.length)} ${list.body.length === 1 ? 'person' : 'people'}`
+        : 'Nobody yet'}</span
+    >
     <a href="/sources?list=contacted+{briefId}">Add people from a file…</a>
     {#if list.body.length}<Act onclick={empty}>Empty it</Act>{/if}
     <span class="soft" role="status">{told}</span>
