@@ -11,8 +11,8 @@
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"
-      >throws out {count(judged.misses)} misses,
-      <span class:costs={judged.fits > 0}>{count(judged.fits)} fits</span></span
+      >throws out {count(judged.misses)} {judged.misses === 1 ? 'miss' : 'misses'},
+      <span class:costs={judged.fits > 0}>{count(judged.fits)} {judged.fits === 1 ? 'fit' : 'fits'}</span></span
     >
   {/if}
 {:else if brought.misses && !line.excludes}
