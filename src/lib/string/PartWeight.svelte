@@ -11,7 +11,8 @@
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"
-      >throws out {count(judged.misses)} {judged.misses === 1 ? 'miss' : 'misses'},
+      >throws out {count(judged.misses)}
+      {judged.misses === 1 ? 'miss' : 'misses'},
       <span class:costs={judged.fits > 0}>{count(judged.fits)} {judged.fits === 1 ? 'fit' : 'fits'}</span></span
     >
   {/if}
