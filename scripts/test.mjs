@@ -14,13 +14,13 @@ import { freshDatabases } from './lib/test-databases.mjs';
 process.chdir(resolve(dirname(fileURLToPath(import.meta.url)), '..'));
 const chosen = process.argv.slice(2);
 
-/** Does some things in their order, so many of them at a time. */
-async function atATime(many, works) {
+/** Does some things in their order, two of them at a time. */
+async function twoAtATime(works) {
   const left = [...works];
   const next = async () => {
     for (let work = left.shift(); work; work = left.shift()) await work();
   };
-  await Promise.all(Array.from({ length: many }, next));
+  await Promise.all([next(), next()]);
 }
 
 await ensureDependencies();
@@ -88,10 +88,10 @@ await withPostgres('eave_test', async (url) => {
 
   if (chosen.length) await tests('chosen', chosen);
   else {
-    await atATime(2, [() => tests('core and interface', projects('core', 'interface')), ensureBuild, ...statics]);
+    await twoAtATime([() => tests('core and interface', projects('core', 'interface')), ensureBuild, ...statics]);
     // Lanes of about the same length, each with a database and a folder of its own.
     const part = 'src/server/services/harvest';
-    await atATime(2, [
+    await twoAtATime([
       () => tests('server', [...projects('server'), '--exclude', `${part}/**`], true),
       () => tests('browser', projects('browser'), true),
       () => tests('trials of strength', [...projects('strength'), '--exclude', timed], true),

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Handle, ServerInit } from '@sveltejs/kit';
 import { problem } from '$server/api/endpoint';
 import { database } from '$server/database/connection';
-import { migrate, NewerSchema } from '$server/database/migrate';
+import { migrate, startFault } from '$server/database/migrate';
 import { environment } from '$server/environment';
 import { endStreams } from '$server/http/event-stream';
 import { isOwnOrigin, refusedHost } from '$server/http/hosts';
@@ -30,12 +30,7 @@ export const init: ServerInit = async () => {
     await beginDemoJob();
   } catch (error) {
     log().fatal({ err: error }, 'not started');
-    const reason = (error as Error).message || (error as { parent?: Error }).parent?.message || String(error);
-    console.error(
-      error instanceof NewerSchema
-        ? error.message
-        : `Eave cannot use its database: ${reason}. Check that PostgreSQL runs and that DATABASE_URL names a database it lets you use.`
-    );
+    console.error(startFault(error));
     process.exit(1);
   }
   (process as NodeJS.EventEmitter).once('eave:stopping', endStreams);

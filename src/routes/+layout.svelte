@@ -24,7 +24,7 @@
 
   onMount(() => {
     nameTab();
-    return theme.start();
+    theme.start();
   });
 
   // Who is who may not be known yet when a page loads: how many are judged is asked again until it is.

@@ -13,7 +13,7 @@ export default async function start(project: TestProject) {
   const { address, stop } = await startApplication(
     process.env.TEST_BROWSER_DATABASE_URL!,
     20_000,
-    process.env.TEST_DATA ?? '.data/test-browser',
+    '.data/test-browser',
     // The cores are shared with other tests.
     { EAVE_CHECK_ANSWERS: 'yes', EAVE_PRIVATE_SERVICES: 'yes', EAVE_PATIENCE: '8' }
   );

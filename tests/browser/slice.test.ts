@@ -123,12 +123,26 @@ describe('the whole job on the demo', () => {
     await run(page);
     await page.getByRole('heading', { name: 'Version 2 on Harrow Guild' }).waitFor();
     await page.getByRole('article').waitFor();
-    const judgedAlready = () =>
-      page
-        .getByRole('group', { name: 'Where in the result the sample sits' })
-        .getByText(/^(Fit|Miss|Unsure)$/)
-        .count();
-    await expect.poll(judgedAlready).toBeGreaterThan(0);
+    const [, briefId, trialId] = /briefs\/([^/]+)\/trial\?trial=([^&]+)/.exec(page.url())!;
+    const { sample } = await api<{ sample: { verdict: { verdict: string } | null }[] }>(
+      'GET',
+      `/briefs/${briefId}/trials/${trialId}`
+    );
+    const cameBack = sample.flatMap(({ verdict }) => verdict?.verdict ?? []);
+    expect(cameBack.length).toBeGreaterThan(0);
+    for (const [verdict, word] of [
+      ['fit', 'Fit'],
+      ['miss', 'Miss'],
+      ['unsure', 'Unsure']
+    ] as const)
+      await expect
+        .poll(() =>
+          page
+            .getByRole('group', { name: 'Where in the result the sample sits' })
+            .getByText(word, { exact: true })
+            .count()
+        )
+        .toBe(cameBack.filter((one) => one === verdict).length);
 
     // Compare: both versions measured, and who went, by name.
     await step(page, 'Compare').click();

@@ -42,7 +42,7 @@ export function readResultPage(text: string): PageRow[] {
   }
 }
 
-/** What parts a label from what it says; most lines have none, which is told soonest. */
+/** What parts a label from what it says: most lines have none, which is told soonest. */
 const mayHaveLabel = /[:=\t]/;
 const labelled = /^([\p{L} .-]{1,24}?)\s*(?:[:=]|\t+)\s*(.+)$/u;
 

@@ -36,7 +36,9 @@ interface Input<B> {
  * with on the server is taken up only where the same is asked, headers included, and would all be asked again.
  */
 let tab: string | undefined;
-export const nameTab = (): string => (tab ??= Math.random().toString(36).slice(2));
+export function nameTab(): void {
+  tab ??= Math.random().toString(36).slice(2);
+}
 
 /** Calls an operation of the API. Throws ApiProblem with a sentence when it is refused or nobody answers. */
 export async function call<K extends OperationName>(name: K, input: Input<Body<K>> = {}): Promise<Answer<K>> {

@@ -94,6 +94,9 @@
 </div>
 
 <style>
+  div > :global(.act-set) {
+    margin-top: 10px;
+  }
   .tabled :global(table) {
     display: block;
     max-height: 300px;

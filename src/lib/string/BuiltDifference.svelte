@@ -29,6 +29,9 @@
 </section>
 
 <style>
+  section :global(.act-set) {
+    margin-top: 6px;
+  }
   section {
     margin-top: 12px;
     padding: 10px 16px;

@@ -80,7 +80,7 @@ const pageHeader = 'x-eave-page';
 
 function askerOf({ request }: RequestEvent, { within }: AnyOperation): Asker {
   const id = request.headers.get(pageHeader)?.slice(0, 60) ?? 'no page';
-  return { id, signal: request.signal, ...(within !== undefined && { within: within * environment().patience }) };
+  return { id, signal: request.signal, ...(within !== undefined && { within }) };
 }
 
 const known = (error: unknown): Refusal | null => {

@@ -88,9 +88,12 @@ export async function migrate(database: Sequelize, last = migrations.at(-1)!.nam
       );
     const noted = new Set(executed);
     for (const { name, isDone } of migrations)
-      if (!noted.has(name) && (await isDone(schema))) await storage.logMigration({ name, context: {} });
-    const made = new Set(await storage.executed({ context: {} }));
-    if (migrations.every(({ name }) => made.has(name) || name > last)) return;
+      if (!noted.has(name) && (await isDone(schema))) {
+        await storage.logMigration({ name, context: {} });
+        noted.add(name);
+      }
+    const wanted = migrations.map(({ name }) => name).filter((name) => name <= last && !noted.has(name));
+    if (!wanted.length) return;
     // It takes long to load, and most starts have nothing to make.
     const { Umzug } = await import('umzug');
     const umzug = new Umzug({
@@ -98,7 +101,6 @@ export async function migrate(database: Sequelize, last = migrations.at(-1)!.nam
       storage,
       logger: undefined
     });
-    const wanted = (await umzug.pending()).map(({ name }) => name).filter((name) => name <= last);
     await umzug.up({ migrations: wanted });
   });
 }
@@ -110,6 +112,14 @@ const notesIn = (schema: Schema): UmzugStorage => ({
   executed: async () =>
     (await schema.select<{ name: string }>('SELECT name FROM migrations ORDER BY name')).map(({ name }) => name)
 });
+
+/** Why nothing can begin on a database, in a sentence. */
+export function startFault(error: unknown): string {
+  const { message, parent } = error as Error & { parent?: Error };
+  return error instanceof NewerSchema
+    ? message
+    : `Eave cannot use its database: ${message || parent?.message || String(error)}. Check that PostgreSQL runs and that DATABASE_URL names a database it lets you use.`;
+}
 
 /** Whether every migration of this release was made. */
 export async function isMigrated(database: Sequelize): Promise<boolean> {

@@ -13,8 +13,13 @@ import { runThread } from './threads';
 let opened: Pool | undefined;
 
 const pool = (): Pool => {
-  const { threads, workers } = environment();
-  return (opened ??= new Pool({ file: join(workers, 'people-worker.js'), threads, most: threads * 2 + 2 }));
+  const { threads, workers, patience } = environment();
+  return (opened ??= new Pool({
+    file: join(workers, 'people-worker.js'),
+    threads,
+    most: threads * 2 + 2,
+    slowness: patience
+  }));
 };
 
 /** Milliseconds that a question may take. Somebody waits for the short ones; the others show that they are under way. */
@@ -50,7 +55,7 @@ function question<K extends PeopleKind>(kind: K, ask: PeopleWork[K]['ask'], json
   const asker = currentAsker();
   const isLong = long.has(kind);
   const limit = !asker ? limits.job : isLong ? limits.long : limits.short;
-  return pool().ask(kind, ask, { long: isLong, limit: limit * environment().patience, asker, json });
+  return pool().ask(kind, ask, { long: isLong, limit, asker, json });
 }
 
 /** An answer as JSON in UTF-8, written by the thread: the page server hands it on without reading it. */

@@ -67,6 +67,8 @@ export interface PoolOptions {
   threads: number;
   /** Most threads while all are busy. */
   most: number;
+  /** How many times its usual time every question has. */
+  slowness?: number;
 }
 
 /** Milliseconds that a thread works on one question before another thread is started for those that wait. */
@@ -336,8 +338,9 @@ export class Pool {
     if (this.served.size > 1000) this.served.delete(this.served.keys().next().value!);
     // Of one request all questions together have so much time, from when the first of them is begun.
     const began = asker && (asker.began ??= performance.now());
-    const left = asker?.within === undefined ? Infinity : asker.within - (performance.now() - began!);
-    const limit = Math.max(20, Math.min(question.limit, left));
+    const { slowness = 1 } = this.options;
+    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (performance.now() - began!);
+    const limit = Math.max(20, Math.min(question.limit * slowness, left));
     thread.timer = setTimeout(() => {
       log().warn({ kind, limit }, 'a question took too long');
       this.restart(thread);
