@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import { Agent, request } from 'node:http';
 import { seededRandom } from '$core/measure';
 import { freePort } from '../tests/browser/application';
 
@@ -28,21 +29,34 @@ interface Server {
   revisions: Map<string, number>;
 }
 
-async function ask<T>(address: string, method: string, path: string, body?: unknown, page?: string): Promise<T> {
-  const response = await fetch(`${address}/api${path}`, {
-    method,
-    headers: {
-      ...(body !== undefined && { 'content-type': 'application/json' }),
-      ...(page && { 'x-eave-page': page })
-    },
-    ...(body !== undefined && { body: JSON.stringify(body) })
+// As little work as can be: who asks shares the processors with who answers.
+const agent = new Agent({ keepAlive: true, maxSockets: 256 });
+
+/** The text of an answer, to the end. */
+function answer(address: string, method: string, path: string, body?: unknown, page?: string): Promise<Buffer> {
+  const sent = body === undefined ? undefined : Buffer.from(JSON.stringify(body));
+  const headers = {
+    ...(sent && { 'content-type': 'application/json', 'content-length': sent.length }),
+    ...(page && { 'x-eave-page': page })
+  };
+  return new Promise((resolve, reject) => {
+    const sending = request(`${address}/api${path}`, { agent, method, headers }, (response) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part)).on('error', reject);
+      response.on('end', () => {
+        const { statusCode = 0 } = response;
+        const whole = Buffer.concat(parts);
+        // A verdict that somebody else has given meanwhile is refused.
+        if (statusCode < 400 || statusCode === 409) resolve(whole);
+        else reject(new Error(`${method} ${path}: ${statusCode} ${whole.toString().slice(0, 200)}`));
+      });
+    });
+    sending.on('error', reject).end(sent);
   });
-  const text = await response.text();
-  // A verdict that somebody else has given meanwhile is refused.
-  if (response.status >= 400 && response.status !== 409)
-    throw new Error(`${method} ${path}: ${response.status} ${text.slice(0, 200)}`);
-  return (text ? JSON.parse(text) : null) as T;
 }
+
+const ask = async <T>(...asked: Parameters<typeof answer>): Promise<T> =>
+  JSON.parse((await answer(...asked)).toString() || 'null') as T;
 
 /** The sample of a trial, once it is done: a release of before may answer while it is still under way. It may be empty. */
 async function peopleToJudge(address: string, path: string): Promise<string[]> {
@@ -119,7 +133,7 @@ async function person(server: Server, number: number, until: number, took: Map<K
     const began = performance.now();
     if (kind === 'typing') {
       const text = `${pick(texts)} NOT typed${Math.floor(random() * 40)}`;
-      await ask(address, 'POST', `/briefs/${briefId}/ledger`, { text, sourceId: trial.sourceId }, page);
+      await answer(address, 'POST', `/briefs/${briefId}/ledger`, { text, sourceId: trial.sourceId }, page);
     } else if (kind === 'judging') {
       const personId = pick(trial.people);
       const { sourceId } = trial;
@@ -133,8 +147,8 @@ async function person(server: Server, number: number, until: number, took: Map<K
         given
       );
       server.revisions.set(name, kept.revision ?? kept.current?.revision ?? 0);
-    } else if (kind === 'board') await ask(address, 'GET', `/briefs/${briefId}/compare`, undefined, page);
-    else await ask(address, 'GET', `/briefs/${briefId}/trials/${trial.id}`, undefined, page);
+    } else if (kind === 'board') await answer(address, 'GET', `/briefs/${briefId}/compare`, undefined, page);
+    else await answer(address, 'GET', `/briefs/${briefId}/trials/${trial.id}`, undefined, page);
     const list = took.get(kind) ?? [];
     list.push(performance.now() - began);
     took.set(kind, list);

@@ -39,10 +39,10 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
   }
   if (revision === 0)
     try {
-      // In a transaction of its own, as the one it may be part of does not outlive an error.
-      return await model.sequelize!.transaction({ transaction }, async (own) =>
-        told(await model.create({ ...key, ...values } as CreationAttributes<M>, { transaction: own }))
-      );
+      const create = async (within: Transaction | null) =>
+        told(await model.create({ ...key, ...values } as CreationAttributes<M>, { transaction: within }));
+      // Within a transaction in one of its own, as the outer one does not outlive an error.
+      return await (transaction ? model.sequelize!.transaction({ transaction }, create) : create(null));
     } catch (error) {
       if (error instanceof UniqueConstraintError) throw await refuse();
       throw error;

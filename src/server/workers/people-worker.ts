@@ -6,6 +6,7 @@ import type { PeopleKind, PeopleWork } from './people-messages';
 import type { FromThread, ToThread } from './pool';
 import { boards } from './work/board';
 import { counting } from './work/counting';
+import { threadNumber } from './processor-wait';
 import { takeUpSpreadLexicon } from './take-up-lexicon';
 import { within } from './work/deadline';
 import { people } from './work/people';
@@ -23,6 +24,7 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
 };
 
 const { dropped } = workerData as { dropped: Int32Array };
+Atomics.store(dropped, 1, threadNumber());
 const tell = (message: FromThread) => parentPort!.postMessage(message);
 
 parentPort?.on('message', (told: ToThread) => {

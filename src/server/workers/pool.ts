@@ -3,6 +3,7 @@ import type { OwnLexicon } from '$core/titles';
 import { log } from '../log';
 import { Refusal, type ToldRefusal } from '../refusal';
 import type { Asker } from './asker';
+import { processorWait } from './processor-wait';
 import type { SharedSource } from './shared-source';
 import { tooLong } from './too-long';
 
@@ -47,14 +48,15 @@ interface Question {
 interface Thread {
   worker: Worker;
   running: Question | null;
-  /** Since when. */
+  /** Since when, and how long it had waited for a processor by then. */
   runs: number;
+  waited: number;
   /** It is opening sources, and cannot be asked meanwhile. */
   attaching: boolean;
   /** The sources that it has, and those that it is to open. */
   has: Set<string>;
   todo: Set<string>;
-  /** The number of the question that nobody waits for, in memory that the thread looks at. */
+  /** The number of the question that nobody waits for, in memory that the thread looks at, and that of the thread, which it notes there. */
   dropped: Int32Array;
   timer: NodeJS.Timeout | undefined;
   idleSince: number;
@@ -186,7 +188,7 @@ export class Pool {
   }
 
   private start(): void {
-    const dropped = new Int32Array(new SharedArrayBuffer(4));
+    const dropped = new Int32Array(new SharedArrayBuffer(8));
     const worker = new Worker(this.options.file, {
       workerData: { dropped },
       resourceLimits: { maxOldGenerationSizeMb: 3072, maxYoungGenerationSizeMb: 128 }
@@ -196,6 +198,7 @@ export class Pool {
       worker,
       running: null,
       runs: 0,
+      waited: 0,
       attaching: false,
       dropped,
       has: new Set(),
@@ -252,6 +255,10 @@ export class Pool {
     } else {
       const question = thread.running;
       clearTimeout(thread.timer);
+      if (question?.asker) {
+        const waited = processorWait(thread.dropped[1]!) - thread.waited;
+        question.asker.waited = (question.asker.waited ?? 0) + waited;
+      }
       thread.running = null;
       thread.idleSince = performance.now();
       if (question?.id === told.id)
@@ -289,8 +296,8 @@ export class Pool {
   private adjust(): void {
     const now = performance.now();
     const isStarting = [...this.threads].some(({ attaching, todo }) => attaching || todo.size);
-    // Many short questions are soon done: another thread would only take their time.
-    const isHeldUp = [...this.threads].every(({ running, runs }) => running && now - runs > patience);
+    // Many short questions are soon done, and processors that are all at work do no more for another thread.
+    const isHeldUp = [...this.threads].every((thread) => thread.running && this.worked(thread) > patience);
     if (this.waiting.length && isHeldUp && !isStarting && this.threads.size < this.options.most) this.start();
     if (!this.waiting.length)
       for (const thread of [...this.threads].slice(this.options.threads))
@@ -331,6 +338,7 @@ export class Pool {
   private give(thread: Thread, question: Question): void {
     thread.running = question;
     thread.runs = performance.now();
+    thread.waited = processorWait(thread.dropped[1]!);
     const { id, kind, ask, asker } = question;
     for (const about of sourcesOf(question)) thread.recent.set(about, this.turn);
     this.served.delete(asker?.id ?? '');
@@ -339,15 +347,28 @@ export class Pool {
     // Of one request all questions together have so much time, from when the first of them is begun.
     const began = asker && (asker.began ??= performance.now());
     const { slowness = 1 } = this.options;
-    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (performance.now() - began!);
+    const taken = asker ? performance.now() - began! - (asker.waited ?? 0) : 0;
+    const left = asker?.within === undefined ? Infinity : asker.within * slowness - taken;
     const limit = Math.max(20, Math.min(question.limit * slowness, left));
+    this.breakOff(thread, question, limit, limit + grace);
+    thread.worker.postMessage({ id, kind, ask, json: question.json, limit } satisfies ToThread);
+  }
+
+  /** Milliseconds that a thread has worked on its question, without those in which it had no processor. */
+  private worked({ runs, waited, dropped }: Thread): number {
+    return performance.now() - runs - (processorWait(dropped[1]!) - waited);
+  }
+
+  /** Stops a thread that does not break off by itself, when its question has had all its time. */
+  private breakOff(thread: Thread, question: Question, limit: number, after: number): void {
     thread.timer = setTimeout(() => {
-      log().warn({ kind, limit }, 'a question took too long');
+      const left = limit + grace - this.worked(thread);
+      if (left > 1) return this.breakOff(thread, question, limit, left);
+      log().warn({ kind: question.kind, limit }, 'a question took too long');
       this.restart(thread);
       this.end(question, () => question.reject(tooLong()));
       this.serve();
-    }, limit + grace).unref();
-    thread.worker.postMessage({ id, kind, ask, json: question.json, limit } satisfies ToThread);
+    }, after).unref();
   }
 
   private restart(thread: Thread): void {

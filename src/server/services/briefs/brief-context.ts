@@ -7,6 +7,7 @@ import { identify, recordsOf, type Identity } from '../comparing/identity';
 import { judgedBy, type Judged } from '../trials/judged';
 import { rowsOfTrials, type Tried } from '../trials/latest-trials';
 import { verdictsOf } from '../trials/verdicts-of-persona';
+import { JoinedReads } from '../../joined-reads';
 import { remembered } from '../../remembered';
 
 /**
@@ -54,6 +55,11 @@ const momentOf = `
     (SELECT revision FROM documents WHERE brief_id = b.id AND kind = 'known') AS known
   FROM briefs b WHERE b.id = $briefId`;
 
+const moments = new JoinedReads(async (briefId) => {
+  const [now] = await database().query<Moment>(momentOf, { bind: { briefId }, type: QueryTypes.SELECT });
+  return now;
+});
+
 const trialsKept = new LRUCache<string, readonly Tried[]>({ max: 48 });
 const identities = new LRUCache<string, Promise<Identity>>({ max: 32 });
 const judgedKept = new LRUCache<string, Promise<Judged>>({ max: 48 });
@@ -62,7 +68,7 @@ const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(tol
 
 /** Reads what has changed of a brief. Refuses one that is not there. */
 export async function contextOf(briefId: string): Promise<BriefContext> {
-  const [now] = await database().query<Moment>(momentOf, { bind: { briefId }, type: QueryTypes.SELECT });
+  const now = await moments.of(briefId);
   if (!now) throw notFound('This brief');
   const { personaId, name } = now;
   const key = `${briefId} ${now.versions} ${now.trials.join()}`;

@@ -1,0 +1,32 @@
+/**
+ * Reads of one thing that are wished at once are one read. One under way may be older than who wishes it next, so those
+ * who come meanwhile share the one after it: whoever wishes gets what was so at that moment, or later.
+ */
+export class JoinedReads<T> {
+  readonly #underWay = new Map<string, Promise<T>>();
+  readonly #next = new Map<string, Promise<T>>();
+
+  constructor(private readonly read: (key: string) => Promise<T>) {}
+
+  of(key: string): Promise<T> {
+    const underWay = this.#underWay.get(key);
+    if (!underWay) return this.#begin(key);
+    let next = this.#next.get(key);
+    if (!next) {
+      const begin = () => {
+        this.#next.delete(key);
+        return this.#begin(key);
+      };
+      this.#next.set(key, (next = underWay.then(begin, begin)));
+    }
+    return next;
+  }
+
+  #begin(key: string): Promise<T> {
+    const reading = this.read(key).finally(() => {
+      if (this.#underWay.get(key) === reading) this.#underWay.delete(key);
+    });
+    this.#underWay.set(key, reading);
+    return reading;
+  }
+}
