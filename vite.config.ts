@@ -9,7 +9,14 @@ export default defineConfig({
   build: {
     chunkSizeWarningLimit: 1500,
     rolldownOptions: {
-      output: { advancedChunks: { groups: [{ name: 'most', minShareCount: 16 }, { name: 'some', minShareCount: 10 }] } }
+      output: {
+        advancedChunks: {
+          groups: [
+            { name: 'most', minShareCount: 16 },
+            { name: 'some', minShareCount: 10 }
+          ]
+        }
+      }
     }
   }
 });

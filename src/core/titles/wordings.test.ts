@@ -27,6 +27,21 @@ describe('the lexicon', () => {
     }
   });
 
+  it('tells the language of every title it joins or holds: the first that has it', () => {
+    const first = new Map<string, string>();
+    for (const language of languages)
+      for (const title of [
+        ...fixedTitles().flatMap(({ titles }) => titles[language] ?? []),
+        ...ranks.flatMap((rank) => functions().flatMap((entry) => composeTitles(rank, entry, language)))
+      ]) {
+        const name = tokenKeys(title).join(' ');
+        if (!first.has(name)) first.set(name, language);
+      }
+    expect(first.size).toBeGreaterThan(10_000);
+    expect([...first].filter(([name, language]) => languageOf(name) !== language)).toEqual([]);
+    expect(languageOf('Marmalade Whisperer')).toBe('en');
+  });
+
   it('reads back the rank and function of the titles it joins', () => {
     let right = 0;
     let all = 0;

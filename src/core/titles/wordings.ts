@@ -126,25 +126,42 @@ const fixedByName = fromLexicon(() => {
 });
 const fixedGroupOf = (title: string): FixedTitle | undefined => fixedByName().get(nameOf(title));
 
-const languageByName = fromLexicon(() => {
-  const found = new Map<string, Language>();
-  for (const language of [...languages].reverse()) {
-    for (const rank of ranks)
-      for (const entry of functions())
-        for (const text of composeTitles(rank, entry, language)) found.set(nameOf(text), language);
-    for (const { titles } of fixedTitles())
-      for (const text of titles[language] ?? []) found.set(nameOf(text), language);
-  }
-  return found;
-});
+const lettersOf = (text: string) => nameOf(text).replaceAll(/[^\p{L}\p{N}]/gu, '');
+
+/** For each language what its titles of a function hold, whatever the rank: the letters of one of its names or stems. */
+const namesOfFunctions = fromLexicon(() =>
+  languages.map((language) => ({
+    language,
+    fixed: new Set(fixedTitles().flatMap(({ titles }) => (titles[language] ?? []).map(nameOf))),
+    functions: functions().map((entry) => {
+      let composed: Set<string> | undefined;
+      return {
+        letters: [...entry.names[language], ...(entry.stems[language] ?? [])].map(lettersOf),
+        /** Names of all its titles: made when they are wanted, as few of the lexicon's ever are. */
+        titles: () => (composed ??= new Set(ranks.flatMap((rank) => composeTitles(rank, entry, language).map(nameOf))))
+      };
+    })
+  }))
+);
 
 /** The language a title is most likely written in; English where nothing tells. */
-export const languageOf = (title: string): Language => languageByName().get(nameOf(title)) ?? 'en';
+export function languageOf(title: string): Language {
+  const [name, letters] = [nameOf(title), lettersOf(title)];
+  const found = namesOfFunctions().find(
+    (one) =>
+      one.fixed.has(name) ||
+      one.functions.some((entry) => entry.letters.some((part) => letters.includes(part)) && entry.titles().has(name))
+  );
+  return found?.language ?? 'en';
+}
 
 /** The title with short forms written out and the other way round, in the other gender, and in its other spelling. */
 function variantsOf(title: string, own: Language): [string, string][] {
   const found: [string, string][] = [];
+  const lower = title.toLowerCase();
   const replaced = (from: string, to: string, why: string) => {
+    // Making an expression takes far longer than this, and there are hundreds.
+    if (!lower.includes(from.toLowerCase())) return;
     const pattern = new RegExp(
       `(?<![\\p{L}\\p{N}&])${from.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\p{N}&])`,
       'iu'

@@ -156,6 +156,7 @@
         {#each some as scope (scope)}
           <Checkbox
             labelText={scope === 'any' ? 'the whole profile' : scope}
+            title=""
             checked={sheet.tells.includes(scope)}
             on:check={({ detail }) => tell(scope, detail)}
           />

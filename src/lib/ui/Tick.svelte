@@ -28,9 +28,10 @@
   }
 </script>
 
-<!-- Yes or no. -->
+<!-- Yes or no. Without a title it would be measured whether the label is cut, which lays the page out once for each. -->
 <Checkbox
   labelText={label}
+  title=""
   bind:checked={shown}
   on:change={(event: Event) => changed((event.target as HTMLInputElement).checked)}
   on:click={(event: MouseEvent) => (shift = event.shiftKey)}

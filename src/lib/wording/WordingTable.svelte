@@ -30,7 +30,7 @@
   let chosen: ReadonlySet<string> = $state.raw(new Set());
   let last = $state(0);
   /** Rows that are drawn; more as the list is scrolled. Hundreds at once would hold the page up. */
-  const page = 40;
+  const page = 24;
   let drawn = $state(page);
   const more = (reached: number) => (drawn = Math.max(drawn, Math.ceil((reached + 1) / page + 0.5) * page));
   const scrolled = ({ currentTarget: list }: UIEvent & { currentTarget: HTMLElement }) =>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Fold from '$lib/ui/Fold.svelte';
+  import Later from '$lib/ui/Later.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -187,42 +188,52 @@
   {#if behind}
     <PeopleBehind {briefId} {...behind} {turn} onjudged={refresh} onclose={() => choose({ behind: null })} />
   {/if}
-  <div class="charts">
-    <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
-    {#if overlap}<OverlapChart {overlap} {sources} file="who-is-found-where" />{/if}
-  </div>
-  <nav class="panels" aria-label="What to look into">
-    {#each Object.entries(panels) as [id, name] (id)}
-      <Act aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Act>
-    {/each}
-  </nav>
-  {#if panel === 'versions'}
-    {#if triedVersions.length > 1}
-      <VersionsSideBySide
-        {briefId}
-        versions={data.versions}
-        {sources}
-        {from}
-        {to}
-        {source}
-        {turn}
-        onchoose={choose}
-        onjudged={refresh}
-      />
-    {:else}
-      <p class="soft hint">Change the string and run it again to see who came and who went.</p>
+  <Later height="900px">
+    <div class="charts">
+      <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
+      {#if overlap}<OverlapChart {overlap} {sources} file="who-is-found-where" />{/if}
+    </div>
+    <nav class="panels" aria-label="What to look into">
+      {#each Object.entries(panels) as [id, name] (id)}
+        <Act aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Act>
+      {/each}
+    </nav>
+    {#if panel === 'versions'}
+      {#if triedVersions.length > 1}
+        <VersionsSideBySide
+          {briefId}
+          versions={data.versions}
+          {sources}
+          {from}
+          {to}
+          {source}
+          {turn}
+          onchoose={choose}
+          onjudged={refresh}
+        />
+      {:else}
+        <p class="soft hint">Change the string and run it again to see who came and who went.</p>
+      {/if}
+    {:else if panel === 'sources'}
+      {#if sources.length > 1}
+        <SourcesSideBySide
+          {briefId}
+          versions={board.versions}
+          {sources}
+          version={to}
+          {here}
+          {there}
+          onchoose={choose}
+        />
+      {:else}<p class="soft hint">Run a version at two sources to see whom one finds and the other lacks.</p>{/if}
+    {:else if panel === 'recall' && version}
+      <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
+    {:else if panel === 'judges'}
+      <Judges {briefId} {sources} {turn} onsettled={refresh} />
+    {:else if panel === 'same'}
+      <SamePeople {briefId} {sources} {turn} onchanged={refresh} />
     {/if}
-  {:else if panel === 'sources'}
-    {#if sources.length > 1}
-      <SourcesSideBySide {briefId} versions={board.versions} {sources} version={to} {here} {there} onchoose={choose} />
-    {:else}<p class="soft hint">Run a version at two sources to see whom one finds and the other lacks.</p>{/if}
-  {:else if panel === 'recall' && version}
-    <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
-  {:else if panel === 'judges'}
-    <Judges {briefId} {sources} {turn} onsettled={refresh} />
-  {:else if panel === 'same'}
-    <SamePeople {briefId} {sources} {turn} onchanged={refresh} />
-  {/if}
+  </Later>
 {/if}
 
 <style>

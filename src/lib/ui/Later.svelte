@@ -1,0 +1,24 @@
+<script lang="ts">
+  import { onMount, type Snippet } from 'svelte';
+
+  interface Props {
+    /** Of the room kept for it until then, so that the page can be scrolled back to where it was. */
+    height: string;
+    children: Snippet;
+  }
+  let { height, children }: Props = $props();
+
+  let isDue = $state(false);
+  onMount(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    // The frame is painted between the two.
+    const frame = requestAnimationFrame(() => (timer = setTimeout(() => (isDue = true))));
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(timer);
+    };
+  });
+</script>
+
+<!-- What lies below the screen that a page opens on: drawn once that can be used. -->
+{#if isDue}{@render children()}{:else}<div style:min-height={height}></div>{/if}
