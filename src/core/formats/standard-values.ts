@@ -118,7 +118,7 @@ export function standardName(field: StandardField, value: string): string {
 /** All of a standard list, in the order of its names; none where it is numbers. */
 export function standardList(field: StandardField): { value: string; name: string }[] {
   const values: Record<StandardField, readonly string[]> = {
-    country: countries.map(({ code }) => code),
+    country: countries().map(({ code }) => code),
     language: lexiconLanguages,
     industry: industries.map(({ code }) => code),
     headcount: [],

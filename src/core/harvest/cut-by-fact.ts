@@ -78,7 +78,7 @@ function sharesOf(scope: NamedFact, seen: readonly Person[], told: readonly stri
 
 /** All values that a fact can have, where they can be told. */
 const allValues = (fact: Fact): readonly string[] | null =>
-  fact.values ?? (fact.scope === 'country' ? countries.map(({ code }) => code) : null);
+  fact.values ?? (fact.scope === 'country' ? countries().map(({ code }) => code) : null);
 
 function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
   const scope = fact.scope as NamedFact;
@@ -144,7 +144,7 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
 /** How many rows have a value that is asked by name, code or in quotes. */
 function countIn(counts: ReadonlyMap<string, number>, asked: string): number {
   const bare = asked.replaceAll('"', '').toLowerCase();
-  const country = countries.find(({ code, name }) => code.toLowerCase() === bare || name.toLowerCase() === bare);
+  const country = countries().find(({ code, name }) => code.toLowerCase() === bare || name.toLowerCase() === bare);
   let sum = 0;
   for (const [value, n] of counts) if (value.toLowerCase() === bare || (country && value === country.code)) sum += n;
   return sum;

@@ -271,7 +271,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
 function noCountry(term: Word | Phrase): { message: string; write: string | null } | null {
   if (countryCode(term.text)) return null;
   const wanted = fold(term.text);
-  const near = countries
+  const near = countries()
     .map(({ name }) => ({ name, alike: jaroWinkler(fold(name), wanted) }))
     .reduce((best, one) => (one.alike > best.alike ? one : best));
   const meant = near.alike >= 0.88 ? near.name : null;

@@ -175,13 +175,13 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   );
   const regionLookup = new Lookup<readonly string[]>();
   for (const { names, countries: list } of regions) for (const name of names) regionLookup.add(name, list);
-  readPlaces(longPlaceLookup);
-  for (const lookup of [regionLookup, countryLookup])
+  readPlaces(longPlaceLookup());
+  for (const lookup of [regionLookup, countryLookup()])
     phrases(lookup, ({ value }, span) => {
       if (isNegated(span.from)) return exclude(span);
       for (const code of value) add('country', code, span.from, span.to, text.slice(span.from, span.to));
     });
-  readPlaces(placeLookup);
+  readPlaces(placeLookup());
   phrases(rankLookup, ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
     const own = titleBefore(span);

@@ -137,13 +137,25 @@ export const industryLookup = fromLexicon(() => {
   return lookup;
 });
 
-export const countryLookup = new Lookup<readonly string[]>();
-for (const { code, names } of countries) for (const name of names) if (name.length > 3) countryLookup.add(name, [code]);
-for (const [code, names] of Object.entries(demonyms)) for (const name of names) countryLookup.add(name, [code]);
-for (const name of ['UK', 'USA']) countryLookup.add(name, [name === 'UK' ? 'GB' : 'US']);
+/** Made when it is first asked for: most of those who load this read no text. */
+const made = <T>(make: (lookup: Lookup<T>) => void): (() => Lookup<T>) => {
+  let lookup: Lookup<T> | undefined;
+  return () => {
+    if (!lookup) make((lookup = new Lookup<T>()));
+    return lookup;
+  };
+};
 
-export const placeLookup = new Lookup<Place>();
-for (const place of places) if (place.name.length > 2) placeLookup.add(place.name, place);
+export const countryLookup = made<readonly string[]>((lookup) => {
+  for (const { code, names } of countries()) for (const name of names) if (name.length > 3) lookup.add(name, [code]);
+  for (const [code, names] of Object.entries(demonyms)) for (const name of names) lookup.add(name, [code]);
+  for (const name of ['UK', 'USA']) lookup.add(name, [name === 'UK' ? 'GB' : 'US']);
+});
+
+export const placeLookup = made<Place>((lookup) => {
+  for (const place of places) if (place.name.length > 2) lookup.add(place.name, place);
+});
 /** Places of several words, which may name a country among them: `Île-de-France`. */
-export const longPlaceLookup = new Lookup<Place>();
-for (const place of places) if (keysOf(place.name).length > 2) longPlaceLookup.add(place.name, place);
+export const longPlaceLookup = made<Place>((lookup) => {
+  for (const place of places) if (keysOf(place.name).length > 2) lookup.add(place.name, place);
+});

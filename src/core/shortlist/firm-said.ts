@@ -4,11 +4,14 @@ import { plainText } from '../people/person-name';
 import { places } from '../people/places';
 import { cased, isShouted, withoutSigns } from './letter-case';
 
-const placeNames: ReadonlySet<string> = new Set(
-  [...countries.map(({ name }) => name), ...places.map(({ name }) => name)]
-    .map(plainText)
-    .filter((name) => name.length > 2)
-);
+const placeNamesOf = () =>
+  new Set(
+    [...countries().map(({ name }) => name), ...places.map(({ name }) => name)]
+      .map(plainText)
+      .filter((name) => name.length > 2)
+  );
+let placeNames: ReadonlySet<string> | undefined;
+
 /** Countries as firms call their branches, besides the English names. Common practice, no published source. */
 const branches: ReadonlySet<string> = new Set(
   `deutschland danmark sverige norge nederland belgie belgique france espana italia portugal polska suomi cesko uk usa us nordic nordics scandinavia
@@ -16,7 +19,7 @@ const branches: ReadonlySet<string> = new Set(
 );
 const isPlace = (text: string) => {
   const plain = plainText(text);
-  return placeNames.has(plain) || branches.has(plain);
+  return (placeNames ??= placeNamesOf()).has(plain) || branches.has(plain);
 };
 
 /** Small words inside the name of a firm. */

@@ -28,7 +28,9 @@ const functions = [
 
 /** Values of the facts that have few or well-known ones. */
 const values: Partial<Record<Scope, readonly Completion[]>> = {
-  country: countries.map(({ name, code }) => ({ label: name, detail: code })),
+  get country() {
+    return countries().map(({ name, code }) => ({ label: name, detail: code }));
+  },
   industry: industries.map(({ code, name }) => ({ label: code, detail: name })),
   rank: ranks.map((label) => ({ label })),
   function: functions.map((label) => ({ label })),

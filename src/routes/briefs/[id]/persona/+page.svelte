@@ -42,7 +42,7 @@
   const wrong = (field: string) =>
     persona.issues.find(({ path }) => path === field || path.startsWith(`${field}.`))?.message;
 
-  const countryChoices = countries
+  const countryChoices = countries()
     .map(({ code, name }) => ({ value: name, name: `${name}`, code }))
     .sort((a, b) => a.name.localeCompare(b.name));
   const industryChoices = industries.map(({ code, name }) => ({ value: code, name: `${code} ${name}` }));
