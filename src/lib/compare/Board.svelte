@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
+  import { afterPaint } from '$lib/ui/after-paint';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -31,6 +33,9 @@
   }
   let { briefId, versions, sources, cells, measures, choice, onchoice, onbehind, ondecide, oncost }: Props = $props();
 
+  /** Versions that are drawn: those of the first screen, and then all. */
+  let drawn = $state(3);
+  onMount(() => afterPaint(() => (drawn = Infinity)));
   const shown = $derived(boardMeasures.filter(({ id }) => measures.includes(id)));
   const cellOf = (version: number, source: string) =>
     cells.find((cell) => cell.version === version && cell.sourceId === source);
@@ -84,7 +89,7 @@
         </TableRow>
       </TableHead>
       <TableBody>
-        {#each versions as version (version.number)}
+        {#each versions.slice(0, drawn) as version (version.number)}
           {@const isBaseline = choice.baseline === version.number}
           <TableRow class={isBaseline ? 'baseline' : ''}>
             <TableHeader class="first" scope="row">

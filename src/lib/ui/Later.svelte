@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount, type Snippet } from 'svelte';
+  import { afterPaint } from './after-paint';
 
   interface Props {
     /** Of the room kept for it until then, so that the page can be scrolled back to where it was. */
@@ -9,15 +10,7 @@
   let { height, children }: Props = $props();
 
   let isDue = $state(false);
-  onMount(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    // The frame is painted between the two.
-    const frame = requestAnimationFrame(() => (timer = setTimeout(() => (isDue = true))));
-    return () => {
-      cancelAnimationFrame(frame);
-      clearTimeout(timer);
-    };
-  });
+  onMount(() => afterPaint(() => (isDue = true)));
 </script>
 
 <!-- What lies below the screen that a page opens on: drawn once that can be used. -->

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { onMount, tick } from 'svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Tick from '$lib/ui/Tick.svelte';
+  import { afterPaint } from '$lib/ui/after-paint';
   import { about } from '$lib/marks/format';
   import { groupOf, type WordingRow } from '$core/persona';
   import { tokenKeys, quoted } from '$core/language';
@@ -29,9 +30,10 @@
   let sort: { by: string; down: boolean } | null = $state(null);
   let chosen: ReadonlySet<string> = $state.raw(new Set());
   let last = $state(0);
-  /** Rows that are drawn; more as the list is scrolled. Hundreds at once would hold the page up. */
-  const page = 24;
-  let drawn = $state(page);
+  /** Rows that are drawn: those of the first screen, then a page, and more as the list is scrolled. Hundreds at once would hold the page up. */
+  const page = 40;
+  let drawn = $state(14);
+  onMount(() => afterPaint(() => (drawn = Math.max(drawn, page))));
   const more = (reached: number) => (drawn = Math.max(drawn, Math.ceil((reached + 1) / page + 0.5) * page));
   const scrolled = ({ currentTarget: list }: UIEvent & { currentTarget: HTMLElement }) =>
     list.scrollTop + 2 * list.clientHeight > list.scrollHeight && drawn < shown.length && more(drawn);

@@ -26,6 +26,7 @@
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
   import Act from '$lib/ui/Act.svelte';
+  import Later from '$lib/ui/Later.svelte';
   import Information from 'carbon-icons-svelte/lib/Information.svelte';
   import TooltipIcon from 'carbon-components-svelte/src/TooltipIcon/TooltipIcon.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -215,37 +216,44 @@
       sampled={trial.sample.length}
       onmore={desk.drawMore}
     />
-    {#if !data.as && data.trial}
-      <SampleList
-        briefId={data.brief.id}
-        sourceId={data.trial.sourceId}
-        sample={trial.sample}
-        {query}
-        matching={source?.sheet.matching ?? plainMatching}
-        onjudged={() => void reload('eave:trials', 'eave:brief')}
-      />
-    {/if}
-    {#if data.as}
-      <p class="sheet waiting">
-        {data.as} judges the same people without seeing what was said before. The brief goes by the first judge’s verdicts;
-        <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>hold both against each other</a>.
-      </p>
-    {/if}
-    {#if query && !data.as && judging.judgedAs('miss').length}
-      <Causes
-        {query}
-        matching={source?.sheet.matching ?? plainMatching}
-        misses={judging.judgedAs('miss')}
-        fits={judging.judgedAs('fit')}
-        proposalsPath={briefPath(data.brief.id, 'string', { panel: 'proposals' })}
-      />
-    {/if}
-    {#if source}
-      <KnownGoods briefId={data.brief.id} text={trial.text} {source} stringPath={briefPath(data.brief.id, 'string')} />
-    {/if}
-    {#if trial.events.length}
-      <TrialLog events={trial.events} />
-    {/if}
+    <Later height="300px">
+      {#if !data.as && data.trial}
+        <SampleList
+          briefId={data.brief.id}
+          sourceId={data.trial.sourceId}
+          sample={trial.sample}
+          {query}
+          matching={source?.sheet.matching ?? plainMatching}
+          onjudged={() => void reload('eave:trials', 'eave:brief')}
+        />
+      {/if}
+      {#if data.as}
+        <p class="sheet waiting">
+          {data.as} judges the same people without seeing what was said before. The brief goes by the first judge’s verdicts;
+          <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>hold both against each other</a>.
+        </p>
+      {/if}
+      {#if query && !data.as && judging.judgedAs('miss').length}
+        <Causes
+          {query}
+          matching={source?.sheet.matching ?? plainMatching}
+          misses={judging.judgedAs('miss')}
+          fits={judging.judgedAs('fit')}
+          proposalsPath={briefPath(data.brief.id, 'string', { panel: 'proposals' })}
+        />
+      {/if}
+      {#if source}
+        <KnownGoods
+          briefId={data.brief.id}
+          text={trial.text}
+          {source}
+          stringPath={briefPath(data.brief.id, 'string')}
+        />
+      {/if}
+      {#if trial.events.length}
+        <TrialLog events={trial.events} />
+      {/if}
+    </Later>
   {:else if trial.state === 'done'}
     <div class="sheet empty">
       <NobodyFound {trial} people={data.trial!.people} stringPath={briefPath(data.brief.id, 'string')} />
