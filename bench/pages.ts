@@ -36,6 +36,12 @@ try {
     if (!brief) await new Promise((done) => setTimeout(done, 1000));
   }
   if (!brief) throw new Error('The demo’s job did not end within five minutes.');
+  // It goes on to gather people: pages are measured once nothing else is at work.
+  for (let quiet = 0, tries = 0; quiet < 5 && tries < 180; tries++) {
+    await new Promise((done) => setTimeout(done, 1000));
+    const { threads } = await ask<{ threads: { running: number } }>('/health/ready');
+    quiet = threads.running ? 0 : quiet + 1;
+  }
   const steps: [string, string, RegExp][] = [
     ['Home', '/', /./],
     ['Persona', `/briefs/${brief.id}/persona`, /^Persona$/],

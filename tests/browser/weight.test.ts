@@ -7,7 +7,7 @@ const kilobytes = (bytes: number) => Math.round(bytes / 1024);
 describe('what a page loads, as it goes over the wire', () => {
   it('is at most 200 KB of script and 60 KB of style sheets, the String page 350 KB of script', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Weight' });
-    const steps = ['persona', 'wording', 'string', 'trial', 'compare', 'harvest', 'shortlist', 'report'].map(
+    const steps = ['persona', 'wording', 'string', 'trial', 'compare', 'harvest', 'shortlist', 'report', 'by-hand'].map(
       (step) => `/briefs/${id}/${step}`
     );
     const told: string[] = [];

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FakeWorker, madeWorkers } from '$lib/testing/fake-worker';
-import { PageReader, type PageQuestion, type PageRead } from './page-reader';
+import { PageReader, type PageQuestion } from './page-reader';
+import type { PageRead } from './read-page';
 
 const page = 'Ana Ruiz\nJefa de cocina\nHotel Sol, Sevilla\n\nBo Lind\nKøkkenchef\nKroen, Aarhus\n\n2 resultados';
 

@@ -1,12 +1,7 @@
-import { countOnPage, readResultPage, type PageRow } from '$core/formats';
 import { ownLexicon, type OwnLexicon } from '$core/titles';
 import { inventedPage } from './invented-page';
+import type { PageRead } from './read-page';
 
-/** What stands on a page: the people, and the count with the line that tells it. */
-export interface PageRead {
-  rows: PageRow[];
-  counted: ReturnType<typeof countOnPage>;
-}
 export interface PageQuestion {
   id: number;
   text: string;
@@ -25,9 +20,8 @@ export class PageReader {
     if (typeof Worker !== 'undefined') this.read(inventedPage()).catch(() => {});
   }
 
-  read(text: string): Promise<PageRead> {
-    if (typeof Worker === 'undefined')
-      return Promise.resolve({ rows: readResultPage(text), counted: countOnPage(text) });
+  async read(text: string): Promise<PageRead> {
+    if (typeof Worker === 'undefined') return (await import('./read-page')).readPage(text);
     const lexicon = this.#worker ? null : ownLexicon();
     const worker = (this.#worker ??= this.#start());
     const id = ++this.#id;

@@ -1,8 +1,8 @@
-import { countOnPage, readResultPage } from '$core/formats';
 import { takeUpLexicon } from '$core/titles';
-import type { PageQuestion, PageRead } from './page-reader';
+import type { PageQuestion } from './page-reader';
+import { readPage, type PageRead } from './read-page';
 
 addEventListener('message', ({ data: { id, text, lexicon } }: MessageEvent<PageQuestion>) => {
   if (lexicon) takeUpLexicon(lexicon);
-  postMessage({ id, rows: readResultPage(text), counted: countOnPage(text) } satisfies PageRead & { id: number });
+  postMessage({ id, ...readPage(text) } satisfies PageRead & { id: number });
 });
