@@ -57,6 +57,10 @@ function labelsApart(line: string): string[] {
   return said.length >= 2 ? pieces : [line];
 }
 
+/** Whether an address may stand in a line, which the pattern of one takes long to find out: "at" by itself stands in most. */
+const mayHaveMail = (line: string) =>
+  line.includes('@') || /\(at\)|\[at\]|\{at\}|\(a\)/i.test(line) || (/\sat\s/i.test(line) && /\sdot\s/i.test(line));
+
 /** Goes down the lines: a name begins a person, and what follows is put where it belongs. */
 function readLines(lines: readonly string[]): PageRow[] {
   const rows: PageRow[] = [];
@@ -96,7 +100,7 @@ function readLines(lines: readonly string[]): PageRow[] {
     }
     // Addresses and numbers are taken out of the line first; what is left is words.
     const taken: [PageField, string][] = [];
-    if (/@|\bat\b|\(a|\[at|\{at/i.test(line))
+    if (mayHaveMail(line))
       line = line.replaceAll(mailPattern, (mail) => {
         // "QA Manager at Firm.example" is no address: one with spaces needs its signs written out.
         if (/\s+at\s+/i.test(mail) && !/\s+dot\s+/i.test(mail)) return mail;

@@ -1,18 +1,21 @@
 const given = ['Ana', 'Bo', 'Clara', 'Dirk', 'Eva', 'Finn', 'Greta', 'Hugo', 'Inés', 'Jan', 'Karin', 'Lars', 'Mia'];
 const family = ['Almeida', 'Bakker', 'Costa', 'Dahl', 'Ekström', 'Fischer', 'Gil', 'Holm', 'Ibáñez', 'Jansen', 'Kovář'];
 const titles = ['Head of Quality', 'Jefe de cocina', 'Werkleiter', 'Directeur des achats', 'Facility manager'];
-const towns = ['Sevilla, Spain', 'Utrecht', 'Aarhus, Denmark', 'Lyon, France'];
+const towns = ['Sevilla, Spain', 'Utrecht', 'Aarhus, Denmark', 'Lyon, France']
+const between = ['', 'A. ', 'B. ', 'C. ', 'D. ', 'E. ', 'F. ', 'G. '];
 
-/** The text of an invented result page: people in the shapes that pages have, enough of them that all of the reading is gone through often. */
+/** The text of an invented result page: people in the shapes that pages have, as many as the longest that are pasted, so that all of the reading is gone through often. */
 export function inventedPage(): string {
   const people = given.flatMap((name, i) =>
-    family.map((other, j) => ({
-      name: `${name} ${other}`,
-      title: titles[(i + j) % titles.length]!,
-      firm: `${family[(i * 3 + j) % family.length]} & ${other} AB`,
-      town: towns[(i + 2 * j) % towns.length]!,
-      phone: `+45 ${20 + i} ${10 + j} ${30 + i} ${50 + j}`
-    }))
+    family.flatMap((other, j) =>
+      between.map((letter) => ({
+        name: `${name} ${letter}${other}`,
+        title: titles[(i + j) % titles.length]!,
+        firm: `${family[(i * 3 + j) % family.length]} & ${other} AB`,
+        town: towns[(i + 2 * j) % towns.length]!,
+        phone: `+45 ${20 + i} ${10 + j} ${30 + i} ${50 + j}`
+      }))
+    )
   );
   return people
     .map(({ name, title, firm, town, phone }, i) =>
