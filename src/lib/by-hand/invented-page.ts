@@ -1,7 +1,7 @@
 const given = ['Ana', 'Bo', 'Clara', 'Dirk', 'Eva', 'Finn', 'Greta', 'Hugo', 'Inés', 'Jan', 'Karin', 'Lars', 'Mia'];
 const family = ['Almeida', 'Bakker', 'Costa', 'Dahl', 'Ekström', 'Fischer', 'Gil', 'Holm', 'Ibáñez', 'Jansen', 'Kovář'];
 const titles = ['Head of Quality', 'Jefe de cocina', 'Werkleiter', 'Directeur des achats', 'Facility manager'];
-const towns = ['Sevilla, Spain', 'Utrecht', 'Aarhus, Denmark', 'Lyon, France']
+const towns = ['Sevilla, Spain', 'Utrecht', 'Aarhus, Denmark', 'Lyon, France'];
 const between = ['', 'A. ', 'B. ', 'C. ', 'D. ', 'E. ', 'F. ', 'G. '];
 
 /** The text of an invented result page: people in the shapes that pages have, as many as the longest that are pasted, so that all of the reading is gone through often. */

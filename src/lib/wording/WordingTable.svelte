@@ -90,7 +90,6 @@
         : { by, down: by !== 'text' && by !== 'why' };
   }
   const sorted = (by: string) => (sort?.by === by ? (sort.down ? 'descending' : 'ascending') : 'none');
-
   function choose(index: number, event: { shiftKey: boolean }) {
     const next = new Set(chosen);
     if (event.shiftKey) {

@@ -28,7 +28,9 @@
     call('writeConsent', { body })
   );
 
-  const choices = countries().map(({ name }) => ({ value: name, name })).sort((a, b) => a.name.localeCompare(b.name));
+  const choices = countries()
+    .map(({ name }) => ({ value: name, name }))
+    .sort((a, b) => a.name.localeCompare(b.name));
   const codes = (names: readonly string[]) => names.map((name) => countryCode(name) ?? name);
   const putRegion = (at: number, change: Partial<Regions[number]>) =>
     regions.change(
