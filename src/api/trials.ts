@@ -56,6 +56,8 @@ const personVerdict = z.object({
 
 const sampled = z.object({
   rank: z.int(),
+  /** The page of the result they stood on, where pages were read by hand */
+  page: z.int().nullable(),
   person: personSchema,
   values: z.array(z.object({ field: fieldSchema, text: z.string(), job: z.int().optional() })),
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),

@@ -135,6 +135,28 @@ export const spokenOf = ({ part, estimated }: Found, stay: 'certain' | 'possible
   part ? Math.max(drawnFrom, Math.round(estimated[stay].high)) : drawnFrom;
 
 /**
+ * The precision of those judged, of a sample drawn from `drawnFrom` people: of the part of a result that was read by hand
+ * it speaks as carefully as that part allows.
+ */
+export function samplePrecision(
+  found: Found,
+  stay: 'certain' | 'possible',
+  judged: readonly Pick<JudgedSample, 'verdict' | 'page'>[],
+  drawnFrom: number
+): Precision {
+  const population = spokenOf(found, stay, drawnFrom);
+  if (found.part !== 'pages')
+    return precisionOf(
+      judged.map(({ verdict }) => verdict),
+      population
+    );
+  return precisionOfPages(
+    judged.map(({ verdict, page = 0 }) => ({ verdict, page })),
+    population
+  );
+}
+
+/**
  * All figures of a trial. `sample` are the verdicts on those drawn, each person once; `drawnFrom` is how many people the
  * sample was drawn from.
  */
@@ -147,17 +169,7 @@ export function figuresOf(
   const found = foundBy(answers, checked);
   const of = (stay: 'certain' | 'possible') => {
     const those = sample.filter(({ certain }) => certain || stay === 'possible');
-    const population = spokenOf(found, stay, drawnFrom[stay]);
-    const precision =
-      found.part === 'pages'
-        ? precisionOfPages(
-            those.map(({ verdict, page = 0 }) => ({ verdict, page })),
-            population
-          )
-        : precisionOf(
-            those.map(({ verdict }) => verdict),
-            population
-          );
+    const precision = samplePrecision(found, stay, those, drawnFrom[stay]);
     const { share, draws = precision.fits + precision.misses } = precision;
     const fits = share === null ? null : fitsIn(seen(answers, stay), checked, share * draws, draws);
     return { precision, fits: fits && found.part === 'top' ? withRestUnseen(fits, precision, stay) : fits };

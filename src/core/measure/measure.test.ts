@@ -69,6 +69,15 @@ describe('precision', () => {
     const { low, high } = wilson((19 / 31) * judged, judged, 1000);
     expect((high - low) / 2).toBeLessThanOrEqual(0.1);
     expect(verdictsNeeded(precisionOf(Array<'fit'>(400).fill('fit')), 0.1, 1000)).toBe(0);
+    // People on one page are alike: thirty one verdicts are worth eight, and each that is wanted takes as many.
+    const ofPages = { ...few, draws: 31 / 4 };
+    const draws = (31 + verdictsNeeded(ofPages, 0.1, 1000)) / 4;
+    const wide = (n: number) => {
+      const { low, high } = wilson((19 / 31) * n, n, 1000);
+      return (high - low) / 2;
+    };
+    expect(wide(draws)).toBeLessThanOrEqual(0.1);
+    expect(wide(draws - 2)).toBeGreaterThan(0.1);
   });
 });
 

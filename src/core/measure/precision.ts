@@ -55,13 +55,19 @@ export function precisionOfPages(
   return { ...precision, draws, interval: wilson(precision.share * draws, draws, Math.max(population, draws)) };
 }
 
-/** More verdicts needed until the interval is at most `halfWidth` to each side, if the share stays as it is. */
+/**
+ * More verdicts needed until the interval is at most `halfWidth` to each side, if the share stays as it is; where whole
+ * pages were drawn, and if these go on to differ as they do.
+ */
 export function verdictsNeeded(precision: Precision, halfWidth: number, population: number): number {
   const judged = precision.fits + precision.misses;
+  const { draws = judged } = precision;
+  const verdictsADraw = draws ? judged / draws : 1;
   const share = precision.share ?? 0.5;
-  for (let n = judged; n < population; n++) {
+  const left = Math.max(0, population - judged);
+  for (let n = draws; n < population; n++) {
     const { low, high } = wilson(Math.min(n, share * n), n, population);
-    if (n > 0 && (high - low) / 2 <= halfWidth) return n - judged;
+    if (n > 0 && (high - low) / 2 <= halfWidth) return Math.min(left, Math.ceil((n - draws) * verdictsADraw));
   }
-  return Math.max(0, population - judged);
+  return left;
 }

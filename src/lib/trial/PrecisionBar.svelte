@@ -10,6 +10,8 @@
     precision: Precision;
     /** People the sample was drawn from. */
     population: number;
+    /** People that it speaks of: more than these where only a part of the result was read. */
+    speaksOf: number;
     sampled: number;
     /** Of the first tenth of the result alone, which is what reading page after page from the top sees. */
     top: Precision;
@@ -17,14 +19,14 @@
     onmore: (more: number) => void;
     source?: string;
   }
-  let { precision, population, sampled, top, onmore, source = '' }: Props = $props();
+  let { precision, population, speaksOf, sampled, top, onmore, source = '' }: Props = $props();
 
   const halfWidths = [0.05, 0.1, 0.15];
   let halfWidth = $state(0.1);
   const points = $derived(Math.round(halfWidth * 100));
 
   const judged = $derived(precision.fits + precision.misses);
-  const more = $derived(verdictsNeeded(precision, halfWidth, population));
+  const more = $derived(verdictsNeeded(precision, halfWidth, speaksOf));
   /** Drawn and not judged yet: these come first. */
   const waiting = $derived(Math.max(0, sampled - judged - precision.unsure));
   const toDraw = $derived(Math.max(0, Math.min(more - waiting, 2000 - sampled, population - sampled)));
@@ -70,7 +72,7 @@
       {judged + precision.unsure} of {sampled} judged.
       {more === 0
         ? `Judged enough for ±${points} points.`
-        : `About ${more} more verdict${more === 1 ? '' : 's'} bring it to ±${points} points${waiting ? `; ${waiting} drawn are not judged yet` : ''}.`}
+        : `About ${more} more verdict${more === 1 ? '' : 's'} bring it to ±${points} points${waiting ? `; ${waiting} drawn are not judged yet` : ''}${speaksOf > population && more > waiting ? '; read more pages of the result for them' : ''}.`}
     </span>
     {#if top.share !== null && precision.share !== null && judged > top.fits + top.misses}
       <br /><span class="soft"

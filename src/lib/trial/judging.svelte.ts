@@ -1,5 +1,5 @@
 import { call } from '$lib/api/call';
-import { precisionOf, type Verdict } from '$core/measure';
+import { precisionOf, samplePrecision, spokenOf, type Verdict } from '$core/measure';
 import { checkFacts, ruledOut } from '$core/persona';
 import type { Answer } from '$api';
 import { KeptVerdicts, type KeptVerdict } from './kept-verdicts.svelte';
@@ -82,11 +82,18 @@ export class Judging {
     return [...people.values()];
   });
 
+  readonly #stay = $derived.by(() => (this.#certainOnly() ? 'certain' : 'possible'));
+
+  /** How many people the sample speaks of. */
+  readonly speaksOf = $derived.by(() => (this.trial ? spokenOf(this.trial.found, this.#stay, this.trial.people) : 0));
+
   readonly precision = $derived.by(
     () =>
       this.trial &&
-      precisionOf(
-        this.people.map(({ verdict }) => verdict),
+      samplePrecision(
+        this.trial.found,
+        this.#stay,
+        this.people.map(({ one, verdict }) => ({ verdict, page: one.page ?? undefined })),
         this.trial.people
       )
   );

@@ -1,4 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
+import { figuresOf, foundBy, type SearchAnswer } from '$core/measure';
 import { emptyPersona } from '$core/persona';
 import { Judging, verdictOf } from './judging.svelte';
 import type { KeptVerdict } from './kept-verdicts.svelte';
@@ -21,10 +22,10 @@ const drawn = (id: string, more: object = {}) => ({
 });
 
 /** Judging of some who were drawn, with a server that takes every verdict. */
-function desk(sample: object[], { certainOnly = false, persona = emptyPersona } = {}) {
+function desk(sample: object[], { certainOnly = false, persona = emptyPersona, answers = [] as SearchAnswer[] } = {}) {
   const loaded = {
     brief: { id: 'brief' },
-    trial: { id: 'trial', sourceId: 'source', people: 100, certain: 60, sample },
+    trial: { id: 'trial', sourceId: 'source', people: 100, certain: 60, sample, found: foundBy(answers, false) },
     as: null,
     persona: { body: persona },
     wording: { body: [] }
@@ -43,6 +44,27 @@ function desk(sample: object[], { certainOnly = false, persona = emptyPersona } 
 }
 
 describe('judging a sample', () => {
+  it('of a part of a result that was read by hand says of the whole what the figures of the trial say', () => {
+    const interval = { low: 200, middle: 260, high: 400 };
+    const verdicts = ['fit', 'miss', 'fit', 'fit', 'unsure', 'miss'] as const;
+    for (const pages of [
+      [1, 2],
+      [1, 4, 9]
+    ]) {
+      const answers = [{ said: 260, interval, shown: 6, certain: 6, possible: 6, complete: false, pages }];
+      const pageOf = (i: number) => pages[i % pages.length]!;
+      const { judging } = desk(
+        verdicts.map((verdict, i) => drawn(String(i + 1), { verdict: said(verdict), page: pageOf(i) })),
+        { answers }
+      );
+      const sample = verdicts.map((verdict, i) => ({ verdict, certain: true, page: pageOf(i) }));
+      const { precision } = figuresOf(answers, false, sample, { certain: 100, possible: 100 });
+      expect(judging.precision).toEqual(precision.possible);
+      expect(judging.precision!.interval.high - judging.precision!.interval.low).toBeGreaterThan(0.2);
+      expect(judging.speaksOf).toBeGreaterThan(judging.trial!.people);
+    }
+  });
+
   it('shows a verdict at once, counts it, and takes it back', async () => {
     const { judging, judged, write } = desk([drawn('1'), drawn('2', { verdict: said('miss') })]);
     const [first] = judging.trial!.sample;

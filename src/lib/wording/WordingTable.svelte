@@ -45,7 +45,6 @@
   };
   const isIdle = (text: string) =>
     sources.length > 0 && sources.every(({ id }) => counts[id]?.has(text) && countIn(id, text) <= 0);
-
   /** Proposals that find nobody crowd those that do: they are folded until they are asked for. */
   let withIdle = $state(false);
   const isFolded = (row: WordingRow) =>
@@ -276,8 +275,9 @@
     width: 90px;
     white-space: nowrap;
   }
-  div :global(.take) {
+  .tabled :global(.take.act.bx--btn) {
     padding: 0 7px;
+    min-height: 19px;
   }
   .tabled :global(.aside .mono) {
     color: var(--soft);

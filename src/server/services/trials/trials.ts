@@ -296,12 +296,14 @@ export async function readTrial(briefId: string, trialId: string) {
     judged ? null : verdictsOn(context.personaId, trial.sourceId, ids),
     notesOn(context.personaId, trial.sourceId, ids)
   ]);
-  const { sourceId } = trial;
+  const { sourceId, foundOn } = trial;
+  const pageOf = foundOn && new Map(trial.found.map((id, at) => [id, foundOn[at]!]));
   return {
     ...told,
     figures: judged && trialFigures(trial, drawn, judged),
     sample: drawn.map(({ rank, person, personId, reading }) => ({
       rank,
+      page: pageOf?.get(personId) ?? null,
       person,
       ...reading,
       verdict: judged ? toldVerdict(judged.on(sourceId, personId)) : (verdicts!.get(personId) ?? null),

@@ -212,6 +212,7 @@
       precision={judging.precision!}
       top={judging.top}
       population={trial.people}
+      speaksOf={judging.speaksOf}
       source={trial.sourceId}
       sampled={trial.sample.length}
       onmore={desk.drawMore}
