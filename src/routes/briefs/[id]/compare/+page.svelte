@@ -247,7 +247,7 @@
   .tools {
     display: flex;
     gap: 18px;
-    align-items: baseline;
+    align-items: center;
     margin-bottom: 10px;
     font-size: 13px;
   }
