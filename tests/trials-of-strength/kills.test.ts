@@ -92,7 +92,7 @@ describe('a server killed again and again in the middle of work', () => {
           (id) => imports.push(id),
           () => undefined
         );
-        await pause(5000);
+        await pause(2000);
       }
     };
     const watching = async () => {
@@ -109,6 +109,9 @@ describe('a server killed again and again in the middle of work', () => {
       // Killed at any moment after it has taken up work.
       const before = trials.length;
       await until(async () => trials.length > before, 10_000, 'a trial is begun');
+      // One import at least has been taken up when it is killed for the last time.
+      const takenUp = () => query(databaseUrl, `SELECT 1 FROM imports WHERE state IN ('running', 'done')`);
+      if (i === kills - 1) await until(async () => (await takenUp()).length > 0, 30_000, 'an import is begun');
       await pause(random() * 1000);
       server.stop();
       await pause(50);

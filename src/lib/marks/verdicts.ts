@@ -4,5 +4,5 @@ import type { Verdict } from '$core/measure';
 export const verdicts: Record<Verdict, { sign: string; word: string; key: string; colour: string }> = {
   fit: { sign: '✓', word: 'Fit', key: 'F', colour: 'var(--accent)' },
   miss: { sign: '✕', word: 'Miss', key: 'M', colour: 'var(--warm)' },
-  unsure: { sign: '◐', word: 'Unsure', key: 'U', colour: 'var(--grey)' }
+  unsure: { sign: '◐', word: 'Unsure', key: 'U', colour: 'var(--soft)' }
 };

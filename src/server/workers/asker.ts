@@ -5,10 +5,9 @@ export interface Asker {
   id: string;
   /** Aborted when they have gone, or let go of it to ask anew: nobody waits for the answer any more. */
   signal: AbortSignal;
-  /** Milliseconds that all questions of the request may take together, when the first was begun, and how long they waited for a processor. */
+  /** Milliseconds that all questions of the request may take together, and when the first was begun. */
   within?: number;
   began?: number;
-  waited?: number;
 }
 
 const store = new AsyncLocalStorage<Asker>();

@@ -255,10 +255,6 @@ export class Pool {
     } else {
       const question = thread.running;
       clearTimeout(thread.timer);
-      if (question?.asker) {
-        const waited = processorWait(thread.dropped[1]!) - thread.waited;
-        question.asker.waited = (question.asker.waited ?? 0) + waited;
-      }
       thread.running = null;
       thread.idleSince = performance.now();
       if (question?.id === told.id)
@@ -347,28 +343,20 @@ export class Pool {
     // Of one request all questions together have so much time, from when the first of them is begun.
     const began = asker && (asker.began ??= performance.now());
     const { slowness = 1 } = this.options;
-    const taken = asker ? performance.now() - began! - (asker.waited ?? 0) : 0;
-    const left = asker?.within === undefined ? Infinity : asker.within * slowness - taken;
+    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (performance.now() - began!);
     const limit = Math.max(20, Math.min(question.limit * slowness, left));
-    this.breakOff(thread, question, limit, limit + grace);
+    thread.timer = setTimeout(() => {
+      log().warn({ kind, limit }, 'a question took too long');
+      this.restart(thread);
+      this.end(question, () => question.reject(tooLong()));
+      this.serve();
+    }, limit + grace).unref();
     thread.worker.postMessage({ id, kind, ask, json: question.json, limit } satisfies ToThread);
   }
 
   /** Milliseconds that a thread has worked on its question, without those in which it had no processor. */
   private worked({ runs, waited, dropped }: Thread): number {
     return performance.now() - runs - (processorWait(dropped[1]!) - waited);
-  }
-
-  /** Stops a thread that does not break off by itself, when its question has had all its time. */
-  private breakOff(thread: Thread, question: Question, limit: number, after: number): void {
-    thread.timer = setTimeout(() => {
-      const left = limit + grace - this.worked(thread);
-      if (left > 1) return this.breakOff(thread, question, limit, left);
-      log().warn({ kind: question.kind, limit }, 'a question took too long');
-      this.restart(thread);
-      this.end(question, () => question.reject(tooLong()));
-      this.serve();
-    }, after).unref();
   }
 
   private restart(thread: Thread): void {
