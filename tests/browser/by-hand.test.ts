@@ -11,7 +11,8 @@ describe('a place run by hand', () => {
     const place = await api<{ id: string }>('POST', '/sources', { sheet: { ...sheet, name: 'Far Away' } });
     const page = await open(`/briefs/${id}/string?panel=searches`);
     await writeString(page, 'title:(QA OR "quality manager")');
-    await page.getByRole('button', { name: 'Run it by hand' }).click();
+    const asked = page.getByRole('region', { name: 'How Far Away is asked' });
+    await asked.getByRole('button', { name: 'Run it by hand' }).click();
     await page.getByRole('heading', { name: 'Version 1 at Far Away' }).waitFor();
     const steps = page.getByRole('region', { name: 'What to do' });
     await steps.getByRole('button', { name: 'Copy: Current title for Far Away' }).click();

@@ -39,6 +39,7 @@ describe('what a page loads, as it goes over the wire', () => {
       expect(sizes.script, name).toBeGreaterThan(10_000);
       if (sizes.script > (path.endsWith('/string') ? 350 : 200) * 1024 || sizes.styles > 60 * 1024) heavy.push(name);
     }
+    await api('DELETE', `/sources/${hand.id}`);
     console.log(told.join('\n'));
     expect(heavy).toEqual([]);
   });

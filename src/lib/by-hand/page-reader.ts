@@ -15,9 +15,9 @@ export class PageReader {
   #id = 0;
   readonly #waiting = new Map<number, { resolve: (read: PageRead) => void; reject: (problem: Error) => void }>();
 
-  /** Begins, and reads an invented page, so that the first one pasted is read by code that the browser has made fast. */
+  /** Begins, where nothing was read yet, with an invented page, so that the first one pasted is read by code that the browser has made fast. */
   warm(): void {
-    if (typeof Worker !== 'undefined') this.read(inventedPage()).catch(() => {});
+    if (typeof Worker !== 'undefined' && !this.#worker) this.read(inventedPage()).catch(() => {});
   }
 
   async read(text: string): Promise<PageRead> {

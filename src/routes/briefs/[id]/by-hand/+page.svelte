@@ -30,7 +30,6 @@
 
   onMount(() => {
     page.recall();
-    page.warm();
     return () => page.stop();
   });
   let recalled = false;
@@ -70,6 +69,9 @@
     else if (!read && !pasted) pasted = text;
   }
 </script>
+
+<!-- Whoever begins to use the screen soon pastes a page. -->
+<svelte:window onpointerdown={page.warm} onkeydown={page.warm} />
 
 <div class="strip">
   <h1>{page.diary.harvest ? page.diary.harvest.name : `Version ${page.diary.version.number}`} at {source.name}</h1>
