@@ -146,4 +146,34 @@ describe('a place run by hand', () => {
     const hall = page.getByRole('region', { name: 'Small Hall, slices' });
     await hall.getByText(/^8 rows in \d+ of \d+ slices, by hand\./).waitFor();
   });
+
+  it('reads a page of hundreds, draws them as they are scrolled, and keeps them all', async () => {
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Long page' });
+    await api('POST', `/briefs/${id}/versions`, { text: 'title:chef' });
+    const { sheet } = await api<{ sheet: object }>('GET', '/sources/harrow-guild');
+    const place = await api<{ id: string }>('POST', '/sources', { sheet: { ...sheet, name: 'Long Way Off' } });
+    const page = await open(`/briefs/${id}/by-hand?version=1&source=${place.id}`);
+    const letters = [...'ABCDEFGHIJKLMNOPQRST'].map((letter) => `${letter}nna`);
+    const people = letters.flatMap((given) => letters.slice(0, 15).map((family) => `${given} ${family}sen`));
+    const box = page.getByRole('textbox', { name: 'What the page shows' });
+    await box.fill(people.map((name) => `${name}\tSous chef\tKitchen ${name.length} AB`).join('\n'));
+    await page.getByRole('button', { name: 'Read people out of it' }).click();
+    await page.getByText('300 people read').waitFor();
+    const table = page.getByRole('table', { name: 'People read, not kept yet' });
+    const drawn = () => table.getByRole('row').count();
+    expect(await drawn()).toBe(41);
+    await page.getByRole('textbox', { name: 'Name 40' }).focus();
+    await expect.poll(drawn).toBeGreaterThan(41);
+    await page.getByRole('button', { name: /^Keep/ }).first().click();
+    await expect
+      .poll(async () => {
+        const { entries } = await api<{ entries: { rows: unknown[] }[] }>(
+          'GET',
+          `/briefs/${id}/versions/1/diaries/${place.id}`
+        );
+        return entries.flatMap(({ rows }) => rows).length;
+      })
+      .toBe(300);
+    await page.close();
+  });
 });

@@ -21,12 +21,19 @@
     mail: 'Mail',
     phone: 'Phone'
   };
+  /** Rows that are drawn; more as the list is scrolled. The thousands of a long page would hold the screen up for seconds. */
+  const page = 40;
+  let drawn = $state(page);
+  const scrolled = ({ currentTarget: list }: UIEvent & { currentTarget: HTMLElement }) => {
+    if (list.scrollTop + 2 * list.clientHeight > list.scrollHeight && drawn < rows.length) drawn += page;
+  };
+
   /** Columns that anybody has something in; the first four always. */
   const shown = $derived(pageFields.filter((field, i) => i < 4 || rows.some(({ values }) => values[field]?.trim())));
 </script>
 
 <!-- Rows read out of a page, each cell to be corrected where it stands. -->
-<div class="tabled">
+<div class="tabled" onscroll={scrolled}>
   <Table aria-label={label}>
     <TableHead
       ><TableRow
@@ -35,7 +42,7 @@
       ></TableHead
     >
     <TableBody>
-      {#each rows as row, i (i)}
+      {#each rows.slice(0, drawn) as row, i (i)}
         <TableRow>
           {#each shown as field (field)}
             <TableCell class={row.doubtful.includes(field) ? 'doubtful' : ''}
