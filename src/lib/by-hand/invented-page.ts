@@ -4,6 +4,15 @@ const titles = ['Head of Quality', 'Jefe de cocina', 'Werkleiter', 'Directeur de
 const towns = ['Sevilla, Spain', 'Utrecht', 'Aarhus, Denmark', 'Lyon, France'];
 const between = ['', 'A. ', 'B. ', 'C. ', 'D. ', 'E. ', 'F. ', 'G. '];
 
+type Invented = Record<'name' | 'title' | 'firm' | 'town' | 'phone', string>;
+const shapes: ((person: Invented) => string)[] = [
+  ({ name, title, firm, town, phone }) =>
+    `Name: ${name}\nTitle: ${title}\nCompany: ${firm}\nPlace: ${town}\nPhone: ${phone}\n`,
+  ({ name, title, firm, town, phone }) =>
+    `${name}\n${title} at ${firm}\n${town}\n${phone} · ${name.split(' ')[0]!.toLowerCase()}@firm.example\nOpen\n`,
+  ({ name, title, firm, town, phone }) => `${name}\n${title}\n${firm}\n${town}\n${phone}\nOpen\n`
+];
+
 /** The text of an invented result page: people in the shapes that pages have, as many as the longest that are pasted, so that all of the reading is gone through often. */
 export function inventedPage(): string {
   const people = given.flatMap((name, i) =>
@@ -17,11 +26,5 @@ export function inventedPage(): string {
       }))
     )
   );
-  return people
-    .map(({ name, title, firm, town, phone }, i) =>
-      i % 2
-        ? `${name}\n${title} at ${firm}\n${town}\n${phone} · ${name.split(' ')[0]!.toLowerCase()}@firm.example\nOpen\n`
-        : `Name: ${name}\nTitle: ${title}\nCompany: ${firm}\nPlace: ${town}\nPhone: ${phone}\n`
-    )
-    .join('\n');
+  return people.map((person, i) => shapes[i % shapes.length]!(person)).join('\n');
 }
