@@ -196,4 +196,12 @@ describe('a question', () => {
     await one.close();
     expect(await Promise.all(asked)).toEqual([499, 499]);
   });
+
+  it('and a source that is being opened then, or is to be opened after, are told so', async () => {
+    const one = pool(1);
+    const opening = one.attach(source('a')).catch(({ status }: { status: number }) => status);
+    await one.close();
+    expect(await opening).toBe(499);
+    await expect(one.attach(source('b'))).rejects.toMatchObject({ status: 499 });
+  });
 });

@@ -90,7 +90,7 @@ export class Pool {
   private readonly threads = new Set<Thread>();
   private readonly sources = new Map<string, SharedSource>();
   private readonly waiting: Question[] = [];
-  private readonly awaited = new Map<string, (() => void)[]>();
+  private readonly awaited = new Map<string, { resolve: () => void; reject: (error: Error) => void }[]>();
   /** When each asker was last served. */
   private readonly served = new Map<string, number>();
   private lastId = 0;
@@ -102,16 +102,17 @@ export class Pool {
     for (let i = 0; i < options.threads; i++) this.start();
   }
 
-  /** Lets all threads, and those started later, search a source; resolves when the first of them can. */
+  /** Lets all threads, and those started later, search a source; resolves when the first of them can, and fails where the pool is closed. */
   attach(source: SharedSource): Promise<void> {
+    if (this.closed) return Promise.reject(gone());
     this.sources.set(source.id, source);
     for (const thread of this.threads) {
       // Those before it under that name are not asked any more.
       thread.has.delete(source.id);
       thread.todo.add(source.id);
     }
-    return new Promise((resolve) => {
-      this.awaited.set(source.id, [...(this.awaited.get(source.id) ?? []), resolve]);
+    return new Promise((resolve, reject) => {
+      this.awaited.set(source.id, [...(this.awaited.get(source.id) ?? []), { resolve, reject }]);
       this.serve();
     });
   }
@@ -160,6 +161,8 @@ export class Pool {
     clearTimeout(this.watch);
     const asked = [...this.waiting.splice(0), ...[...this.threads].flatMap(({ running }) => running ?? [])];
     for (const question of asked) this.end(question, () => question.reject(gone()));
+    for (const { reject } of [...this.awaited.values()].flat()) reject(gone());
+    this.awaited.clear();
     await Promise.all([...this.threads].map((thread) => this.stop(thread)));
   }
 
@@ -249,7 +252,7 @@ export class Pool {
       for (const id of told.attached) {
         // Another may have taken its place meanwhile.
         if (!thread.todo.has(id) && this.sources.has(id)) thread.has.add(id);
-        for (const resolve of this.awaited.get(id) ?? []) resolve();
+        for (const { resolve } of this.awaited.get(id) ?? []) resolve();
         this.awaited.delete(id);
       }
     } else {
