@@ -51,7 +51,8 @@ async function listOf(addresses: string[]) {
 async function until(briefId: string, id: string, state: string) {
   for (let i = 0; i < 400; i++) {
     const { mail } = await readShortlist(briefId, id);
-    if (mail.run?.state === state) return mail;
+    // Read once more: what was counted may have been read just before it came to be so.
+    if (mail.run?.state === state) return (await readShortlist(briefId, id)).mail;
     await new Promise((done) => setTimeout(done, 25));
   }
   throw new Error(`it never came to be ${state}`);
