@@ -207,6 +207,10 @@ function expectedRows(
   return Math.round((begun.reduce((sum, { said }) => sum + Math.min(said, most), 0) * searches) / begun.length);
 }
 
+/** The page of the result that each person found stood on; null where no pages were read by hand. */
+const pagesOf = ({ found, foundOn }: TrialRow): ReadonlyMap<string, number> | null =>
+  foundOn && new Map(found.map((id, at) => [id, foundOn[at]!]));
+
 /** All figures of a trial that is done: what the board says of it, too. */
 export function trialFigures(
   trial: TrialRow,
@@ -214,7 +218,7 @@ export function trialFigures(
   { identity, verdicts }: Pick<Judged, 'identity' | 'verdicts'>
 ) {
   const open = new Set(trial.open);
-  const pageOf = trial.foundOn && new Map(trial.found.map((id, at) => [id, trial.foundOn![at]!]));
+  const pageOf = pagesOf(trial);
   const sample = drawn.flatMap(({ personId }) => {
     const person = identity.numberOf(trial.sourceId, personId);
     const page = pageOf?.get(personId);
@@ -296,8 +300,8 @@ export async function readTrial(briefId: string, trialId: string) {
     judged ? null : verdictsOn(context.personaId, trial.sourceId, ids),
     notesOn(context.personaId, trial.sourceId, ids)
   ]);
-  const { sourceId, foundOn } = trial;
-  const pageOf = foundOn && new Map(trial.found.map((id, at) => [id, foundOn[at]!]));
+  const { sourceId } = trial;
+  const pageOf = pagesOf(trial);
   return {
     ...told,
     figures: judged && trialFigures(trial, drawn, judged),
