@@ -15,12 +15,25 @@ if (!name) stopWith('Name the backup to bring back: npm run restore -- FILE');
 const file = resolve(called, name);
 if (!existsSync(file)) stopWith(`There is no file ${file}. npm run backup says where it keeps them.`);
 
+/**
+ * Whether another program works on the database. PostgreSQL's own workers are none (it clears up after rows were written), and
+ * who has just gone is seen for a moment longer.
+ */
+async function isWorkedOn(client) {
+  for (let look = 0; look < 10; look++) {
+    const { rows } = await client.query(
+      `SELECT 1 FROM pg_stat_activity
+       WHERE datname = current_database() AND pid <> pg_backend_pid() AND backend_type = 'client backend'`
+    );
+    if (!rows.length) return false;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  return true;
+}
+
 /** Takes away all that Eave keeps in a database; refused while somebody works on it. */
 async function clear(client) {
-  const { rows } = await client.query(
-    `SELECT 1 FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()`
-  );
-  if (rows.length) throw new Error('Eave, or another program, works on this database. Stop it first.');
+  if (await isWorkedOn(client)) throw new Error('Eave, or another program, works on this database. Stop it first.');
   await client.query(
     'DROP SCHEMA IF EXISTS graphile_worker CASCADE; DROP SCHEMA public CASCADE; CREATE SCHEMA public;'
   );

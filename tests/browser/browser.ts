@@ -146,8 +146,12 @@ export async function setChecked(box: Locator, checked: boolean): Promise<void> 
   await expect.poll(() => box.isChecked()).toBe(checked);
 }
 
-/** Opens what is folded. */
-export const unfold = (page: Page, title: string) => page.getByRole('button', { name: title, exact: true }).click();
+/** Opens what is folded, and leaves open what is open: a fold that says something already is. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const heading = page.getByRole('button', { name: title, exact: true });
+  if ((await heading.getAttribute('aria-expanded')) !== 'true') await heading.click();
+  await expect.poll(() => heading.getAttribute('aria-expanded')).toBe('true');
+}
 
 /** Replaces what stands in the string editor. */
 export async function writeString(page: Page, text: string): Promise<void> {

@@ -49,11 +49,14 @@ describe('a backup', () => {
     expect([again.status, again.stderr]).toEqual([1, expect.stringContaining('not empty')]);
     execFileSync('node', ['scripts/restore.mjs', file, '--replace'], { env, stdio: 'pipe' });
     expect(await contents(restored)).toEqual(before);
-    rmSync(file);
     const second = await start(restored);
     expect((await ask<{ name: string }[]>(second.address, 'GET', '/briefs')).body.map(({ name }) => name)).toContain(
       'Kept'
     );
+    // Nor under somebody who works on it.
+    const during = spawnSync('node', ['scripts/restore.mjs', file, '--replace'], { env, encoding: 'utf8' });
+    expect([during.status, during.stderr]).toEqual([1, expect.stringContaining('Stop it first')]);
     second.stop();
+    rmSync(file);
   });
 });
