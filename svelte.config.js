@@ -5,6 +5,8 @@ import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 export default {
   preprocess: vitePreprocess(),
   kit: {
+    // Benches are checked with all else.
+    typescript: { config: (config) => ({ ...config, include: [...config.include, '../bench/*.ts'] }) },
     adapter: adapter({ out: 'build', precompress: true }),
     alias: {
       $api: 'src/api',

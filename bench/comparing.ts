@@ -95,8 +95,8 @@ await client.end();
 for (const row of rows) {
   const cell = board.find(({ version, sourceId }) => version === row.version && sourceId === row.source)!;
   const mine = [
-    cell.precision.fits,
-    cell.precision.misses,
+    cell.figures.precision.possible.fits,
+    cell.figures.precision.possible.misses,
     cell.onlyVersion.people,
     cell.onlySource.people,
     cell.pooled.found

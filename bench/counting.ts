@@ -1,16 +1,10 @@
 import pg from 'pg';
-import {
-  judgedSource,
-  parse,
-  partsOf,
-  PeopleIndex,
-  terms,
-  termLedger,
-  type Person,
-  type Query,
-  type Scope
-} from '../src/core/index';
-import { seededRandom } from '../src/core/measure/random';
+import { PeopleIndex } from '$core/corpus';
+import { parse, terms, type Query, type Scope } from '$core/language';
+import { countedParts, judgedParts, seededRandom } from '$core/measure';
+import type { Person } from '$core/people';
+import { partsOf } from '$core/semantics';
+import { judgedSource } from '$core/suggest';
 import { scopeTexts, toFullTextSearch } from '../src/server/database/full-text';
 import { makeWorld } from '../src/sources/world/world';
 
@@ -206,7 +200,11 @@ for (let i = 0; i < 5; i++) {
   longCount = (await client.query<{ count: number }>(longSql)).rows[0]!.count;
   longTheirs.push(performance.now() - from);
 }
-const ledgers = () => judged.map((source) => termLedger(long, source.people, source));
+const ledgers = () => judged.map((source) => {
+    const counted = countedParts(long, source.people);
+    judgedParts(long, source.people, source);
+    return counted;
+  });
 started = performance.now();
 const [rows] = ledgers();
 const ledgerFirst = performance.now() - started;
@@ -234,9 +232,9 @@ for (const count of [25_000, 100_000, 250_000, more].filter((one) => one <= more
   started = performance.now();
   for (let i = 0; i < 200; i++) grown.count(query);
   const againTime = (performance.now() - started) / 200;
-  termLedger(long, grown);
+  countedParts(long, grown);
   started = performance.now();
-  termLedger(long, grown);
+  countedParts(long, grown);
   console.log(
     `${count.toLocaleString('en').padStart(9)}  ${ms(firstTime).padStart(9)} ms ${ms(againTime).padStart(8)} ms ${ms(performance.now() - started).padStart(18)} ms ${(grown.bytes / count).toFixed(0).padStart(20)}`
   );

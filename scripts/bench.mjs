@@ -8,7 +8,7 @@ import { say, stopWith } from './lib/say.mjs';
 import { freshDatabases } from './lib/test-databases.mjs';
 import { readyForTypeScript } from './lib/typescript.mjs';
 
-// npm run bench              counting, comparing, strings and pages
+// npm run bench              counting, comparing, strings, harvest, world and pages
 // npm run bench -- harvest   planning slices, and lists of 100,000 people
 // npm run bench -- shortlist  pages of a shortlist of 100,000 people
 // npm run bench -- watches    a year of 50 watches: what they keep, and reading what is new
@@ -59,20 +59,12 @@ async function pages(url) {
 /** A bench that fills a database of its own. */
 const alone = (file) => async (url) => {
   const [bench] = await freshDatabases(url, ['eave_bench']);
-  return (await run('npx', ['tsx', `bench/${file}.ts`], { env: { ...process.env, DATABASE_URL: bench } })).code;
+  return (await run('npx', ['tsx', '--expose-gc', `bench/${file}.ts`], { env: { ...process.env, DATABASE_URL: bench } })).code;
 };
 
 async function figures(url) {
-  const [bench] = await freshDatabases(url, ['eave_bench']);
-  const env = { ...process.env, DATABASE_URL: bench };
-  for (const args of [
-    ['--expose-gc', 'bench/counting.ts'],
-    ['bench/comparing.ts'],
-    ['bench/strings.ts'],
-    ['bench/harvest.ts'],
-    ['bench/world.ts']
-  ]) {
-    const { code } = await run('npx', ['tsx', ...args], { env });
+  for (const file of ['counting', 'comparing', 'strings', 'harvest', 'world']) {
+    const code = await alone(file)(url);
     if (code !== 0) return code;
   }
   return pages(url);

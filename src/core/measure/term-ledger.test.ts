@@ -7,7 +7,7 @@ import type { Person } from '../people/person';
 import { matches } from '../semantics/matches';
 import { parse } from '../language/parse';
 import type { Query } from '../language/query';
-import { narrowing, termLedger } from './term-ledger';
+import { countedParts, judgedParts, narrowing, type JudgedSets, type PeopleSets } from './term-ledger';
 
 /** The string without one part, taken out by hand; null when nothing is left. */
 function leaveOut(node: Query, path: readonly number[]): Query | null {
@@ -37,6 +37,12 @@ const isFull = (node: Query): boolean =>
       ? node.parts.length > 1 && node.parts.every(isFull)
       : true;
 
+/** Both halves of a ledger, row by row. */
+function ledgerOf(query: Query, people: PeopleSets, judged: JudgedSets) {
+  const done = judgedParts(query, people, judged);
+  return countedParts(query, people).map((row, i) => ({ ...row, ...done[i]! }));
+}
+
 describe('the term ledger', () => {
   it('says for every part what running the string with and without it says', () => {
     fc.assert(
@@ -54,7 +60,7 @@ describe('the term ledger', () => {
           misses: list.filter((person) => !verdicts[crowd.indexOf(person)]).length
         });
         const whole = found(asked);
-        for (const row of termLedger(asked, index, { fits, misses })) {
+        for (const row of ledgerOf(asked, index, { fits, misses })) {
           const part = partAt(asked, row.path);
           expect(row.alone).toBe(found(part).length);
           const rest = leaveOut(asked, row.path);
@@ -79,7 +85,7 @@ describe('the term ledger', () => {
     setBit(fits, 1);
     setBit(misses, 2);
     setBit(misses, 3);
-    const rows = termLedger(parse('title:QA NOT (software OR intern)').query!, index, { fits, misses });
+    const rows = ledgerOf(parse('title:QA NOT (software OR intern)').query!, index, { fits, misses });
     expect(rows.map(({ path }) => path.join('.'))).toEqual(['', '0', '1', '1.0', '1.1']);
     expect(rows[1]).toMatchObject({ alone: 4, without: 1, excludes: false });
     expect(rows[2]).toMatchObject({ alone: 3, without: 4, excludes: true, only: { fits: 1, misses: 2 } });

@@ -10,6 +10,7 @@ import {
   rowsOf,
   setAll,
   setBit,
+  takeOut,
   type Bitmap
 } from '../corpus/bitmap';
 import { isTerm, join, type And, type Or, type Query, type Term } from '../language/query';
@@ -34,8 +35,8 @@ export interface JudgedCount {
   misses: number;
 }
 
-/** What one part of a string is worth at one source. */
-export interface LedgerRow {
+/** How many people one part of a string finds at one source, whoever was judged. */
+export interface CountedPart {
   /** Index among the parts at each level, from the outermost; empty for the whole string. A NOT and what it excludes are one part. */
   path: number[];
   /** Under a NOT: what it finds is thrown out. */
@@ -44,42 +45,45 @@ export interface LedgerRow {
   alone: number;
   /** People the string finds without the part; null when nothing would be left. */
   without: number | null;
+}
+
+/** What one part of a string does to the judged people of one source. */
+export interface JudgedPart {
   /** Judged people among those who come (or, of an exclusion, go) by this part alone. */
   only: JudgedCount;
   /** Judged people whom the string finds and who answer this part; of an exclusion, those it throws out whoever else does. */
   brings: JudgedCount;
 }
 
-/**
- * What every part of a string is worth, in one pass: for each group the rest of the string is put together once, as
- * `(group AND needed) OR besides`, and what leaving out one of its parts changes is counted among those who meet exactly
- * one of them (in an AND: all but one). Nothing is run twice: a few set operations a part. Judged people are few: they
- * are gone through place by place, in sets of their own.
- */
-export function termLedger(query: Query, people: PeopleSets, judged?: JudgedSets): LedgerRow[] {
-  const rows = countParts(query, people);
-  if (!judged) return rows;
-  const few = projected(people, judged);
+/** What every part of a string does to the judged people, in the order of `visitPlaces`: they are few, and are gone through place by place in sets of their own. */
+export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets): JudgedPart[] {
+  const rows: JudgedPart[] = [];
+  const few = judgedAlone(people, judged);
   const whole = few.people.rows(query);
-  let at = 0;
   visitPlaces(query, few.people, ({ excludes, set, needed, besides, left }) => {
-    const row = rows[at++]!;
     const without = left === null ? null : besides.slice();
     if (without && left === 'either') addAll(without, needed);
     const among = (sets: Bitmap[], except: Bitmap[] = []): JudgedCount => ({
       fits: countCommon([...sets, few.fits], except),
       misses: countCommon([...sets, few.misses], except)
     });
-    if (without) row.only = excludes ? among([without], [whole]) : among([whole], [without]);
-    row.brings = excludes ? among([set, without ?? needed]) : among([set, whole]);
+    rows.push({
+      only: without ? (excludes ? among([without], [whole]) : among([whole], [without])) : { fits: 0, misses: 0 },
+      brings: excludes ? among([set, without ?? needed]) : among([set, whole])
+    });
   });
   return rows;
 }
 
-/** How many each part finds by itself, and how many the string finds without it; in the order of `visitPlaces`. */
-function countParts(query: Query, people: PeopleSets): LedgerRow[] {
+/**
+ * How many each part finds by itself, and how many the string finds without it, in the order of `visitPlaces`. For each
+ * group the rest of the string is put together once, as `(group AND needed) OR besides`, and what leaving out one of its
+ * parts changes is counted among those who meet exactly one of them (in an AND: all but one). Nothing is run twice: a few
+ * set operations a part.
+ */
+export function countedParts(query: Query, people: PeopleSets): CountedPart[] {
   const scratch = scratchFor(people);
-  const rows: LedgerRow[] = [];
+  const rows: CountedPart[] = [];
   const whole = counted(people.rows(query));
   function tell(
     part: Query,
@@ -92,7 +96,7 @@ function countParts(query: Query, people: PeopleSets): LedgerRow[] {
     const { inner, turns } = insideNots(part);
     const under = excludes !== turns;
     const alone = counted(people.rows(inner, under));
-    rows.push({ path, excludes: under, alone, without, only: { fits: 0, misses: 0 }, brings: { fits: 0, misses: 0 } });
+    rows.push({ path, excludes: under, alone, without });
     if (!isTerm(inner)) walk(inner, path, under, needed, besides);
   }
   function walk(group: Group, path: number[], excludes: boolean, needed: Bitmap, besides: Bitmap) {
@@ -285,8 +289,8 @@ function counted(set: Bitmap): number {
   return count;
 }
 
-/** The same people, of whom only the judged are there, in sets as small as these are few. */
-function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
+/** The same people, of whom only the judged are there, in sets as small as these are few; a group is put together of its terms. */
+function judgedAlone(people: PeopleSets, { fits, misses }: JudgedSets) {
   const all = fits.slice();
   addAll(all, misses);
   const rows = rowsOf(all);
@@ -295,13 +299,23 @@ function projected(people: PeopleSets, { fits, misses }: JudgedSets) {
     for (let i = 0; i < rows.length; i++) if (hasBit(set, rows[i]!)) setBit(small, i);
     return small;
   };
-  const known = new Map<Bitmap, Bitmap>();
+  const put = (query: Query, excluded: boolean): Bitmap => {
+    if (isTerm(query)) return project(people.rows(query, excluded));
+    if (query.kind === 'not') {
+      const others = fullBitmap(rows.length);
+      takeOut(others, small.rows(query.part, !excluded));
+      return others;
+    }
+    const [first, ...rest] = query.parts.map((part) => small.rows(part, excluded));
+    return rest.reduce((set, other) => joined(query.kind, set, other), first!.slice());
+  };
+  const known = [new Map<Query, Bitmap>(), new Map<Query, Bitmap>()] as const;
   const small: PeopleSets = {
     size: rows.length,
-    rows: (query, excluded) => {
-      const set = people.rows(query, excluded);
-      let one = known.get(set);
-      if (!one) known.set(set, (one = project(set)));
+    rows: (query, excluded = false) => {
+      const sets = known[excluded ? 1 : 0];
+      let one = sets.get(query);
+      if (!one) sets.set(query, (one = put(query, excluded)));
       return one;
     }
   };

@@ -8,7 +8,8 @@ import type {
   fitsThereAre,
   Found,
   Interval,
-  LedgerRow,
+  CountedPart,
+  JudgedPart,
   overlapOf,
   TriedCell,
   Verdict
@@ -62,7 +63,7 @@ export interface LedgerAnswer {
   narrowing: { part: number; estimated: Both<Estimate> | null }[];
 }
 /** Estimates are null where the part, or the string without it, cannot be asked there or nothing would be left. */
-export type PartWorth = Omit<LedgerRow, 'alone' | 'without'> & { alone: Estimate | null; without: Estimate | null };
+export type PartWorth = Omit<CountedPart, 'alone' | 'without'> & JudgedPart & { alone: Estimate | null; without: Estimate | null };
 
 export interface EffectAnswer extends Omit<Effect, 'before' | 'after'> {
   sourceId: string;

@@ -11,7 +11,7 @@ import { keptBack, peopleOf } from '$sources/reading';
 import { tryString } from '$sources/try-string';
 import type { EffectAnswer } from '../people-messages';
 import type { Answers } from './kinds';
-import { judgedAt, worthOf } from './part-worth';
+import { judgedAt, partsCounted, partsJudged } from './part-worth';
 import { recordOf } from './people';
 import { runnable } from './runnable';
 import { sourceOf } from './sources';
@@ -27,6 +27,29 @@ function toldEffect(effect: Effect, before: Query, after: Query, source: Indexed
 
 const countAt = (query: Query, source: IndexedSource): Both<Estimate> | null =>
   foundAt(query, source)?.estimated ?? null;
+
+/** All of a ledger that no verdict changes, of the strings that are at hand: with the next verdict the same one is asked for. */
+const ledgers = new WeakMap<IndexedSource, WeakMap<Query, ReturnType<typeof countLedger>>>();
+
+function ledgerCounted(query: Query, source: IndexedSource): ReturnType<typeof countLedger> {
+  let known = ledgers.get(source);
+  if (!known) ledgers.set(source, (known = new WeakMap()));
+  let ledger = known.get(query);
+  if (!ledger) known.set(query, (ledger = countLedger(query, source)));
+  return ledger;
+}
+
+function countLedger(query: Query, source: IndexedSource) {
+  const counted = countString(query, source);
+  const { rendering, found, asked } = counted;
+  if (rendering.exactness === 'impossible') return { rendering, found, keptBack: null, parts: null };
+  return {
+    rendering,
+    found,
+    keptBack: keptBack(query, rendering.leftover, asked, source),
+    parts: partsCounted(query, counted, source)
+  };
+}
 
 /** Milliseconds after which no further change of a string's meanings is measured: whoever waits would rather see those that are. */
 const measuringTime = 800;
@@ -67,13 +90,13 @@ export const counting: Answers<
     const query = runnable({ text, sets });
     const source = sourceOf(sourceId);
     const whole = isOrderOf(order, query) ? order : undefined;
-    const { rendering, found, asked } = countString(query, source);
-    if (rendering.exactness === 'impossible') return { rendering, found, keptBack: null, rows: null, narrowing: [] };
+    const { rendering, found, keptBack, parts } = ledgerCounted(query, source);
+    if (!parts) return { rendering, found, keptBack: null, rows: null, narrowing: [] };
     return {
       rendering,
       found,
-      keptBack: keptBack(query, rendering.leftover, asked, source),
-      rows: worthOf(query, rendering.leftover, found.estimated, source, verdicts),
+      keptBack,
+      rows: partsJudged(query, rendering.leftover, parts, source, verdicts),
       narrowing: narrowingSteps(query, whole).map(({ part, query: step }) => ({
         part,
         estimated: countAt(step, source)

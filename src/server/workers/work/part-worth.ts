@@ -1,6 +1,7 @@
 import { judgedSource } from '$core/suggest';
-import { isTerm, type Query } from '$core/language';
-import { termLedger, type Both, type Estimate } from '$core/measure';
+import { isTerm, type Query, type Term } from '$core/language';
+import { countedParts, judgedParts, type Estimate } from '$core/measure';
+import type { Counted } from '$sources/count-string';
 import type { IndexedSource } from '$sources/indexed-source';
 import { inProportion, leftOverTerms, partEstimate, peopleOf, type Way } from '$sources/reading';
 import type { FitOrMiss } from '../people-messages';
@@ -9,14 +10,8 @@ import type { FitOrMiss } from '../people-messages';
 export const judgedAt = (source: IndexedSource, verdicts: readonly FitOrMiss[]) =>
   judgedSource(peopleOf(source, 'possible'), verdicts, (id) => source.rowOf(id));
 
-/** What every part of a string is worth at a source: the source brings some people, of whom some stay. */
-export function worthOf(
-  query: Query,
-  leftover: Query | null,
-  whole: Both<Estimate>,
-  source: IndexedSource,
-  verdicts: readonly FitOrMiss[]
-) {
+/** What every part of a string finds at a source, whoever was judged there: the source brings some people, of whom some stay. */
+export function partsCounted(query: Query, { rendering, found }: Counted, source: IndexedSource) {
   const nodes = new Map<string, Query>();
   const note = (node: Query, path: number[]): void => {
     if (node.kind === 'not') return note(node.part, path);
@@ -24,22 +19,16 @@ export function worthOf(
     if (!isTerm(node)) node.parts.forEach((part, i) => note(part, [...path, i]));
   };
   note(query, []);
-  const leftOver = leftOverTerms(leftover);
-  const { fits, misses } = judgedAt(source, verdicts);
-  const rowsFor = (way: Way) =>
-    termLedger(
-      query,
-      peopleOf(source, way, (term) => leftOver.has(term)),
-      { fits, misses }
-    );
+  const leftOver = leftOverTerms(rendering.leftover);
+  const rowsFor = (way: Way) => countedParts(query, peopleFor(way, leftOver, source));
   const possible = rowsFor('possible');
   const [certain, asked] = leftOver.size ? [rowsFor('certain'), rowsFor('asked')] : [possible, possible];
   const guessed = source.sheet.counting.kind === 'guess';
   const told = (rows: typeof possible, estimated: Estimate) =>
-    rows.map(({ path, excludes, alone, without, only, brings }, i) => {
+    rows.map(({ path, excludes, alone, without }, i) => {
       const node = nodes.get(path.join('.'))!;
       const from = asked[i]!;
-      const found = rows[0]!.alone;
+      const whole = rows[0]!.alone;
       return {
         path,
         excludes,
@@ -47,13 +36,32 @@ export function worthOf(
         without:
           without === null || from.without === null
             ? null
-            : guessed && found
-              ? inProportion(estimated, without, found)
-              : partEstimate(from.without, without, { kind: 'not', part: node }, source),
-        only,
-        brings
+            : guessed && whole
+              ? inProportion(estimated, without, whole)
+              : partEstimate(from.without, without, { kind: 'not', part: node }, source)
       };
     });
-  const forPossible = told(possible, whole.possible);
-  return { certain: leftOver.size ? told(certain, whole.certain) : forPossible, possible: forPossible };
+  const forPossible = told(possible, found.estimated.possible);
+  return { certain: leftOver.size ? told(certain, found.estimated.certain) : forPossible, possible: forPossible };
 }
+
+/** The same with what every part does to the people judged there. */
+export function partsJudged(
+  query: Query,
+  leftover: Query | null,
+  counted: ReturnType<typeof partsCounted>,
+  source: IndexedSource,
+  verdicts: readonly FitOrMiss[]
+) {
+  const leftOver = leftOverTerms(leftover);
+  const judged = judgedAt(source, verdicts);
+  const rowsFor = (way: 'certain' | 'possible') => {
+    const done = judgedParts(query, peopleFor(way, leftOver, source), judged);
+    return counted[way].map((row, i) => ({ ...row, ...done[i]! }));
+  };
+  const possible = rowsFor('possible');
+  return { certain: leftOver.size ? rowsFor('certain') : possible, possible };
+}
+
+const peopleFor = (way: Way, leftOver: ReadonlySet<Term>, source: IndexedSource) =>
+  peopleOf(source, way, (term) => leftOver.has(term));

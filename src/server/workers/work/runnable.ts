@@ -3,8 +3,11 @@ import { parse, print, setQueries, type Query, type SetQueries } from '$core/lan
 import { Refusal } from '../../refusal';
 import type { StringText } from '../people-messages';
 
-/** Strings read last: the questions that follow one another are about the same one. */
-const read = new LRUCache<string, Query>({ max: 16 });
+/**
+ * Strings read last: the questions that follow one another are about the same one, and what was counted of it is at hand as
+ * long as it is here. Long ones take the room of many.
+ */
+const read = new LRUCache<string, Query>({ max: 250, maxSize: 500_000, sizeCalculation: (_, { length }) => length });
 
 /** The query of a text that is to be run; refuses, with the first problem, a text that cannot be read whole. */
 export function runnable({ text, sets }: StringText, named: SetQueries = setQueries(sets)): Query {
