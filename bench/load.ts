@@ -85,6 +85,8 @@ async function start(folder: string, databaseUrl: string): Promise<Server> {
         DATABASE_URL: databaseUrl,
         EAVE_DATA: `${process.cwd()}/.data/bench-load`,
         EAVE_FAULTS: 'none',
+        // The demo is left to be begun: nothing else is at work.
+        EAVE_DEMO: 'begun',
         EAVE_LOG: 'none',
         BODY_SIZE_LIMIT: '512M'
       }
