@@ -72,12 +72,14 @@ const legalForm =
   /(?<![\p{L}\p{N}])(?:S\.?L\.?U?|S\.?p\.?A|S\.?r\.?l|Lda|Ltda|S\.?A\.?U|Sp\. ?z ?o\. ?o|s\. ?r\. ?o|a\. ?s|Oyj|A\/S|ApS|AB|AS|ASA|B\.?V\.?|N\.?V\.?|GmbH(?: & Co\.? KG)?|AG|KG|SE|Ltd|Limited|plc|LLP|DAC|SAS|SARL|S\.A\.S?\.?|SA|Inc|Corp|BVBA|SRL|Oy)\.?$/u;
 export const isFirm = (text: string) => legalForm.test(text.trim());
 
+const titleOf = once(readTitle);
 export const isTitle = once((text) => {
-  const { rank, function: name, confidence } = readTitle(text);
-  return tokenKeys(text).length <= 12 && confidence >= 0.5 && (rank !== null || name !== null);
+  const { rank, function: name, confidence } = titleOf(text);
+  return confidence >= 0.5 && (rank !== null || name !== null) && tokenKeys(text).length <= 12;
 });
 
 const small = /^(?:van|von|der|den|de|la|le|du|af|av|ten|ter|zu|da|di|el|bin|ibn|y|O|Mc)$/i;
+const capital = /^\p{Lu}[\p{L}'’-]*\.?$/u;
 /** Two to five capitalised words and no figure: how names look. */
 export const isName = once((text) => {
   const words = text
@@ -88,11 +90,11 @@ export const isName = once((text) => {
   return (
     words.length >= 2 &&
     words.length <= 5 &&
-    words.every((word) => small.test(word) || /^\p{Lu}[\p{L}'’-]*\.?$/u.test(word)) &&
-    words.some((word) => /\p{Ll}/u.test(word) || word.length > 3) &&
+    words.every((word) => capital.test(word) || small.test(word)) &&
+    words.some((word) => word.length > 3 || /\p{Ll}/u.test(word)) &&
     !isPlaceWord(text) &&
     !isFirm(text) &&
-    readTitle(text).confidence < 0.5
+    titleOf(text).confidence < 0.5
   );
 });
 
@@ -135,9 +137,11 @@ export const matchesWhole = (pattern: RegExp, text: string) =>
 const international = /\+\s?\(?\d[\d ()./-]{5,22}\d/;
 
 /** The telephone number in a text, in the form of E.164 where it has a country's code, and where it stands. */
-export const phoneIn = once((text): { found: string; at: number } | null => {
+export const phoneIn = (text: string): { found: string; at: number } | null =>
   // Looking for numbers takes long, and most lines have none.
-  if (!/\d(?:[\s()/.-]*\d){5}/.test(text)) return null;
+  /\d(?:[\s()/.-]*\d){5}/.test(text) ? numberIn(text) : null;
+
+const numberIn = once((text): { found: string; at: number } | null => {
   // Those without a country code are no numbers to the library, which is told no country.
   const written = international.exec(text);
   if (written) {

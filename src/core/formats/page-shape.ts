@@ -4,23 +4,42 @@ import { isFirm, isName, isPlace, isTitle, noise, type PageRow } from './page-pi
 // What the blocks of a page, held against each other, tell of it: its buttons, where the names stand, what stands at a place.
 
 /** What parts the pieces of a line: dashes and signs between spaces, bars, tabs. */
-export const between = /\s+[|•·–—-]\s+|\s*[|•·]\s*|\t+|\s{3,}|…|\.\.\./;
+const between = /\s+[|•·–—-]\s+|\s*[|•·]\s*|\t+|\s{3,}|…|\.\.\./;
+/** A sign without which nothing parts a line: most have none, which is told soonest. */
+const mayPart = /[|•·–—\t…-]|\s{3}|\.{3}/;
+
+/** The pieces of a line, without the page's own words. */
+export const piecesOf = (line: string): string[] =>
+  (mayPart.test(line) ? line.split(between) : [line])
+    .map((piece) => piece.trim())
+    .filter((piece) => piece && !noise.test(piece));
+
+/** So many lines or blocks, from all of a page, tell how it is made. */
+const enough = 400;
+/** Some of a list, at no regular distance: what comes again with every person would be all or none of them. */
+export function someOf<T>(list: readonly T[]): readonly T[] {
+  if (list.length <= enough) return list;
+  const golden = (Math.sqrt(5) - 1) / 2;
+  return Array.from({ length: enough }, (_, i) => list[Math.floor(((i * golden) % 1) * list.length)]!);
+}
 
 /** The page's own words in a block, such as buttons, come again in nearly every block and are nothing of a person. */
 export function withoutButtons(lines: readonly string[]): string[] {
   const counts = new Map<string, number>();
-  for (const line of lines) if (line.trim()) counts.set(line.trim(), (counts.get(line.trim()) ?? 0) + 1);
-  const names = lines.filter((line) => isName(line.trim())).length;
+  for (const line of lines) counts.set(line.trim(), (counts.get(line.trim()) ?? 0) + 1);
+  const often = [...counts].filter(
+    ([line, count]) =>
+      line && count >= 3 && line.split(/\s+/).length <= 4 && !isFirm(line) && !isTitle(line) && !isPlace(line)
+  );
+  if (!often.length) return [...lines];
   // Firms may look like names: blocks that blank lines part are counted more surely.
   const blocks = blocksOf(lines).length;
-  const people = blocks > 2 ? Math.min(names, blocks) : names;
-  const isButton = (line: string) =>
-    (counts.get(line) ?? 0) >= Math.max(3, 0.8 * people) &&
-    line.split(/\s+/).length <= 4 &&
-    !isFirm(line) &&
-    !isTitle(line) &&
-    !isPlace(line);
-  return lines.filter((line) => !line.trim() || !isButton(line.trim()));
+  let people = blocks > 2 ? blocks : Infinity;
+  const isButton = ([, count]: readonly [string, number]) => count >= 0.8 * people;
+  // What stands in most blocks is a button however many of these begin with a name.
+  if (!often.every(isButton)) people = Math.min(people, lines.filter((line) => isName(line.trim())).length);
+  const buttons = new Set(often.filter(isButton).map(([line]) => line));
+  return lines.filter((line) => !buttons.has(line.trim()));
 }
 
 /** Lines that no blank line parts. */
@@ -54,25 +73,21 @@ export const partedByBlanks = (lines: readonly string[]): boolean =>
  * stands where the others have their towns. Fills what was left empty.
  */
 export function filledByShape(rows: PageRow[], lines: readonly string[]): PageRow[] {
-  const blocks = blocksOf(lines).map((block) =>
-    block.flatMap((line, at) =>
-      line
-        .split(between)
-        .map((piece) => piece.trim())
-        .filter((piece) => piece && !noise.test(piece))
-        .map((piece, i) => ({ place: `${at}/${i}`, piece }))
-    )
-  );
+  const blocks = blocksOf(lines);
   if (blocks.length < 3 || blocks.length !== rows.length) return rows;
+  const placed = (block: readonly string[]) =>
+    block.flatMap((line, at) => piecesOf(line).map((piece, i) => ({ at: `${at}/${i}`, piece })));
+  const some = someOf(blocks);
   const towns = new Map<string, number>();
-  for (const block of blocks)
-    for (const { place, piece } of block) if (isPlace(piece)) towns.set(place, (towns.get(place) ?? 0) + 1);
+  for (const block of some)
+    for (const { at, piece } of placed(block)) if (isPlace(piece)) towns.set(at, (towns.get(at) ?? 0) + 1);
   const [where, many] = [...towns].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
-  if (many < 0.5 * blocks.length) return rows;
+  if (many < 0.5 * some.length) return rows;
   return rows.map((row, i) => {
-    const piece = blocks[i]!.find(({ place }) => place === where)?.piece;
+    if (row.values.place) return row;
+    const piece = placed(blocks[i]!).find(({ at }) => at === where)?.piece;
     const values = { ...row.values };
-    if (values.place || !piece || !/^\p{Lu}/u.test(piece) || piece.split(/\s+/).length > 6) return row;
+    if (!piece || !/^\p{Lu}/u.test(piece) || piece.split(/\s+/).length > 6) return row;
     // It was taken for something else by its place alone.
     const wrong = row.doubtful.filter((field) => values[field] === piece);
     const left = Object.fromEntries(Object.entries(values).filter(([field]) => !wrong.includes(field as PageField)));

@@ -13,6 +13,7 @@ import {
   urlPattern,
   type PageRow
 } from './page-pieces';
+import { someOf } from './page-shape';
 import { personFromRow } from './person-from-row';
 
 // Pages with a person a line: tables, and lines whose pieces stand in one order.
@@ -54,9 +55,6 @@ function cellsOf(line: string, separator: string): string[] {
   }
 }
 
-/** So many rows, from all of the page, tell what stands in a column. */
-const enoughRows = 200;
-
 function columnsByContent(rows: readonly string[][], width: number): ColumnField[] | null {
   const kinds: [ColumnField, (text: string) => boolean][] = [
     ['mail', (text) => matchesWhole(mailPattern, text)],
@@ -68,8 +66,7 @@ function columnsByContent(rows: readonly string[][], width: number): ColumnField
     ['company', isFirm]
   ];
   const columns: ColumnField[] = Array.from({ length: width }, () => 'ignore');
-  const every = Math.ceil(rows.length / enoughRows);
-  const some = rows.filter((_, i) => i % every === 0);
+  const some = someOf(rows);
   for (const [field, fits] of kinds) {
     const shares = columns.map((taken, i) =>
       taken === 'ignore' ? some.filter((row) => row[i] && fits(row[i])).length / some.length : 0
@@ -109,27 +106,41 @@ function fromColumns(cells: readonly string[], columns: readonly ColumnField[]):
   ];
 }
 
+const entries = (lines: readonly string[]): string[] =>
+  lines.map((line) => line.replace(bullet, '').trim()).filter((line) => line && !noise.test(line));
+
+/** The number of pieces that most of some rows have, and how many of them do. */
+function widthOfMost(rows: readonly string[][]): { width: number; share: number } {
+  const widths = new Map<number, number>();
+  for (const { length } of rows) widths.set(length, (widths.get(length) ?? 0) + 1);
+  const [width, many] = [...widths].sort((a, b) => b[1] - a[1])[0] ?? [0, 0];
+  return { width, share: rows.length ? many / rows.length : 0 };
+}
+
 /**
  * Lines of one shape, a person each: the pieces between dashes, bars, brackets or commas stand in the same order in most of them, and
  * what a piece is follows from all that stand at its place.
  */
 export function readAligned(lines: readonly string[]): PageRow[] | null {
-  const filled = lines.map((line) => line.replace(bullet, '').trim()).filter((line) => line && !noise.test(line));
-  if (filled.length < 3) return null;
+  const some = entries(someOf(lines));
+  let filled: string[] | undefined;
   for (const parts of [
     /\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+|\s*[()]\s*/,
     /\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+|\s*[()]\s*|,\s+/
   ]) {
-    const rows = filled.map((line) =>
-      line
-        .split(parts)
-        .map((piece) => piece.trim())
-        .filter(Boolean)
-    );
-    const widths = new Map<number, number>();
-    for (const { length } of rows) widths.set(length, (widths.get(length) ?? 0) + 1);
-    const [width, many] = [...widths].sort((a, b) => b[1] - a[1])[0]!;
-    if (width < 3 || many < 0.8 * rows.length) continue;
+    const cut = (list: readonly string[]) =>
+      list.map((line) =>
+        line
+          .split(parts)
+          .map((piece) => piece.trim())
+          .filter(Boolean)
+      );
+    // Few pages have a person a line, which some of the lines tell before all are cut.
+    const least = widthOfMost(cut(some));
+    if (least.width < 3 || least.share < 0.6) continue;
+    const rows = cut((filled ??= entries(lines)));
+    const { width, share } = widthOfMost(rows);
+    if (rows.length < 3 || width < 3 || share < 0.8) continue;
     const shaped = rows.filter(({ length }) => length === width);
     const columns = columnsByContent(shaped, width);
     if (!columns || !(columns.includes('title') && columns.includes('company'))) continue;

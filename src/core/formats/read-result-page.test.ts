@@ -118,6 +118,24 @@ describe('people read out of result pages', () => {
     expect(personFromPageRow({ values: { title: 'QA' } }, 'x')).toBeNull();
   });
 
+  it.each<[string, (name: string, i: number) => string]>([
+    ['a line each', (name, i) => `${name} – Head of Quality – Nordkyl ${i} AB – Malmö, Sweden\n`],
+    ['a line each with blanks between', (name, i) => `${name} | QA Manager | Nordkyl ${i} AB | Aarhus, Denmark\n\n`],
+    ['a line each with a button under it', (name, i) => `${name} · QA Manager · Nordkyl ${i} AB\nMessage\n`],
+    ['lines with commas', (name, i) => `${name}, Warehouse Manager, Kold ${i} A/S, Odense\n`],
+    ['blocks', (name, i) => `${name}\nJefe de cocina\nHostal ${i} S.L.\nSevilla, Spain\nVer ficha\n\n`]
+  ])('of a long page as of a short one made alike: %s', (_, made) => {
+    const part = (at: number) =>
+      String.fromCharCode(97 + (at % 26), 97 + ((at * 7) % 26), 97 + (Math.floor(at / 26) % 26));
+    const text = (many: number) =>
+      Array.from({ length: many }, (_, i) => made(`Ana${part(i)} Dahl${part(i + 5)}`, i)).join('');
+    const [short, long] = [readResultPage(text(6)), readResultPage(text(1500))];
+    expect(short).toHaveLength(6);
+    expect(short[0]!.values).toMatchObject({ title: expect.any(String), company: expect.any(String) });
+    expect(long.slice(0, 6)).toEqual(short);
+    expect(long).toHaveLength(1500);
+  });
+
   it('never fail, whatever is pasted', () => {
     fc.assert(
       fc.property(

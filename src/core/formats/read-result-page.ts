@@ -16,7 +16,7 @@ import {
   urlPattern,
   type PageRow
 } from './page-pieces';
-import { between, filledByShape, namesFirst, partedByBlanks, withoutButtons } from './page-shape';
+import { filledByShape, namesFirst, partedByBlanks, piecesOf, withoutButtons } from './page-shape';
 import { bullet, readAligned, readTable } from './page-table';
 
 export { plainMail, type PageRow } from './page-pieces';
@@ -120,10 +120,7 @@ function readLines(lines: readonly string[]): PageRow[] {
         ' '
       );
     }
-    const segments = line
-      .split(between)
-      .map((segment) => segment.trim())
-      .filter((segment) => segment && !noise.test(segment));
+    const segments = piecesOf(line);
     const first = segments[0] ?? '';
     const commas = first.split(/,\s+/);
     if (

@@ -131,7 +131,7 @@ export class ByHandPage {
     return rows.length;
   }
   /** Makes the reading of pages ready; to be called in the browser. */
-  warm = (): void => this.#reader.warm();
+  warm = (): void => void this.#reader.warm();
   stop(): void {
     this.#reader.stop();
   }

@@ -51,18 +51,38 @@ describe('an invented page, read before the first that is pasted', () => {
     FakeWorker.made = [];
     vi.stubGlobal('Worker', FakeWorker);
     const reader = new PageReader();
-    reader.warm();
+    void reader.warm();
     const [worker] = made();
     const text = worker!.heard[0]!.text;
     const pasted = reader.read('one');
     worker!.says(answerOf(1, 'Invented'));
     worker!.says(answerOf(2, 'Ana'));
     expect((await pasted).rows).toMatchObject([{ values: { name: 'Ana' } }]);
+    // It makes room for what is pasted, and is not read again after it.
+    expect(worker!.heard).toHaveLength(2);
     vi.stubGlobal('Worker', undefined);
     const { rows } = await reader.read(text);
     expect(rows).toHaveLength(1144);
     expect(rows.every(({ values: { title, company, phone } }) => title && company && phone)).toBe(true);
     vi.unstubAllGlobals();
+  });
+});
+
+describe('the same page', () => {
+  it('is read again while nothing is pasted, and not for ever', async () => {
+    FakeWorker.made = [];
+    vi.stubGlobal('Worker', FakeWorker);
+    const warming = new PageReader().warm();
+    const [worker] = made();
+    let heard = 0;
+    while (heard < worker!.heard.length) {
+      worker!.says(answerOf(++heard, 'Invented'));
+      await new Promise((next) => setTimeout(next));
+    }
+    await warming;
+    vi.unstubAllGlobals();
+    expect(heard).toBeGreaterThan(1);
+    expect(heard).toBeLessThan(10);
   });
 });
 

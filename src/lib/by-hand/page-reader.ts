@@ -9,15 +9,25 @@ export interface PageQuestion {
   lexicon: OwnLexicon | null;
 }
 
+/** Times that an invented page is read: after so many a browser's code is about as fast as it gets. */
+const warmings = 4;
+
 /** Reads pages in a worker, so that the screen answers meanwhile; where there are no workers, in place. */
 export class PageReader {
   #worker: Worker | undefined;
   #id = 0;
   readonly #waiting = new Map<number, { resolve: (read: PageRead) => void; reject: (problem: Error) => void }>();
 
-  /** Begins, where nothing was read yet, with an invented page, so that the first one pasted is read by code that the browser has made fast. */
-  warm(): void {
-    if (typeof Worker !== 'undefined' && !this.#worker) this.read(inventedPage()).catch(() => {});
+  /**
+   * Begins, where nothing was read yet, with an invented page, and again while nothing is pasted, so that the first one pasted
+   * is read by code that the browser has made fast.
+   */
+  async warm(): Promise<void> {
+    if (typeof Worker === 'undefined' || this.#worker) return;
+    for (let time = 1; time <= warmings && this.#id < time; time++) {
+      const read = await this.read(inventedPage()).catch(() => null);
+      if (!read) return;
+    }
   }
 
   async read(text: string): Promise<PageRead> {
