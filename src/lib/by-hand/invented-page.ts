@@ -13,8 +13,11 @@ const shapes: ((person: Invented) => string)[] = [
   ({ name, title, firm, town, phone }) => `${name}\n${title}\n${firm}\n${town}\n${phone}\nOpen\n`
 ];
 
-/** The text of an invented result page: people in the shapes that pages have, as many as the longest that are pasted, so that all of the reading is gone through often. */
-export function inventedPage(): string {
+/**
+ * The texts of invented result pages, one of blocks in the shapes that pages have and one of a person a line, with as many people
+ * as the longest that are pasted: all of the reading is gone through often.
+ */
+export function inventedPages(): string[] {
   const people = given.flatMap((name, i) =>
     family.flatMap((other, j) =>
       between.map((letter) => ({
@@ -26,5 +29,8 @@ export function inventedPage(): string {
       }))
     )
   );
-  return people.map((person, i) => shapes[i % shapes.length]!(person)).join('\n');
+  return [
+    people.map((person, i) => shapes[i % shapes.length]!(person)).join('\n'),
+    people.map(({ name, title, firm, town, phone }) => [name, title, firm, town, phone].join(' – ')).join('\n')
+  ];
 }

@@ -1,5 +1,5 @@
 import { ownLexicon, type OwnLexicon } from '$core/titles';
-import { inventedPage } from './invented-page';
+import { inventedPages } from './invented-page';
 import type { PageRead } from './read-page';
 
 export interface PageQuestion {
@@ -9,8 +9,8 @@ export interface PageQuestion {
   lexicon: OwnLexicon | null;
 }
 
-/** Times that an invented page is read: after so many a browser's code is about as fast as it gets. */
-const warmings = 4;
+/** Times that each invented page is read: after so many a browser's code is about as fast as it gets. */
+const warmings = 3;
 
 /** Reads pages in a worker, so that the screen answers meanwhile; where there are no workers, in place. */
 export class PageReader {
@@ -19,14 +19,16 @@ export class PageReader {
   readonly #waiting = new Map<number, { resolve: (read: PageRead) => void; reject: (problem: Error) => void }>();
 
   /**
-   * Begins, where nothing was read yet, with an invented page, and again while nothing is pasted, so that the first one pasted
+   * Begins, where nothing was read yet, with invented pages, and again while nothing is pasted, so that the first one pasted
    * is read by code that the browser has made fast.
    */
   async warm(): Promise<void> {
     if (typeof Worker === 'undefined' || this.#worker) return;
-    for (let time = 1; time <= warmings && this.#id < time; time++) {
-      const read = await this.read(inventedPage()).catch(() => null);
-      if (!read) return;
+    const pages = Array.from({ length: warmings }, inventedPages).flat();
+    for (const [at, page] of pages.entries()) {
+      // Something was pasted meanwhile.
+      if (this.#id > at) return;
+      if (!(await this.read(page).catch(() => null))) return;
     }
   }
 

@@ -9,6 +9,9 @@ import {
 } from 'sequelize';
 import { changedElsewhere } from '../refusal';
 
+/** What was given was checked at the edge, and PostgreSQL checks it again: Sequelize's own checks take as long as both. */
+const asGiven = { hooks: false, validate: false } as const;
+
 /**
  * Writes, changes or (with null) takes away the row with a key. `revision` is the one last seen, 0 for none: a row that was written
  * elsewhere meanwhile is not overwritten, and the refusal (409) tells it. `name` is what the refusal calls it; `only` what a row must be to
@@ -40,7 +43,7 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
   if (revision === 0)
     try {
       const create = async (within: Transaction | null) =>
-        told(await model.create({ ...key, ...values } as CreationAttributes<M>, { transaction: within }));
+        told(await model.create({ ...key, ...values } as CreationAttributes<M>, { ...asGiven, transaction: within }));
       // Within a transaction in one of its own, as the outer one does not outlive an error.
       return await (transaction ? model.sequelize!.transaction({ transaction }, create) : create(null));
     } catch (error) {
@@ -50,6 +53,7 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
   const [changed, [row]] = await model.update({ ...values, revision: revision + 1 } as never, {
     where: { ...seen, ...only } as WhereOptions<Attributes<M>>,
     returning: true,
+    ...asGiven,
     transaction
   });
   if (!changed) throw await refuse();

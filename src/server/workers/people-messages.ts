@@ -14,6 +14,7 @@ import type {
   TriedCell,
   Verdict
 } from '$core/measure';
+import type { PackedVerdicts } from './packed-verdicts';
 import type { KeptBack } from '$sources/reading';
 import type { Problem, Query, Scope } from '$core/language';
 import type { Cut, NeutralWord } from '$core/harvest';
@@ -46,10 +47,10 @@ export interface TryAnswer extends Pick<Outcome, 'answers' | 'filtered'> {
   sample: SampledPerson[];
 }
 
-/** A verdict as the worker needs it. */
-export interface FitOrMiss {
-  id: string;
-  fit: boolean;
+/** Those judged fit and those judged miss at a source, by id. */
+export interface JudgedIds {
+  fits: string[];
+  misses: string[];
 }
 
 export interface LedgerAnswer {
@@ -63,7 +64,8 @@ export interface LedgerAnswer {
   narrowing: { part: number; estimated: Both<Estimate> | null }[];
 }
 /** Estimates are null where the part, or the string without it, cannot be asked there or nothing would be left. */
-export type PartWorth = Omit<CountedPart, 'alone' | 'without'> & JudgedPart & { alone: Estimate | null; without: Estimate | null };
+export type PartWorth = Omit<CountedPart, 'alone' | 'without'> &
+  JudgedPart & { alone: Estimate | null; without: Estimate | null };
 
 export interface EffectAnswer extends Omit<Effect, 'before' | 'after'> {
   sourceId: string;
@@ -191,7 +193,7 @@ export interface PeopleWork {
       people: number;
       known: [string, readonly number[]][];
       order: string[];
-      verdicts: [number, Verdict][];
+      verdicts: PackedVerdicts;
       certain: boolean;
     };
     answer: { board: (BoardCell & { people: number })[]; people: number; overlaps: OverlapAnswer[] };
@@ -236,14 +238,14 @@ export interface PeopleWork {
   };
   ledger: {
     /** `order`: the outermost parts in the order in which they narrow. */
-    ask: StringText & { sourceId: string; verdicts: FitOrMiss[]; order?: number[] };
+    ask: StringText & { sourceId: string; judged: JudgedIds; order?: number[] };
     answer: LedgerAnswer;
   };
   /** Changes that verdicts at a source speak for. */
-  candidates: { ask: StringText & { sourceId: string; verdicts: FitOrMiss[] }; answer: Candidate[] };
+  candidates: { ask: StringText & { sourceId: string; judged: JudgedIds }; answer: Candidate[] };
   /** What each of some changes does at a source; null for one that cannot be measured. */
   'effects-at': {
-    ask: StringText & { list: Candidate[]; sourceId: string; verdicts: FitOrMiss[] };
+    ask: StringText & { list: Candidate[]; sourceId: string; judged: JudgedIds };
     answer: (Effect | null)[];
   };
   /** The changes that gain most, by what they do at each source. */
@@ -255,7 +257,7 @@ export interface PeopleWork {
   };
   /** The text with changes made, and what they do together. */
   effect: {
-    ask: StringText & { changes: readonly Change[]; sources: { sourceId: string; verdicts: FitOrMiss[] }[] };
+    ask: StringText & { changes: readonly Change[]; sources: { sourceId: string; judged: JudgedIds }[] };
     answer: { text: string; effects: EffectAnswer[] };
   };
   /** The record of a source for each of some people known from elsewhere; null where it has none. */

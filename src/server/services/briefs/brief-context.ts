@@ -6,7 +6,7 @@ import { notFound } from '../../refusal';
 import { identify, recordsOf, type Identity } from '../comparing/identity';
 import { judgedBy, type Judged } from '../trials/judged';
 import { rowsOfTrials, type Tried } from '../trials/latest-trials';
-import { verdictsOf } from '../trials/verdicts-of-persona';
+import { lastChange, newVerdicts, verdictsOf, type NewVerdicts } from '../trials/verdicts-of-persona';
 import { JoinedReads } from '../../joined-reads';
 import { remembered } from '../../remembered';
 
@@ -36,6 +36,8 @@ interface Moment {
   /** What is kept of the versions: their names and notes change. */
   versions: string;
   verdicts: string;
+  /** Those given or changed since verdicts were read last. */
+  newVerdicts: NewVerdicts;
   same: string;
   sources: string | null;
   samples: string;
@@ -49,16 +51,12 @@ const momentOf = `
       WHERE v.brief_id = b.id AND t.state = 'done' ORDER BY t.version_id, t.source_id, t.created_at DESC) AS trials,
     (SELECT concat(count(*), ' ', sum(hashtext(concat(number, name, note)))) FROM versions WHERE brief_id = b.id) AS versions,
     (SELECT concat(count(*), ' ', sum(change)) FROM verdicts WHERE persona_id = b.persona_id) AS verdicts,
+    (${newVerdicts('b.persona_id', '$after')}) AS "newVerdicts",
     (SELECT concat(count(*), ' ', max(updated_at), sum(hashtext(concat(first_person, second_person, same)))) FROM same_person) AS same,
     (SELECT string_agg(concat(id, ' ', coalesce(people, 0), ' ', people_revision, ' ', revision), '/' ORDER BY id) FROM sources) AS sources,
     (SELECT sum(t.sample_size) FROM trials t JOIN versions v ON v.id = t.version_id WHERE v.brief_id = b.id) AS samples,
     (SELECT revision FROM documents WHERE brief_id = b.id AND kind = 'known') AS known
   FROM briefs b WHERE b.id = $briefId`;
-
-const moments = new JoinedReads(async (briefId) => {
-  const [now] = await database().query<Moment>(momentOf, { bind: { briefId }, type: QueryTypes.SELECT });
-  return now;
-});
 
 const trialsKept = new LRUCache<string, readonly Tried[]>({ max: 48 });
 const identities = new LRUCache<string, Promise<Identity>>({ max: 32 });
@@ -66,15 +64,25 @@ const judgedKept = new LRUCache<string, Promise<Judged>>({ max: 48 });
 
 const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(told)).digest('base64');
 
+/** The persona of each brief, which never changes. */
+const personas = new LRUCache<string, string>({ max: 2000 });
+
+/** Those who ask at once go by one reading of it. */
+const contexts = new JoinedReads(readContext);
+
 /** Reads what has changed of a brief. Refuses one that is not there. */
-export async function contextOf(briefId: string): Promise<BriefContext> {
-  const now = await moments.of(briefId);
+export const contextOf = (briefId: string): Promise<BriefContext> => contexts.of(briefId);
+
+async function readContext(briefId: string): Promise<BriefContext> {
+  const after = lastChange(personas.get(briefId));
+  const [now] = await database().query<Moment>(momentOf, { bind: { briefId, after }, type: QueryTypes.SELECT });
   if (!now) throw notFound('This brief');
   const { personaId, name } = now;
+  personas.set(briefId, personaId);
   const key = `${briefId} ${now.versions} ${now.trials.join()}`;
   let trials = trialsKept.get(key);
   if (!trials) trialsKept.set(key, (trials = await rowsOfTrials(briefId, now.trials)));
-  const verdicts = () => verdictsOf(personaId, now.verdicts);
+  const verdicts = once(() => verdictsOf(personaId, now.verdicts, now.newVerdicts));
   const identityKey = async () => {
     const records = recordsOf(trials);
     // Judged, and not found by any of the newest trials.
@@ -83,10 +91,10 @@ export async function contextOf(briefId: string): Promise<BriefContext> {
     named.sort((a, b) => (a.sourceId + a.personId < b.sourceId + b.personId ? -1 : 1));
     return { named, key: hashOf([now.trials, named, now.same, now.sources]) };
   };
-  const identity = async () => {
+  const identity = once(async () => {
     const { named, key: identityName } = await identityKey();
     return remembered(identities, identityName, () => identify(trials, named));
-  };
+  });
   const without = hashOf([key, now.same, now.sources, now.samples, now.known]);
   const mark = hashOf([without, now.verdicts]);
   return {
@@ -103,12 +111,19 @@ export async function contextOf(briefId: string): Promise<BriefContext> {
       })
     ),
     identity,
-    judged: () =>
+    judged: once(() =>
       remembered(judgedKept, mark, async () => {
         const [who, rows] = await Promise.all([identity(), verdicts()]);
         return judgedBy(who, rows);
       })
+    )
   };
+}
+
+/** The same answer to whoever asks, worked out for the first of them. */
+function once<T>(work: () => Promise<T>): () => Promise<T> {
+  let answer: Promise<T> | undefined;
+  return () => (answer ??= work());
 }
 
 /** How long a page waits to know who is who, in milliseconds: right after a start the sources are not there yet. */

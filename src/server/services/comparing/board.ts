@@ -7,6 +7,7 @@ import { samePeople } from '$core/people';
 import { models, type SourceRow, type TrialRow } from '../../database/models';
 import { notFound } from '../../refusal';
 import { askPeople } from '../../workers/people';
+import { packed } from '../../workers/packed-verdicts';
 import type { SharedCell } from '../../workers/people-messages';
 import type { BehindKind } from '$api';
 import { contextOf, type BriefContext } from '../briefs/brief-context';
@@ -178,7 +179,7 @@ async function makeBoard(inputs: BoardInputs, verdicts: ReadonlyMap<number, Verd
     people,
     known: [...known],
     order,
-    verdicts: [...verdicts],
+    verdicts: packed(verdicts),
     certain
   });
   return {

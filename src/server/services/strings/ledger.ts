@@ -2,30 +2,30 @@ import { hasPeopleHere } from '$api/source-kinds';
 import type { Person } from '$core/people';
 import type { Change } from '$core/suggest';
 import { askForJson, askPeople } from '../../workers/people';
-import type { FitOrMiss } from '../../workers/people-messages';
+import type { JudgedIds } from '../../workers/people-messages';
 import { readDocument } from '../briefs/briefs';
 import { isReadyAt, listSources, readySource } from '../sources/sources';
 import { contextOf } from '../briefs/brief-context';
 import type { Judged } from '../trials/judged';
 import { stringOf } from '../library/word-sets';
 
-const judgedAtKept = new WeakMap<Judged, Map<string, FitOrMiss[]>>();
+const judgedAtKept = new WeakMap<Judged, Map<string, JudgedIds>>();
 
 /** The people of a source who were judged fit or miss, there or as the same person elsewhere, by the verdict the brief goes by. */
-export function fitsAndMisses(judged: Judged, sourceId: string): FitOrMiss[] {
+function fitsAndMisses(judged: Judged, sourceId: string): JudgedIds {
   let kept = judgedAtKept.get(judged);
   if (!kept) judgedAtKept.set(judged, (kept = new Map()));
-  let list = kept.get(sourceId);
-  if (!list) {
-    list = [...judged.byPerson].flatMap(([number, { verdict }]) => {
-      if (verdict === 'unsure') return [];
+  let ids = kept.get(sourceId);
+  if (!ids) {
+    ids = { fits: [], misses: [] };
+    for (const [number, verdict] of judged.verdicts) {
       // Two records of one person there are judged once.
-      const id = judged.identity.recordAt(sourceId, number);
-      return id === undefined ? [] : [{ id, fit: verdict === 'fit' }];
-    });
-    kept.set(sourceId, list);
+      const id = verdict === 'unsure' ? undefined : judged.identity.recordAt(sourceId, number);
+      if (id !== undefined) ids[verdict === 'fit' ? 'fits' : 'misses'].push(id);
+    }
+    kept.set(sourceId, ids);
   }
-  return list;
+  return ids;
 }
 
 async function judgedSources(briefId: string, sourceIds: readonly string[]) {
@@ -35,7 +35,7 @@ async function judgedSources(briefId: string, sourceIds: readonly string[]) {
     context.judged(),
     ...sourceIds.map((id) => (isReadyAt(id, context.sources.get(id)) ? null : readySource(id)))
   ]);
-  return sourceIds.map((sourceId) => ({ sourceId, verdicts: fitsAndMisses(judged, sourceId) }));
+  return sourceIds.map((sourceId) => ({ sourceId, judged: fitsAndMisses(judged, sourceId) }));
 }
 
 /** What each part of a string is worth at a source, and how the count falls part by part. */

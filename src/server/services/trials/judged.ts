@@ -36,7 +36,7 @@ export interface Judged {
  */
 function together(rows: readonly RowOfVerdict[]): PersonVerdict {
   const newestFirst = [...rows].sort(
-    (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt.getTime() - a.updatedAt.getTime()
+    (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt - a.updatedAt
   );
   const records = newestFirst.map(({ sourceId, personId, verdict, reason, by, revision }) => ({
     sourceId,
@@ -54,7 +54,8 @@ function together(rows: readonly RowOfVerdict[]): PersonVerdict {
 
 /** A verdict as the database holds it. */
 export interface RowOfVerdict extends RecordVerdict {
-  updatedAt: Date;
+  /** Milliseconds since 1970. */
+  updatedAt: number;
   /** Above that of every verdict that was given or changed before. */
   change: number;
 }

@@ -4,40 +4,64 @@ import { database } from '../../database/connection';
 import { remembered } from '../../remembered';
 import type { RowOfVerdict } from './judged';
 
-/** The verdicts of a persona that were read last, in the order in which they were given. */
-const newest = new LRUCache<string, readonly RowOfVerdict[]>({ max: 48 });
+/** The verdicts of a persona that were read last, by record, in the order in which they were given. */
+const newest = new LRUCache<string, ReadonlyMap<string, RowOfVerdict>>({ max: 48 });
 const kept = new LRUCache<string, Promise<readonly RowOfVerdict[]>>({ max: 96 });
+
+/** Verdicts as `newVerdicts` has PostgreSQL tell them; null where there are none. */
+export type NewVerdicts =
+  [string, string, RowOfVerdict['verdict'], string, RowOfVerdict['by'], number, number, number][] | null;
+
+/** The SQL that tells the verdicts of a persona changed after another, in the order in which they were given. */
+export const newVerdicts = (personaId: string, after: string): string => `
+  SELECT json_agg(json_build_array(source_id, person_id, verdict, reason, by, revision,
+    extract(epoch FROM updated_at) * 1000, change) ORDER BY updated_at)
+  FROM verdicts WHERE persona_id = ${personaId} AND change > ${after}`;
+
+/** The last change that was read of a persona's verdicts; beyond every change where none was. */
+export function lastChange(personaId: string | undefined): number {
+  const rows = personaId === undefined ? undefined : newest.get(personaId);
+  if (!rows) return Number.MAX_SAFE_INTEGER;
+  let last = 0;
+  for (const { change } of rows.values()) if (change > last) last = change;
+  return last;
+}
 
 /**
  * All verdicts of a persona, of which the database says `stamp`: how many there are and the sum of their changes, which
- * is another wherever a verdict is. Beside those that were read before, only what is new is read.
+ * is another wherever a verdict is. Beside those that were read before, `changed` is all that is new.
  */
-export const verdictsOf = (personaId: string, stamp: string): Promise<readonly RowOfVerdict[]> =>
+export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdicts): Promise<readonly RowOfVerdict[]> =>
   remembered(kept, `${personaId} ${stamp}`, async () => {
     const before = newest.get(personaId);
-    const last = before?.reduce((most, { change }) => Math.max(most, change), 0);
-    let rows = before && merged(before, await read(personaId, last!));
+    let rows = before && merged(before, changed);
     // Some were taken back, or given by a transaction that ended after a later one.
-    if (!rows || stampOf(rows) !== stamp) rows = await read(personaId, 0);
+    if (!rows || stampOf(rows) !== stamp) rows = merged(new Map(), await readAll(personaId));
     newest.set(personaId, rows);
-    return rows;
+    return [...rows.values()];
   });
 
-const read = async (personaId: string, after: number): Promise<RowOfVerdict[]> => {
-  const rows = await database().query<Omit<RowOfVerdict, 'change'> & { change: string }>(
-    `SELECT source_id AS "sourceId", person_id AS "personId", verdict, reason, by, revision, updated_at AS "updatedAt", change
-     FROM verdicts WHERE persona_id = $personaId AND change > $after ORDER BY updated_at`,
-    { bind: { personaId, after }, type: QueryTypes.SELECT }
-  );
-  return rows.map((row) => ({ ...row, change: Number(row.change) }));
-};
-
-const nameOf = ({ sourceId, personId }: RowOfVerdict) => JSON.stringify([sourceId, personId]);
-
-function merged(rows: readonly RowOfVerdict[], changed: readonly RowOfVerdict[]): RowOfVerdict[] {
-  const anew = new Set(changed.map(nameOf));
-  return [...rows.filter((row) => !anew.has(nameOf(row))), ...changed];
+async function readAll(personaId: string): Promise<NewVerdicts> {
+  const [all] = await database().query<{ told: NewVerdicts }>(`SELECT (${newVerdicts('$personaId', '0')}) AS told`, {
+    bind: { personaId },
+    type: QueryTypes.SELECT
+  });
+  return all!.told;
 }
 
-const stampOf = (rows: readonly RowOfVerdict[]): string =>
-  rows.length ? `${rows.length} ${rows.reduce((sum, { change }) => sum + change, 0)}` : '0 ';
+function merged(before: ReadonlyMap<string, RowOfVerdict>, changed: NewVerdicts): ReadonlyMap<string, RowOfVerdict> {
+  const rows = new Map(before);
+  for (const [sourceId, personId, verdict, reason, by, revision, updatedAt, change] of changed ?? []) {
+    const name = `${sourceId} ${personId}`;
+    // What was changed last stands last.
+    rows.delete(name);
+    rows.set(name, { sourceId, personId, verdict, reason, by, revision, updatedAt, change });
+  }
+  return rows;
+}
+
+function stampOf(rows: ReadonlyMap<string, RowOfVerdict>): string {
+  let sum = 0;
+  for (const { change } of rows.values()) sum += change;
+  return rows.size ? `${rows.size} ${sum}` : '0 ';
+}

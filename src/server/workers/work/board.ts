@@ -12,6 +12,7 @@ import {
   type TriedCell,
   type Verdict
 } from '$core/measure';
+import { unpacked } from '../packed-verdicts';
 import type { PeopleWork } from '../people-messages';
 import type { Answers } from './kinds';
 
@@ -60,7 +61,7 @@ export const boards: Answers<'board'> = {
     let made = laidOut.get(name);
     if (!made) laidOut.set(name, (made = layOut(asked)));
     const { layout, shown, people, together } = made;
-    const verdicts = new Map(asked.verdicts);
+    const verdicts = unpacked(asked.verdicts);
     const board = measureBoard(layout, verdicts);
     return {
       board: board.map((cell, i) => ({ ...cell, people: shown[i]!.length })),

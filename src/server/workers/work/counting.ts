@@ -86,7 +86,7 @@ export const counting: Answers<
     return [...known.values()].slice(0, limit);
   },
 
-  ledger: ({ sourceId, text, sets, verdicts, order }) => {
+  ledger: ({ sourceId, text, sets, judged, order }) => {
     const query = runnable({ text, sets });
     const source = sourceOf(sourceId);
     const whole = isOrderOf(order, query) ? order : undefined;
@@ -96,7 +96,7 @@ export const counting: Answers<
       rendering,
       found,
       keptBack,
-      rows: partsJudged(query, rendering.leftover, parts, source, verdicts),
+      rows: partsJudged(query, rendering.leftover, parts, source, judged),
       narrowing: narrowingSteps(query, whole).map(({ part, query: step }) => ({
         part,
         estimated: countAt(step, source)
@@ -104,19 +104,21 @@ export const counting: Answers<
     };
   },
 
-  candidates: ({ text, sets, sourceId, verdicts }) => {
+  candidates: ({ text, sets, sourceId, judged: { fits, misses } }) => {
     const query = runnable({ text, sets });
     const source = sourceOf(sourceId);
-    const judged = verdicts.flatMap(({ id, fit }) => {
-      const row = source.rowOf(id);
-      return row === undefined ? [] : [{ person: source.personAt(row), fit }];
-    });
+    const peopleIn = (ids: readonly string[], fit: boolean) =>
+      ids.flatMap((id) => {
+        const row = source.rowOf(id);
+        return row === undefined ? [] : [{ person: source.personAt(row), fit }];
+      });
+    const judged = [...peopleIn(fits, true), ...peopleIn(misses, false)];
     return candidates(query, judged, matchingOf(source.sheet.matching));
   },
 
-  'effects-at': ({ text, sets, list, sourceId, verdicts }) => {
+  'effects-at': ({ text, sets, list, sourceId, judged }) => {
     const named = setQueries(sets);
-    return effectsAt(text, runnable({ text, sets }, named), list, judgedAt(sourceOf(sourceId), verdicts), named);
+    return effectsAt(text, runnable({ text, sets }, named), list, judgedAt(sourceOf(sourceId), judged), named);
   },
 
   'rank-changes': ({ text, sets, list, effects }) => rank(text, list, effects, setQueries(sets)),
@@ -133,9 +135,9 @@ export const counting: Answers<
     const from = runnable({ text, sets }, named);
     const changed = applyChanges(text, changes, named);
     const to = runnable({ text: changed, sets }, named);
-    const effects = asked.map(({ sourceId, verdicts }) => {
+    const effects = asked.map(({ sourceId, judged }) => {
       const source = sourceOf(sourceId);
-      return toldEffect(effectOf(from, to, judgedAt(source, verdicts)), from, to, source);
+      return toldEffect(effectOf(from, to, judgedAt(source, judged)), from, to, source);
     });
     return { text: changed, effects };
   },

@@ -4,11 +4,15 @@ import { countedParts, judgedParts, type Estimate } from '$core/measure';
 import type { Counted } from '$sources/count-string';
 import type { IndexedSource } from '$sources/indexed-source';
 import { inProportion, leftOverTerms, partEstimate, peopleOf, type Way } from '$sources/reading';
-import type { FitOrMiss } from '../people-messages';
+import type { JudgedIds } from '../people-messages';
 
 /** The judged people of a source as sets. */
-export const judgedAt = (source: IndexedSource, verdicts: readonly FitOrMiss[]) =>
-  judgedSource(peopleOf(source, 'possible'), verdicts, (id) => source.rowOf(id));
+export const judgedAt = (source: IndexedSource, { fits, misses }: JudgedIds) =>
+  judgedSource(
+    peopleOf(source, 'possible'),
+    [...fits.map((id) => ({ id, fit: true })), ...misses.map((id) => ({ id, fit: false }))],
+    (id) => source.rowOf(id)
+  );
 
 /** What every part of a string finds at a source, whoever was judged there: the source brings some people, of whom some stay. */
 export function partsCounted(query: Query, { rendering, found }: Counted, source: IndexedSource) {
@@ -51,10 +55,10 @@ export function partsJudged(
   leftover: Query | null,
   counted: ReturnType<typeof partsCounted>,
   source: IndexedSource,
-  verdicts: readonly FitOrMiss[]
+  ids: JudgedIds
 ) {
   const leftOver = leftOverTerms(leftover);
-  const judged = judgedAt(source, verdicts);
+  const judged = judgedAt(source, ids);
   const rowsFor = (way: 'certain' | 'possible') => {
     const done = judgedParts(query, peopleFor(way, leftOver, source), judged);
     return counted[way].map((row, i) => ({ ...row, ...done[i]! }));
