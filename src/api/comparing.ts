@@ -18,6 +18,7 @@ const choice = keptDocument([paths.readChoice, paths.writeChoice], documentSchem
 /** Versions and sources measured against each other, and what is chosen. */
 export const comparing = {
   compare: operation(paths.compare, {
+    long: true,
     params: brief,
     query: z
       .object({

@@ -18,6 +18,8 @@ export interface Operation<P extends z.ZodType, Q extends z.ZodType, B extends z
   streams?: boolean;
   /** Milliseconds that working it out may take. */
   within?: number;
+  /** A whole screen's worth: while many ask, it gives way to what somebody types or judges. */
+  long?: boolean;
 }
 export type AnyOperation = Operation<z.ZodType, z.ZodType, z.ZodType, z.ZodType>;
 
@@ -44,6 +46,7 @@ export function operation<
     bodyLimit?: number;
     streams?: boolean;
     within?: number;
+    long?: boolean;
   } = {}
 ): Operation<P, Q, B, R> {
   const status = shapes.response ? 200 : 204;

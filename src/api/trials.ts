@@ -126,6 +126,7 @@ export const trials = {
     status: 201
   }),
   readTrial: operation(paths.readTrial, {
+    long: true,
     params: trialParams,
     response: trialDetail
   }),

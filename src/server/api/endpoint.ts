@@ -10,6 +10,7 @@ import { Json } from '../workers/people';
 import type { AnyOperation, Operation } from '$api';
 import { check } from '../check';
 import { readJsonBody } from './read-body';
+import { Turns } from './turns';
 
 interface Given<P, Q, B> {
   params: P;
@@ -68,12 +69,15 @@ function answering<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType
       const search = Object.fromEntries(event.url.searchParams);
       const params = check(operation.params, takesParams ? event.params : undefined, 'the address');
       const query = check(operation.query, Object.keys(search).length ? search : undefined, 'the address');
-      return await askingFor(askerOf(event, operation), () => handle({ params, query, event }));
+      const work = () => handle({ params, query, event });
+      return await askingFor(askerOf(event, operation), () => turns.take(operation.long === true, work));
     } catch (error) {
       return problemResponse(error, event.route.id ?? '', event.locals.requestId);
     }
   };
 }
+
+const turns = new Turns({ most: 8, patience: 120, counts: 500 });
 
 /** Each tab of a page names itself, so that those who ask much take turns with the others. */
 const pageHeader = 'x-eave-page';

@@ -86,8 +86,9 @@ async function readContext(briefId: string): Promise<BriefContext> {
   const identityKey = async () => {
     const records = recordsOf(trials);
     // Judged, and not found by any of the newest trials.
-    const besides = (await verdicts()).filter(({ sourceId, personId }) => !records.get(sourceId)?.has(personId));
-    const named = besides.map(({ sourceId, personId }) => ({ sourceId, personId }));
+    const named: { sourceId: string; personId: string }[] = [];
+    for (const { sourceId, personId } of (await verdicts()).values())
+      if (!records.get(sourceId)?.has(personId)) named.push({ sourceId, personId });
     named.sort((a, b) => (a.sourceId + a.personId < b.sourceId + b.personId ? -1 : 1));
     return { named, key: hashOf([now.trials, named, now.same, now.sources]) };
   };

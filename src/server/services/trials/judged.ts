@@ -35,22 +35,26 @@ export interface Judged {
  * said, and the newest above what was said before.
  */
 function together(rows: readonly RowOfVerdict[]): PersonVerdict {
+  const [only] = rows;
+  if (only && rows.length === 1) return { verdict: only.verdict, records: [toldRecord(only)], conflict: false };
   const newestFirst = [...rows].sort(
     (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt - a.updatedAt
   );
-  const records = newestFirst.map(({ sourceId, personId, verdict, reason, by, revision }) => ({
-    sourceId,
-    personId,
-    verdict,
-    reason,
-    by,
-    revision
-  }));
+  const records = newestFirst.map(toldRecord);
   const [newest] = records;
   // A rule that a person overruled is no conflict.
   const said = records.filter(({ by }) => by === newest!.by);
   return { verdict: newest!.verdict, records, conflict: new Set(said.map(({ verdict }) => verdict)).size > 1 };
 }
+
+const toldRecord = ({ sourceId, personId, verdict, reason, by, revision }: RowOfVerdict): RecordVerdict => ({
+  sourceId,
+  personId,
+  verdict,
+  reason,
+  by,
+  revision
+});
 
 /** A verdict as the database holds it. */
 export interface RowOfVerdict extends RecordVerdict {
@@ -60,12 +64,14 @@ export interface RowOfVerdict extends RecordVerdict {
   change: number;
 }
 
-/** Puts the verdicts of a persona together by person; `rows` in the order in which they were given. */
-export function judgedBy(who: Identity, rows: readonly RowOfVerdict[]): Judged {
+/** The verdicts of a persona by record, in the order in which they were given. */
+export type VerdictsByRecord = ReadonlyMap<string, RowOfVerdict>;
+export const nameOfRecord = (sourceId: string, personId: string): string => `${sourceId} ${personId}`;
+
+/** Puts the verdicts of a persona together by person. */
+export function judgedBy(who: Identity, rows: VerdictsByRecord): Judged {
   const byNumber = new Map<number, RowOfVerdict[]>();
-  const nameOf = (sourceId: string, personId: string) => `${sourceId} ${personId}`;
-  const byRecord = new Map(rows.map((row) => [nameOf(row.sourceId, row.personId), row]));
-  for (const row of rows) {
+  for (const row of rows.values()) {
     const number = who.numberOf(row.sourceId, row.personId);
     if (number === undefined) continue;
     const list = byNumber.get(number);
@@ -77,7 +83,7 @@ export function judgedBy(who: Identity, rows: readonly RowOfVerdict[]): Judged {
     identity: who,
     byPerson,
     verdicts: new Map([...byPerson].map(([number, { verdict }]) => [number, verdict])),
-    on: (sourceId, personId) => byRecord.get(nameOf(sourceId, personId)),
+    on: (sourceId, personId) => rows.get(nameOfRecord(sourceId, personId)),
     of: (sourceId, personId) => {
       const number = who.numberOf(sourceId, personId);
       return number === undefined ? undefined : byPerson.get(number);

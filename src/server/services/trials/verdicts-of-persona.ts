@@ -2,11 +2,11 @@ import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import { database } from '../../database/connection';
 import { remembered } from '../../remembered';
-import type { RowOfVerdict } from './judged';
+import { nameOfRecord, type RowOfVerdict, type VerdictsByRecord } from './judged';
 
-/** The verdicts of a persona that were read last, by record, in the order in which they were given. */
-const newest = new LRUCache<string, ReadonlyMap<string, RowOfVerdict>>({ max: 48 });
-const kept = new LRUCache<string, Promise<readonly RowOfVerdict[]>>({ max: 96 });
+/** The verdicts of a persona that were read last. */
+const newest = new LRUCache<string, VerdictsByRecord>({ max: 48 });
+const kept = new LRUCache<string, Promise<VerdictsByRecord>>({ max: 96 });
 
 /** Verdicts as `newVerdicts` has PostgreSQL tell them; null where there are none. */
 export type NewVerdicts =
@@ -31,14 +31,14 @@ export function lastChange(personaId: string | undefined): number {
  * All verdicts of a persona, of which the database says `stamp`: how many there are and the sum of their changes, which
  * is another wherever a verdict is. Beside those that were read before, `changed` is all that is new.
  */
-export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdicts): Promise<readonly RowOfVerdict[]> =>
+export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdicts): Promise<VerdictsByRecord> =>
   remembered(kept, `${personaId} ${stamp}`, async () => {
     const before = newest.get(personaId);
     let rows = before && merged(before, changed);
     // Some were taken back, or given by a transaction that ended after a later one.
     if (!rows || stampOf(rows) !== stamp) rows = merged(new Map(), await readAll(personaId));
     newest.set(personaId, rows);
-    return [...rows.values()];
+    return rows;
   });
 
 async function readAll(personaId: string): Promise<NewVerdicts> {
@@ -49,10 +49,10 @@ async function readAll(personaId: string): Promise<NewVerdicts> {
   return all!.told;
 }
 
-function merged(before: ReadonlyMap<string, RowOfVerdict>, changed: NewVerdicts): ReadonlyMap<string, RowOfVerdict> {
+function merged(before: VerdictsByRecord, changed: NewVerdicts): VerdictsByRecord {
   const rows = new Map(before);
   for (const [sourceId, personId, verdict, reason, by, revision, updatedAt, change] of changed ?? []) {
-    const name = `${sourceId} ${personId}`;
+    const name = nameOfRecord(sourceId, personId);
     // What was changed last stands last.
     rows.delete(name);
     rows.set(name, { sourceId, personId, verdict, reason, by, revision, updatedAt, change });
@@ -60,7 +60,7 @@ function merged(before: ReadonlyMap<string, RowOfVerdict>, changed: NewVerdicts)
   return rows;
 }
 
-function stampOf(rows: ReadonlyMap<string, RowOfVerdict>): string {
+function stampOf(rows: VerdictsByRecord): string {
   let sum = 0;
   for (const { change } of rows.values()) sum += change;
   return rows.size ? `${rows.size} ${sum}` : '0 ';
