@@ -35,7 +35,7 @@ export function takeOut(rows: Bitmap, others: Bitmap): void {
 }
 
 /** Bits of one word, counted in parallel, as in Warren, Hacker's Delight, chapter 5 (from memory). */
-function bitsOf(word: number): number {
+export function bitsOf(word: number): number {
   word = (word - ((word >>> 1) & 0x55555555)) | 0;
   word = (word & 0x33333333) + ((word >>> 2) & 0x33333333);
   return Math.imul((word + (word >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
@@ -45,14 +45,6 @@ function bitsOf(word: number): number {
 export function countBits(rows: Bitmap): number {
   let total = 0;
   for (let i = 0; i < rows.length; i++) total += bitsOf(rows[i]!);
-  return total;
-}
-
-/** How many rows of one set are in another, or are not. */
-export function countCommonOrNot(rows: Bitmap, others: Bitmap, not: boolean): number {
-  const turned = not ? -1 : 0;
-  let total = 0;
-  for (let i = 0; i < rows.length; i++) total = (total + bitsOf(rows[i]! & (others[i]! ^ turned))) | 0;
   return total;
 }
 
