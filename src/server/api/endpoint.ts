@@ -77,7 +77,7 @@ function answering<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType
   };
 }
 
-const turns = new Turns({ most: 8, patience: 100, counts: 500 });
+const turns = new Turns({ most: 8, patience: 120, counts: 500 });
 
 /** Each tab of a page names itself, so that those who ask much take turns with the others. */
 const pageHeader = 'x-eave-page';
