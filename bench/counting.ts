@@ -200,7 +200,8 @@ for (let i = 0; i < 5; i++) {
   longCount = (await client.query<{ count: number }>(longSql)).rows[0]!.count;
   longTheirs.push(performance.now() - from);
 }
-const ledgers = () => judged.map((source) => {
+const ledgers = () =>
+  judged.map((source) => {
     const counted = countedParts(long, source.people);
     judgedParts(long, source.people, source);
     return counted;

@@ -59,7 +59,9 @@ async function pages(url) {
 /** A bench that fills a database of its own. */
 const alone = (file) => async (url) => {
   const [bench] = await freshDatabases(url, ['eave_bench']);
-  return (await run('npx', ['tsx', '--expose-gc', `bench/${file}.ts`], { env: { ...process.env, DATABASE_URL: bench } })).code;
+  return (
+    await run('npx', ['tsx', '--expose-gc', `bench/${file}.ts`], { env: { ...process.env, DATABASE_URL: bench } })
+  ).code;
 };
 
 async function figures(url) {

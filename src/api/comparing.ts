@@ -106,6 +106,7 @@ export const comparing = {
     response: z.object({ count: z.int(), people: side.shape.sample })
   }),
   sideBySide: operation(paths.sideBySide, {
+    long: true,
     params: brief,
     query: z.object({
       from: z.coerce.number().int().min(1).max(largest),
@@ -117,6 +118,7 @@ export const comparing = {
     response: sides
   }),
   sourcesSideBySide: operation(paths.sourcesSideBySide, {
+    long: true,
     params: brief,
     query: z.object({
       version: z.coerce.number().int().min(1).max(largest),
@@ -160,6 +162,7 @@ export const comparing = {
     )
   }),
   report: operation(paths.report, {
+    long: true,
     params: brief,
     query: z.object({ certain: certain.optional() }).optional(),
     response: z.object({

@@ -190,6 +190,7 @@ export const harvests = {
     response: harvest
   }),
   listHarvestPeople: operation(paths.listHarvestPeople, {
+    long: true,
     params: harvestParams,
     query: filter
       .extend({

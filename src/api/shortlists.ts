@@ -167,6 +167,7 @@ export const shortlists = {
     response: z.object({ kept: z.int(), there: z.int(), joined: z.int(), objected: z.int() })
   }),
   listKept: operation(paths.listKept, {
+    long: true,
     params: listParams,
     query: keptFilter
       .extend({

@@ -11,8 +11,7 @@ import type {
   CountedPart,
   JudgedPart,
   overlapOf,
-  TriedCell,
-  Verdict
+  TriedCell
 } from '$core/measure';
 import type { PackedVerdicts } from './packed-verdicts';
 import type { KeptBack } from '$sources/reading';
