@@ -11,23 +11,23 @@ export class Refusal extends Error {
     this.extra = extra;
   }
 
-  /** As it is told from thread to thread, where the class is lost. */
-  told(): ToldRefusal {
+  /** As it goes from thread to thread, where the class is lost. */
+  serialize(): SerializedRefusal {
     return { status: this.status, title: this.title, detail: this.message, extra: this.extra };
   }
 
-  static of({ status, title, detail, extra }: ToldRefusal): Refusal {
+  static of({ status, title, detail, extra }: SerializedRefusal): Refusal {
     return new Refusal(status, title, detail, extra);
   }
 
   /** The body of an RFC 9457 problem. */
   problem(): string {
-    const { extra, ...told } = this.told();
-    return JSON.stringify({ type: 'about:blank', ...told, ...extra });
+    const { extra, ...rest } = this.serialize();
+    return JSON.stringify({ type: 'about:blank', ...rest, ...extra });
   }
 }
 
-export interface ToldRefusal {
+export interface SerializedRefusal {
   status: number;
   title: string;
   detail: string;

@@ -13,9 +13,9 @@ export interface Counted {
   asked: Bitmap;
 }
 
-/** Answers kept for each source, by what is asked. */
-const mostKept = 300;
-const kept = new WeakMap<IndexedSource, LRUCache<string, Counted>>();
+/** Answers answerCache for each source, by what is asked. */
+const maxCached = 300;
+const answerCache = new WeakMap<IndexedSource, LRUCache<string, Counted>>();
 
 /** What was counted of a query that is at hand: a ledger and its narrowing, and every proposal, ask for the same one. */
 const atHand = new WeakMap<IndexedSource, WeakMap<Query, Counted>>();
@@ -30,14 +30,14 @@ export function countString(query: Query, source: IndexedSource): Counted {
   let known = counted.get(query);
   if (!known) {
     counted.set(query, (known = count(query, source)));
-    keptFor(source).set(keyOf(query), known);
+    cacheFor(source).set(keyOf(query), known);
   }
   return known;
 }
 
-const keptFor = (source: IndexedSource): LRUCache<string, Counted> => {
-  let answers = kept.get(source);
-  if (!answers) kept.set(source, (answers = new LRUCache({ max: mostKept })));
+const cacheFor = (source: IndexedSource): LRUCache<string, Counted> => {
+  let answers = answerCache.get(source);
+  if (!answers) answerCache.set(source, (answers = new LRUCache({ max: maxCached })));
   return answers;
 };
 
@@ -46,7 +46,7 @@ const keptFor = (source: IndexedSource): LRUCache<string, Counted> => {
  * again, and a term is asked for in many strings. Null where the source cannot be asked.
  */
 export function foundAt(query: Query, source: IndexedSource): Found | null {
-  const { rendering, found } = keptFor(source).get(keyOf(query)) ?? countString(query, source);
+  const { rendering, found } = cacheFor(source).get(keyOf(query)) ?? countString(query, source);
   return rendering.exactness === 'impossible' ? null : found;
 }
 

@@ -5,7 +5,7 @@ import { countInterval, shownCount } from '$core/dialect';
 import { type Interval, hashText } from '$core/measure';
 import { keyOf, type Query } from '$core/language';
 import { matchingOf } from '$core/semantics';
-import type { Answer, Page, Source } from './source';
+import type { SearchResult, Page, Source } from './source';
 
 /** A source over people held in memory: reads each search by its sheet, answers in the order of its people. */
 export class IndexedSource implements Source {
@@ -37,7 +37,7 @@ export class IndexedSource implements Source {
     return countInterval(shownCount(count, counting, luck(keyOf(query))), counting);
   }
 
-  ask(search: Search): Answer {
+  ask(search: Search): SearchResult {
     const { said, rows } = this.answer(search);
     return { said, people: rows.map((row) => this.personAt(row)) };
   }

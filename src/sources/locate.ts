@@ -6,7 +6,7 @@ import { matchingOf } from '$core/semantics';
 import type { IndexedSource } from './indexed-source';
 
 /** Records looked at for one person, at most. */
-const mostLookedAt = 300;
+const maxLookedAt = 300;
 
 /** Where a person known from elsewhere stands in a source: the rows of all records that are theirs, best first. */
 export function locate(person: Person, source: IndexedSource): number[] {
@@ -22,7 +22,7 @@ export function locate(person: Person, source: IndexedSource): number[] {
     ...(person.contact ?? []).flatMap((contact) => together(contact, 'contact', 1))
   ];
   if (!ways.length) return [];
-  const rows = rowsOf(source.index.rows(join('or', ways)), mostLookedAt);
+  const rows = rowsOf(source.index.rows(join('or', ways)), maxLookedAt);
   const records = [person, ...rows.map((row) => source.personAt(row))].map((one, i) => ({
     sourceId: i ? source.sheet.id : '',
     person: one

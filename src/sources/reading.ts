@@ -13,7 +13,7 @@ interface TermReading extends Readings {
   exact: boolean;
 }
 
-const mostKept = 4000;
+const maxCached = 4000;
 const kept = new WeakMap<IndexedSource, Map<string, TermReading>>();
 
 function readTerm(term: Term, source: IndexedSource): TermReading {
@@ -22,7 +22,7 @@ function readTerm(term: Term, source: IndexedSource): TermReading {
   const key = keyOf(term);
   let reading = known.get(key);
   if (!reading) {
-    if (known.size > mostKept) known.clear();
+    if (known.size > maxCached) known.clear();
     known.set(key, (reading = workOut(term, source)));
   }
   return reading;
@@ -30,11 +30,11 @@ function readTerm(term: Term, source: IndexedSource): TermReading {
 
 /** What was found of groups of terms, kept for each source by their name and how they were read. */
 const groups = new WeakMap<IndexedSource, LRUCache<string, Readings>>();
-const mostGroups = 150;
+const maxGroups = 150;
 
 function groupsOf(source: IndexedSource): LRUCache<string, Readings> {
   let of = groups.get(source);
-  if (!of) groups.set(source, (of = new LRUCache({ max: mostGroups })));
+  if (!of) groups.set(source, (of = new LRUCache({ max: maxGroups })));
   return of;
 }
 
@@ -110,7 +110,7 @@ export const leftOverTerms = (leftover: Query | null): ReadonlySet<Term> =>
  */
 export function partEstimate(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
   let kept = estimates.get(source);
-  if (!kept) estimates.set(source, (kept = new LRUCache({ max: mostEstimates })));
+  if (!kept) estimates.set(source, (kept = new LRUCache({ max: maxEstimates })));
   const name = `${asked} ${stay} ${keyOf(part)}`;
   let known = kept.get(name);
   if (!known) kept.set(name, (known = { estimate: estimatePart(asked, stay, part, source) }));
@@ -119,7 +119,7 @@ export function partEstimate(asked: number, stay: number, part: Query, source: I
 
 /** Estimates of parts, kept for each source: most parts of a string are as they were before the last letter. */
 const estimates = new WeakMap<IndexedSource, LRUCache<string, { estimate: Estimate | null }>>();
-const mostEstimates = 4000;
+const maxEstimates = 4000;
 
 function estimatePart(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
   const { size } = source.index;

@@ -3,7 +3,7 @@ import type { Search, Sheet } from '$core/dialect';
 import type { Interval } from '$core/measure';
 
 /** What a source answers to one search. */
-export interface Answer {
+export interface SearchResult {
   /** The count as the source shows it. */
   said: number;
   /** What the count may stand for, where a person read it off; otherwise the sheet says. */
@@ -15,7 +15,7 @@ export interface Answer {
 }
 
 /** One page of what a source answers. */
-export interface Page extends Answer {
+export interface Page extends SearchResult {
   /** No page comes after it. */
   last: boolean;
 }
@@ -24,7 +24,7 @@ export interface Page extends Answer {
 export interface Source {
   sheet: Sheet;
   /** All that it shows of a search. */
-  ask(search: Search): Answer;
+  ask(search: Search): SearchResult;
   /** One page of it, from 0. */
   page(search: Search, page: number): Page;
 }

@@ -4,7 +4,7 @@ import { countInterval } from '$core/dialect';
 import { foundBy, type Found, type SearchAnswer } from '$core/measure';
 import { type Query } from '$core/language';
 import { matchingOf, truthReader } from '$core/semantics';
-import type { Answer, Source } from './source';
+import type { SearchResult, Source } from './source';
 import { checkpoint } from '$core/language';
 
 /** What a string finds at one source: how many, and the people that can be seen. */
@@ -35,7 +35,7 @@ export function tryString(query: Query, source: Source): Outcome {
  * Joins what the searches of a rendering answered: best first, nobody twice, without those whom what the source could not
  * be asked contradicts. Whoever is counted belongs to the first search that brought them.
  */
-export function gather(rendering: Rendering, answers: readonly Answer[], sheet: Sheet): Outcome {
+export function gather(rendering: Rendering, answers: readonly SearchResult[], sheet: Sheet): Outcome {
   const truth = rendering.leftover && truthReader(rendering.leftover, toldBy(sheet), matchingOf(sheet.matching));
   const met = new Map<string, Person>();
   const removed = new Set<string>();
@@ -77,13 +77,13 @@ export function gather(rendering: Rendering, answers: readonly Answer[], sheet: 
 }
 
 /** Whether all that a search has was shown: it ended below the cap, or a person who counted saw no more. */
-const isComplete = ({ people, interval }: Answer, counted: { high: number }, sheet: Sheet): boolean =>
+const isComplete = ({ people, interval }: SearchResult, counted: { high: number }, sheet: Sheet): boolean =>
   interval
     ? counted.high <= people.length
     : people.length < (sheet.limits.shown ?? Infinity) || counted.high <= people.length;
 
 /** The first of each search, then the second of each, and so on. */
-function bestFirst(answers: readonly Answer[], kept: ReadonlyMap<string, Person>): Person[] {
+function bestFirst(answers: readonly SearchResult[], kept: ReadonlyMap<string, Person>): Person[] {
   const deepest = Math.max(0, ...answers.map(({ people }) => people.length));
   const ordered = new Map<string, Person>();
   for (let rank = 0; rank < deepest; rank++)

@@ -14,7 +14,7 @@ export interface Rhythm {
 }
 
 /** Occurrences that are looked through for the next one: a watch that slept for decades of days wakes too. */
-const mostSteps = 20_000;
+const maxSteps = 20_000;
 
 /** What is wrong with a rhythm, in a sentence; null where nothing is. */
 export function rhythmFault({ rule, zone }: Pick<Rhythm, 'rule' | 'zone'>): string | null {
@@ -38,7 +38,7 @@ export function nextTime({ rule, from, hour, zone }: Rhythm, after: string): str
   const start = ICAL.Time.fromDateTimeString(`${from}T${String(hour).padStart(2, '0')}:00:00`);
   const steps = ICAL.Recur.fromString(rule).iterator(start);
   const bound = DateTime.fromISO(after).toMillis();
-  for (let i = 0; i < mostSteps; i++) {
+  for (let i = 0; i < maxSteps; i++) {
     const at = steps.next() as ICAL.Time | null;
     if (!at) return null;
     const moment = DateTime.fromObject({ year: at.year, month: at.month, day: at.day, hour: at.hour }, { zone });

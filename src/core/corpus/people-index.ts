@@ -46,9 +46,9 @@ export interface Readings {
 const fieldOf = (scope: Scope): Field => (scope === 'any' ? 'name' : (scope as Field));
 
 /** Bytes of found sets that an index keeps at most. */
-const keptBytes = 64 * 1024 * 1024;
-/** Values that may hold a phrase are looked through for another of its words first while that is in up to so many times as many. */
-const sievedUpTo = 12;
+const maxCacheBytes = 64 * 1024 * 1024;
+/** The candidates for a phrase are filtered by its other words first, except those whose posting list is more than so many times the rarest word's. */
+const maxFilterWeight = 12;
 
 /**
  * An inverted index over people. Each different value (a title, a firm, a text about oneself) is held once, as a row of word
@@ -159,7 +159,7 @@ export class PeopleIndex {
   }
 
   private keep(key: string, rows: Bitmap): void {
-    if ((this.found.size + 1) * rows.byteLength > keptBytes) this.found.delete(this.found.keys().next().value!);
+    if ((this.found.size + 1) * rows.byteLength > maxCacheBytes) this.found.delete(this.found.keys().next().value!);
     this.found.set(key, rows);
   }
 
@@ -343,7 +343,7 @@ export class PeopleIndex {
     let left = holding[rarest]!;
     if (!weight) return [];
     holding.forEach((lists, i) => {
-      if (i === rarest || weights[i]! > weight * sievedUpTo) return;
+      if (i === rarest || weights[i]! > weight * maxFilterWeight) return;
       const sieve = emptyBitmap(to - from);
       for (const values of lists) for (let at = 0; at < values.length; at++) setBit(sieve, values[at]! - from);
       left = left.map((values) => {

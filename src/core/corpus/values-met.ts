@@ -10,7 +10,7 @@ import type { Vocabulary } from './vocabulary';
 /** Texts up to so many letters are told apart, so that each is held once; longer ones hardly ever come again. */
 const longestToldApart = 48;
 /** So many texts are told apart at most in each field. */
-const mostToldApart = 500_000;
+const maxToldApart = 500_000;
 
 /** The values met so far, numbered as they come, and who has them. */
 export class ValuesMet {
@@ -64,7 +64,7 @@ export class ValuesMet {
       this.fieldOf.push(number);
       this.vocabulary.cut(text, dropsStopWords(field) ? this.push : this.pushAll);
       this.stream.push(0);
-      if (short && values.size < mostToldApart) values.set(text, value);
+      if (short && values.size < maxToldApart) values.set(text, value);
     }
     this.had.push(value);
   }

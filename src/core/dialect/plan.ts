@@ -154,13 +154,13 @@ const charactersThatFit = (box: Box, { limits }: Sheet): number =>
 
 /** The beginning of a phrase that goes beyond the limits: whoever says it all says that too. Null where all of it fits. */
 function phraseThatFits(text: string, keys: readonly string[], box: Box, sheet: Sheet): string | null {
-  const mostWords = wordsThatFit(box, sheet);
-  const mostCharacters = charactersThatFit(box, sheet) - 2;
-  if (keys.length <= mostWords && text.length <= mostCharacters) return null;
+  const maxWords = wordsThatFit(box, sheet);
+  const maxCharacters = charactersThatFit(box, sheet) - 2;
+  if (keys.length <= maxWords && text.length <= maxCharacters) return null;
   let length = -1;
   // Words that the source drops would leave nothing to find where they stood alone.
   const said = keys.filter((key) => !sheet.matching.stopWords.includes(key));
-  const kept = said.filter((key, i) => i < mostWords && (length += key.length + 1) <= mostCharacters);
+  const kept = said.filter((key, i) => i < maxWords && (length += key.length + 1) <= maxCharacters);
   return kept.length && kept.length < keys.length ? kept.join(' ') : null;
 }
 

@@ -91,7 +91,7 @@ function renderScoped(query: Query, box: Box, sheet: Sheet): Rendering {
 }
 
 /** Parts up to which leaving out one after another is tried. */
-const mostLeftOutSingly = 24;
+const maxLeftOutSingly = 24;
 
 /**
  * What is wanted, whole and then with ever less of it, for as long as it may not fit: without one part, the last first,
@@ -101,7 +101,7 @@ const mostLeftOutSingly = 24;
 function* fewerAndFewer(wanted: readonly Asked[], sheet: Sheet): Generator<Asked[]> {
   yield inOrder(wanted);
   if (wanted.length < 2) return;
-  if (wanted.length <= mostLeftOutSingly)
+  if (wanted.length <= maxLeftOutSingly)
     for (const one of [...wanted].reverse()) yield inOrder(wanted.filter((other) => other !== one));
   const bySize = [...wanted].sort((a, b) => sizeOf(a.conjunct) - sizeOf(b.conjunct));
   const ways = [mostThatFit(wanted, sheet), mostThatFit(bySize, sheet)];
@@ -123,7 +123,7 @@ function mostThatFit(list: readonly Asked[], sheet: Sheet): Asked[] {
     else high = middle;
   }
   let kept = list.slice(0, low);
-  for (const one of list.slice(low + 1, low + 1 + mostLeftOutSingly)) {
+  for (const one of list.slice(low + 1, low + 1 + maxLeftOutSingly)) {
     const more = [...kept, one];
     if (fits(more)) kept = more;
   }

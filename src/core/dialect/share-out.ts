@@ -8,7 +8,7 @@ import { own } from './own';
 import { checkpoint } from '../language/checkpoint';
 
 /** Groups that are cut at the most; beyond these the largest are. */
-const mostGroups = 5;
+const maxGroups = 5;
 /** Ways of cutting that are written out and held against the limits: of a long draft fewer, since each is written whole. */
 const triesFor = (alternatives: number): number =>
   Math.max(4, Math.min(60, Math.floor(6000 / Math.max(1, alternatives))));
@@ -57,7 +57,7 @@ export function shareOut(draft: Draft, sheet: Sheet, most: number): SharedOut | 
   if (whole) return { pieces: [{ draft, ...whole }], cuts: [] };
   const groups = groupsOf(draft, sheet)
     .sort((a, b) => weightOf(b) - weightOf(a))
-    .slice(0, mostGroups);
+    .slice(0, maxGroups);
   const limit = limitOf(draft, sheet) ?? '';
   const possible = countsUpTo(groups, most).filter(room(draft, groups, sheet));
   const alternatives = Object.values(draft.boxes).reduce((sum, query) => sum + countTerms(query), 0);

@@ -3,7 +3,7 @@ import { countingSchema } from './count';
 import { matchingSchema } from '../semantics/matching-schema';
 import { scopes, textScopes, type Scope } from '../language/scopes';
 import { scopeSchema } from '../language/scope-schema';
-import { mostOwn } from '../people/own-fields';
+import { maxOwn } from '../people/own-fields';
 import type { Told } from '../semantics/truth';
 
 const count = z
@@ -95,11 +95,11 @@ export const sheetSchema = z.object({
     .refine((boxes) => unique(boxes.map(({ label }) => label.toLowerCase())), 'every box needs a label of its own'),
   facts: z
     .array(factSchema)
-    .max(scopes.length + mostOwn)
+    .max(scopes.length + maxOwn)
     .refine((facts) => unique(facts.map(({ scope }) => scope)), 'every fact is named once'),
   tells: z
     .array(scopeSchema)
-    .max(scopes.length + mostOwn)
+    .max(scopes.length + maxOwn)
     .default([])
     .describe(
       'The texts and facts that its results tell. What it does not tell is unknown of its people, not missing; `any` is the whole profile'

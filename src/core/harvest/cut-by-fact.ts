@@ -21,7 +21,7 @@ export interface CutNeeds {
 /** Parts are planned a little smaller than what is shown, since shares of a few rows are not known exactly. */
 const margin = 0.8;
 /** Values that are told apart at most; the others come with the rest. */
-const mostValues = 400;
+const maxValues = 400;
 
 type Facts = Search['facts'];
 const withFact = (search: Search, scope: Scope, change: Partial<Facts[number]>): Search => {
@@ -73,7 +73,7 @@ function sharesOf(scope: NamedFact, seen: readonly Person[], told: readonly stri
     const known = value === undefined || !chosen ? value : chosen.get(value.toLowerCase());
     if (known !== undefined) counts.set(known, (counts.get(known) ?? 0) + 1);
   }
-  return new Map([...counts].sort((a, b) => b[1] - a[1]).slice(0, mostValues));
+  return new Map([...counts].sort((a, b) => b[1] - a[1]).slice(0, maxValues));
 }
 
 /** All values that a fact can have, where they can be told. */

@@ -104,7 +104,7 @@ export function cutByWord(search: Search, needs: CutNeeds): Cut | null {
 /** The least share of the rows that a word has to cut off. */
 const least = 0.02;
 /** Words that are tried at most. */
-const mostWords = 12;
+const maxWords = 12;
 
 /** The words of the rows seen, and in how many each stands. */
 export function wordsOfRows(seen: readonly Person[]): Map<string, number> {
@@ -123,6 +123,6 @@ export function halvingWords(seen: readonly Person[], without: ReadonlySet<strin
   return [...wordsOfRows(seen)]
     .filter(([word, n]) => n < seen.length && !without.has(word))
     .sort((a, b) => Math.abs(a[1] - seen.length / 2) - Math.abs(b[1] - seen.length / 2) || (a[0] < b[0] ? -1 : 1))
-    .slice(0, mostWords)
+    .slice(0, maxWords)
     .map(([word, n]) => ({ word, rows: n }));
 }

@@ -10,7 +10,7 @@ const searchesOf = ({ parts }: Cut, most: number): number =>
 /** A cut that may lose somebody weighs as so many searches more, and each row that it should lose as so many. */
 const loss = { any: 3, row: 0.05 };
 /** Rows whose texts are read at most. */
-const mostRead = 300;
+const maxRead = 300;
 /** What a person understands at a glance goes before what only a machine would ask. */
 const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5, neutral: 3 };
 
@@ -24,7 +24,7 @@ const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5, neutral: 3 
 export function cutsOf(search: Search, needs: CutNeeds): Cut[] {
   const { count, most } = needs;
   // Words of a few hundred rows tell as much as those of all.
-  const step = Math.ceil(needs.seen.length / mostRead);
+  const step = Math.ceil(needs.seen.length / maxRead);
   const some = step > 1 ? { ...needs, seen: needs.seen.filter((_, i) => i % step === 0) } : needs;
   const text = [cutByAlternatives(search, some), cutByWord(search, some)].filter((cut) => cut !== null);
   const cost = (cut: Cut) =>

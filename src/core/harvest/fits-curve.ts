@@ -12,7 +12,7 @@ export interface FitsPoint {
 }
 
 /** Points that a curve is drawn by at most. */
-const mostPoints = 200;
+const maxPoints = 200;
 
 /**
  * Fits found against verdicts given, of the same judged people twice: as they were judged (`list`, the first judged first), and as
@@ -20,7 +20,7 @@ const mostPoints = 200;
  */
 export function fitsCurve(list: readonly JudgedInTurn[]): FitsPoint[] {
   const came = [...list].sort((a, b) => a.place - b.place);
-  const step = Math.max(1, Math.ceil(list.length / mostPoints));
+  const step = Math.max(1, Math.ceil(list.length / maxPoints));
   const points: FitsPoint[] = [{ verdicts: 0, fits: 0, asTheyCame: 0 }];
   let [fits, asTheyCame] = [0, 0];
   list.forEach(({ fit }, i) => {

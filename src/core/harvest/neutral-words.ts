@@ -18,7 +18,7 @@ export interface NeutralWord {
 }
 
 /** Words tried for one that can be asked, at most. */
-const mostTried = 60;
+const maxTried = 60;
 
 /** A search with an extra word, where the source can be asked that in one search; null where it cannot. */
 export function searchWith(search: Search, word: string, sheet: CutNeeds['sheet']): Search | null {
@@ -53,7 +53,7 @@ export function neutralWords(
     .filter(({ rows }) => rows < 0.9 * seen.length)
     .sort((a, b) => b.fresh - a.fresh || a.rows - b.rows || (a.word < b.word ? -1 : 1));
   const found: NeutralWord[] = [];
-  for (const { word, expected, fresh } of promising.slice(0, mostTried)) {
+  for (const { word, expected, fresh } of promising.slice(0, maxTried)) {
     if (found.length === limit) break;
     const written = searchWith(search, word, sheet);
     if (written) found.push({ word, search: written, expected, fresh });

@@ -13,12 +13,12 @@ import { learnLogistic, likelihood, logOdds, type Features, type LogisticModel }
 import { plattScaling } from './platt-scaling';
 
 /** Terms of a string that are looked at one by one at most. */
-const mostTerms = 300;
+const maxTerms = 300;
 
 /** What a row shows that may speak for or against a fit: the terms it meets, its facts, how its title reads, and its words. */
 export function signReader(query: Query, matching: Matching): (person: Person) => string[] {
   const parts = query.kind === 'and' ? query.parts : [query];
-  const some = [...new Map([...terms(query)].map(({ term }) => [print(term), term] as const))].slice(0, mostTerms);
+  const some = [...new Map([...terms(query)].map(({ term }) => [print(term), term] as const))].slice(0, maxTerms);
   const meets = [
     ...some.map(([name, term]) => [`meets ${name}`, matcher(term as Term, matching)] as const),
     ...parts.filter((part) => !isTerm(part)).map((part, i) => [`part ${i}`, matcher(part, matching)] as const)
@@ -67,7 +67,7 @@ export interface Learnt {
 /** Signs that fewer judged rows show say nothing. */
 const fewest = 2;
 const folds = 5;
-const mostTold = 12;
+const maxTold = 12;
 
 /** Learns from judged rows who is likely to fit. Null while there are none of both kinds. The same verdicts give the same order. */
 export function learn(rows: readonly JudgedRow[], seed: string): Learnt | null {
@@ -92,7 +92,7 @@ export function learn(rows: readonly JudgedRow[], seed: string): Learnt | null {
     strongest: names
       .map((sign, i) => ({ sign, weight: model.weights[i]! }))
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
-      .slice(0, mostTold)
+      .slice(0, maxTold)
   };
 }
 

@@ -1,5 +1,5 @@
 const sigmoid = (x: number) => 1 / (1 + Math.exp(-x));
-const mostRounds = 50;
+const maxRounds = 50;
 /** Keeps the steps finite where scores part fits from misses without a fault. */
 const ridge = 1e-6;
 
@@ -15,7 +15,7 @@ export function plattScaling(scores: readonly number[], fits: readonly boolean[]
   if (!many || !few) return null;
   const target = fits.map((fit) => (fit ? (many + 1) / (many + 2) : 1 / (few + 2)));
   let [slope, shift] = [1, Math.log((many + 1) / (few + 1))];
-  for (let round = 0; round < mostRounds; round++) {
+  for (let round = 0; round < maxRounds; round++) {
     let [g1, g2, h11, h12, h22] = [0, 0, ridge, 0, ridge];
     scores.forEach((score, i) => {
       const p = sigmoid(slope * score + shift);

@@ -15,18 +15,18 @@ import { WordingIndex } from '../semantics/wording-index';
 import { checkpoint } from '../language/checkpoint';
 
 /** Groups decided as a whole, and their size: what is asked again at every key pressed. */
-const mostDecided = 12;
+const maxDecided = 12;
 const largestDecided = 80;
 /** Exclusions told of one wanted wording. */
-const mostHits = 5;
+const maxHits = 5;
 
 type Wanted = Word | Phrase;
 /** Problems that are mended by taking a part out. */
 type TakenOut = 'repeated-term' | 'covered-wording' | 'always-true' | 'wanted-and-excluded' | 'exclusion-hits-wanted';
-interface Place {
+interface NodeInTree {
   query: Query;
   /** The group or NOT around it, outermost last. */
-  around: Place | null;
+  around: NodeInTree | null;
   index: number;
 }
 
@@ -90,11 +90,11 @@ export function meaningProblems(text: string, query: Query): Problem[] {
     for (const place of places(query)) {
       const group = place.query;
       if (group.kind !== 'and') continue;
-      const exclusions = new WordingIndex<Place>();
+      const exclusions = new WordingIndex<NodeInTree>();
       let any = false;
       group.parts.forEach((part, index) => {
         if (part.kind !== 'not') return;
-        const not: Place = { query: part, around: place, index };
+        const not: NodeInTree = { query: part, around: place, index };
         for (const one of alternatives({ query: part.part, around: not, index: 0 })) {
           if (one.query.kind !== 'word' && one.query.kind !== 'phrase') continue;
           exclusions.add(wordingOf(one.query), one);
@@ -102,11 +102,11 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         }
       });
       if (!any) continue;
-      const hits = new Map<Place, Wanted[]>();
+      const hits = new Map<NodeInTree, Wanted[]>();
       for (const part of group.parts)
         for (const { term, wanted } of terms(part)) {
           if (!wanted || (term.kind !== 'word' && term.kind !== 'phrase')) continue;
-          for (const exclusion of exclusions.within(wordingOf(term)).slice(0, mostHits)) {
+          for (const exclusion of exclusions.within(wordingOf(term)).slice(0, maxHits)) {
             const unwanted = exclusion.query as Wanted;
             if (!scopeImplies(term.scope, unwanted.scope)) continue;
             const list = hits.get(exclusion);
@@ -143,7 +143,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
       if (isTerm(part) || part.kind === 'not' || part.set) continue;
       const homes = part.kind === 'and' ? new Set(part.parts.flatMap(countriesOf)) : new Set<string>();
       const narrow = part.parts.some((one) => one.kind === 'not') || bounded(part) || homes.size > 1;
-      if (!narrow || decided >= mostDecided || atLeast(part, largestDecided)) continue;
+      if (!narrow || decided >= maxDecided || atLeast(part, largestDecided)) continue;
       decided++;
       const constant = homes.size > 1 ? 'never' : part.parts.every(isNever) ? null : constantOf(part);
       if (constant !== 'never' && constant !== 'always') continue;
@@ -167,7 +167,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
     const offered = new Set<string>();
     const indexes = new Map<Query, WordingIndex<Query>>();
     /** The alternatives that a place stands among. */
-    const besideOf = ({ around }: Place): WordingIndex<Query> | null => {
+    const besideOf = ({ around }: NodeInTree): WordingIndex<Query> | null => {
       if (around?.query.kind !== 'or') return null;
       let index = indexes.get(around.query);
       if (!index) {
@@ -244,7 +244,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   }
 
   /** Takes a part out of its group with the operator beside it, where the text between is just that. */
-  function takeOut(code: TakenOut, place: Place): Problem['fix'] {
+  function takeOut(code: TakenOut, place: NodeInTree): Problem['fix'] {
     const { around, index } = place;
     const at = spanOf(place);
     if (!around || !at || place.query.set) return undefined;
@@ -262,7 +262,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
     return /^\s*(AND|OR)?\s*$/.test(between) ? { label: problemWords[code].fix, edits: [edit] } : undefined;
   }
 
-  function spanOf(place: Place): Span | undefined {
+  function spanOf(place: NodeInTree): Span | undefined {
     return place.query.at;
   }
 }
@@ -319,7 +319,7 @@ function noListedValue(term: Word | Phrase): { message: string; write: string | 
   };
 }
 
-function* places(query: Query, around: Place | null = null, index = 0): Generator<Place> {
+function* places(query: Query, around: NodeInTree | null = null, index = 0): Generator<NodeInTree> {
   checkpoint();
   const place = { query, around, index };
   yield place;
@@ -329,10 +329,11 @@ function* places(query: Query, around: Place | null = null, index = 0): Generato
 }
 
 /** The alternatives of an OR; any other part alone. */
-const alternatives = (place: Place): Place[] =>
+const alternatives = (place: NodeInTree): NodeInTree[] =>
   place.query.kind === 'or' ? place.query.parts.map((part, index) => ({ query: part, around: place, index })) : [place];
 
-const excluded = ({ around }: Place): boolean => around !== null && (around.query.kind === 'not' || excluded(around));
+const excluded = ({ around }: NodeInTree): boolean =>
+  around !== null && (around.query.kind === 'not' || excluded(around));
 
 /** The countries that a part wants, where it wants some and nothing else. */
 function countriesOf(part: Query): string[] {

@@ -12,7 +12,7 @@ const allProblems = (text: string, { problems, query }: Parsed): Problem[] =>
   (query ? [...problems, ...meaningProblems(text, query)] : problems).sort((a, b) => a.from - b.from || a.to - b.to);
 
 /** Letters read again, at most, to see what fixes do: a long text with many mistakes keeps them as they are thought. */
-const mostTried = 400_000;
+const maxTried = 400_000;
 
 /**
  * The same problems, without the fixes that would not do what they say where several mistakes stand together: each is
@@ -24,7 +24,7 @@ function onlyFixesThatMend(text: string, problems: Problem[], sets?: SetQueries)
     list.filter((other) => other.code === code && other.message === message).length;
   const errors = (list: readonly Problem[]) => list.filter(({ severity }) => severity === 'error').length;
   return problems.map((problem) => {
-    if (!problem.fix || (tried += text.length) > mostTried) return problem;
+    if (!problem.fix || (tried += text.length) > maxTried) return problem;
     const mended = applyEdits(text, problem.fix.edits);
     const after = allProblems(mended, parse(mended, sets));
     if (told(after, problem) < told(problems, problem) && errors(after) <= errors(problems)) return problem;

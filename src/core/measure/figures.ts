@@ -80,24 +80,24 @@ const seen = (answers: readonly SearchAnswer[], stay: 'certain' | 'possible'): S
   }));
 
 /** What was worked out of searches and verdicts: boards ask for the same again with one verdict more. */
-const resultsKept = new LRUCache<string, { estimate: Estimate; points?: Points }>({ max: 1000 });
-const fitsKept = new LRUCache<string, { estimate: Estimate | null }>({ max: 4000 });
+const resultCache = new LRUCache<string, { estimate: Estimate; points?: Points }>({ max: 1000 });
+const fitsCache = new LRUCache<string, { estimate: Estimate | null }>({ max: 4000 });
 
 function resultIn(searches: readonly SearchSeen[], checked: boolean) {
   const key = JSON.stringify([searches, checked]);
-  let result = resultsKept.get(key);
-  if (!result) resultsKept.set(key, (result = { estimate: estimatedResult(searches, checked) }));
+  let result = resultCache.get(key);
+  if (!result) resultCache.set(key, (result = { estimate: estimatedResult(searches, checked) }));
   return { key, result };
 }
 
 function fitsIn(searches: readonly SearchSeen[], checked: boolean, fits: number, judged: number): Estimate | null {
   const { key, result } = resultIn(searches, checked);
   const name = `${key} ${fits} ${judged}`;
-  let kept = fitsKept.get(name);
+  let kept = fitsCache.get(name);
   if (!kept) {
     // Points are for multiplying only: most results are read and never multiplied.
     result.points ??= resultOf(searches, checked);
-    fitsKept.set(name, (kept = { estimate: fitsAmong(result.points, fits, judged) }));
+    fitsCache.set(name, (kept = { estimate: fitsAmong(result.points, fits, judged) }));
   }
   return kept.estimate;
 }

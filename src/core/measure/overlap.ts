@@ -10,7 +10,7 @@ export interface OverlapPart {
 }
 
 /** Sets compared at once, at most. */
-export const mostSets = 6;
+export const maxSets = 6;
 
 /** A part of an overlap with the numbers of its people. */
 export interface Meeting {
@@ -20,7 +20,7 @@ export interface Meeting {
 
 /** Who is found where: every meeting of the sets that has somebody, the largest first. People are numbers. */
 export function meetingsOf(sets: readonly Iterable<number>[]): Meeting[] {
-  if (sets.length > mostSets) throw new RangeError(`meetingsOf: at most ${mostSets} sets`);
+  if (sets.length > maxSets) throw new RangeError(`meetingsOf: at most ${maxSets} sets`);
   const members = new Map<number, number>();
   sets.forEach((set, i) => {
     for (const person of set) members.set(person, (members.get(person) ?? 0) | (1 << i));

@@ -7,7 +7,7 @@ export interface Population extends Interval {
 /** Error allowed on each side. */
 const tail = 0.025;
 /** Beyond so many times those seen, nothing is told from above. */
-const mostTimes = 1e7;
+const maxTimes = 1e7;
 
 /**
  * How many there are, of whom `first` were found one way, `second` another way, and `both` both ways, the two being
@@ -33,7 +33,7 @@ export function chapman(first: number, second: number, both: number): Population
 function firstFrom(from: number, holds: (n: number) => boolean): number {
   if (holds(from)) return from;
   let step = 1;
-  while (!holds(from + step) && step < from * mostTimes + mostTimes) step *= 2;
+  while (!holds(from + step) && step < from * maxTimes + maxTimes) step *= 2;
   let [low, high] = [from + step / 2, from + step];
   if (step === 1) low = from;
   while (high - low > 1) {

@@ -55,12 +55,12 @@ export interface JudgedPart {
   brings: JudgedCount;
 }
 
-/** What every part of a string does to the judged people, in the order of `visitPlaces`: they are few, and are gone through place by place in sets of their own. */
+/** What every part of a string does to the judged people, in the order of `visitParts`: they are few, and are gone through place by place in sets of their own. */
 export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets): JudgedPart[] {
   const rows: JudgedPart[] = [];
   const few = judgedAlone(people, judged);
   const whole = few.people.rows(query);
-  visitPlaces(query, few.people, ({ excludes, set, needed, besides, left }) => {
+  visitParts(query, few.people, ({ excludes, set, needed, besides, left }) => {
     const without = left === null ? null : besides.slice();
     if (without && left === 'either') addAll(without, needed);
     const among = (sets: Bitmap[], except: Bitmap[] = []): JudgedCount => ({
@@ -76,7 +76,7 @@ export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets
 }
 
 /**
- * How many each part finds by itself, and how many the string finds without it, in the order of `visitPlaces`. For each
+ * How many each part finds by itself, and how many the string finds without it, in the order of `visitParts`. For each
  * group the rest of the string is put together once, as `(group AND needed) OR besides`, and what leaving out one of its
  * parts changes is counted among those who meet exactly one of them (in an AND: all but one). Nothing is run twice: a few
  * set operations a part.
@@ -150,7 +150,7 @@ function countDecided(kind: Group['kind'], sets: readonly Bitmap[], needed: Bitm
 }
 
 /** A part where it stands in a string, with the rest of the string around it. */
-export interface Place {
+export interface PartInString {
   node: Query;
   path: number[];
   excludes: boolean;
@@ -163,7 +163,7 @@ export interface Place {
 }
 
 /** Goes to every part of a string, the outermost first, with the rest of the string around it. */
-export function visitPlaces(query: Query, people: PeopleSets, tell: (place: Place) => void): void {
+export function visitParts(query: Query, people: PeopleSets, tell: (place: PartInString) => void): void {
   function walk(
     node: Query,
     path: number[],
@@ -191,7 +191,7 @@ const everyPart = () => true;
 
 /**
  * Goes to every part of a group with what the parts before and after it, gathered as prefixes and suffixes, make of the
- * string around it: what is then needed and what comes besides, as in `Place`. Where no such rest is wanted for a part,
+ * string around it: what is then needed and what comes besides, as in `PartInString`. Where no such rest is wanted for a part,
  * it is told the group's own.
  */
 function eachWithRest(

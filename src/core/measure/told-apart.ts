@@ -69,19 +69,19 @@ function chance(a: Side, b: Side, shared: Shared): number {
   const open = leftOpen(a, b, shared);
   if (open <= 1e-9) return 0;
   const [onlyA, onlyB] = [n - shared.judged, m - shared.judged];
-  const deals = (onlyA + 1) * (onlyB + 1) <= mostDealt;
+  const deals = (onlyA + 1) * (onlyB + 1) <= maxDealt;
   let likely = deals ? dealt(a.fits, n, b.fits, m, shared) : normalChance(a, b, shared);
   // Those judged for one alone may be of another kind than those in both: where both have such, these are compared too.
   if (deals && onlyA && onlyB && Math.max(onlyA, onlyB) <= 2 * Math.min(onlyA, onlyB))
     likely = Math.max(likely, dealt(a.fits - shared.fits, onlyA, b.fits - shared.fits, onlyB, nobodyShared));
-  return open > mostLeftOpen ? likely : 2 * (1 - normal(quantileOf(likely) / Math.sqrt(open)));
+  return open > maxLeftOpen ? likely : 2 * (1 - normal(quantileOf(likely) / Math.sqrt(open)));
 }
 
 /** Where so much of the variance is left open, the wholes count as if they had no end: versions that are alike may differ by chance. */
-const mostLeftOpen = 0.5;
+const maxLeftOpen = 0.5;
 
 /** Ways of dealing fits out that are gone through one by one. */
-const mostDealt = 4000;
+const maxDealt = 4000;
 
 /** The share of the variance that is left when samples are large parts of their wholes. */
 function leftOpen(a: Side, b: Side, shared: Shared): number {

@@ -3,7 +3,7 @@ import { fold } from '../language/tokens';
 import type { OwnScope } from '../language/scopes';
 
 /** Fields of its own that a person may have at most. */
-export const mostOwn = 200;
+export const maxOwn = 200;
 /** What an own field can hold. A date is kept as its ISO 8601 text. */
 export type OwnValue = string | number | boolean;
 

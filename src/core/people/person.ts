@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { ownNamePattern } from '../language/scopes';
-import { mostOwn } from './own-fields';
+import { maxOwn } from './own-fields';
 
 const month = z.string().regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, 'a month is written 2024-05, a year 2024');
 const text = z.string().max(20_000);
@@ -46,7 +46,7 @@ export const personSchema = z.object({
       z.string().regex(ownNamePattern, 'letters in small, digits and _'),
       z.union([text, z.number(), z.boolean()])
     )
-    .refine((fields) => Object.keys(fields).length <= mostOwn, `at most ${mostOwn} fields of its own`)
+    .refine((fields) => Object.keys(fields).length <= maxOwn, `at most ${maxOwn} fields of its own`)
     .optional()
     .describe('Fields of its own: a text, a number, yes or no, or an ISO 8601 date as text'),
   read: z

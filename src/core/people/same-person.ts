@@ -33,7 +33,7 @@ export interface SameDecision {
 }
 
 /** Records that share a name and a firm, at most: more are looked at by title only. */
-const mostAlike = 40;
+const maxAlike = 40;
 
 /** Remembers what was made of texts that come again and again. */
 function remembered<T>(make: (text: string) => T): (text: string) => T {
@@ -182,7 +182,7 @@ export function samePeople(
       for (const title of titlesAt(row, firm)) byTitle.set(title, [...(byTitle.get(title) ?? []), row]);
     for (const alike of byTitle.values())
       for (const row of alike.slice(1)) if (!otherMail(row, alike[0]!)) join(row, alike[0]!);
-    if (rows.length <= mostAlike)
+    if (rows.length <= maxAlike)
       rows.forEach((row, i) => {
         for (const other of rows.slice(i + 1))
           if (!groups.same(row, other) && !otherMail(row, other) && !saidApart(row, other))
@@ -222,7 +222,7 @@ export function samePeople(
     }
     const looked = new Set<string>();
     for (const [block, set] of blocks) {
-      if (set.size < 2 || set.size > mostAlike) continue;
+      if (set.size < 2 || set.size > maxAlike) continue;
       const keys = [...set];
       const firm = block.slice(0, block.indexOf('|'));
       keys.forEach((key, i) => {

@@ -34,7 +34,7 @@ export const otherFacts = [
   'language'
 ] as const;
 /** Own fields that a persona asks of at most. */
-const mostOwnFacts = 50;
+const maxOwnFacts = 50;
 const number = z.number({ error: 'is written in digits' }).nullable();
 const otherFact = z
   .object({
@@ -68,7 +68,7 @@ export const personaOf = (isCountry: (text: string) => boolean, isIndustry: (tex
       .describe('Sizes of firm with titles of their own: who decides depends on the size'),
     facts: z
       .array(otherFact)
-      .max(otherFacts.length + mostOwnFacts)
+      .max(otherFacts.length + maxOwnFacts)
       .default([]),
     notFirms: lines.default([]).describe('Firms to leave out: competitors, customers, one’s own'),
     mustHave: lines.default([]),

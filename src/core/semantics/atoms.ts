@@ -26,8 +26,8 @@ const isListed = (scope: Scope): scope is ListedFact => Object.hasOwn(listed, sc
 const counted: ReadonlySet<Scope> = new Set<Scope>(['headcount', 'tenure', 'moved', 'active']);
 /** The field that stands for all that `any` searches and no scope of the query names. */
 const elsewhere: Field = 'jobtext';
-const mostAtoms = 3000;
-const mostLinks = 20_000;
+const maxAtoms = 3000;
+const maxLinks = 20_000;
 
 /** Cuts queries into atoms, with what is known between these, for a diagram. */
 export class Atoms {
@@ -65,7 +65,7 @@ export class Atoms {
         for (const atom of chain.sort(byPlace)) this.add(atom);
       }
     }
-    if (this.atoms.length > mostAtoms) throw new TooMuchWork();
+    if (this.atoms.length > maxAtoms) throw new TooMuchWork();
   }
 
   /** The query as a function of the atoms. */
@@ -104,7 +104,7 @@ export class Atoms {
       if (atom.kind !== 'words') return;
       for (const other of indexes.get(atom.field)!.within(atom.wording)) {
         if (other !== i) links.push([i, other]);
-        if (links.length > mostLinks) throw new TooMuchWork();
+        if (links.length > maxLinks) throw new TooMuchWork();
       }
     });
     return links.sort((a, b) => Math.max(...b) - Math.max(...a));

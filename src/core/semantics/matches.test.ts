@@ -4,7 +4,7 @@ import { valuesOf } from '../people/values';
 import { matchingOf } from './matching';
 import { matches } from './matches';
 import { parse } from '../language/parse';
-import { marksOf } from './parts';
+import { highlightsOf } from './parts';
 
 const signe: Person = personSchema.parse({
   id: 'p1',
@@ -62,7 +62,7 @@ describe('marks', () => {
   it('stand on the words that answer each part', () => {
     const query = parse('title:(QA OR "release trains") AND quality NOT software').query!;
     const values = valuesOf(signe);
-    const said = marksOf(query, signe).map(
+    const said = highlightsOf(query, signe).map(
       ({ value, from, to, part }) => `${part} ${values[value]!.field}: ${values[value]!.text.slice(from, to)}`
     );
     expect(said).toEqual(['0 title: QA', '0 title: Release Trains', '1 pasttitle: Quality', '1 about: Quality']);

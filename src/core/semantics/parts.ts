@@ -19,7 +19,7 @@ export function partsOf(query: Query): Part[] {
 }
 
 /** A place in one value of a person where a wanted term stands. `value` counts along `valuesOf(person)`. */
-export interface Mark {
+export interface Highlight {
   value: number;
   from: number;
   to: number;
@@ -28,12 +28,12 @@ export interface Mark {
 }
 
 /** Every place where a wanted term of the query stands in a person, in reading order and without overlaps. */
-export function marksOf(query: Query, person: Person, matching: Matching = exactMatching): Mark[] {
+export function highlightsOf(query: Query, person: Person, matching: Matching = exactMatching): Highlight[] {
   const values = valuesOf(person).map((value) => ({
     ...value,
     tokens: tokensHeld(value.field, value.text, matching)
   }));
-  const marks: Mark[] = [];
+  const marks: Highlight[] = [];
   for (const part of partsOf(query))
     for (const { term, wanted } of terms(part.query)) {
       if (!wanted || term.kind === 'range' || isNumberFact(term.scope)) continue;
@@ -53,9 +53,9 @@ export function marksOf(query: Query, person: Person, matching: Matching = exact
   return withoutOverlaps(marks);
 }
 
-function withoutOverlaps(marks: Mark[]): Mark[] {
+function withoutOverlaps(marks: Highlight[]): Highlight[] {
   marks.sort((a, b) => a.value - b.value || a.from - b.from || b.to - a.to || a.part - b.part);
-  const kept: Mark[] = [];
+  const kept: Highlight[] = [];
   for (const mark of marks) {
     const last = kept.at(-1);
     if (!last || last.value !== mark.value || last.to <= mark.from) kept.push(mark);

@@ -5,7 +5,7 @@ import { WordingIndex } from './wording-index';
 import { checkpoint } from '../language/checkpoint';
 
 /** Groups compared part by part; beyond it only terms are compared, by their words. */
-const mostGroups = 60;
+const maxGroups = 60;
 
 /**
  * A query that means the same and is no longer: without double negations, repeats, wordings covered by shorter ones,
@@ -46,7 +46,7 @@ function shorten(group: And | Or, under: Under, steps: { left: number }): Query 
 
   const covered = coveredTerms(kept, kind, under);
   kept = kept.filter((part) => !covered.has(part));
-  if (kept.length <= mostGroups || kept.filter((part) => !isTerm(part)).length <= mostGroups) {
+  if (kept.length <= maxGroups || kept.filter((part) => !isTerm(part)).length <= maxGroups) {
     for (let i = kept.length - 1; i >= 0 && kept.length > 1 && steps.left > 0; i--) {
       const part = kept[i]!;
       const others = kept.filter((other) => other !== part && (!isTerm(part) || !isTerm(other)));

@@ -28,8 +28,8 @@ const [leastShare, leastLift] = [0.6, 1.25];
 /** Share of them that a wording of a title is seen in at least. */
 const leastOfTitles = 0.02;
 /** Wordings of a title that are joined at most. */
-const mostTitles = 12;
-const mostValues = 12;
+const maxTitles = 12;
+const maxValues = 12;
 
 /** Lift of a share: as Brin, Motwani, Ullman and Tsur, SIGMOD 1997, have it (from memory), with a half added to each count. */
 const liftOf = (good: number, ofGood: number, rest: number, ofRest: number) =>
@@ -104,7 +104,7 @@ function titleTrait(good: readonly Person[], rest: readonly Person[]): Found | n
   // A wording of one among many says nothing of what they share.
   const fewest = Math.max(1, Math.ceil(mine.length * leastOfTitles));
   let left = mine;
-  while (left.length && chosen.length < mostTitles) {
+  while (left.length && chosen.length < maxTitles) {
     const counts = new Map<string, number>();
     for (const set of left) for (const text of set) counts.set(text, (counts.get(text) ?? 0) + 1);
     const [best] = [...counts]
@@ -149,7 +149,7 @@ function valueTrait(
   const values = [...counts]
     .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
     .filter(([, n]) => n / mine.length >= (one ? leastShare : 0.04))
-    .slice(0, one ? 1 : mostValues)
+    .slice(0, one ? 1 : maxValues)
     .map(([value]) => value);
   if (!values.length) return null;
   const has = new Set(values);

@@ -17,7 +17,7 @@ import type { Change } from './change-schema';
 import { parse, type SetQueries } from '../language/parse';
 
 /** A term that stands in a person, and where. */
-export interface Answer {
+export interface TermMatch {
   term: string;
   fields: (Field | 'fact')[];
 }
@@ -28,7 +28,7 @@ export interface PartExplained {
   excludes: boolean;
   met: boolean;
   /** Terms of the part found in the person: by which a wanted part is met, or an exclusion hit. */
-  by: Answer[];
+  by: TermMatch[];
   /** What of the person the part asks for and the source does not tell. */
   untold: string[];
 }
@@ -65,7 +65,7 @@ export function explain(
 }
 
 function explainPart({ index, query, excludes }: Part, person: Person, matching: Matching): PartExplained {
-  const by = new Map<string, Answer>();
+  const by = new Map<string, TermMatch>();
   const untold = new Set<string>();
   for (const { term } of terms(query)) {
     const fields = fieldsAnswering(term, person, matching);
@@ -76,7 +76,7 @@ function explainPart({ index, query, excludes }: Part, person: Person, matching:
 }
 
 /** The fields of a person in which a term stands; `fact` for a number. */
-export function fieldsAnswering(term: Term, person: Person, matching: Matching): Answer['fields'] {
+export function fieldsAnswering(term: Term, person: Person, matching: Matching): TermMatch['fields'] {
   const range = rangeOf(term);
   if (range) return range !== 'never' && matches(term, person, matching) ? ['fact'] : [];
   const sequenceIn = sequencesOf(term as Exclude<Term, Range>, matching);

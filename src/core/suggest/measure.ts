@@ -1,5 +1,5 @@
 import { addAll, emptyBitmap, keepCommon, takeOut, type Bitmap } from '../corpus/bitmap';
-import { visitPlaces, type JudgedCount, type PeopleSets, type Place } from '../measure/term-ledger';
+import { visitParts, type JudgedCount, type PeopleSets, type PartInString } from '../measure/term-ledger';
 import { parse, type SetQueries } from '../language/parse';
 import { isTerm, type Query, type Span, type Term } from '../language/query';
 import type { Scope } from '../language/scopes';
@@ -23,12 +23,12 @@ export interface Proposal extends Candidate {
 const priceOfFits = 4;
 const worthOfFits = 2;
 /** Share of the fits found that a change may be expected to lose; beyond it, it is costly. */
-const mostLost = 0.03;
+const maxLost = 0.03;
 
 /** Proposals told at most: each is counted anew at every source. */
-const mostProposals = 15;
+const maxProposals = 15;
 /** Candidates that no rule for sets covers and whose strings are made to measure them, at most. */
-const mostRun = 40;
+const maxRun = 40;
 
 /** Measures candidates at sources, drops those that gain nothing, and puts those that gain most first, the costly last. */
 export function measure(
@@ -60,7 +60,7 @@ export function rank(
   const proposals: Proposal[] = [];
   const seen = new Set<string>([text]);
   for (const one of gains) {
-    if (proposals.length === mostProposals) break;
+    if (proposals.length === maxProposals) break;
     const changed = applyChanges(text, one.changes, sets);
     if (seen.has(changed) || !parse(changed, sets).query) continue;
     seen.add(changed);
@@ -73,7 +73,7 @@ const nameOf = ({ from, to }: Span) => `${from}-${to}`;
 
 /**
  * What each candidate does at a source; null for one that cannot be measured. A change in one place is measured on sets:
- * the string around each place is put together once (`visitPlaces`), so that hundreds of alternatives cost little more
+ * the string around each place is put together once (`visitParts`), so that hundreds of alternatives cost little more
  * than the string itself.
  */
 export function effectsAt(
@@ -103,13 +103,13 @@ export function effectsAt(
       const there = atPlace.get(name);
       if (there) there.push({ i, change });
       else atPlace.set(name, [{ i, change }]);
-    } else if (runs < mostRun) {
+    } else if (runs < maxRun) {
       runs++;
       const after = parse(applyChanges(text, changes, sets), sets).query;
       if (after) effects[i] = effectOf(query, after, source);
     }
   });
-  visitPlaces(query, people, (place) => {
+  visitParts(query, people, (place) => {
     const there = isTerm(place.node) && place.node.at && atPlace.get(nameOf(place.node.at));
     for (const { i, change } of there || [])
       if (withChange(change, place, people, scratch)) effects[i] = effectOfSets(had, scratch, source);
@@ -118,7 +118,7 @@ export function effectsAt(
 }
 
 /** Whom the string finds with one place of it changed, written into `rows`; false where nothing would be left. */
-function withChange(change: Change, place: Place, people: PeopleSets, rows: Bitmap): boolean {
+function withChange(change: Change, place: PartInString, people: PeopleSets, rows: Bitmap): boolean {
   const { excludes, needed, besides, left } = place;
   if (change.kind === 'drop') {
     if (left === null) return false;
@@ -136,7 +136,7 @@ function withChange(change: Change, place: Place, people: PeopleSets, rows: Bitm
 }
 
 /** Whom a part finds after a change of it. */
-function changedSet(change: Change, { node, set, excludes }: Place, people: PeopleSets): Bitmap | null {
+function changedSet(change: Change, { node, set, excludes }: PartInString, people: PeopleSets): Bitmap | null {
   const rows = (query: Query) => people.rows(query, excludes);
   switch (change.kind) {
     case 'rescope':
@@ -182,7 +182,7 @@ function weigh(effects: readonly Effect[], change: Change): { gain: number; cost
     lost += goes;
     had += before * base;
   }
-  return { gain, costly: lost > mostLost * had };
+  return { gain, costly: lost > maxLost * had };
 }
 
 /** Share of fits to expect among people of whom some are judged: those, and as if two more were as likely fits as `prior` says. */

@@ -31,7 +31,7 @@ export interface Judged {
 }
 
 /** Exclusions thought of at most. */
-const mostExclusions = 24;
+const maxExclusions = 24;
 /** Misses that speak for an exclusion, at least. */
 const leastMisses = 2;
 
@@ -174,7 +174,7 @@ function exclusions(judged: readonly Judged[], wanted: ReadonlySet<string>): Can
   );
   const kept: typeof likely = [];
   for (const one of likely) {
-    if (kept.length === mostExclusions) break;
+    if (kept.length === maxExclusions) break;
     const same = kept.some(
       ({ misses }) => one.misses.size <= misses.size && [...one.misses].every((i) => misses.has(i))
     );

@@ -37,9 +37,9 @@ export interface WordingOptions {
 }
 
 /** Wordings of one rank up or down, at the most. */
-const mostBeside = 9;
+const maxBeside = 9;
 /** Proposals of one nearness in one language, at the most. */
-const mostOfAKind = 24;
+const maxOfAKind = 24;
 
 /**
  * Wordings for a title, grouped by nearness: the same meaning, the same job in another language, one rank up or down,
@@ -58,7 +58,7 @@ export function wordings(title: string, options: WordingOptions = {}): ProposedW
     const name = nameOf(text);
     const kind = `${nearness} ${language}`;
     const count = counts.get(kind) ?? 0;
-    if (!name || seen.has(name) || count >= mostOfAKind) return;
+    if (!name || seen.has(name) || count >= maxOfAKind) return;
     seen.add(name);
     counts.set(kind, count + 1);
     found.push({ text, nearness, language, why });
@@ -100,7 +100,7 @@ export function wordings(title: string, options: WordingOptions = {}): ProposedW
           if (one.rank === other.id && one.function === entry.id)
             for (const text of one.titles[own]?.slice(0, 3) ?? [])
               add(text, 'rank', own, `one rank ${step}: ${other.id}`);
-        for (const text of composeTitles(other, entry, own).slice(0, mostBeside))
+        for (const text of composeTitles(other, entry, own).slice(0, maxBeside))
           add(text, 'rank', own, `one rank ${step}: ${other.id}`);
       }
     for (const id of entry.near) {

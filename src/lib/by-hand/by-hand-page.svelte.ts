@@ -24,11 +24,11 @@ interface Unkept {
 const nothing: Unkept = { search: 0, slice: null, page: '', said: '', rows: [] };
 
 /** Text of a page read at once; what comes after is to be pasted by itself. */
-export const mostText = 400_000;
+export const maxText = 400_000;
 
 /** Pages that are offered to be opened next, of so many at most. */
 const nextPages = 5;
-const mostPages = 1000;
+const maxPages = 1000;
 
 /** The screen of a place run by hand: what is kept of it, and what is typed, pasted and corrected before it is kept. */
 export class ByHandPage {
@@ -77,7 +77,7 @@ export class ByHandPage {
   /** Pages to open: those drawn, or of a slice the next few, since all of it is wanted. */
   pagesOf({ slice, drawn, pages, pagesRead }: Diary['searches'][number]): number[] {
     if (!slice) return drawn;
-    const all = Array.from({ length: Math.min(pages ?? 0, mostPages) }, (_, i) => i + 1);
+    const all = Array.from({ length: Math.min(pages ?? 0, maxPages) }, (_, i) => i + 1);
     return all.filter((page) => !pagesRead.includes(page)).slice(0, nextPages);
   }
   pick(to: number): void {
@@ -119,7 +119,7 @@ export class ByHandPage {
   async read(text: string): Promise<number> {
     this.reading = true;
     const { rows: read, counted } = await this.#reader
-      .read(text.slice(0, mostText))
+      .read(text.slice(0, maxText))
       .finally(() => (this.reading = false));
     const had = new Set(this.unkept.rows.map(({ values }) => `${values.name}|${values.company ?? ''}`));
     const rows = read.filter(({ values }) => !had.has(`${values.name}|${values.company ?? ''}`));

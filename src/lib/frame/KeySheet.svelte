@@ -1,15 +1,15 @@
 <script lang="ts">
-  import { keys, placeNames, type Place } from './keys';
+  import { keys, keyScopeNames, type KeyScope } from './keys';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
 
   let { open = $bindable() }: { open: boolean } = $props();
 
-  const places = Object.entries(keys) as [Place, Record<string, { shown: string; does: string }>][];
+  const places = Object.entries(keys) as [KeyScope, Record<string, { shown: string; does: string }>][];
 </script>
 
 <Modal passiveModal hasScrollingContent bind:open modalHeading="Keys" size="sm">
   {#each places as [place, list] (place)}
-    <h2>{placeNames[place]}</h2>
+    <h2>{keyScopeNames[place]}</h2>
     <dl>
       {#each Object.entries(list) as [name, { shown, does }] (name)}
         <dt><kbd>{shown}</kbd></dt>

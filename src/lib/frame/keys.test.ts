@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it, vi } from 'vitest';
-import { keys, keysOf, type Place } from './keys';
+import { keys, keysOf, type KeyScope } from './keys';
 
 /** As much of a key event as is looked at. */
 class KeyPressed extends Event {
@@ -63,7 +63,7 @@ describe('keys', () => {
     expect([undo.mock.calls.length, redo.mock.calls.length]).toEqual([1, 2]);
   });
 
-  it.each(Object.keys(keys) as Place[])('mean one thing each: %s', (place) => {
+  it.each(Object.keys(keys) as KeyScope[])('mean one thing each: %s', (place) => {
     const pressed = Object.values(keys[place]).flatMap((one) => [...one.press]);
     expect(new Set(pressed).size).toBe(pressed.length);
   });

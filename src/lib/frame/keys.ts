@@ -88,10 +88,10 @@ export const keys = {
   }
 } as const satisfies Record<string, Record<string, Key>>;
 
-export type Place = keyof typeof keys;
+export type KeyScope = keyof typeof keys;
 
 /** What each place is called on the sheet of keys. */
-export const placeNames: Record<Place, string> = {
+export const keyScopeNames: Record<KeyScope, string> = {
   everywhere: 'Everywhere',
   string: 'String',
   tree: 'Tree of the string',
@@ -117,13 +117,13 @@ function followsLeader({ key, timeStamp, target }: KeyboardEvent): boolean {
 const fields = 'input, textarea, select, [contenteditable="true"], [role="dialog"]';
 const isTyping = (target: EventTarget | null) => Boolean((target as Element | null)?.closest?.(fields));
 
-type Handlers<P extends Place> = Partial<Record<keyof (typeof keys)[P], (event: KeyboardEvent) => void>>;
+type Handlers<P extends KeyScope> = Partial<Record<keyof (typeof keys)[P], (event: KeyboardEvent) => void>>;
 
 /**
  * What hears the keys of a place, to be given to `onkeydown`. Keys are not heard where somebody types, unless `typing` says
  * so; nor is a digit that follows `g`, which goes to a step. A handler that takes a key takes it from all others.
  */
-export function keysOf<P extends Place>(
+export function keysOf<P extends KeyScope>(
   place: P,
   handlers: Handlers<P>,
   typing = false

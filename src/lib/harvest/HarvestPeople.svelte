@@ -117,7 +117,7 @@
       <p class="soft empty">
         {harvest.people
           ? 'Nobody by this filter.'
-          : 'Nobody yet: people are told apart when what is gathered has come, or the harvest is stopped.'}
+          : 'Nobody yet: people are listed, each once, when all has been gathered or the harvest is stopped.'}
       </p>
     {/each}
     {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>More</Act>{/if}

@@ -9,7 +9,7 @@ type State = 'kept' | 'typing' | 'keeping' | 'waiting' | 'invalid' | 'conflict' 
 
 const pause = 400;
 const retryAfter = 3000;
-const mostSteps = 200;
+const maxSteps = 200;
 
 /**
  * A document edited on this page and kept on the server: every change can be undone, is kept after a short pause, waits
@@ -53,7 +53,7 @@ export class KeptDocument<T> {
   change(next: T, place = ''): void {
     const now = Date.now();
     if (!place || place !== this.lastPlace || now - this.lastChange > 1500)
-      this.past = [...this.past.slice(-mostSteps), JSON.stringify(this.value)];
+      this.past = [...this.past.slice(-maxSteps), JSON.stringify(this.value)];
     this.lastPlace = place;
     this.lastChange = now;
     this.future = [];

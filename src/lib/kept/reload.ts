@@ -1,7 +1,7 @@
 import { invalidate } from '$app/navigation';
 import { navigating, page } from '$app/state';
 
-const mostTries = 5;
+const maxTries = 5;
 /** Milliseconds after which a load that has not ended keeps others waiting no longer. */
 const patience = 10_000;
 
@@ -31,7 +31,7 @@ export function reload(...names: string[]): Promise<void> {
  * page went on meanwhile.
  */
 async function load(names: readonly string[]): Promise<void> {
-  for (let tries = 0; tries < mostTries; tries++) {
+  for (let tries = 0; tries < maxTries; tries++) {
     while (navigating.to) await new Promise((done) => setTimeout(done, 40));
     const before = page.url.href;
     await Promise.all(names.map((name) => invalidate(name))).catch(() => {});

@@ -47,7 +47,7 @@
           >
         </Act>
       </li>
-    {:else}<li class="soft">nothing told</li>{/each}
+    {:else}<li class="soft">nothing known</li>{/each}
   </ul>
 </section>
 

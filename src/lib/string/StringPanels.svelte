@@ -144,7 +144,7 @@
       />
     {/await}
   {:else if string.blocked}
-    <p class="empty soft">The string has something that must be mended first: it is said under the editor.</p>
+    <p class="empty soft">The string has something that must be mended first: see the list under the editor.</p>
   {:else if one === 'proposals'}
     {#await import('./Proposals.svelte') then { default: Proposals }}
       <Proposals

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { partGlyph, partTint } from '$lib/marks/parts';
-  import type { Mark } from '$core/semantics';
+  import type { Highlight } from '$core/semantics';
 
-  let { text, marks }: { text: string; marks: readonly Mark[] } = $props();
+  let { text, marks }: { text: string; marks: readonly Highlight[] } = $props();
 
   const pieces = $derived.by(() => {
     const found: { text: string; part: number | null }[] = [];

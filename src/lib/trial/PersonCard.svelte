@@ -13,7 +13,7 @@
 
   const sampled = $derived(trial.sample[at]!);
   const person = $derived(sampled.person);
-  const marksOf = (index: number) => sampled.marks.filter((mark) => mark.value === index);
+  const highlightsOf = (index: number) => sampled.marks.filter((mark) => mark.value === index);
   const valuesIn = (field: string) =>
     sampled.values.map((value, index) => ({ ...value, index })).filter((value) => value.field === field);
   const valueOfJob = (job: number, fields: readonly string[]) =>
@@ -46,10 +46,10 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <article class="sheet" aria-label="Profile of {person.name}" tabindex="0">
-  <p class="name"><Marked text={person.name} marks={marksOf(0)} /></p>
+  <p class="name"><Marked text={person.name} marks={highlightsOf(0)} /></p>
   {#if now >= 0}
     {@const title = valueOfJob(now, ['title'])}
-    {#if title}<p class="title"><Marked text={title.text} marks={marksOf(title.index)} /></p>{/if}
+    {#if title}<p class="title"><Marked text={title.text} marks={highlightsOf(title.index)} /></p>{/if}
   {/if}
   <p class="soft">
     {[
@@ -68,16 +68,16 @@
       {@const more = valueOfJob(i, ['jobtext'])}
       <dt>{span(job.from, job.to)}</dt>
       <dd class:past={job.to}>
-        {#if title}<Marked text={title.text} marks={marksOf(title.index)} />{/if}{title && company
+        {#if title}<Marked text={title.text} marks={highlightsOf(title.index)} />{/if}{title && company
           ? ', '
-          : ''}{#if company}<Marked text={company.text} marks={marksOf(company.index)} />{/if}
-        {#if more}<div class="more"><Marked text={more.text} marks={marksOf(more.index)} /></div>{/if}
+          : ''}{#if company}<Marked text={company.text} marks={highlightsOf(company.index)} />{/if}
+        {#if more}<div class="more"><Marked text={more.text} marks={highlightsOf(more.index)} /></div>{/if}
       </dd>
     {/each}
   </dl>
 
   {#each valuesIn('about') as value (value.index)}<p class="about">
-      <Marked text={value.text} marks={marksOf(value.index)} />
+      <Marked text={value.text} marks={highlightsOf(value.index)} />
     </p>{/each}
   {#each [['Skills', 'skill'], ['Groups', 'group'], ['School', 'school'], ['Contact', 'contact']] as [label, field] (field)}
     {@const values = valuesIn(field!)}
@@ -86,7 +86,7 @@
         <span class="soft">{label}</span>
         {#each values as value, i (value.index)}{i ? ' · ' : ''}<Marked
             text={value.text}
-            marks={marksOf(value.index)}
+            marks={highlightsOf(value.index)}
           />{/each}
       </p>
     {/if}
@@ -97,7 +97,7 @@
       {#if person.language}<dt>Language</dt>
         <dd>{languageName(person.language)}{isRead('language')}</dd>{/if}
       {#each ownValues as value (value.index)}<dt>{ownWords(value.field)}</dt>
-        <dd><Marked text={value.text} marks={marksOf(value.index)} /></dd>{/each}
+        <dd><Marked text={value.text} marks={highlightsOf(value.index)} /></dd>{/each}
     </dl>
   {/if}
 

@@ -6,13 +6,13 @@ export interface Toast {
   link: { href: string; text: string } | null;
 }
 
-const mostAtOnce = 3;
+const maxAtOnce = 3;
 let next = 0;
 
 export const toasts: { shown: Toast[] } = $state({ shown: [] });
 
 export function toast(text: string, link: Toast['link'] = null): void {
-  toasts.shown = [...toasts.shown.filter((one) => one.text !== text), { id: next++, text, link }].slice(-mostAtOnce);
+  toasts.shown = [...toasts.shown.filter((one) => one.text !== text), { id: next++, text, link }].slice(-maxAtOnce);
 }
 
 export function dismiss(id: number): void {

@@ -14,7 +14,7 @@ const asGiven = { hooks: false, validate: false } as const;
 
 /**
  * Writes, changes or (with null) takes away the row with a key. `revision` is the one last seen, 0 for none: a row that was written
- * elsewhere meanwhile is not overwritten, and the refusal (409) tells it. `name` is what the refusal calls it; `only` what a row must be to
+ * elsewhere meanwhile is not overwritten, and the refusal (409) holds it. `name` is what the refusal calls it; `only` what a row must be to
  * be changed.
  */
 export async function writeRevisioned<M extends Model & { revision: number }, T>(
@@ -24,16 +24,16 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
   revision: number,
   {
     name,
-    told,
+    serialize,
     only = {},
     transaction = null
-  }: { name: string; told: (row: M) => T; only?: object; transaction?: Transaction | null }
+  }: { name: string; serialize: (row: M) => T; only?: object; transaction?: Transaction | null }
 ): Promise<T | null> {
   const where = key as WhereOptions<Attributes<M>>;
   const seen = { ...key, revision } as object as WhereOptions<Attributes<M>>;
   const refuse = async () => {
     const current = await model.findOne({ where, transaction });
-    return changedElsewhere(name, current && told(current));
+    return changedElsewhere(name, current && serialize(current));
   };
   if (values === null) {
     const removed = await model.destroy({ where: seen, transaction });
@@ -43,7 +43,9 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
   if (revision === 0)
     try {
       const create = async (within: Transaction | null) =>
-        told(await model.create({ ...key, ...values } as CreationAttributes<M>, { ...asGiven, transaction: within }));
+        serialize(
+          await model.create({ ...key, ...values } as CreationAttributes<M>, { ...asGiven, transaction: within })
+        );
       // Within a transaction in one of its own, as the outer one does not outlive an error.
       return await (transaction ? model.sequelize!.transaction({ transaction }, create) : create(null));
     } catch (error) {
@@ -57,5 +59,5 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
     transaction
   });
   if (!changed) throw await refuse();
-  return told(row!);
+  return serialize(row!);
 }

@@ -17,13 +17,13 @@ const inLine = pLimit(2);
 const threads = new KeptThreads<BriefTask, Uint8Array<ArrayBuffer>>('brief-worker.js', 60_000);
 
 /** Milliseconds that one may take. */
-const mostTime = 180_000;
+const maxTime = 180_000;
 
 /** Does it in a thread and gives the answer as JSON, in UTF-8. */
 export const briefWork = (task: BriefTask): Promise<Uint8Array<ArrayBuffer>> =>
   inLine(async () => {
     const asker = currentAsker();
-    const signal = AbortSignal.any([...(asker ? [asker.signal] : []), AbortSignal.timeout(mostTime)]);
+    const signal = AbortSignal.any([...(asker ? [asker.signal] : []), AbortSignal.timeout(maxTime)]);
     const transferList = 'body' in task ? [task.body.buffer as ArrayBuffer] : [];
     try {
       return await threads.run(task, { signal, transferList });

@@ -12,7 +12,7 @@ async function endOf(work: () => Promise<unknown>): Promise<ThreadTells<unknown,
     takeUpSpreadLexicon();
     return { answer: await work() };
   } catch (error) {
-    if (error instanceof Refusal) return { refusal: error.told() };
+    if (error instanceof Refusal) return { refusal: error.serialize() };
     return { error: error instanceof Error ? error.message : String(error), away: isDatabaseAway(error) };
   }
 }

@@ -1,6 +1,6 @@
 import type { Person, Value } from '$core/people';
 import type { Rendering, Search, Sheet } from '$core/dialect';
-import type { Answer, Page } from '$sources/source';
+import type { SearchResult, Page } from '$sources/source';
 import type {
   BoardCell,
   Both,
@@ -17,7 +17,7 @@ import type { PackedVerdicts } from './packed-verdicts';
 import type { KeptBack } from '$sources/reading';
 import type { Problem, Query, Scope } from '$core/language';
 import type { Cut, NeutralWord } from '$core/harvest';
-import type { Mark, MatchingRules, Truth } from '$core/semantics';
+import type { Highlight, MatchingRules, Truth } from '$core/semantics';
 import type { Persona, WordSet } from '$core/persona';
 import type { Candidate, Change, Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
 import type { VersionSet } from '../database/models';
@@ -147,7 +147,7 @@ export interface StringText {
 /** What of a sampled person answers a string, and what their record leaves open. */
 export interface ReadPerson {
   values: Value[];
-  marks: Mark[];
+  marks: Highlight[];
   untold: string[];
 }
 
@@ -227,7 +227,7 @@ export interface PeopleWork {
     ask: {
       sheet: Sheet;
       rendering: Rendering;
-      answers: Answer[];
+      answers: SearchResult[];
       size: number;
       seed: string;
       contacted: readonly Person[];

@@ -41,7 +41,7 @@ parentPort?.on('message', (told: ToThread) => {
     const bytes = new TextEncoder().encode(JSON.stringify(answer));
     parentPort!.postMessage({ id, answer: bytes } satisfies FromThread, [bytes.buffer]);
   } catch (error) {
-    if (error instanceof Refusal) tell({ id, refusal: error.told() });
+    if (error instanceof Refusal) tell({ id, refusal: error.serialize() });
     else tell({ id, error: error instanceof Error ? error.message : String(error) });
   }
 });

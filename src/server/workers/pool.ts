@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import type { OwnLexicon } from '$core/titles';
 import { log } from '../log';
-import { Refusal, type ToldRefusal } from '../refusal';
+import { Refusal, type SerializedRefusal } from '../refusal';
 import type { Asker } from './asker';
 import { processorWait } from './processor-wait';
 import type { SharedSource } from './shared-source';
@@ -30,7 +30,7 @@ export type FromThread =
   | { attached: string[] }
   | { id: number; answer: unknown }
   | { id: number; error: string }
-  | { id: number; refusal: ToldRefusal };
+  | { id: number; refusal: SerializedRefusal };
 
 interface Question {
   id: number;

@@ -3,11 +3,11 @@ import { Worker, type TransferListItem } from 'node:worker_threads';
 import { ownLexicon, type OwnLexicon } from '$core/titles';
 import { environment } from '../environment';
 import { NotNow } from '../jobs/not-now';
-import { Refusal, type ToldRefusal } from '../refusal';
+import { Refusal, type SerializedRefusal } from '../refusal';
 
 /** What a thread that does one thing tells: how far it is, and then how it ended. */
 export type ThreadTells<Answer, Progress> =
-  { progress: Progress } | { answer: Answer } | { error: string; away?: boolean } | { refusal: ToldRefusal };
+  { progress: Progress } | { answer: Answer } | { error: string; away?: boolean } | { refusal: SerializedRefusal };
 
 interface How<Progress> {
   /** Breaks it off. */

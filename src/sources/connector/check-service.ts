@@ -11,7 +11,7 @@ export interface Finding {
 }
 
 /** Pages read of one search at most. */
-const mostPages = 30;
+const maxPages = 30;
 const sampleStrings = ['manager', 'title:manager', 'country:Denmark', 'a', 'the'];
 
 class Wrong extends Error {}
@@ -106,7 +106,7 @@ export async function* checkService(connection: Connection, sample?: string): As
         const twice = rows.filter((row) => seen.has(row)).length;
         if (twice) throw new Wrong(`${twice} rows of page ${number + 1} came before`);
         for (const row of rows) seen.add(row);
-        if (answer.last || number + 1 >= mostPages) break;
+        if (answer.last || number + 1 >= maxPages) break;
         if (!rows.length) throw new Wrong(`page ${number + 1} is empty and is not the last`);
         answer = await page(number + 1, answer.cursor ?? null);
       }

@@ -20,11 +20,11 @@ const common = {
 const cell = z.union([z.string().max(20_000), z.number(), z.boolean(), z.null()]);
 
 /** The most rows of one page. */
-const mostRows = 1000;
+const maxRows = 1000;
 
 /** What a service answers: people in Eave's own schema, or the cells of a table whose columns are named. */
 export const answerSchema = z.union([
-  z.object({ ...common, people: z.array(personSchema).max(mostRows) }),
+  z.object({ ...common, people: z.array(personSchema).max(maxRows) }),
   z.object({
     ...common,
     columns: z
@@ -36,7 +36,7 @@ export const answerSchema = z.union([
       )
       .min(1)
       .max(200),
-    rows: z.array(z.array(cell).max(200)).max(mostRows)
+    rows: z.array(z.array(cell).max(200)).max(maxRows)
   })
 ]);
 export type ServiceAnswer = z.infer<typeof answerSchema>;

@@ -6,7 +6,7 @@ import { chance } from '../world/chance';
 import { headcountAt, type World, type WorldChanges, type WorldJob, type WorldPerson } from '../world/world';
 
 /** What a place knows of the world. It learns of changes late, each place in its own way. */
-export interface Place {
+export interface RecordRules {
   /** The day as of which it knows a person, on a day of the world. */
   seen: (number: number, today: number) => number;
   /** How many records it has of a person as it knows them. */
@@ -19,12 +19,12 @@ export interface Place {
 }
 
 /** Whom a place has, in the order in which it lists them: twice the number of a person, and one more for their second record. */
-function orderOf(world: World, place: Place): Uint32Array {
+function orderOf(world: World, place: RecordRules): Uint32Array {
   const all = Array.from({ length: world.people.length }, (_, number) => number);
   return Uint32Array.from(listed(world, place, all), ({ entry }) => entry);
 }
 
-function listed(world: World, { copies, place, seen }: Place, numbers: readonly number[]) {
+function listed(world: World, { copies, place, seen }: RecordRules, numbers: readonly number[]) {
   const entries: { entry: number; at: number | string }[] = [];
   for (const number of numbers) {
     const person = world.people.at(number, seen(number, world.day))!;
@@ -41,7 +41,7 @@ const byPlace = (a: { entry: number; at: number | string }, b: { entry: number; 
 /** The order of a place after its world has moved on, and which of its records are as they were: as in `PeopleChanged`. */
 export function moveOrder(
   order: Uint32Array,
-  place: Place,
+  place: RecordRules,
   from: number,
   world: World & { moved: WorldChanges }
 ): { order: Uint32Array; from: Int32Array; remade: Uint32Array } {
@@ -103,7 +103,7 @@ export class Records implements PeopleList, Iterable<Person> {
 
   constructor(
     private readonly world: World,
-    private readonly place: Place,
+    private readonly place: RecordRules,
     readonly order: Uint32Array = orderOf(world, place)
   ) {
     this.length = order.length;
@@ -135,7 +135,7 @@ const luck = ({ number }: WorldPerson, question: string): number => chance(numbe
 const headcountIn = ({ firm, ended }: WorldJob): number => headcountAt(firm, Math.max(0, ended));
 
 /** Whether anything of a person or their firms comes to be known between two days. */
-function learns(seen: Place['seen']): Place['changes'] {
+function learns(seen: RecordRules['seen']): RecordRules['changes'] {
   return (number, moved, from, to) => {
     const [before, after] = [seen(number, from), seen(number, to)];
     const joined = moved.joined(number);
@@ -150,12 +150,12 @@ function learns(seen: Place['seen']): Place['changes'] {
 /** Members who are slow to write down a new job: they do so after so many months. */
 const isSlow = (number: number) => chance(number, 'stale') < 0.3;
 const slowMonths = 18;
-const harrowSeen: Place['seen'] = (number, today) =>
+const harrowSeen: RecordRules['seen'] = (number, today) =>
   today - (isSlow(number) ? slowMonths * 30 : Math.floor(chance(number, 'writes it down') * 31));
 const harrowLearns = learns(harrowSeen);
 
 /** What the members' network knows: 70 % of the world, some of it out of date, facts missing here and there. */
-export const harrow: Place = {
+export const harrow: RecordRules = {
   seen: harrowSeen,
   copies: (person) => (luck(person, 'harrow') < 0.7 ? 1 : 0),
   place: (person) => -standing(person),
@@ -226,8 +226,8 @@ const memberFunctions = new Set([
 ]);
 
 /** What the trade association's directory knows: members of its own line of business, present job only, up to date. */
-const marlowSeen: Place['seen'] = (number, today) => today - Math.floor(chance(number, 'reports') * 11);
-export const marlow: Place = {
+const marlowSeen: RecordRules['seen'] = (number, today) => today - Math.floor(chance(number, 'reports') * 11);
+export const marlow: RecordRules = {
   seen: marlowSeen,
   changes: learns(marlowSeen),
   copies: (person) => {
@@ -259,10 +259,10 @@ function pageRead(number: number, today: number): number {
   const age = Math.floor(chance(number, 'page age') * readAgain);
   return age - readAgain * Math.floor((age + monthOf(today)) / readAgain);
 }
-const lanternfieldSeen: Place['seen'] = (number, today) => Math.min(today, firstDayOf(-pageRead(number, today)));
+const lanternfieldSeen: RecordRules['seen'] = (number, today) => Math.min(today, firstDayOf(-pageRead(number, today)));
 
 /** What the index of public pages knows: a name, a title, a firm and a snippet, as they were when the page was read. One in twenty-five has a second, older page. */
-export const lanternfield: Place = {
+export const lanternfield: RecordRules = {
   seen: lanternfieldSeen,
   changes: (number, _moved, from, to) => pageRead(number, from) !== pageRead(number, to),
   copies: (person) => (luck(person, 'lanternfield') >= 0.4 ? 0 : luck(person, 'second page') < 0.04 ? 2 : 1),
@@ -286,8 +286,8 @@ const pageRank = (person: WorldPerson, second: boolean) =>
   luck(person, 'page rank') + (person.about ? 0.2 : 0) - (second ? 0.3 : 0);
 
 /** What the contact database knows: facts and an address for 45 % of the world, many of the records old; one in thirty-three twice, once as they were. */
-const quillbankSeen: Place['seen'] = (number, today) => today - Math.floor(chance(number, 'is checked') * 121);
-export const quillbank: Place = {
+const quillbankSeen: RecordRules['seen'] = (number, today) => today - Math.floor(chance(number, 'is checked') * 121);
+export const quillbank: RecordRules = {
   seen: quillbankSeen,
   changes: learns(quillbankSeen),
   copies: (person) => (luck(person, 'quillbank') >= 0.45 ? 0 : luck(person, 'twice') < 0.03 ? 2 : 1),

@@ -6,13 +6,13 @@ import { IndexedSource } from '../indexed-source';
 import { monthOf } from '../world/calendar';
 import { makeWorld, type recallWorld, type World, type WorldPerson } from '../world/world';
 import * as places from './records';
-import { moveOrder, Records, type Place } from './records';
+import { moveOrder, Records, type RecordRules } from './records';
 
 /** People in the demo world that ships with Eave. */
 export const demoWorldSize = 250_000;
 
 /** The stand-ins: each its sheet, and what it knows of a world. */
-export const standIns: readonly { sheet: Sheet; place: Place }[] = [
+export const standIns: readonly { sheet: Sheet; place: RecordRules }[] = [
   { sheet: harrowGuild, place: places.harrow },
   { sheet: lanternfield, place: places.lanternfield },
   { sheet: quillbank, place: places.quillbank },

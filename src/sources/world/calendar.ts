@@ -2,24 +2,24 @@
 export const worldStart = { year: 2026, month: 11 };
 
 /** Months that the world can be moved on. */
-const mostMonths = 120;
+const maxMonths = 120;
 const day = 24 * 60 * 60 * 1000;
 const start = Date.UTC(worldStart.year, worldStart.month - 1, 1);
 
 /** The first day of each month. */
 const firstDays = Array.from(
-  { length: mostMonths + 1 },
+  { length: maxMonths + 1 },
   (_, month) => (Date.UTC(worldStart.year, worldStart.month - 1 + month, 1) - start) / day
 );
 
 /** The last day the world has. */
-export const lastDay = firstDays[mostMonths]! - 1;
+export const lastDay = firstDays[maxMonths]! - 1;
 
-export const firstDayOf = (month: number): number => firstDays[Math.max(0, Math.min(mostMonths, month))]!;
+export const firstDayOf = (month: number): number => firstDays[Math.max(0, Math.min(maxMonths, month))]!;
 
 /** The month that a day is in; every day before the first is in month 0. */
 export function monthOf(day: number): number {
-  let month = Math.min(mostMonths - 1, Math.max(0, Math.floor(day / 28)));
+  let month = Math.min(maxMonths - 1, Math.max(0, Math.floor(day / 28)));
   while (month > 0 && firstDays[month]! > day) month--;
   return month;
 }

@@ -58,9 +58,9 @@ const momentOf = `
     (SELECT revision FROM documents WHERE brief_id = b.id AND kind = 'known') AS known
   FROM briefs b WHERE b.id = $briefId`;
 
-const trialsKept = new LRUCache<string, readonly Tried[]>({ max: 48 });
-const identities = new LRUCache<string, Promise<Identity>>({ max: 32 });
-const judgedKept = new LRUCache<string, Promise<Judged>>({ max: 48 });
+const trialsCache = new LRUCache<string, readonly Tried[]>({ max: 48 });
+const identityCache = new LRUCache<string, Promise<Identity>>({ max: 32 });
+const judgedCache = new LRUCache<string, Promise<Judged>>({ max: 48 });
 
 const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(told)).digest('base64');
 
@@ -80,8 +80,8 @@ async function readContext(briefId: string): Promise<BriefContext> {
   const { personaId, name } = now;
   personas.set(briefId, personaId);
   const key = `${briefId} ${now.versions} ${now.trials.join()}`;
-  let trials = trialsKept.get(key);
-  if (!trials) trialsKept.set(key, (trials = await rowsOfTrials(briefId, now.trials)));
+  let trials = trialsCache.get(key);
+  if (!trials) trialsCache.set(key, (trials = await rowsOfTrials(briefId, now.trials)));
   const verdicts = once(() => verdictsOf(personaId, now.verdicts, now.newVerdicts));
   const identityKey = async () => {
     const records = recordsOf(trials);
@@ -94,7 +94,7 @@ async function readContext(briefId: string): Promise<BriefContext> {
   };
   const identity = once(async () => {
     const { named, key: identityName } = await identityKey();
-    return remembered(identities, identityName, () => identify(trials, named));
+    return remembered(identityCache, identityName, () => identify(trials, named));
   });
   const without = hashOf([key, now.same, now.sources, now.samples, now.known]);
   const mark = hashOf([without, now.verdicts]);
@@ -113,7 +113,7 @@ async function readContext(briefId: string): Promise<BriefContext> {
     ),
     identity,
     judged: once(() =>
-      remembered(judgedKept, mark, async () => {
+      remembered(judgedCache, mark, async () => {
         const [who, rows] = await Promise.all([identity(), verdicts()]);
         return judgedBy(who, rows);
       })

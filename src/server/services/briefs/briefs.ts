@@ -35,7 +35,7 @@ export async function findBrief(id: string): Promise<BriefRow> {
   return brief;
 }
 
-const told = (brief: BriefRow) => ({
+const serialize = (brief: BriefRow) => ({
   id: brief.id,
   name: brief.name,
   archived: brief.archivedAt !== null,
@@ -65,7 +65,7 @@ export async function createBrief(
       })),
       { transaction }
     );
-    return told(brief);
+    return serialize(brief);
   });
 }
 
@@ -120,7 +120,7 @@ const listed = `
         ORDER BY created_at DESC LIMIT 1) t ON true) AS chosen
   FROM briefs b JOIN documents c ON c.brief_id = b.id AND c.kind = 'choice'`;
 
-const toldListed = ({ persona, createdAt, updatedAt, ...row }: Listed) => ({
+const serializeListed = ({ persona, createdAt, updatedAt, ...row }: Listed) => ({
   ...row,
   createdAt: createdAt.toISOString(),
   updatedAt: updatedAt.toISOString(),
@@ -134,12 +134,12 @@ export async function readBrief(id: string) {
     contextOf(id).then(peopleJudged)
   ]);
   if (!brief) throw notFound('This brief');
-  return { ...toldListed(brief), judged };
+  return { ...serializeListed(brief), judged };
 }
 
 export async function listBriefs() {
   const briefs = await database().query<Listed>(`${listed} ORDER BY b.updated_at DESC`, { type: QueryTypes.SELECT });
-  return briefs.map(toldListed);
+  return briefs.map(serializeListed);
 }
 
 export async function changeBrief(
@@ -156,8 +156,8 @@ export async function changeBrief(
     { where: { id, revision: change.revision } }
   );
   await brief.reload();
-  if (!changed) throw changedElsewhere('This brief', told(brief));
-  return told(brief);
+  if (!changed) throw changedElsewhere('This brief', serialize(brief));
+  return serialize(brief);
 }
 
 export async function deleteBrief(id: string): Promise<void> {

@@ -8,7 +8,7 @@ import { changedElsewhere, notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { withoutObjected } from '../objections/objected';
 import { findSource } from '../sources/sources';
-import { makeHandTrial, placeFor, type Place } from './hand-trial';
+import { makeHandTrial, handSearchFor, type HandSearch } from './hand-trial';
 import { entriesOf, placeOf, readPlace } from './read-diary';
 import { bringOn, recountSlice, searchOf, slicesOfEntries } from './slices-by-hand';
 import { rowsKept } from './hand-rows';
@@ -48,7 +48,7 @@ async function allowedRows(sourceId: string, rows: readonly HandRow[]): Promise<
  * nothing stands there any more.
  */
 export async function changeDiary(
-  place: Place,
+  place: HandSearch,
   work: (transaction: Transaction) => Promise<HandEntryRow[]>
 ): Promise<string | null> {
   let slices: HarvestSliceRow[] = [];
@@ -72,7 +72,7 @@ export async function changeDiary(
 
 /** Writes an entry, within a change of the diary. */
 export async function writeEntry(
-  place: Place,
+  place: HandSearch,
   search: number,
   { said, page, rows }: Seen,
   transaction: Transaction,
@@ -136,7 +136,7 @@ export async function addEntry(
   return readPlace(place, slice?.harvestId);
 }
 
-async function sliceAt({ version, source }: Place, id: string): Promise<HarvestSliceRow> {
+async function sliceAt({ version, source }: HandSearch, id: string): Promise<HarvestSliceRow> {
   const { HarvestSlice, HarvestSource } = models();
   const slice = await HarvestSlice.findOne({ where: { id, sourceId: source.id } });
   const { harvestId } = slice ?? {};
@@ -170,7 +170,7 @@ export async function changeEntry(
   const version = entry && (await Version.findOne({ where: { id: entry.versionId, briefId } }));
   if (!entry || !version) throw notFound('This entry');
   const [brief, source] = await Promise.all([findBrief(briefId), findSource(entry.sourceId)]);
-  const place = await placeFor(brief, version, source);
+  const place = await handSearchFor(brief, version, source);
   const count = countOf(said);
   const kept = await allowedRows(entry.sourceId, rowsKept(rows, { own: entry.rows }));
   await changeDiary(place, async (transaction) => {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import type { Answer } from '$sources/source';
+import type { SearchResult } from '$sources/source';
 import type { Rendering } from '$core/dialect';
 import { models, type BriefRow, type HandEntryRow, type SourceRow, type VersionRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
@@ -15,7 +15,7 @@ const pagesOfSearch = 1_000_000;
 /** A count that nobody typed: those read, or many more. */
 const openFrom = (rows: number) => ({ said: rows, interval: { low: rows, high: rows * 10 } });
 
-function answerOf({ people, pages, counted }: SearchSeen): Answer {
+function answerOf({ people, pages, counted }: SearchSeen): SearchResult {
   const { said, interval } = counted?.count ?? openFrom(people.length);
   return {
     said: Math.max(said, people.length),
@@ -26,14 +26,14 @@ function answerOf({ people, pages, counted }: SearchSeen): Answer {
 }
 
 /** A version at a place run by hand, as it is asked there. */
-export interface Place {
+export interface HandSearch {
   brief: BriefRow;
   version: VersionRow;
   source: SourceRow;
   rendering: Rendering;
 }
 
-export const placeFor = async (brief: BriefRow, version: VersionRow, source: SourceRow): Promise<Place> => ({
+export const handSearchFor = async (brief: BriefRow, version: VersionRow, source: SourceRow): Promise<HandSearch> => ({
   brief,
   version,
   source,
@@ -45,7 +45,7 @@ export const placeFor = async (brief: BriefRow, version: VersionRow, source: Sou
  * its id, so that a link to it stays good; verdicts stay with their people. Gives the id; null where nothing stands there any more.
  */
 export async function makeHandTrial(
-  { brief: { id: briefId, personaId }, version, source, rendering }: Place,
+  { brief: { id: briefId, personaId }, version, source, rendering }: HandSearch,
   entries: readonly HandEntryRow[],
   transaction: Transaction
 ): Promise<string | null> {

@@ -4,21 +4,21 @@ import { models, type HandEntryRow, type SourceRow } from '../../database/models
 import { notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { findSource } from '../sources/sources';
-import { findVersion, toldVersion } from '../strings/versions';
+import { findVersion, serializeVersion } from '../strings/versions';
 import { searchSeen } from './hand-rows';
-import { placeFor, type Place } from './hand-trial';
+import { handSearchFor, type HandSearch } from './hand-trial';
 import { entriesOfSlice } from './slices-by-hand';
 
 /** Rows of a page where the sheet does not say. */
 const usualPage = 25;
 
-export async function placeOf(briefId: string, number: number, sourceId: string): Promise<Place> {
+export async function placeOf(briefId: string, number: number, sourceId: string): Promise<HandSearch> {
   const [brief, version, source] = await Promise.all([
     findBrief(briefId),
     findVersion(briefId, number),
     findSource(sourceId)
   ]);
-  return placeFor(brief, version, byHandOnly(source));
+  return handSearchFor(brief, version, byHandOnly(source));
 }
 
 export function byHandOnly(source: SourceRow): SourceRow {
@@ -28,7 +28,7 @@ export function byHandOnly(source: SourceRow): SourceRow {
 }
 
 /** Entries of whole searches; with `slices`, of their parts in harvests too. */
-export const entriesOf = ({ version, source }: Place, transaction?: Transaction, slices = false) =>
+export const entriesOf = ({ version, source }: HandSearch, transaction?: Transaction, slices = false) =>
   models().HandEntry.findAll({
     where: { versionId: version.id, sourceId: source.id, ...(!slices && { sliceId: null }) },
     order: [
@@ -44,7 +44,7 @@ export const readDiary = async (briefId: string, number: number, sourceId: strin
   readPlace(await placeOf(briefId, number, sourceId), harvestId);
 
 /** What is run of a version at a place: its searches, or the slices of a harvest there. */
-async function searchesAt(place: Place, harvestId?: string) {
+async function searchesAt(place: HandSearch, harvestId?: string) {
   const { version, source, rendering } = place;
   if (harvestId === undefined) {
     const entries = await entriesOf(place);
@@ -76,7 +76,7 @@ async function searchesAt(place: Place, harvestId?: string) {
 }
 
 /** What was seen at a place, and what to do next. */
-export async function readPlace(place: Place, harvestId?: string) {
+export async function readPlace(place: HandSearch, harvestId?: string) {
   const { version, source, brief, rendering } = place;
   const [{ harvest, searches, entries }, trial] = await Promise.all([
     searchesAt(place, harvestId),
@@ -93,11 +93,11 @@ export async function readPlace(place: Place, harvestId?: string) {
     const had = met[at];
     const known = entry.takenBack ? 0 : entry.rows.filter(({ id }) => had?.has(id)).length;
     if (!entry.takenBack) for (const { id } of entry.rows) had?.add(id);
-    return { ...toldEntry(entry, known), search: at };
+    return { ...serializeEntry(entry, known), search: at };
   });
   const size = source.sheet.limits.page ?? usualPage;
   return {
-    version: toldVersion(version),
+    version: serializeVersion(version),
     sourceId: source.id,
     harvest,
     rendering: { ...rendering, searches: searches.map(({ asked }) => asked) },
@@ -131,7 +131,7 @@ export async function readPlace(place: Place, harvestId?: string) {
   };
 }
 
-const toldEntry = (entry: HandEntryRow, known: number) => ({
+const serializeEntry = (entry: HandEntryRow, known: number) => ({
   id: entry.id,
   search: entry.search,
   seenAt: entry.seenAt.toISOString(),

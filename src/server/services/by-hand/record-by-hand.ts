@@ -6,7 +6,7 @@ import { findSource } from '../sources/sources';
 import { findVersion, keepVersion } from '../strings/versions';
 import { readTrial } from '../trials/trials';
 import { changeDiary, writeEntry } from './diary';
-import { placeFor } from './hand-trial';
+import { handSearchFor } from './hand-trial';
 import { byHandOnly } from './read-diary';
 
 /** What a person brings back from one search at a place: the count they saw, and the rows they copied. */
@@ -27,7 +27,7 @@ export async function recordByHand(
   const [brief, source] = await Promise.all([findBrief(briefId), findSource(sourceId).then(byHandOnly)]);
   const { number } = await keepVersion(briefId, text, parent);
   const version = await findVersion(briefId, number);
-  const place = await placeFor(brief, version, source);
+  const place = await handSearchFor(brief, version, source);
   const { searches } = place.rendering;
   if (answers.length !== searches.length)
     throw new Refusal(

@@ -18,7 +18,7 @@ import { foundIn, type Tried } from '../trials/latest-trials';
 import { remembered } from '../../remembered';
 import { peopleAtRanks } from '../trials/trial-run';
 import { verdictsOn } from '../trials/verdicts';
-import { toldVersion } from '../strings/versions';
+import { serializeVersion } from '../strings/versions';
 
 /** Numbers for people; those who are known but were never found get numbers of their own behind the others. */
 class Numbers {
@@ -112,8 +112,8 @@ interface BoardInputs {
   /** The sources in the order in which they are listed. */
   order: string[];
 }
-const inputsKept = new LRUCache<string, Promise<BoardInputs>>({ max: 12 });
-const boardsKept = new LRUCache<string, Promise<Awaited<ReturnType<typeof makeBoard>>>>({ max: 24 });
+const inputsCache = new LRUCache<string, Promise<BoardInputs>>({ max: 12 });
+const boardCache = new LRUCache<string, Promise<Awaited<ReturnType<typeof makeBoard>>>>({ max: 24 });
 
 async function boardInputs(context: BriefContext, numbers: readonly number[] | undefined): Promise<BoardInputs> {
   const trials = context.trials.filter(({ version }) => !numbers || numbers.includes(version.number));
@@ -164,8 +164,8 @@ export const boardFor = async (briefId: string, numbers?: readonly number[], cer
 
 export function boardIn(context: BriefContext, numbers?: readonly number[], certain = false) {
   const which = numbers?.join() ?? '';
-  return remembered(boardsKept, `${context.mark} ${which} ${certain}`, async () => {
-    const inputs = remembered(inputsKept, `${context.without} ${which}`, () => boardInputs(context, numbers));
+  return remembered(boardCache, `${context.mark} ${which} ${certain}`, async () => {
+    const inputs = remembered(inputsCache, `${context.without} ${which}`, () => boardInputs(context, numbers));
     const [made, { verdicts }] = await Promise.all([inputs, context.judged()]);
     return makeBoard(made, verdicts, certain);
   });
@@ -183,7 +183,7 @@ async function makeBoard(inputs: BoardInputs, verdicts: ReadonlyMap<number, Verd
     certain
   });
   return {
-    versions: [...new Map(trials.map(({ version }) => [version.number, version])).values()].map(toldVersion),
+    versions: [...new Map(trials.map(({ version }) => [version.number, version])).values()].map(serializeVersion),
     judged: verdicts.size,
     ...together,
     cells: board.map((cell, i) => {

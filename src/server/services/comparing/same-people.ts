@@ -79,7 +79,7 @@ export async function pairsOf(briefId: string) {
 }
 
 /** Records told for a name, at most. */
-const mostNamed = 60;
+const maxNamed = 60;
 
 /** Records with a name like this among those a brief's newest trials show, each with the number of its person. */
 export async function recordsNamed(briefId: string, name: string) {
@@ -90,7 +90,7 @@ export async function recordsNamed(briefId: string, name: string) {
     `SELECT DISTINCT ON (t.source_id, person ->> 'id') t.source_id AS "sourceId", person
        FROM trial_pages p JOIN trials t ON t.id = p.trial_id, jsonb_array_elements(p.people) AS person
       WHERE t.id IN (:trials) AND person ->> 'name' ILIKE :name
-      ORDER BY t.source_id, person ->> 'id' LIMIT ${mostNamed}`,
+      ORDER BY t.source_id, person ->> 'id' LIMIT ${maxNamed}`,
     {
       replacements: {
         trials: trials.map(({ trial }) => trial.id),

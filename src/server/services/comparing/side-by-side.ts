@@ -29,7 +29,7 @@ export async function sidesOf(
   const source = await readySource(sourceId);
   const seed = `${personaId}/${sourceId}`;
   const sides = await askPeople('sample', { sourceId: source.id, from, to, size, seed, certain });
-  const estimate = (count: number) => toldCount(count, source.sheet);
+  const estimate = (count: number) => estimateOfCount(count, source.sheet);
   const side = ({ ids, shown, sample }: (typeof sides)['goes']) =>
     told(personaId, judged, sourceId, { count: estimate(ids.length), shown, ids, sample });
   const [goes, comes, stays] = await Promise.all([side(sides.goes), side(sides.comes), side(sides.stays)]);
@@ -37,7 +37,7 @@ export async function sidesOf(
 }
 
 /** A count of people as a source could tell it, with its middle. */
-function toldCount(count: number, { counting }: Sheet): Estimate {
+function estimateOfCount(count: number, { counting }: Sheet): Estimate {
   const interval = countInterval(shownCount(count, counting), counting);
   return { ...interval, middle: middleOf(interval) };
 }
@@ -153,7 +153,7 @@ export async function versionsSideBySide(
 }
 
 /** People whose absence is looked into at once, at most. */
-const mostExplained = 300;
+const maxExplained = 300;
 
 /** One version at two sources: whom the first finds and the second lacks, and why. */
 export async function sourcesSideBySide(briefId: string, number: number, here: string, there: string, certain = false) {
@@ -175,7 +175,7 @@ export async function sourcesSideBySide(briefId: string, number: number, here: s
   const own = foundIn(mine, certain);
   const has = new Set(foundIn(theirs, certain).map((id) => identity.numberOf(there, id)));
   const lacking = own.filter((id) => !has.has(identity.numberOf(here, id)));
-  const looked = drawSample(lacking, mostExplained, `${personaId}/${here}/${there}`).map((rank) => lacking[rank - 1]!);
+  const looked = drawSample(lacking, maxExplained, `${personaId}/${here}/${there}`).map((rank) => lacking[rank - 1]!);
   const people = !hasPeopleHere(source.kind)
     ? (await peopleOfTrials([mine])).filter(({ id }) => looked.includes(id))
     : await askPeople('people-by-id', { sourceId: (await readySource(here)).id, ids: looked });

@@ -12,7 +12,7 @@ import { needsOf, placeOf } from './slices';
 // few of the people that come are new. What comes with a word is no part of a cut: it overlaps, and comes on top.
 
 /** Words asked beside one search at most. */
-const mostWords = 60;
+const maxWords = 60;
 
 export const isAskedWithWords = ({ cutBy }: Pick<HarvestSliceRow, 'cutBy'>): boolean => cutBy?.kind === 'neutral';
 
@@ -89,7 +89,7 @@ export async function askWithNextWord(harvest: HarvestRow, source: SourceRow): P
   for (const slice of slices) {
     if (slice.state === 'cut' && !isAskedWithWords(slice)) continue;
     const asked = await withWords(slice);
-    if (asked.length >= mostWords) continue;
+    if (asked.length >= maxWords) continue;
     // The first word is asked in any case: whom one search alone shows tells nothing of those it does not.
     if (asked.length && !isWorthIt(await timesMet([slice, ...asked]), least)) continue;
     for (const word of await wordsFor(slice, source, harvest.briefId))
@@ -115,7 +115,7 @@ export async function readWords(slice: HarvestSliceRow, slices: readonly Harvest
         ? null
         : least !== null && !isWorthIt(met, least)
           ? ('few are new' as const)
-          : asked.length >= mostWords
+          : asked.length >= maxWords
             ? ('enough words' as const)
             : null
   };

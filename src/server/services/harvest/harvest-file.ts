@@ -9,7 +9,7 @@ import { listHarvestPeople, type PeopleFilter } from './harvest-people';
 export type HarvestFormat = 'csv' | 'jsonl' | 'xlsx' | 'trec';
 
 /** People of a harvest that leave in one file at most. */
-const mostLeaving = 200_000;
+const maxLeaving = 200_000;
 const columns = ['Name', 'Title', 'Company', 'Country', 'Place', 'Sources', 'Certain', 'Verdict', 'Likelihood'];
 
 /** The people of a harvest, as the filter and the order have them, as a file; for a thread of its own. */
@@ -19,7 +19,7 @@ export async function writeHarvestFile(
   filter: PeopleFilter,
   format: HarvestFormat
 ): Promise<Uint8Array> {
-  const { people } = await listHarvestPeople(briefId, harvestId, filter, null, mostLeaving);
+  const { people } = await listHarvestPeople(briefId, harvestId, filter, null, maxLeaving);
   const sources = new Map(
     (await models().Source.findAll({ attributes: ['id', 'name'] })).map(({ id, name }) => [id, name])
   );

@@ -19,7 +19,7 @@ import { leftToHand, takeFromDiary } from '../by-hand/slices-by-hand';
 import { touch, tryToCut } from './slices';
 
 const task = 'harvest';
-const mostEvents = 300;
+const maxEvents = 300;
 
 /** A harvest that stands still until somebody gives it more, with why. */
 class Paused extends Error {}
@@ -117,7 +117,7 @@ async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
 async function noteEvents(harvest: HarvestRow, source: string, whats: readonly string[]): Promise<void> {
   if (!whats.length) return;
   const events = whats.map((what) => ({ at: new Date().toISOString(), source, what }));
-  await harvest.update({ events: [...harvest.events, ...events].slice(-mostEvents) });
+  await harvest.update({ events: [...harvest.events, ...events].slice(-maxEvents) });
 }
 
 /** All slices of one source, until none waits. */

@@ -74,7 +74,7 @@ export async function findHarvest(briefId: string, id: string): Promise<HarvestR
   return harvest;
 }
 
-const toldHead = (harvest: HarvestRow) => ({
+const serializeHead = (harvest: HarvestRow) => ({
   id: harvest.id,
   name: harvest.name,
   state: harvest.state,
@@ -90,10 +90,10 @@ const toldHead = (harvest: HarvestRow) => ({
 export async function listHarvests(briefId: string) {
   await findBrief(briefId);
   const rows = await models().Harvest.findAll({ where: { briefId, watchId: null }, order: [['createdAt', 'DESC']] });
-  return rows.map(toldHead);
+  return rows.map(serializeHead);
 }
 
-const toldSlice = (slice: HarvestSliceRow, source: SourceRow) => ({
+const serializeSlice = (slice: HarvestSliceRow, source: SourceRow) => ({
   id: slice.id,
   parent: slice.parent,
   what: slice.what,
@@ -165,7 +165,7 @@ export async function readHarvest(briefId: string, id: string) {
   const count = (sourceId: string, reading: string) =>
     Number(counts.find((row) => row.sourceId === sourceId && row.reading === reading)?.rows ?? 0);
   return {
-    ...toldHead(harvest),
+    ...serializeHead(harvest),
     events: harvest.events.slice(-50).reverse(),
     certain: whole!.certain,
     atSeveral: whole!.several,
@@ -212,7 +212,7 @@ export async function readHarvest(briefId: string, id: string) {
             low: missing.low * source.sheet.price.perRecord,
             high: missing.high * source.sheet.price.perRecord
           },
-          slices: mine.map((slice) => ({ ...toldSlice(slice, source), words: words.get(slice.id) ?? null }))
+          slices: mine.map((slice) => ({ ...serializeSlice(slice, source), words: words.get(slice.id) ?? null }))
         }
       ];
     })

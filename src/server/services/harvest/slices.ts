@@ -12,7 +12,7 @@ import { newestTrials } from '../trials/latest-trials';
 import { peopleOfTrials } from '../comparing/identity';
 
 /** Rows that a cut is planned from at most. */
-const mostSeen = 2000;
+const maxSeen = 2000;
 
 export const placeOf = (parent: string | null, at: number) =>
   `${parent === null ? '' : `${parent}.`}${String(at).padStart(4, '0')}`;
@@ -37,7 +37,7 @@ export const wholeSlices = ({
 async function rowsSeen(briefId: string, slice: Pick<HarvestSliceRow, 'harvestId' | 'sourceId'>): Promise<Person[]> {
   const [rows, tried] = await Promise.all([
     database().query(
-      `SELECT person FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId ORDER BY ordinal DESC LIMIT ${mostSeen}`,
+      `SELECT person FROM harvest_rows WHERE harvest_id = $harvestId AND source_id = $sourceId ORDER BY ordinal DESC LIMIT ${maxSeen}`,
       { bind: { harvestId: slice.harvestId, sourceId: slice.sourceId } }
     ),
     newestTrials(briefId)
@@ -46,8 +46,8 @@ async function rowsSeen(briefId: string, slice: Pick<HarvestSliceRow, 'harvestId
     ({ person }) => person
   );
   const trials = tried.map(({ trial }) => trial).filter(({ sourceId }) => sourceId === slice.sourceId);
-  const tribute = known.length < mostSeen / 4 && trials.length ? await peopleOfTrials(trials) : [];
-  return [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, mostSeen);
+  const tribute = known.length < maxSeen / 4 && trials.length ? await peopleOfTrials(trials) : [];
+  return [...new Map([...known, ...tribute].map((person) => [person.id, person])).values()].slice(0, maxSeen);
 }
 
 /** The count of a slice as it can be understood; null before it was asked. */
@@ -99,11 +99,11 @@ export async function cutSlice(slice: HarvestSliceRow, cut: Cut, transaction: Tr
 }
 
 /** Cuts of cuts at most: one that is as long after so many is not to be cut by what is known of it. */
-const mostCuts = 12;
+const maxCuts = 12;
 
 /** Cuts a slice the best way there is, and lets those know who look at the harvest. False where it cannot be cut. */
 export async function tryToCut(harvest: HarvestRow, slice: HarvestSliceRow, source: SourceRow): Promise<boolean> {
-  const [cut] = slice.place.split('.').length < mostCuts ? await cutsOfSlice(harvest.briefId, slice, source) : [];
+  const [cut] = slice.place.split('.').length < maxCuts ? await cutsOfSlice(harvest.briefId, slice, source) : [];
   if (!cut) return false;
   await database().transaction(async (transaction) => {
     await cutSlice(slice, cut, transaction);

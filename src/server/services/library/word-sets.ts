@@ -21,7 +21,7 @@ async function uses(transaction: Transaction | null = null): Promise<Map<string,
   return found;
 }
 
-const told = ({ name, kind, wordings, note, revision }: WordSetRow, usedIn: { id: string; name: string }[]) => ({
+const serialize = ({ name, kind, wordings, note, revision }: WordSetRow, usedIn: { id: string; name: string }[]) => ({
   name,
   kind,
   wordings,
@@ -32,7 +32,7 @@ const told = ({ name, kind, wordings, note, revision }: WordSetRow, usedIn: { id
 
 export async function listWordSets() {
   const [rows, used] = await Promise.all([models().WordSet.findAll({ order: ['kind', 'name'] }), uses()]);
-  return rows.map((row) => told(row, used.get(row.name) ?? []));
+  return rows.map((row) => serialize(row, used.get(row.name) ?? []));
 }
 
 async function findSet(name: string): Promise<WordSetRow> {
@@ -54,7 +54,7 @@ export async function createWordSet(given: NamedSet) {
       if (!(error instanceof UniqueConstraintError)) throw error;
       throw new Refusal(409, 'Name taken', `There is a word set called ${set.name} already. Choose another name.`);
     });
-  return told(row, (await uses()).get(row.name) ?? []);
+  return serialize(row, (await uses()).get(row.name) ?? []);
 }
 
 /**
@@ -76,8 +76,8 @@ export async function writeWordSet(
     { where: { name, revision } }
   );
   const row = await findSet(name);
-  if (!changed) throw changedElsewhere('This word set', told(row, usedIn));
-  return told(row, usedIn);
+  if (!changed) throw changedElsewhere('This word set', serialize(row, usedIn));
+  return serialize(row, usedIn);
 }
 
 export async function deleteWordSet(name: string): Promise<void> {

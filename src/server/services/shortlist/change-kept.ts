@@ -10,7 +10,7 @@ import type { Written } from './kept-row';
 import { everybody, judgedTable, keptConditions, type KeptFilter } from './list-kept';
 import { wholeRows } from './whole-rows';
 import { reckonLeftOut } from './reckon-left-out';
-import { lockList, mostRowsAtOnce, remember } from './steps';
+import { lockList, maxRowsAtOnce, remember } from './steps';
 
 export interface Change {
   addTags?: string[] | undefined;
@@ -174,11 +174,11 @@ async function changeJoined(
   many: string,
   transaction: Transaction
 ): Promise<void> {
-  if (numbers.length > mostRowsAtOnce)
+  if (numbers.length > maxRowsAtOnce)
     throw new Refusal(
       413,
       'Too many at once',
-      `At most ${mostRowsAtOnce.toLocaleString('en')} people can be rewritten at once. Choose fewer.`
+      `At most ${maxRowsAtOnce.toLocaleString('en')} people can be rewritten at once. Choose fewer.`
     );
   const rows = await wholeRows(id, numbers, transaction);
   for (const { records } of rows)

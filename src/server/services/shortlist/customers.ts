@@ -5,7 +5,7 @@ import { models } from '../../database/models';
 import { notFound, Refusal } from '../../refusal';
 
 /** Customers that a shortlist can leave out. */
-export const mostCustomers = 5000;
+export const maxCustomers = 5000;
 
 /**
  * Adds firms to the customers that the shortlists of a brief leave out, whoever else changes these meanwhile; where there is no
@@ -22,11 +22,11 @@ export async function addCustomers(briefId: string, firms: readonly string[], tr
     const { customers } = list.firms;
     const met = new Set(customers.map(firmKey));
     const fresh = firms.filter((firm) => !met.has(firmKey(firm)));
-    if (customers.length + fresh.length > mostCustomers)
+    if (customers.length + fresh.length > maxCustomers)
       throw new Refusal(
         409,
         'Too many customers',
-        `The shortlist “${list.name}” can leave out ${mostCustomers.toLocaleString('en')} customers, and with these there would be ${(customers.length + fresh.length).toLocaleString('en')}.`
+        `The shortlist “${list.name}” can leave out ${maxCustomers.toLocaleString('en')} customers, and with these there would be ${(customers.length + fresh.length).toLocaleString('en')}.`
       );
     if (!fresh.length) continue;
     await list.update(

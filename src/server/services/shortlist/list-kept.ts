@@ -88,7 +88,7 @@ const sorts: Record<string, string> = {
   keptAt: 'p.kept_at',
   leftOut: 'cardinality(p.left_out)'
 };
-const mostSorts = 5;
+const maxSorts = 5;
 
 /** The order that `sort` names: columns, the first leading; a column of the list's own by its type. */
 export function orderBy(sort: string, columns: ShortlistRow['columns']) {
@@ -96,7 +96,7 @@ export function orderBy(sort: string, columns: ShortlistRow['columns']) {
   const parts = sort
     .split(',')
     .filter(Boolean)
-    .slice(0, mostSorts)
+    .slice(0, maxSorts)
     .map((name, i) => {
       const down = name.startsWith('-');
       const plain = down ? name.slice(1) : name;
@@ -122,7 +122,7 @@ const told = `p.number, p.name, p.title, p.company, p.country, p.place, p.mail, 
   ARRAY(SELECT DISTINCT r->>'sourceId' FROM jsonb_array_elements(p.records) r) AS sources,
   p.kept_at AS "keptAt", p.kept_from AS "keptFrom", p.kept_why AS "keptWhy", p.kept_by AS "keptBy", p.left_out AS "leftOut", p.taken_at AS "takenAt"`;
 
-export interface ToldPerson {
+export interface SerializedPerson {
   number: number;
   name: string;
   title: string;
@@ -166,11 +166,13 @@ export async function keptPeople<More = unknown>(
   list: ShortlistRow,
   { filter, sort = '', from = 0, most = stretch }: Asked,
   more = ''
-): Promise<(ToldPerson & More)[]> {
+): Promise<(SerializedPerson & More)[]> {
   const { personaId } = await findBrief(list.briefId);
   const { where, bind } = keptConditions(filter);
   const { order, bind: ownBind } = orderBy(sort, list.columns);
-  const rows = await database().query<ToldPerson & More & { keptAt: Date | string; takenAt: Date | string | null }>(
+  const rows = await database().query<
+    SerializedPerson & More & { keptAt: Date | string; takenAt: Date | string | null }
+  >(
     // Who stands on the stretch is told first, so that what is told of each is put together for those alone.
     `WITH ${judgedTable}, stretch AS (
        SELECT p.number, row_number() OVER (ORDER BY ${order}) AS place ${everybody}${where}
@@ -234,7 +236,7 @@ export async function readKept(briefId: string, id: string, number: number) {
 }
 
 /** The likeliest address of somebody without one, by those that are known of the same firm. */
-async function guessFor(list: ShortlistRow, { name, company }: ToldPerson) {
+async function guessFor(list: ShortlistRow, { name, company }: SerializedPerson) {
   if (!company) return null;
   const known = await database().query<{ name: string; address: string }>(
     `SELECT name, mail AS address FROM shortlist_people WHERE shortlist_id = $id AND company = $company AND mail <> ''`,

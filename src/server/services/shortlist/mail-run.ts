@@ -75,7 +75,7 @@ async function planNow() {
   return { ...plan!, ...used! };
 }
 
-const toldRun = (run: MailRunRow) => ({
+const serializeRun = (run: MailRunRow) => ({
   id: run.id,
   state: run.state,
   problem: run.problem ?? '',
@@ -104,7 +104,7 @@ export async function mailOfList(list: ShortlistRow) {
   ]);
   const { perValid, unit } = checker.price;
   return {
-    run: run && toldRun(run),
+    run: run && serializeRun(run),
     plan,
     open: many,
     cost: Math.round(many * perValid * 100) / 100,
@@ -131,7 +131,7 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
   const underWay = run && ['waiting', 'running'].includes(run.state);
   if (what === 'stop') {
     if (underWay) await run.update({ state: 'paused', problem: 'It was stopped. What came is kept.', goesOnAt: null });
-    return run && toldRun(run);
+    return run && serializeRun(run);
   }
   if (underWay) {
     // Another plan may have room at once.
@@ -139,12 +139,12 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
       await run.update({ goesOnAt: null, problem: '' });
       await enqueue(run.id);
     }
-    return toldRun(run);
+    return serializeRun(run);
   }
   if (what === 'go on' && run && run.state !== 'done') {
     await run.update({ state: 'waiting', problem: '', goesOnAt: null });
     await enqueue(run.id);
-    return toldRun(run);
+    return serializeRun(run);
   }
   const many = await openCount(id);
   if (!many)
@@ -160,7 +160,7 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
     addresses: many
   });
   await enqueue(begun.id);
-  return toldRun(begun);
+  return serializeRun(begun);
 }
 
 /** Milliseconds until another day, or month, begins (UTC). */

@@ -11,7 +11,7 @@ import { firstLeads } from '../first-leads';
 import { findShortlist } from './find-shortlist';
 
 /** People of a brief that are looked at besides the chosen ones at most. */
-const mostRest = 20_000;
+const maxRest = 20_000;
 
 interface Seen {
   person: Person;
@@ -36,7 +36,7 @@ const seenIn = (briefId: string, personaId: string, listId: string): Promise<See
      SELECT e.person, v.verdict, l.number FROM each e
        LEFT JOIN verdicts v ON v.persona_id = $personaId AND v.source_id = e.source_id AND v.person_id = e.person_id
        LEFT JOIN shortlist_records l ON l.shortlist_id = $listId AND l.source_id = e.source_id AND l.person_id = e.person_id
-     ORDER BY (v.verdict IS NULL), e.source_id, e.person_id LIMIT ${mostRest}`,
+     ORDER BY (v.verdict IS NULL), e.source_id, e.person_id LIMIT ${maxRest}`,
     { bind: { briefId, personaId, listId }, type: QueryTypes.SELECT }
   );
 

@@ -5,9 +5,9 @@ import { findShortlist } from './find-shortlist';
 import { unsayPairs, type Decided } from './record-pairs';
 
 /** Steps that can be undone, of each list. */
-const mostSteps = 50;
+const maxSteps = 50;
 /** Rows that are kept as they were with one step, where the whole row changes. */
-export const mostRowsAtOnce = 20_000;
+export const maxRowsAtOnce = 20_000;
 
 /** Columns that a change of many people touches: what is kept of them before is small. */
 export const lightColumns = [
@@ -49,7 +49,7 @@ export async function remember(
   );
   await database().query(
     `DELETE FROM shortlist_steps WHERE shortlist_id = $shortlistId AND id NOT IN (
-       SELECT id FROM shortlist_steps WHERE shortlist_id = $shortlistId ORDER BY id DESC LIMIT ${mostSteps})`,
+       SELECT id FROM shortlist_steps WHERE shortlist_id = $shortlistId ORDER BY id DESC LIMIT ${maxSteps})`,
     { bind: { shortlistId }, transaction }
   );
 }

@@ -18,7 +18,7 @@ import { runThread } from '../../workers/threads';
 import { fileTypes, jsonLines, workbookOf } from '../exchange/table-file';
 import { findProfile } from './column-profiles';
 import { findShortlist } from './find-shortlist';
-import { keptPeople, type KeptFilter, type ToldPerson } from './list-kept';
+import { keptPeople, type KeptFilter, type SerializedPerson } from './list-kept';
 import { reckonLeftOut } from './reckon-left-out';
 
 export type Form = 'csv' | 'xlsx' | 'jsonl' | 'vcf' | 'tsv' | 'hashed';
@@ -39,7 +39,7 @@ export interface Leaving extends Omit<KeptFilter, 'numbers'> {
 }
 
 interface Chosen {
-  people: ToldPerson[];
+  people: SerializedPerson[];
   /** Before they were shared out in batches. */
   of: number;
   /** How many were left out, by why. */
@@ -87,7 +87,7 @@ async function sourceNames(): Promise<ReadonlyMap<string, string>> {
   return new Map(rows.map(({ id, name }) => [id, name]));
 }
 
-const lineOf = (person: ToldPerson, names: ReadonlyMap<string, string>): LineOfList => ({
+const lineOf = (person: SerializedPerson, names: ReadonlyMap<string, string>): LineOfList => ({
   ...person,
   phone: (person.phone && e164(person.phone, person.country)) || person.phone,
   page: '',
@@ -104,7 +104,7 @@ const provenance = (list: ShortlistRow, line: LineOfList) =>
 
 const asTable = (
   list: ShortlistRow,
-  people: readonly ToldPerson[],
+  people: readonly SerializedPerson[],
   profile: ColumnProfile,
   names: ReadonlyMap<string, string>
 ) => ({
@@ -116,7 +116,7 @@ const asTable = (
 });
 
 /** Lines that a preview shows. */
-const mostShown = 10;
+const maxShown = 10;
 
 /** The first lines of what would leave, and who is left out why. */
 export async function lookAlong(briefId: string, id: string, leaving: Leaving) {
@@ -126,7 +126,7 @@ export async function lookAlong(briefId: string, id: string, leaving: Leaving) {
     findProfile(leaving.profile),
     sourceNames()
   ]);
-  const shown = people.slice(0, mostShown);
+  const shown = people.slice(0, maxShown);
   const table = leaving.form === 'hashed' ? hashedTable(shown, leaving.salt) : asTable(list, shown, profile, names);
   return {
     ...table,
@@ -175,7 +175,7 @@ export async function mergeInto(briefId: string, id: string, leaving: Leaving, t
 }
 
 /** One hash a contact, of mail addresses and telephone numbers; a line with neither gives none. */
-const hashedTable = (people: readonly ToldPerson[], salt: string) => ({
+const hashedTable = (people: readonly SerializedPerson[], salt: string) => ({
   headers: ['kind', 'sha256'],
   rows: people.flatMap(({ mail, phone, country }) =>
     [mail, phone].flatMap((contact) => {
@@ -202,7 +202,7 @@ export async function writeAlong(
 
 async function written(
   list: ShortlistRow,
-  people: readonly ToldPerson[],
+  people: readonly SerializedPerson[],
   profile: ColumnProfile,
   names: ReadonlyMap<string, string>,
   { form, salt }: Leaving

@@ -93,13 +93,13 @@ export async function splitKept(briefId: string, id: string, number: number, rec
 }
 
 /** People of one list who are looked at for pairs at most; more are asked about by filter. */
-const mostCompared = 20_000;
+const maxCompared = 20_000;
 
 /** Pairs of a list that may be one person and are not taken for it. */
 export async function doubtfulKept(briefId: string, id: string) {
   const list = await findShortlist(briefId, id);
   const rows = await database().query<{ number: number; records: KeptRecord[] }>(
-    `SELECT number, records FROM shortlist_people WHERE shortlist_id = $id ORDER BY number LIMIT ${mostCompared}`,
+    `SELECT number, records FROM shortlist_people WHERE shortlist_id = $id ORDER BY number LIMIT ${maxCompared}`,
     { bind: { id }, type: QueryTypes.SELECT }
   );
   const flat = rows.flatMap(({ number, records }) =>

@@ -18,7 +18,7 @@ const retries = { retries: 7, minTimeout: 250, factor: 2, maxTimeout: 8000, rand
 const longWait = 30_000;
 
 /** Rows of one search taken of a service whose sheet says no end. */
-const mostRows = 100_000;
+const maxRows = 100_000;
 
 /** A page as it is kept: without the rows that were there before. */
 export interface AskedPage extends Page {
@@ -61,7 +61,7 @@ async function askOnce(
     await kept(paces, source, (perMinute) => new Pace(perMinute)).turn(halt);
     const told = await askService(source.id, { search, page, cursor }, halt);
     // One that never says that it is at its end is, where it shows no more than its sheet says, or nobody.
-    const most = source.sheet.limits.shown ?? mostRows;
+    const most = source.sheet.limits.shown ?? maxRows;
     return { ...told, last: told.last || !told.people.length || seen.size + told.people.length >= most };
   }
   const place = kept(places, source, (perMinute) => new FaultyPlace(perMinute));

@@ -160,7 +160,7 @@ export async function listSources() {
   const last = rows.length;
   const place = ({ id, kind }: SourceRow) => (kind === 'stand-in' ? order.indexOf(id) : kind === 'file' ? 100 : 200);
   rows.sort((a, b) => (a.position ?? last) - (b.position ?? last) || place(a) - place(b));
-  return rows.map(told);
+  return rows.map(serialize);
 }
 
 /** Puts the sources in an order, and hides those named. Whatever has been run at a hidden one stays. */
@@ -176,7 +176,7 @@ export async function arrangeSources({ order, hidden }: { order: readonly string
 export const faultsOf = ({ kind, faults }: Pick<SourceRow, 'kind' | 'faults'>): Faults =>
   kind !== 'stand-in' ? noFaults : (faults ?? (environment().faults ? usualFaults : noFaults));
 
-const told = (row: SourceRow) => ({
+const serialize = (row: SourceRow) => ({
   id: row.id,
   kind: row.kind,
   name: row.name,
@@ -192,7 +192,7 @@ const told = (row: SourceRow) => ({
 /** Adds a place that the user runs by hand; the sheet gets an id of its own. */
 export async function createByHand(sheet: Sheet) {
   const id = `hand-${randomUUID()}`;
-  return told(
+  return serialize(
     await models().Source.create({ id, kind: 'by-hand', name: sheet.name, sheet: { ...sheet, id }, people: null })
   );
 }
@@ -212,8 +212,8 @@ export async function writeSheet(id: string, change: { sheet: Sheet; revision: n
     { where: { id, revision: change.revision } }
   );
   await source.reload();
-  if (!changed) throw changedElsewhere('This sheet', told(source));
-  return told(source);
+  if (!changed) throw changedElsewhere('This sheet', serialize(source));
+  return serialize(source);
 }
 
 /** Switches what goes wrong at a stand-in. */
@@ -221,11 +221,11 @@ export async function switchFaults(id: string, faults: Faults) {
   const source = await findSource(id);
   if (source.kind !== 'stand-in')
     throw new Refusal(409, 'No stand-in', `${source.name} has no faults to switch: only stand-ins have.`);
-  return told(await source.update({ faults }));
+  return serialize(await source.update({ faults }));
 }
 
 /** The source, whatever its state. */
-export const readSource = async (id: string) => told(await findSource(id));
+export const readSource = async (id: string) => serialize(await findSource(id));
 
 /** Removes an imported file with its people, a place run by hand, or a connected service; its trials and the verdicts on its people go too. */
 export async function deleteSource(id: string): Promise<void> {

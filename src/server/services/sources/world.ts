@@ -8,9 +8,9 @@ import { findSource, prepareStandIns } from './sources';
 const anyStandIn = standInSheets[0]!.id;
 
 /** The day at which the world of the stand-ins is. */
-export const readWorld = async () => told(await findSource(anyStandIn));
+export const readWorld = async () => serialize(await findSource(anyStandIn));
 
-const told = ({ worldDay: day }: SourceRow) => ({ day, date: dateOf(day), isLast: day === lastDay });
+const serialize = ({ worldDay: day }: SourceRow) => ({ day, date: dateOf(day), isLast: day === lastDay });
 
 /** Moves the world of the stand-ins on from a day, or back to its first; all their people are made ready for that day. */
 export async function moveWorld({ from, step }: { from: number; step: Step | 'first day' }) {
@@ -23,5 +23,5 @@ export async function moveWorld({ from, step }: { from: number; step: Step | 'fi
   if (!moved) throw changedElsewhere('The day of the demo world', await readWorld());
   const source = await findSource(anyStandIn);
   void prepareStandIns(source);
-  return told(source);
+  return serialize(source);
 }

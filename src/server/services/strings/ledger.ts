@@ -9,12 +9,12 @@ import { contextOf } from '../briefs/brief-context';
 import type { Judged } from '../trials/judged';
 import { stringOf } from '../library/word-sets';
 
-const judgedAtKept = new WeakMap<Judged, Map<string, JudgedIds>>();
+const judgedIdsCache = new WeakMap<Judged, Map<string, JudgedIds>>();
 
 /** The people of a source who were judged fit or miss, there or as the same person elsewhere, by the verdict the brief goes by. */
 function fitsAndMisses(judged: Judged, sourceId: string): JudgedIds {
-  let kept = judgedAtKept.get(judged);
-  if (!kept) judgedAtKept.set(judged, (kept = new Map()));
+  let kept = judgedIdsCache.get(judged);
+  if (!kept) judgedIdsCache.set(judged, (kept = new Map()));
   let ids = kept.get(sourceId);
   if (!ids) {
     ids = { fits: [], misses: [] };

@@ -12,7 +12,7 @@ import { setsOf } from '../library/word-sets';
 export const versionString = ({ text, sets }: Pick<VersionRow, 'text' | 'sets'>): StringText => ({ text, sets });
 
 /** A version as the API tells it. */
-export const toldVersion = (version: VersionRow) => ({
+export const serializeVersion = (version: VersionRow) => ({
   number: version.number,
   text: version.text,
   name: version.name,
@@ -25,7 +25,7 @@ export const toldVersion = (version: VersionRow) => ({
 export async function listVersions(briefId: string) {
   await findBrief(briefId);
   const versions = await models().Version.findAll({ where: { briefId }, order: [['number', 'DESC']] });
-  return versions.map(toldVersion);
+  return versions.map(serializeVersion);
 }
 
 export async function findVersion(briefId: string, number: number): Promise<VersionRow> {
@@ -37,7 +37,9 @@ export async function findVersion(briefId: string, number: number): Promise<Vers
 /** Keeps a text as a version, made from `parent`. The same text with the same word sets is the version it was before. */
 export async function keepVersion(briefId: string, text: string, parent: number | null = null) {
   const string = await checkedString(text);
-  return database().transaction(async (transaction) => toldVersion(await keepIn(transaction, briefId, string, parent)));
+  return database().transaction(async (transaction) =>
+    serializeVersion(await keepIn(transaction, briefId, string, parent))
+  );
 }
 
 /** A string with its word sets as they are now. Refuses one that cannot be run. */
@@ -78,7 +80,7 @@ export async function takeChanges(
     const first = await keepIn(transaction, briefId, before, parent);
     const second = await keepIn(transaction, briefId, after, first.number);
     if (note && !second.note) await second.update({ note }, { transaction });
-    return { before: toldVersion(first), version: toldVersion(second) };
+    return { before: serializeVersion(first), version: serializeVersion(second) };
   });
 }
 
@@ -95,5 +97,5 @@ export async function nameVersion(
     ...(change.name !== undefined && { name: change.name }),
     ...(change.note !== undefined && { note: change.note })
   });
-  return toldVersion(version);
+  return serializeVersion(version);
 }

@@ -31,12 +31,12 @@ export async function countTexts(texts: readonly string[], sourceId: string) {
 }
 
 /** Values told for completion at most. */
-const mostValues = 20;
+const maxValues = 20;
 
 /** Values of a scope that most people of a source have, those of which a word begins so. */
 export async function valuesAt(sourceId: string, scope: Scope, begins: string) {
   const source = await readySource(sourceId);
-  return askPeople('values-at', { sourceId: source.id, scope, begins, limit: mostValues });
+  return askPeople('values-at', { sourceId: source.id, scope, begins, limit: maxValues });
 }
 
 /** What the ambiguous words of a string mean among the people it finds at a source, and what telling them apart would do. */

@@ -36,18 +36,18 @@ export interface Judged {
  */
 function together(rows: readonly RowOfVerdict[]): PersonVerdict {
   const [only] = rows;
-  if (only && rows.length === 1) return { verdict: only.verdict, records: [toldRecord(only)], conflict: false };
+  if (only && rows.length === 1) return { verdict: only.verdict, records: [serializeRecord(only)], conflict: false };
   const newestFirst = [...rows].sort(
     (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt - a.updatedAt
   );
-  const records = newestFirst.map(toldRecord);
+  const records = newestFirst.map(serializeRecord);
   const [newest] = records;
   // A rule that a person overruled is no conflict.
   const said = records.filter(({ by }) => by === newest!.by);
   return { verdict: newest!.verdict, records, conflict: new Set(said.map(({ verdict }) => verdict)).size > 1 };
 }
 
-const toldRecord = ({ sourceId, personId, verdict, reason, by, revision }: RowOfVerdict): RecordVerdict => ({
+const serializeRecord = ({ sourceId, personId, verdict, reason, by, revision }: RowOfVerdict): RecordVerdict => ({
   sourceId,
   personId,
   verdict,

@@ -9,7 +9,12 @@ import { writeRevisioned } from '../../database/revisioned-row';
 /** Names what the first judge said of one whom the two settled otherwise. */
 const firstJudge = '';
 
-const told = ({ verdict, reason, revision }: JudgementRow) => ({ verdict, reason, by: 'person' as const, revision });
+const serialize = ({ verdict, reason, revision }: JudgementRow) => ({
+  verdict,
+  reason,
+  by: 'person' as const,
+  revision
+});
 
 /** The judges of a brief besides the first, whose verdicts the brief goes by, each with how many they judged. */
 export async function listJudges(briefId: string) {
@@ -24,7 +29,7 @@ export async function listJudges(briefId: string) {
 export async function judgementsOn(briefId: string, judge: string, sourceId: string) {
   const { personaId } = await findBrief(briefId);
   const rows = await models().Judgement.findAll({ where: { personaId, judge, sourceId } });
-  return rows.map((row) => ({ personId: row.personId, ...told(row) }));
+  return rows.map((row) => ({ personId: row.personId, ...serialize(row) }));
 }
 
 /** Gives, changes or (with null) takes back what a named judge says; the verdicts the brief goes by stay as they are. */
@@ -40,7 +45,7 @@ export async function giveJudgement(
     { personaId, sourceId, personId, judge },
     verdict && { verdict, reason },
     revision,
-    { name: 'This verdict', told }
+    { name: 'This verdict', serialize }
   );
 }
 

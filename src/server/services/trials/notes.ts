@@ -3,12 +3,12 @@ import type { RecordName } from '../../workers/people-messages';
 import { findBrief } from '../briefs/briefs';
 import { writeRevisioned } from '../../database/revisioned-row';
 
-const told = ({ text, revision }: NoteRow) => ({ text, revision });
+const serialize = ({ text, revision }: NoteRow) => ({ text, revision });
 
 /** Notes of a persona on people of one source, by person. */
 export async function notesOn(personaId: string, sourceId: string, personIds: readonly string[]) {
   const rows = await models().Note.findAll({ where: { personaId, sourceId, personId: [...personIds] } });
-  return new Map(rows.map((row) => [row.personId, told(row)]));
+  return new Map(rows.map((row) => [row.personId, serialize(row)]));
 }
 
 /** Writes the note on a person, or (with nothing in it) takes it away; one written elsewhere meanwhile is not overwritten. */
@@ -18,6 +18,6 @@ export async function writeNote(briefId: string, given: RecordName & { text: str
   const text = given.text.trim();
   return writeRevisioned(models().Note, { personaId, sourceId, personId }, text ? { text } : null, revision, {
     name: 'This note',
-    told
+    serialize
   });
 }

@@ -1,6 +1,6 @@
 import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'sequelize';
 import type { Search } from '$core/dialect';
-import type { Answer, Page } from '$sources/source';
+import type { SearchResult, Page } from '$sources/source';
 import { database } from '../../database/connection';
 import { models, type SourceRow, type TrialRow } from '../../database/models';
 import { isDatabaseAway } from '../../database/away';
@@ -14,7 +14,7 @@ import { whyItBrokeOff } from '../sources/why-it-broke-off';
 import { sourceToAsk } from '../sources/sources';
 
 const task = 'trial';
-const mostEvents = 500;
+const maxEvents = 500;
 
 /** Puts a trial in line. A brief with many trials waiting does not keep others from their turn. */
 export async function enqueue(trial: Pick<TrialRow, 'id' | 'versionId'>): Promise<void> {
@@ -54,7 +54,7 @@ async function work(trialId: string, halt: AbortSignal): Promise<void> {
   let source: SourceRow | undefined;
   try {
     source = await sourceToAsk(trial.sourceId);
-    const answers: Answer[] = [];
+    const answers: SearchResult[] = [];
     for (const [i, search] of trial.rendering.searches.entries()) {
       const answer = await pages(trial, source, search, i, halt);
       if (!answer) return;
@@ -83,7 +83,7 @@ async function wait(trial: TrialRow, { wait: milliseconds, message }: Later): Pr
   const until = new Date(Date.now() + milliseconds).toISOString();
   const event = { at: new Date().toISOString(), search: 0, page: 0, what: `${message}; it goes on at ${until}` };
   await models().Trial.update(
-    { state: 'waiting', events: [...trial.events, event].slice(0, mostEvents) },
+    { state: 'waiting', events: [...trial.events, event].slice(0, maxEvents) },
     { where: { id: trial.id, state: 'running' } }
   );
 }
@@ -95,7 +95,7 @@ async function pages(
   search: Search,
   number: number,
   halt: AbortSignal
-): Promise<Answer | null> {
+): Promise<SearchResult | null> {
   const { Trial, TrialPage } = models();
   const kept = await TrialPage.findAll({ where: { trialId: trial.id, search: number }, order: ['page'] });
   const all: Page[] = kept.map(({ said, last, people }) => ({ said, last, people }));
@@ -113,7 +113,7 @@ async function pages(
       await trial.update(
         {
           requests: trial.requests + asked.requests,
-          events: [...trial.events, ...asked.events].slice(0, mostEvents),
+          events: [...trial.events, ...asked.events].slice(0, maxEvents),
           ...(spent !== null && { spent: (trial.spent ?? 0) + spent })
         },
         { transaction }
@@ -131,7 +131,7 @@ async function pages(
   return { said: all[0]!.said, people, ...(interval && { interval }) };
 }
 
-async function finish(trial: TrialRow, source: SourceRow, answers: Answer[]): Promise<void> {
+async function finish(trial: TrialRow, source: SourceRow, answers: SearchResult[]): Promise<void> {
   const { Version, TrialPerson } = models();
   const version = await Version.findByPk(trial.versionId);
   const { body: contacted } = await readDocument(version!.briefId, 'contacted');

@@ -21,10 +21,10 @@ import { enqueue, peopleAtRanks } from './trial-run';
 import { contextOf } from '../briefs/brief-context';
 import type { Judged } from './judged';
 import { notesOn } from './notes';
-import { toldVerdict, verdictsOn } from './verdicts';
+import { serializeVerdict, verdictsOn } from './verdicts';
 import { newestTrials } from './latest-trials';
 import { remembered } from '../../remembered';
-import { checkedString, findVersion, keepIn, toldVersion, versionString } from '../strings/versions';
+import { checkedString, findVersion, keepIn, serializeVersion, versionString } from '../strings/versions';
 
 /** A string as a source is to be asked it. Written and kept as text: a long one has thousands of parts, of which nothing is looked at here. */
 async function renderedFor(source: SourceRow, string: StringText) {
@@ -94,7 +94,7 @@ export async function runAtSources(
   });
   // A trial whose job is not put in line now is found by whoever looks after them.
   for (const id of ids) await enqueue({ id, versionId: version.id });
-  return { version: toldVersion(version), trials: ids.map((id, i) => ({ id, sourceId: sources[i]!.id })) };
+  return { version: serializeVersion(version), trials: ids.map((id, i) => ({ id, sourceId: sources[i]!.id })) };
 }
 
 /** Starts a trial and waits until it has ended, or for so many milliseconds. */
@@ -173,7 +173,7 @@ export async function drawAtOnce(briefId: string, draws: readonly { trial: strin
   });
 }
 
-export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
+export const serializeTrial = (trial: TrialRow, version: VersionRow) => ({
   id: trial.id,
   version: version.number,
   sourceId: trial.sourceId,
@@ -192,7 +192,7 @@ export const toldTrial = (trial: TrialRow, version: VersionRow) => ({
 
 export async function listTrials(briefId: string) {
   await findBrief(briefId);
-  return (await newestTrials(briefId)).map(({ trial, version }) => toldTrial(trial, version));
+  return (await newestTrials(briefId)).map(({ trial, version }) => serializeTrial(trial, version));
 }
 
 /** Rows to expect in all, by the counts said so far: those not asked yet are taken to be like those that were. */
@@ -232,7 +232,7 @@ export function trialFigures(
 
 /** What of a trial stays the same while it is done and nobody draws more people, or makes it anew by hand. */
 type Static = Awaited<ReturnType<typeof readStatic>>;
-const staticKept = new LRUCache<string, Promise<Static>>({ max: 60 });
+const staticCache = new LRUCache<string, Promise<Static>>({ max: 60 });
 
 async function readStatic(briefId: string, trialId: string) {
   const { trial, version } = await findTrial(briefId, trialId);
@@ -258,7 +258,7 @@ async function readStatic(briefId: string, trialId: string) {
     trial,
     drawn: people.map(({ rank, person, personId }, i) => ({ rank, person, personId, reading: readings[i]! })),
     told: {
-      ...toldTrial(trial, version),
+      ...serializeTrial(trial, version),
       sourceName: name,
       progress: {
         searches,
@@ -291,7 +291,7 @@ export async function readTrial(briefId: string, trialId: string) {
   if (!head) throw notFound('This trial');
   const read = () => readStatic(briefId, trialId);
   const { trial, drawn, told } = await (head.state === 'done'
-    ? remembered(staticKept, `${trialId} ${head.made} ${head.sampleSize} ${head.revision}`, read)
+    ? remembered(staticCache, `${trialId} ${head.made} ${head.sampleSize} ${head.revision}`, read)
     : read());
   const ids = drawn.map(({ personId }) => personId);
   // Who is who is worked out when there are results; a trial under way does not wait for it.
@@ -310,7 +310,7 @@ export async function readTrial(briefId: string, trialId: string) {
       page: pageOf?.get(personId) ?? null,
       person,
       ...reading,
-      verdict: judged ? toldVerdict(judged.on(sourceId, personId)) : (verdicts!.get(personId) ?? null),
+      verdict: judged ? serializeVerdict(judged.on(sourceId, personId)) : (verdicts!.get(personId) ?? null),
       counts: judged?.of(sourceId, personId) ?? null,
       number: judged?.identity.numberOf(sourceId, personId) ?? null,
       note: notes.get(personId) ?? null

@@ -6,7 +6,7 @@ import { nameOfRecord, type RowOfVerdict, type VerdictsByRecord } from './judged
 
 /** The verdicts of a persona that were read last. */
 const newest = new LRUCache<string, VerdictsByRecord>({ max: 48 });
-const kept = new LRUCache<string, Promise<VerdictsByRecord>>({ max: 96 });
+const cache = new LRUCache<string, Promise<VerdictsByRecord>>({ max: 96 });
 
 /** Verdicts as `newVerdicts` has PostgreSQL tell them; null where there are none. */
 export type NewVerdicts =
@@ -32,7 +32,7 @@ export function lastChange(personaId: string | undefined): number {
  * is another wherever a verdict is. Beside those that were read before, `changed` is all that is new.
  */
 export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdicts): Promise<VerdictsByRecord> =>
-  remembered(kept, `${personaId} ${stamp}`, async () => {
+  remembered(cache, `${personaId} ${stamp}`, async () => {
     const before = newest.get(personaId);
     let rows = before && merged(before, changed);
     // Some were taken back, or given by a transaction that ended after a later one.

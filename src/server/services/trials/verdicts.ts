@@ -6,24 +6,24 @@ import { models, type VerdictRow } from '../../database/models';
 import { findBrief } from '../briefs/briefs';
 import { writeRevisioned } from '../../database/revisioned-row';
 
-const told = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
+const serialize = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
   verdict: row.verdict,
   reason: row.reason,
   by: row.by,
   revision: row.revision
 });
-export type ToldVerdict = ReturnType<typeof told>;
+export type SerializedVerdict = ReturnType<typeof serialize>;
 
 /** A verdict as the API tells it; null where there is none. */
-export const toldVerdict = (row: Parameters<typeof told>[0] | undefined): ToldVerdict | null =>
-  row ? told(row) : null;
+export const serializeVerdict = (row: Parameters<typeof serialize>[0] | undefined): SerializedVerdict | null =>
+  row ? serialize(row) : null;
 
 /** Verdicts of a persona on people of one source, by person; on some people only, where they are named. */
 export async function verdictsOn(personaId: string, sourceId: string, personIds?: readonly string[]) {
   const rows = await models().Verdict.findAll({
     where: { personaId, sourceId, ...(personIds && { personId: [...personIds] }) }
   });
-  return new Map(rows.map((row) => [row.personId, told(row)]));
+  return new Map(rows.map((row) => [row.personId, serialize(row)]));
 }
 
 export interface GivenVerdict {
@@ -40,11 +40,14 @@ export interface GivenVerdict {
  * Gives, changes or (with null) takes back the verdict on a person. A verdict that was given elsewhere meanwhile is not
  * overwritten, nor one of a person by a rule.
  */
-export const giveVerdict = async (briefId: string, given: GivenVerdict): Promise<ToldVerdict | null> =>
+export const giveVerdict = async (briefId: string, given: GivenVerdict): Promise<SerializedVerdict | null> =>
   (await judgeMany(briefId, [given]))[0]!;
 
 /** The same for many people: all of it or nothing, told in the order given. */
-export async function judgeMany(briefId: string, given: readonly GivenVerdict[]): Promise<(ToldVerdict | null)[]> {
+export async function judgeMany(
+  briefId: string,
+  given: readonly GivenVerdict[]
+): Promise<(SerializedVerdict | null)[]> {
   const personaId = await personaOf(briefId);
   const write = (one: GivenVerdict, transaction: Transaction | null) => {
     const { sourceId, personId, verdict, reason, revision, by = 'person' } = one;
@@ -53,7 +56,7 @@ export async function judgeMany(briefId: string, given: readonly GivenVerdict[])
       { personaId, sourceId, personId },
       verdict && { verdict, reason, by },
       revision,
-      { name: 'This verdict', told, transaction, ...(by === 'rule' && { only: { by } }) }
+      { name: 'This verdict', serialize, transaction, ...(by === 'rule' && { only: { by } }) }
     );
   };
   const [only] = given;
@@ -63,7 +66,7 @@ export async function judgeMany(briefId: string, given: readonly GivenVerdict[])
       : database().transaction(async (transaction) => {
           // Always in the same order, so that two who judge the same people never wait for each other.
           const order = [...given.keys()].sort((a, b) => (keyOf(given[a]!) < keyOf(given[b]!) ? -1 : 1));
-          const answers: (ToldVerdict | null)[] = [];
+          const answers: (SerializedVerdict | null)[] = [];
           for (const i of order) answers[i] = await write(given[i]!, transaction);
           return answers;
         });

@@ -6,7 +6,7 @@ import { addJob, handle, lookAfter } from '../../jobs/queue';
 
 const task = 'digest';
 /** People named in one mail; the others are counted. */
-const mostNamed = 50;
+const maxNamed = 50;
 
 interface Run {
   id: string;
@@ -50,7 +50,7 @@ export async function sendDigest(runId: string): Promise<void> {
     );
     if (!run || !Object.keys(run.counts).length) return;
     const news = await database().query<{ kind: keyof typeof words; facts: Record<string, string>; why: string }>(
-      `SELECT kind, facts, why FROM watch_news WHERE run_id = $runId ORDER BY id LIMIT ${mostNamed}`,
+      `SELECT kind, facts, why FROM watch_news WHERE run_id = $runId ORDER BY id LIMIT ${maxNamed}`,
       { bind: { runId }, type: QueryTypes.SELECT, transaction }
     );
     const counts = Object.entries(run.counts).map(([kind, n]) => `${n} ${words[kind as keyof typeof words]}`);

@@ -15,7 +15,7 @@ const types: Record<FeedForm, string> = {
   ics: 'text/calendar; charset=utf-8'
 };
 /** Coming runs that a calendar holds. */
-const mostRuns = 26;
+const maxRuns = 26;
 
 const inWords = ({ title, company, place, country }: Facts) =>
   [[title, company].filter(Boolean).join(' at '), place, country].filter(Boolean).join(', ');
@@ -32,7 +32,7 @@ export async function feedOf(secret: string, form: FeedForm, address: string): P
     calendar.updatePropertyWithValue('prodid', '-//Eave//Watches//EN');
     calendar.updatePropertyWithValue('version', '2.0');
     let at: Date | null = watch.active ? watch.nextAt : null;
-    for (let i = 0; at && i < mostRuns; i++) {
+    for (let i = 0; at && i < maxRuns; i++) {
       const event = new ICAL.Component('vevent');
       event.updatePropertyWithValue('uid', `${watch.id}-${at.getTime()}@eave`);
       event.updatePropertyWithValue('dtstamp', ICAL.Time.fromJSDate(watch.createdAt, true));

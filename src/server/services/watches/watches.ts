@@ -162,7 +162,7 @@ export async function runWatch(id: string): Promise<void> {
     );
 }
 
-const toldRun = (run: WatchRunRow) => ({
+const serializeRun = (run: WatchRunRow) => ({
   id: run.id,
   state: run.state,
   problem: run.problem ?? '',
@@ -176,7 +176,7 @@ const toldRun = (run: WatchRunRow) => ({
 export async function runsOfWatch(id: string) {
   await findWatch(id);
   const runs = await models().WatchRun.findAll({ where: { watchId: id }, order: [['createdAt', 'DESC']], limit: 200 });
-  return runs.map(toldRun);
+  return runs.map(serializeRun);
 }
 
 interface Listed {
@@ -235,7 +235,7 @@ export async function listWatches() {
         list,
         rules: watch.rules,
         unread,
-        lastRun: last ? toldRun(last) : null,
+        lastRun: last ? serializeRun(last) : null,
         drift: driftAmong(verdicts),
         reach: list ? ('goes on' as const) : reachAmong(before)
       }

@@ -4,7 +4,7 @@ import {
   layOutBoard,
   measureBoard,
   meetingsOf,
-  mostSets,
+  maxSets,
   overlapOf,
   type BoardCell,
   type BoardLayout,
@@ -43,7 +43,7 @@ function layOut({ cells: shared, people, known, order, certain }: PeopleWork['bo
     const at = cells
       .flatMap((cell, i) => (cell.version === version ? [i] : []))
       .sort((a, b) => order.indexOf(cells[a]!.sourceId) - order.indexOf(cells[b]!.sourceId))
-      .slice(0, mostSets);
+      .slice(0, maxSets);
     return at.length < 2 ? [] : [{ version, at, meetings: meetingsOf(at.map((i) => shown[i]!)) }];
   });
   return {

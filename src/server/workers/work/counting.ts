@@ -16,7 +16,7 @@ import { recordOf } from './people';
 import { runnable } from './runnable';
 import { sourceOf } from './sources';
 
-function toldEffect(effect: Effect, before: Query, after: Query, source: IndexedSource): EffectAnswer {
+function effectAnswer(effect: Effect, before: Query, after: Query, source: IndexedSource): EffectAnswer {
   return {
     ...effect,
     sourceId: source.sheet.id,
@@ -137,7 +137,7 @@ export const counting: Answers<
     const to = runnable({ text: changed, sets }, named);
     const effects = asked.map(({ sourceId, judged }) => {
       const source = sourceOf(sourceId);
-      return toldEffect(effectOf(from, to, judgedAt(source, judged)), from, to, source);
+      return effectAnswer(effectOf(from, to, judgedAt(source, judged)), from, to, source);
     });
     return { text: changed, effects };
   },

@@ -32,10 +32,10 @@ export function recordOf(person: Person, source: IndexedSource): Person | null {
 /** Who leads a firm. */
 const leadingRanks = ['owner', 'chief'];
 /** Leaders of one firm looked at, at most. */
-const mostLeaders = 300;
+const maxLeaders = 300;
 
 /** Doubtful pairs told at most. */
-const mostDoubtful = 200;
+const maxDoubtful = 200;
 
 /** Questions about people and their records at sources. */
 export const people: Answers<
@@ -128,7 +128,7 @@ export const people: Answers<
     );
     return firms.map((firm) => {
       const there: Query = { kind: 'phrase', scope: 'company', text: firm };
-      const days = rowsOf(index.rows(join('and', [there, leading])), mostLeaders)
+      const days = rowsOf(index.rows(join('and', [there, leading])), maxLeaders)
         .map((row) => moved[row]!)
         .filter((value) => !Number.isNaN(value));
       return days.length ? Math.min(...days) : null;
@@ -170,7 +170,7 @@ export const people: Answers<
     return {
       personOf: told,
       people,
-      doubtful: doubtful.slice(0, mostDoubtful).map(({ a, b, why }) => ({
+      doubtful: doubtful.slice(0, maxDoubtful).map(({ a, b, why }) => ({
         first: names[a]!,
         second: names[b]!,
         people: [all[a]!.person, all[b]!.person],

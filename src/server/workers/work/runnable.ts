@@ -23,8 +23,8 @@ export function runnable({ text, sets }: StringText, named: SetQueries = setQuer
 }
 
 /** Problems told at most: nobody reads more of them, and a page of brackets has tens of thousands. */
-const mostProblems = 300;
-export const mostOf = <P>(problems: readonly P[]): P[] => problems.slice(0, mostProblems);
+const maxProblems = 300;
+export const mostOf = <P>(problems: readonly P[]): P[] => problems.slice(0, maxProblems);
 
 /** A query with its problems, as the API tells it. */
 export const told = <P>({ query, problems }: { query: Query | null; problems: P[] }) => ({

@@ -4,7 +4,7 @@ import { sourceProblems } from '$core/lint';
 import { presentJob, valuesOf } from '$core/people';
 import { buildString } from '$core/persona';
 import { layOut, parse, print, setQueries, tokenKeys, type Query } from '$core/language';
-import { marksOf, matcher, matchingOf, untoldIn } from '$core/semantics';
+import { highlightsOf, matcher, matchingOf, untoldIn } from '$core/semantics';
 import type { Answers } from './kinds';
 import { mostOf, runnable, told } from './runnable';
 
@@ -55,7 +55,7 @@ export const strings: Answers<
     const tells = toldBy(sheet);
     return people.map(({ person, open }) => ({
       values: valuesOf(person),
-      marks: query ? marksOf(query, person, matching) : [],
+      marks: query ? highlightsOf(query, person, matching) : [],
       untold: open && leftover ? untoldIn(leftover, person, tells, matching).map((term) => print(term)) : []
     }));
   },

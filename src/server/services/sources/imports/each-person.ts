@@ -7,9 +7,9 @@ import { standardizer } from './import-values';
 import { readRows } from './read-table';
 import { pathOf } from './upload-files';
 
-const mostErrors = 1000;
+const maxErrors = 1000;
 /** Most people of one file. */
-const mostRows = 500_000;
+const maxRows = 500_000;
 
 /** An import came to an end that is not the end of the file. */
 export class Ended extends Error {
@@ -38,10 +38,10 @@ export async function* eachRow(row: ImportRow, progress: Progress) {
     if (progress.halt === 'stop') throw new Ended('stopped', 'The import was stopped. Nothing of the file was kept.');
     outcome.rows = read.row;
     outcome.bytesRead = Math.max(outcome.bytesRead, read.bytes);
-    if (read.row > mostRows)
+    if (read.row > maxRows)
       throw new Ended(
         'refused',
-        `The file has more than ${mostRows.toLocaleString('en')} rows. Split it and import the parts.`
+        `The file has more than ${maxRows.toLocaleString('en')} rows. Split it and import the parts.`
       );
     yield read;
   }
@@ -83,7 +83,7 @@ export async function* eachPerson(
           ? `The key “${result.person.id}” stands twice in the file.`
           : null;
     const note = (message: string, cell = false) => {
-      if (outcome.errors.length < mostErrors) outcome.errors.push({ row: read.row, line: read.line, message, cell });
+      if (outcome.errors.length < maxErrors) outcome.errors.push({ row: read.row, line: read.line, message, cell });
     };
     const faults = 'person' in result ? result.faults : [];
     if (error !== null) {

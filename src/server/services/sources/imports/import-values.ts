@@ -18,7 +18,7 @@ import { readRows } from './read-table';
 import { pathOf } from './upload-files';
 
 /** Different values of one column that are told at most. */
-const mostValues = 500;
+const maxValues = 500;
 
 /** A value met in a file: how often, by its field and its key. */
 export interface ValueMet {
@@ -50,8 +50,8 @@ export async function valuesMet(
   let more = 0;
   const values = [...met.values()].flatMap((byKey) => {
     const sorted = [...byKey.values()].sort((a, b) => b.rows - a.rows);
-    more += Math.max(0, sorted.length - mostValues);
-    return sorted.slice(0, mostValues);
+    more += Math.max(0, sorted.length - maxValues);
+    return sorted.slice(0, maxValues);
   });
   return { values, more };
 }

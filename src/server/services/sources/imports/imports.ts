@@ -29,7 +29,7 @@ const task = 'import';
 /** Days that an uploaded file waits to be started. */
 const waitsDays = 1;
 
-const told = (row: ImportRow) => ({
+const serialize = (row: ImportRow) => ({
   id: row.id,
   fileName: row.fileName,
   bytes: Number(row.bytes),
@@ -58,7 +58,7 @@ export async function receiveFile(fileName: string, body: WebStream | null, says
       sourceId: null
     });
     await handOver(id, serverId);
-    return told(row);
+    return serialize(row);
   } catch (error) {
     await removeUpload(id, serverId);
     throw error;
@@ -71,7 +71,7 @@ async function findImport(id: string): Promise<ImportRow> {
   return row;
 }
 
-export const readImport = async (id: string) => told(await findImport(id));
+export const readImport = async (id: string) => serialize(await findImport(id));
 
 /** Begins to import in the background; `readImport` tells how far it is. */
 export async function startImport(id: string, settings: ImportSettings) {

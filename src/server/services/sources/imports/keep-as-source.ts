@@ -1,7 +1,7 @@
 import { Op, type Transaction } from 'sequelize';
 import { isOwnScope, type OwnScope } from '$core/language';
 import { hashText } from '$core/measure';
-import { mostOwn, ownScopeOf, personSchema, type Person } from '$core/people';
+import { maxOwn, ownScopeOf, personSchema, type Person } from '$core/people';
 import { importedSheet, toldByColumns } from '$sources/imported-file';
 import type { ImportSettings } from '$api/import-shapes';
 import { database } from '../../../database/connection';
@@ -81,7 +81,7 @@ export async function keepAsSource(
       else if (was !== fingerprint(personSchema.parse(person))) changes.changed++;
       before.delete(person.id);
     }
-    for (const own in person.own) if (ownMet.size < mostOwn) ownMet.add(ownScopeOf(own));
+    for (const own in person.own) if (ownMet.size < maxOwn) ownMet.add(ownScopeOf(own));
     waiting.push(person);
     kept++;
     if (waiting.length === batch) await flush();

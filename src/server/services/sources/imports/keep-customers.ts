@@ -3,7 +3,7 @@ import { personFromRow } from '$core/formats';
 import { firmKey } from '$core/people';
 import type { ImportSettings } from '$api/import-shapes';
 import type { ImportRow } from '../../../database/models';
-import { addCustomers, mostCustomers } from '../../shortlist/customers';
+import { addCustomers, maxCustomers } from '../../shortlist/customers';
 import { eachRow, Ended, type Progress } from './each-person';
 
 /** Keeps the firms of a file as customers of a brief, whom its shortlists leave out. Rows of people count for their firm. */
@@ -23,10 +23,10 @@ export async function keepCustomers(
     const key = firmKey(firm);
     if (!key) without++;
     else if (!firms.has(key)) firms.set(key, firm.trim().slice(0, 200));
-    if (firms.size > mostCustomers)
+    if (firms.size > maxCustomers)
       throw new Ended(
         'refused',
-        `A list of customers holds at most ${mostCustomers.toLocaleString('en')}, and this file has more. Nothing was kept. Split it.`
+        `A list of customers holds at most ${maxCustomers.toLocaleString('en')}, and this file has more. Nothing was kept. Split it.`
       );
   }
   if (!firms.size) throw new Ended('refused', 'No row names a firm, so nothing was kept.');

@@ -7,7 +7,7 @@ import { eraseThose } from '../../objections/erase';
 import { eachPerson, Ended, whatWasLeftOut, type Progress } from './each-person';
 
 /** People on one list at most. */
-const mostOnList = { contacted: 50_000, known: 20_000, objected: 2000 };
+const maxOnList = { contacted: 50_000, known: 20_000, objected: 2000 };
 const names = { contacted: 'people contacted', known: 'known-goods', objected: 'people who objected' };
 
 /** Keeps the people of a file on a list: of a brief, or of those who objected, of whom a keyed hash is kept and nothing else. */
@@ -24,10 +24,10 @@ export async function keepOnList(
     // By a name alone somebody else might be meant.
     if (contactKeys(person).length) people.push(person);
     else nameless++;
-    if (people.length > mostOnList[list])
+    if (people.length > maxOnList[list])
       throw new Ended(
         'refused',
-        `A list of ${names[list]} holds at most ${mostOnList[list].toLocaleString('en')}, and this file has more. Nothing was kept. Split it.`
+        `A list of ${names[list]} holds at most ${maxOnList[list].toLocaleString('en')}, and this file has more. Nothing was kept. Split it.`
       );
   }
   const n = (count: number) => count.toLocaleString('en');

@@ -14,7 +14,7 @@ export type TableRow = { row: number; line: number; bytes: number } & ({ cells: 
 const headBytes = 256 * 1024;
 const previewRows = 8;
 /** Columns of a file at most. */
-const mostColumns = 500;
+const maxColumns = 500;
 
 const refuse = (detail: string, extra = {}) => new Refusal(422, 'The file cannot be imported', detail, extra);
 
@@ -33,9 +33,9 @@ export async function recognise(path: string, fileName: string): Promise<Reading
   const delimiter = format === 'csv' ? delimiterOf(text) : null;
   const reading: Reading = { format, encoding, delimiter, columns: [] };
   const names = format === 'csv' ? await csvHeading(path, reading, fileName) : await jsonKeys(path, reading, fileName);
-  if (names.length > mostColumns)
+  if (names.length > maxColumns)
     throw refuse(
-      `${fileName} has ${names.length.toLocaleString('en')} columns, and Eave reads at most ${mostColumns}. Take out those that say nothing of people, or check the separator.`
+      `${fileName} has ${names.length.toLocaleString('en')} columns, and Eave reads at most ${maxColumns}. Take out those that say nothing of people, or check the separator.`
     );
   reading.columns = names.map((name) => ({ name, field: 'ignore', samples: [] }));
   let seen = 0;

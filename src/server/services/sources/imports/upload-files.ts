@@ -8,7 +8,7 @@ import { environment } from '../../../environment';
 import { Refusal } from '../../../refusal';
 
 /** Bytes of a file of people at most. */
-export const mostBytes = 512 * 1024 * 1024;
+export const maxBytes = 512 * 1024 * 1024;
 
 /** Where an uploaded file lies until it is imported. */
 export const pathOf = (id: string) => join(environment().uploads, id);
@@ -23,14 +23,14 @@ export async function keepUpload(
   saysBytes: number,
   server: string
 ): Promise<string> {
-  if (saysBytes > mostBytes) throw tooLarge();
+  if (saysBytes > maxBytes) throw tooLarge();
   await mkdir(environment().uploads, { recursive: true, mode: 0o700 });
   const path = pathOf(`${id}.${server}`);
   let bytes = 0;
   const limit = new Transform({
     transform(chunk: Buffer, _, next) {
       bytes += chunk.length;
-      next(bytes > mostBytes ? tooLarge() : null, chunk);
+      next(bytes > maxBytes ? tooLarge() : null, chunk);
     }
   });
   const from = body ? Readable.fromWeb(body) : Readable.from([]);

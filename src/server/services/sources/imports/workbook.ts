@@ -5,9 +5,9 @@ import { Refusal } from '../../../refusal';
 import { runThread } from '../../../workers/threads';
 
 /** Bytes of a workbook at most: it is packed, and read whole. */
-const mostBytes = 64 * 1024 * 1024;
+const maxBytes = 64 * 1024 * 1024;
 /** Megabytes of memory that reading one may take. */
-const mostMemory = 2048;
+const maxMemory = 2048;
 
 const refuse = (detail: string) => new Refusal(422, 'The file cannot be imported', detail);
 
@@ -15,9 +15,9 @@ const refuse = (detail: string) => new Refusal(422, 'The file cannot be imported
 export async function unpackWorkbook(path: string, fileName: string): Promise<void> {
   if (!(await isZip(path))) return;
   const { size } = await stat(path);
-  if (size > mostBytes)
+  if (size > maxBytes)
     throw refuse(`${fileName} is a workbook of more than 64 MiB. Save its table as CSV and choose that.`);
-  await runThread('workbook-worker.js', { path, fileName }, { memory: mostMemory }).catch((error: unknown) => {
+  await runThread('workbook-worker.js', { path, fileName }, { memory: maxMemory }).catch((error: unknown) => {
     if ((error as { code?: string }).code !== 'ERR_WORKER_OUT_OF_MEMORY') throw error;
     throw refuse(`${fileName} holds more than can be read at once. Save its table as CSV and choose that.`);
   });
