@@ -150,12 +150,12 @@
   }
   .give :global(.act.bx--btn) {
     border: 1px solid var(--line);
-    padding: 8px 6px;
-    text-align: center;
-    font-size: 15px;
-    display: grid;
-    gap: 4px;
-    justify-items: center;
+    padding: 8px 4px;
+    font-size: 14px;
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    justify-content: center;
   }
   .give :global(.act.bx--btn.on) {
     border-color: var(--tint);

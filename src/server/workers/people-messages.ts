@@ -46,6 +46,14 @@ export interface TryAnswer extends Pick<Outcome, 'answers' | 'filtered'> {
   sample: SampledPerson[];
 }
 
+/** What a board is made of besides the verdicts; `order`: the sources as they are listed. */
+export interface BoardMade {
+  cells: SharedCell[];
+  people: number;
+  known: [string, readonly number[]][];
+  order: string[];
+}
+
 /** Those judged fit and those judged miss at a source, by id. */
 export interface JudgedIds {
   fits: string[];
@@ -183,19 +191,18 @@ export interface PeopleWork {
     ask: StringText & { sheet: Sheet; leftover: Query | null; people: { person: Person; open: boolean }[] };
     answer: ReadPerson[];
   };
-  /** The board: `verdicts` by the number of the person, `order` the sources as they are listed. */
+  /** The board: `verdicts` by the number of the person. */
   board: {
     ask: {
-      /** Names all that is asked but the verdicts: the same name, the same cells. */
-      inputs: string;
-      cells: SharedCell[];
-      people: number;
-      known: [string, readonly number[]][];
-      order: string[];
+      /** Names `made`: the same name, the same cells. */
+      name: string;
+      /** What the board is made of besides; null where the thread may have laid it out already. */
+      made: BoardMade | null;
       verdicts: PackedVerdicts;
       certain: boolean;
     };
-    answer: { board: (BoardCell & { people: number })[]; people: number; overlaps: OverlapAnswer[] };
+    /** Null where the thread has to be told what it is made of. */
+    answer: { board: (BoardCell & { people: number })[]; people: number; overlaps: OverlapAnswer[] } | null;
   };
   /** Titles of people that none of some wordings covers, the most frequent first. */
   'found-titles': {

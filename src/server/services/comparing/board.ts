@@ -173,15 +173,11 @@ export function boardIn(context: BriefContext, numbers?: readonly number[], cert
 
 async function makeBoard(inputs: BoardInputs, verdicts: ReadonlyMap<number, Verdict>, certain: boolean) {
   const { name, trials, cells, people, known, spent, order } = inputs;
-  const { board, ...together } = await askPeople('board', {
-    inputs: name,
-    cells,
-    people,
-    known: [...known],
-    order,
-    verdicts: packed(verdicts),
-    certain
-  });
+  const asked = { name, verdicts: packed(verdicts), certain };
+  const made = { cells, people, known: [...known], order };
+  // Handing over all that it is made of takes the longest, and a thread that was asked before has it.
+  const answer = (await askPeople('board', { ...asked, made: null })) ?? (await askPeople('board', { ...asked, made }));
+  const { board, ...together } = answer!;
   return {
     versions: [...new Map(trials.map(({ version }) => [version.number, version])).values()].map(serializeVersion),
     judged: verdicts.size,

@@ -13,7 +13,7 @@ import {
   type Verdict
 } from '$core/measure';
 import { unpacked } from '../packed-verdicts';
-import type { PeopleWork } from '../people-messages';
+import type { BoardMade } from '../people-messages';
 import type { Answers } from './kinds';
 
 /** Several cells of one version, with who is found where. */
@@ -36,7 +36,7 @@ interface LaidOut {
 /** Boards are asked for again with every verdict, and what they are made of stays. */
 const laidOut = new LRUCache<string, LaidOut>({ max: 6 });
 
-function layOut({ cells: shared, people, known, order, certain }: PeopleWork['board']['ask']): LaidOut {
+function layOut({ cells: shared, people, known, order }: BoardMade, certain: boolean): LaidOut {
   const cells = shared.map((cell): TriedCell => ({ ...cell, found: [...cell.found], open: new Set(cell.open) }));
   const shown = cells.map(({ found, open }) => (certain ? found.filter((_, at) => !open.has(at)) : [...found]));
   const together = [...new Set(cells.map(({ version }) => version))].flatMap((version) => {
@@ -57,10 +57,11 @@ function layOut({ cells: shared, people, known, order, certain }: PeopleWork['bo
 /** Measures versions at sources, and what follows from several together. */
 export const boards: Answers<'board'> = {
   board: (asked) => {
-    const name = `${asked.inputs} ${asked.certain}`;
-    let made = laidOut.get(name);
-    if (!made) laidOut.set(name, (made = layOut(asked)));
-    const { layout, shown, people, together } = made;
+    const name = `${asked.name} ${asked.certain}`;
+    let laid = laidOut.get(name);
+    if (!laid && asked.made) laidOut.set(name, (laid = layOut(asked.made, asked.certain)));
+    if (!laid) return null;
+    const { layout, shown, people, together } = laid;
     const verdicts = unpacked(asked.verdicts);
     const board = measureBoard(layout, verdicts);
     return {
