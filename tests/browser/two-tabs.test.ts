@@ -74,6 +74,14 @@ describe('the frame', () => {
     await page.getByText('Nothing was run yet').waitFor();
   });
 
+  it('says what to do at an address where no page is', async () => {
+    expectError(/404/);
+    const page = await open('/breifs');
+    await page.getByText(/There is no page at this address/).waitFor();
+    await page.getByRole('link', { name: 'All briefs', exact: true }).click();
+    await page.waitForURL((url) => url.pathname === '/');
+  });
+
   it('shows imported text as text, never as markup', async () => {
     const id = await brief('<img src=x onerror=alert(1)> & co');
     const page = await open(`/briefs/${id}/persona`);

@@ -143,7 +143,7 @@
   }
   .give {
     display: grid;
-    grid-template-columns: 1fr 1fr 1fr;
+    grid-template-columns: 1fr 1fr 1.25fr;
     gap: 8px;
     padding: 8px 14px;
     border-top: 1px solid var(--line);
@@ -152,6 +152,7 @@
     border: 1px solid var(--line);
     padding: 8px 4px;
     font-size: 14px;
+    white-space: nowrap;
     display: flex;
     gap: 6px;
     align-items: center;
