@@ -51,7 +51,7 @@ export const rendering = renderingSchema;
 
 export const judgedBy = z.enum(['person', 'rule']);
 
-export const serializeVerdict = z.object({ verdict, reason: z.string(), by: judgedBy, revision });
+export const verdictShape = z.object({ verdict, reason: z.string(), by: judgedBy, revision });
 
 export const judgedCount = z.object({ fits: z.int(), misses: z.int() });
 
@@ -59,7 +59,7 @@ export const side = z.object({
   count: estimateSchema,
   shown: z.int(),
   fits: z.object({ judged: z.int(), count: z.int(), misses: z.int(), interval }),
-  sample: z.array(z.object({ rank: z.int(), person: personSchema, verdict: serializeVerdict.nullable() }))
+  sample: z.array(z.object({ rank: z.int(), person: personSchema, verdict: verdictShape.nullable() }))
 });
 
 export const sides = z.object({

@@ -12,7 +12,7 @@ import {
   revision,
   sourceId,
   text,
-  serializeVerdict,
+  verdictShape,
   verdict,
   version,
   versionNumber,
@@ -49,7 +49,7 @@ const trial = z.object({
 const personVerdict = z.object({
   verdict,
   /** What was said of each record, newest first */
-  records: z.array(serializeVerdict.extend({ sourceId, personId: z.string() })),
+  records: z.array(verdictShape.extend({ sourceId, personId: z.string() })),
   /** Its records were judged differently: the newest counts */
   conflict: z.boolean()
 });
@@ -63,7 +63,7 @@ const sampled = z.object({
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
   /** Parts of the string that this record leaves open; empty for who is certain */
   untold: z.array(z.string()),
-  verdict: serializeVerdict.nullable(),
+  verdict: verdictShape.nullable(),
   /** The verdict that counts, on whichever record it was given */
   counts: personVerdict.nullable(),
   /** The same for records of one person; null while it is not known who is who */
@@ -143,7 +143,7 @@ export const trials = {
   }),
   judgeByRule: operation(paths.judgeByRule, {
     params: trialParams,
-    response: z.array(serializeVerdict.extend({ sourceId, personId: z.string() }))
+    response: z.array(verdictShape.extend({ sourceId, personId: z.string() }))
   }),
   takeBackRules: operation(paths.takeBackRules, {
     params: trialParams,

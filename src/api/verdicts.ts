@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { personSchema } from '$core/people/person';
 import { operation } from './operation';
 import { paths } from './paths';
-import { brief, count, interval, judgedBy, revision, sourceId, serializeVerdict, verdict } from './shapes';
+import { brief, count, interval, judgedBy, revision, sourceId, verdictShape, verdict } from './shapes';
 
 /** The revision last seen; 0 when there was none. */
 const seenRevision = count.describe('The revision last seen; 0 when there was none');
@@ -35,12 +35,12 @@ export const verdicts = {
     params: brief,
     body: z.object({ verdicts: z.array(givenVerdict).min(1).max(500) }),
     /** In the order given */
-    response: z.array(serializeVerdict.nullable())
+    response: z.array(verdictShape.nullable())
   }),
   giveVerdict: operation(paths.giveVerdict, {
     params: brief,
     body: givenVerdict,
-    response: serializeVerdict.nullable()
+    response: verdictShape.nullable()
   }),
   settleConflict: operation(paths.settleConflict, {
     params: brief,
@@ -90,12 +90,12 @@ export const verdicts = {
   readJudgements: operation(paths.readJudgements, {
     params: judgeParams,
     query: z.object({ source: sourceId }),
-    response: z.array(serializeVerdict.extend({ personId: z.string() }))
+    response: z.array(verdictShape.extend({ personId: z.string() }))
   }),
   giveJudgement: operation(paths.giveJudgement, {
     params: judgeParams,
     body: givenVerdict.omit({ by: true }),
-    response: serializeVerdict.nullable()
+    response: verdictShape.nullable()
   }),
   agreement: operation(paths.agreement, {
     params: judgeParams,

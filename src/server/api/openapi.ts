@@ -8,7 +8,7 @@ import { problemSchema, querySchema } from '$core/language';
 import { changeSchema } from '$core/suggest';
 import { briefFileSchema } from '$api/brief-file';
 import type { OperationName } from '$api/paths';
-import { serializeVerdict } from '$api/shapes';
+import { verdictShape } from '$api/shapes';
 import { summaries } from '$api/summaries';
 import { contract, type AnyOperation } from '$api';
 
@@ -59,7 +59,7 @@ const shared: Record<string, z.ZodType> = {
   Sides: sideBySide.response,
   Source: readSource.response,
   StringProblem: problemSchema,
-  SerializedVerdict: serializeVerdict,
+  ToldVerdict: verdictShape,
   Trial: listTrials.response.element,
   TrialDetail: readTrial.response,
   Version: listVersions.response.element,

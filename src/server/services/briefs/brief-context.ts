@@ -8,6 +8,7 @@ import { judgedBy, type Judged } from '../trials/judged';
 import { rowsOfTrials, type Tried } from '../trials/latest-trials';
 import { lastChange, newVerdicts, verdictsOf, type NewVerdicts } from '../trials/verdicts-of-persona';
 import { JoinedReads } from '../../joined-reads';
+import { personas } from './personas';
 import { remembered } from '../../remembered';
 
 /**
@@ -63,9 +64,6 @@ const identityCache = new LRUCache<string, Promise<Identity>>({ max: 32 });
 const judgedCache = new LRUCache<string, Promise<Judged>>({ max: 48 });
 
 const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(told)).digest('base64');
-
-/** The persona of each brief, which never changes. */
-const personas = new LRUCache<string, string>({ max: 2000 });
 
 /** Those who ask at once go by one reading of it. */
 const contexts = new JoinedReads(readContext);

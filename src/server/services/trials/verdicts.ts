@@ -1,9 +1,9 @@
-import { LRUCache } from 'lru-cache';
 import type { Transaction } from 'sequelize';
 import type { Verdict } from '$core/measure';
 import { database } from '../../database/connection';
 import { models, type VerdictRow } from '../../database/models';
 import { findBrief } from '../briefs/briefs';
+import { personas } from '../briefs/personas';
 import { writeRevisioned } from '../../database/revisioned-row';
 
 const serialize = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
@@ -78,9 +78,6 @@ export async function judgeMany(
 }
 
 const keyOf = ({ sourceId, personId }: GivenVerdict) => JSON.stringify([sourceId, personId]);
-
-/** The persona of each brief, which never changes. */
-const personas = new LRUCache<string, string>({ max: 2000 });
 
 async function personaOf(briefId: string): Promise<string> {
   let personaId = personas.get(briefId);
