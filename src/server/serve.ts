@@ -29,6 +29,7 @@ async function serve(): Promise<void> {
     process.exit(70);
   });
 
+  const origin = settings.origin === undefined ? null : new URL(settings.origin);
   const built = new URL('./handler.js', import.meta.url).href;
   const { handler } = (await import(/* @vite-ignore */ built)) as { handler: Handler };
   const server = createServer((request, response) => {
@@ -38,8 +39,7 @@ async function serve(): Promise<void> {
       log().warn({ status: 421 }, 'refused by its host');
       return refuse(response, why);
     }
-    const own = settings.origin !== undefined && new URL(settings.origin).host === hosts[0];
-    request.headers[protocolHeader] = own ? new URL(settings.origin!).protocol.slice(0, -1) : 'http';
+    request.headers[protocolHeader] = origin && origin.host === hosts[0] ? origin.protocol.slice(0, -1) : 'http';
     // SvelteKit gives no body to a request that does not say what is in it.
     request.headers['content-type'] ??= 'application/octet-stream';
     handler(request, response, (error) => {

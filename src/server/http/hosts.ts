@@ -1,15 +1,23 @@
 import { BlockList, isIP } from 'node:net';
+import { LRUCache } from 'lru-cache';
 
 const loopback = new BlockList();
 loopback.addSubnet('127.0.0.0', 8, 'ipv4');
 loopback.addAddress('::1', 'ipv6');
 
+/** Every request is checked, and most name the same host. */
+const cache = new LRUCache<string, boolean>({ max: 100 });
+
 /** Whether a name or number can only mean this machine. */
 export function isLoopback(host: string): boolean {
-  const bare = host.replace(/^\[(.*)\]$/, '$1').toLowerCase();
-  if (bare === 'localhost') return true;
-  const version = isIP(bare);
-  return version !== 0 && loopback.check(bare, version === 4 ? 'ipv4' : 'ipv6');
+  let known = cache.get(host);
+  if (known === undefined) {
+    const bare = host.replace(/^\[(.*)\]$/, '$1').toLowerCase();
+    const version = isIP(bare);
+    known = bare === 'localhost' || (version !== 0 && loopback.check(bare, version === 4 ? 'ipv4' : 'ipv6'));
+    cache.set(host, known);
+  }
+  return known;
 }
 
 /** The names by which a server answers, besides those of loopback. */
