@@ -18,15 +18,29 @@ const maxTimes = 1e7;
  * Throws RangeError on counts that cannot be.
  */
 export function chapman(first: number, second: number, both: number): Population {
+  const middle = middleOf(first, second, both);
+  const low = lowOf(first, second, both);
+  return { low, middle, high: Math.max(highOf(first, second, both), low) };
+}
+
+function middleOf(first: number, second: number, both: number): number {
   if (!(both >= 0) || both > first || both > second)
     throw new RangeError(`chapman: ${both} of ${first} and ${second} cannot be`);
-  const seen = first + second - both;
-  const middle = ((first + 1) * (second + 1)) / (both + 1) - 1;
-  // A larger population makes a small overlap likelier, so each bound is where its tail is passed.
-  const low = firstFrom(seen, (all) => overlapAtMost(all, first, second, both) > tail);
+  return ((first + 1) * (second + 1)) / (both + 1) - 1;
+}
+
+/** A larger population makes a small overlap likelier, so each bound is where its tail is passed. */
+function lowOf(first: number, second: number, both: number): number {
+  const low = firstFrom(first + second - both, (all) => overlapAtMost(all, first, second, both) > tail);
+  return Math.min(low, middleOf(first, second, both));
+}
+
+function highOf(first: number, second: number, both: number): number {
   const high =
-    both === 0 ? Infinity : firstFrom(seen, (all) => 1 - overlapAtMost(all, first, second, both) <= tail) - 1;
-  return { low: Math.min(low, middle), middle, high: Math.max(high, middle, low) };
+    both === 0
+      ? Infinity
+      : firstFrom(first + second - both, (all) => 1 - overlapAtMost(all, first, second, both) <= tail) - 1;
+  return Math.max(high, middleOf(first, second, both));
 }
 
 /** The least whole number, from one on, for which something holds that holds for all beyond it. */
@@ -69,10 +83,10 @@ function overlapAtMost(all: number, first: number, second: number, both: number)
  * how many fits the second is estimated to find. The interval carries the uncertainty of both.
  */
 export function fitsThereAre(judgedFits: number, ofThemAtSecond: number, fitsAtSecond: Population): Population {
-  const at = (fits: number) => chapman(judgedFits, Math.max(ofThemAtSecond, Math.round(fits)), ofThemAtSecond);
+  const at = (fits: number) => [judgedFits, Math.max(ofThemAtSecond, Math.round(fits)), ofThemAtSecond] as const;
   return {
-    low: Math.max(fitsAtSecond.low, at(fitsAtSecond.low).low),
-    middle: at(fitsAtSecond.middle).middle,
-    high: at(fitsAtSecond.high).high
+    low: Math.max(fitsAtSecond.low, lowOf(...at(fitsAtSecond.low))),
+    middle: middleOf(...at(fitsAtSecond.middle)),
+    high: highOf(...at(fitsAtSecond.high))
   };
 }

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import {
   addAll,
   bitsOf,
@@ -270,11 +271,12 @@ class Scratch {
     this.free.push(set);
   }
 }
-const scratches = new WeakMap<PeopleSets, Scratch>();
+/** By the size of the source: few are counted at, one after the other. */
+const scratches = new LRUCache<number, Scratch>({ max: 8 });
 
-function scratchFor(people: PeopleSets): Scratch {
-  let scratch = scratches.get(people);
-  if (!scratch) scratches.set(people, (scratch = new Scratch(people.size)));
+function scratchFor({ size }: PeopleSets): Scratch {
+  let scratch = scratches.get(size);
+  if (!scratch) scratches.set(size, (scratch = new Scratch(size)));
   return scratch;
 }
 

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { normal } from './normal';
 import type { Precision } from './precision';
 import type { Interval } from './wilson';
@@ -63,7 +64,21 @@ const sideOf = (one: Measured): Side => ({
   population: Math.max(one.population, judgedOf(one))
 });
 
+/** A board asks again for what no new verdict has changed, and each is a sum over thousands of deals. */
+const chances = new LRUCache<string, number>({ max: 20_000 });
+
 function chance(a: Side, b: Side, shared: Shared): number {
+  const { judged, fits, firstInSecond, secondInFirst, people } = shared;
+  const key = [
+    ...[a.fits, a.judged, a.population, b.fits, b.judged, b.population],
+    ...[judged, fits, firstInSecond, secondInFirst, people]
+  ].join();
+  let known = chances.get(key);
+  if (known === undefined) chances.set(key, (known = workOutChance(a, b, shared)));
+  return known;
+}
+
+function workOutChance(a: Side, b: Side, shared: Shared): number {
   const [n, m] = [a.judged, b.judged];
   if (a.fits / n === b.fits / m) return 1;
   const open = leftOpen(a, b, shared);
