@@ -35,6 +35,8 @@ parentPort?.on('message', (told: ToThread) => {
   if ('detach' in told) return detach(told.detach);
   if ('lexicon' in told) return takeUpLexicon(told.lexicon);
   const { id, kind, ask, json, limit } = told;
+  // It was taken back: another answers it.
+  if (Atomics.load(dropped, 2) === id) return;
   try {
     const answer = within(limit, id, dropped, () => work[kind as PeopleKind](ask as never));
     if (!json) return tell({ id, answer });

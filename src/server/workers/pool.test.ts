@@ -21,6 +21,7 @@ parentPort.on('message', (told) => {
   if ('detach' in told) return has.delete(told.detach);
   if ('lexicon' in told) return;
   const { id, kind, ask } = told;
+  if (Atomics.load(workerData.dropped, 2) === id) return;
   if (kind === 'dies') throw new Error('out of order');
   if (kind === 'never') for (;;) Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 1000);
   if (kind === 'wrong') return parentPort.postMessage({ id, error: 'It is wrong.' });
@@ -95,6 +96,40 @@ describe('threads that answer', () => {
     const [a, b] = await Promise.all([about('a'), about('b')]);
     expect(a).not.toBe(b);
     for (let i = 0; i < 3; i++) expect([await about('b'), await about('a')]).toEqual([b, a]);
+    // Also where that thread is busy, if it soon is not.
+    expect(await Promise.all([about('a'), about('a')])).toEqual([a, a]);
+    const [long, next] = await Promise.all([
+      two.ask('works', { sourceId: 'a', ms: 300 }, how()) as Promise<Said>,
+      about('a')
+    ]);
+    expect([long.thread, next]).toEqual([a, b]);
+  });
+
+  it('answer what they were given ahead and was taken back from them', async () => {
+    const one = pool(1);
+    await one.attach(source('a'));
+    const about = (ms: number) => one.ask('works', { sourceId: 'a', ms, says: `${ms}` }, how()) as Promise<Said>;
+    await about(1);
+    const leaving = new AbortController();
+    const [slow, left, next] = [
+      about(80),
+      one.ask('works', { sourceId: 'a' }, how({ asker: asker('x', { signal: leaving.signal }) })),
+      about(2)
+    ];
+    leaving.abort();
+    await expect(left).rejects.toMatchObject({ status: 499 });
+    expect([(await slow).says, (await next).says]).toEqual(['80', '2']);
+    expect(one.state()).toEqual({ threads: 1, running: 0, waiting: 0 });
+  });
+
+  it('leave what they were given ahead to another when they die', async () => {
+    const one = pool(1);
+    await one.attach(source('a'));
+    await one.ask('works', { sourceId: 'a' }, how());
+    const dies = one.ask('dies', { sourceId: 'a' }, how()).catch(({ status }: { status: number }) => status);
+    const next = one.ask('works', { sourceId: 'a', says: 'on' }, how()) as Promise<Said>;
+    expect(await dies).toBe(503);
+    expect((await next).says).toBe('on');
   });
 
   it('answer short questions before long ones, and always leave a thread to them', async () => {
@@ -110,6 +145,22 @@ describe('threads that answer', () => {
     ];
     await Promise.all(work);
     expect(ended).toEqual(['short 1', 'short 2', 'long 1', 'long 2']);
+  });
+
+  it('answer a long question in the end, however many short ones keep coming', async () => {
+    const two = pool(2);
+    await Promise.all([ask(two, '', 30, []), ask(two, '', 30, [])]);
+    let isDone = false;
+    let shorts = 0;
+    const keepAsking = async () => {
+      for (const until = Date.now() + 5000; !isDone && Date.now() < until; shorts++) await ask(two, 'short', 20, []);
+    };
+    const coming = [keepAsking(), keepAsking(), keepAsking(), keepAsking()];
+    await ask(two, 'long', 10, [], { long: true });
+    isDone = true;
+    await Promise.all(coming);
+    expect(shorts).toBeGreaterThan(8);
+    expect(shorts).toBeLessThan(250);
   });
 
   it('take turns among those who ask, however much one asks', async () => {

@@ -20,6 +20,18 @@ function sourcesOf({ ask }: Question): string[] {
   return named.filter((id) => id !== undefined);
 }
 
+/** What a thread has at hand once it was asked: what it worked out of a source, or what questions of a kind are made of. */
+const aboutOf = (question: Question): string => sourcesOf(question)[0] ?? question.kind;
+
+/**
+ * Whether a thread has more at hand for a question than another: the one that was asked of such things most keeps them, also
+ * when it was busy once. What none was asked yet goes to the one with the least to do.
+ */
+function isNearer(one: Thread, other: Thread, about: string): boolean {
+  const [mine, others] = [one, other].map(({ asked }) => asked.get(about) ?? 0) as [number, number];
+  return mine === others ? one.askedInAll < other.askedInAll : mine > others;
+}
+
 /** What a thread is told, and what it tells. */
 export type ToThread =
   | { attach: SharedSource[] }
@@ -34,6 +46,8 @@ export type FromThread =
 
 interface Question {
   id: number;
+  /** When it was asked. */
+  since: number;
   kind: string;
   ask: unknown;
   asker: Asker | undefined;
@@ -48,20 +62,25 @@ interface Question {
 interface Thread {
   worker: Worker;
   running: Question | null;
-  /** Since when, and how long it had waited for a processor by then. */
-  runs: number;
-  waited: number;
+  /** When that was begun. */
+  began: number;
+  /** Given ahead, to be begun right after that: a thread need not wait until its answer is heard. */
+  next: Question | null;
+  givenAhead: number;
+  /** Seen at work on a question that others wait behind: since when, and how long it had waited for a processor by then. */
+  seen: { question: Question; since: number; waited: number } | null;
   /** It is opening sources, and cannot be asked meanwhile. */
   attaching: boolean;
   /** The sources that it has, and those that it is to open. */
   has: Set<string>;
   todo: Set<string>;
-  /** The number of the question that nobody waits for, in memory that the thread looks at, and that of the thread, which it notes there. */
+  /** In memory that the thread looks at: the question that nobody waits for, the number of the thread, which it notes there, and the question taken back. */
   dropped: Int32Array;
   timer: NodeJS.Timeout | undefined;
   idleSince: number;
-  /** The sources it was asked about last: what it worked out of them is at hand there. */
-  recent: Map<string, number>;
+  /** How often it was asked about each thing, and in all: what it worked out of those is at hand there. */
+  asked: Map<string, number>;
+  askedInAll: number;
 }
 
 export interface PoolOptions {
@@ -73,8 +92,12 @@ export interface PoolOptions {
   slowness?: number;
 }
 
-/** Milliseconds that a thread works on one question before another thread is started for those that wait. */
-const patience = 150;
+/** Milliseconds that all threads are at work on one question each, twice, before another thread is started for those that wait. */
+const patience = 75;
+/** Milliseconds after which a long question gives way no more: short ones that keep coming would hold it up for ever. */
+const age = 200;
+/** Milliseconds that a thread is taken to be free soon; what it was given ahead is taken back after as many. */
+const nearness = 15;
 /** Milliseconds after which a thread beyond the usual number is stopped when nothing is asked of it. */
 const idleFor = 30_000;
 
@@ -96,6 +119,7 @@ export class Pool {
   private lastId = 0;
   private turn = 0;
   private watch: NodeJS.Timeout | undefined;
+  private again: NodeJS.Timeout | undefined;
   private closed = false;
 
   constructor(private readonly options: PoolOptions) {
@@ -119,9 +143,10 @@ export class Pool {
 
   detach(id: string): void {
     if (!this.sources.delete(id)) return;
-    for (const { worker, has, todo } of this.threads) {
+    for (const { worker, has, todo, asked } of this.threads) {
       has.delete(id);
       todo.delete(id);
+      asked.delete(id);
       worker.postMessage({ detach: id } satisfies ToThread);
     }
   }
@@ -142,6 +167,7 @@ export class Pool {
       const drop = () => this.drop(question);
       const question: Question = {
         id: ++this.lastId,
+        since: performance.now(),
         kind,
         ask,
         ...how,
@@ -159,7 +185,9 @@ export class Pool {
   async close(): Promise<void> {
     this.closed = true;
     clearTimeout(this.watch);
-    const asked = [...this.waiting.splice(0), ...[...this.threads].flatMap(({ running }) => running ?? [])];
+    clearTimeout(this.again);
+    const given = [...this.threads].flatMap(({ running, next }) => [running, next].filter((one) => one !== null));
+    const asked = [...this.waiting.splice(0), ...given];
     for (const question of asked) this.end(question, () => question.reject(gone()));
     for (const { reject } of [...this.awaited.values()].flat()) reject(gone());
     this.awaited.clear();
@@ -176,10 +204,11 @@ export class Pool {
     const at = this.waiting.indexOf(question);
     if (at >= 0) this.waiting.splice(at, 1);
     else {
-      const thread = [...this.threads].find(({ running }) => running === question);
+      const thread = [...this.threads].find(({ running, next }) => running === question || next === question);
       if (!thread) return;
+      if (thread.next === question) this.takeBack(thread);
       // It breaks off at its next checkpoint, or else is stopped when its time is up.
-      Atomics.store(thread.dropped, 0, question.id);
+      else Atomics.store(thread.dropped, 0, question.id);
     }
     this.end(question, () => question.reject(gone()));
     this.serve();
@@ -191,7 +220,7 @@ export class Pool {
   }
 
   private start(): void {
-    const dropped = new Int32Array(new SharedArrayBuffer(8));
+    const dropped = new Int32Array(new SharedArrayBuffer(12));
     const worker = new Worker(this.options.file, {
       workerData: { dropped },
       resourceLimits: { maxOldGenerationSizeMb: 3072, maxYoungGenerationSizeMb: 128 }
@@ -200,15 +229,18 @@ export class Pool {
     const thread: Thread = {
       worker,
       running: null,
-      runs: 0,
-      waited: 0,
+      began: 0,
+      next: null,
+      givenAhead: 0,
+      seen: null,
       attaching: false,
       dropped,
       has: new Set(),
       todo: new Set(this.sources.keys()),
       timer: undefined,
       idleSince: performance.now(),
-      recent: new Map()
+      asked: new Map(),
+      askedInAll: 0
     };
     this.threads.add(thread);
     worker.on('message', (told: FromThread) => this.heard(thread, told));
@@ -255,17 +287,18 @@ export class Pool {
         for (const { resolve } of this.awaited.get(id) ?? []) resolve();
         this.awaited.delete(id);
       }
-    } else {
-      const question = thread.running;
+    } else if (thread.running?.id === told.id) {
+      const { running: question, next } = thread;
       clearTimeout(thread.timer);
       thread.running = null;
+      thread.next = null;
       thread.idleSince = performance.now();
-      if (question?.id === told.id)
-        this.end(question, () => {
-          if ('answer' in told) question.resolve(told.answer);
-          else if ('error' in told) question.reject(new Error(told.error));
-          else question.reject(Refusal.of(told.refusal));
-        });
+      if (next) this.begin(thread, next);
+      this.end(question, () => {
+        if ('answer' in told) question.resolve(told.answer);
+        else if ('error' in told) question.reject(new Error(told.error));
+        else question.reject(Refusal.of(told.refusal));
+      });
     }
     this.serve();
   }
@@ -273,16 +306,17 @@ export class Pool {
   private serve(): void {
     if (this.closed) return;
     this.attachNext();
+    this.giveAhead();
     for (;;) {
       const idle = [...this.threads].filter(({ attaching, running }) => !attaching && !running);
       const question = idle.length ? this.next(idle) : undefined;
       if (!question) break;
-      const last = ({ recent }: Thread) => recent.get(sourcesOf(question)[0] ?? '') ?? 0;
+      const about = aboutOf(question);
+      const able = idle.filter((thread) => this.canAnswer(thread, question));
       this.give(
-        idle
-          .filter((thread) => this.canAnswer(thread, question))
-          .reduce((best, one) => (last(one) > last(best) ? one : best)),
-        question
+        able.reduce((best, one) => (isNearer(one, best, about) ? one : best)),
+        question,
+        about
       );
     }
     clearTimeout(this.watch);
@@ -296,7 +330,7 @@ export class Pool {
     const now = performance.now();
     const isStarting = [...this.threads].some(({ attaching, todo }) => attaching || todo.size);
     // Many short questions are soon done, and processors that are all at work do no more for another thread.
-    const isHeldUp = [...this.threads].every((thread) => thread.running && this.worked(thread) > patience);
+    const isHeldUp = [...this.threads].map((thread) => this.hasWorked(thread, patience)).every(Boolean);
     if (this.waiting.length && isHeldUp && !isStarting && this.threads.size < this.options.most) this.start();
     if (!this.waiting.length)
       for (const thread of [...this.threads].slice(this.options.threads))
@@ -306,21 +340,70 @@ export class Pool {
 
   /** The question to answer next: a short one before a long one, and of each the asker's who was served longest ago. */
   private next(idle: readonly Thread[]): Question | undefined {
-    const running = [...this.threads].flatMap((thread) => thread.running ?? []);
-    const longs = running.filter(({ long }) => long).length;
+    const longs = [...this.threads].filter(({ running }) => running?.long).length;
     const roomForLong = longs < this.threads.size - 1;
-    const perAsker = Math.max(1, this.threads.size - 1);
-    const busy = new Map<string, number>();
-    for (const { asker } of running) if (asker) busy.set(asker.id, (busy.get(asker.id) ?? 0) + 1);
+    const hasEnough = this.askersWithEnough();
     let best: Question | undefined;
     for (const one of this.waiting) {
       if (!idle.some((thread) => this.canAnswer(thread, one))) continue;
       if (one.long && !roomForLong) continue;
-      if (one.asker && (busy.get(one.asker.id) ?? 0) >= perAsker) continue;
+      if (one.asker && hasEnough.has(one.asker.id)) continue;
       if (!best || this.isBefore(one, best)) best = one;
     }
     if (best) this.waiting.splice(this.waiting.indexOf(best), 1);
     return best;
+  }
+
+  /** Those for whom all threads but one are at work. */
+  private askersWithEnough(): ReadonlySet<string> {
+    const perAsker = Math.max(1, this.threads.size - 1);
+    const busy = new Map<string, number>();
+    for (const { running, next } of this.threads)
+      for (const one of [running, next]) if (one?.asker) busy.set(one.asker.id, (busy.get(one.asker.id) ?? 0) + 1);
+    return new Set([...busy].flatMap(([id, many]) => (many >= perAsker ? [id] : [])));
+  }
+
+  /** Gives short questions of a source ahead to the thread that has most at hand of it, where that will soon be free: others would work all of it out anew. */
+  private giveAhead(): void {
+    for (const question of [...this.waiting]) {
+      const [about] = sourcesOf(question);
+      if (about === undefined || question.long) continue;
+      const thread = [...this.threads].reduce((best, one) => (isNearer(one, best, about) ? one : best));
+      const { running, next, began, asked } = thread;
+      if (!asked.has(about) || !running || running.long || next || performance.now() - began > nearness) continue;
+      // One that is to open a source is left to do that.
+      if (thread.todo.size || !this.canAnswer(thread, question)) continue;
+      if (question.asker && this.askersWithEnough().has(question.asker.id)) continue;
+      this.waiting.splice(this.waiting.indexOf(question), 1);
+      thread.next = question;
+      thread.givenAhead = performance.now();
+      this.hand(thread, question, about);
+      this.again ??= setTimeout(() => this.takeBackLate(), nearness).unref();
+    }
+  }
+
+  /** Others answer what was given ahead to threads that were not free as soon as was thought. */
+  private takeBackLate(): void {
+    this.again = undefined;
+    for (const thread of this.threads) {
+      const { next, givenAhead } = thread;
+      if (!next) continue;
+      if (performance.now() - givenAhead >= nearness) this.waiting.unshift(this.takeBack(thread)!);
+      else this.again ??= setTimeout(() => this.takeBackLate(), nearness).unref();
+    }
+    this.serve();
+  }
+
+  /** What a thread was given ahead: it passes that over, unless it has begun it by now. Then two answer, and it is not heard. */
+  private takeBack(thread: Thread): Question | null {
+    const { next } = thread;
+    thread.next = null;
+    if (next) {
+      Atomics.store(thread.dropped, 2, next.id);
+      // The same thread may be given it again.
+      next.id = ++this.lastId;
+    }
+    return next;
   }
 
   /** Whether a thread has the sources that a question is about, as far as there are such. */
@@ -329,37 +412,58 @@ export class Pool {
   }
 
   private isBefore(one: Question, other: Question): boolean {
-    if (one.long !== other.long) return !one.long;
+    const longed = performance.now() - age;
+    const givesWay = ({ long, since }: Question) => long && since > longed;
+    if (givesWay(one) !== givesWay(other)) return givesWay(other);
     const turn = ({ asker }: Question) => this.served.get(asker?.id ?? '') ?? 0;
     return turn(one) < turn(other);
   }
 
-  private give(thread: Thread, question: Question): void {
-    thread.running = question;
-    thread.runs = performance.now();
-    thread.waited = processorWait(thread.dropped[1]!);
-    const { id, kind, ask, asker } = question;
-    for (const about of sourcesOf(question)) thread.recent.set(about, this.turn);
+  private give(thread: Thread, question: Question, about: string): void {
+    this.hand(thread, question, about);
+    this.begin(thread, question);
+  }
+
+  /** Sends a question to a thread, which takes up one after the other. */
+  private hand(thread: Thread, question: Question, about: string): void {
+    const { id, kind, ask, asker, json } = question;
+    thread.asked.set(about, (thread.asked.get(about) ?? 0) + 1);
+    thread.askedInAll += 1;
     this.served.delete(asker?.id ?? '');
     this.served.set(asker?.id ?? '', ++this.turn);
     if (this.served.size > 1000) this.served.delete(this.served.keys().next().value!);
-    // Of one request all questions together have so much time, from when the first of them is begun.
-    const began = asker && (asker.began ??= performance.now());
-    const { slowness = 1 } = this.options;
-    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (performance.now() - began!);
-    const limit = Math.max(20, Math.min(question.limit * slowness, left));
+    thread.worker.postMessage({ id, kind, ask, json, limit: this.limitOf(question) } satisfies ToThread);
+  }
+
+  private begin(thread: Thread, question: Question): void {
+    thread.running = question;
+    thread.began = performance.now();
+    const limit = this.limitOf(question);
     thread.timer = setTimeout(() => {
-      log().warn({ kind, limit }, 'a question took too long');
+      log().warn({ kind: question.kind, limit }, 'a question took too long');
       this.restart(thread);
       this.end(question, () => question.reject(tooLong()));
       this.serve();
     }, limit + grace).unref();
-    thread.worker.postMessage({ id, kind, ask, json: question.json, limit } satisfies ToThread);
   }
 
-  /** Milliseconds that a thread has worked on its question, without those in which it had no processor. */
-  private worked({ runs, waited, dropped }: Thread): number {
-    return performance.now() - runs - (processorWait(dropped[1]!) - waited);
+  /** Milliseconds that a question may take: of one request all together have so much, from when the first of them is begun. */
+  private limitOf({ asker, limit }: Question): number {
+    const began = asker && (asker.began ??= performance.now());
+    const { slowness = 1 } = this.options;
+    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (performance.now() - began!);
+    return Math.max(20, Math.min(limit * slowness, left));
+  }
+
+  /** Whether a thread has worked so many milliseconds since it was seen at the same question, without those in which it had no processor. */
+  private hasWorked(thread: Thread, milliseconds: number): boolean {
+    const { running: question, seen, dropped } = thread;
+    if (!question) return false;
+    const waited = processorWait(dropped[1]!);
+    const now = performance.now();
+    if (seen?.question === question) return now - seen.since - (waited - seen.waited) >= milliseconds * 0.9;
+    thread.seen = { question, since: now, waited };
+    return false;
   }
 
   private restart(thread: Thread): void {
@@ -370,6 +474,8 @@ export class Pool {
   private async stop(thread: Thread): Promise<void> {
     this.threads.delete(thread);
     clearTimeout(thread.timer);
+    const next = this.takeBack(thread);
+    if (next && !this.closed) this.waiting.unshift(next);
     thread.worker.removeAllListeners();
     // What it says while it ends is nobody's concern.
     thread.worker.on('error', () => {});
