@@ -17,7 +17,15 @@ describe('an error', () => {
     ['a full disk of the database', said('53100'), 507, 'Disk full'],
     ['a full disk here', coded('ENOSPC'), 507, 'Disk full'],
     ['what it belongs to is gone', new ForeignKeyConstraintError({}), 404, 'Not there'],
+    ['the same, told by PostgreSQL itself', coded('23503'), 404, 'Not there'],
     ['something twice', new UniqueConstraintError({}), 409, 'There already'],
+    ['the same, told by PostgreSQL itself', coded('23505'), 409, 'There already'],
+    [
+      'a line that was cut, told by the driver itself',
+      new Error('Connection terminated unexpectedly'),
+      503,
+      'Database away'
+    ],
     ['a character zero', said('22021'), 422, 'Not accepted'],
     ['a number beyond the column', said('22003'), 422, 'Not accepted'],
     ['a body that is too large', Object.assign(new Error('large'), { status: 413 }), 413, 'Too large'],

@@ -10,6 +10,7 @@ import { Json } from '../workers/people';
 import type { AnyOperation, Operation } from '$api';
 import { check } from '../check';
 import { readJsonBody } from './read-body';
+import { SharedTurns } from './shared-turns';
 import { Turns } from './turns';
 
 interface Given<P, Q, B> {
@@ -25,16 +26,16 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
   handle: (given: Given<z.output<P>, z.output<Q>, z.output<B>>) => Promise<z.input<R> | Json<z.input<R>> | void>
 ): RequestHandler {
   const takesBody = !operation.body.safeParse(undefined).success;
-  return answering(operation, async ({ params, query, event }) => {
+  return answering(operation, operation.method === 'GET', async ({ params, query, event }) => {
     const body = takesBody
       ? check(operation.body, await readJsonBody(event.request, operation.bodyLimit), 'what was sent')
       : (undefined as z.output<B>);
     const answer = await handle({ params, query, body, event });
     if (environment().checkAnswers) checkAnswer(operation, answer);
-    if (answer instanceof Json) return jsonBytes(answer.bytes, operation.status);
-    return operation.status === 204
-      ? new Response(null, { status: 204 })
-      : Response.json(answer, { status: operation.status });
+    if (operation.status === 204) return () => new Response(null, { status: 204 });
+    // Written once, however many wait for it.
+    const json = answer instanceof Json ? answer.bytes : new TextEncoder().encode(JSON.stringify(answer));
+    return () => jsonBytes(json, operation.status);
   });
 }
 
@@ -52,7 +53,10 @@ export function rawEndpoint<P extends z.ZodType, Q extends z.ZodType, B extends 
   operation: Operation<P, Q, B, R>,
   handle: (given: Omit<Given<z.output<P>, z.output<Q>, never>, 'body'>) => Promise<Response>
 ): RequestHandler {
-  return answering(operation, handle);
+  return answering(operation, false, async (given) => {
+    const response = await handle(given);
+    return () => response;
+  });
 }
 
 /** An answer that was written as JSON elsewhere. */
@@ -61,8 +65,10 @@ export const jsonBytes = (json: Uint8Array<ArrayBuffer>, status: number = 200): 
 
 function answering<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   operation: Operation<P, Q, B, R>,
-  handle: (given: Omit<Given<z.output<P>, z.output<Q>, never>, 'body'>) => Promise<Response>
+  canShare: boolean,
+  handle: (given: Omit<Given<z.output<P>, z.output<Q>, never>, 'body'>) => Promise<() => Response>
 ): RequestHandler {
+  const isLong = operation.long === true;
   const takesParams = operation.path.includes('{');
   return async (event) => {
     try {
@@ -70,7 +76,12 @@ function answering<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType
       const params = check(operation.params, takesParams ? event.params : undefined, 'the address');
       const query = check(operation.query, Object.keys(search).length ? search : undefined, 'the address');
       const work = () => handle({ params, query, event });
-      return await askingFor(askerOf(event, operation), () => turns.take(operation.long === true, work));
+      const asker = askerOf(event, operation);
+      const answer =
+        isLong && canShare
+          ? await sharedTurns.take(event.url.pathname + event.url.search, asker, work)
+          : await askingFor(asker, () => turns.take(isLong, work));
+      return answer();
     } catch (error) {
       return problemResponse(error, event.route.id ?? '', event.locals.requestId);
     }
@@ -78,6 +89,7 @@ function answering<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType
 }
 
 const turns = new Turns({ most: 8, patience: 120, counts: 500 });
+const sharedTurns = new SharedTurns<() => Response>(turns);
 
 /** Each tab of a page names itself, so that those who ask much take turns with the others. */
 const pageHeader = 'x-eave-page';
@@ -101,20 +113,20 @@ const known = (error: unknown): Refusal | null => {
       'Disk full',
       'There is no room left on the disk, so nothing was kept. Make room on the machine that Eave or its database runs on, then try again.'
     );
-  if (error instanceof ForeignKeyConstraintError)
+  const { code = '' } = driverErrorOf(error);
+  if (error instanceof ForeignKeyConstraintError || code === '23503')
     return new Refusal(
       404,
       'Not there',
       'What this belongs to is not there, or not any more: it may have been deleted in another tab. Nothing was changed; load the page again.'
     );
-  if (error instanceof UniqueConstraintError)
+  if (error instanceof UniqueConstraintError || code === '23505')
     return new Refusal(
       409,
       'There already',
       'Something of this is there already, or was sent twice. Nothing was changed; load the page again.'
     );
   // PostgreSQL's text and JSON cannot hold the character zero, nor half a sign.
-  const { code = '' } = driverErrorOf(error);
   if (/^(22021|22P05)$/.test(code))
     return new Refusal(
       422,

@@ -10,6 +10,35 @@ export interface Asker {
   began?: number;
 }
 
+/** Several who wait for the same answer, as one: gone when all of them are. */
+export class SharedAsker implements Asker {
+  readonly id: string;
+  readonly within?: number;
+  began?: number;
+  #there = 0;
+  readonly #gone = new AbortController();
+
+  constructor(first: Asker) {
+    this.id = first.id;
+    if (first.within !== undefined) this.within = first.within;
+    this.join(first);
+  }
+
+  get signal(): AbortSignal {
+    return this.#gone.signal;
+  }
+
+  join({ signal }: Asker): void {
+    this.#there += 1;
+    const leave = () => {
+      this.#there -= 1;
+      if (!this.#there) this.#gone.abort();
+    };
+    if (signal.aborted) leave();
+    else signal.addEventListener('abort', leave, { once: true });
+  }
+}
+
 const store = new AsyncLocalStorage<Asker>();
 
 /** Does some work for an asker: questions to the worker threads belong to them, without being handed on by every function. */
