@@ -12,15 +12,18 @@ function shapeOf(sql: string): { verb: string; tables: string[] } {
   return { verb: /^\s*(\w+)/.exec(statement)?.[1]?.toUpperCase() ?? '', tables: [...new Set(tables)] };
 }
 
+/** Notes a statement that took long. */
+export function noteSlow(sql: string, ms: number | undefined): void {
+  if (ms !== undefined && ms >= environment().slowQuery) log().warn({ ms, ...shapeOf(sql) }, 'slow query');
+}
+
 /** The one connection pool of this process. */
 export function database(): Sequelize {
-  const { databaseUrl, slowQuery } = environment();
+  const { databaseUrl } = environment();
   open ??= new Sequelize(databaseUrl, {
     dialect: 'postgres',
     benchmark: true,
-    logging: (sql, ms) => {
-      if (ms !== undefined && ms >= slowQuery) log().warn({ ms, ...shapeOf(sql) }, 'slow query');
-    },
+    logging: noteSlow,
     pool: { max: 12, idle: 10_000, acquire: 10_000 },
     dialectOptions: { connectionTimeoutMillis: 5_000, application_name: 'eave' },
     hooks: {

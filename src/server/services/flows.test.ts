@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { Refusal } from '../refusal';
 import { models } from '../database/models';
@@ -56,6 +57,46 @@ describe('flows that change several things', () => {
     expect(await models().Verdict.count()).toBe(1);
     expect((await judgeMany(id, [one('c'), one('b', 1), one('a')])).map((told) => told?.revision)).toEqual([1, 2, 1]);
     expect(await judgeMany(id, [{ ...one('a', 1), verdict: null }, one('d')])).toMatchObject([null, { revision: 1 }]);
+    await models().Verdict.destroy({ where: {} });
+  });
+
+  it('judge one each at once, in few statements, and each is told what became of their own', async () => {
+    const id = await brief();
+    const one = (personId: string, more = {}) => ({
+      ...{ sourceId: 'quillbank', personId, verdict: 'fit' as const, reason: '', revision: 0 },
+      ...more
+    });
+    await Promise.all([giveVerdict(id, one('old')), giveVerdict(id, one('said')), giveVerdict(id, one('gone'))]);
+    const told = await Promise.allSettled([
+      giveVerdict(id, one('new', { reason: 'a “reason”, \\ and all' })),
+      giveVerdict(id, one('old', { verdict: 'miss', revision: 1 })),
+      giveVerdict(id, one('old', { verdict: 'unsure', revision: 1 })),
+      giveVerdict(id, one('old', { verdict: 'unsure' })),
+      giveVerdict(id, one('said', { verdict: 'miss', revision: 1, by: 'rule' })),
+      giveVerdict(id, one('x', { sourceId: 'nowhere' })),
+      giveVerdict(id, one('gone', { verdict: null, revision: 1 })),
+      giveVerdict(id, one('gone too', { verdict: 'miss', revision: 3 })),
+      ...Array.from({ length: 40 }, (_, i) => giveVerdict(id, one(`p${i}`)))
+    ]);
+    const outcome = told.map((was) => (was.status === 'fulfilled' ? was.value?.revision : was.reason));
+    expect(outcome.slice(0, 8)).toMatchObject([
+      1,
+      2,
+      { status: 409, extra: { current: { verdict: 'miss', revision: 2 } } },
+      { status: 409, extra: { current: { revision: 2 } } },
+      { status: 409, extra: { current: { by: 'person', verdict: 'fit' } } },
+      { name: 'error' },
+      undefined,
+      { status: 409, extra: { current: null } }
+    ]);
+    expect(outcome.slice(8)).toEqual(Array.from({ length: 40 }, () => 1));
+    const rows = await models().Verdict.findAll({ where: {}, raw: true });
+    expect(rows.length).toBe(43);
+    expect(rows.find(({ personId }) => personId === 'new')).toMatchObject({
+      reason: 'a “reason”, \\ and all',
+      by: 'person'
+    });
+    await expect(giveVerdict(randomUUID(), one('a'))).rejects.toMatchObject({ status: 404 });
     await models().Verdict.destroy({ where: {} });
   });
 

@@ -3,6 +3,7 @@ import type { Person } from '$core/people';
 import { models, type TrialRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
 import type { IdentifyAnswer, RecordName } from '../../workers/people-messages';
+import { nameOfRecord } from '../trials/record-name';
 import type { Tried } from '../trials/latest-trials';
 import { findSource, readySource } from '../sources/sources';
 
@@ -35,6 +36,18 @@ export function recordsOf(trials: readonly Tried[]): Records {
     shown.set(trials, (records = made));
   }
   return records;
+}
+
+/** The names of the same records, as verdicts go by. */
+const shownNames = new WeakMap<readonly Tried[], ReadonlySet<string>>();
+
+export function namesOf(trials: readonly Tried[]): ReadonlySet<string> {
+  let names = shownNames.get(trials);
+  if (!names) {
+    const made = [...recordsOf(trials)].flatMap(([sourceId, ids]) => [...ids].map((id) => nameOfRecord(sourceId, id)));
+    shownNames.set(trials, (names = new Set(made)));
+  }
+  return names;
 }
 
 function withThose(records: Records, besides: readonly RecordName[]): Records {

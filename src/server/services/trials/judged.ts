@@ -1,5 +1,6 @@
 import type { Verdict } from '$core/measure';
 import type { Identity } from '../comparing/identity';
+import { nameOfRecord } from './record-name';
 
 /** A verdict on one record of a person. */
 export interface RecordVerdict {
@@ -21,6 +22,7 @@ export interface PersonVerdict {
 /** The people judged in a brief: each once, whatever records of theirs were judged. */
 export interface Judged {
   identity: Identity;
+  rows: VerdictsByRecord;
   byPerson: ReadonlyMap<number, PersonVerdict>;
   /** By number: what the brief goes by. */
   verdicts: ReadonlyMap<number, Verdict>;
@@ -38,7 +40,7 @@ function together(rows: readonly RowOfVerdict[]): PersonVerdict {
   const [only] = rows;
   if (only && rows.length === 1) return { verdict: only.verdict, records: [serializeRecord(only)], conflict: false };
   const newestFirst = [...rows].sort(
-    (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt - a.updatedAt
+    (a, b) => Number(a.by === 'rule') - Number(b.by === 'rule') || b.updatedAt - a.updatedAt || b.change - a.change
   );
   const records = newestFirst.map(serializeRecord);
   const [newest] = records;
@@ -66,27 +68,52 @@ export interface RowOfVerdict extends RecordVerdict {
 
 /** The verdicts of a persona by record, in the order in which they were given. */
 export type VerdictsByRecord = ReadonlyMap<string, RowOfVerdict>;
-export const nameOfRecord = (sourceId: string, personId: string): string => `${sourceId} ${personId}`;
 
-/** Puts the verdicts of a persona together by person. */
-export function judgedBy(who: Identity, rows: VerdictsByRecord): Judged {
+/** Puts the verdicts of a persona together by person. `before` is what they were put together to before, of the same people. */
+export function judgedBy(who: Identity, rows: VerdictsByRecord, before?: Judged): Judged {
+  const changed = before && changedSince(before.rows, rows);
   const byNumber = new Map<number, RowOfVerdict[]>();
-  for (const row of rows.values()) {
+  for (const row of changed ?? rows.values()) {
     const number = who.numberOf(row.sourceId, row.personId);
     if (number === undefined) continue;
     const list = byNumber.get(number);
     if (list) list.push(row);
     else byNumber.set(number, [row]);
   }
-  const byPerson = new Map([...byNumber].map(([number, list]) => [number, together(list)]));
+  const byPerson = new Map(changed && before.byPerson);
+  const verdicts = new Map(changed && before.verdicts);
+  for (const [number, list] of byNumber) {
+    // Of the person's other records what was said stays.
+    const mine = new Map(list.map((row) => [nameOfRecord(row.sourceId, row.personId), row]));
+    for (const { sourceId, personId } of byPerson.get(number)?.records ?? []) {
+      const name = nameOfRecord(sourceId, personId);
+      if (!mine.has(name)) mine.set(name, rows.get(name)!);
+    }
+    const one = together([...mine.values()]);
+    byPerson.set(number, one);
+    verdicts.set(number, one.verdict);
+  }
   return {
     identity: who,
+    rows,
     byPerson,
-    verdicts: new Map([...byPerson].map(([number, { verdict }]) => [number, verdict])),
+    verdicts,
     on: (sourceId, personId) => rows.get(nameOfRecord(sourceId, personId)),
     of: (sourceId, personId) => {
       const number = who.numberOf(sourceId, personId);
       return number === undefined ? undefined : byPerson.get(number);
     }
   };
+}
+
+/** The verdicts that are new or others than before; undefined where some were taken back. */
+function changedSince(before: VerdictsByRecord, now: VerdictsByRecord): RowOfVerdict[] | undefined {
+  const changed: RowOfVerdict[] = [];
+  let old = 0;
+  for (const [name, row] of now) {
+    const known = before.get(name);
+    if (known) old += 1;
+    if (known !== row) changed.push(row);
+  }
+  return old === before.size ? changed : undefined;
 }

@@ -2,10 +2,19 @@ import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import { database } from '../../database/connection';
 import { remembered } from '../../remembered';
-import { nameOfRecord, type RowOfVerdict, type VerdictsByRecord } from './judged';
+import type { RowOfVerdict, VerdictsByRecord } from './judged';
+import { nameOfRecord } from './record-name';
+
+interface Read {
+  rows: VerdictsByRecord;
+  /** The sum of their changes, and the last of these. */
+  sum: number;
+  last: number;
+}
+const nothing: Read = { rows: new Map(), sum: 0, last: 0 };
 
 /** The verdicts of a persona that were read last. */
-const newest = new LRUCache<string, VerdictsByRecord>({ max: 48 });
+const newest = new LRUCache<string, Read>({ max: 48 });
 const cache = new LRUCache<string, Promise<VerdictsByRecord>>({ max: 96 });
 
 /** Verdicts as `newVerdicts` has PostgreSQL tell them; null where there are none. */
@@ -19,13 +28,8 @@ export const newVerdicts = (personaId: string, after: string): string => `
   FROM verdicts WHERE persona_id = ${personaId} AND change > ${after}`;
 
 /** The last change that was read of a persona's verdicts; beyond every change where none was. */
-export function lastChange(personaId: string | undefined): number {
-  const rows = personaId === undefined ? undefined : newest.get(personaId);
-  if (!rows) return Number.MAX_SAFE_INTEGER;
-  let last = 0;
-  for (const { change } of rows.values()) if (change > last) last = change;
-  return last;
-}
+export const lastChange = (personaId: string | undefined): number =>
+  (personaId !== undefined && newest.get(personaId)?.last) || Number.MAX_SAFE_INTEGER;
 
 /**
  * All verdicts of a persona, of which the database says `stamp`: how many there are and the sum of their changes, which
@@ -34,11 +38,11 @@ export function lastChange(personaId: string | undefined): number {
 export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdicts): Promise<VerdictsByRecord> =>
   remembered(cache, `${personaId} ${stamp}`, async () => {
     const before = newest.get(personaId);
-    let rows = before && merged(before, changed);
+    let read = before && merged(before, changed);
     // Some were taken back, or given by a transaction that ended after a later one.
-    if (!rows || stampOf(rows) !== stamp) rows = merged(new Map(), await readAll(personaId));
-    newest.set(personaId, rows);
-    return rows;
+    if (!read || stampOf(read) !== stamp) read = merged(nothing, await readAll(personaId));
+    newest.set(personaId, read);
+    return read.rows;
   });
 
 async function readAll(personaId: string): Promise<NewVerdicts> {
@@ -49,19 +53,18 @@ async function readAll(personaId: string): Promise<NewVerdicts> {
   return all!.told;
 }
 
-function merged(before: VerdictsByRecord, changed: NewVerdicts): VerdictsByRecord {
-  const rows = new Map(before);
+function merged(before: Read, changed: NewVerdicts): Read {
+  const rows = new Map(before.rows);
+  let { sum, last } = before;
   for (const [sourceId, personId, verdict, reason, by, revision, updatedAt, change] of changed ?? []) {
     const name = nameOfRecord(sourceId, personId);
+    sum += change - (rows.get(name)?.change ?? 0);
+    last = Math.max(last, change);
     // What was changed last stands last.
     rows.delete(name);
     rows.set(name, { sourceId, personId, verdict, reason, by, revision, updatedAt, change });
   }
-  return rows;
+  return { rows, sum, last };
 }
 
-function stampOf(rows: VerdictsByRecord): string {
-  let sum = 0;
-  for (const { change } of rows.values()) sum += change;
-  return rows.size ? `${rows.size} ${sum}` : '0 ';
-}
+const stampOf = ({ rows, sum }: Read): string => (rows.size ? `${rows.size} ${sum}` : '0 ');

@@ -5,6 +5,8 @@ import { models, type VerdictRow } from '../../database/models';
 import { findBrief } from '../briefs/briefs';
 import { personas } from '../briefs/personas';
 import { writeRevisioned } from '../../database/revisioned-row';
+import { changedElsewhere } from '../../refusal';
+import { giveTogether } from './give-together';
 
 const serialize = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
   verdict: row.verdict,
@@ -40,8 +42,17 @@ export interface GivenVerdict {
  * Gives, changes or (with null) takes back the verdict on a person. A verdict that was given elsewhere meanwhile is not
  * overwritten, nor one of a person by a rule.
  */
-export const giveVerdict = async (briefId: string, given: GivenVerdict): Promise<SerializedVerdict | null> =>
-  (await judgeMany(briefId, [given]))[0]!;
+export async function giveVerdict(briefId: string, given: GivenVerdict): Promise<SerializedVerdict | null> {
+  const { sourceId, personId, verdict, reason, revision, by = 'person' } = given;
+  if (verdict === null) return (await judgeMany(briefId, [given]))[0]!;
+  const personaId = await personaOf(briefId);
+  const written = await giveTogether(personaId, { sourceId, personId, verdict, reason, revision, by }).catch(
+    whereThereIs(briefId)
+  );
+  if (written) return serialize(written);
+  const current = await models().Verdict.findOne({ where: { personaId, sourceId, personId } });
+  throw changedElsewhere('This verdict', current && serialize(current));
+}
 
 /** The same for many people: all of it or nothing, told in the order given. */
 export async function judgeMany(
@@ -49,7 +60,7 @@ export async function judgeMany(
   given: readonly GivenVerdict[]
 ): Promise<(SerializedVerdict | null)[]> {
   const personaId = await personaOf(briefId);
-  const write = (one: GivenVerdict, transaction: Transaction | null) => {
+  const write = (one: GivenVerdict, transaction: Transaction) => {
     const { sourceId, personId, verdict, reason, revision, by = 'person' } = one;
     return writeRevisioned(
       models().Verdict,
@@ -59,23 +70,24 @@ export async function judgeMany(
       { name: 'This verdict', serialize, transaction, ...(by === 'rule' && { only: { by } }) }
     );
   };
-  const [only] = given;
-  const work =
-    only && given.length === 1
-      ? write(only, null).then((verdict) => [verdict])
-      : database().transaction(async (transaction) => {
-          // Always in the same order, so that two who judge the same people never wait for each other.
-          const order = [...given.keys()].sort((a, b) => (keyOf(given[a]!) < keyOf(given[b]!) ? -1 : 1));
-          const answers: (SerializedVerdict | null)[] = [];
-          for (const i of order) answers[i] = await write(given[i]!, transaction);
-          return answers;
-        });
-  return work.catch(async (error: unknown) => {
-    // The brief itself may have been deleted.
+  return database()
+    .transaction(async (transaction) => {
+      // Always in the same order, so that two who judge the same people never wait for each other.
+      const order = [...given.keys()].sort((a, b) => (keyOf(given[a]!) < keyOf(given[b]!) ? -1 : 1));
+      const answers: (SerializedVerdict | null)[] = [];
+      for (const i of order) answers[i] = await write(given[i]!, transaction);
+      return answers;
+    })
+    .catch(whereThereIs(briefId));
+}
+
+/** Tells an error as it is, unless the brief itself is not there: it may have been deleted. */
+const whereThereIs =
+  (briefId: string) =>
+  async (error: unknown): Promise<never> => {
     await findBrief(briefId);
     throw error;
-  });
-}
+  };
 
 const keyOf = ({ sourceId, personId }: GivenVerdict) => JSON.stringify([sourceId, personId]);
 
