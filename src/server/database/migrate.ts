@@ -26,6 +26,7 @@ import * as watchesTold from './migrations/0023-watches-told';
 import * as valueMeanings from './migrations/0024-value-meanings';
 import * as slicesByHand from './migrations/0025-slices-by-hand';
 import * as lexiconTold from './migrations/0026-lexicon-told';
+import * as erasedOfTrials from './migrations/0027-erased-of-trials';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -56,7 +57,8 @@ export const migrations: readonly Migration[] = [
   watchesTold,
   valueMeanings,
   slicesByHand,
-  lexiconTold
+  lexiconTold,
+  erasedOfTrials
 ];
 interface Migration {
   name: string;

@@ -136,6 +136,8 @@ export interface TrialRow extends Row<TrialRow> {
   foundOn: CreationOptional<number[] | null>;
   /** People found who look like one found before under another id. */
   duplicates: CreationOptional<number>;
+  /** How often people were erased from it. */
+  erased: CreationOptional<number>;
   requests: CreationOptional<number>;
   /** What a connected service says that it cost; null where it says nothing. */
   spent: CreationOptional<number | null>;
@@ -350,6 +352,7 @@ function defineAll() {
         filtered: INTEGER,
         contacted: { type: INTEGER, defaultValue: 0 },
         state: { type: TEXT, defaultValue: 'done' },
+        erased: { type: INTEGER, defaultValue: 0 },
         sampleSize: { type: INTEGER, defaultValue: 40 },
         found: { type: JSONB, defaultValue: [] },
         open: { type: JSONB, defaultValue: [] },

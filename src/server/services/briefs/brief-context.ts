@@ -1,9 +1,8 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
-import { QueryTypes } from 'sequelize';
-import { database } from '../../database/connection';
+import { prepared } from '../../database/prepared';
 import { notFound } from '../../refusal';
-import { identify, recordsOf, type Identity } from '../comparing/identity';
+import { identify, namesOf, type Identity } from '../comparing/identity';
 import { judgedBy, type Judged } from '../trials/judged';
 import { rowsOfTrials, type Tried } from '../trials/latest-trials';
 import { lastChange, newVerdicts, verdictsOf, type NewVerdicts } from '../trials/verdicts-of-persona';
@@ -24,6 +23,8 @@ export interface BriefContext {
   /** Changes whenever trials, verdicts, or who is who have; `without` is the same without the verdicts. */
   mark: string;
   without: string;
+  /** Changes whenever what a trial page tells besides the verdicts does, by the id of each of these trials. */
+  pageMarks(): ReadonlyMap<string, string>;
   /** The revision of the people of every source that there is, by id. */
   sources: ReadonlyMap<string, number>;
   identity(): Promise<Identity>;
@@ -33,6 +34,7 @@ export interface BriefContext {
 interface Moment {
   personaId: string;
   name: string;
+  /** The id of each, and what changes where it is made anew by hand under its id, or people are erased from it. */
   trials: string[];
   /** What is kept of the versions: their names and notes change. */
   versions: string;
@@ -42,27 +44,32 @@ interface Moment {
   same: string;
   sources: string | null;
   samples: string;
+  notes: string;
   known: number;
 }
 
 /** All of it by marks. A count alone would not do: one verdict taken back and another given leave it as it was. */
 const momentOf = `
   SELECT b.persona_id AS "personaId", b.name,
-    ARRAY(SELECT DISTINCT ON (t.version_id, t.source_id) t.id FROM trials t JOIN versions v ON v.id = t.version_id
+    ARRAY(SELECT DISTINCT ON (t.version_id, t.source_id) concat(t.id, ' ', extract(epoch FROM t.created_at), ' ', t.erased) FROM trials t JOIN versions v ON v.id = t.version_id
       WHERE v.brief_id = b.id AND t.state = 'done' ORDER BY t.version_id, t.source_id, t.created_at DESC) AS trials,
     (SELECT concat(count(*), ' ', sum(hashtext(concat(number, name, note)))) FROM versions WHERE brief_id = b.id) AS versions,
     (SELECT concat(count(*), ' ', sum(change)) FROM verdicts WHERE persona_id = b.persona_id) AS verdicts,
-    (${newVerdicts('b.persona_id', '$after')}) AS "newVerdicts",
+    (${newVerdicts('b.persona_id', '$2')}) AS "newVerdicts",
     (SELECT concat(count(*), ' ', max(updated_at), sum(hashtext(concat(first_person, second_person, same)))) FROM same_person) AS same,
     (SELECT string_agg(concat(id, ' ', coalesce(people, 0), ' ', people_revision, ' ', revision), '/' ORDER BY id) FROM sources) AS sources,
     (SELECT sum(t.sample_size) FROM trials t JOIN versions v ON v.id = t.version_id WHERE v.brief_id = b.id) AS samples,
+    (SELECT concat(count(*), ' ', sum(revision), ' ', max(updated_at)) FROM notes WHERE persona_id = b.persona_id) AS notes,
     (SELECT revision FROM documents WHERE brief_id = b.id AND kind = 'known') AS known
-  FROM briefs b WHERE b.id = $briefId`;
+  FROM briefs b WHERE b.id = $1`;
 
 const trialsCache = new LRUCache<string, readonly Tried[]>({ max: 48 });
 const identityCache = new LRUCache<string, Promise<Identity>>({ max: 32 });
+/** What was judged last of the same people: most of it stays with the next verdict. */
+const newestJudged = new WeakMap<Identity, Judged>();
 const judgedCache = new LRUCache<string, Promise<Judged>>({ max: 48 });
 
+const idOf = (trial: string): string => trial.split(' ')[0]!;
 const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(told)).digest('base64');
 
 /** Those who ask at once go by one reading of it. */
@@ -73,20 +80,20 @@ export const contextOf = (briefId: string): Promise<BriefContext> => contexts.of
 
 async function readContext(briefId: string): Promise<BriefContext> {
   const after = lastChange(personas.get(briefId));
-  const [now] = await database().query<Moment>(momentOf, { bind: { briefId, after }, type: QueryTypes.SELECT });
+  const [now] = await prepared<Moment>('moment', momentOf, [briefId, after]);
   if (!now) throw notFound('This brief');
   const { personaId, name } = now;
   personas.set(briefId, personaId);
   const key = `${briefId} ${now.versions} ${now.trials.join()}`;
   let trials = trialsCache.get(key);
-  if (!trials) trialsCache.set(key, (trials = await rowsOfTrials(briefId, now.trials)));
+  if (!trials) trialsCache.set(key, (trials = await rowsOfTrials(briefId, now.trials.map(idOf))));
   const verdicts = once(() => verdictsOf(personaId, now.verdicts, now.newVerdicts));
   const identityKey = async () => {
-    const records = recordsOf(trials);
+    const shown = namesOf(trials);
     // Judged, and not found by any of the newest trials.
     const named: { sourceId: string; personId: string }[] = [];
-    for (const { sourceId, personId } of (await verdicts()).values())
-      if (!records.get(sourceId)?.has(personId)) named.push({ sourceId, personId });
+    for (const [record, { sourceId, personId }] of await verdicts())
+      if (!shown.has(record)) named.push({ sourceId, personId });
     named.sort((a, b) => (a.sourceId + a.personId < b.sourceId + b.personId ? -1 : 1));
     return { named, key: hashOf([now.trials, named, now.same, now.sources]) };
   };
@@ -103,6 +110,10 @@ async function readContext(briefId: string): Promise<BriefContext> {
     trials,
     mark,
     without,
+    pageMarks: () => {
+      const besides = hashOf([now.samples, now.sources, now.notes]);
+      return new Map(now.trials.map((one) => [idOf(one), `${one} ${besides}`]));
+    },
     sources: new Map(
       (now.sources ?? '').split('/').flatMap((one) => {
         const [id, , revision] = one.split(' ');
@@ -113,7 +124,9 @@ async function readContext(briefId: string): Promise<BriefContext> {
     judged: once(() =>
       remembered(judgedCache, mark, async () => {
         const [who, rows] = await Promise.all([identity(), verdicts()]);
-        return judgedBy(who, rows);
+        const judged = judgedBy(who, rows, newestJudged.get(who));
+        newestJudged.set(who, judged);
+        return judged;
       })
     )
   };

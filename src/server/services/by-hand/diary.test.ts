@@ -3,6 +3,7 @@ import { generalSheets } from '$core/dialect';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { refusal } from '../../testing/refusal';
 import { createBrief, readBrief } from '../briefs/briefs';
+import { boardFor } from '../comparing/board';
 import { createByHand, openSources } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
 import { readTrial } from '../trials/trials';
@@ -65,13 +66,17 @@ describe('the diary of a place run by hand', () => {
     const { see, id, read } = await place();
     const first = await see({ said: '60', page: 1, rows: rows(1) });
     const trialId = first.trialId!;
+    const onBoard = async () => (await boardFor(id)).cells.map(({ people }) => people);
     expect((await readTrial(id, trialId)).people).toBe(25);
+    expect(await onBoard()).toEqual([25]);
     expect((await see({ page: 2, rows: rows(2) })).trialId).toBe(trialId);
     expect(await readTrial(id, trialId)).toMatchObject({ people: 50, found: { shown: 50 } });
+    expect(await onBoard()).toEqual([50]);
     const { entries } = await read();
     const { id: entry, revision, said, page } = entries[0]!;
     await changeEntry(id, entry, { said, page, rows: [row('Solo Una')], takenBack: false, revision });
     expect(await readTrial(id, trialId)).toMatchObject({ people: 26, found: { shown: 26 } });
+    expect(await onBoard()).toEqual([26]);
   });
 
   it('is measured as what it is: never a share without width from part of a result', async () => {

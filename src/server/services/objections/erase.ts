@@ -177,7 +177,7 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
       FROM jsonb_array_elements(t.${column}) WITH ORDINALITY AS x (e, place))`;
   await run(
     '',
-    `UPDATE trials t SET found = ${renamed('found')}, open = ${renamed('open')}
+    `UPDATE trials t SET found = ${renamed('found')}, open = ${renamed('open')}, erased = t.erased + 1
      WHERE EXISTS (SELECT 1 FROM ${named} WHERE n.source_id = t.source_id AND (t.found ? n.person_id OR t.open ? n.person_id))`
   );
   await run(

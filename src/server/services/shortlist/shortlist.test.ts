@@ -12,6 +12,7 @@ import { objectTo, countObjections } from '../objections/erase';
 import { openSources } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
 import { readTrial, runTrial } from '../trials/trials';
+import { boardFor } from '../comparing/board';
 import { giveVerdict } from '../trials/verdicts';
 import { writeNote } from '../trials/notes';
 import { changeKept } from './change-kept';
@@ -382,11 +383,20 @@ describe('an objection', () => {
     const { number } = await keepVersion(briefId, 'title:(quality OR QA)');
     const { id: trialId } = await runTrial(briefId, number, 'marlow-register', 20);
     // A trial, a verdict and a note that hold the person too.
+    const zoe = person('m-9', 'Zoe Quillfeather', 'Nordkøl', { contact: [] });
     await database().query(
       `UPDATE trial_pages SET people = people || $person::jsonb WHERE trial_id = $trialId AND page = 0`,
-      { bind: { trialId, person: JSON.stringify([person('m-9', 'Zoe Quillfeather', 'Nordkøl', { contact: [] })]) } }
+      { bind: { trialId, person: JSON.stringify([zoe]) } }
     );
-    await database().query(`UPDATE trials SET found = found || '["m-9"]' WHERE id = $trialId`, { bind: { trialId } });
+    await database().query(
+      `UPDATE trials SET found = found || '["m-9"]', sample_size = sample_size + 1, erased = 1 WHERE id = $trialId`,
+      { bind: { trialId } }
+    );
+    await database().query(
+      `INSERT INTO trial_people (trial_id, rank, person_id, person)
+       SELECT id, jsonb_array_length(found), 'm-9', $person::jsonb FROM trials WHERE id = $trialId`,
+      { bind: { trialId, person: JSON.stringify(zoe) } }
+    );
     await giveVerdict(briefId, {
       sourceId: 'marlow-register',
       personId: 'm-9',
@@ -401,7 +411,10 @@ describe('an objection', () => {
       revision: 0
     });
     expect(await allTexts()).toMatch(/quillfeather/i);
+    // Read once, it is at hand.
     const before = await readTrial(briefId, trialId);
+    expect(before.sample.map((one) => one.person.name)).toContain(zoe.name);
+    const boardBefore = await boardFor(briefId);
 
     const { erased } = await objectTo({ sourceId: 'list', personId: 'zoe.q@nordkol.example' });
     expect(erased.map(({ what }) => what)).toEqual(
@@ -417,7 +430,12 @@ describe('an objection', () => {
     expect(texts).not.toMatch(/quillfeather/i);
     expect(texts).not.toContain('zoe.q@nordkol.example');
     expect(texts).not.toContain('m-9');
-    expect((await readTrial(briefId, trialId)).figures!.shown).toEqual(before.figures!.shown);
+    const after = await readTrial(briefId, trialId);
+    expect(JSON.stringify(after)).not.toMatch(/quillfeather|m-9/i);
+    expect(after.figures!.shown).toEqual(before.figures!.shown);
+    const board = await boardFor(briefId);
+    expect(board.cells.map(({ people }) => people)).toEqual(boardBefore.cells.map(({ people }) => people));
+    expect(board.judged).toBe(boardBefore.judged);
     expect(await countObjections()).toEqual({ people: 1 });
     expect(await names(briefId, id)).toEqual(['Ole Dahl']);
 

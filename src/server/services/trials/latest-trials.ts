@@ -9,14 +9,14 @@ export interface Tried {
   version: VersionRow;
 }
 
-/** Whom a trial that is done has found: thousands of ids, which change only where it is made anew, as those by hand are. */
+/** Whom a trial that is done has found: thousands of ids, which change only where it is made anew, as those by hand are, or somebody is erased. */
 const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>({
   max: 500,
   maxSize: 4_000_000,
   sizeCalculation: ({ found }) => found.length + 1
 });
 
-const nameOf = ({ id, createdAt }: TrialRow) => `${id} ${createdAt.getTime()}`;
+const nameOf = ({ id, createdAt, erased }: TrialRow) => `${id} ${createdAt.getTime()} ${erased}`;
 
 /** Puts whom trials have found to their rows, which were read without. */
 async function withResults(trials: readonly TrialRow[]): Promise<void> {

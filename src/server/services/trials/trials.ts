@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
-import { QueryTypes, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import { judgedSample, figuresOf, foundBy, extendSample, spendOn } from '$core/measure';
 import type { Sheet } from '$core/dialect';
 import { database } from '../../database/connection';
@@ -18,7 +18,7 @@ import type { StringText } from '../../workers/people-messages';
 import { findBrief } from '../briefs/briefs';
 import { findRunnable } from '../sources/sources';
 import { enqueue, peopleAtRanks } from './trial-run';
-import { contextOf } from '../briefs/brief-context';
+import { contextOf, type BriefContext } from '../briefs/brief-context';
 import type { Judged } from './judged';
 import { notesOn } from './notes';
 import { serializeVerdict, verdictsOn } from './verdicts';
@@ -230,11 +230,11 @@ export function trialFigures(
   });
 }
 
-/** What of a trial stays the same while it is done and nobody draws more people, or makes it anew by hand. */
+/** What of a trial stays the same while it is the newest and done, and nobody draws more people, makes it anew by hand, writes a note, or is erased. */
 type Static = Awaited<ReturnType<typeof readStatic>>;
 const staticCache = new LRUCache<string, Promise<Static>>({ max: 60 });
 
-async function readStatic(briefId: string, trialId: string) {
+async function readStatic({ briefId, personaId }: BriefContext, trialId: string) {
   const { trial, version } = await findTrial(briefId, trialId);
   const { TrialPerson, TrialPage, Source } = models();
   const [people, source, pages] = await Promise.all([
@@ -246,6 +246,8 @@ async function readStatic(briefId: string, trialId: string) {
   const rows = pages.reduce((sum, page) => sum + page.rows, 0);
   const open = new Set(trial.open);
   const searches = trial.rendering.searches.length;
+  const ids = people.map(({ personId }) => personId);
+  const notes = await notesOn(personaId, trial.sourceId, ids);
   const readings = people.length
     ? await askPeople('read-sample', {
         ...versionString(version),
@@ -256,6 +258,7 @@ async function readStatic(briefId: string, trialId: string) {
     : [];
   return {
     trial,
+    notes,
     drawn: people.map(({ rank, person, personId }, i) => ({ rank, person, personId, reading: readings[i]! })),
     told: {
       ...serializeTrial(trial, version),
@@ -279,27 +282,19 @@ async function readStatic(briefId: string, trialId: string) {
 
 /** A trial with its sampled people, their marked words and the verdicts on them. */
 export async function readTrial(briefId: string, trialId: string) {
-  const [context, [head]] = await Promise.all([
-    contextOf(briefId),
-    database().query<{ state: string; sourceId: string; sampleSize: number; revision: number; made: string }>(
-      `SELECT t.created_at::text AS made, t.state, t.source_id AS "sourceId", t.sample_size AS "sampleSize", s.revision
-       FROM trials t JOIN versions v ON v.id = t.version_id JOIN sources s ON s.id = t.source_id
-       WHERE t.id = $trialId AND v.brief_id = $briefId`,
-      { bind: { trialId, briefId }, type: QueryTypes.SELECT }
-    )
-  ]);
-  if (!head) throw notFound('This trial');
-  const read = () => readStatic(briefId, trialId);
-  const { trial, drawn, told } = await (head.state === 'done'
-    ? remembered(staticCache, `${trialId} ${head.made} ${head.sampleSize} ${head.revision}`, read)
-    : read());
-  const ids = drawn.map(({ personId }) => personId);
+  const context = await contextOf(briefId);
+  const read = () => readStatic(context, trialId);
+  const mark = context.pageMarks().get(trialId);
+  const { trial, drawn, notes, told } = await (mark === undefined ? read() : remembered(staticCache, mark, read));
   // Who is who is worked out when there are results; a trial under way does not wait for it.
   const judged = trial.state === 'done' ? await context.judged() : null;
-  const [verdicts, notes] = await Promise.all([
-    judged ? null : verdictsOn(context.personaId, trial.sourceId, ids),
-    notesOn(context.personaId, trial.sourceId, ids)
-  ]);
+  const verdicts = judged
+    ? null
+    : await verdictsOn(
+        context.personaId,
+        trial.sourceId,
+        drawn.map(({ personId }) => personId)
+      );
   const { sourceId } = trial;
   const pageOf = pagesOf(trial);
   return {
