@@ -7,7 +7,7 @@ import { freePort } from '../tests/browser/application';
 // How many people at once the server bears: each types, judges, looks at the board and at pages of people, without a pause.
 // With folders of built applications as arguments they are measured one after the other in the same run, round by round.
 
-const seconds = Number(process.env.LOAD_SECONDS ?? 20);
+const seconds = Number(process.env.LOAD_SECONDS ?? 100);
 const crowds = (process.env.LOAD_PEOPLE ?? '1,8,32').split(',').map(Number);
 const folders = process.argv.slice(2).length ? process.argv.slice(2) : ['.'];
 const databases = process.env.LOAD_DATABASES!.split(',');
