@@ -37,6 +37,7 @@ parentPort?.on('message', (told: ToThread) => {
   const { id, kind, ask, json, limit } = told;
   // It was taken back: another answers it.
   if (Atomics.load(dropped, 2) === id) return;
+  Atomics.store(dropped, 3, id);
   try {
     const answer = within(limit, id, dropped, () => work[kind as PeopleKind](ask as never));
     if (!json) return tell({ id, answer });

@@ -22,6 +22,7 @@ parentPort.on('message', (told) => {
   if ('lexicon' in told) return;
   const { id, kind, ask } = told;
   if (Atomics.load(workerData.dropped, 2) === id) return;
+  Atomics.store(workerData.dropped, 3, id);
   if (kind === 'dies') throw new Error('out of order');
   if (kind === 'never') for (;;) Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 1000);
   if (kind === 'wrong') return parentPort.postMessage({ id, error: 'It is wrong.' });

@@ -74,7 +74,7 @@ interface Thread {
   /** The sources that it has, and those that it is to open. */
   has: Set<string>;
   todo: Set<string>;
-  /** In memory that the thread looks at: the question that nobody waits for, the number of the thread, which it notes there, and the question taken back. */
+  /** Memory shared with the thread: the question that nobody waits for, the number of the thread, the question taken back, and the one begun last. */
   dropped: Int32Array;
   timer: NodeJS.Timeout | undefined;
   idleSince: number;
@@ -220,7 +220,7 @@ export class Pool {
   }
 
   private start(): void {
-    const dropped = new Int32Array(new SharedArrayBuffer(12));
+    const dropped = new Int32Array(new SharedArrayBuffer(16));
     const worker = new Worker(this.options.file, {
       workerData: { dropped },
       resourceLimits: { maxOldGenerationSizeMb: 3072, maxYoungGenerationSizeMb: 128 }
@@ -388,13 +388,15 @@ export class Pool {
     for (const thread of this.threads) {
       const { next, givenAhead } = thread;
       if (!next) continue;
+      // Begun by now: what came before is answered, and will be heard.
+      if (Atomics.load(thread.dropped, 3) === next.id) continue;
       if (performance.now() - givenAhead >= nearness) this.waiting.unshift(this.takeBack(thread)!);
       else this.again ??= setTimeout(() => this.takeBackLate(), nearness).unref();
     }
     this.serve();
   }
 
-  /** What a thread was given ahead: it passes that over, unless it has begun it by now. Then two answer, and it is not heard. */
+  /** What a thread was given ahead: it passes that over. Should it begin it at this very moment, its answer is not heard. */
   private takeBack(thread: Thread): Question | null {
     const { next } = thread;
     thread.next = null;
