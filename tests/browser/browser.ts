@@ -142,8 +142,16 @@ export const api = apiAt(() => inject('address'));
  * opens, so that a click at a point can miss it.
  */
 export async function setChecked(box: Locator, checked: boolean): Promise<void> {
-  if ((await box.isChecked()) !== checked) await box.press('Space');
-  await expect.poll(() => box.isChecked()).toBe(checked);
+  // A dialog that closes gives the focus back: what is pressed at that moment goes there.
+  await expect
+    .poll(
+      async () => {
+        if ((await box.isChecked()) !== checked) await box.press('Space');
+        return box.isChecked();
+      },
+      { interval: 1000, timeout: 5000 }
+    )
+    .toBe(checked);
 }
 
 /** Opens what is folded, and leaves open what is open: a fold that says something already is. */
