@@ -458,4 +458,22 @@ describe('an objection', () => {
       'a name with a firm'
     );
   });
+
+  it('erases somebody from a trial page that was read before, though nothing else of the brief changes', async () => {
+    const { id: briefId } = await createBrief('Read before');
+    const { number } = await keepVersion(briefId, 'title:(quality OR QA)');
+    const { id: trialId } = await runTrial(briefId, number, 'marlow-register', 5);
+    const odd = person('m-10', 'Orla Pennywhistle', 'Tidewater Cold', { contact: [] });
+    await database().query(`UPDATE trials SET found = found || '["m-10"]', erased = 1 WHERE id = $trialId`, {
+      bind: { trialId }
+    });
+    await database().query(
+      `INSERT INTO trial_people (trial_id, rank, person_id, person)
+       SELECT id, jsonb_array_length(found), 'm-10', $person::jsonb FROM trials WHERE id = $trialId`,
+      { bind: { trialId, person: JSON.stringify(odd) } }
+    );
+    expect((await readTrial(briefId, trialId)).sample.map((one) => one.person.name)).toContain(odd.name);
+    await objectTo({ sourceId: 'marlow-register', personId: 'm-10' });
+    expect(JSON.stringify(await readTrial(briefId, trialId))).not.toMatch(/pennywhistle|m-10/i);
+  });
 });
