@@ -8,6 +8,7 @@ import { boards } from './work/board';
 import { counting } from './work/counting';
 import { threadNumber } from './processor-wait';
 import { takeUpSpreadLexicon } from './take-up-lexicon';
+import { cells } from './thread-cells';
 import { within } from './work/deadline';
 import { people } from './work/people';
 import { attach, detach } from './work/sources';
@@ -23,8 +24,8 @@ const work: { [K in PeopleKind]: (ask: PeopleWork[K]['ask']) => PeopleWork[K]['a
   ...boards
 };
 
-const { dropped } = workerData as { dropped: Int32Array };
-Atomics.store(dropped, 1, threadNumber());
+const { shared } = workerData as { shared: Int32Array };
+Atomics.store(shared, cells.thread, threadNumber());
 const tell = (message: FromThread) => parentPort!.postMessage(message);
 
 parentPort?.on('message', (told: ToThread) => {
@@ -36,10 +37,10 @@ parentPort?.on('message', (told: ToThread) => {
   if ('lexicon' in told) return takeUpLexicon(told.lexicon);
   const { id, kind, ask, json, limit } = told;
   // It was taken back: another answers it.
-  if (Atomics.load(dropped, 2) === id) return;
-  Atomics.store(dropped, 3, id);
+  if (Atomics.load(shared, cells.takenBack) === id) return;
+  Atomics.store(shared, cells.begun, id);
   try {
-    const answer = within(limit, id, dropped, () => work[kind as PeopleKind](ask as never));
+    const answer = within(limit, id, shared, () => work[kind as PeopleKind](ask as never));
     if (!json) return tell({ id, answer });
     const bytes = new TextEncoder().encode(JSON.stringify(answer));
     parentPort!.postMessage({ id, answer: bytes } satisfies FromThread, [bytes.buffer]);

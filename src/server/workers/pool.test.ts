@@ -5,6 +5,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
 import type { Asker } from './asker';
 import { Pool } from './pool';
 import type { SharedSource } from './shared-source';
+import { cells } from './thread-cells';
 
 /**
  * A thread that answers what it is told to: at once, after some time that can be broken off, never, or by dying. It says in
@@ -21,8 +22,8 @@ parentPort.on('message', (told) => {
   if ('detach' in told) return has.delete(told.detach);
   if ('lexicon' in told) return;
   const { id, kind, ask } = told;
-  if (Atomics.load(workerData.dropped, 2) === id) return;
-  Atomics.store(workerData.dropped, 3, id);
+  if (Atomics.load(workerData.shared, ${cells.takenBack}) === id) return;
+  Atomics.store(workerData.shared, ${cells.begun}, id);
   if (kind === 'dies') throw new Error('out of order');
   if (kind === 'never') for (;;) Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 1000);
   if (kind === 'wrong') return parentPort.postMessage({ id, error: 'It is wrong.' });
@@ -30,7 +31,7 @@ parentPort.on('message', (told) => {
     return parentPort.postMessage({ id, refusal: { status: 422, title: 'No', detail: 'Not like this.', more: {} } });
   const until = Date.now() + (ask?.ms ?? 0);
   while (Date.now() < until) {
-    if (Atomics.load(workerData.dropped, 0) === id)
+    if (Atomics.load(workerData.shared, ${cells.dropped}) === id)
       return parentPort.postMessage({ id, error: 'broken off' });
     Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 5);
   }

@@ -5,6 +5,7 @@ import { Refusal, type SerializedRefusal } from '../refusal';
 import type { Asker } from './asker';
 import { processorWait } from './processor-wait';
 import type { SharedSource } from './shared-source';
+import { cells, makeCells } from './thread-cells';
 import { tooLong } from './too-long';
 
 /** The sources that a question is about. */
@@ -31,6 +32,9 @@ function isNearer(one: Thread, other: Thread, about: string): boolean {
   const [mine, others] = [one, other].map(({ asked }) => asked.get(about) ?? 0) as [number, number];
   return mine === others ? one.askedInAll < other.askedInAll : mine > others;
 }
+
+const nearestOf = (threads: readonly Thread[], about: string): Thread =>
+  threads.reduce((best, one) => (isNearer(one, best, about) ? one : best));
 
 /** What a thread is told, and what it tells. */
 export type ToThread =
@@ -74,8 +78,8 @@ interface Thread {
   /** The sources that it has, and those that it is to open. */
   has: Set<string>;
   todo: Set<string>;
-  /** Memory shared with the thread: the question that nobody waits for, the number of the thread, the question taken back, and the one begun last. */
-  dropped: Int32Array;
+  /** Memory shared with the thread: see `cells`. */
+  shared: Int32Array;
   timer: NodeJS.Timeout | undefined;
   idleSince: number;
   /** How often it was asked about each thing, and in all: what it worked out of those is at hand there. */
@@ -208,7 +212,7 @@ export class Pool {
       if (!thread) return;
       if (thread.next === question) this.takeBack(thread);
       // It breaks off at its next checkpoint, or else is stopped when its time is up.
-      else Atomics.store(thread.dropped, 0, question.id);
+      else Atomics.store(thread.shared, cells.dropped, question.id);
     }
     this.end(question, () => question.reject(gone()));
     this.serve();
@@ -220,9 +224,9 @@ export class Pool {
   }
 
   private start(): void {
-    const dropped = new Int32Array(new SharedArrayBuffer(16));
+    const shared = makeCells();
     const worker = new Worker(this.options.file, {
-      workerData: { dropped },
+      workerData: { shared },
       resourceLimits: { maxOldGenerationSizeMb: 3072, maxYoungGenerationSizeMb: 128 }
     });
     worker.unref();
@@ -234,7 +238,7 @@ export class Pool {
       givenAhead: 0,
       seen: null,
       attaching: false,
-      dropped,
+      shared,
       has: new Set(),
       todo: new Set(this.sources.keys()),
       timer: undefined,
@@ -313,11 +317,7 @@ export class Pool {
       if (!question) break;
       const about = aboutOf(question);
       const able = idle.filter((thread) => this.canAnswer(thread, question));
-      this.give(
-        able.reduce((best, one) => (isNearer(one, best, about) ? one : best)),
-        question,
-        about
-      );
+      this.give(nearestOf(able, about), question, about);
     }
     clearTimeout(this.watch);
     const most = this.waiting.length ? this.options.most : this.options.threads;
@@ -368,7 +368,7 @@ export class Pool {
     for (const question of [...this.waiting]) {
       const [about] = sourcesOf(question);
       if (about === undefined || question.long) continue;
-      const thread = [...this.threads].reduce((best, one) => (isNearer(one, best, about) ? one : best));
+      const thread = nearestOf([...this.threads], about);
       const { running, next, began, asked } = thread;
       if (!asked.has(about) || !running || running.long || next || performance.now() - began > nearness) continue;
       // One that is to open a source is left to do that.
@@ -389,7 +389,7 @@ export class Pool {
       const { next, givenAhead } = thread;
       if (!next) continue;
       // Begun by now: what came before is answered, and will be heard.
-      if (Atomics.load(thread.dropped, 3) === next.id) continue;
+      if (Atomics.load(thread.shared, cells.begun) === next.id) continue;
       if (performance.now() - givenAhead >= nearness) this.waiting.unshift(this.takeBack(thread)!);
       else this.again ??= setTimeout(() => this.takeBackLate(), nearness).unref();
     }
@@ -401,7 +401,7 @@ export class Pool {
     const { next } = thread;
     thread.next = null;
     if (next) {
-      Atomics.store(thread.dropped, 2, next.id);
+      Atomics.store(thread.shared, cells.takenBack, next.id);
       // The same thread may be given it again.
       next.id = ++this.lastId;
     }
@@ -459,10 +459,11 @@ export class Pool {
 
   /** Whether a thread has worked so many milliseconds since it was seen at the same question, without those in which it had no processor. */
   private hasWorked(thread: Thread, milliseconds: number): boolean {
-    const { running: question, seen, dropped } = thread;
+    const { running: question, seen, shared } = thread;
     if (!question) return false;
-    const waited = processorWait(dropped[1]!);
+    const waited = processorWait(shared[cells.thread]!);
     const now = performance.now();
+    // A timer may come a little early.
     if (seen?.question === question) return now - seen.since - (waited - seen.waited) >= milliseconds * 0.9;
     thread.seen = { question, since: now, waited };
     return false;

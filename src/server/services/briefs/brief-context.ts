@@ -23,8 +23,8 @@ export interface BriefContext {
   /** Changes whenever trials, verdicts, or who is who have; `without` is the same without the verdicts. */
   mark: string;
   without: string;
-  /** Changes whenever what a trial page tells besides the verdicts does, by the id of each of these trials. */
-  pageMarks(): ReadonlyMap<string, string>;
+  /** Changes whenever what the page of one of these trials tells besides the verdicts does; undefined for any other trial. */
+  pageMark(trialId: string): string | undefined;
   /** The revision of the people of every source that there is, by id. */
   sources: ReadonlyMap<string, number>;
   identity(): Promise<Identity>;
@@ -110,9 +110,9 @@ async function readContext(briefId: string): Promise<BriefContext> {
     trials,
     mark,
     without,
-    pageMarks: () => {
-      const besides = hashOf([now.samples, now.sources, now.notes]);
-      return new Map(now.trials.map((one) => [idOf(one), `${one} ${besides}`]));
+    pageMark: (trialId) => {
+      const trial = now.trials.find((one) => idOf(one) === trialId);
+      return trial && `${trial} ${hashOf([now.samples, now.sources, now.notes])}`;
     },
     sources: new Map(
       (now.sources ?? '').split('/').flatMap((one) => {

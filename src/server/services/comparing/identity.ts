@@ -22,7 +22,7 @@ type Records = ReadonlyMap<string, ReadonlySet<string>>;
 /** The records that some trials show, by source. Whom a trial found does not change when it is done. */
 const shown = new WeakMap<readonly Tried[], Records>();
 
-export function recordsOf(trials: readonly Tried[]): Records {
+function recordsOf(trials: readonly Tried[]): Records {
   let records = shown.get(trials);
   if (!records) {
     const made = new Map<string, Set<string>>();
@@ -44,7 +44,9 @@ const shownNames = new WeakMap<readonly Tried[], ReadonlySet<string>>();
 export function namesOf(trials: readonly Tried[]): ReadonlySet<string> {
   let names = shownNames.get(trials);
   if (!names) {
-    const made = [...recordsOf(trials)].flatMap(([sourceId, ids]) => [...ids].map((id) => nameOfRecord(sourceId, id)));
+    const made = [...recordsOf(trials)].flatMap(([sourceId, ids]) =>
+      [...ids].map((id) => nameOfRecord({ sourceId, personId: id }))
+    );
     shownNames.set(trials, (names = new Set(made)));
   }
   return names;

@@ -25,15 +25,13 @@ const giveAll = `
 /** Of each the verdict as it stands; null where another was given meanwhile. */
 async function writeGiven(personaId: string, given: RecordVerdict[]): Promise<(RecordVerdict | null)[]> {
   // Always in the same order, so that two servers that write of the same people never wait for each other.
-  const inOrder = [...given].sort((a, b) => (nameOf(a) < nameOf(b) ? -1 : 1));
+  const inOrder = [...given].sort((a, b) => (nameOfRecord(a) < nameOfRecord(b) ? -1 : 1));
   const rows = await prepared<RecordVerdict>('give verdicts', giveAll, [personaId, JSON.stringify(inOrder)]);
-  const written = new Map(rows.map((row) => [nameOf(row), row]));
-  return given.map((one) => written.get(nameOf(one)) ?? null);
+  const written = new Map(rows.map((row) => [nameOfRecord(row), row]));
+  return given.map((one) => written.get(nameOfRecord(one)) ?? null);
 }
 
-const nameOf = ({ sourceId, personId }: { sourceId: string; personId: string }) => nameOfRecord(sourceId, personId);
-
-const joined = new JoinedWrites(writeGiven, nameOf);
+const joined = new JoinedWrites(writeGiven, nameOfRecord);
 
 /**
  * Gives the verdict of a persona on one person, or changes it where `revision`, the one last seen, is not 0; null where

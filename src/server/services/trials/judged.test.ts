@@ -36,7 +36,7 @@ describe('verdicts put together by person', () => {
         for (const steps of moments) {
           const next = new Map(rows);
           for (const { verdict, ...one } of steps) {
-            const name = nameOfRecord(one.sourceId, one.personId);
+            const name = nameOfRecord(one);
             next.delete(name);
             change += 1;
             if (verdict) next.set(name, { ...one, verdict, reason: `${change}`, revision: 1, change } as RowOfVerdict);

@@ -84,9 +84,9 @@ export function judgedBy(who: Identity, rows: VerdictsByRecord, before?: Judged)
   const verdicts = new Map(changed && before.verdicts);
   for (const [number, list] of byNumber) {
     // Of the person's other records what was said stays.
-    const mine = new Map(list.map((row) => [nameOfRecord(row.sourceId, row.personId), row]));
-    for (const { sourceId, personId } of byPerson.get(number)?.records ?? []) {
-      const name = nameOfRecord(sourceId, personId);
+    const mine = new Map(list.map((row) => [nameOfRecord(row), row]));
+    for (const record of byPerson.get(number)?.records ?? []) {
+      const name = nameOfRecord(record);
       if (!mine.has(name)) mine.set(name, rows.get(name)!);
     }
     const one = together([...mine.values()]);
@@ -98,7 +98,7 @@ export function judgedBy(who: Identity, rows: VerdictsByRecord, before?: Judged)
     rows,
     byPerson,
     verdicts,
-    on: (sourceId, personId) => rows.get(nameOfRecord(sourceId, personId)),
+    on: (sourceId, personId) => rows.get(nameOfRecord({ sourceId, personId })),
     of: (sourceId, personId) => {
       const number = who.numberOf(sourceId, personId);
       return number === undefined ? undefined : byPerson.get(number);

@@ -1,2 +1,4 @@
-/** What a record is called where many are kept by name. */
-export const nameOfRecord = (sourceId: string, personId: string): string => `${sourceId} ${personId}`;
+import type { RecordName } from '../../workers/people-messages';
+
+/** What a record is called where many are kept by name, or gone through in order. */
+export const nameOfRecord = ({ sourceId, personId }: RecordName): string => `${sourceId} ${personId}`;

@@ -284,7 +284,7 @@ async function readStatic({ briefId, personaId }: BriefContext, trialId: string)
 export async function readTrial(briefId: string, trialId: string) {
   const context = await contextOf(briefId);
   const read = () => readStatic(context, trialId);
-  const mark = context.pageMarks().get(trialId);
+  const mark = context.pageMark(trialId);
   const { trial, drawn, notes, told } = await (mark === undefined ? read() : remembered(staticCache, mark, read));
   // Who is who is worked out when there are results; a trial under way does not wait for it.
   const judged = trial.state === 'done' ? await context.judged() : null;

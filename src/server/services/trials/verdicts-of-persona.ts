@@ -57,7 +57,7 @@ function merged(before: Read, changed: NewVerdicts): Read {
   const rows = new Map(before.rows);
   let { sum, last } = before;
   for (const [sourceId, personId, verdict, reason, by, revision, updatedAt, change] of changed ?? []) {
-    const name = nameOfRecord(sourceId, personId);
+    const name = nameOfRecord({ sourceId, personId });
     sum += change - (rows.get(name)?.change ?? 0);
     last = Math.max(last, change);
     // What was changed last stands last.

@@ -7,6 +7,7 @@ import { personas } from '../briefs/personas';
 import { writeRevisioned } from '../../database/revisioned-row';
 import { changedElsewhere } from '../../refusal';
 import { giveTogether } from './give-together';
+import { nameOfRecord } from './record-name';
 
 const serialize = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
   verdict: row.verdict,
@@ -73,7 +74,7 @@ export async function judgeMany(
   return database()
     .transaction(async (transaction) => {
       // Always in the same order, so that two who judge the same people never wait for each other.
-      const order = [...given.keys()].sort((a, b) => (keyOf(given[a]!) < keyOf(given[b]!) ? -1 : 1));
+      const order = [...given.keys()].sort((a, b) => (nameOfRecord(given[a]!) < nameOfRecord(given[b]!) ? -1 : 1));
       const answers: (SerializedVerdict | null)[] = [];
       for (const i of order) answers[i] = await write(given[i]!, transaction);
       return answers;
@@ -88,8 +89,6 @@ const whereThereIs =
     await findBrief(briefId);
     throw error;
   };
-
-const keyOf = ({ sourceId, personId }: GivenVerdict) => JSON.stringify([sourceId, personId]);
 
 async function personaOf(briefId: string): Promise<string> {
   let personaId = personas.get(briefId);
