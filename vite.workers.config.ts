@@ -47,7 +47,7 @@ export default defineConfig({
             'import-worker',
             'import-values-worker',
             'brief-worker',
-            'workbook-worker',
+            'workbook-process',
             'harvest-worker',
             'harvest-file-worker',
             'shortlist-keep-worker',
