@@ -6,15 +6,11 @@ import { migrate, startFault } from '$server/database/migrate';
 import { environment } from '$server/environment';
 import { endStreams } from '$server/http/event-stream';
 import { isOwnOrigin, refusedHost } from '$server/http/hosts';
-import { startQueue, stopQueue } from '$server/jobs/queue';
+import { startJobs } from '$server/app/jobs';
+import { stopQueue } from '$server/jobs/queue';
 import { log } from '$server/log';
 import { Refusal, unknownHost } from '$server/refusal';
 import { beginDemoJob, loadDemo } from '$server/services/briefs/demo';
-// What they look after begins with the queue.
-import '$server/services/harvest/harvest-run';
-import '$server/services/sources/imports/imports';
-import '$server/services/trials/trial-run';
-import '$server/services/running/retention';
 import { openLexicon } from '$server/services/library/lexicon';
 import { openSources, startStandIns } from '$server/services/sources/sources';
 import { closeThreads } from '$server/workers/people';
@@ -26,7 +22,7 @@ export const init: ServerInit = async () => {
     await loadDemo();
     await openLexicon();
     await openSources();
-    await startQueue();
+    await startJobs();
     await beginDemoJob();
   } catch (error) {
     log().fatal({ err: error }, 'not started');

@@ -27,6 +27,7 @@ import * as valueMeanings from './migrations/0024-value-meanings';
 import * as slicesByHand from './migrations/0025-slices-by-hand';
 import * as lexiconTold from './migrations/0026-lexicon-told';
 import * as erasedOfTrials from './migrations/0027-erased-of-trials';
+import * as checkedOfAddresses from './migrations/0028-checked-of-addresses';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -58,7 +59,8 @@ export const migrations: readonly Migration[] = [
   valueMeanings,
   slicesByHand,
   lexiconTold,
-  erasedOfTrials
+  erasedOfTrials,
+  checkedOfAddresses
 ];
 interface Migration {
   name: string;

@@ -42,6 +42,16 @@ export class Schema {
     return found.length > 0;
   }
 
+  /** Whether a table has a constraint of that name. */
+  async hasConstraint(table: string, constraint: string): Promise<boolean> {
+    const found = await this.select(
+      `SELECT 1 FROM information_schema.table_constraints
+       WHERE constraint_schema = current_schema() AND table_name = $table AND constraint_name = $constraint`,
+      { table, constraint }
+    );
+    return found.length > 0;
+  }
+
   /** Whether a function of that name is there. */
   async hasFunction(name: string): Promise<boolean> {
     const found = await this.select(

@@ -1,13 +1,21 @@
-import { Logger, run, runMigrations, type Runner, type RunnerOptions, type TaskList } from 'graphile-worker';
+import { Logger, run, runMigrations, type Runner, type RunnerOptions, type Task as Handler } from 'graphile-worker';
 import pg from 'pg';
+import type * as z from 'zod';
 import { migrationLock } from '../database/migration-lock';
 import { Later, NotNow } from './not-now';
 import { environment } from '../environment';
 import { log } from '../log';
+import { sleep } from '../sleep';
 import { beAlive, deadAmong, serverId, stopBeingAlive } from './this-server';
 
-/** Jobs worked on at once. */
-const concurrency = 3;
+/**
+ * Jobs worked on at once, by lane. Jobs that ask connected services mostly wait for an answer, and one that hangs holds its runner
+ * for minutes: they have runners of their own, so that a slow service delays nobody else's job.
+ */
+const runners = { here: 3, services: 6 } as const;
+type Lane = keyof typeof runners;
+const lanes = Object.keys(runners) as Lane[];
+const concurrency = runners.here + runners.services;
 /** Milliseconds between two looks at what other servers left behind. */
 const lookEvery = 5000;
 /** Milliseconds before the runner is started again: doubled each time, to the longest. */
@@ -22,44 +30,69 @@ const jobOf = (meta: unknown) => (meta as { job?: { id?: string } } | undefined)
 
 let pool: pg.Pool | undefined;
 let running: Running | undefined;
-let tasks: TaskList = {};
-const sweeps: (() => Promise<void>)[] = [];
 
-/** Names what works on a kind of job; before the first job is added. The signal says that this server is stopping. */
-export const handle = (name: string, work: (payload: unknown, stopping: AbortSignal) => Promise<void>) => {
-  tasks = {
-    ...tasks,
-    [name]: async (payload, { job, abortSignal }) => {
-      const began = performance.now();
-      try {
-        await work(payload, running?.stopping.signal ?? abortSignal ?? new AbortController().signal);
-        log().info({ job: job.id, task: name, ms: Math.round(performance.now() - began) }, 'job done');
-      } catch (error) {
-        if (error instanceof Later) {
-          log().info({ job: job.id, task: name, wait: error.wait }, 'job comes again');
-          // Under the key of one that is under way another is made, and this one ends.
-          await addJob(name, payload, job.key ?? job.id, job.priority, new Date(Date.now() + error.wait));
-          return;
-        }
-        const level = error instanceof NotNow ? 'info' : 'warn';
-        log()[level]({ job: job.id, task: name, attempt: job.attempts, err: error }, 'job not done');
-        throw error;
+/** A kind of job: its name in the queue, and what works on it. The signal says that this server is stopping. */
+export interface Task {
+  name: string;
+  work: (payload: unknown, stopping: AbortSignal) => Promise<void>;
+}
+
+/** A kind of job whose payload is checked by its schema before `work` gets it. */
+export const defineTask = <Payload>(
+  name: string,
+  payload: z.ZodType<Payload>,
+  work: (payload: Payload, stopping: AbortSignal) => Promise<void>
+): Task => ({ name, work: (given, stopping) => work(payload.parse(given), stopping) });
+
+/** What the queue does: kinds of jobs, and sweeps that pick up what a server that died has left. */
+export interface Jobs {
+  tasks: readonly Task[];
+  sweeps: readonly (() => Promise<void>)[];
+}
+let known: Jobs = { tasks: [], sweeps: [] };
+
+/** The name under which a lane's runners know a kind of job. */
+const nameIn = (lane: Lane, name: string) => (lane === 'here' ? name : `${name} at a service`);
+
+const workIn =
+  (lane: Lane, { name, work }: Task): Handler =>
+  async (payload, { job, abortSignal }) => {
+    const began = performance.now();
+    try {
+      await work(payload, running?.stopping.signal ?? abortSignal ?? new AbortController().signal);
+      log().info({ job: job.id, task: name, ms: Math.round(performance.now() - began) }, 'job done');
+    } catch (error) {
+      if (error instanceof Later) {
+        log().info({ job: job.id, task: name, wait: error.wait }, 'job comes again');
+        // Under the key of one that is under way another is made, and this one ends.
+        await connections().query(
+          `SELECT graphile_worker.add_job($1, $2::json, queue_name := (SELECT queue_name FROM graphile_worker.jobs WHERE id = $3),
+             job_key := $4, priority := $5, max_attempts := 25, run_at := $6)`,
+          [
+            nameIn(lane, name),
+            JSON.stringify(payload),
+            job.id,
+            job.key ?? job.id,
+            job.priority,
+            new Date(Date.now() + error.wait)
+          ]
+        );
+        return;
       }
+      const level = error instanceof NotNow ? 'info' : 'warn';
+      log()[level]({ job: job.id, task: name, attempt: job.attempts, err: error }, 'job not done');
+      throw error;
     }
   };
-};
 
 /** SQL that holds where no job of a key (an SQL expression) waits or is worked on. */
 export const hasNoJob = (key: string): string => `NOT EXISTS (SELECT 1 FROM graphile_worker.jobs WHERE key = ${key})`;
-
-/** Has something looked after again and again, as long as the queue runs: what a server that died has left. */
-export const lookAfter = (work: () => Promise<void>) => void sweeps.push(work);
 
 function connections(): pg.Pool {
   if (!pool) {
     pool = new pg.Pool({
       connectionString: environment().databaseUrl,
-      max: concurrency * 3 + 4,
+      max: concurrency * 2 + 8,
       connectionTimeoutMillis: 10_000
     });
     // A database that goes away is met again by the next query; without a listener it would end the process.
@@ -70,22 +103,33 @@ function connections(): pg.Pool {
 
 interface Running {
   runners: Set<Runner>;
+  /** What starts the runners again; each ends after the queue was stopped. */
+  loops: Promise<void>[];
   stopping: AbortController;
   ended: boolean;
   looking: NodeJS.Timeout | undefined;
 }
 
-const workerName = (server: string, number: number) => `eave/${server}/${number}`;
+const workerName = (server: string, lane: Lane, number: number) =>
+  `eave/${server}/${lane === 'here' ? '' : `${lane}-`}${number}`;
 
-/** Starts to work on jobs that wait in PostgreSQL (graphile-worker), and goes on whatever becomes of the database. */
-export async function startQueue(): Promise<void> {
+/** Starts to work on jobs that wait in PostgreSQL (graphile-worker), and carries on when the database comes back after an outage. */
+export async function startQueue(work: Jobs): Promise<void> {
   if (running) return;
-  const mine: Running = { runners: new Set(), stopping: new AbortController(), ended: false, looking: undefined };
+  known = work;
+  const mine: Running = {
+    runners: new Set(),
+    loops: [],
+    stopping: new AbortController(),
+    ended: false,
+    looking: undefined
+  };
   running = mine;
   await beAlive();
   await makeTables();
   await sweep();
-  for (let number = 1; number <= concurrency; number++) void keepRunning(mine, number);
+  for (const lane of lanes)
+    for (let number = 1; number <= runners[lane]; number++) mine.loops.push(keepRunning(mine, lane, number));
   const look = async () => {
     await sweep().catch((error: unknown) => log().warn({ err: error }, 'what others left could not be looked after'));
     if (!mine.ended) mine.looking = setTimeout(() => void look(), lookEvery).unref();
@@ -106,33 +150,33 @@ async function makeTables(): Promise<void> {
 }
 
 /** One runner of jobs: when it ends, as when PostgreSQL goes away, another is started after a pause. */
-async function keepRunning(mine: Running, number: number): Promise<void> {
+async function keepRunning(mine: Running, lane: Lane, number: number): Promise<void> {
   for (let pause = pauses.first; !mine.ended;) {
     const began = performance.now();
     try {
       // A job that it held when it ended, as when its line was cut, is free again.
       await connections().query('SELECT graphile_worker.force_unlock_workers($1::text[])', [
-        [workerName(serverId, number)]
+        [workerName(serverId, lane, number)]
       ]);
       const runner = await run({
         pgPool: connections(),
         logger,
         // Each by a name from which others can tell whose it is: with several at once it would be given one.
         concurrency: 1,
-        workerId: workerName(serverId, number),
+        workerId: workerName(serverId, lane, number),
         noHandleSignals: true,
         pollInterval: 1000,
-        taskList: tasks
+        taskList: Object.fromEntries(known.tasks.map((task) => [nameIn(lane, task.name), workIn(lane, task)]))
         // The types know of this name for single jobs only.
       } as RunnerOptions);
       mine.runners.add(runner);
+      runner.promise.catch(() => {});
       if (mine.ended) await runner.stop();
       // Its worker ends by itself when it cannot say how a job went; the runner would go on without one.
       const workerEnded = new Promise<void>((done) => {
         runner.events.once('worker:stop', () => done());
         runner.events.once('worker:fatalError', () => done());
       });
-      runner.promise.catch(() => {});
       await Promise.race([runner.promise, workerEnded]).finally(() => mine.runners.delete(runner));
       if (!mine.ended) void runner.stop().catch(() => {});
     } catch (error) {
@@ -140,7 +184,7 @@ async function keepRunning(mine: Running, number: number): Promise<void> {
     }
     if (mine.ended) return;
     if (performance.now() - began > 10 * pause) pause = pauses.first;
-    await new Promise((done) => setTimeout(done, pause));
+    await sleep(pause, mine.stopping.signal);
     pause = Math.min(pause * 2, pauses.longest);
   }
 }
@@ -154,7 +198,7 @@ async function sweep(): Promise<void> {
      WHERE attempts >= max_attempts AND locked_at IS NULL`
   );
   // One that fails keeps the others from nothing: it comes again with them.
-  for (const one of sweeps)
+  for (const one of known.sweeps)
     await one().catch((error: unknown) => log().warn({ err: error }, 'what others left could not be looked after'));
 }
 
@@ -173,17 +217,33 @@ async function freeDeadJobs(): Promise<void> {
   if (left.length) await connections().query('SELECT graphile_worker.force_unlock_workers($1::text[])', [left]);
 }
 
-/** Adds a job, once for each `key`, that is begun no earlier than `runAt`; lower priorities come first. */
+interface JobOptions {
+  /** Replaces a waiting job of the same key. */
+  key: string;
+  /** Lower ones come first. */
+  priority: number;
+  /** It starts no earlier; at once where left out. */
+  runAt?: Date | undefined;
+  /** The connected service that it asks: jobs of one service run one after another, in the lane of services. */
+  service?: string | null;
+}
+
+/** Adds a job. */
 export async function addJob(
   name: string,
   payload: unknown,
-  key: string,
-  priority: number,
-  runAt = new Date()
+  { key, priority, runAt = new Date(), service = null }: JobOptions
 ): Promise<void> {
   await connections().query(
-    'SELECT graphile_worker.add_job($1, $2::json, job_key := $3, priority := $4, max_attempts := 25, run_at := $5)',
-    [name, JSON.stringify(payload), key, priority, runAt]
+    `SELECT graphile_worker.add_job($1, $2::json, queue_name := $6, job_key := $3, priority := $4, max_attempts := 25, run_at := $5)`,
+    [
+      nameIn(service === null ? 'here' : 'services', name),
+      JSON.stringify(payload),
+      key,
+      priority,
+      runAt,
+      service && `service ${service}`
+    ]
   );
 }
 
@@ -196,6 +256,8 @@ export async function stopQueue(): Promise<void> {
     clearTimeout(mine.looking);
     mine.stopping.abort();
     await Promise.all([...mine.runners].map((runner) => runner.stop().catch(() => {})));
+    // One that was just being started would find the connections closed.
+    await Promise.all(mine.loops);
   }
   await stopBeingAlive();
   const closing = pool;

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll } from 'vitest';
 import { closeDatabase, database } from '../database/connection';
-import { startQueue, stopQueue } from '../jobs/queue';
+import { startJobs } from '../app/jobs';
+import { stopQueue } from '../jobs/queue';
 import { migrate } from '../database/migrate';
 import { closeThreads } from '../workers/people';
 
@@ -11,7 +12,7 @@ export function useFreshDatabase(): void {
       'DROP SCHEMA public CASCADE; DROP SCHEMA IF EXISTS graphile_worker CASCADE; CREATE SCHEMA public;'
     );
     await migrate(database());
-    await startQueue();
+    await startJobs();
   });
   afterAll(async () => {
     await stopQueue();

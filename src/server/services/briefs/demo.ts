@@ -1,10 +1,11 @@
 import { buildString, personaSchema } from '$core/persona';
 import { layOut } from '$core/language';
 import { QueryTypes, type Transaction } from 'sequelize';
+import * as z from 'zod';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import { environment } from '../../environment';
-import { addJob, handle } from '../../jobs/queue';
+import { addJob, defineTask } from '../../jobs/queue';
 import { createBrief, readDocument } from './briefs';
 import { demoVersionNames, finishDemo } from './demo-job';
 import { demoWordSets } from './demo-word-sets';
@@ -110,7 +111,7 @@ export async function beginDemoJob(): Promise<void> {
   if (!brief) return;
   const { body } = await readDocument(brief.id, 'choice');
   if (body.baseline === null && (await isUntouched(brief.id)))
-    await addJob('demo', { briefId: brief.id }, `demo ${brief.id}`, 0);
+    await addJob('demo', { briefId: brief.id }, { key: `demo ${brief.id}`, priority: 0 });
 }
 
 /** Whether nobody but the demo's job has worked on its brief. */
@@ -119,8 +120,7 @@ async function isUntouched(briefId: string): Promise<boolean> {
   return names.every(({ name }) => demoVersionNames.includes(name));
 }
 
-handle('demo', async (payload, stopping) => {
-  const { briefId } = payload as { briefId: string };
+export const demoTask = defineTask('demo', z.object({ briefId: z.string() }), async ({ briefId }, stopping) => {
   // Whoever deletes it meanwhile does not want it.
   if (await models().Brief.count({ where: { id: briefId } })) await finishDemo(briefId, stopping);
 });

@@ -1,4 +1,5 @@
 import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'sequelize';
+import * as z from 'zod';
 import { countInterval } from '$core/dialect';
 import { nextStep } from '$core/harvest';
 import { spendOn } from '$core/measure';
@@ -6,7 +7,7 @@ import { isDatabaseAway } from '../../database/away';
 import { database } from '../../database/connection';
 import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
 import { models, type SourceRow, type TrialEvent } from '../../database/models';
-import { addJob, alone, handle, lookAfter, hasNoJob } from '../../jobs/queue';
+import { addJob, alone, defineTask, hasNoJob } from '../../jobs/queue';
 import { Later, NotNow } from '../../jobs/not-now';
 import { log } from '../../log';
 import { askPeople } from '../../workers/people';
@@ -24,24 +25,28 @@ const maxEvents = 300;
 /** A harvest that stands still until somebody gives it more, with why. */
 class Paused extends Error {}
 
-/** Puts a harvest in line: after trials, whose people somebody waits to judge. */
-export const enqueueHarvest = (id: string, runAt = new Date()): Promise<void> =>
-  addJob(task, { harvestId: id }, `harvest ${id}`, 50, runAt);
+/** Queues a harvest behind trials, because somebody is waiting to judge the people of those. */
+export async function enqueueHarvest(id: string, runAt?: Date): Promise<void> {
+  const [service] = await database().query<{ id: string }>(
+    `SELECT s.id FROM harvest_sources h JOIN sources s ON s.id = h.source_id WHERE h.harvest_id = $id AND s.kind = 'connected' ORDER BY h.position LIMIT 1`,
+    { bind: { id }, type: QueryTypes.SELECT }
+  );
+  await addJob(task, { harvestId: id }, { key: `harvest ${id}`, priority: 50, runAt, service: service?.id ?? null });
+}
 
-handle(task, async (payload, stopping) => {
-  const { harvestId } = payload as { harvestId: string };
-  await alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping])));
-});
+export const harvestTask = defineTask(task, z.object({ harvestId: z.string() }), ({ harvestId }, stopping) =>
+  alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping])))
+);
 
-/** Takes up harvests that nobody works on any more. */
-lookAfter(async () => {
+/** Queues harvests again that no server works on any more. */
+export async function resumeHarvests(): Promise<void> {
   const left = await database().query<{ id: string; goesOnAt: Date | null }>(
     `SELECT id, goes_on_at AS "goesOnAt" FROM harvests h WHERE state IN ('waiting', 'running')
        AND ${hasNoJob("'harvest ' || h.id")} ORDER BY created_at`,
     { type: QueryTypes.SELECT }
   );
   for (const { id, goesOnAt } of left) await enqueueHarvest(id, goesOnAt ?? new Date());
-});
+}
 
 /** Brings a harvest to its end: slice by slice, page by page, each kept as it comes. Then who is who is worked out. */
 async function work(harvestId: string, halt: AbortSignal): Promise<void> {

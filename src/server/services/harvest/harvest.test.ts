@@ -5,7 +5,8 @@ import { makeStandIns } from '$sources/stand-ins/stand-ins';
 import { makeWorld } from '$sources/world/world';
 import { readXlsxOf } from '../../testing/read-workbook';
 import { database } from '../../database/connection';
-import { startQueue, stopQueue } from '../../jobs/queue';
+import { startJobs } from '../../app/jobs';
+import { stopQueue } from '../../jobs/queue';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { createBrief } from '../briefs/briefs';
 import { openSources, switchFaults } from '../sources/sources';
@@ -66,7 +67,7 @@ describe('a harvest', () => {
     const { id: harvest } = await startHarvest(id, { name: 'All', from, budget: noLimit });
     await until(async () => (await readHarvest(id, harvest)).sources[0]!.gathered.rows > 200);
     await stopQueue();
-    await startQueue();
+    await startJobs();
     await until(isOver(id, harvest), 120_000);
     const done = await readHarvest(id, harvest);
     expect(done).toMatchObject({ state: 'done', problem: '' });

@@ -1,4 +1,5 @@
-import { addJob, alone, handle } from '../../jobs/queue';
+import * as z from 'zod';
+import { addJob, alone, defineTask } from '../../jobs/queue';
 import { runThread } from '../../workers/threads';
 
 /** Has a thread work out who is who among what came of a harvest, and how likely each is to fit. */
@@ -16,11 +17,10 @@ const soon = 800;
 
 /** Has that done soon, once for all that came meanwhile. */
 export const linkSoon = (harvestId: string): Promise<void> =>
-  addJob(task, { harvestId }, `link ${harvestId}`, 40, new Date(Date.now() + soon));
+  addJob(task, { harvestId }, { key: `link ${harvestId}`, priority: 40, runAt: new Date(Date.now() + soon) });
 
-handle(task, async (payload, stopping) => {
-  const { harvestId } = payload as { harvestId: string };
-  await alone(`link ${harvestId}`, async (lost) => {
+export const linkTask = defineTask(task, z.object({ harvestId: z.string() }), ({ harvestId }, stopping) =>
+  alone(`link ${harvestId}`, async (lost) => {
     await linkInThread(harvestId, AbortSignal.any([lost, stopping]));
-  });
-});
+  })
+);

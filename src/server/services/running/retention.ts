@@ -1,7 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import { database } from '../../database/connection';
 import { environment } from '../../environment';
-import { lookAfter } from '../../jobs/queue';
 import { log } from '../../log';
 
 /** What a setting has cleared away, and by which condition on its table. The newest trial of each version at each source stays. */
@@ -62,9 +61,10 @@ export async function clearOld(): Promise<void> {
 const every = 3_600_000;
 let last = -Infinity;
 
-lookAfter(async () => {
+/** Clears away what is old, once an hour. */
+export async function clearOldHourly(): Promise<void> {
   const now = performance.now();
   if (now - last < every) return;
   last = now;
   await clearOld();
-});
+}

@@ -2,7 +2,8 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { Refused } from '$sources/faults';
 import { StandInChecker, type CheckedMail, type MailChecker } from '$sources/mail/mail-checker';
 import { database } from '../../database/connection';
-import { startQueue, stopQueue } from '../../jobs/queue';
+import { startJobs } from '../../app/jobs';
+import { stopQueue } from '../../jobs/queue';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { createBrief } from '../briefs/briefs';
 import { keepPeople } from './keep';
@@ -19,16 +20,17 @@ class Scripted implements MailChecker {
   readonly batch = 4;
   asked: string[] = [];
   refusals = 0;
-  check(addresses: readonly string[]): Promise<CheckedMail[]> {
-    if (this.refusals-- > 0) return Promise.reject(new Refused(50));
+  /** Called before each answer. */
+  before: () => Promise<void> = () => Promise.resolve();
+  async check(addresses: readonly string[]): Promise<CheckedMail[]> {
+    if (this.refusals-- > 0) throw new Refused(50);
+    await this.before();
     this.asked.push(...addresses);
-    return Promise.resolve(
-      addresses.map((address) => ({ address, state: 'valid' as const, why: '', price: this.price.perValid }))
-    );
+    return addresses.map((address) => ({ address, state: 'valid' as const, why: '', price: this.price.perValid }));
   }
 }
 let checker: Scripted;
-beforeAll(() => startQueue());
+beforeAll(() => startJobs());
 beforeEach(async () => {
   useMailChecker((checker = new Scripted()));
   await database().query('DELETE FROM mail_checks');
@@ -73,6 +75,26 @@ describe('a check of addresses', () => {
     await expect(checkMail(briefId, id, { do: 'check' })).rejects.toThrow('was checked');
   });
 
+  it('never counts more addresses checked than there are, though the list grows and shrinks meanwhile', async () => {
+    const { briefId, id } = await listOf(ten);
+    let times = 0;
+    checker.before = async () => {
+      if (++times === 1) {
+        const added = ['a', 'b', 'c'].map((n) => ({
+          id: `late ${n}`,
+          name: `Late ${n}`,
+          contact: [`late.${n}@x.example`]
+        }));
+        await keepPeople({ briefId, id, why: '', from: { kind: 'people', people: added } });
+      }
+      if (times === 2) await database().query(`DELETE FROM shortlist_people WHERE mail = 'someone.n9@firm9.example'`);
+    };
+    await checkMail(briefId, id, { do: 'check', plan: { perDay: 1000, perMonth: 1000 } });
+    const { run } = (await until(briefId, id, 'done'))!;
+    expect(run).toMatchObject({ checked: checker.asked.length, addresses: checker.asked.length });
+    expect(checker.asked).toHaveLength(12);
+  });
+
   it('stops at the plan of a day, and goes on when it has room', async () => {
     const { briefId, id } = await listOf(ten);
     await checkMail(briefId, id, { do: 'check', plan: { perDay: 6, perMonth: 8 } });
@@ -97,7 +119,7 @@ describe('a check of addresses', () => {
     checker.refusals = 2;
     await checkMail(briefId, id, { do: 'check', plan: { perDay: 1000, perMonth: 1000 } });
     await stopQueue();
-    await startQueue();
+    await startJobs();
     await until(briefId, id, 'done');
     expect(checker.asked).toHaveLength(10);
     const other = await listOf(['late.one@firm.example']);

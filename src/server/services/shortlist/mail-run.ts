@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
+import * as z from 'zod';
 import { Refused } from '$sources/faults';
 import { StandInChecker, type MailChecker } from '$sources/mail/mail-checker';
 import { database } from '../../database/connection';
 import { isDatabaseAway } from '../../database/away';
 import { models } from '../../database/models';
 import type { MailRunRow, ShortlistRow } from '../../database/shortlist-models';
-import { addJob, alone, handle, lookAfter, hasNoJob } from '../../jobs/queue';
+import { addJob, alone, defineTask, hasNoJob } from '../../jobs/queue';
 import { Later, NotNow } from '../../jobs/not-now';
 import { log } from '../../log';
 import { Refusal } from '../../refusal';
@@ -20,22 +21,22 @@ let checker: MailChecker = new StandInChecker();
 /** Puts another service in the place of the one that checks addresses; for tests. */
 export const useMailChecker = (other: MailChecker): void => void (checker = other);
 
-const enqueue = (id: string, runAt = new Date()): Promise<void> => addJob(task, { runId: id }, `mail ${id}`, 60, runAt);
+const enqueue = (id: string, runAt?: Date): Promise<void> =>
+  addJob(task, { runId: id }, { key: `mail ${id}`, priority: 60, runAt });
 
-handle(task, async (payload, stopping) => {
-  const { runId } = payload as { runId: string };
-  await alone(`mail ${runId}`, (lost) => work(runId, AbortSignal.any([lost, stopping])));
-});
+export const mailCheckTask = defineTask(task, z.object({ runId: z.string() }), ({ runId }, stopping) =>
+  alone(`mail ${runId}`, (lost) => work(runId, AbortSignal.any([lost, stopping])))
+);
 
-/** Takes up checks that nobody works on any more. */
-lookAfter(async () => {
+/** Queues checks again that no server works on any more. */
+export async function resumeMailChecks(): Promise<void> {
   const left = await database().query<{ id: string; goesOnAt: Date | null }>(
     `SELECT id, goes_on_at AS "goesOnAt" FROM mail_runs r WHERE state IN ('waiting', 'running')
        AND ${hasNoJob("'mail ' || r.id")}`,
     { type: QueryTypes.SELECT }
   );
   for (const { id, goesOnAt } of left) await enqueue(id, goesOnAt ?? new Date());
-});
+}
 
 /** Days that an answer holds: after that an address is asked about anew. */
 const holds = 90;
@@ -52,10 +53,11 @@ async function openAddresses(listId: string, most: number): Promise<string[]> {
   });
   return rows.map(({ mail }) => mail);
 }
-async function openCount(listId: string): Promise<number> {
+async function openCount(listId: string, transaction: Transaction | null = null): Promise<number> {
   const [row] = await database().query<{ many: number }>(`SELECT count(DISTINCT p.mail)::int AS many ${open}`, {
     bind: { listId },
-    type: QueryTypes.SELECT
+    type: QueryTypes.SELECT,
+    transaction
   });
   return row!.many;
 }
@@ -199,7 +201,10 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
         );
       const batch = await openAddresses(run.shortlistId, Math.min(checker.batch, perDay - today, perMonth - month));
       if (!batch.length) break;
-      const told = await checker.check(batch, halt);
+      const asked = new Set(batch);
+      const told = (await checker.check(batch, halt)).filter(({ address }) => asked.has(address));
+      // One that answers nothing that was asked would be asked for ever.
+      if (!told.length) throw new Error('The checker answered for none of the addresses.');
       if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
       await database().transaction(async (transaction) => {
         await database().query(
@@ -208,18 +213,20 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
            ON CONFLICT (address) DO UPDATE SET state = excluded.state, why = excluded.why, price = excluded.price, checked_at = now()`,
           { bind: { told: JSON.stringify(told) }, transaction }
         );
-        await run.increment(
+        const checked = run.checked + told.length;
+        await run.update(
           {
-            checked: told.length,
-            valid: told.filter(({ state }) => state === 'valid').length,
-            spent: told.reduce((sum, { price }) => sum + price, 0)
+            checked,
+            // The list may have changed since: people were added or excluded, or another list's run checked some.
+            addresses: checked + (await openCount(run.shortlistId, transaction)),
+            valid: run.valid + told.filter(({ state }) => state === 'valid').length,
+            spent: run.spent + told.reduce((sum, { price }) => sum + price, 0)
           },
           { transaction }
         );
       });
-      await run.reload();
     }
-    await MailRun.update({ state: 'done' }, mine);
+    await MailRun.update({ state: 'done', addresses: run.checked }, mine);
   } catch (error) {
     if (error instanceof NotNow || isDatabaseAway(error)) throw error;
     const later =

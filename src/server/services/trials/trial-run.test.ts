@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { sampleSizeFor } from '$core/measure';
 import { usualFaults } from '$sources/faults';
-import { startQueue, stopQueue } from '../../jobs/queue';
+import { startJobs } from '../../app/jobs';
+import { stopQueue } from '../../jobs/queue';
 import { models } from '../../database/models';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { createBrief } from '../briefs/briefs';
@@ -90,7 +91,7 @@ describe('a trial that does not come to its end at once', () => {
     await until(async () => (await readTrial(id, trialId)).progress.pages >= 3);
     await stopQueue();
     await models().Trial.update({ state: 'running' }, { where: { id: trialId } });
-    await startQueue();
+    await startJobs();
     await until(async () => (await readTrial(id, trialId)).state === 'done');
     const done = await readTrial(id, trialId);
     expect(done.people).toBe(1000);

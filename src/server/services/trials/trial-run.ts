@@ -1,10 +1,11 @@
 import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'sequelize';
+import * as z from 'zod';
 import type { Search } from '$core/dialect';
 import type { SearchResult, Page } from '$sources/source';
 import { database } from '../../database/connection';
 import { models, type SourceRow, type TrialRow } from '../../database/models';
 import { isDatabaseAway } from '../../database/away';
-import { addJob, alone, handle, lookAfter, hasNoJob } from '../../jobs/queue';
+import { addJob, alone, defineTask, hasNoJob } from '../../jobs/queue';
 import { Later, NotNow } from '../../jobs/not-now';
 import { log } from '../../log';
 import { askPeople } from '../../workers/people';
@@ -16,17 +17,19 @@ import { sourceToAsk } from '../sources/sources';
 const task = 'trial';
 const maxEvents = 500;
 
-/** Puts a trial in line. A brief with many trials waiting does not keep others from their turn. */
+/** Queues a trial. One with many of its brief ahead of it gets a lower priority, so that a busy brief does not delay the others. */
 export async function enqueue(trial: Pick<TrialRow, 'id' | 'versionId'>): Promise<void> {
-  const [ahead] = await database().query<{ count: string }>(
-    `SELECT count(*) FROM trials t JOIN versions v ON v.id = t.version_id
+  const [ahead] = await database().query<{ count: string; service: string | null }>(
+    `SELECT count(*), (SELECT s.id FROM trials one JOIN sources s ON s.id = one.source_id WHERE one.id = $id AND s.kind = 'connected') AS service
+     FROM trials t JOIN versions v ON v.id = t.version_id
      WHERE t.state IN ('waiting', 'running') AND v.brief_id = (SELECT brief_id FROM versions WHERE id = $version)`,
-    { bind: { version: trial.versionId }, type: QueryTypes.SELECT }
+    { bind: { version: trial.versionId, id: trial.id }, type: QueryTypes.SELECT }
   );
-  await addJob(task, { trialId: trial.id }, trial.id, Number(ahead!.count));
+  const { count, service } = ahead!;
+  await addJob(task, { trialId: trial.id }, { key: trial.id, priority: Number(count), service });
 }
 
-/** Takes up what nobody works on any more: trials that wait or were running, and have no job. */
+/** Queues trials again that no server works on any more: they wait or were running, and have no job. */
 export async function resumeTrials(): Promise<void> {
   const left = await database().query<{ id: string; versionId: string }>(
     `SELECT id, version_id AS "versionId" FROM trials t
@@ -37,11 +40,9 @@ export async function resumeTrials(): Promise<void> {
   for (const trial of left) await enqueue(trial);
 }
 
-handle(task, async (payload, stopping) => {
-  const { trialId } = payload as { trialId: string };
-  await alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping])));
-});
-lookAfter(resumeTrials);
+export const trialTask = defineTask(task, z.object({ trialId: z.string() }), ({ trialId }, stopping) =>
+  alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping])))
+);
 
 /** Brings a trial to its end: every page once, each kept as it comes, so that it can go on wherever it was left. */
 async function work(trialId: string, halt: AbortSignal): Promise<void> {

@@ -1,8 +1,9 @@
 import { createTransport } from 'nodemailer';
 import { QueryTypes } from 'sequelize';
+import * as z from 'zod';
 import { database } from '../../database/connection';
 import { environment } from '../../environment';
-import { addJob, handle, lookAfter } from '../../jobs/queue';
+import { addJob, defineTask } from '../../jobs/queue';
 
 const task = 'digest';
 /** People named in one mail; the others are counted. */
@@ -18,22 +19,19 @@ const words = { new: 'new', back: 'back again', changed: 'changed', left: 'left'
 
 /** Has the news of a run sent by mail, where the settings say to whom. */
 export const enqueueDigest = (runId: string): Promise<void> | undefined =>
-  environment().digest ? addJob(task, { runId }, `digest ${runId}`, 80) : undefined;
+  environment().digest ? addJob(task, { runId }, { key: `digest ${runId}`, priority: 80 }) : undefined;
 
-handle(task, async (payload) => {
-  const { runId } = payload as { runId: string };
-  await sendDigest(runId);
-});
+export const digestTask = defineTask(task, z.object({ runId: z.string() }), ({ runId }) => sendDigest(runId));
 
 /** Sends what was not sent, as when the mail server was away or this one died. News older than a day is read on Home. */
-lookAfter(async () => {
+export async function resumeDigests(): Promise<void> {
   if (!environment().digest) return;
   const left = await database().query<{ id: string }>(
     `SELECT id FROM watch_runs WHERE state = 'done' AND told_at IS NULL AND counts <> '{}' AND ended_at > now() - interval '1 day'`,
     { type: QueryTypes.SELECT }
   );
   for (const { id } of left) await enqueueDigest(id);
-});
+}
 
 /**
  * Sends the news of a run in one mail of plain text. It is noted as sent in the transaction that holds the run, so that two

@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
+import * as z from 'zod';
 import { nextTime } from '$core/changes';
 import { hashText } from '$core/measure';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
 import type { SourceKind } from '$api/source-kinds';
 import type { WatchRow, WatchRunRow } from '../../database/watch-models';
-import { addJob, alone, handle, lookAfter } from '../../jobs/queue';
+import { addJob, alone, defineTask } from '../../jobs/queue';
 import { Refusal } from '../../refusal';
 import { startHarvest } from '../harvest/harvests';
 import { enqueueDigest } from './digest';
@@ -30,36 +31,56 @@ interface WatchedSource {
   sheet: unknown;
   version: number | null;
 }
-const sourcesOfWatch = (watchId: string): Promise<WatchedSource[]> =>
+const sourcesOfWatch = (watchId: string, transaction: Transaction | null = null): Promise<WatchedSource[]> =>
   database().query<WatchedSource>(
     `SELECT w.source_id AS "sourceId", s.name AS "sourceName", s.kind, s.sheet, v.number AS version FROM watch_sources w
        JOIN sources s ON s.id = w.source_id LEFT JOIN versions v ON v.id = w.version_id WHERE w.watch_id = $watchId ORDER BY w.position`,
-    { bind: { watchId }, type: QueryTypes.SELECT }
+    { bind: { watchId }, type: QueryTypes.SELECT, transaction }
   );
 
 const isByHand = (from: readonly WatchedSource[]): boolean => from.some(({ kind }) => kind === 'by-hand');
 
+/** A run that has its row; `start` has it gather. */
+interface OpenedRun {
+  id: string;
+  start: () => Promise<void>;
+}
+
 /**
- * Begins a run. A search is gathered by a harvest of its own, with all that it can do about faults, limits and restarts; people
- * are looked up; at a place run by hand somebody is to look. Null where one is under way already, here or at another server.
+ * Opens a run, within the transaction that makes it due: killed after that, the server leaves a row that the sweep continues from.
+ * A search is gathered by a harvest of its own, with its faults, limits and restarts; people are looked up; at a manual source
+ * somebody has to look. Null where a run is in progress already, here or at another server.
  */
-export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | null> {
-  const { WatchRun } = models();
+export async function openRun(watch: WatchRow, dueAt: Date, transaction: Transaction): Promise<OpenedRun | null> {
   const id = randomUUID();
-  const from = await sourcesOfWatch(watch.id);
+  const from = await sourcesOfWatch(watch.id, transaction);
   const byHand = isByHand(from);
-  // The first run tells whom there is, by what was read before.
-  const isDue = byHand && (await WatchRun.count({ where: { watchId: watch.id, state: 'done' } })) > 0;
-  try {
-    await WatchRun.create({ id, watchId: watch.id, harvestId: null, state: isDue ? 'due' : 'running', dueAt });
-  } catch (error) {
-    if (error instanceof UniqueConstraintError) return null;
-    throw error;
-  }
-  if (isDue) return id;
-  if (byHand) await settleRun(id);
-  else await gather(watch, id, from);
-  return id;
+  // The first run lists who there is, from what was read before.
+  const isDue =
+    byHand && (await models().WatchRun.count({ where: { watchId: watch.id, state: 'done' }, transaction })) > 0;
+  // A violated constraint would end the whole transaction.
+  const opened = await database().query(
+    `INSERT INTO watch_runs (id, watch_id, harvest_id, state, due_at) VALUES ($id, $watchId, NULL, $state, $dueAt) ON CONFLICT DO NOTHING RETURNING id`,
+    {
+      bind: { id, watchId: watch.id, state: isDue ? 'due' : 'running', dueAt },
+      type: QueryTypes.SELECT,
+      transaction
+    }
+  );
+  if (!opened.length) return null;
+  const start = async () => {
+    if (isDue) return;
+    if (byHand) await settleRun(id);
+    else await gather(watch, id, from);
+  };
+  return { id, start };
+}
+
+/** Opens a run and has it gather. Null where one is in progress. */
+export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | null> {
+  const run = await database().transaction((transaction) => openRun(watch, dueAt, transaction));
+  await run?.start();
+  return run?.id ?? null;
 }
 
 /** Lets a run gather; where it cannot even begin it says why. */
@@ -84,7 +105,7 @@ async function gather(watch: WatchRow, runId: string, from: readonly WatchedSour
         along: (harvestId, transaction) => WatchRun.update({ harvestId, marks }, { where: { id: runId }, transaction })
       });
     }
-    await addJob(task, { runId }, `watch ${runId}`, 60, new Date(Date.now() + (watch.shortlistId ? 0 : 1000)));
+    await enqueueRun(runId, watch.shortlistId ? 0 : 1000);
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     await endRun(runId, 'failed', error.message);
@@ -105,10 +126,12 @@ async function endRun(
   return mine > 0;
 }
 
-handle(task, async (payload) => {
-  const { runId } = payload as { runId: string };
-  await alone(`watch ${runId}`, () => settleRun(runId));
-});
+const enqueueRun = (runId: string, wait: number): Promise<void> =>
+  addJob(task, { runId }, { key: `watch ${runId}`, priority: 60, runAt: new Date(Date.now() + wait) });
+
+export const watchTask = defineTask(task, z.object({ runId: z.string() }), ({ runId }) =>
+  alone(`watch ${runId}`, () => settleRun(runId))
+);
 
 /** Begins what is due, at most once whichever servers look, and takes up runs whose gathering has ended. */
 export async function lookAtWatches(now = new Date()): Promise<void> {
@@ -119,7 +142,7 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
       skipLocked: true,
       transaction
     });
-    const taken: { watch: WatchRow; dueAt: Date }[] = [];
+    const opened: (OpenedRun | null)[] = [];
     for (const watch of rows) {
       const dueAt = watch.nextAt!;
       // A clock that was set back must not have it come twice: the next time is after both.
@@ -127,11 +150,11 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
         { nextAt: nextOf(watch, new Date(Math.max(now.getTime(), dueAt.getTime()))) },
         { transaction }
       );
-      taken.push({ watch, dueAt });
+      opened.push(await openRun(watch, dueAt, transaction));
     }
-    return taken;
+    return opened;
   });
-  for (const { watch, dueAt } of due) await beginRun(watch, dueAt);
+  for (const run of due) await run?.start();
   const left = await database().query<{ id: string }>(
     `SELECT r.id FROM watch_runs r LEFT JOIN harvests h ON h.id = r.harvest_id
      WHERE r.state = 'running' AND (h.id IS NULL AND r.created_at < now() - interval '1 minute' OR h.state IN ('done', 'failed', 'paused'))`,
@@ -139,7 +162,6 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
   );
   for (const { id } of [...left, ...(await looksDone())]) await settleRun(id);
 }
-lookAfter(() => lookAtWatches());
 
 /**
  * Ends a run whose gathering has ended: works out what has changed since the run before, keeps that and whom the watch knows
@@ -165,7 +187,7 @@ export async function settleRun(runId: string): Promise<void> {
     return;
   }
   if (harvest.state === 'waiting' || harvest.state === 'running') {
-    await addJob(task, { runId }, `watch ${runId}`, 60, new Date(Date.now() + 2000));
+    await enqueueRun(runId, 2000);
     return;
   }
   const fault =

@@ -3,7 +3,8 @@ import { QueryTypes } from 'sequelize';
 import ICAL from 'ical.js';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
-import { startQueue, stopQueue } from '../../jobs/queue';
+import { startJobs } from '../../app/jobs';
+import { stopQueue } from '../../jobs/queue';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { budget, fileSource, over, person, rhythm, setPeople, told } from '../../testing/watched';
 import { createBrief } from '../briefs/briefs';
@@ -133,13 +134,35 @@ describe('a watch', () => {
     await stopQueue();
     await runWatch(id);
     await expect(runWatch(id)).rejects.toThrow('being run already');
-    await startQueue();
+    await startJobs();
     await over(id, 3);
     await changeWatch(id, { active: false });
     await database().query(`UPDATE watches SET next_at = now() - interval '3 days' WHERE id = $id`, { bind: { id } });
     await lookAtWatches();
     expect(await runsOfWatch(id)).toHaveLength(3);
     expect(nextOf(watch, new Date('2026-06-01T00:00:00Z'))!.toISOString()).toBe('2026-06-01T04:00:00.000Z');
+  }, 60_000);
+
+  it('is kept with its first run, and made due with its next, or not at all', async () => {
+    const { id, briefId } = await watched('Whole', { 'file-whole': [person(0, 'QA', 'A')] });
+    await database().query(
+      `CREATE FUNCTION refuse_run() RETURNS trigger LANGUAGE plpgsql AS $body$ BEGIN RAISE EXCEPTION 'killed here'; END $body$;
+       CREATE TRIGGER refuse_run BEFORE INSERT ON watch_runs FOR EACH ROW EXECUTE FUNCTION refuse_run();`
+    );
+    await database().query(`UPDATE watches SET next_at = now() - interval '1 day' WHERE id = $id`, { bind: { id } });
+    try {
+      const before = await findWatch(id);
+      const { name, rhythm, budget } = (await listWatches()).find((one) => one.id === id)!;
+      const from = [{ sourceId: 'file-whole', version: 1 }];
+      await expect(createWatch(briefId, { name: `${name} 2`, rhythm, budget, from })).rejects.toThrow('killed here');
+      await expect(lookAtWatches()).rejects.toThrow('killed here');
+      expect((await listWatches()).filter((one) => one.briefId === briefId)).toHaveLength(1);
+      expect((await findWatch(id)).nextAt).toEqual(before.nextAt);
+    } finally {
+      await database().query('DROP FUNCTION refuse_run CASCADE');
+    }
+    await lookAtWatches();
+    await over(id, 2);
   }, 60_000);
 
   it('is read: unread and read, judged, and by feeds of a secret address that can be renewed', async () => {

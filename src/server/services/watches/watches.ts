@@ -11,7 +11,7 @@ import { findBrief, readDocument } from '../briefs/briefs';
 import { findShortlist } from '../shortlist/find-shortlist';
 import { findSource } from '../sources/sources';
 import { findVersion } from '../strings/versions';
-import { beginRun, nextOf } from './watch-run';
+import { beginRun, nextOf, openRun } from './watch-run';
 
 const newFeed = () => randomBytes(24).toString('base64url');
 
@@ -89,7 +89,7 @@ export async function createWatch(briefId: string, wanted: Wanted) {
   }
   const places = await placesOf(briefId, wanted);
   const id = randomUUID();
-  const watch = await database().transaction(async (transaction) => {
+  const run = await database().transaction(async (transaction) => {
     const { rule, from: firstDay, hour, zone } = rhythm;
     const made = await models().Watch.create(
       {
@@ -112,9 +112,9 @@ export async function createWatch(briefId: string, wanted: Wanted) {
         'INSERT INTO watch_sources (watch_id, source_id, version_id, position) VALUES ($id, $source, $version, $position)',
         { bind: { id, source: source.id, version: version?.id ?? null, position }, transaction }
       );
-    return made;
+    return openRun(made, new Date(), transaction);
   });
-  await beginRun(watch, new Date());
+  await run?.start();
   return { id };
 }
 

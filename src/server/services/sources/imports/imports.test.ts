@@ -14,7 +14,7 @@ import { createShortlist } from '../../shortlist/shortlists';
 import { runTrial } from '../../trials/trials';
 import { keepVersion } from '../../strings/versions';
 import type { ColumnField } from '$core/formats';
-import { startQueue } from '../../../jobs/queue';
+import { startJobs } from '../../../app/jobs';
 import { askPeople } from '../../../workers/people';
 import { readImportValues } from './import-values';
 import { readImport, receiveFile, startImport, stopImport } from './imports';
@@ -408,7 +408,7 @@ describe('importing', () => {
     await other.connect();
     await other.query(`SELECT pg_advisory_lock(hashtextextended('eave server another', 0))`);
     await models().Import.update({ state: 'running', ...held }, { where: { id: job.id } });
-    await startQueue();
+    await startJobs();
     await new Promise((done) => setTimeout(done, 6000));
     expect((await readImport(job.id)).state).toBe('running');
     await other.end();

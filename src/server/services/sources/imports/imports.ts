@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { stat } from 'node:fs/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
 import { QueryTypes } from 'sequelize';
+import * as z from 'zod';
 import { mappingFault } from '$core/formats';
 import { isDatabaseAway } from '../../../database/away';
 import { database } from '../../../database/connection';
 import { models, type ImportRow } from '../../../database/models';
-import { addJob, handle, isDead, lookAfter, hasNoJob } from '../../../jobs/queue';
+import { addJob, defineTask, isDead, hasNoJob } from '../../../jobs/queue';
 import { NotNow } from '../../../jobs/not-now';
 import { serverId } from '../../../jobs/this-server';
 import { log } from '../../../log';
@@ -96,7 +97,7 @@ export async function startImport(id: string, settings: ImportSettings) {
   if (fault) throw new Refusal(422, 'Columns do not match', fault);
   const [begun] = await models().Import.update({ state: 'waiting', settings }, { where: { id, state: 'ready' } });
   if (!begun) throw new Refusal(409, 'Already begun', 'This file is being imported or is imported already.');
-  await addJob(task, { importId: id }, `import ${id}`, 0);
+  await addJob(task, { importId: id }, { key: `import ${id}`, priority: 0 });
   return readImport(id);
 }
 
@@ -125,8 +126,7 @@ async function claim(id: string): Promise<boolean> {
   return true;
 }
 
-handle(task, async (payload, stopping) => {
-  const { importId } = payload as { importId: string };
+export const importTask = defineTask(task, z.object({ importId: z.string() }), async ({ importId }, stopping) => {
   if (!(await claim(importId))) return;
   await threads.run({ importId, serverId }, { signal: stopping }).catch((error: unknown) => {
     // The line to the database was cut, or this server stops: nothing was kept, and it is begun anew.
@@ -151,14 +151,14 @@ export async function stopImport(id: string): Promise<void> {
   await models().Import.destroy({ where: { id, state: ['ready', 'waiting', 'refused', 'stopped', 'done'] } });
 }
 
-/** Takes up imports that nobody works on any more, and clears away files that nobody waits for. */
-lookAfter(async () => {
+/** Queues imports again that no server works on any more, and clears away files that nobody waits for. */
+export async function resumeImports(): Promise<void> {
   const left = await database().query<{ id: string }>(
     `SELECT id FROM imports i WHERE state IN ('waiting', 'running')
        AND ${hasNoJob("'import ' || i.id")}`,
     { type: QueryTypes.SELECT }
   );
-  for (const { id } of left) await addJob(task, { importId: id }, `import ${id}`, 0);
+  for (const { id } of left) await addJob(task, { importId: id }, { key: `import ${id}`, priority: 0 });
   await database().query(
     `UPDATE imports SET state = 'stopped', outcome = $outcome::jsonb
      WHERE state = 'ready' AND created_at < now() - make_interval(days => ${waitsDays})`,
@@ -182,4 +182,4 @@ lookAfter(async () => {
     });
     return new Set(rows.map(({ id }) => id));
   }, isDead);
-});
+}
