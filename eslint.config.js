@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import globals from 'globals';
+import regexp from 'eslint-plugin-regexp';
 import svelte from 'eslint-plugin-svelte';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
@@ -53,6 +54,16 @@ export default ts.config(
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
     rules: { 'prefer-const': 'off', 'svelte/prefer-svelte-reactivity': 'off' }
+  },
+  {
+    // What comes from outside may be made to take long: every expression reads it in linear time.
+    files: ['src/**/*.ts', 'src/**/*.svelte', 'scripts/**/*.mjs'],
+    ignores: ['**/*.test.ts'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'certain' }],
+      'regexp/no-super-linear-move': ['error', { report: 'certain', ignoreSticky: false, ignorePartial: false }]
+    }
   },
   {
     files: ['src/**/*.svelte'],

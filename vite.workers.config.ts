@@ -48,6 +48,7 @@ export default defineConfig({
             'import-values-worker',
             'brief-worker',
             'workbook-process',
+            'service-answer-worker',
             'harvest-worker',
             'harvest-file-worker',
             'shortlist-keep-worker',

@@ -7,13 +7,13 @@ export interface Bucket {
   high: number | null;
 }
 
-const number = String.raw`\d{1,3}(?:[,.'\s]\d{3})+|\d+`;
-const between = new RegExp(String.raw`(${number})\s*(?:-|–|—|to|bis|à|a|til|tot)\s*(${number})`, 'i');
+const number = String.raw`\d{1,3}(?:[,.'\s]\d{3}){1,6}|\d{1,15}`;
+const between = new RegExp(String.raw`(${number})\s{0,9}(?:-|–|—|to|bis|à|a|til|tot)\s{0,9}(${number})`, 'i');
 const from = new RegExp(
-  String.raw`(?:[>≥]\s*|over |more than |from |ab |über |más de |mais de |plus de |meer dan )(${number})|(${number})\s*(?:\+|or more|and more|plus)`,
+  String.raw`(?:[>≥]\s{0,9}|over |more than |from |ab |über |más de |mais de |plus de |meer dan )(${number})|(${number})\s{0,9}(?:\+|or more|and more|plus)`,
   'i'
 );
-const upTo = new RegExp(String.raw`(?:[<≤]\s*|up to |under |less than |bis |hasta |até |jusqu'à )(${number})`, 'i');
+const upTo = new RegExp(String.raw`(?:[<≤]\s{0,9}|up to |under |less than |bis |hasta |até |jusqu'à )(${number})`, 'i');
 const read = (text: string) => Number(text.replaceAll(/[^\d]/g, ''));
 
 /** The range that the name of a bucket tells: `1–10`, `5,001+`, `up to 9 employees`; null where it tells none. */

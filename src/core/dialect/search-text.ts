@@ -96,7 +96,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
     const entries: Entry[] = [];
     let at = paragraph.from;
     for (const line of paragraph.text.split('\n')) {
-      const named = isOneBox(sheet) ? null : /^\s*(?:not\s+)?([^:]+):/i.exec(line);
+      const named = isOneBox(sheet) ? null : /^([^:]+):/.exec(line);
       if (named && labels.has(fold(named[1]!.trim()).replace(/^not\s+/, '')))
         entries.push({
           label: named[0].slice(0, -1).trim(),

@@ -50,9 +50,10 @@ export function cleanPasted(pasted: string): CleanPaste {
   text = change(joinBrokenPhrases(text), 'a line break inside quotes taken out', text);
   text = change(
     text
-      .replaceAll(/[^\S\n]*\n\s*/g, '\n')
-      .replaceAll(/[^\S\n]{2,}/g, ' ')
-      .trim(),
+      .split('\n')
+      .map((line) => line.trim().replaceAll(/\s{2,}/g, ' '))
+      .filter(Boolean)
+      .join('\n'),
     'empty lines and doubled spaces taken out',
     text
   );
@@ -64,7 +65,7 @@ const wordingText = (wording: string): string =>
 
 /** Wordings of a list: several lines, or several pieces between commas, each of a few words and nothing like a string. */
 function listIn(text: string): string[] | null {
-  const separator = /\n\s*\S/.test(text.trim()) ? /\n/ : /[,;\t]/;
+  const separator = text.trim().includes('\n') ? /\n/ : /[,;\t]/;
   const pieces = text.split(separator).filter((piece) => /[\p{L}\p{N}]/u.test(piece));
   if (pieces.length < 2 || pieces.some((piece) => !isItem(piece))) return null;
   const wordings = readWordingList(text);
@@ -82,8 +83,17 @@ function isItem(piece: string): boolean {
 }
 
 /** A phrase goes on over a line break that a document put into it. */
-const joinBrokenPhrases = (text: string): string =>
-  text.replaceAll(/"[^"]*"/g, (phrase) => phrase.replaceAll(/\s*\n\s*/g, ' '));
+const joinBrokenPhrases = (text: string): string => text.replaceAll(/"[^"]*"/g, (phrase) => onOneLine(phrase));
+
+/** A text with each line break, and the spaces around it, as one space. */
+const onOneLine = (text: string): string =>
+  text.includes('\n')
+    ? text
+        .split('\n')
+        .map((line, i, all) => (i === 0 ? line.trimEnd() : i === all.length - 1 ? line.trimStart() : line.trim()))
+        .filter((line, i, all) => line || i === 0 || i === all.length - 1)
+        .join(' ')
+    : text;
 
 /** The text with lower-case operators that stand between terms written as operators. */
 function lowerCaseOperators(text: string): CleanPaste['ask'] {

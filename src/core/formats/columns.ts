@@ -35,12 +35,12 @@ function byName(heading: string): ColumnField | null {
   const whole = fieldOf(heading);
   if (whole) return whole;
   // What stands in brackets or before a colon says more of the whole than of the column.
-  const inner = heading.replaceAll(/\([^)]*\)|\[[^\]]*\]/g, ' ').replace(/^.*[:/|]/, ' ');
+  const inner = heading.replaceAll(/\([^()]{0,200}\)|\[[^[\]]{0,200}\]/g, ' ').replace(/^.*[:/|]/, ' ');
   return fieldOf(inner);
 }
 
 const shapes: [ColumnField, (cell: string) => boolean][] = [
-  ['mail', (cell) => /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(cell)],
+  ['mail', (cell) => /^[^\s@]+@[^\s@.]+(?:\.[^\s@.]+)+$/.test(cell)],
   ['url', (cell) => /^(?:https?:\/\/|www\.)\S+$/i.test(cell)],
   // In small letters `no` is no country.
   ['country', (cell) => (cell.length > 2 || cell === cell.toUpperCase()) && countryCode(cell) !== undefined],
@@ -48,7 +48,7 @@ const shapes: [ColumnField, (cell: string) => boolean][] = [
     'phone',
     (cell) => /^\+?[\d\s()/.-]{7,20}$/.test(cell) && cell.replaceAll(/\D/g, '').length >= 7 && readDate(cell) === null
   ],
-  ['headcount', (cell) => /^\d[\d.,\s]*\s*[-–]\s*\d[\d.,\s]*\+?$/.test(cell)]
+  ['headcount', (cell) => /^\d[\d.,\s]*[-–]\s*\d[\d.,\s]*\+?$/.test(cell)]
 ];
 /** What a column holds by its cells alone: nearly all of them have the shape, and there are some. */
 function byCells(cells: readonly string[]): ColumnField | null {

@@ -33,14 +33,20 @@ export function readCsvRecords(text: string): Record<string, string>[] {
 export const writeCsv = (columns: readonly string[], rows: readonly (readonly string[])[]): string =>
   stringify(
     rows.map((cells) => cells.map(escaped)),
-    { header: true, columns: columns.map((key) => ({ key })), escape_formulas: true, record_delimiter: '\r\n' }
+    { header: true, columns: columns.map((key) => ({ key })), record_delimiter: '\r\n' }
   );
 
 /** Rows of a CSV as they are, without a heading and without a mark before what would start a formula: for what Eave alone reads. */
 export const writeCsvRows = (rows: readonly (readonly string[])[]): string =>
   stringify(rows as string[][], { record_delimiter: '\r\n' });
 
-/** A quote mark before a sign that starts a formula is kept apart from the one that the writer puts there. */
-const escaped = (cell: string) => cell.replace(/^(?='+[=+\-@\t\r])/, "'");
-/** Takes off the mark that keeps a cell from starting a formula. */
-const unescaped = (cell: string) => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
+/**
+ * What a spreadsheet reads as a formula, after the quotes that a cell of that kind may have itself: a sign, full-width ones too, behind
+ * any spaces and characters that cannot be seen (OWASP, CSV Injection).
+ */
+const formula = /^'*(?:[\s\p{Cc}\p{Cf}]*[=+\-@＝＋－＠]|[\t\r])/u;
+
+/** A cell with a quote before it where it would start a formula. */
+const escaped = (cell: string) => (formula.test(cell) ? `'${cell}` : cell);
+/** Takes off the quote that keeps a cell from starting a formula. */
+const unescaped = (cell: string) => (cell.startsWith("'") && formula.test(cell) ? cell.slice(1) : cell);

@@ -11,6 +11,7 @@ export * from './person-from-row';
 export * from './read-count';
 export * from './read-result-page';
 export * from './report';
+export * from './safe-json';
 export * from './standard-fields';
 export * from './standard-values';
 export * from './trec';

@@ -2,6 +2,7 @@ import { readDay } from '../language/days';
 import { ownNameOf, type OwnValue } from '../people/own-fields';
 import { isOwnColumn, type ColumnField, type OwnColumn } from './column-fields';
 import { readMonth } from './read-month';
+import { trimSigns } from '../language/trim-signs';
 
 /** Yes and no in the languages of the lexicon, and as files tick them. */
 const yes = new Set('yes y ja j oui o sí si s sim sì tak t kyllä k ano a true x ✓ ✔ 1'.split(' '));
@@ -14,9 +15,10 @@ const readYesNo = (text: string): boolean | null => {
 
 /** A number with or without a fraction as files write it: `1.234,5`, `1,234.5`, `€ 45`, `12 %`. Null for what is none. */
 export function readDecimal(text: string): number | null {
-  const bare = text
-    .replaceAll(/^[\s€$£%]+|[\s€$£%]+$/g, '')
-    .replaceAll(/(?<=\d)[\s'’\u00a0\u202f](?=\d{3}(?!\d))/g, '');
+  const bare = trimSigns(text, (sign) => /[\s€$£%]/.test(sign)).replaceAll(
+    /(?<=\d)[\s'’\u00a0\u202f](?=\d{3}(?!\d))/g,
+    ''
+  );
   const signs = bare.replaceAll(/[^.,]/g, '');
   const grouped = /^-?\d{1,3}(?:([.,])\d{3})+(?:(?!\1)[.,]\d+)?$/.test(bare);
   const last = signs.at(-1) ?? '.';

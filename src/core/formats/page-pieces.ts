@@ -17,15 +17,15 @@ export interface PageRow {
 }
 
 export const mailPattern =
-  /[\p{L}\p{N}._%+-]+(?:\s?(?:\(dot\)|\[dot\])\s?[\p{L}\p{N}._%+-]+)*\s?(?:@|\(at\)|\[at\]|\{at\}|\s+at\s+|\(a\))\s?[\p{L}\p{N}-]+(?:\s?(?:\.|\(dot\)|\[dot\]|\s+dot\s+)\s?[\p{L}\p{N}-]+)+/giu;
+  /(?<![\p{L}\p{N}._%+-])[\p{L}\p{N}._%+-]{1,64}(?:\s?(?:\(dot\)|\[dot\])\s?[\p{L}\p{N}._%+-]{1,64}){0,8}\s?(?:@|\(at\)|\[at\]|\{at\}|\s{1,9}at\s{1,9}|\(a\))\s?[\p{L}\p{N}-]{1,63}(?:\s?(?:\.|\(dot\)|\[dot\]|\s{1,9}dot\s{1,9})\s?[\p{L}\p{N}-]{1,63}){1,8}/giu;
 export const urlPattern =
   /(?:https?:\/\/|www\.)\S+|\b[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.(?:example|com|org|net|info|biz|eu|io|dk|de|nl|se|no|uk|fr|be|ie|es|pt|it|pl|fi|cz|at|ch|lu|is)(?:\/\S*)?(?:\s?›\s?\S+)*/giu;
 
 /** A mail address with its signs as signs: `anna (at) firm (dot) example`. */
 export const plainMail = (written: string): string =>
   written
-    .replaceAll(/\s?(?:\(at\)|\[at\]|\{at\}|\(a\)|\s+at\s+)\s?/gi, '@')
-    .replaceAll(/\s?(?:\(dot\)|\[dot\]|\s+dot\s+)\s?/gi, '.')
+    .replaceAll(/\s?(?:\(at\)|\[at\]|\{at\}|\(a\)|\s{1,9}at\s{1,9})\s?/gi, '@')
+    .replaceAll(/\s?(?:\(dot\)|\[dot\]|\s{1,9}dot\s{1,9})\s?/gi, '.')
     .replaceAll(/\s+/g, '')
     .toLowerCase();
 
@@ -84,7 +84,7 @@ const capital = /^\p{Lu}[\p{L}'’-]*\.?$/u;
 export const isName = once((text) => {
   const words = text
     .replace(/^(?:Dr|Mr|Mrs|Ms|Prof|Ing|Dipl\.-Ing|Herr|Frau|Mme|M)\.?\s+/, '')
-    .replace(/,?\s+(?:PhD|MSc|MBA|BSc|MA|Ph\.D\.)\.?$/i, '')
+    .replace(/,?\s{1,9}(?:PhD|MSc|MBA|BSc|MA|Ph\.D\.)\.?$/i, '')
     .trim()
     .split(/\s+/);
   return (
@@ -100,7 +100,7 @@ export const isName = once((text) => {
 
 /** What a page's own buttons and counters say, and not its people. */
 export const noise =
-  /^(?:connect|follow(?:ing)?|message|save(?:d)?|view(?: full)? profile|view|more|less|show more|see all|open|contact|add(?: to list)?|reveal.*|select|next|previous|back|page \d+.*|\d+|sponsored|advert(?:isement)?|results?|search|filters?|sort(?: by)?.*|relevance|cached|similar(?: pages)?|translate this page|1st|2nd|3rd\+?|·|•|online|new|hire|shared.*|\d+ (?:mutual|shared|common).*|is open to.*|last (?:active|seen).*|updated.*|posted.*|showing.*|about [\d,.]+ results.*|[\d–-]+ of [\d,.]+.*|copy|export|print|share|call|mail|email|phone|website|remove|note|log ?in|sign (?:in|up)|help|privacy|terms|cookies?|home|profile|previously\b.*|formerly\b.*|past:.*|education:.*|kontakt|profil|anzeigen|vis profil|voir le profil|bekijk profiel|visa profil)$/i;
+  /^(?:connect|follow(?:ing)?|message|save(?:d)?|view(?: full)? profile|view|more|less|show more|see all|open|contact|add(?: to list)?|reveal.*|select|next|previous|back|page \d.*|\d+|sponsored|advert(?:isement)?|results?|search|filters?|sort(?: by)?.*|relevance|cached|similar(?: pages)?|translate this page|1st|2nd|3rd\+?|·|•|online|new|hire|shared.*|\d{1,9} (?:mutual|shared|common).*|is open to.*|last (?:active|seen).*|updated.*|posted.*|showing.*|about \d[\d,.]{0,20} results.*|\d[\d–-]{0,20} of \d.*|copy|export|print|share|call|mail|email|phone|website|remove|note|log ?in|sign (?:in|up)|help|privacy|terms|cookies?|home|profile|previously\b.*|formerly\b.*|past:.*|education:.*|kontakt|profil|anzeigen|vis profil|voir le profil|bekijk profiel|visa profil)$/i;
 
 const labels: readonly [RegExp, PageField][] = [
   [/^(?:full ?name|name|navn|namn|naam|nom|contact(?: person)?)$/i, 'name'],

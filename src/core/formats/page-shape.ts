@@ -4,7 +4,7 @@ import { isFirm, isName, isPlace, isTitle, noise, type PageRow } from './page-pi
 // What the blocks of a page, held against each other, tell of it: its buttons, where the names stand, what stands at a place.
 
 /** What parts the pieces of a line: dashes and signs between spaces, bars, tabs. */
-const between = /\s+[|•·–—-]\s+|\s*[|•·]\s*|\t+|\s{3,}|…|\.\.\./;
+const between = /\s{1,40}[|•·–—-]\s{1,40}|\s{0,40}[|•·]\s{0,40}|\t+|\s{3,}|…|\.\.\./;
 /** A sign without which nothing parts a line: most have none, which is told soonest. */
 const mayPart = /[|•·–—\t…-]|\s{3}|\.{3}/;
 

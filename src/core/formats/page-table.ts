@@ -125,8 +125,8 @@ export function readAligned(lines: readonly string[]): PageRow[] | null {
   const some = entries(someOf(lines));
   let filled: string[] | undefined;
   for (const parts of [
-    /\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+|\s*[()]\s*/,
-    /\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+|\s*[()]\s*|,\s+/
+    /\s{1,40}[|•·–—-]\s{1,40}|\s{0,40}[|•·;]\s{0,40}|\t+|\s{0,40}[()]\s{0,40}/,
+    /\s{1,40}[|•·–—-]\s{1,40}|\s{0,40}[|•·;]\s{0,40}|\t+|\s{0,40}[()]\s{0,40}|,\s+/
   ]) {
     const cut = (list: readonly string[]) =>
       list.map((line) =>

@@ -7,6 +7,7 @@ import { languageCode } from '../people/languages';
 import { isOwnColumn, type ColumnField } from './column-fields';
 import { readOwn } from './own-columns';
 import { readMonth } from './read-month';
+import { trimSigns } from '../language/trim-signs';
 
 /** A cell that cannot be what its column says: the person is kept without it. */
 export interface CellFault {
@@ -134,13 +135,14 @@ const grouped = /^\d{1,3}([,.'\s\u00a0\u202f]\d{3})+$/;
 
 /** A whole number as files write it: `1,200`, `1.200`, `51-200` (its middle), `5000+`. Undefined when empty, null when it is none. */
 export function readNumber(text: string): number | undefined | null {
-  const bare = text
-    .replace(/^(?:~|≈|ca\.?|circa|about|approx\.?|rund|etwa|environ|unos|cerca de)\s*/i, '')
-    .replace(/\s*\p{L}[\p{L}.\s]*$/u, '')
-    .trim();
+  const said = text.replace(/^(?:~|≈|ca\.?|circa|about|approx\.?|rund|etwa|environ|unos|cerca de)\s*/i, '').trim();
+  // Letters behind the number are its unit.
+  const figures = trimSigns(said, (sign) => /[\p{L}.\s]/u.test(sign), 'end');
+  const unit = said.slice(figures.length).search(/\p{L}/u);
+  const bare = unit < 0 ? said : said.slice(0, figures.length + unit).trim();
   if (!text.trim()) return undefined;
   if (!bare) return null;
-  const range = bare.split(/\s*(?:[-–—]|\bto\b)\s*/);
+  const range = bare.split(/[-–—]|\bto\b/).map((bound) => bound.trim());
   if (range.length === 2) {
     const [low, high] = range.map(wholeNumber) as [number | null, number | null];
     return low === null || high === null ? null : Math.round((low + high) / 2);

@@ -18,6 +18,7 @@ import {
 } from './page-pieces';
 import { filledByShape, namesFirst, partedByBlanks, piecesOf, withoutButtons } from './page-shape';
 import { bullet, readAligned, readTable } from './page-table';
+import { trimSigns } from '../language/trim-signs';
 
 export { plainMail, type PageRow } from './page-pieces';
 
@@ -44,12 +45,12 @@ export function readResultPage(text: string): PageRow[] {
 
 /** What parts a label from what it says: most lines have none, which is told soonest. */
 const mayHaveLabel = /[:=\t]/;
-const labelled = /^([\p{L} .-]{1,24}?)\s*(?:[:=]|\t+)\s*(.+)$/u;
+const labelled = /^([\p{L} .-]{1,24}?)\s{0,9}[:=\t](.+)$/u;
 
 /** A line of several labels with what they say, as a line each. */
 function labelsApart(line: string): string[] {
   if (!mayHaveLabel.test(line)) return [line];
-  const pieces = line.split(/\s+[|•·–—-]\s+|\s*[|•·;]\s*|\t+/);
+  const pieces = line.split(/\s{1,40}[|•·–—-]\s{1,40}|\s{0,40}[|•·;]\s{0,40}|\t+/);
   const said = pieces.filter((piece) => {
     const read = labelled.exec(piece.trim());
     return read && fieldOfLabel(read[1]!.trim());
@@ -69,13 +70,13 @@ function readLines(lines: readonly string[]): PageRow[] {
   let gap = true;
   /** A line of no kind that may be the firm. */
   const put = (field: PageField, text: string, doubtful = false) => {
-    const value = text.trim().replace(/^[,;:|•·–—-]+\s*|\s*[,;:|•·–—-]+$/g, '');
+    const value = trimSigns(text.trim(), (sign) => ',;:|•·–—-'.includes(sign)).trim();
     if (!current || !value || current.values[field]) return;
     current.values[field] = value;
     if (doubtful) current.doubtful.push(field);
   };
   const begin = (name: string) => {
-    current = { values: { name: name.replace(/,?\s+(?:1st|2nd|3rd\+?)$/, '').trim() }, doubtful: [] };
+    current = { values: { name: name.replace(/,?\s{1,9}(?:1st|2nd|3rd\+?)$/, '').trim() }, doubtful: [] };
     rows.push(current);
   };
   for (const raw of lines) {
@@ -85,8 +86,9 @@ function readLines(lines: readonly string[]): PageRow[] {
       continue;
     }
     if (noise.test(line)) continue;
-    const [, label, says] = (mayHaveLabel.test(line) && labelled.exec(line)) || [];
-    const several = says !== undefined && /\S+@\S+/.test(says) && phoneIn(says) !== null;
+    const [, label, told] = (mayHaveLabel.test(line) && labelled.exec(line)) || [];
+    const says = told?.trim() || undefined;
+    const several = says !== undefined && /\S@\S/.test(says) && phoneIn(says) !== null;
     const field = label !== undefined && !several ? fieldOfLabel(label.trim()) : undefined;
     if (says !== undefined && field) {
       if (field === 'name') begin(says);
@@ -103,19 +105,19 @@ function readLines(lines: readonly string[]): PageRow[] {
     if (mayHaveMail(line))
       line = line.replaceAll(mailPattern, (mail) => {
         // "QA Manager at Firm.example" is no address: one with spaces needs its signs written out.
-        if (/\s+at\s+/i.test(mail) && !/\s+dot\s+/i.test(mail)) return mail;
+        if (/\sat\s/i.test(mail) && !/\sdot\s/i.test(mail)) return mail;
         taken.push(['mail', plainMail(mail)]);
         return ' ';
       });
     if (line.includes('.') || line.includes('://'))
       line = line.replaceAll(urlPattern, (url) => {
-        taken.push(['url', url.replaceAll(/\s?›\s?/g, '/').replace(/[.,;)]+$/, '')]);
+        taken.push(['url', trimSigns(url.replaceAll(/\s?›\s?/g, '/'), (sign) => '.,;)'.includes(sign), 'end')]);
         return ' ';
       });
     const phone = phoneIn(line);
     if (phone) {
       taken.push(['phone', phone.found]);
-      line = `${line.slice(0, phone.at)} ${line.slice(phone.at).replace(/[\d+()][\d ()/.-]{5,}\d/, '')}`.replaceAll(
+      line = `${line.slice(0, phone.at)} ${line.slice(phone.at).replace(/[\d+()][\d ()/.-]{5,40}\d/, '')}`.replaceAll(
         /\b(?:tel|phone|mob|mobile|t|m|e|mail|email)[.:]\s*/gi,
         ' '
       );
@@ -162,9 +164,13 @@ function readLines(lines: readonly string[]): PageRow[] {
     // A snippet often begins with the place.
     const [sentence, more] = segment.split(/\.\s+/);
     if (more !== undefined && isPlace(sentence!)) return put('place', sentence!);
-    const bracket = /^(.+?)\s*\(([^()]+)\)$/.exec(segment);
-    if (bracket && (isTitle(bracket[1]!) || isFirm(bracket[1]!) || isFirm(bracket[2]!)) && bracket[2]!.length > 3) {
-      sort(bracket[1]!);
+    const bracket = /^([^()]+)\(([^()]+)\)$/.exec(segment);
+    if (
+      bracket &&
+      (isTitle(bracket[1]!.trim()) || isFirm(bracket[1]!.trim()) || isFirm(bracket[2]!)) &&
+      bracket[2]!.length > 3
+    ) {
+      sort(bracket[1]!.trim());
       return isPlace(bracket[2]!) ? put('place', bracket[2]!) : put('company', bracket[2]!, !isFirm(bracket[2]!));
     }
     const commas = segment.split(/,\s+/);

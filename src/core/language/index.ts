@@ -18,4 +18,5 @@ export * from './scope-schema';
 export * from './scopes';
 export * from './set-schema';
 export * from './shipped-data';
+export * from './trim-signs';
 export * from './tokens';

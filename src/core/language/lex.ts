@@ -223,9 +223,9 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
       return;
     }
     at = close + 1;
-    let bounds = inside.trim().split(/\s+TO\s+/);
+    let bounds = inside.trim().split(/\s{1,40}TO\s{1,40}/);
     if (bounds.length !== 2) {
-      const read = readBounds(inside.trim().replace(/\s+to\s+/i, '-'));
+      const read = readBounds(inside.trim().replace(/\s{1,40}to\s{1,40}/i, '-'));
       problems.push({
         code: 'bad-range',
         severity: read ? 'warning' : 'error',

@@ -16,16 +16,16 @@ export function readNumber(text: string): ReadNumber | null {
   return plain.test(text) ? { value: Number(text), thousands: false } : null;
 }
 
-const between = /^(.+?)\s*(?:[-–—]|\.\.+|…)\s*(.+)$/;
-
 /** Bounds as people write them without brackets: `51-200`, `50+`, `>50`, `<=50`; null for what is none. */
 export function readBounds(text: string): { low: number | null; high: number | null } | null {
-  const from = /^(?:(?:>=|≥)\s*(.+)|(.+?)\s*\+)$/.exec(text);
+  const from = /^(?:(?:>=|≥)(.+)|([^+]+)\+)$/.exec(text);
   if (from) return bounds(from[1] ?? from[2], null);
-  const upTo = /^(?:<=|≤)\s*(.+)$/.exec(text);
+  const upTo = /^(?:<=|≤)(.+)$/.exec(text);
   if (upTo) return bounds(null, upTo[1]);
-  const both = between.exec(text);
-  return both ? bounds(both[1], both[2]) : null;
+  // The first sign is never a dash between two: it may be a minus.
+  const at = text.slice(1).search(/[-–—…]|\.\./) + 1;
+  const high = text.slice(at).replace(/^(?:[-–—…]|\.{2,9})/, '');
+  return at > 0 && high ? bounds(text.slice(0, at), high) : null;
 }
 
 function bounds(low: string | undefined | null, high: string | undefined | null) {

@@ -134,7 +134,7 @@ function bracketsAround(text: string, muted: readonly Span[]): { bracket: Span |
       i = muted[next++]!.to - 1;
     } else if (quote.test(text[i]!)) quoted = !quoted;
     else if (!quoted && text[i] === '(') {
-      const name = /([A-Za-z]+):\s*$/.exec(text.slice(Math.max(0, i - 40), i))?.[1]?.toLowerCase();
+      const name = /([A-Za-z]{1,40}):\s{0,40}$/.exec(text.slice(Math.max(0, i - 40), i))?.[1]?.toLowerCase();
       open.push({ from: i, scope: name && isScope(name) ? name : open.at(-1)!.scope, holds: [] });
     } else if (!quoted && text[i] === ')' && open.length > 1) close(i + 1);
   }
@@ -182,7 +182,7 @@ function fromQuery(query: Query): Outline {
 
 /** Muted text as it would be read in its place, without the operator that stands at its edge. */
 function mutedOutline(text: string, scope: Scope, sets?: SetQueries): Outline {
-  const inner = text.replace(/^(AND|OR)\s+/, '').replace(/\s+(AND|OR)$/, '');
+  const inner = text.replace(/^(AND|OR)\s+/, '').replace(/\s{1,40}(AND|OR)$/, '');
   const parsed = parse(scope === 'any' ? inner : `${scope}:(${inner})`, sets);
   const broken = !parsed.query || parsed.problems.some(({ severity }) => severity === 'error');
   return broken

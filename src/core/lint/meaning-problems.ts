@@ -259,7 +259,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         : null;
     if (!edit) return undefined;
     const between = previous ? text.slice(previous.to, at.from) : text.slice(at.to, next!.from);
-    return /^\s*(AND|OR)?\s*$/.test(between) ? { label: problemWords[code].fix, edits: [edit] } : undefined;
+    return /^(AND|OR)?$/.test(between.trim()) ? { label: problemWords[code].fix, edits: [edit] } : undefined;
   }
 
   function spanOf(place: NodeInTree): Span | undefined {

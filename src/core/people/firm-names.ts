@@ -1,4 +1,5 @@
 import { tokenKeys } from '../language/tokens';
+import { trimSigns } from '../language/trim-signs';
 
 /** Legal forms of firms in Europe and America, folded, as they stand at the end of a name. Common practice, no published source. */
 const legalForms: ReadonlySet<string> = new Set(
@@ -12,9 +13,10 @@ const legalForms: ReadonlySet<string> = new Set(
 export function plainFirmName(name: string): string {
   const words = name
     .replaceAll(/\bA\/S\b/gi, 'AS')
-    .replaceAll(/[,.]+(?=\s|$)/g, '')
     .trim()
-    .split(/\s+/);
+    .split(/\s+/)
+    .map((word) => trimSigns(word, (sign) => sign === ',' || sign === '.', 'end'))
+    .filter((word, i, all) => word || all.length === 1);
   let end = words.length;
   while (
     end > 1 &&
@@ -29,8 +31,8 @@ export function firmNameVariants(name: string): string[] {
   const plain = plainFirmName(name);
   const all = [
     plain,
-    plain.replaceAll(/\s*&\s*/g, ' and '),
-    plain.replaceAll(/\s+and\s+/gi, ' & '),
+    plain.replaceAll(/\s{0,9}&\s{0,9}/g, ' and '),
+    plain.replaceAll(/\s{1,9}and\s{1,9}/gi, ' & '),
     plain.replaceAll(/[-‐–]/g, '')
   ];
   const seen = new Set<string>();

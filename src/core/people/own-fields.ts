@@ -1,6 +1,7 @@
 import { readDay } from '../language/days';
 import { fold } from '../language/tokens';
 import type { OwnScope } from '../language/scopes';
+import { trimSigns } from '../language/trim-signs';
 
 /** Fields of its own that a person may have at most. */
 export const maxOwn = 200;
@@ -9,10 +10,10 @@ export type OwnValue = string | number | boolean;
 
 /** A column's heading as the name of an own field: `N.º de cubiertos` is `n_o_de_cubiertos`. Empty where no letter is left. */
 export const ownNameOf = (heading: string): string =>
-  fold(heading.normalize('NFKC'))
-    .replaceAll(/[^\p{L}\p{M}\p{N}]+/gu, '_')
-    .replaceAll(/^_+|_+$/g, '')
-    .slice(0, 60);
+  trimSigns(fold(heading.normalize('NFKC')).replaceAll(/[^\p{L}\p{M}\p{N}]+/gu, '_'), (sign) => sign === '_').slice(
+    0,
+    60
+  );
 
 export const ownScopeOf = (name: string): OwnScope => `own.${name}`;
 export const nameOfOwn = (scope: OwnScope): string => scope.slice(4);

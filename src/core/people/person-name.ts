@@ -27,7 +27,7 @@ export const degrees: ReadonlySet<string> = new Set(
  * are left, and what stands in brackets.
  */
 export function nameParts(name: string): string[] {
-  const bare = name.replaceAll(/\([^)]*\)|\[[^\]]*\]/g, ' ').replaceAll(/(?<=\p{L})\.(?=\p{L}\b)/gu, '');
+  const bare = name.replaceAll(/\([^()]{0,200}\)|\[[^[\]]{0,200}\]/g, ' ').replaceAll(/(?<=\p{L})\.(?=\p{L}\b)/gu, '');
   const parts = plainText(bare || name)
     .split(' ')
     .filter(Boolean);

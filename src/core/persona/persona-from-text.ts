@@ -60,38 +60,41 @@ const negation =
   /\b(not|no|never|excluding|exclude|excluded|except|without|avoid|leave out|rather than|other than|skip|ignore|ignoring|don't want|do not want|aren't|are not|excepto|exceto|salvo|sin|sem|tranne|esclus[eio]|senza|keine[nrms]?|ohne|außer|sauf|sans|hors|geen|behalve|zonder|ikke|ingen|undtagen|unntatt|uden|uten|inte|inga|utan)\b/gi;
 /** What ends the reach of a negation. */
 const clauseEnd =
-  /[.;:!?\n]|,?\s+\b(but|however|instead|we (?:sell|talk|want|look|also)|who|ideally|and we|looking for)\b/i;
+  /[.;:!?\n]|,?\s\b(but|however|instead|we (?:sell|talk|want|look|also)|who|ideally|and we|looking for)\b/i;
 
-const number = String.raw`(\d{1,3}(?:[,.' ]\d{3})+|\d+(?:[.,]\d+)?)\s*(k\b)?`;
+const number = String.raw`(\d{1,3}(?:[,.' ]\d{3}){1,4}|\d{1,12}(?:[.,]\d{1,6})?)\s{0,9}(k\b)?`;
 const people = String.raw`(?:employees|staff|people|persons|heads|FTEs?|workers|colleagues|headcount|seats|Mitarbeiter(?:n|innen)?|Beschäftigte|medewerkers|werknemers|ansatte|medarbejdere|anställda|salariés|collaborateurs|empleados|trabajadores|funcionários|trabalhadores|colaboradores|dipendenti|addetti|pracowników|osób|työntekijää|henkilöä|zaměstnanců)`;
-const upTo = String.raw`(?:\s*(?:to|and|up to|bis|til|till|tot|à|a|do|až|–|—|-)\s*)`;
+const upTo = String.raw`(?:\s{0,9}(?:to|and|up to|bis|til|till|tot|à|a|do|až|–|—|-)\s{0,9})`;
 const sizePatterns: [RegExp, (low: number, high: number) => { from: number | null; to: number | null }][] = [
   [
-    new RegExp(String.raw`(?:between\s+|from\s+)?${number}${upTo}${number}\s*(?:\w+\s+){0,2}${people}`, 'gi'),
-    (a, b) => ({ from: a, to: b })
-  ],
-  [
     new RegExp(
-      String.raw`(?:headcount|size|employees|staff)\s*(?:of|between|from|:)?\s*${number}${upTo}${number}`,
+      String.raw`(?:between\s{1,9}|from\s{1,9})?${number}${upTo}${number}\s{0,9}(?:\w{1,30}\s{1,9}){0,2}${people}`,
       'gi'
     ),
     (a, b) => ({ from: a, to: b })
   ],
   [
     new RegExp(
-      String.raw`(?:more than|over|above|at least|minimum(?: of)?|min\.?|from|bigger than|larger than|>)\s*${number}\s*(?:\w+\s+){0,1}${people}`,
+      String.raw`(?:headcount|size|employees|staff)\s{0,9}(?:of|between|from|:)?\s{0,9}${number}${upTo}${number}`,
+      'gi'
+    ),
+    (a, b) => ({ from: a, to: b })
+  ],
+  [
+    new RegExp(
+      String.raw`(?:more than|over|above|at least|minimum(?: of)?|min\.?|from|bigger than|larger than|>)\s{0,9}${number}\s{0,9}(?:\w{1,30}\s{1,9}){0,1}${people}`,
       'gi'
     ),
     (a) => ({ from: a, to: null })
   ],
-  [new RegExp(String.raw`${number}\s*\+\s*${people}`, 'gi'), (a) => ({ from: a, to: null })],
+  [new RegExp(String.raw`${number}\s{0,9}\+\s{0,9}${people}`, 'gi'), (a) => ({ from: a, to: null })],
   [
-    new RegExp(String.raw`${number}\s*${people}\s*(?:or more|and up|and above|upwards?|plus)`, 'gi'),
+    new RegExp(String.raw`${number}\s{0,9}${people}\s{0,9}(?:or more|and up|and above|upwards?|plus)`, 'gi'),
     (a) => ({ from: a, to: null })
   ],
   [
     new RegExp(
-      String.raw`(?:fewer than|less than|under|below|up to|at most|maximum(?: of)?|max\.?|no more than|smaller than|<)\s*${number}\s*(?:\w+\s+){0,1}${people}`,
+      String.raw`(?:fewer than|less than|under|below|up to|at most|maximum(?: of)?|max\.?|no more than|smaller than|<)\s{0,9}${number}\s{0,9}(?:\w{1,30}\s{1,9}){0,1}${people}`,
       'gi'
     ),
     (a) => ({ from: null, to: a })
@@ -105,28 +108,34 @@ const namedSizes: [RegExp, { from: number | null; to: number | null }][] = [
   [/\b(micro (?:firms|companies|businesses|enterprises))\b/gi, { from: 1, to: 9 }],
   [/\b(large (?:firms|companies|enterprises)|enterprises only)\b/gi, { from: 250, to: null }]
 ];
-const money = String.raw`(?:€|£|\$|EUR|GBP|USD|DKK|SEK|NOK)?\s*(\d+(?:[.,]\d+)?)\s*(?:m\b|mn\b|million|mio\.?)?`;
+const money = String.raw`(?:€|£|\$|EUR|GBP|USD|DKK|SEK|NOK)?\s{0,9}(\d{1,12}(?:[.,]\d{1,6})?)\s{0,9}(?:m\b|mn\b|million|mio\.?)?`;
 const revenuePatterns: [RegExp, (low: number, high: number) => { from: number | null; to: number | null }][] = [
   [
-    new RegExp(String.raw`(?:revenues?|turnover|sales)\s*(?:of|between|from|:)?\s*${money}${upTo}${money}`, 'gi'),
+    new RegExp(
+      String.raw`(?:revenues?|turnover|sales)\s{0,9}(?:of|between|from|:)?\s{0,9}${money}${upTo}${money}`,
+      'gi'
+    ),
     (a, b) => ({ from: a, to: b })
   ],
   [
     new RegExp(
-      String.raw`(?:revenues?|turnover|sales)\s*(?:of|is|:)?\s*(?:more than|over|above|at least|from|>)\s*${money}`,
+      String.raw`(?:revenues?|turnover|sales)\s{0,9}(?:of|is|:)?\s{0,9}(?:more than|over|above|at least|from|>)\s{0,9}${money}`,
       'gi'
     ),
     (a) => ({ from: a, to: null })
   ],
   [
     new RegExp(
-      String.raw`(?:revenues?|turnover|sales)\s*(?:of|is|:)?\s*(?:less than|under|below|up to|<)\s*${money}`,
+      String.raw`(?:revenues?|turnover|sales)\s{0,9}(?:of|is|:)?\s{0,9}(?:less than|under|below|up to|<)\s{0,9}${money}`,
       'gi'
     ),
     (a) => ({ from: null, to: a })
   ],
   [
-    new RegExp(String.raw`(?:more than|over|above|at least)\s*${money}\s*(?:in |of )?(?:revenues?|turnover)`, 'gi'),
+    new RegExp(
+      String.raw`(?:more than|over|above|at least)\s{0,9}${money}\s{0,9}(?:in |of )?(?:revenues?|turnover)`,
+      'gi'
+    ),
     (a) => ({ from: a, to: null })
   ]
 ];
@@ -294,7 +303,7 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
       const said = text.slice(span.from, span.to);
       if (!/^\p{Lu}/u.test(said)) return;
       const before = text.slice(Math.max(0, span.from - 30), span.from);
-      const listed = last >= 0 && /^\s*(?:,|\/|&|,?\s*(?:and|or))\s*$/.test(text.slice(last, span.from));
+      const listed = last >= 0 && /^(?:[,/&]|(?:,\s*)?(?:and|or))$/.test(text.slice(last, span.from).trim());
       if (!listed && !beforePlace.test(before)) return;
       last = span.to;
       if (isNegated(span.from)) return exclude(span);
@@ -346,7 +355,7 @@ const plain = (text: string): string =>
       /^(?:(?:not|no|never|but|please|leave out|excluding|exclude|skip|avoid|except|without|the|las|los|el|les|le|die|der|das|gli|a|an|any|in|at|from|to|of|for|with|interested|want|wanted|looking|include|including|anyone|people|them|it|please|who|are|is|be|those|us|relevant|target)\s+)+/i,
       ''
     )
-    .replace(/[.,;:!?]+$/, '')
+    .replace(/(?<![.,;:!?])[.,;:!?]+$/, '')
     .trim();
 
 /** A title as the lexicon writes it, unless the brief writes it in one way only. */
@@ -359,17 +368,22 @@ const titled = (said: string, known: string): string => {
 
 /** What is said of something to leave it out, after it is named: "agencies are out of scope, and so are freelancers". */
 const ruledOut =
-  /([^.;:!?\n]*?)\b(?:(?:do|does)\s+not\s+count|(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest))|no\s+(?:cuentan?|interesan?|valen?)|não\s+(?:contam?|interessam?)|non\s+(?:contano|conta|interessano|interessa)|zählen\s+nicht|(?:ne\s+)?comptent\s+pas|tellen\s+niet)\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
+  /\b(?:(?:do|does)\s+not\s+count|(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest))|no\s+(?:cuentan?|interesan?|valen?)|não\s+(?:contam?|interessam?)|non\s+(?:contano|conta|interessano|interessa)|zählen\s+nicht|(?:ne\s+)?comptent\s+pas|tellen\s+niet)\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
 
 /** From each negation to the end of its clause, and what is ruled out after it is named. */
 function negatedReaches(text: string): { from: number; to: number }[] {
   const reaches: { from: number; to: number }[] = [];
   const said: { from: number; to: number }[] = [];
+  let before = 0;
   for (const match of text.matchAll(ruledOut)) {
-    said.push({ from: match.index, to: match.index + match[0].length });
-    reaches.push({ from: match.index, to: match.index + match[1]!.length });
-    if (match[2])
-      reaches.push({ from: match.index + match[0].length - match[2].length, to: match.index + match[0].length });
+    const to = match.index + match[0].length;
+    // What is ruled out is named in the clause before.
+    let from = match.index;
+    while (from > before && !/[.;:!?\n]/.test(text[from - 1]!)) from--;
+    said.push({ from, to });
+    reaches.push({ from, to: match.index });
+    if (match[1]) reaches.push({ from: to - match[1].length, to });
+    before = to;
   }
   for (const match of text.matchAll(negation)) {
     // "no more than 50", "not only": these exclude nothing.

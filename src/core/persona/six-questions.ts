@@ -17,7 +17,12 @@ export type SixAnswers = Readonly<Record<(typeof sixQuestions)[number]['id'], st
  * left out, each by its name.
  */
 export function readSixAnswers(answers: SixAnswers, regions?: Regions): { text: string; reading: BriefReading } {
-  const line = (said: string) => said.trim().replaceAll(/\s*\n\s*/g, ', ');
+  const line = (said: string) =>
+    said
+      .split('\n')
+      .map((one) => one.trim())
+      .filter(Boolean)
+      .join(', ');
   const lead = (words: string, said: string, already: RegExp) =>
     said && (already.test(said) ? said : `${words} ${said}`);
   const [sold, trouble, day, signs, unfit] = (['sold', 'trouble', 'day', 'signs', 'unfit'] as const).map((id) =>

@@ -34,11 +34,11 @@ const small = new Set(
 export function firmSaid(company: string): string {
   const clean =
     withoutSigns(company)
-      .replaceAll(/\s*[([][^)\]]*[)\]]/g, '')
+      .replaceAll(/\s{0,9}[([][^()[\]]{0,200}[)\]]/g, '')
       .trim() || withoutSigns(company);
-  let name = withoutLegalForm(clean.replace(/\s*[|•·]\s.*$/u, ''));
+  let name = withoutLegalForm(clean.replace(/[|•·]\s.*$/u, '').trimEnd());
   // A place behind a comma or a dash is the branch; behind a name of two words or more its last word may be one.
-  const [, head, tail] = /^(.{2,}?)\s*(?:,|\s[-–—])\s*([^,–—]+)$/u.exec(name) ?? [];
+  const { head, tail } = partsOf(name);
   if (head && tail && isPlace(tail)) name = withoutLegalForm(head);
   const words = name.split(' ');
   if (words.length > 1 && branches.has(plainText(words.at(-1)!))) name = withoutLegalForm(words.slice(0, -1).join(' '));
@@ -57,9 +57,17 @@ export function firmSaid(company: string): string {
     .join(' ');
 }
 
+/** A name and what stands behind its last comma or dash; a hyphen parts only where spaces stand around it. */
+function partsOf(name: string): { head?: string; tail?: string } {
+  const last = Math.max(...[',', '–', '—'].map((sign) => name.lastIndexOf(sign)));
+  const parts = name[last] === ',' || /\s/.test(name[last - 1] ?? '');
+  const at = last > 1 && parts ? last : name.indexOf(' -', last + 1) + 1;
+  return at > 1 ? { head: name.slice(0, at).trim(), tail: name.slice(at + 1).trim() } : {};
+}
+
 function withoutLegalForm(name: string): string {
   const plain = plainFirmName(name);
   // The forms of two firms in one: `GmbH & Co. KG`.
-  const bare = plain.replace(/\s+(?:&|und|and|og|et)?\s*Co\.?$/iu, '').trim();
+  const bare = plain.replace(/\s(?:(?:&|und|and|og|et)\s{0,9})?Co\.?$/iu, '').trim();
   return bare && bare !== plain ? plainFirmName(bare) : plain;
 }

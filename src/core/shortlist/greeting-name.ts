@@ -95,7 +95,7 @@ function bareParts(text: string): { parts: string[]; nick: string | null; called
   const clean = withoutSigns(text);
   const nick = /["“„”«]([\p{L}’'-]{2,})["”“»]/u.exec(clean)?.[1] ?? null;
   const bare = clean
-    .replaceAll(/\([^)]*\)|\[[^\]]*\]|["“„”«][^"”“»]*["”“»]/g, ' ')
+    .replaceAll(/\([^()]{0,200}\)|\[[^[\]]{0,200}\]|["“„”«][^"“„”«»]{0,200}["”“»]/g, ' ')
     .replace(/\s[|–—·•/]\s.*$/u, '')
     .replaceAll(/(?<=(?:^|\s)(?:Dr|Prof|Mr|Mrs|Ms|Ing|Herr|Frau)\.)(?=\p{Lu})/gu, ' ');
   const parts = bare.split(/\s+/).filter(Boolean);
@@ -133,7 +133,7 @@ function bareParts(text: string): { parts: string[]; nick: string | null; called
 /** Whether a word before a name is a form of address or a degree: one that is known, or an abbreviation of two letters or more. */
 const isAddress = (part: string) =>
   before.has(key(part)) || isAbbreviation(part) || /^(?!Mª)[\p{L}.]+[ªº]$/u.test(part);
-const isAbbreviation = (part: string) => /^\p{L}{2,}\.(\p{L}{2,}\.?|-\p{L}+\.)*$/u.test(part);
+const isAbbreviation = (part: string) => /^\p{L}{2,}\.(?:(?:\p{L}{2,}|-\p{L}+)\.)*(?:\p{L}{2,})?$/u.test(part);
 
 /** Puts `Meyer, Anna` and `NOVÁK Jan` in the order in which a name is said. */
 function inOrder(parts: readonly string[]): { parts: string[]; turned: 'no' | 'yes' | 'guessed' } {
@@ -164,7 +164,7 @@ const isFamilyEnding = (part: string) =>
 
 /** How to greet somebody whose full name a source wrote in its own way. */
 export function greetingName(full: string): GreetingName {
-  const shouted = isShouted(full.replaceAll(/\([^)]*\)/g, ''));
+  const shouted = isShouted(full.replaceAll(/\([^()]{0,200}\)/g, ''));
   const { parts: bare, nick, called, addressed } = bareParts(full);
   const { parts, turned } = inOrder(bare);
   // A name written in capitals throughout tells nothing of its letters; one part in capitals is a family.

@@ -1,4 +1,5 @@
 import { cased, isShouted, withoutSigns } from './letter-case';
+import { trimSigns } from '../language/trim-signs';
 
 /** Abbreviations that stay in capitals. Common practice, no published source. */
 const capitals = new Set(
@@ -16,11 +17,13 @@ const small = new Set(
  * in ordinary letters where it is in capitals or small ones throughout.
  */
 export function tidyTitle(title: string, company = ''): string {
-  let text = withoutSigns(title).replace(/\s*(?:[|•·‖]|\s\/\/\s).*$/u, '');
-  const at = /^(.{3,}?)\s+(?:at|@|bei|chez|presso|hos|bij|en|em)\s+(.+)$/iu.exec(text);
+  let text = withoutSigns(title)
+    .split(/[|•·‖]|\s\/\/\s/u, 1)[0]!
+    .trimEnd();
+  const at = /^(.{3,}?)\s(?:at|@|bei|chez|presso|hos|bij|en|em)\s(.+)$/iu.exec(text);
   if (at && (/\s@\s/.test(text) || (company && at[2]!.toLowerCase().startsWith(company.toLowerCase().slice(0, 5)))))
     text = at[1]!;
-  text = text.replace(/[\s,;:.\-–—/]+$/u, '').replace(/^[\s,;:.\-–—/]+/u, '');
+  text = trimSigns(text, (sign) => /[\s,;:.\-–—/]/u.test(sign));
   // Abbreviations are in capitals in either case.
   const bare = text.replaceAll(/[\p{L}\p{N}&]+/gu, (word) => (capitals.has(word) ? '' : word));
   const letters = bare.replaceAll(/[^\p{L}]/gu, '');

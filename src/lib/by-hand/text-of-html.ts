@@ -71,9 +71,14 @@ export function textOfHtml(html: string): string {
   body.childNodes.forEach(walk);
   return out
     .join('')
-    .replaceAll(/[ \t]*\t[ \t]*(?=\n|$)/g, '')
-    .replaceAll(/ ?\t ?/g, '\t')
-    .replaceAll(/ *\n */g, '\n')
+    .split('\n')
+    .map((line) =>
+      line
+        .replace(/^ +/, '')
+        .trimEnd()
+        .replaceAll(/ ?\t ?/g, '\t')
+    )
+    .join('\n')
     .replaceAll(/\n{3,}/g, '\n\n')
     .trim();
 }

@@ -48,9 +48,22 @@ const written = (text: string) => (/^[\p{L}\p{N}]+$/u.test(text) || text.startsW
 
 /** The scope that holds at the end of a text: of a bracket not yet closed, or of the word being written. */
 function scopeAt(before: string): Scope | null {
-  const found = /(own\.[\p{L}\p{M}\p{N}_]+|[A-Za-z]+):(?:\((?:[^()"]|"[^"]*")*)?$/u.exec(before);
-  const name = found?.[1]?.toLowerCase();
-  return name && isScope(name) ? name : null;
+  const open: number[] = [];
+  let quoted = false;
+  for (let at = 0; at < before.length; at++) {
+    const sign = before[at];
+    if (sign === '"') quoted = !quoted;
+    else if (!quoted && sign === '(') open.push(at);
+    else if (!quoted && sign === ')') open.pop();
+  }
+  // The innermost bracket that has a scope, or the end itself.
+  for (const at of [...open, before.length].reverse()) {
+    const name = /(own\.[\p{L}\p{M}\p{N}_]{1,60}|[A-Za-z]{1,40}):$/u
+      .exec(before.slice(Math.max(0, at - 80), at))?.[1]
+      ?.toLowerCase();
+    if (name && isScope(name)) return name;
+  }
+  return null;
 }
 
 /** Whether a scope holds names or values, which can be chosen among, and no running text. */

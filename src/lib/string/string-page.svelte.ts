@@ -144,7 +144,13 @@ export class StringPage {
   }
 
   layOut = () => this.write(printOutline(this.outline));
-  onOneLine = () => this.write(printOutline(this.outline, Infinity).replaceAll(/\s*\n\s*/g, ' '));
+  onOneLine = () =>
+    this.write(
+      printOutline(this.outline, Infinity)
+        .split('\n')
+        .map((line) => line.trim())
+        .join(' ')
+    );
 
   /** How many people a part finds alone, source by source. */
   async countAlone(query: Query): Promise<string[]> {

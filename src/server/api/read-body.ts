@@ -1,4 +1,4 @@
-import { isDeep, parseWellFormed } from '../http/safe-json';
+import { isDeep, parseWellFormed } from '$core/formats';
 import { Refusal } from '../refusal';
 
 /** Bytes of a body at most, where an operation takes no files. */

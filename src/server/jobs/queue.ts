@@ -24,7 +24,7 @@ const pauses = { first: 250, longest: 15_000 };
 const logger = new Logger(() => (level, message, meta) => {
   // What a job was given, or failed by, may hold a person's data: it is logged by ourselves.
   if (level === 'error' || level === 'warning')
-    log().warn({ queue: level, job: jobOf(meta) }, message.replace(/( with error|:).*$/s, ''));
+    log().warn({ queue: level, job: jobOf(meta) }, message.split(/ with error|:/, 1)[0]!);
 });
 const jobOf = (meta: unknown) => (meta as { job?: { id?: string } } | undefined)?.job?.id;
 

@@ -1,5 +1,6 @@
 import { lookup as lookUp } from 'node:dns';
 import { BlockList, isIP, type LookupFunction } from 'node:net';
+import { trimSigns } from '$core/language';
 
 /**
  * Addresses that do not lead to a place of the open internet. IANA IPv4 and IPv6 Special-Purpose Address Registries
@@ -60,7 +61,7 @@ export function serviceAddress(text: string): { address: string } | { wrong: str
     return { wrong: 'A name or a password does not belong into the address. Put the key into its own field.' };
   url.search = '';
   url.hash = '';
-  return { address: url.href.replace(/\/+$/, '') };
+  return { address: trimSigns(url.href, (sign) => sign === '/', 'end') };
 }
 
 /** A name that leads to a private address, where these may not be asked. */

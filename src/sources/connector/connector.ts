@@ -1,13 +1,13 @@
 import type * as z from 'zod';
 import { sheetSchema, type Sheet } from '$core/dialect';
-import { guessAllColumns, mappingFault, ownNamesOf, personFromRow } from '$core/formats';
+import { guessAllColumns, isDeep, mappingFault, ownNamesOf, parseWithoutZero, personFromRow } from '$core/formats';
 import { withLanguageRead } from '../detect-language';
 import { hashText } from '$core/measure';
 import type { Person } from '$core/people';
 import { Refused } from '../faults';
 import type { Page } from '../source';
 import { askHttp, type HttpAnswer } from './http-request';
-import { answerSchema, longestWait, type Ask, type ServiceAnswer } from './protocol';
+import { answerSchema, longestWait, maxLevels, maxRows, type Ask, type ServiceAnswer } from './protocol';
 import { ServiceFault } from './service-fault';
 
 /** How a service is reached. */
@@ -30,15 +30,37 @@ export interface ServicePage extends Page {
   unread: number;
 }
 
+/** What reads the text of an answer, which may be hostile: a server does it in a thread, a command-line tool where it runs. */
+export interface AnswerReader {
+  sheet: (text: string) => Promise<Sheet>;
+  page: (text: string) => Promise<ServicePage>;
+}
+const readHere: AnswerReader = { sheet: readSheet, page: readPage };
+
 /** The capability sheet of a service. Throws TimedOut, Refused or ServiceFault. */
-export async function askSheet(connection: Connection, signal?: AbortSignal): Promise<Sheet> {
-  const told = await askService(connection, 'GET', '/sheet', undefined, signal);
-  return readAs(sheetSchema, told, 'sheet');
+export async function askSheet(connection: Connection, signal?: AbortSignal, read = readHere): Promise<Sheet> {
+  return read.sheet(await askService(connection, 'GET', '/sheet', undefined, signal));
 }
 
 /** One page of what a service answers to a search. Throws TimedOut, Refused or ServiceFault. */
-export async function askPage(connection: Connection, ask: Ask, signal?: AbortSignal): Promise<ServicePage> {
-  const told = await askService(connection, 'POST', '/search', ask, signal);
+export async function askPage(
+  connection: Connection,
+  ask: Ask,
+  signal?: AbortSignal,
+  read = readHere
+): Promise<ServicePage> {
+  return read.page(await askService(connection, 'POST', '/search', ask, signal));
+}
+
+/** A capability sheet out of the text of an answer. Throws ServiceFault where it is none. */
+export async function readSheet(text: string): Promise<Sheet> {
+  return readAs(sheetSchema, jsonOf(text, '/sheet'), 'sheet');
+}
+
+/** A page out of the text of an answer. Throws ServiceFault where it is none. */
+export async function readPage(text: string): Promise<ServicePage> {
+  const told = jsonOf(text, '/search');
+  refuseLong(told);
   const answer = readAs(answerSchema, told, 'answer');
   const { people, unread } = peopleOf(answer);
   return {
@@ -72,13 +94,34 @@ export const sendTo = (
     ...(signal && { signal })
   });
 
-async function askService(...[connection, method, path, body, signal]: Parameters<typeof sendTo>): Promise<unknown> {
+async function askService(...[connection, method, path, body, signal]: Parameters<typeof sendTo>): Promise<string> {
   const answer = await sendTo(connection, method, path, body, signal);
   refuseStatus(answer, path);
+  return answer.text;
+}
+
+function jsonOf(text: string, path: string): unknown {
+  if (isDeep(text, maxLevels))
+    throw new ServiceFault(
+      `What it answers to ${path} has lists or objects more than ${maxLevels} levels deep. Its maker has to fix that.`,
+      false
+    );
   try {
-    return JSON.parse(answer.text);
+    return parseWithoutZero(text);
   } catch {
-    throw new ServiceFault(`What it answers to ${path} is not JSON. Its maker has to mend that.`, false);
+    throw new ServiceFault(`What it answers to ${path} is not JSON. Its maker has to fix that.`, false);
+  }
+}
+
+/** Refuses an answer with too many rows by their number, before each of them is checked. */
+function refuseLong(told: unknown): void {
+  for (const key of ['people', 'rows']) {
+    const rows = (told as Record<string, unknown> | null)?.[key];
+    if (Array.isArray(rows) && rows.length > maxRows)
+      throw new ServiceFault(
+        `It sent ${rows.length.toLocaleString('en')} rows for one page; the protocol allows ${maxRows.toLocaleString('en')}.`,
+        false
+      );
   }
 }
 
@@ -118,14 +161,16 @@ function readAs<T extends z.ZodType>(schema: T, told: unknown, what: string): z.
   const read = schema.safeParse(told);
   if (read.success) return read.data;
   throw new ServiceFault(
-    `Its ${what} is not as the protocol has it: ${wrongIn(read.error)[0]}. npm run connector-check shows all that is wrong.`,
+    `Its ${what} is not as the protocol has it: ${wordsOf(read.error.issues[0]!)}. npm run connector-check shows all that is wrong.`,
     false
   );
 }
 
 /** What is wrong with something read by a schema, each by where it stands. */
-export const wrongIn = ({ issues }: z.ZodError): string[] =>
-  issues.map(({ path, message }) => `${path.join('.') || 'the whole'}: ${message}`);
+export const wrongIn = ({ issues }: z.ZodError): string[] => issues.map(wordsOf);
+
+const wordsOf = ({ path, message }: Pick<z.core.$ZodIssue, 'path' | 'message'>): string =>
+  `${path.join('.') || 'the whole'}: ${message}`;
 
 /** The people of an answer; the rows of a table without a key are named by what stands in them. */
 function peopleOf(answer: ServiceAnswer): { people: Person[]; unread: number } {

@@ -20,7 +20,7 @@ const common = {
 const cell = z.union([z.string().max(20_000), z.number(), z.boolean(), z.null()]);
 
 /** The most rows of one page. */
-const maxRows = 1000;
+export const maxRows = 1000;
 
 /** What a service answers: people in Eave's own schema, or the cells of a table whose columns are named. */
 export const answerSchema = z.union([
@@ -43,6 +43,9 @@ export type ServiceAnswer = z.infer<typeof answerSchema>;
 
 /** Longest time to wait that a service may ask for with 429, in milliseconds; longer ones are cut to it. */
 export const longestWait = 60 * 60 * 1000;
+
+/** Levels of lists and objects in an answer; people have four. */
+export const maxLevels = 32;
 
 /** Bytes that one answer may have. */
 export const largestAnswer = 8 * 1024 * 1024;

@@ -17,7 +17,7 @@ const maxWords = 60;
 export const isAskedWithWords = ({ cutBy }: Pick<HarvestSliceRow, 'cutBy'>): boolean => cutBy?.kind === 'neutral';
 
 /** The word that a slice was asked with. */
-const wordOf = ({ what }: Pick<HarvestSliceRow, 'what'>): string => /“(.+)”/.exec(what)?.[1] ?? '';
+const wordOf = ({ what }: Pick<HarvestSliceRow, 'what'>): string => /“([^“”]+)”/.exec(what)?.[1] ?? '';
 
 const withWords = (slice: HarvestSliceRow): Promise<HarvestSliceRow[]> =>
   models().HarvestSlice.findAll({ where: { parent: slice.id }, order: ['place'] });

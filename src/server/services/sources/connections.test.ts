@@ -191,6 +191,62 @@ describe('a trial at a service', () => {
     expect((await readTrial(id, failed.id)).people).toBe(here.people);
   }, 90_000);
 
+  const answering =
+    (body: () => string): Fault =>
+    (request, response) => {
+      if (!isSearch(request)) return false;
+      response.writeHead(200, { 'content-type': 'application/json' }).end(body());
+      return true;
+    };
+  const wrongPeople = () =>
+    JSON.stringify({ count: 1, last: true, people: Array.from({ length: 200_000 }, () => ({ id: 1, name: 2 })) });
+  const wrongRows = () =>
+    JSON.stringify({
+      count: 1,
+      last: true,
+      people: Array.from({ length: 900 }, () => ({ id: '1', name: 'A', contact: Array.from({ length: 300 }, () => 1) }))
+    });
+  it.each([
+    ['brackets without end', () => '['.repeat(4_000_000) + ']'.repeat(4_000_000), 'more than 32 levels deep'],
+    ['far too many wrong people', wrongPeople, '200,000 rows for one page'],
+    ['hundreds of thousands of wrong values', wrongRows, 'not as the protocol has it: people.0.contact.0'],
+    ['depth in an unknown field', () => `{"x":${'['.repeat(40)}${']'.repeat(40)}}`, 'more than 32 levels deep']
+  ])('is refused by name where it answers with %s', async (_, body, why) => {
+    const source = await connectService({ address, key: 'sesame-1' });
+    const { id: briefId } = await createBrief('Hostile');
+    const { number } = await keepVersion(briefId, text);
+    fault = answering(body);
+    const trial = await startTrial(briefId, number, source.id, 40);
+    await until(async () => (await readTrial(briefId, trial)).state === 'failed');
+    expect((await readTrial(briefId, trial)).problem).toContain(why);
+  });
+
+  it('is refused where its sheet hides depth in an unknown field', async () => {
+    fault = (request, response) => {
+      if (isSearch(request)) return false;
+      response.writeHead(200, { 'content-type': 'application/json' });
+      response.end(`{"unknown":${'['.repeat(3_000_000)}${']'.repeat(3_000_000)}}`);
+      return true;
+    };
+    await expect(connectService({ address, key: 'sesame-1' })).rejects.toThrow('more than 32 levels deep');
+  });
+
+  it('is read without the characters zero that it sends', async () => {
+    const source = await connectService({ address, key: 'sesame-1' });
+    const { id: briefId } = await createBrief('Zero');
+    const { number } = await keepVersion(briefId, text);
+    const people = [
+      { id: 'z\0-1', name: 'A\0na', jobs: [{ title: 'Quality\0 Manager', company: 'Cold\0' }], about: 'pharma' }
+    ];
+    fault = answering(() => JSON.stringify({ count: 1, last: true, people }));
+    const trial = await startTrial(briefId, number, source.id, 40);
+    await until(async () => (await readTrial(briefId, trial)).state === 'done');
+    const [row] = await models().TrialPage.findAll({ where: { trialId: trial } });
+    expect(row!.people).toMatchObject([
+      { id: 'z-1', name: 'Ana', jobs: [{ title: 'Quality Manager', company: 'Cold' }] }
+    ]);
+  });
+
   it('goes on when a service that went away in the middle comes back', async () => {
     const source = await connected();
     const { id } = await createBrief('Away');

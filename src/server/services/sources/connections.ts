@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Search, Sheet } from '$core/dialect';
 import { serviceAddress } from '$sources/connector/address';
-import { askPage, askSheet, type Connection, type ServicePage } from '$sources/connector/connector';
+import { askPage, askSheet, type AnswerReader, type Connection, type ServicePage } from '$sources/connector/connector';
 import { ServiceFault } from '$sources/connector/service-fault';
 import { Refused, TimedOut } from '$sources/faults';
 import { database } from '../../database/connection';
@@ -9,6 +9,8 @@ import { models } from '../../database/models';
 import { environment } from '../../environment';
 import { seal, unseal } from '../../installation-key';
 import { Refusal } from '../../refusal';
+import type { AnswerRead, AnswerTask } from '../../workers/service-answer-worker';
+import { KeptThreads } from '../../workers/threads';
 import { findSource, readSource } from './sources';
 
 const checkedAddress = (text: string): string => {
@@ -20,10 +22,27 @@ const checkedAddress = (text: string): string => {
 /** What the settings let services do. */
 const reach = () => ({ allowPrivate: environment().privateServices, time: environment().serviceTime });
 
+const threads = new KeptThreads<AnswerTask, AnswerRead>('service-answer-worker.js', 60_000);
+
+/** Reads an answer in a thread, which is ended where the answer takes longer to read than a service may take to send one. */
+async function inThread(what: AnswerTask['what'], text: string) {
+  const late = AbortSignal.timeout(environment().serviceTime + 5000);
+  const read = await threads.run({ what, text }, { signal: late }).catch((error: unknown) => {
+    if (late.aborted) throw new ServiceFault('What it answers takes too long to read.', false);
+    throw error;
+  });
+  if ('fault' in read) throw new ServiceFault(read.fault, false);
+  return read;
+}
+const readInThread: AnswerReader = {
+  sheet: async (text) => (await inThread('sheet', text)).sheet!,
+  page: async (text) => (await inThread('page', text)).page!
+};
+
 /** The sheet that a service gives; refused with a sentence where it gives none. */
 async function sheetAt(address: string, key: string | null): Promise<Sheet> {
   try {
-    return await askSheet({ address, key, ...reach() });
+    return await askSheet({ address, key, ...reach() }, undefined, readInThread);
   } catch (error) {
     if (error instanceof TimedOut)
       throw new Refusal(504, 'No answer', 'The service did not answer in time. Nothing was changed; try again later.');
@@ -104,4 +123,4 @@ export const askService = async (
   id: string,
   ask: { search: Search; page: number; cursor: string | null },
   signal: AbortSignal
-): Promise<ServicePage> => askPage(await connectionOf(id), ask, signal);
+): Promise<ServicePage> => askPage(await connectionOf(id), ask, signal, readInThread);

@@ -3,8 +3,7 @@ import { open } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import chardet from 'chardet';
 import { parse as csvParser, type CsvError } from 'csv-parse';
-import { guessAllColumns } from '$core/formats';
-import { isDeep, parseWellFormed } from '../../../http/safe-json';
+import { guessAllColumns, isDeep, parseWellFormed } from '$core/formats';
 import { Refusal } from '../../../refusal';
 import type { Reading } from '$api/import-shapes';
 

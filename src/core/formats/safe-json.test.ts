@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isDeep, parseWellFormed } from './safe-json';
+import { isDeep, parseWellFormed, parseWithoutZero } from './safe-json';
 
 const depthOf = (value: unknown): number =>
   value !== null && typeof value === 'object' ? 1 + Math.max(0, ...Object.values(value).map(depthOf)) : 0;
@@ -33,5 +33,17 @@ describe('JSON', () => {
       b: ['\ufffdy']
     });
     expect(parseWellFormed('"\\ud83d\\ude00 😀"')).toBe('😀 😀');
+  });
+
+  it('is read without the character zero where that is asked, in texts and in keys', () => {
+    expect(parseWithoutZero('{"na\\u0000me": "A\\u0000na", "list": ["\\u0000", 0]}')).toEqual({
+      name: 'Ana',
+      list: ['', 0]
+    });
+    fc.assert(
+      fc.property(fc.jsonValue(), (value) => {
+        expect(JSON.stringify(parseWithoutZero(JSON.stringify(value)))).not.toMatch(/[^\\](\\\\)*\\u0000/);
+      })
+    );
   });
 });

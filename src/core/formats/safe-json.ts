@@ -23,3 +23,17 @@ export const parseWellFormed = (text: string): unknown =>
   halfSign.test(text)
     ? JSON.parse(text, (_, value: unknown) => (typeof value === 'string' ? value.toWellFormed() : value))
     : JSON.parse(text);
+
+const zero = /\\u0000|\0/;
+
+/** JSON read as `parseWellFormed` does, without the character zero in texts and keys, which PostgreSQL cannot keep either. */
+export function parseWithoutZero(text: string): unknown {
+  if (!zero.test(text)) return parseWellFormed(text);
+  return JSON.parse(text, function (this: unknown, key, given: unknown) {
+    const value = typeof given === 'string' ? given.replaceAll('\0', '').toWellFormed() : given;
+    if (!key.includes('\0')) return value;
+    // Undefined takes the property away (ECMA-262, 25.5.1.1).
+    (this as Record<string, unknown>)[key.replaceAll('\0', '')] = value;
+    return undefined;
+  });
+}
