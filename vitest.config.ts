@@ -33,7 +33,7 @@ export default defineConfig({
         resolve,
         test: {
           name: 'core',
-          include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'],
+          include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts', 'tests/linear/*.test.ts'],
           // Nothing there is kept between tests but what is read of data files, which is read once so.
           isolate: false,
           testTimeout: 60_000,

@@ -75,7 +75,7 @@ function listIn(text: string): string[] | null {
 function isItem(piece: string): boolean {
   const inner = piece
     .trim()
-    .replace(/^[•·*-]\s*/, '')
+    .replace(/^(?:[•·*]\s*|-\s+)/, '')
     .replace(/^"([^"]*)"[,;]?$/, '$1');
   if (/["()[\]]|\b[A-Za-z]+:\S/.test(inner) || /(^|\s)(AND|OR|NOT)(\s|$)/.test(inner) || /^-\S/.test(inner))
     return false;

@@ -19,7 +19,7 @@ export interface PageRow {
 export const mailPattern =
   /(?<![\p{L}\p{N}._%+-])[\p{L}\p{N}._%+-]{1,64}(?:\s?(?:\(dot\)|\[dot\])\s?[\p{L}\p{N}._%+-]{1,64}){0,8}\s?(?:@|\(at\)|\[at\]|\{at\}|\s{1,9}at\s{1,9}|\(a\))\s?[\p{L}\p{N}-]{1,63}(?:\s?(?:\.|\(dot\)|\[dot\]|\s{1,9}dot\s{1,9})\s?[\p{L}\p{N}-]{1,63}){1,8}/giu;
 export const urlPattern =
-  /(?:https?:\/\/|www\.)\S+|\b[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.(?:example|com|org|net|info|biz|eu|io|dk|de|nl|se|no|uk|fr|be|ie|es|pt|it|pl|fi|cz|at|ch|lu|is)(?:\/\S*)?(?:\s?›\s?\S+)*/giu;
+  /(?:https?:\/\/|www\.)\S+|(?<![\p{L}\p{N}.-])[\p{L}\p{N}-]{1,63}(?:\.[\p{L}\p{N}-]{1,63}){0,8}\.(?:example|com|org|net|info|biz|eu|io|dk|de|nl|se|no|uk|fr|be|ie|es|pt|it|pl|fi|cz|at|ch|lu|is)(?:\/\S*)?(?:\s?›\s?\S+)*/giu;
 
 /** A mail address with its signs as signs: `anna (at) firm (dot) example`. */
 export const plainMail = (written: string): string =>

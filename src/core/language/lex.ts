@@ -54,6 +54,8 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
   const problems: Problem[] = [];
   const size = text.length;
   let at = 0;
+  /** Brackets that are open. */
+  let depth = 0;
 
   const charAt = (i: number) => {
     const code = text.codePointAt(i);
@@ -78,8 +80,10 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
     } else if (here === '/' && text[at + 1] === '*') mute();
     else if (here === '(' || here === ')') {
       lexemes.push({ kind: here === '(' ? 'open' : 'close', from: at, to: at + 1 });
+      depth = Math.max(0, depth + (here === '(' ? 1 : -1));
       at++;
-    } else if (quote.test(here)) phrase();
+    } else if (isListSign(here, at)) list();
+    else if (quote.test(here)) phrase();
     else if (here === '[') range();
     else if (here === ']') {
       problems.push({
@@ -119,6 +123,39 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
   }
   return { lexemes, muted, problems };
 
+  /** A comma or semicolon between the alternatives of a group, and not one between thousands. */
+  function isListSign(sign: string, i: number): boolean {
+    return (
+      (sign === ',' || sign === ';') && depth > 0 && !(/\d/.test(text[i - 1] ?? '') && /\d/.test(text[i + 1] ?? ''))
+    );
+  }
+
+  function list() {
+    const [from, to] = [at, at + 1];
+    at = to;
+    const joins = hasSomethingToJoin(true, to);
+    problems.push({
+      code: joins ? 'foreign-operator' : 'stray-sign',
+      severity: 'warning',
+      from,
+      to,
+      message: joins ? words['foreign-operator'].comma(text[from]!) : words['stray-sign'].says(text[from]!),
+      fix: joins
+        ? {
+            label: words['foreign-operator'].fix('OR'),
+            edits: [
+              {
+                from,
+                to,
+                insert: `${/\s/.test(text[from - 1] ?? '') ? '' : ' '}OR${/\s/.test(text[to] ?? '') ? '' : ' '}`
+              }
+            ]
+          }
+        : { label: words['stray-sign'].fix, edits: [cutOut(text, { from, to })] }
+    });
+    if (joins) lexemes.push({ kind: 'or', from, to });
+  }
+
   /** A minus between a fact that is a number and a digit belongs to the number: `growth:-5`. */
   function isNegative(): boolean {
     const before = lexemes.at(-1);
@@ -154,6 +191,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
     while (end < size && !quote.test(text[end]!)) end++;
     const closed = end < size;
     const inside = text.slice(from + 1, end);
+    const plain = inside.replaceAll('*', '');
     at = closed ? end + 1 : size;
     if (!closed)
       problems.push({
@@ -173,7 +211,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         message: words['curly-quotes'].says,
         fix: { label: words['curly-quotes'].fix, edits: [{ from, to: at, insert: `"${inside}"` }] }
       });
-    if (tokenKeys(inside).length === 0) {
+    if (tokenKeys(plain).length === 0) {
       if (closed)
         problems.push({
           code: 'empty-phrase',
@@ -202,7 +240,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
         fix: { label: words['wildcard-in-phrase'].fix(all.length > 1), edits: all }
       });
     }
-    lexemes.push({ kind: 'phrase', text: inside, from, to: at });
+    lexemes.push({ kind: 'phrase', text: plain, from, to: at });
   }
 
   function range() {
@@ -296,7 +334,7 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
     let end = from;
     while (end < size) {
       const c = charAt(end);
-      if (ends.test(c)) break;
+      if (ends.test(c) || isListSign(c, end)) break;
       end += c.length;
       if (c === ':' && scopeName.test(text.slice(from, end))) break;
     }
@@ -349,7 +387,12 @@ export function lex(text: string): { lexemes: Lexeme[]; muted: Muted[]; problems
               label: words['lower-case-operator'].fix(raw.toUpperCase()),
               edits: [{ from, to: end, insert: raw.toUpperCase() }]
             }
-          : { label: words['lower-case-operator'].fixAlone, edits: [cutOut(text, { from, to: end })] }
+          : ['not', 'minus', 'scope'].includes(lexemes.at(-1)?.kind ?? '')
+            ? {
+                label: words['lower-case-operator'].fixExcluded(raw),
+                edits: [{ from, to: end, insert: `"${raw}"` }]
+              }
+            : { label: words['lower-case-operator'].fixAlone, edits: [cutOut(text, { from, to: end })] }
       });
     }
     const set = setName.exec(raw);

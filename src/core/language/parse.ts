@@ -116,10 +116,7 @@ class Reader {
       if (member) found.push(member.query);
       const rest = this.peek();
       if (!rest) break;
-      this.say('unopened-bracket', 'error', rest, problemWords['unopened-bracket'].says, {
-        label: problemWords['unopened-bracket'].fix,
-        edits: [{ from: rest.from, to: rest.to, insert: '' }]
-      });
+      this.unopened(rest);
       this.at++;
     }
     if (!found.length) return null;
@@ -140,9 +137,36 @@ class Reader {
     this.problems.push({ code, severity, from: span.from, to: span.to, message, ...(fix && { fix }) });
   }
 
+  /** What stood before the bracket was not read with what follows it: the fix must not join them. */
+  private unopened(bracket: Lexeme) {
+    const before = this.lexemes[this.at - 1];
+    const negated = before?.kind === 'not' || before?.kind === 'minus';
+    const from = negated ? before.from : bracket.from;
+    this.say(
+      'unopened-bracket',
+      'error',
+      bracket,
+      problemWords['unopened-bracket'].says,
+      before?.kind === 'scope'
+        ? undefined
+        : {
+            label: negated
+              ? problemWords['unopened-bracket'].fixBoth(this.text.slice(from, bracket.to))
+              : problemWords['unopened-bracket'].fix,
+            edits: [
+              negated
+                ? cutOut(this.text, { from, to: bracket.to })
+                : { from, to: bracket.to, insert: spaceFor(this.text, bracket) }
+            ]
+          }
+    );
+  }
+
   private readOr(scope: Scope): Member | null {
     const alternatives: { member: Member; several: boolean }[] = [];
     let pending: Lexeme | null = null;
+    /** The one between the first two alternatives. */
+    let between: Lexeme | null = null;
     for (;;) {
       const next = this.peek();
       if (!next || next.kind === 'close') break;
@@ -154,6 +178,7 @@ class Reader {
       }
       const one = this.readAnd(scope);
       if (!one) continue;
+      if (alternatives.length === 1) between = pending;
       alternatives.push(one);
       pending = null;
     }
@@ -163,13 +188,13 @@ class Reader {
     if (alternatives.length === 1) return first.member;
     const span = { from: first.member.span.from, to: alternatives.at(-1)!.member.span.to };
     const mixed = alternatives.filter((one) => one.several);
-    if (mixed.length) this.mixed(alternatives, mixed);
+    if (mixed.length) this.mixed(alternatives, mixed, between);
     const parts = alternatives.map((one) => one.member.query);
     return { query: join('or', parts, span), span, bare: false };
   }
 
   /** Told at the operator between the first two alternatives, so that a long string is not marked from end to end. */
-  private mixed(all: { member: Member; several: boolean }[], mixed: { member: Member }[]) {
+  private mixed(all: { member: Member; several: boolean }[], mixed: { member: Member }[], operator: Lexeme | null) {
     const cut = ({ from, to }: Span) => {
       const text = this.text.slice(from, to).replaceAll(/\s+/g, ' ');
       return text.length > 60 ? `${text.slice(0, 28)} … ${text.slice(-28)}` : text;
@@ -177,9 +202,6 @@ class Reader {
     const shown = all.slice(0, 4).map((one) => (one.several ? `(${cut(one.member.span)})` : cut(one.member.span)));
     if (all.length > shown.length) shown.push('…');
     const gap = { from: all[0]!.member.span.to, to: all[1]!.member.span.from };
-    const operator = this.lexemes.find(
-      (lexeme) => lexeme.kind === 'or' && lexeme.from >= gap.from && lexeme.to <= gap.to
-    );
     this.say('mixed-operators', 'warning', operator ?? gap, problemWords['mixed-operators'].says(shown.join(' OR ')), {
       label: problemWords['mixed-operators'].fix,
       edits: mixed.flatMap(({ member: { span: s } }) => [
@@ -266,6 +288,19 @@ class Reader {
       last = this.peek()!;
       negations++;
       this.at++;
+    }
+    // An operator that joins nothing does not end the reach of a NOT: an exclusion never turns into a want.
+    while (negations && (this.peek()?.kind === 'and' || this.peek()?.kind === 'or')) {
+      let past = this.at + 1;
+      while (this.lexemes[past]?.kind === 'and' || this.lexemes[past]?.kind === 'or') past++;
+      const after = this.lexemes[past];
+      if (!after || after.kind === 'close') break;
+      for (; this.at < past; this.at++) this.misplaced(this.peek()!);
+      while (this.peek()?.kind === 'not' || this.peek()?.kind === 'minus') {
+        last = this.peek()!;
+        negations++;
+        this.at++;
+      }
     }
     const next = this.peek();
     if (!next || next.kind === 'and' || next.kind === 'or' || next.kind === 'close') {
@@ -383,7 +418,6 @@ class Reader {
   }
 
   private misplaced(lexeme: Lexeme) {
-    this.at = Math.max(this.at, this.lexemes.indexOf(lexeme));
     const written = this.text.slice(lexeme.from, lexeme.to);
     this.say('misplaced-operator', 'error', lexeme, problemWords['misplaced-operator'].says(written), {
       label: problemWords['misplaced-operator'].fix(written),
@@ -396,6 +430,10 @@ class Reader {
       this.say('only-exclusions', 'warning', { from: 0, to: this.text.length }, problemWords['only-exclusions'].says);
   }
 }
+
+/** The space that keeps two words apart where a bracket between them goes. */
+const spaceFor = (text: string, { from, to }: Span): string =>
+  /[^\s()]/.test(text[from - 1] ?? ' ') && /[^\s()]/.test(text[to] ?? ' ') ? ' ' : '';
 
 /** A named set's query where its name stands: words without a scope of their own take the scope there. */
 function standFor(query: Query, scope: Scope, placed: Pick<Term, 'at' | 'set'>): Query {

@@ -41,8 +41,9 @@ export const problemWords = {
     fixWithQuote: 'Close the quote and it at the end'
   },
   'unopened-bracket': {
-    says: 'This ) closes nothing. Take it out, or open the group before it.',
-    fix: takeItOut
+    says: 'This ) closes nothing. Remove it, or open the group before it.',
+    fix: 'Remove it',
+    fixBoth: (both: string) => `Remove “${cut(both, 20)}”`
   },
   'empty-group': { says: 'Nothing stands in this group. Write words in it or take it out.', fix: takeItOut },
   'empty-phrase': {
@@ -69,11 +70,13 @@ export const problemWords = {
   'lower-case-operator': {
     says: (word: string) => `“${word}” is read as a word to find. Operators are written in capitals.`,
     fix: write,
-    fixAlone: takeItOut
+    fixAlone: takeItOut,
+    fixExcluded: (word: string) => `Quote “${word}”`
   },
   'foreign-operator': {
     says: (sign: string, operator: string) =>
       `“${sign}” is read as ${operator}; write the word, which every reader knows.`,
+    comma: (sign: string) => `“${sign}” in brackets is read as OR: either side is enough.`,
     fix: write
   },
   'curly-quotes': {

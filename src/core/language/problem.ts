@@ -63,10 +63,15 @@ export type Problem = z.infer<typeof problemSchema>;
 export type ProblemCode = Problem['code'];
 export type Edit = z.infer<typeof edit>;
 
-/** Takes a piece out of a text, with one of the spaces around it where there is one on both sides. */
+/**
+ * Takes a piece out of a text, with one of the spaces around it where there is one on both sides. Where there is none on either,
+ * a space takes its place, so that `a""b` does not become one word.
+ */
 export function cutOut(text: string, { from, to }: { from: number; to: number }): Edit {
-  const apart = /\s/.test(text[to] ?? ' ') && /\s/.test(text[from - 1] ?? '');
-  return { from: apart ? from - 1 : from, to, insert: '' };
+  const [before, after] = [text[from - 1] ?? ' ', text[to] ?? ' '];
+  const apart = /\s/.test(after) && from > 0 && /\s/.test(before);
+  const joined = !/[\s()]/.test(before) && !/[\s()]/.test(after);
+  return { from: apart ? from - 1 : from, to, insert: joined ? ' ' : '' };
 }
 
 /** The text after a fix's edits, which never overlap. */

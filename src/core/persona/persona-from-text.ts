@@ -154,15 +154,19 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   const words = list.map(({ key }) => singular(key));
   const taken = new Array<boolean>(words.length).fill(false);
   const reaches = negatedReaches(text);
-  const isNegated = (at: number) => reaches.some(({ from, to }) => at >= from && at < to);
+  /** Whether each place is within a negation, as a running count of reaches that begin and end. */
+  const depth = new Int32Array(text.length + 2);
+  for (const { from, to } of reaches)
+    if (to > from) {
+      depth[from]!++;
+      depth[to]!--;
+    }
+  for (let at = 1; at < depth.length; at++) depth[at]! += depth[at - 1]!;
+  const isNegated = (at: number) => depth[at]! > 0;
+  const known = new Set<string>();
   const add = (kind: FactKind, value: BriefFact['value'], from: number, to: number, said: string) => {
     const written = typeof value === 'string' ? value.toLowerCase() : JSON.stringify(value);
-    const same = facts.some(
-      (fact) =>
-        fact.kind === kind &&
-        (typeof fact.value === 'string' ? fact.value.toLowerCase() : JSON.stringify(fact.value)) === written
-    );
-    if (!same) facts.push({ kind, value, words: said, from, to });
+    if (known.size < known.add(`${kind} ${written}`).size) facts.push({ kind, value, words: said, from, to });
   };
   const spanOf = ({ at, size }: Found<unknown>) => ({ from: list[at]!.from, to: list[at + size - 1]!.to });
 
@@ -216,9 +220,13 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
 
   /** What has been read once is read as nothing else. */
   function take(from: number, to: number) {
-    list.forEach((token, i) => {
-      if (token.from >= from && token.to <= to) taken[i] = true;
-    });
+    let low = 0;
+    for (let high = list.length; low < high;) {
+      const middle = (low + high) >> 1;
+      if (list[middle]!.from < from) low = middle + 1;
+      else high = middle;
+    }
+    for (let i = low; i < list.length && list[i]!.to <= to; i++) taken[i] = true;
   }
 
   /** Goes along the words, the longest phrase at each place, over what no other reading has taken. */
@@ -242,7 +250,7 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   }
 
   function readNumbers() {
-    const spans: { from: number; to: number }[] = [];
+    const isRead = new Uint8Array(text.length);
     const note = (
       kind: 'size' | 'revenue',
       value: { from: number | null; to: number | null },
@@ -250,8 +258,8 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
     ) => {
       const from = match.index!;
       const to = from + match[0].length;
-      if (spans.some((span) => from < span.to && to > span.from)) return;
-      spans.push({ from, to });
+      if (isRead.subarray(from, to).includes(1)) return;
+      isRead.fill(1, from, to);
       add(kind, value, from, to, match[0].trim());
       take(from, to);
     };
@@ -287,7 +295,9 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   function titleBefore({ from, to }: { from: number; to: number }): { title: string; from: number } | null {
     const said = text.slice(from, to).toLowerCase();
     if (!/^(?:managers|directors|leads)$/.test(said)) return null;
-    const before = /(?:[:,;]|\b(?:and|or|the|to|with|for|our|are)|^)\s*(\p{L}{4,})\s+$/iu.exec(text.slice(0, from));
+    const before = /(?:[:,;]|\b(?:and|or|the|to|with|for|our|are)|^)\s*(\p{L}{4,})\s+$/iu.exec(
+      text.slice(Math.max(0, from - 80), from)
+    );
     const word = before?.[1];
     if (!word || rankWords.test(word)) return null;
     const title = `${word} ${said.slice(0, -1)}`
@@ -303,7 +313,10 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
       const said = text.slice(span.from, span.to);
       if (!/^\p{Lu}/u.test(said)) return;
       const before = text.slice(Math.max(0, span.from - 30), span.from);
-      const listed = last >= 0 && /^(?:[,/&]|(?:,\s*)?(?:and|or))$/.test(text.slice(last, span.from).trim());
+      const listed =
+        last >= 0 &&
+        span.from - last < 20 &&
+        /^(?:[,/&]|(?:,\s*)?(?:and|or))$/.test(text.slice(last, span.from).trim());
       if (!listed && !beforePlace.test(before)) return;
       last = span.to;
       if (isNegated(span.from)) return exclude(span);
@@ -336,11 +349,14 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
 
   function unreadSentences(): BriefReading['unread'] {
     const unread: BriefReading['unread'] = [];
+    /** The furthest that the facts before reach, which are in the order of the text. */
+    let next = 0;
+    let reached = 0;
     for (const match of text.matchAll(/[^.!?\n;]+[.!?;]?/g)) {
       const from = match.index;
       const to = from + match[0].length;
-      if (tokens(match[0]).length < 3) continue;
-      if (!facts.some((fact) => fact.from < to && fact.to > from)) unread.push({ text: match[0].trim(), from, to });
+      for (; next < facts.length && facts[next]!.from < to; next++) reached = Math.max(reached, facts[next]!.to);
+      if (reached <= from && tokens(match[0]).length >= 3) unread.push({ text: match[0].trim(), from, to });
     }
     return unread;
   }
@@ -370,6 +386,9 @@ const titled = (said: string, known: string): string => {
 const ruledOut =
   /\b(?:(?:do|does)\s+not\s+count|(?:is|are)\s+(?:out of scope|not wanted|not relevant|not of interest|excluded|off limits|of no (?:use|interest))|no\s+(?:cuentan?|interesan?|valen?)|não\s+(?:contam?|interessam?)|non\s+(?:contano|conta|interessano|interessa)|zählen\s+nicht|(?:ne\s+)?comptent\s+pas|tellen\s+niet)\b(?:,?\s*(?:and\s+)?so\s+(?:is|are)\s+([^.;:!?\n]*))?/gi;
 
+/** Letters that a negation reaches over at most: a text without any punctuation is no one clause. */
+const longestClause = 1000;
+
 /** From each negation to the end of its clause, and what is ruled out after it is named. */
 function negatedReaches(text: string): { from: number; to: number }[] {
   const reaches: { from: number; to: number }[] = [];
@@ -385,6 +404,10 @@ function negatedReaches(text: string): { from: number; to: number }[] {
     if (match[1]) reaches.push({ from: to - match[1].length, to });
     before = to;
   }
+  /** Both lists are in the order of the text: the first of each that may still reach a place. */
+  let [nextSaid, nextReach] = [0, 0];
+  const ruled = reaches.length;
+  let covered = 0;
   for (const match of text.matchAll(negation)) {
     // "no more than 50", "not only": these exclude nothing.
     if (
@@ -395,10 +418,13 @@ function negatedReaches(text: string): { from: number; to: number }[] {
       continue;
     const from = match.index + match[0].length;
     // The "not" of "agencies are not wanted" rules out what stands before it.
-    if (said.some((span) => match.index >= span.from && match.index < span.to)) continue;
-    if (reaches.some((reach) => from >= reach.from && from < reach.to)) continue;
-    const end = clauseEnd.exec(text.slice(from));
-    reaches.push({ from, to: end ? from + end.index : text.length });
+    while (nextSaid < said.length && said[nextSaid]!.to <= match.index) nextSaid++;
+    if (nextSaid < said.length && match.index >= said[nextSaid]!.from) continue;
+    while (nextReach < ruled && reaches[nextReach]!.to <= from) nextReach++;
+    if ((nextReach < ruled && from >= reaches[nextReach]!.from) || from < covered) continue;
+    const end = clauseEnd.exec(text.slice(from, from + longestClause));
+    covered = end ? from + end.index : Math.min(text.length, from + longestClause);
+    reaches.push({ from, to: covered });
   }
   return reaches;
 }

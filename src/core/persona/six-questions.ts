@@ -44,9 +44,11 @@ export function readSixAnswers(answers: SixAnswers, regions?: Regions): { text: 
   const served = line(answers.served);
   const from = before.length + (before && served ? 1 : 0);
   const firms: BriefFact[] = [];
+  const known = new Set<string>();
   for (const piece of served.matchAll(/[^,;]+/g)) {
     const name = piece[0].trim();
-    if (!name || firms.some(({ value }) => String(value).toLowerCase() === name.toLowerCase())) continue;
+    if (!name || known.has(name.toLowerCase())) continue;
+    known.add(name.toLowerCase());
     const at = from + piece.index + piece[0].indexOf(name);
     firms.push({ kind: 'firm left out', value: name, words: name, from: at, to: at + name.length });
   }
