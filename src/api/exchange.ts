@@ -13,7 +13,9 @@ export const exchange = {
   importBrief: operation(paths.importBrief, {
     body: briefFileSchema,
     bodyLimit: 512 * mebibyte,
-    response: briefHead,
+    response: briefHead.extend({
+      objected: z.int().describe('Records left out because their people objected')
+    }),
     status: 201
   }),
   exportQrels: operation(paths.exportQrels, {

@@ -13,8 +13,18 @@ export const objections = {
         person: z.object({ name: short, company: short.default(''), contact: z.array(short).max(20).default([]) })
       })
     ]),
-    /** How much was erased, by what it was */
-    response: z.object({ erased: z.array(z.object({ what: z.string(), rows: z.int() })) })
+    response: z.object({
+      erased: z.array(z.object({ what: z.string(), rows: z.int() })).describe('How much was erased, by what it was'),
+      left: z
+        .array(
+          z.object({
+            what: z.string(),
+            brief: z.object({ id: z.uuid(), name: z.string() }).nullable(),
+            rows: z.int()
+          })
+        )
+        .describe('Where free text still names the person, for somebody to settle by hand')
+    })
   }),
   countObjections: operation(paths.countObjections, { response: z.object({ people: z.int() }) })
 };

@@ -16,6 +16,7 @@
   import FirstSteps from '$lib/home/FirstSteps.svelte';
   import WatchInbox from '$lib/watches/WatchInbox.svelte';
   import Chosen from '$lib/report/Chosen.svelte';
+  import { toast } from '$lib/ui/toasts.svelte';
   import type { Answer } from '$api';
 
   let { data } = $props();
@@ -66,6 +67,10 @@
         );
       }
       const brief = await call('importBrief', { body });
+      if (brief.objected)
+        toast(
+          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} left out: their people objected and were erased here.`
+        );
       await goto(briefPath(brief.id, 'compare'));
     });
   }

@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import { parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
 import { isMail } from '../people/contact-keys';
+import { e164 } from '../people/telephone';
 import { readMail } from './mail-address';
 
 /** SHA-256 (FIPS 180-4) of a text in UTF-8, as 64 hexadecimal digits in small letters. */
@@ -17,12 +17,6 @@ export function normalContact(text: string, country?: string): string | null {
     return wellFormed ? address : null;
   }
   return e164(text, country);
-}
-
-/** A telephone number in E.164, as `+4533123456`; null where it is none. `country` is where a number without a code is from. */
-export function e164(text: string, country?: string): string | null {
-  const number = parsePhoneNumberFromString(text, country ? { defaultCountry: country as CountryCode } : {});
-  return number?.isPossible() ? number.number : null;
 }
 
 /** What is handed over in place of a contact: the hash of it, behind a salt where one is asked. */

@@ -165,7 +165,7 @@
         <Act onclick={() => change({ leaveOut: null })}>Take in again</Act>
       {:else}<Act onclick={() => change({ leaveOut: '' })}>Leave out</Act>{/if}
       <Act onclick={() => change({ drop: true })}>Take off the list</Act>
-      <Act look="danger" onclick={() => (objecting = true)}>They objected…</Act>
+      <Act look="danger" onclick={() => (objecting = true)}>Erase on objection…</Act>
     </div>
   </Fold>
 </section>
@@ -173,15 +173,15 @@
   open={objecting}
   heading="Erase {person.name} everywhere?"
   yes="Erase for good"
-  no="Leave them"
+  no="Cancel"
   onyes={() => {
     const [first] = card.records;
     if (first) void desk.erase({ sourceId: first.sourceId, personId: first.person.id });
   }}
   onclose={() => (objecting = false)}
 >
-  Every record of theirs goes: from files, trials, diaries, harvests, watches and all shortlists. Verdicts stay as
-  numbers without a name. Only a keyed hash is kept, so that they are never taken in again. This cannot be undone.
+  This deletes every record of this person from files, trials, diaries, harvests, watches and shortlists. Verdicts stay
+  as numbers without a name. Only a keyed hash is kept, so that they are never imported again. You can't undo this.
 </Sure>
 
 <style>

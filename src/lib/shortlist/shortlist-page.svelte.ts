@@ -241,10 +241,13 @@ export class ShortlistPage extends Attempts {
       call('changeShortlist', { params: this.params, body: { ...change, revision: this.#data().list!.revision } })
     );
   checkMail = (body: Body<'checkMail'>) => this.doing(() => call('checkMail', { params: this.params, body }));
-  /** Erases somebody everywhere, as they objected. */
+  /** Where free text still names somebody who was erased; empty where nothing is left, or nobody was erased. */
+  leftToSettle: Answer<'object'>['left'] = $state([]);
+  /** Erases somebody everywhere, because they objected. */
   erase = (record: { sourceId: string; personId: string }) =>
     this.doing(async () => {
       const told = await call('object', { body: record });
+      this.leftToSettle = told.left;
       this.close();
       this.clear();
       return told;

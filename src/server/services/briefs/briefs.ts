@@ -52,6 +52,10 @@ export async function createBrief(
 ) {
   return database().transaction({ transaction: within }, async (transaction) => {
     const { Brief, Document } = models();
+    const allowed = { ...documents };
+    for (const kind of ['known', 'contacted'] as const)
+      if (documents[kind])
+        allowed[kind] = await peopleWithoutObjected('list', documents[kind] as Person[], transaction);
     await holdWordSets((documents.draft as { text: string } | undefined)?.text ?? '', transaction);
     const brief = await Brief.create(
       { id: randomUUID(), personaId: randomUUID(), name, archivedAt: null },
@@ -61,7 +65,7 @@ export async function createBrief(
       (Object.keys(documentSchemas) as DocumentKind[]).map((kind) => ({
         briefId: brief.id,
         kind,
-        body: documents[kind] ?? emptyDocuments[kind]
+        body: allowed[kind] ?? emptyDocuments[kind]
       })),
       { transaction }
     );

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Op } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { Person } from '$core/people';
 import { setNamesIn } from '$core/language';
 import type { BriefFile } from '$api/brief-file';
@@ -8,6 +8,7 @@ import { database } from '../../database/connection';
 import { models, type DocumentKind } from '../../database/models';
 import { Refusal } from '../../refusal';
 import { createBrief, findBrief, readDocument } from '../briefs/briefs';
+import { withoutObjected } from '../objections/objected';
 
 /** People of a file, each kept once however often they came. */
 class PeopleOfFile {
@@ -133,8 +134,47 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
   };
 }
 
+const nameOf = (sourceId: string, personId: string) => JSON.stringify([sourceId, personId]);
+
+/** The records in a file of people who objected, and of whoever the file says is the same person; each with a name that means nothing. */
+async function objectedOf(
+  file: BriefFile,
+  person: (place: number) => Person,
+  transaction: Transaction
+): Promise<Map<string, string>> {
+  const records = [
+    ...file.trials.flatMap(({ sourceId, pages, sample }) =>
+      [...pages.flatMap(({ people }) => people), ...sample.map((one) => one.person)].map((place) => ({
+        sourceId,
+        person: person(place)
+      }))
+    ),
+    ...[...file.verdicts, ...file.judgements, ...file.notes].map(({ sourceId, personId }) => ({
+      sourceId,
+      person: { id: personId, name: '' }
+    })),
+    ...file.trials.flatMap(({ sourceId, found, open }) =>
+      [...found, ...open].map((id) => ({ sourceId, person: { id, name: '' } }))
+    ),
+    ...file.samePeople.flatMap(({ first, second }) =>
+      [first, second].map(({ sourceId, personId }) => ({ sourceId, person: { id: personId, name: '' } }))
+    )
+  ];
+  const allowed = new Set(await withoutObjected(records, transaction));
+  const objected = new Set(records.flatMap((one) => (allowed.has(one) ? [] : [nameOf(one.sourceId, one.person.id)])));
+  if (!objected.size) return new Map();
+  const pairs = file.samePeople
+    .filter(({ same }) => same)
+    .map(({ first, second }) => [nameOf(first.sourceId, first.personId), nameOf(second.sourceId, second.personId)]);
+  for (let before = -1; before < objected.size;) {
+    before = objected.size;
+    for (const pair of pairs) if (pair.some((one) => objected.has(one))) for (const one of pair) objected.add(one);
+  }
+  return new Map([...objected].map((one) => [one, `gone-${randomUUID()}`]));
+}
+
 /**
- * A new brief out of a file, all or nothing. Sources that are not here become places run by hand; word sets and decisions about who
+ * A new brief out of a file, all or nothing. People who objected are left out and counted. Sources that are not here become places run by hand; word sets and decisions about who
  * is who that are here already stay as they are.
  */
 export async function importBrief(file: BriefFile) {
@@ -168,6 +208,13 @@ export async function importBrief(file: BriefFile) {
     WordSet
   } = models();
   return database().transaction(async (transaction) => {
+    const objected = await objectedOf(file, person, transaction);
+    /** The id of a record, or a name that means nothing where the person objected: figures stay as they are. */
+    const idOf = (sourceId: string, personId: string) => objected.get(nameOf(sourceId, personId)) ?? personId;
+    const isAllowed = ({ sourceId, personId }: { sourceId: string; personId: string }) =>
+      !objected.has(nameOf(sourceId, personId));
+    const judged = <Row extends { sourceId: string; personId: string; reason: string }>(row: Row): Row =>
+      isAllowed(row) ? row : { ...row, personId: idOf(row.sourceId, row.personId), reason: '' };
     const brief = await createBrief(file.name, file.documents, transaction);
     const { personaId } = (await Brief.findByPk(brief.id, { transaction }))!;
     await Source.bulkCreate(
@@ -186,9 +233,16 @@ export async function importBrief(file: BriefFile) {
     );
     for (const { version, pages, sample, createdAt, ...trial } of file.trials) {
       const id = randomUUID();
+      const { sourceId } = trial;
+      const personIf = (place: number) => {
+        const one = person(place);
+        return isAllowed({ sourceId, personId: one.id }) ? [one] : [];
+      };
       await Trial.create(
         {
           ...trial,
+          found: trial.found.map((one) => idOf(sourceId, one)),
+          open: trial.open.map((one) => idOf(sourceId, one)),
           // What is not there is left out, and never there as undefined.
           rendering: trial.rendering as never,
           id,
@@ -199,29 +253,26 @@ export async function importBrief(file: BriefFile) {
         { transaction }
       );
       await TrialPage.bulkCreate(
-        pages.map((page) => ({ ...page, trialId: id, people: page.people.map(person) })),
+        pages.map((page) => ({ ...page, trialId: id, people: page.people.flatMap(personIf) })),
         { transaction }
       );
       await TrialPerson.bulkCreate(
-        sample.map(({ rank, person: place }) => ({
-          trialId: id,
-          rank,
-          personId: person(place).id,
-          person: person(place)
-        })),
+        sample.flatMap(({ rank, person: place }) =>
+          personIf(place).map((one) => ({ trialId: id, rank, personId: one.id, person: one }))
+        ),
         { transaction }
       );
     }
     await Verdicts.bulkCreate(
-      file.verdicts.map(({ at, ...row }) => ({ ...row, personaId, updatedAt: new Date(at) })),
+      file.verdicts.map(({ at, ...row }) => ({ ...judged(row), personaId, updatedAt: new Date(at) })),
       { transaction }
     );
     await Judgement.bulkCreate(
-      file.judgements.map(({ at, ...row }) => ({ ...row, personaId, updatedAt: new Date(at) })),
+      file.judgements.map(({ at, ...row }) => ({ ...judged(row), personaId, updatedAt: new Date(at) })),
       { transaction }
     );
     await Note.bulkCreate(
-      file.notes.map((note) => ({ ...note, personaId })),
+      file.notes.filter(isAllowed).map((note) => ({ ...note, personaId })),
       { transaction }
     );
     const here = new Set(
@@ -232,6 +283,7 @@ export async function importBrief(file: BriefFile) {
     await SamePerson.bulkCreate(
       file.samePeople
         .filter(({ first, second }) => here.has(first.sourceId) && here.has(second.sourceId))
+        .filter(({ first, second }) => isAllowed(first) && isAllowed(second))
         .map(({ first, second, same }) => ({
           firstSource: first.sourceId,
           firstPerson: first.personId,
@@ -241,6 +293,6 @@ export async function importBrief(file: BriefFile) {
         })),
       { transaction, ignoreDuplicates: true }
     );
-    return brief;
+    return { ...brief, objected: objected.size };
   });
 }

@@ -13,6 +13,8 @@ import { foundIn } from '../trials/latest-trials';
 import { readySource } from '../sources/sources';
 import type { RunOfPeople } from '../../workers/people-messages';
 import { versionString } from '../strings/versions';
+import type { Person } from '$core/people';
+import { objectedRecords, peopleWithoutObjected } from '../objections/objected';
 
 /** The verdicts of a brief as TREC qrels. */
 export async function exportQrels(briefId: string) {
@@ -68,11 +70,12 @@ export async function importQrels(briefId: string, text: string) {
         one.verdict
       ])
     );
+    const objected = await objectedRecords(rows, transaction);
     const fresh = new Map<string, (typeof rows)[number]>();
     for (const row of rows) {
       const name = JSON.stringify([row.sourceId, row.personId]);
       const before = had.get(name) ?? fresh.get(name)?.verdict;
-      if (!here.has(row.sourceId)) told.elsewhere++;
+      if (!here.has(row.sourceId) || objected.has(name)) told.elsewhere++;
       else if (before === undefined) fresh.set(name, row);
       else if (before === row.verdict) told.same++;
       else told.otherwise++;
@@ -95,7 +98,9 @@ export async function importRuns(briefId: string, body: Uint8Array) {
   const { trials } = await contextOf(briefId);
   const told = { added: 0, same: 0, unknown: 0 };
   const ready: NewTrial[] = [];
-  for (const { version: number, sourceId, ids } of runs) {
+  for (const { version: number, sourceId, ids: given } of runs) {
+    const objected = await objectedRecords(given.map((personId) => ({ sourceId, personId })));
+    const ids = given.filter((personId) => !objected.has(JSON.stringify([sourceId, personId])));
     const [version, source] = await Promise.all([
       Version.findOne({ where: { briefId, number } }),
       Source.findByPk(sourceId)
@@ -124,7 +129,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
       size: sampleSize,
       seed
     });
-    told.unknown += ids.length - run.found.length;
+    told.unknown += given.length - run.found.length;
     if (!run.found.length) continue;
     told.added++;
     ready.push({ versionId: version.id, sourceId, seed, run });
@@ -156,7 +161,10 @@ const isSameList = (one: readonly string[], other: readonly string[]) =>
 async function keepRun({ versionId, sourceId, seed, run }: NewTrial, transaction: Transaction): Promise<void> {
   const { Trial, TrialPerson } = models();
   const id = randomUUID();
-  const { rendering, found, open, people, sample } = run;
+  const { rendering, found, open } = run;
+  const people = await peopleWithoutObjected(sourceId, JSON.parse(run.people) as Person[], transaction);
+  const allowed = new Set(people.map(({ id: one }) => one));
+  const sample = run.sample.filter(({ person }) => allowed.has(person.id));
   const count = found.length;
   const answer = {
     said: count,
@@ -172,7 +180,7 @@ async function keepRun({ versionId, sourceId, seed, run }: NewTrial, transaction
   );
   await database().query(
     `INSERT INTO trial_pages (trial_id, search, page, said, last, people) VALUES ($id, 0, 0, $count, true, $people::jsonb)`,
-    { bind: { id, count, people }, transaction }
+    { bind: { id, count, people: JSON.stringify(people) }, transaction }
   );
   await TrialPerson.bulkCreate(
     sample.map(({ rank, person }) => ({ trialId: id, rank, personId: person.id, person })),

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
-import { contactKeys, nameParts, ownMails, type Person } from '$core/people';
+import { compareNames, contactKeys, nameParts, objectionKeys, ownMails, withoutTag, type Person } from '$core/people';
 import { database } from '../../database/connection';
 import { Refusal } from '../../refusal';
+import { leftToSettle, wordsThatName } from './left-to-settle';
 import { namesOf, objectionHash } from './objected';
 
 interface RecordName {
@@ -37,13 +38,15 @@ const peopleIn = `
   UNION ALL SELECT 'list', e FROM documents d, jsonb_array_elements(d.body) e WHERE d.kind IN ('known', 'contacted')`;
 
 /**
- * Somebody objected: every record of theirs is found, by its name at its source, mail or page address, or name and firm,
- * and erased in all tables; their verdicts stay as numbers under a name that tells nothing. What remains is a keyed hash of what
- * they were known by, so that they are never taken in again. All of it or nothing. Says how much was erased.
+ * Somebody objected: every record of theirs is found, by its id at its source, mail address, telephone or page, by name and firm, and
+ * by what somebody decided of who is who, and erased in all tables; their verdicts stay as numbers under a name that means nothing.
+ * What remains is a keyed hash of what they were known by, so that they are never taken in again. All of it or nothing. Returns how
+ * much was erased, and where free text still names them, which only a person can settle.
  */
 export async function objectTo(who: Objecting) {
   return database().transaction(async (transaction) => {
-    const people = await recordsOf(who, transaction);
+    const records = await recordsOf(who, transaction);
+    const { people } = records;
     if (!people.length)
       throw new Refusal(
         422,
@@ -51,29 +54,35 @@ export async function objectTo(who: Objecting) {
         'Give a name with a firm, or a mail address: by a name alone somebody else might be erased.'
       );
     const person = randomUUID();
-    await keepHashes(people, person, transaction);
+    await keepHashes(records, person, transaction);
     const erased = await eraseAll(people, `gone-${person}`, transaction);
-    return { erased: erased.filter(({ rows }) => rows > 0) };
+    return { erased: erased.filter(({ rows }) => rows > 0), left: await leftToSettle(people, transaction) };
   });
 }
 
-/** Keeps the keyed hashes of what somebody was known by. */
-async function keepHashes(people: readonly Found[], person: string, transaction: Transaction): Promise<void> {
-  for (const name of new Set(people.flatMap(namesOf)))
-    await database().query(
-      `INSERT INTO objections (hash, person) VALUES (decode($hash, 'base64'), $person) ON CONFLICT (hash) DO NOTHING`,
-      { bind: { hash: await objectionHash(name), person }, transaction }
-    );
+/** Keeps the keyed hashes of what somebody was known by, without telephones and pages that they share with others. */
+async function keepHashes(
+  { people, sharedWithOthers }: Records,
+  person: string,
+  transaction: Transaction
+): Promise<void> {
+  const known = new Set(people.flatMap(namesOf));
+  for (const key of sharedWithOthers) known.delete(`key ${key}`);
+  const hashes = await Promise.all([...known].map(objectionHash));
+  await database().query(
+    `INSERT INTO objections (hash, person) SELECT decode(h, 'base64'), $person FROM unnest($hashes::text[]) AS x (h) ON CONFLICT (hash) DO NOTHING`,
+    { bind: { hashes, person }, transaction }
+  );
 }
 
 /** The same for a list of people, known by a mail address or a name with a firm; gives how many there were. */
 export async function eraseThose(list: readonly Person[], transaction: Transaction): Promise<number> {
   for (const { name, jobs, contact = [] } of list) {
     const company = jobs?.[0]?.company ?? '';
-    const people = await recordsOf({ person: { name, company, contact } }, transaction);
+    const records = await recordsOf({ person: { name, company, contact } }, transaction);
     const person = randomUUID();
-    await keepHashes(people, person, transaction);
-    await eraseAll(people, `gone-${person}`, transaction);
+    await keepHashes(records, person, transaction);
+    await eraseAll(records.people, `gone-${person}`, transaction);
   }
   return list.length;
 }
@@ -83,14 +92,30 @@ interface Found {
   person: Person;
 }
 
-/** All records of somebody, found from what is known of them and then from what those records tell, until nothing new comes. */
-async function recordsOf(who: Objecting, transaction: Transaction): Promise<Found[]> {
+/** The records of somebody, and telephones and pages of theirs that other people have too. */
+interface Records {
+  people: Found[];
+  sharedWithOthers: Set<string>;
+}
+
+const idOf = ({ sourceId, person }: Found) => `${sourceId}\n${person.id}`;
+
+/**
+ * All records of somebody: found from what is known of them, and then from what those records hold and what was decided of them,
+ * until nothing new comes.
+ */
+async function recordsOf(who: Objecting, transaction: Transaction): Promise<Records> {
   const all = new Map<string, Found>();
-  const add = (found: Found) => all.set(`${found.sourceId}\n${found.person.id}`, found);
+  const sharedWithOthers = new Set<string>();
+  const add = (found: Found) => {
+    const known = all.get(idOf(found));
+    // The same record at another time may be known by something else, but a name is better than none.
+    if (!known || (!known.person.name && found.person.name)) all.set(idOf(found), found);
+  };
   if ('person' in who) {
     const { name, company, contact } = who.person;
     const person: Person = { id: 'typed', name, contact, ...(company && { jobs: [{ title: '', company }] }) };
-    if (!contactKeys(person).length) return [];
+    if (!objectionKeys(person).own.length) return { people: [], sharedWithOthers };
     add({ sourceId: 'typed', person });
   } else {
     const rows = await database().query<Found>(
@@ -102,33 +127,82 @@ async function recordsOf(who: Objecting, transaction: Transaction): Promise<Foun
   }
   const looked = new Set<string>();
   for (;;) {
-    const open = [...all.values()].filter((one) => !looked.has(`${one.sourceId}\n${one.person.id}`));
-    if (!open.length) return [...all.values()];
+    const open = [...all.values()].filter((one) => !looked.has(idOf(one)));
+    if (!open.length) return { people: [...all.values()], sharedWithOthers };
     for (const one of open) {
-      looked.add(`${one.sourceId}\n${one.person.id}`);
-      const keys = new Set(contactKeys(one.person));
-      if (!keys.size) continue;
-      for (const found of await alike(one.person, transaction))
-        if (contactKeys(found.person).some((key) => keys.has(key))) add(found);
+      looked.add(idOf(one));
+      const { own, shared } = objectionKeys(one.person);
+      const [keys, sharedKeys] = [new Set(own), new Set(shared)];
+      if (!keys.size && !sharedKeys.size) continue;
+      for (const found of await alike(one.person, transaction)) {
+        const other = objectionKeys(found.person);
+        const meets = other.shared.filter((key) => sharedKeys.has(key));
+        if (other.own.some((key) => keys.has(key))) add(found);
+        else if (meets.length && compareNames(one.person.name, found.person.name) !== 'other') add(found);
+        // A switchboard, or the page of a team: it says nothing of who somebody is.
+        else for (const key of meets) sharedWithOthers.add(key);
+      }
     }
+    for (const found of await decidedSame(open, transaction)) add(found);
   }
 }
 
-/** Records whose name or address is like somebody’s: those to look at closely. */
+/** The records that somebody said are of the same person as these, or that were joined with them on a shortlist. */
+async function decidedSame(people: readonly Found[], transaction: Transaction): Promise<Found[]> {
+  const named = `unnest($sources::text[], $ids::text[]) AS n (source_id, person_id)`;
+  const bind = { sources: people.map(({ sourceId }) => sourceId), ids: people.map(({ person }) => person.id) };
+  const others = await database().query<{ sourceId: string; personId: string }>(
+    `SELECT s.second_source AS "sourceId", s.second_person AS "personId" FROM same_person s, ${named}
+       WHERE s.same AND s.first_source = n.source_id AND s.first_person = n.person_id
+     UNION SELECT s.first_source, s.first_person FROM same_person s, ${named}
+       WHERE s.same AND s.second_source = n.source_id AND s.second_person = n.person_id
+     UNION SELECT split_part(p.b, E'\\n', 1), split_part(p.b, E'\\n', 2) FROM shortlist_pairs p, ${named}
+       WHERE p.same AND p.a = concat(n.source_id, E'\\n', n.person_id)
+     UNION SELECT split_part(p.a, E'\\n', 1), split_part(p.a, E'\\n', 2) FROM shortlist_pairs p, ${named}
+       WHERE p.same AND p.b = concat(n.source_id, E'\\n', n.person_id)
+     UNION SELECT o.source_id, o.person_id FROM shortlist_records r JOIN shortlist_records o USING (shortlist_id, number), ${named}
+       WHERE r.source_id = n.source_id AND r.person_id = n.person_id`,
+    { bind, type: QueryTypes.SELECT, transaction }
+  );
+  if (!others.length) return [];
+  const known = await database().query<Found>(
+    `SELECT DISTINCT p.source_id AS "sourceId", p.person FROM (${peopleIn}) AS p (source_id, person), ${named}
+     WHERE p.source_id = n.source_id AND p.person->>'id' = n.person_id`,
+    {
+      bind: { sources: others.map(({ sourceId }) => sourceId), ids: others.map(({ personId }) => personId) },
+      type: QueryTypes.SELECT,
+      transaction
+    }
+  );
+  // A record that is in no table any more is known by its id.
+  return [...others.map(({ sourceId, personId }) => ({ sourceId, person: { id: personId, name: '' } })), ...known];
+}
+
+/** Records whose name, address, telephone or page is like somebody's: those to look at closely. */
 async function alike(person: Person, transaction: Transaction): Promise<Found[]> {
   const parts = nameParts(person.name).sort((a, b) => b.length - a.length);
-  const mails = ownMails(person);
   const plain = (text: string) => text.replaceAll(/[\\%_]/g, '\\$&');
-  // Letters with accents are any letter here; which name it is, is looked at afterwards.
-  const patterns = [
-    ...(parts[0] ? [`%${plain(parts[0]).replaceAll(/[aeiouy]+|ss/g, '%')}%`] : []),
-    ...mails.map((mail) => `%${plain(mail)}%`)
+  const { shared } = objectionKeys(person);
+  const texts = [
+    ...ownMails(person).map((mail) => `%${plain(withoutTag(mail)).replace('@', '%@')}%`),
+    ...shared.flatMap((key) => (key.startsWith('page ') ? [`%${plain(key.slice(5))}%`] : []))
   ];
-  if (!patterns.length) return [];
+  const digits = shared.flatMap((key) => (key.startsWith('tel ') ? [`%${key.replaceAll(/\D/g, '').slice(-8)}%`] : []));
+  if (!parts[0] && !texts.length && !digits.length) return [];
   return database().query<Found>(
     `SELECT DISTINCT source_id AS "sourceId", person FROM (${peopleIn}) AS p (source_id, person)
-     WHERE person->>'name' ILIKE $name OR (person->'contact')::text ILIKE ANY ($patterns::text[])`,
-    { bind: { name: patterns[0]!, patterns }, type: QueryTypes.SELECT, transaction }
+     WHERE person->>'name' ILIKE $name OR (person->'contact')::text ILIKE ANY ($texts::text[])
+       OR regexp_replace((person->'contact')::text, '[^0-9",]', '', 'g') LIKE ANY ($digits::text[])`,
+    {
+      bind: {
+        // Letters with accents are any letter here; which name it is, is looked at afterwards.
+        name: parts[0] ? `%${plain(parts[0]).replaceAll(/[aeiouy]+|ss/g, '%')}%` : '',
+        texts,
+        digits
+      },
+      type: QueryTypes.SELECT,
+      transaction
+    }
   );
 }
 
@@ -149,7 +223,7 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
     return rows;
   };
   const named = `unnest($sources::text[], $ids::text[]) AS n (source_id, person_id)`;
-  const keys = [...new Set(people.flatMap(({ person }) => contactKeys(person)))];
+  const keys = [...new Set(people.flatMap(({ person }) => [...contactKeys(person), ...objectionKeys(person).own]))];
 
   // Sources of one's own: the people that are left are counted, and their index is made anew.
   const imported = await run(
@@ -248,14 +322,15 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
     `DELETE FROM shortlist_pairs s USING ${named} WHERE concat(n.source_id, E'\\n', n.person_id) IN (s.a, s.b)`
   );
   await eraseFromLists(people, transaction, erased);
-  // A file that waits to be imported, and the first lines that were read of it.
+  // The first lines that were read of a file, and what was wrong with its rows: the parts of a name may stand in several columns.
   await run(
-    '',
+    'first lines of files',
     `UPDATE imports i SET
        reading = jsonb_set(reading, '{columns}', (SELECT coalesce(jsonb_agg(c || '{"samples": []}'), '[]') FROM jsonb_array_elements(reading->'columns') c)),
        outcome = CASE WHEN outcome IS NULL THEN NULL ELSE jsonb_set(outcome, '{errors}', '[]') END
-     WHERE EXISTS (SELECT 1 FROM unnest($names::text[]) AS w (word) WHERE strpos(lower(concat(i.reading, i.outcome)), lower(w.word)) > 0)`,
-    { names: people.map(({ person }) => person.name).filter((name) => name.length > 3) }
+     WHERE EXISTS (SELECT 1 FROM jsonb_array_elements($words::jsonb) AS w (words)
+       WHERE NOT EXISTS (SELECT 1 FROM jsonb_array_elements_text(w.words) AS one (word) WHERE strpos(lower(concat(i.reading, i.outcome)), one.word) = 0))`,
+    { words: JSON.stringify(wordsThatName(people)) }
   );
   return erased;
 }
@@ -266,7 +341,7 @@ async function eraseFromLists(
   transaction: Transaction,
   erased: { what: string; rows: number }[]
 ): Promise<void> {
-  const keys = new Set(people.flatMap(({ person }) => contactKeys(person)));
+  const keys = new Set(people.flatMap(({ person }) => objectionKeys(person).own));
   const ids = new Set(people.map(({ person }) => person.id));
   const documents = await database().query<{ briefId: string; kind: string; body: Person[] }>(
     `SELECT brief_id AS "briefId", kind, body FROM documents WHERE kind IN ('known', 'contacted') AND body <> '[]' FOR UPDATE`,
@@ -274,7 +349,9 @@ async function eraseFromLists(
   );
   let rows = 0;
   for (const { briefId, kind, body } of documents) {
-    const left = body.filter((person) => !ids.has(person.id) && !contactKeys(person).some((key) => keys.has(key)));
+    const left = body.filter(
+      (person) => !ids.has(person.id) && !objectionKeys(person).own.some((key) => keys.has(key))
+    );
     if (left.length === body.length) continue;
     rows += body.length - left.length;
     await database().query(

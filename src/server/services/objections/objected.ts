@@ -1,6 +1,6 @@
 import { createHmac } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
-import { contactKeys, type Person } from '$core/people';
+import { objectionKeys, type Person } from '$core/people';
 import { database } from '../../database/connection';
 import { installationSecret } from '../../installation-key';
 
@@ -10,11 +10,11 @@ interface SourceRecord {
   person: Person;
 }
 
-/** What somebody is known by: their contact keys, and a record's own name. */
-export const namesOf = ({ sourceId, person }: SourceRecord): string[] => [
-  ...contactKeys(person).map((key) => `key ${key}`),
-  `record ${sourceId} ${person.id}`
-];
+/** What a record is recognised by: its keys, those that several people may share last, and the record's own id. */
+export function namesOf({ sourceId, person }: SourceRecord): string[] {
+  const { own, shared } = objectionKeys(person);
+  return [`record ${sourceId} ${person.id}`, ...[...own, ...shared].map((key) => `key ${key}`)];
+}
 
 /** A keyed hash (HMAC-SHA-256, RFC 2104) of what somebody is known by: nobody without the key of the installation finds out who it is. */
 export async function objectionHash(name: string): Promise<string> {
@@ -50,6 +50,16 @@ export async function withoutObjected<R extends SourceRecord>(
   const key = await installationSecret('objections');
   const hash = (name: string) => createHmac('sha256', key).update(name).digest('base64');
   return records.filter((record) => !namesOf(record).some((name) => hashes.has(hash(name))));
+}
+
+/** Which of these records, known by their ids alone, are of people who objected. */
+export async function objectedRecords(
+  records: readonly { sourceId: string; personId: string }[],
+  transaction?: Transaction
+): Promise<Set<string>> {
+  const asRecords = records.map(({ sourceId, personId }) => ({ sourceId, person: { id: personId, name: '' } }));
+  const allowed = new Set(await withoutObjected(asRecords, transaction));
+  return new Set(asRecords.flatMap((one) => (allowed.has(one) ? [] : [JSON.stringify([one.sourceId, one.person.id])])));
 }
 
 /** People of one source without those who objected. */

@@ -25,6 +25,8 @@ import { changeShortlist, createShortlist, deleteShortlist, listShortlists, read
 import { undo } from './steps';
 import { lookAlong, mergeInto, writeAlong, type Leaving } from './take-along';
 import { writeProfile, listProfiles, deleteProfile } from './column-profiles';
+import { exportBrief, importBrief } from '../exchange/brief-file';
+import { decideSame } from '../comparing/same-people';
 
 useFreshDatabase();
 beforeAll(openSources);
@@ -457,6 +459,104 @@ describe('an objection', () => {
     await expect(objectTo({ person: { name: 'Only Aname', company: '', contact: [] } })).rejects.toThrow(
       'a name with a firm'
     );
+  });
+
+  it('follows telephones, tags, pages and every decision, and keeps colleagues who share a switchboard', async () => {
+    const contact = (...list: string[]) => ({ contact: list });
+    const { briefId, id } = await listOf([
+      person(
+        'p1',
+        'Isra Thorngate',
+        'Kelpline',
+        contact('isra@kelpline.example', '+45 31 22 33 44', '+45 70 10 20 30')
+      ),
+      person('p2', 'Isra M. Thorngate', 'Fjordlager', contact('+4531223344')),
+      person('p3', 'I. Thorngate', 'Elsewhere', contact('isra+news@kelpline.example')),
+      person('p4', 'Bo Kvist', 'Kelpline', contact('bo@kelpline.example', '+45 70 10 20 30')),
+      person('p5', 'Thornie', 'Sideproject', contact('thornie@side.example'))
+    ]);
+    // What somebody decided leads from a list to a source, and from there to another.
+    await decideSame(
+      { sourceId: 'quillbank', personId: 'q-5' },
+      { sourceId: 'marlow-register', personId: 'm-77' },
+      true
+    );
+    await writeNote(briefId, { sourceId: 'marlow-register', personId: 'm-77', text: 'call back', revision: 0 });
+    await database().query(
+      `INSERT INTO shortlist_pairs (shortlist_id, a, b, same) VALUES ($id, E'list\\nisra@kelpline.example', E'list\\nthornie@side.example', true), ($id, E'list\\nisra@kelpline.example', E'quillbank\\nq-5', true)`,
+      { bind: { id } }
+    );
+    const reading = (samples: string[][]) =>
+      JSON.stringify({
+        format: 'csv',
+        encoding: 'utf-8',
+        delimiter: ',',
+        columns: samples.map((list, i) => ({ name: `c${i}`, field: 'ignore', samples: list }))
+      });
+    await database().query(
+      `INSERT INTO imports (id, file_name, bytes, reading, state, created_at, updated_at) VALUES
+         (gen_random_uuid(), 'Thorngate Isra.csv', 1, $theirs::jsonb, 'done', now(), now()), (gen_random_uuid(), 'b.csv', 1, $others::jsonb, 'ready', now(), now())`,
+      { bind: { theirs: reading([['Isra'], ['Thorngate']]), others: reading([['Bo'], ['Kvist']]) } }
+    );
+    const file = await exportBrief(briefId);
+    file.documents.known = [person('k1', 'Isra Thorngate', 'Kelpline', contact('isra@kelpline.example'))];
+    await keepVersion(briefId, 'title:(QA OR quality) AND "Isra Thorngate"');
+
+    const { left } = await objectTo({ sourceId: 'list', personId: 'isra@kelpline.example' });
+    expect(await names(briefId, id)).toEqual(['Bo Kvist']);
+    expect(await database().query(`SELECT 1 FROM notes WHERE person_id = 'm-77'`, { type: QueryTypes.SELECT })).toEqual(
+      []
+    );
+    const [columns] = await database().query<{ theirs: string; others: string }>(
+      `SELECT string_agg(reading::text, '') FILTER (WHERE file_name LIKE 'Thorn%') AS theirs, string_agg(reading::text, '') FILTER (WHERE file_name = 'b.csv') AS others FROM imports`,
+      { type: QueryTypes.SELECT }
+    );
+    expect(columns!.theirs).not.toMatch(/Isra|Thorngate/);
+    expect(columns!.others).toContain('Kvist');
+    expect(left).toEqual(
+      expect.arrayContaining([
+        {
+          what: 'versions and their notes',
+          brief: { id: briefId, name: expect.any(String) as string },
+          rows: expect.any(Number) as number
+        },
+        { what: 'names of files and sources', brief: null, rows: 1 },
+        { what: 'uploaded files that are not imported yet', brief: null, rows: expect.any(Number) as number }
+      ])
+    );
+
+    // Coming back by whatever they were known by; a colleague at the switchboard may come.
+    const back = (one: Person) =>
+      keepPeople({ briefId, id, why: '', from: { kind: 'people', people: [one] } }).then(({ objected }) => objected);
+    expect(await back(person('n1', 'Isra Thorngate', 'A new firm', contact('0045 3122 3344')))).toBe(1);
+    expect(await back(person('n2', 'Somebody', 'A new firm', contact('+45 3122 3344')))).toBe(1);
+    expect(await back(person('n3', 'X', 'Y', contact('Isra+other@Kelpline.example')))).toBe(1);
+    expect(await back(person('n4', 'Thornie', 'Z', contact('thornie@side.example')))).toBe(1);
+    expect(await back(person('n5', 'Isra Thorngate', 'Z', contact('+45 70 10 20 30')))).toBe(1);
+    expect(await back(person('n6', 'Ida Holm', 'Kelpline', contact('+45 70 10 20 30')))).toBe(0);
+
+    // A brief file that left before brings nobody back.
+    const again = await importBrief(file);
+    expect((await readDocument(again.id, 'known')).body).toEqual([]);
+  });
+
+  it('keeps figures and leaves people out of a brief file that holds somebody who objected', async () => {
+    const { id: briefId } = await createBrief('Left before');
+    const { number } = await keepVersion(briefId, 'title:(quality OR QA)');
+    const trial = await runTrial(briefId, number, 'marlow-register', 5);
+    const [first] = trial.sample;
+    const on = { sourceId: 'marlow-register', personId: first!.person.id };
+    await giveVerdict(briefId, { ...on, verdict: 'fit', reason: `${first!.person.name} it is`, revision: 0 });
+    const file = await exportBrief(briefId);
+    await objectTo(on);
+    const copy = await importBrief(structuredClone(file));
+    expect(copy.objected).toBe(1);
+    const after = JSON.stringify(await exportBrief(copy.id));
+    expect(after).not.toContain(first!.person.name);
+    expect(after).not.toContain(JSON.stringify(first!.person.id));
+    const [there] = (await exportBrief(copy.id)).trials;
+    expect(there!.found).toHaveLength(file.trials[0]!.found.length);
+    expect((await exportBrief(copy.id)).verdicts).toMatchObject([{ verdict: 'fit', reason: '' }]);
   });
 
   it('erases somebody from a trial page that was read before, though nothing else of the brief changes', async () => {

@@ -1,3 +1,4 @@
+import { e164 } from '$core/people';
 import { randomUUID } from 'node:crypto';
 import { readCsv, writeCsv } from '$core/formats';
 import {
@@ -6,7 +7,6 @@ import {
   mergePreview,
   normalContact,
   vcardOf,
-  e164,
   type ColumnProfile,
   type LineOfList
 } from '$core/shortlist';

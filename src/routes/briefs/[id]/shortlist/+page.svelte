@@ -16,6 +16,7 @@
   import DoubtfulPairs from '$lib/shortlist/DoubtfulPairs.svelte';
   import GroupBars from '$lib/shortlist/GroupBars.svelte';
   import KeptCard from '$lib/shortlist/KeptCard.svelte';
+  import LeftToSettle from '$lib/shortlist/LeftToSettle.svelte';
   import ListColumns from '$lib/shortlist/ListColumns.svelte';
   import ListSettings from '$lib/shortlist/ListSettings.svelte';
   import MailCheck from '$lib/shortlist/MailCheck.svelte';
@@ -209,6 +210,7 @@
     </section>
     {#if desk.card}<KeptCard {desk} {list} card={desk.card} />{/if}
   </div>
+  <LeftToSettle bind:left={desk.leftToSettle} />
   <TakeAlong {desk} {list} bind:open={taking} />
   <MailCheck {desk} {list} bind:open={checking} />
   <PasteRows {desk} {list} bind:open={pasting} />
