@@ -123,20 +123,56 @@ describe('a rhythm', () => {
 });
 
 describe('a drift of precision', () => {
-  it('is told beyond chance: seldom where nothing has changed, mostly where it has', () => {
-    const told = (truth: number, seed: string) => {
-      const luck = seededRandom(seed);
-      return driftOf(
-        0.7,
-        Array.from({ length: 400 }, () => luck() < truth)
-      ).says;
-    };
-    const share = (truth: number) =>
-      Array.from({ length: 1000 }, (_, i) => told(truth, `${truth} ${i}`)).filter((says) => says === 'worse').length /
-      1000;
-    expect(share(0.7)).toBeLessThan(0.06);
-    expect(share(0.7 * (2 / 3))).toBeGreaterThan(0.93);
-    expect(driftOf(0.7, [true, false]).says).toBe('goes on');
+  const drawn = (luck: () => number, judged: number, share: number) =>
+    Array.from({ length: judged }, () => luck() < share);
+  const counted = (verdicts: readonly boolean[]) => ({
+    fits: verdicts.filter(Boolean).length,
+    judged: verdicts.length
+  });
+  /** The share of worlds in which it is told within the verdicts, looked at after every so many. */
+  const alarms = (
+    seed: string,
+    before: number,
+    verdicts: (luck: () => number) => boolean[],
+    every: number,
+    worlds: number
+  ) => {
+    let told = 0;
+    for (let world = 0; world < worlds; world++) {
+      const luck = seededRandom(`${seed} ${world}`);
+      const was = counted(drawn(luck, before, 0.7));
+      const all = verdicts(luck);
+      for (let seen = every; seen <= all.length; seen += every)
+        if (driftOf(was, all.slice(0, seen)) === 'worse') {
+          told++;
+          break;
+        }
+    }
+    return told / worlds;
+  };
+
+  it.each([10, 40, 100])('raises at most 5%% false alarms over 26 looks, after %i verdicts before', (before) => {
+    for (const every of [2, 10])
+      expect(
+        alarms(`same ${before} ${every}`, before, (luck) => drawn(luck, 26 * every, 0.7), every, 800),
+        `${every} a look`
+      ).toBeLessThanOrEqual(0.058);
+  });
+
+  it('finds a fall from 70 to 50% after 120 verdicts in at least 80% within 60 more', () => {
+    expect(alarms('fall', 120, (luck) => drawn(luck, 60, 0.5), 5, 1000)).toBeGreaterThan(0.79);
+  });
+
+  it('finds a fall behind a long good series, and forgets one that was made good', () => {
+    const luck = seededRandom('series');
+    const before = { fits: 42, judged: 60 };
+    const good = drawn(luck, 60, 0.7);
+    expect(driftOf(before, [...good, ...Array<boolean>(200).fill(false)])).toBe('worse');
+    expect(driftOf(before, [...good, ...Array<boolean>(12).fill(false)])).toBe('worse');
+    expect(driftOf(before, [...Array<boolean>(30).fill(false), ...Array<boolean>(60).fill(true)])).not.toBe('worse');
+    expect(driftOf(before, drawn(luck, 120, 0.7))).toBe('as before');
+    expect(driftOf(before, [true, false])).toBe('goes on');
+    expect(driftOf({ fits: 0, judged: 0 }, [false])).toBe('goes on');
   });
 });
 

@@ -60,6 +60,15 @@ describe('a rule of when somebody is news', () => {
     const grew = person({ headcount: 111 });
     expect(reading('grown:[10 TO *]', { before: person({ headcount: 100 }), now: grew })).toBe('met');
     expect(reading('grown:[12 TO *]', { before: person({ headcount: 100 }), now: grew })).toBe('not met');
+    // Every growth of exactly so many per cent, of firms of up to 300 people.
+    for (let then = 1; then <= 300; then++)
+      for (const per of [1, 5, 12.5, 20, 33, 70, 110, 140])
+        if ((then * per) % 100 === 0) {
+          const both = { before: person({ headcount: then }), now: person({ headcount: then + (then * per) / 100 }) };
+          expect(reading(`grown:[${per} TO *]`, both), `${then} by ${per}`).toBe('met');
+          expect(reading(`grown:[* TO ${per}]`, both), `${then} by ${per}`).toBe('met');
+          expect(reading(`grown:[${per + 0.1} TO *]`, both), `${then} by ${per}`).toBe('not met');
+        }
     expect(reading('leaders:[* TO 90]', { before, now, leaders: 12 })).toBe('met');
     expect(reading('changed:company', { before: null, now })).toBe('unknown');
     expect(reading('was.title:qa', { before: null, now })).toBe('unknown');

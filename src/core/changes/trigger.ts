@@ -134,8 +134,9 @@ function readTerm(term: Term, asked: Asked | undefined, matching: Matching): (of
     };
   }
   if (asked === 'grown' || asked === 'leaders') {
-    const of = asked === 'grown' ? grown : ({ leaders = null }: Before) => leaders;
     const { low, high } = term as Extract<Term, { kind: 'range' }>;
+    if (asked === 'grown') return (both) => hasGrown(both, low, high);
+    const of = ({ leaders = null }: Before) => leaders;
     return (both) => {
       const value = of(both);
       return value === null
@@ -155,9 +156,19 @@ function readTerm(term: Term, asked: Asked | undefined, matching: Matching): (of
   };
 }
 
-/** By how many per cent the firm has grown, where it is the same firm still. */
-function grown({ before, now }: Before): number | null {
-  if (!before?.headcount || now.headcount === undefined) return null;
-  const [then, told] = [factsOf(before).company, factsOf(now).company];
-  return then === told ? (now.headcount / before.headcount - 1) * 100 : null;
+/**
+ * Whether the firm has grown by so many per cent, where it is the same firm still. Compared without dividing, so that a growth of exactly
+ * a bound is within it: 100 people and then 120 are 20 %.
+ */
+function hasGrown({ before, now }: Before, low: number | null, high: number | null): Truth {
+  if (!before?.headcount || now.headcount === undefined) return 'unknown';
+  if (factsOf(before).company !== factsOf(now).company) return 'unknown';
+  const grown = (now.headcount - before.headcount) * 100;
+  const isWithin =
+    (low === null || grown >= scaled(low, before.headcount)) &&
+    (high === null || grown <= scaled(high, before.headcount));
+  return isWithin ? 'met' : 'not met';
 }
+
+/** A bound in per cent of a headcount. Written decimals such as 12.3 are no binary fractions: their product is rounded to a millionth. */
+const scaled = (percent: number, headcount: number): number => Math.round(percent * headcount * 1e6) / 1e6;

@@ -19,39 +19,58 @@ export interface SliceState {
 }
 
 const between = (low: number, high: number): Interval => ({ low: Math.max(0, low), high: Math.max(0, high) });
-const add = (a: Interval, b: Interval): Interval => ({ low: a.low + b.low, high: a.high + b.high });
 
 /**
- * How many rows of a source's result did not come, by its slices: what stands beyond what is shown of those that could not be
- * cut further, what is not read yet or left out, and those whom no part of a cut can be asked for. What a slice was planned with is
- * taken for up to twice as many.
+ * How many people of a source's result did not come, by its slices: what is beyond the rows shown of those that could not be cut further,
+ * what is not read yet or excluded, and those whom no part of a cut can be asked for. Parts and searches may overlap: nobody is missing
+ * who came by another, and what parts have in common is not counted as if it were more people. The interval holds the truth wherever
+ * the reported counts do. A slice that was not asked is expected to hold up to twice as many as planned.
  */
 export function missingRows(all: readonly SliceState[]): Interval {
   const slices = withWordsJoined(all);
   const children = new Map<string, SliceState[]>();
   for (const slice of slices)
     if (slice.parent !== null) children.set(slice.parent, [...(children.get(slice.parent) ?? []), slice]);
-  const open = slices.reduce<Interval>(
-    (sum, slice) => {
-      if (slice.state === 'cut') return slice.lost ? add(sum, lostOf(slice, children.get(slice.id) ?? [])) : sum;
-      if (slice.state === 'read') return sum;
-      if (slice.reported === null) return add(sum, between(0, 2 * (slice.expected ?? 0)));
-      const { low, high } = slice.reported;
-      return add(sum, between(low - slice.rows, high - slice.rows));
-    },
-    { low: 0, high: 0 }
-  );
-  if (open.high === 0) return open;
-  // No more can be missing than the whole has beyond what came; of one search, no fewer either.
-  const wholes = slices.filter(({ parent }) => parent === null);
-  const told = wholes.flatMap(({ reported }) => reported ?? []);
-  if (told.length < wholes.length) return open;
   const came = slices.reduce((sum, { fresh }) => sum + fresh, 0);
-  const whole = told.reduce(add, { low: 0, high: 0 });
-  const beyond = between(whole.low - came, whole.high - came);
-  const low = wholes.length === 1 ? Math.max(open.low, beyond.low) : open.low;
-  const high = Math.min(open.high, beyond.high);
+  const wholes = slices.filter(({ parent }) => parent === null).map((slice) => reachOf(slice, children, came));
+  const missing = wholes.reduce((sum, one) => sum + one.missing.high, 0);
+  const told = wholes.flatMap(({ reported }) => reported ?? []);
+  const whole = told.length < wholes.length ? Infinity : told.reduce((sum, { high }) => sum + high, 0);
+  const high = Math.max(0, Math.min(missing, whole - came));
+  // Whoever is missing from one search may have come by another.
+  const low = Math.max(0, ...wholes.map((one) => one.missing.low - (came - one.fresh)));
   return { low: Math.min(low, high), high };
+}
+
+/** How far a slice reaches, with all that it was cut into. */
+interface Reach {
+  reported: Interval | null;
+  missing: Interval;
+  /** Rows that came by it and its parts, each as often as it came; and people whom nothing before had brought. */
+  rows: number;
+  fresh: number;
+}
+
+function reachOf(slice: SliceState, children: ReadonlyMap<string, readonly SliceState[]>, came: number): Reach {
+  const { reported, state } = slice;
+  const parts = (children.get(slice.id) ?? []).map((part) => reachOf(part, children, came));
+  const rows = parts.reduce((sum, part) => sum + part.rows, slice.rows);
+  const fresh = parts.reduce((sum, part) => sum + part.fresh, slice.fresh);
+  const reach = { reported, rows, fresh };
+  if (state === 'read') return { ...reach, missing: { low: 0, high: 0 } };
+  if (state !== 'cut')
+    return {
+      ...reach,
+      missing: reported
+        ? between(reported.low - slice.rows, reported.high - slice.rows)
+        : between(0, 2 * (slice.expected ?? 0))
+    };
+  const inParts = parts.reduce((sum, { missing }) => sum + missing.high, 0);
+  const lost = slice.lost ? mostLost(slice, parts) : 0;
+  if (!reported) return { ...reach, missing: { low: 0, high: inParts + lost } };
+  // Of the whole came at least those who were new by it, and at most all rows, and all people that there are.
+  const high = Math.min(inParts + lost, reported.high - fresh);
+  return { ...reach, missing: between(Math.min(high, reported.low - Math.min(rows, came)), high) };
 }
 
 /** Searches that were asked again with words as one slice each, with all that came of them. */
@@ -70,10 +89,10 @@ function withWordsJoined(slices: readonly SliceState[]): SliceState[] {
     });
 }
 
-/** Whom the parts of a cut leave out: what the whole has more than they have together, where all of them were asked. */
-function lostOf({ reported, lost }: SliceState, parts: readonly SliceState[]): Interval {
-  const told = parts.flatMap((part) => part.reported ?? []);
-  if (reported === null || told.length < parts.length) return between(0, 2 * lost!.expected);
-  const together = told.reduce(add, { low: 0, high: 0 });
-  return between(reported.low - together.high, reported.high - together.low);
+/** The most people whom no part of a cut holds. Parts may hold the same people: together they have at least as many as the largest. */
+function mostLost({ reported, lost }: SliceState, parts: readonly Reach[]): number {
+  if (!reported || parts.some((part) => !part.reported)) return reported ? reported.high : 2 * lost!.expected;
+  const largest = Math.max(0, ...parts.map((part) => part.reported!.low));
+  const fresh = parts.reduce((sum, part) => sum + part.fresh, 0);
+  return Math.max(0, reported.high - Math.max(largest, fresh));
 }

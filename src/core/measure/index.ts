@@ -7,6 +7,7 @@ export * from './estimate';
 export * from './figures';
 export * from './figures-schema';
 export * from './front';
+export * from './hypergeometric';
 export * from './kappa';
 export * from './mcnemar';
 export * from './normal';

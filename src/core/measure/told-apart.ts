@@ -1,3 +1,4 @@
+import { logChoose } from './hypergeometric';
 import { LRUCache } from 'lru-cache';
 import { normal } from './normal';
 import type { Precision } from './precision';
@@ -119,12 +120,6 @@ function dealt(fitsA: number, n: number, fitsB: number, m: number, { judged: s, 
       chance += Math.exp(logChoose(onlyA, x) + logChoose(onlyB, y) + logChoose(s, both) - total);
     }
   return Math.min(1, chance);
-}
-
-const logFactorials = [0];
-function logChoose(n: number, k: number): number {
-  for (let i = logFactorials.length; i <= n; i++) logFactorials.push(logFactorials[i - 1]! + Math.log(i));
-  return logFactorials[n]! - logFactorials[k]! - logFactorials[n - k]!;
 }
 
 /** How many standard deviations away what has this chance, two-sided, lies. */

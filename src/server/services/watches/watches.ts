@@ -251,8 +251,8 @@ function driftAmong(verdicts: Listed['verdicts']) {
   const before = verdicts.filter(({ came }) => !came);
   const came = verdicts.filter((one) => one.came).map(({ fit }) => fit);
   if (before.length < fewestBefore || !came.length) return null;
-  const share = before.filter(({ fit }) => fit).length / before.length;
-  return { says: driftOf(share, came).says, judged: came.length, fits: came.filter(Boolean).length };
+  const known = { fits: before.filter(({ fit }) => fit).length, judged: before.length };
+  return { says: driftOf(known, came), judged: came.length, fits: came.filter(Boolean).length };
 }
 
 /** Whether the string reaches fewer or more from run to run, since its last break: the last run first. */
