@@ -220,8 +220,6 @@ export const harvests = {
       misses: z.int(),
       /** Judged people who are a random sample of all */
       sampled: z.int(),
-      sampledFits: z.int(),
-      sampledMisses: z.int(),
       /** Fits there are, by the sample; null while nobody of it is judged */
       there: interval.nullable(),
       /** Share of them that was read */

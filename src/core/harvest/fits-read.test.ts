@@ -2,39 +2,104 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../measure/random';
 import { fitsRead } from './fits-read';
 
+const nobody = { sampledFits: 0, sampledMisses: 0, otherFits: 0, otherMisses: 0 };
+
+/** A list of people, the likely fits mostly first, and a random order of all; some are read of either, in turn. */
+function worldOf(people: number, seed: string) {
+  const random = seededRandom(seed);
+  const isFit = Array.from({ length: people }, () => random() < 0.25);
+  // So noisy that 80% of the fits are among the first 42%.
+  const likely = isFit.map((fit) => Number(fit) + random() * 1.45);
+  const order = [...isFit.keys()].sort((a, b) => likely[b]! - likely[a]!);
+  const luck = isFit.map(() => random());
+  const drawn = [...isFit.keys()].sort((a, b) => luck[a]! - luck[b]!);
+  const read = new Set<number>();
+  let [next, sampled] = [0, 0];
+  const skip = () => {
+    while (sampled < people && read.has(drawn[sampled]!)) sampled++;
+    while (next < people && read.has(order[next]!)) next++;
+  };
+  return {
+    isFit,
+    read,
+    fits: isFit.filter(Boolean).length,
+    /** Reads one more, every third of the random order. */
+    step(turn: number) {
+      skip();
+      read.add(turn % 3 === 2 ? drawn[sampled]! : order[next]!);
+      skip();
+    },
+    judged() {
+      const sample = new Set(drawn.slice(0, sampled));
+      const behind = { people: people - next, ...nobody };
+      for (const one of order.slice(next))
+        if (read.has(one)) behind[`${sample.has(one) ? 'sampled' : 'other'}${isFit[one] ? 'Fits' : 'Misses'}`]++;
+      const fits = [...read].filter((one) => isFit[one]).length;
+      return { people, fits, misses: read.size - fits, behind };
+    }
+  };
+}
+
 describe('what share of the fits was read', () => {
   it('is not known before somebody of the random sample is judged', () => {
-    expect(fitsRead({ people: 100, fits: 5, sampledFits: 0, sampledMisses: 0 })).toEqual({ there: null, recall: null });
+    expect(fitsRead({ people: 100, fits: 5, misses: 3, behind: { people: 95, ...nobody } })).toEqual({
+      there: null,
+      recall: null
+    });
   });
 
   it('is all of them where everybody was judged', () => {
-    const { there, recall } = fitsRead({ people: 50, fits: 20, sampledFits: 20, sampledMisses: 30 });
+    const { there, recall } = fitsRead({ people: 50, fits: 20, misses: 30, behind: { people: 0, ...nobody } });
     expect(there).toEqual({ low: 20, high: 20 });
     expect(recall).toEqual({ low: 1, high: 1 });
   });
 
-  it('has the truth in its interval in about 95 of 100 readings, whatever order the likely ones are read in', () => {
-    const random = seededRandom('recall');
-    let held = 0;
-    const runs = 800;
-    for (let run = 0; run < runs; run++) {
-      const people = 400;
-      const fits = Array.from({ length: people }, () => random() < 0.25);
-      // The likely ones are read down a good order; besides, a random sample.
-      const order = [...fits.keys()].sort((a, b) => Number(fits[b]) - Number(fits[a]) + (random() - 0.5) * 1.5);
-      const read = new Set(order.slice(0, 60));
-      const sample = [...fits.keys()].sort(() => random() - 0.5).slice(0, 60);
-      for (const one of sample) read.add(one);
-      const sampledFits = sample.filter((i) => fits[i]).length;
-      const { there } = fitsRead({
-        people,
-        fits: [...read].filter((i) => fits[i]).length,
-        sampledFits,
-        sampledMisses: sample.length - sampledFits
-      });
-      const truth = fits.filter(Boolean).length;
-      if (there!.low <= truth && truth <= there!.high) held++;
-    }
-    expect(held / runs).toBeGreaterThan(0.93);
+  it('never promises more fits than people are left to read', () => {
+    const behind = { people: 40, ...nobody, sampledFits: 3, sampledMisses: 1, otherMisses: 30 };
+    expect(fitsRead({ people: 100, fits: 40, misses: 54, behind }).there!.high).toBeLessThanOrEqual(46);
   });
+
+  it('has the truth in its interval in 93 to 97% of looks, and never ends above what is left to read', () => {
+    let [looks, held] = [0, 0];
+    for (let world = 0; world < 300; world++) {
+      const one = worldOf(400, `coverage ${world}`);
+      for (let turn = 0; turn < 300; turn++) {
+        one.step(turn);
+        if (turn % 60 !== 59) continue;
+        const judged = one.judged();
+        const { there } = fitsRead(judged);
+        expect(there!.high).toBeLessThanOrEqual(judged.fits + 400 - one.read.size);
+        looks++;
+        held += Number(there!.low <= one.fits + 1e-9 && one.fits <= there!.high + 1e-9);
+      }
+    }
+    expect(held / looks).toBeGreaterThan(0.93);
+    expect(held / looks).toBeLessThan(0.975);
+  }, 60_000);
+
+  it.each([400, 2000, 5000])(
+    'says that 80%% are read soon after it is true, among %i people',
+    (people) => {
+      const delays: number[] = [];
+      for (let world = 0; world < (people > 2000 ? 60 : 150); world++) {
+        const one = worldOf(people, `delay ${people} ${world}`);
+        let isTrue: number | null = null;
+        const every = Math.max(1, Math.round(people / 200));
+        for (let turn = 0; turn < people; turn++) {
+          one.step(turn);
+          if (turn % every) continue;
+          const judged = one.judged();
+          if (isTrue === null && judged.fits >= 0.8 * one.fits) isTrue = one.read.size / people;
+          if (isTrue === null || fitsRead(judged).recall!.low < 0.8) continue;
+          delays.push(one.read.size / people - isTrue);
+          break;
+        }
+      }
+      delays.sort((a, b) => a - b);
+      const median = delays[Math.floor(delays.length / 2)]!;
+      console.log(`${people} people: speaks ${(100 * median).toFixed(1)} points after the truth, in the median`);
+      expect(median).toBeLessThanOrEqual(most);
+    },
+    120_000
+  );
 });

@@ -1,23 +1,41 @@
 import { wilson, type Interval } from '../measure/wilson';
 
-/** What was judged: fits in all, and of a random sample of everybody the fits and misses. */
+/** What was judged of a list that is read most likely fits first, with a random sample of everybody beside it. */
 export interface Judged {
   people: number;
   fits: number;
-  sampledFits: number;
-  sampledMisses: number;
+  misses: number;
+  /**
+   * People behind the point up to which the list is read without a gap: the random sample among them is a random sample of them, and
+   * nothing is left to estimate before that point.
+   */
+  behind: {
+    people: number;
+    sampledFits: number;
+    sampledMisses: number;
+    /** Judged without being part of the sample. */
+    otherFits: number;
+    otherMisses: number;
+  };
 }
 
-/** How many fits there are, by the random sample, and what share of them was read; null while nobody of it is judged. */
-export function fitsRead({ people, fits, sampledFits, sampledMisses }: Judged): {
+/**
+ * How many fits there are, and what share of them was read; null while nothing is known of the people who are not read. Only those are
+ * estimated, out of a finite whole: fits and misses that were read are certain (Cormack and Grossman, SIGIR 2014 and 2015, compare rules
+ * with a random control sample, from memory).
+ */
+export function fitsRead({ people, fits, misses, behind }: Judged): {
   there: Interval | null;
   recall: Interval | null;
 } {
-  const sampled = sampledFits + sampledMisses;
-  if (!sampled) return { there: null, recall: null };
-  const share = wilson(sampledFits, sampled, people);
-  // Those who were read are there for certain.
-  const there = { low: Math.max(fits, share.low * people), high: Math.max(fits, share.high * people) };
+  const unread = people - fits - misses;
+  const known = behind.sampledFits + behind.otherFits;
+  const before = fits - known;
+  const sampled = behind.sampledFits + behind.sampledMisses;
+  if (!sampled && unread > 0) return { there: null, recall: null };
+  const share = sampled ? wilson(behind.sampledFits, sampled, behind.people) : { low: 0, high: 0 };
+  const within = (all: number) => Math.min(fits + unread, Math.max(fits, before + all));
+  const there = { low: within(share.low * behind.people), high: within(share.high * behind.people) };
   const of = (all: number) => (all ? fits / all : 1);
   return { there, recall: { low: of(there.high), high: of(there.low) } };
 }

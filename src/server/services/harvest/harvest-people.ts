@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { fitsCurve, fitsRead } from '$core/harvest';
+import { fitsCurve, fitsRead, type Judged } from '$core/harvest';
 import type { Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
@@ -158,22 +158,28 @@ export async function nextDrawn(briefId: string, harvestId: string): Promise<Lis
 }
 
 /**
- * How far reading has come: everybody judged up to the first of the random order who is not is a random sample of all,
- * whatever order the others were read in. From it, how many fits there are, and what share of them was read: a fixed rule with a
- * random control sample, as Cormack and Grossman, SIGIR 2014 and 2015, compare it (from memory).
+ * How far reading has come. Everybody judged up to the first of the random order who is not is a random sample of all, whatever order
+ * the others were read in; and those of it behind the first person of the list who is not judged are a random sample of all behind.
  */
 export async function readingOf(briefId: string, harvestId: string) {
   const { personaId } = await findBrief(briefId);
   const [row] = await database().query<
-    Record<'people' | 'fits' | 'misses' | 'sampled' | 'sampledFits' | 'sampledMisses', number>
+    Record<'people' | 'fits' | 'misses' | 'sampled', number> & { behind: Judged['behind'] }
   >(
-    `WITH ${judgedTable}, reach AS (
-       SELECT coalesce(min(p.drawn) FILTER (WHERE j.verdict IS NULL), count(*)) AS until ${everybody})
-     SELECT count(*)::int AS people, count(*) FILTER (WHERE j.verdict = 'fit')::int AS fits, count(*) FILTER (WHERE j.verdict = 'miss')::int AS misses,
+    `WITH ${judgedTable}, everyone AS (
+       SELECT p.drawn, j.verdict, row_number() OVER (ORDER BY p.score DESC NULLS LAST, p.number) AS place ${everybody}),
+     reach AS (
+       SELECT coalesce(min(drawn) FILTER (WHERE verdict IS NULL), count(*)) AS until,
+         coalesce(min(place) FILTER (WHERE verdict IS NULL), count(*) + 1) AS gap FROM everyone),
+     placed AS (SELECT verdict, place >= gap AS behind, drawn < until AS sampled FROM everyone, reach)
+     SELECT count(*)::int AS people, count(*) FILTER (WHERE verdict = 'fit')::int AS fits, count(*) FILTER (WHERE verdict = 'miss')::int AS misses,
        (SELECT until FROM reach)::int AS sampled,
-       count(*) FILTER (WHERE j.verdict = 'fit' AND p.drawn < (SELECT until FROM reach))::int AS "sampledFits",
-       count(*) FILTER (WHERE j.verdict = 'miss' AND p.drawn < (SELECT until FROM reach))::int AS "sampledMisses"
-     ${everybody}`,
+       jsonb_build_object('people', count(*) FILTER (WHERE behind),
+         'sampledFits', count(*) FILTER (WHERE behind AND sampled AND verdict = 'fit'),
+         'sampledMisses', count(*) FILTER (WHERE behind AND sampled AND verdict = 'miss'),
+         'otherFits', count(*) FILTER (WHERE behind AND NOT sampled AND verdict = 'fit'),
+         'otherMisses', count(*) FILTER (WHERE behind AND NOT sampled AND verdict = 'miss')) AS behind
+     FROM placed`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
   const turns = await database().query<{ fit: boolean; place: number }>(
@@ -182,7 +188,8 @@ export async function readingOf(briefId: string, harvestId: string) {
      FROM judged j JOIN harvests h ON h.id = $harvestId WHERE j.verdict <> 'unsure' AND j.updated_at >= h.created_at ORDER BY j.change`,
     { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
   );
-  return { judged: row!.fits + row!.misses, ...row!, ...fitsRead(row!), curve: fitsCurve(turns) };
+  const { behind, ...counts } = row!;
+  return { judged: row!.fits + row!.misses, ...counts, ...fitsRead({ ...counts, behind }), curve: fitsCurve(turns) };
 }
 
 /** The countries and verdicts of a harvest's people, with how many have each. */
