@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { watchedFields } from '$core/changes/watched-fields';
 import { largest } from './limits';
 import { operation } from './operation';
 import { paths } from './paths';
@@ -18,6 +19,8 @@ const rhythm = z.object({
 const rules = z
   .array(z.object({ name: z.string().trim().min(1).max(100), rule: z.string().trim().min(1).max(2000) }))
   .max(30);
+/** By how many per cent a field must change to be reported; null where it never is. */
+const thresholds = z.partialRecord(z.enum(watchedFields), z.number().min(0).max(1000).nullable());
 const kinds = z.enum(['new', 'back', 'changed', 'left']);
 const run = z.object({
   id: z.uuid(),
@@ -49,6 +52,7 @@ const watch = z.object({
   /** The shortlist whose people are watched, and when one of them is news */
   list: z.object({ id: z.uuid(), name: z.string() }).nullable(),
   rules,
+  thresholds,
   unread: z.int(),
   lastRun: run.nullable(),
   /** Whether the share of fits among the newly come has fallen */
@@ -71,7 +75,7 @@ const news = z.object({
   /** What is known of them already */
   known: z.array(z.enum(['contacted', 'on a shortlist']))
 });
-const begun = { name, rhythm, budget };
+const begun = { name, rhythm, budget, thresholds: thresholds.optional() };
 const watchParams = z.object({ watch: z.uuid() });
 
 /** Searches that go on working. */
@@ -103,6 +107,7 @@ export const watches = {
       rhythm: rhythm.optional(),
       active: z.boolean().optional(),
       rules: rules.min(1).optional(),
+      thresholds: thresholds.optional(),
       /** Another secret address: the one before no longer answers */
       renewFeed: z.literal(true).optional()
     })

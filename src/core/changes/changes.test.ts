@@ -5,6 +5,7 @@ import { seededRandom } from '../measure/random';
 import { emptyPersona } from '../persona/persona';
 import { applyDifferences, differences, type Known } from './differences';
 import { driftOf, reachDrift } from './drift';
+import { steadyFacts, type Facts } from './watched';
 import { nextTime, rhythmFault } from './rhythm';
 import { watchName } from './watch-name';
 import { factsOf, type Facts } from './watched';
@@ -119,6 +120,22 @@ describe('a rhythm', () => {
     expect(rhythmFault({ rule: 'every monday', zone: 'Europe/Oslo' })).toContain('RFC 5545');
     expect(rhythmFault({ rule: 'FREQ=SECONDLY', zone: 'Europe/Oslo' })).toContain('daily');
     expect(rhythmFault({ rule: 'FREQ=DAILY', zone: 'Europe/Nowhere' })).toContain('time zone');
+  });
+});
+
+describe('small changes', () => {
+  it('are reported from a threshold on, and once small steps have added up to it', () => {
+    let known = { headcount: '100', title: 'QA' } as Facts;
+    const reported: string[] = [];
+    for (const headcount of ['104', '107', '109', '110', '115', '121', '109', '108']) {
+      const now = steadyFacts(known, { headcount, title: 'QA' }, { headcount: 10 });
+      if (now.headcount !== known.headcount) reported.push(headcount);
+      known = now;
+    }
+    expect(reported).toEqual(['110', '121', '108']);
+    expect(steadyFacts({ title: 'QA' }, { title: 'QA Manager' }, { headcount: 10 })).toEqual({ title: 'QA Manager' });
+    expect(steadyFacts({ place: 'Oslo' }, { place: 'Bergen' }, { place: null })).toEqual({ place: 'Oslo' });
+    expect(steadyFacts({}, { headcount: '5' }, { headcount: null })).toEqual({ headcount: '5' });
   });
 });
 

@@ -1,4 +1,5 @@
-import { watchedFields, type Facts, type WatchedField } from './watched';
+import { type Facts } from './watched';
+import { watchedFields, type WatchedField } from './watched-fields';
 
 /** Somebody whom a watch knows: what was told last, and whether they were found the last time. */
 export interface Known {

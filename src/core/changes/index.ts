@@ -5,4 +5,5 @@ export * from './rhythm';
 export * from './trigger';
 export * from './watch-name';
 export * from './watched';
+export * from './watched-fields';
 export * from './why-new';

@@ -11,7 +11,8 @@ import {
   type Told,
   type Truth
 } from '../semantics';
-import { factsOf, watchedFields, type WatchedField } from './watched';
+import { factsOf } from './watched';
+import { watchedFields, type WatchedField } from './watched-fields';
 
 /** What a term of a rule is asked of: what is told now, what was told before, or what has become of it. */
 type Asked = 'was' | 'changed' | 'grown' | 'leaders';

@@ -11,6 +11,7 @@
   import type { Inbox } from './inbox.svelte';
   import { newsKinds as kinds } from './news-kinds';
   import RunsChart from './RunsChart.svelte';
+  import ThresholdFields from './ThresholdFields.svelte';
   import { rhythmInWords } from './rhythm-words';
 
   interface Props {
@@ -69,20 +70,18 @@
       A break in the series: {watch.lastRun.breaks.join('; ')}.
     </p>{/if}
   {#if watch.reach !== 'goes on'}<p class="warm">
-      More {watch.reach === 'fewer' ? 'leave than come' : 'come than leave'}, run after run, beyond chance: the string
-      reaches
-      {watch.reach}.
+      Run after run, significantly more people {watch.reach === 'fewer' ? 'leave than come' : 'come than leave'}: the
+      string reaches {watch.reach}.
     </p>{/if}
   {#if watch.drift && watch.drift.says !== 'worse'}<p class="soft">
-      {count(watch.drift.fits)} of {count(watch.drift.judged)} newly come who were judged fit{watch.drift.says ===
+      {count(watch.drift.fits)} of {count(watch.drift.judged)} new people judged so far fit{watch.drift.says ===
       'as before'
-        ? ': as many as before'
+        ? ', as many as before'
         : ''}.
     </p>{/if}
   {#if watch.drift?.says === 'worse'}<p class="warm">
-      Of {count(watch.drift.judged)} newly come who were judged, {count(watch.drift.fits)} fit: fewer than before, beyond
-      chance.
-      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>Better the string</a>.
+      {count(watch.drift.fits)} of {count(watch.drift.judged)} new people judged so far fit: significantly fewer than before.
+      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>Improve the string</a>.
     </p>{/if}
   <Fold title="More of this watch" bind:open={opened}>
     <p class="soft">
@@ -118,6 +117,9 @@
       {/each}
       <Act onclick={() => change({ renewFeed: true })}>New address</Act>
     </div>
+    {#if opened && !watch.list}
+      <ThresholdFields bind:thresholds={() => watch.thresholds, (thresholds) => void change({ thresholds })} />
+    {/if}
     {#if opened}<RunsChart watch={watch.id} name={watch.name} />{/if}
   </Fold>
 </div>

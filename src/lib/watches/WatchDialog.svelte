@@ -7,7 +7,9 @@
   import Refused from '$lib/frame/Refused.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { firstRhythm } from './rhythm-words';
+  import { usualThresholds } from '$core/changes';
   import RhythmFields from './RhythmFields.svelte';
+  import ThresholdFields from './ThresholdFields.svelte';
 
   type Begun = Body<'createWatch'>;
   /** What is watched, and the budget of it. */
@@ -40,11 +42,12 @@
   }: Props = $props();
 
   let rhythm = $state(firstRhythm());
+  let thresholds = $state(usualThresholds);
   let refused: unknown = $state(null);
   async function begin() {
     refused = null;
     try {
-      const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), ...what() };
+      const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), thresholds, ...what() };
       await call('createWatch', { params: { id: briefId }, body });
       open = false;
       toast(`${name.trim()} is watched from now on: news comes to Home.`, { href: '/', text: 'Home' });
@@ -68,5 +71,6 @@
   <p>{about}</p>
   <Field label="Name" maxlength="200" bind:value={name} />
   <RhythmFields bind:rhythm />
+  <ThresholdFields bind:thresholds />
   {@render children()}
 </Modal>

@@ -28,6 +28,7 @@ import * as slicesByHand from './migrations/0025-slices-by-hand';
 import * as lexiconTold from './migrations/0026-lexicon-told';
 import * as erasedOfTrials from './migrations/0027-erased-of-trials';
 import * as checkedOfAddresses from './migrations/0028-checked-of-addresses';
+import * as changeThresholds from './migrations/0029-change-thresholds';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -60,7 +61,8 @@ export const migrations: readonly Migration[] = [
   slicesByHand,
   lexiconTold,
   erasedOfTrials,
-  checkedOfAddresses
+  checkedOfAddresses,
+  changeThresholds
 ];
 interface Migration {
   name: string;

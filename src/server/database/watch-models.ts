@@ -1,4 +1,5 @@
 import { DataTypes, type CreationOptional } from 'sequelize';
+import { usualThresholds, type Thresholds } from '$core/changes';
 import type { HarvestBudget } from './harvest-models';
 import { define, type Row } from './define';
 
@@ -20,6 +21,8 @@ export interface WatchRow extends Row<WatchRow> {
   shortlistId: CreationOptional<string | null>;
   /** When one of them is news. */
   rules: CreationOptional<{ name: string; rule: string }[]>;
+  /** What counts as a change, by field. */
+  thresholds: CreationOptional<Thresholds>;
   createdAt: CreationOptional<Date>;
 }
 export interface WatchRunRow extends Row<WatchRunRow> {
@@ -59,7 +62,8 @@ export const defineWatches = () => ({
       nextAt: DATE,
       feed: TEXT,
       shortlistId: UUID,
-      rules: { type: JSONB, defaultValue: [] }
+      rules: { type: JSONB, defaultValue: [] },
+      thresholds: { type: JSONB, defaultValue: usualThresholds }
     },
     'both'
   ),

@@ -1,5 +1,14 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import { differences, factsOf, whyLeft, whyNew, type FieldChange, type Facts, type Known } from '$core/changes';
+import {
+  differences,
+  factsOf,
+  steadyFacts,
+  whyLeft,
+  whyNew,
+  type FieldChange,
+  type Facts,
+  type Known
+} from '$core/changes';
 import { contactKeys, samePeople, type Person } from '$core/people';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
@@ -52,6 +61,11 @@ export async function keepChanges(
     { bind: { id: watch.id, run: run.id }, type: QueryTypes.SELECT, transaction }
   );
   const { seen, names } = met(rows, known);
+  const byNumber = new Map(known.map((one) => [one.number, one]));
+  for (const [number, one] of seen) {
+    const before = byNumber.get(number);
+    if (before) one.facts = steadyFacts(before.facts, one.facts, watch.thresholds);
+  }
   const found = differences(
     new Map(known.map((one): [string, Known] => [String(one.number), one])),
     new Map([...seen].map(([number, { facts }]) => [String(number), facts]))
@@ -61,7 +75,6 @@ export async function keepChanges(
   const earlier = isFirst
     ? new Map<string, Person>()
     : await seenBefore(watch.briefId, [...names.values()], transaction);
-  const byNumber = new Map(known.map((one) => [one.number, one]));
   const still = await stillThere(found.flatMap(({ kind, key }) => (kind === 'left' ? byNumber.get(Number(key))! : [])));
   const news = found.map((one): NewsInput => {
     const number = Number(one.key);

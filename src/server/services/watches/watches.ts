@@ -1,6 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { driftOf, reachDrift, readTrigger, rhythmFault, watchName, type Rhythm } from '$core/changes';
+import { driftOf, reachDrift, readTrigger, rhythmFault, watchName, type Rhythm, type Thresholds } from '$core/changes';
 import { hasPeopleHere, type SourceKind } from '$api/source-kinds';
 import { database } from '../../database/connection';
 import type { HarvestBudget } from '../../database/harvest-models';
@@ -36,6 +36,7 @@ interface WantedWatch {
   name: string;
   rhythm: Rhythm;
   budget: HarvestBudget;
+  thresholds?: Thresholds | undefined;
 }
 type Wanted = WantedWatch &
   (
@@ -79,7 +80,7 @@ async function placesOf(briefId: string, wanted: Wanted) {
 
 /** Watches a search or people; the first run begins at once, and tells whom there is. */
 export async function createWatch(briefId: string, wanted: Wanted) {
-  const { name, rhythm, budget } = wanted;
+  const { name, rhythm, budget, thresholds } = wanted;
   await findBrief(briefId);
   checkRhythm(rhythm);
   const people = 'people' in wanted ? wanted.people : null;
@@ -103,6 +104,7 @@ export async function createWatch(briefId: string, wanted: Wanted) {
         budget,
         feed: newFeed(),
         nextAt: nextOf({ rule, firstDay, hour, zone }, new Date()),
+        ...(thresholds && { thresholds }),
         ...(people && { shortlistId: people.list, rules: people.rules })
       },
       { transaction }
@@ -131,14 +133,19 @@ interface Change {
   active?: boolean | undefined;
   renewFeed?: true | undefined;
   rules?: { name: string; rule: string }[] | undefined;
+  thresholds?: Thresholds | undefined;
 }
-export async function changeWatch(id: string, { name, rhythm, active, renewFeed, rules }: Change): Promise<void> {
+export async function changeWatch(
+  id: string,
+  { name, rhythm, active, renewFeed, rules, thresholds }: Change
+): Promise<void> {
   const watch = await findWatch(id);
   if (rhythm) checkRhythm(rhythm);
   if (rules) {
     checkRules(rules);
     watch.rules = rules;
   }
+  if (thresholds) watch.thresholds = thresholds;
   if (name !== undefined) watch.name = name;
   if (rhythm) Object.assign(watch, { rule: rhythm.rule, firstDay: rhythm.from, hour: rhythm.hour, zone: rhythm.zone });
   if (active !== undefined) watch.active = active;
@@ -234,6 +241,7 @@ export async function listWatches() {
         sources,
         list,
         rules: watch.rules,
+        thresholds: watch.thresholds,
         unread,
         lastRun: last ? serializeRun(last) : null,
         drift: driftAmong(verdicts),
