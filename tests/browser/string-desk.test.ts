@@ -379,7 +379,7 @@ describe('the editor', () => {
     await waitForText(page, 'title:"quality manager" AND pharma');
     await more(page, 'On one line');
     expect(await stringText(page)).toBe('title:"quality manager" AND pharma');
-    await page.getByRole('button', { name: 'Lay out' }).click();
+    await page.getByRole('button', { name: 'Format' }).click();
     expect(await stringText(page)).toBe('title:"quality manager"\nAND pharma');
     for (let i = 0; i < 3; i++) await more(page, 'Undo');
     await waitForText(page, 'title:("quality manager" OR "senior quality manager") AND pharma');

@@ -8,7 +8,7 @@ import { driftOf, reachDrift } from './drift';
 import { steadyFacts, type Facts } from './watched';
 import { nextTime, rhythmFault } from './rhythm';
 import { watchName } from './watch-name';
-import { factsOf, type Facts } from './watched';
+import { factsOf } from './watched';
 import { whyNew } from './why-new';
 
 const facts = fc.record(

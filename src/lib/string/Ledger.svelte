@@ -24,9 +24,11 @@
     origins: ReadonlyMap<string, Origin>;
     /** True while the figures belong to an earlier text. */
     stale: boolean;
+    /** The string has errors. */
+    blocked: boolean;
     onchoose: (source: Source) => void;
   }
-  let { sources, ledger, query, origins, stale, onchoose }: Props = $props();
+  let { sources, ledger, query, origins, stale, blocked, onchoose }: Props = $props();
 
   let unfolded: ReadonlySet<string> = $state.raw(new Set());
   let sorting: { sourceId: string; what: 'alone' | 'change' | 'misses' } | null = $state(null);
@@ -77,7 +79,7 @@
             {@const now = ledger[source.id]}
             <TableHeader>
               <Act look="plain" onclick={() => onchoose(source)} class="name">{source.name}</Act>
-              <LedgerHead {source} {now} />
+              <LedgerHead {source} {now} {blocked} />
             </TableHeader>
           {/each}
         </TableRow>

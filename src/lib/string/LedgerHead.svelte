@@ -9,7 +9,13 @@
   import { fullestLimit } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
 
-  let { source, now }: { source: Answer<'listSources'>[number]; now: LedgerState | undefined } = $props();
+  interface Props {
+    source: Answer<'listSources'>[number];
+    now: LedgerState | undefined;
+    /** The string has errors: what is shown is of the last one that had none. */
+    blocked: boolean;
+  }
+  let { source, now, blocked }: Props = $props();
 </script>
 
 <!-- What a source says of the whole string, above what its parts are worth there. -->
@@ -31,10 +37,11 @@
       > shown
     </div>
   {/if}
-  <span class="badge {now.answer.rendering.exactness}"
-    ><Hint says={exactness[now.answer.rendering.exactness].means}>{exactness[now.answer.rendering.exactness].word}</Hint
-    ></span
-  >
+  {#if blocked}<span class="badge">before the errors</span>{:else}<span class="badge {now.answer.rendering.exactness}"
+      ><Hint says={exactness[now.answer.rendering.exactness].means}
+        >{exactness[now.answer.rendering.exactness].word}</Hint
+      ></span
+    >{/if}
   {now.answer.rendering.searches.length}
   {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
   {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}

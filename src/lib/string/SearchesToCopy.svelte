@@ -22,7 +22,8 @@
       {/snippet}
       <SourceCard
         {source}
-        reading={string.reading.sources[source.id]}
+        reading={string.blocked ? undefined : string.reading.sources[source.id]}
+        blocked={string.blocked}
         stale={!string.isRead}
         keptBack={string.answers[source.id]?.keptBack}
         hand={source.kind === 'by-hand' && !string.blocked ? hand : undefined}

@@ -14,12 +14,14 @@
     source: Source;
     reading: SourceReading | undefined;
     stale: boolean;
+    /** The string is empty or has errors, so that there is nothing to ask. */
+    blocked?: boolean;
     /** People whom the source itself drops for want of a fact it is asked, where that is known. */
     keptBack?: Answer<'ledger'>['keptBack'] | undefined;
     /** What stands under the card of a place run by hand. */
     hand?: Snippet | undefined;
   }
-  let { source, reading, stale, keptBack, hand }: Props = $props();
+  let { source, reading, stale, blocked = false, keptBack, hand }: Props = $props();
 
   const limits = $derived(
     reading
@@ -80,6 +82,8 @@
     {#if reading.rendering.searches.length > shown}
       <Act onclick={() => (shown = Infinity)}>Show all {reading.rendering.searches.length} searches</Act>
     {/if}
+  {:else if blocked}
+    <p class="note">Fix the errors in the string to see its search.</p>
   {:else}
     <Waiting says="Translating…" />
   {/if}

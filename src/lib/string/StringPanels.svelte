@@ -122,6 +122,7 @@
       query={string.parsed.query}
       origins={string.origins}
       stale={string.blocked || string.ledgers.text !== string.text}
+      blocked={string.blocked}
       onchoose={(source) => show('searches', { of: source.id })}
     />
     {#if string.best.list?.length}

@@ -19,7 +19,9 @@ async function work({ id, text, sets, sheets }: ReadingQuestion): Promise<void> 
     description: query ? describe(query) : '',
     shorter: shorter && print(shorter).length < print(query!).length ? layOut(shorter) : null
   });
-  for (const sheet of query ? sheets : []) {
+  // What has errors is not what its writer means: it is translated for nobody.
+  const hasErrors = problems.some(({ severity }) => severity === 'error');
+  for (const sheet of query && !hasErrors ? sheets : []) {
     await new Promise((later) => setTimeout(later));
     if (id !== latest) return;
     const rendering = render(query!, sheet);

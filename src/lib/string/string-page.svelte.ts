@@ -1,3 +1,4 @@
+import { expectedSpend, type Interval } from '$core/measure';
 import { hasPeopleHere } from '$api/source-kinds';
 import { reload } from '$lib/kept/reload';
 import { goto } from '$app/navigation';
@@ -89,6 +90,23 @@ export class StringPage {
   counted = $derived.by(() => this.chosen.filter(({ kind }) => hasPeopleHere(kind)));
   /** Those that a run goes to. */
   runAt = $derived.by(() => this.chosen.filter(({ kind }) => kind !== 'by-hand'));
+  /** What a run costs at the sources that charge, as far as their counts are known: by unit, and the sources whose price is open. */
+  runCost = $derived.by(() => {
+    const units = new Map<string, Interval>();
+    const open: string[] = [];
+    for (const { id, name, sheet } of this.runAt) {
+      if (!sheet.price) continue;
+      const answer = this.answers[id];
+      const cost = answer && expectedSpend(sheet, answer.rendering.searches.length, answer.found.reported);
+      if (!cost) {
+        open.push(name);
+        continue;
+      }
+      const before = units.get(cost.unit) ?? { low: 0, high: 0 };
+      units.set(cost.unit, { low: before.low + cost.low, high: before.high + cost.high });
+    }
+    return { units: [...units], open };
+  });
   answers = $derived.by(() => Object.fromEntries(this.counted.map(({ id }) => [id, this.ledgers.states[id]?.answer])));
   order = $derived.by(() => {
     const { narrowed, parts } = this;

@@ -14,6 +14,7 @@
   import Problems from '$lib/string/Problems.svelte';
   import StringEditor from '$lib/string/StringEditor.svelte';
   import StringPanels from '$lib/string/StringPanels.svelte';
+  import { runCostWords } from '$lib/string/run-cost-words';
   import { StringPage } from '$lib/string/string-page.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -73,9 +74,10 @@
   </p>
   <KeptNotice document={string.draft} history={false} />
   <Act onclick={string.build}>Build from persona</Act>
-  <Act disabled={string.blocked} onclick={string.layOut}>Lay out</Act>
+  <Act disabled={string.blocked} onclick={string.layOut}>Format</Act>
   <Act look="main" onclick={string.run} disabled={string.running}
-    >Run on {string.counted.length} source{string.counted.length === 1 ? '' : 's'} <kbd>Ctrl ↵</kbd></Act
+    >Run on {string.runAt.length} source{string.runAt.length === 1 ? '' : 's'}{runCostWords(string.runCost)}
+    <kbd>Ctrl ↵</kbd></Act
   >
   <OverflowMenu flipped size="sm" aria-label="More to do with the string">
     <OverflowMenuItem text="Undo" on:click={() => editor.takeBack()} />
