@@ -1,5 +1,6 @@
-import { firmKey, isRoleMailbox } from '../people/contact-keys';
+import { firmKey, isMail, isRoleMailbox } from '../people/contact-keys';
 import { countryCode } from '../people/countries';
+import type { Person } from '../people/person';
 import { plainText } from '../people/person-name';
 import type { LeftOutReason } from './list-fields';
 
@@ -9,6 +10,7 @@ export const leftOutWords: Record<LeftOutReason, string> = {
   customer: 'a customer',
   competitor: 'at a competitor',
   'own firm': 'at our own firm',
+  'excluded firm': 'at a firm that the persona excludes',
   consent: 'in a country that asks prior consent',
   'role mailbox': 'only a mailbox of the firm',
   'no address': 'no mail address',
@@ -21,6 +23,8 @@ export interface FirmLists {
   customers: string[];
   competitors: string[];
   own: string[];
+  /** Of the persona. */
+  excluded?: readonly string[];
 }
 
 /** What is known of somebody who may be left out. */
@@ -40,7 +44,8 @@ export function leaveOutReader(firms: FirmLists, consent: readonly string[]): (o
   const kinds = [
     ['customer', known(firms.customers)],
     ['competitor', known(firms.competitors)],
-    ['own firm', known(firms.own)]
+    ['own firm', known(firms.own)],
+    ['excluded firm', known(firms.excluded ?? [])]
   ] as const;
   const asks = new Set(consent.map((country) => countryCode(country) ?? country));
   return ({ company, country, mail, contacted, takenBefore }) => {
@@ -54,6 +59,15 @@ export function leaveOutReader(firms: FirmLists, consent: readonly string[]): (o
       ...(takenBefore ? (['taken before'] as const) : [])
     ];
   };
+}
+
+/** Whether a person is at one of some firms now, by its name or by the domain of an address of theirs. */
+export function atFirms(lines: readonly string[]): (person: Person) => boolean {
+  const firms = known(lines);
+  return ({ jobs = [], contact = [] }) =>
+    firms.size > 0 &&
+    (jobs.some(({ to, company }) => !to && company !== '' && firms.has(firmKey(company))) ||
+      contact.some((text) => isMail(text.trim()) && firms.has(text.trim().toLowerCase().split('@').at(-1)!)));
 }
 
 const known = (lines: readonly string[]) =>

@@ -19,6 +19,7 @@ export const leftOutReasons = [
   'customer',
   'competitor',
   'own firm',
+  'excluded firm',
   'consent',
   'role mailbox',
   'no address',

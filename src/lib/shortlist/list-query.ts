@@ -89,6 +89,7 @@ export const leftOutShort: Record<LeftOutReason, string> = {
   customer: 'customer',
   competitor: 'competitor',
   'own firm': 'own firm',
+  'excluded firm': 'excluded firm',
   consent: 'asks consent',
   'role mailbox': 'firm’s mailbox',
   'no address': 'no address',

@@ -1,10 +1,12 @@
 import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
 import { nextStep } from '$core/harvest';
 import { middleOf, type Interval } from '$core/measure';
+import { atFirms } from '$core/shortlist';
 import { database } from '../../database/connection';
 import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '../../database/harvest-models';
 import { models, type HandEntryRow, type SourceRow } from '../../database/models';
 import { askPeople } from '../../workers/people';
+import { excludedFirms } from '../briefs/excluded-firms';
 import { askWithNextWord } from '../harvest/ask-with-words';
 import { linkSoon } from '../harvest/link-in-thread';
 import { placeOf, reportedOf, tryToCut } from '../harvest/slices';
@@ -91,6 +93,8 @@ export async function recountSlice(slice: HarvestSliceRow, transaction: Transact
   // Somebody may be shown twice.
   const people = [...new Map(shown.map((person) => [person.id, person])).values()];
   const checked = await askPeople('check-rows', { sheet: source.sheet, leftover: run.rendering.leftover, people });
+  const harvest = await models().Harvest.findByPk(harvestId, { transaction });
+  const isExcluded = atFirms(harvest ? (await excludedFirms(harvest.briefId, transaction)).all : []);
   const bind = { harvestId, sourceId, slice: slice.id };
   await database().query(
     `UPDATE harvest_rows SET slices = array_remove(slices, $slice::uuid)
@@ -111,7 +115,17 @@ export async function recountSlice(slice: HarvestSliceRow, transaction: Transact
        untold = excluded.untold, slices = CASE WHEN harvest_rows.slices @> ARRAY[$slice::uuid] THEN harvest_rows.slices
          ELSE array_append(harvest_rows.slices, $slice::uuid) END`,
     {
-      bind: { ...bind, rows: JSON.stringify(people.map((person, at) => ({ at, person, ...checked[at]! }))) },
+      bind: {
+        ...bind,
+        rows: JSON.stringify(
+          people.map((person, at) => ({
+            at,
+            person,
+            ...checked[at]!,
+            ...(isExcluded(person) && { reading: 'not met' })
+          }))
+        )
+      },
       transaction
     }
   );

@@ -2,6 +2,7 @@ import { ForeignKeyConstraintError, QueryTypes, UniqueConstraintError } from 'se
 import * as z from 'zod';
 import { countInterval } from '$core/dialect';
 import { nextStep } from '$core/harvest';
+import { atFirms } from '$core/shortlist';
 import { spendOn } from '$core/measure';
 import { isDatabaseAway } from '../../database/away';
 import { database } from '../../database/connection';
@@ -11,6 +12,7 @@ import { addJob, alone, defineTask, hasNoJob } from '../../jobs/queue';
 import { Later, NotNow } from '../../jobs/not-now';
 import { log } from '../../log';
 import { askPeople } from '../../workers/people';
+import { excludedFirms } from '../briefs/excluded-firms';
 import { askPage } from '../sources/ask-source';
 import { sourceToAsk } from '../sources/sources';
 import { faultOfSource, whyItBrokeOff } from '../sources/why-it-broke-off';
@@ -239,7 +241,20 @@ async function readPage(
     people: answer.people
   });
   const spent = answer.spent ?? spendOn(source.sheet, slice.pages ? 0 : 1, answer.people.length)?.amount ?? 0;
-  const rows = answer.people.map((person, i) => ({ person, ...checked[i]! }));
+  // People at firms that the brief excludes came, and are counted so; they are no part of its result.
+  const isExcluded = atFirms((await excludedFirms(harvest.briefId)).all);
+  const rows = answer.people.map((person, i) => {
+    const one = { person, ...checked[i]! };
+    return isExcluded(person) ? { ...one, reading: 'not met' as const } : one;
+  });
+  const excluded = answer.people.filter(isExcluded).length;
+  if (excluded)
+    events.push({
+      at: new Date().toISOString(),
+      search: 0,
+      page: slice.pages,
+      what: `${excluded} people at firms that the brief excludes`
+    });
   await database().transaction(async (transaction) => {
     const [kept] = await database().query(
       `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, person, reading, untold)

@@ -43,7 +43,7 @@ const holds = 90;
 
 const open = `FROM shortlist_people p LEFT JOIN mail_checks m ON m.address = p.mail AND m.checked_at > now() - interval '${holds} days'
   WHERE p.shortlist_id = $listId AND p.mail <> '' AND p.mail_fault = '' AND m.address IS NULL
-    AND NOT p.left_out && ARRAY['contacted', 'customer', 'competitor', 'own firm', 'by hand']`;
+    AND NOT p.left_out && ARRAY['contacted', 'customer', 'competitor', 'own firm', 'excluded firm', 'by hand']`;
 
 /** Some addresses of a list that are still to be asked about: each once, without those told to be useless and those of people left out. */
 async function openAddresses(listId: string, most: number): Promise<string[]> {

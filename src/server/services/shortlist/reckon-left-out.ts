@@ -4,6 +4,7 @@ import { leaveOutReader } from '$core/shortlist';
 import { database } from '../../database/connection';
 import type { ShortlistRow } from '../../database/shortlist-models';
 import { readDocument } from '../briefs/briefs';
+import { excludedFirms } from '../briefs/excluded-firms';
 import { readHouseList } from '../library/house-lists';
 
 /** People looked at before others have their turn. */
@@ -14,18 +15,23 @@ const atOnce = 1000;
  * contacted, the list's firms, the countries that ask consent, who was taken along, or the people themselves.
  */
 export async function reckonLeftOut(list: ShortlistRow): Promise<void> {
-  const [contacted, consent, [taken]] = await Promise.all([
+  const [contacted, consent, firms, [taken]] = await Promise.all([
     readDocument(list.briefId, 'contacted'),
     readHouseList('consent'),
+    excludedFirms(list.briefId),
     database().query<{ mark: string }>(
       `SELECT concat(count(p.taken_at), max(p.taken_at)) AS mark FROM shortlist_people p JOIN shortlists s ON s.id = p.shortlist_id
        WHERE s.brief_id = $briefId AND s.taken_counts`,
       { bind: { briefId: list.briefId }, type: QueryTypes.SELECT }
     )
   ]);
-  const mark = `${list.revision} ${contacted.revision} ${consent.revision} ${taken!.mark}`;
+  const mark = `${list.revision} ${contacted.revision} ${consent.revision} ${firms.mark} ${taken!.mark}`;
   if (mark === list.reckoned) return;
-  const reasons = leaveOutReader(list.firms, list.consent ? consent.body.map(({ country }) => country) : []);
+  const { customers, excluded } = firms;
+  const reasons = leaveOutReader(
+    { ...list.firms, customers, excluded },
+    list.consent ? consent.body.map(({ country }) => country) : []
+  );
   const keys = new Set(contacted.body.flatMap(contactKeys));
   for (const key of await keysTaken(list)) keys.add(key);
   for (let from = 0; ; from += atOnce) {

@@ -1,7 +1,9 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { personFromPageRow } from '$core/formats';
+import { atFirms } from '$core/shortlist';
 import { database } from '../../database/connection';
 import type { HandRow } from '../../database/models';
+import { excludedFirms } from '../briefs/excluded-firms';
 import type { Row } from './keep-changes';
 
 /** Looks that are due, at whose place something was read since. */
@@ -20,13 +22,22 @@ export async function rowsByHand(watchId: string, transaction: Transaction): Pro
      WHERE s.watch_id = $watchId AND NOT h.taken_back ORDER BY h.seen_at DESC, h.created_at DESC`,
     { bind: { watchId }, type: QueryTypes.SELECT, transaction }
   );
+  const [watch] = await database().query<{ briefId: string }>(
+    'SELECT brief_id AS "briefId" FROM watches WHERE id = $watchId',
+    {
+      bind: { watchId },
+      type: QueryTypes.SELECT,
+      transaction
+    }
+  );
+  const isExcluded = atFirms((await excludedFirms(watch!.briefId, transaction)).all);
   const met = new Set<string>();
   return entries.flatMap(({ sourceId, rows }) =>
     rows.flatMap((row) => {
       if (met.has(row.id)) return [];
       met.add(row.id);
       const person = personFromPageRow(row, row.id);
-      return person ? [{ sourceId, person }] : [];
+      return person && !isExcluded(person) ? [{ sourceId, person }] : [];
     })
   );
 }

@@ -7,12 +7,14 @@ import { startJobs } from '../../app/jobs';
 import { stopQueue } from '../../jobs/queue';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { budget, fileSource, over, person, rhythm, setPeople, told } from '../../testing/watched';
-import { createBrief } from '../briefs/briefs';
+import { createBrief, readDocument, writeDocument } from '../briefs/briefs';
 import { listHarvests } from '../harvest/harvests';
 import { openSources } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
 import { objectTo } from '../objections/erase';
+import { addCustomers } from '../shortlist/customers';
 import { keepPeople } from '../shortlist/keep';
+import { listKept } from '../shortlist/list-kept';
 import { createShortlist } from '../shortlist/shortlists';
 import { giveVerdict } from '../trials/verdicts';
 import { feedOf } from './feed';
@@ -141,6 +143,34 @@ describe('a watch', () => {
     await lookAtWatches();
     expect(await runsOfWatch(id)).toHaveLength(3);
     expect(nextOf(watch, new Date('2026-06-01T00:00:00Z'))!.toISOString()).toBe('2026-06-01T04:00:00.000Z');
+  }, 60_000);
+
+  it('leaves out people at firms that the brief excludes, customers of its shortlists among them', async () => {
+    const { id, briefId } = await watched('Excluding', { 'file-excluding': [person(0, 'QA', 'A')] });
+    const { revision, body } = await readDocument(briefId, 'persona');
+    await writeDocument(briefId, 'persona', { body: { ...body, notFirms: ['Polar Foods'] }, revision });
+    await database().transaction((transaction) => addCustomers(briefId, ['Kelpline ApS'], transaction));
+    await setPeople('file-excluding', [
+      person(0, 'QA', 'A'),
+      person(1, 'QA', 'Polar Foods A/S'),
+      person(2, 'QA', 'Kelpline'),
+      person(3, 'QA', 'Neighbour')
+    ]);
+    await runWatch(id);
+    await over(id, 2);
+    const { news } = await listNews({ watch: id });
+    expect(news.map(({ facts }) => facts.company)).toEqual(['Neighbour']);
+    // A list that is made later leaves them out too.
+    const { id: list } = await createShortlist(briefId, { name: 'Later', purpose: '' });
+    const people = [person(1, 'QA', 'Polar Foods A/S'), person(2, 'QA', 'Kelpline'), person(3, 'QA', 'Neighbour')];
+    await keepPeople({ briefId, id: list, why: '', from: { kind: 'people', people } });
+    const { people: rows } = await listKept(briefId, list, {});
+    const reasons = rows.map(({ company, leftOut }) => [company, leftOut.filter((one) => one !== 'no address')]);
+    expect(reasons.sort()).toEqual([
+      ['Kelpline', ['customer']],
+      ['Neighbour', []],
+      ['Polar Foods A/S', ['excluded firm']]
+    ]);
   }, 60_000);
 
   it('is kept with its first run, and made due with its next, or not at all', async () => {
