@@ -1,5 +1,5 @@
 import type { Estimate } from '../measure/estimate';
-import type { Figures } from '../measure/figures';
+import { searchesRunInWords, type Figures } from '../measure/figures';
 import type { Precision } from '../measure/precision';
 import type { Interval } from '../measure/wilson';
 import { writeCsv } from './csv';
@@ -118,12 +118,14 @@ export function reportMarkdown(report: Report): string {
   for (const entry of report.entries) {
     const { figures } = entry;
     const unseen = unseenOf(entry);
+    const partly = searchesRunInWords(figures);
     lines.push(
       '',
       `## ${plain(entry.source)}: version ${entry.version}${entry.name ? `, ${plain(entry.name)}` : ''}`,
       '',
       ...(entry.note ? [plain(entry.note), ''] : []),
       ...entry.searches.flatMap((search) => [fenced(search), '']),
+      ...(partly ? [`- **${partly} run: every figure here is of these alone**`] : []),
       `- reported: ${reportedEstimate(figures.reported)}${entry.exactness === 'exact' ? '' : ` (${exactnessWords[entry.exactness]})`}`,
       `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(figures.possible)}`,
       `- estimated result: ${reportedEstimate(figures.estimated[reading])}`,
@@ -133,7 +135,7 @@ export function reportMarkdown(report: Report): string {
       ...(entry.known.inSource ? [`- known-goods: ${entry.known.found} of ${entry.known.inSource}`] : []),
       ...(entry.spent ? [`- spent: ${number(entry.spent.amount)} ${plain(entry.spent.unit)}s`] : []),
       `- ${plain(entry.standing)}`,
-      `- not seen: ${unseen.high ? `${reportedRange(unseen)} rows beyond what the source shows` : 'nobody'}`,
+      `- not seen: ${unseen.high ? `${reportedRange(unseen)} rows beyond what the source shows` : 'nobody'}${figures.outstanding ? `, and all of ${figures.outstanding.of - figures.outstanding.run} searches that were not run` : ''}`,
       ...(entry.leftOver
         ? ['- taken out afterwards, since the source cannot be asked it:', '', fenced(entry.leftOver)]
         : [])
@@ -159,6 +161,7 @@ export function reportCsv({ entries, certainOnly }: Report): string {
       'chosen',
       'string',
       'searches',
+      'searches run',
       'exactness',
       'reported',
       'reported low',
@@ -193,6 +196,7 @@ export function reportCsv({ entries, certainOnly }: Report): string {
         entry.chosen ? 'yes' : 'no',
         entry.text,
         entry.searches.length,
+        entry.figures.outstanding?.run ?? entry.searches.length,
         entry.exactness,
         entry.figures.reported.middle,
         entry.figures.reported.low,

@@ -23,7 +23,8 @@ export const searchAnswerSchema = z.object({
   certain: rows,
   possible: rows,
   complete: z.boolean(),
-  pages: z.array(z.int().min(1)).optional().describe('The pages read by hand, in order')
+  pages: z.array(z.int().min(1)).optional().describe('The pages read by hand, in order'),
+  outstanding: z.boolean().optional().describe('This search was not run yet')
 });
 export const foundSchema = z.object({
   reported: estimateSchema.describe('Rows that the source says it has, as its way of counting allows'),
@@ -34,7 +35,13 @@ export const foundSchema = z.object({
   part: z
     .enum(['top', 'pages'])
     .optional()
-    .describe('Which part was read by hand: the top only, or pages through the depth; missing where all shown was read')
+    .describe(
+      'Which part was read by hand: the top only, or pages through the depth; missing where all shown was read'
+    ),
+  outstanding: z
+    .object({ run: z.int().min(0), of: z.int().min(1) })
+    .optional()
+    .describe('How many of the searches were run; every other figure is of these alone. Missing where all were')
 });
 export const figuresSchema = foundSchema.extend({
   precision: both(precision).describe('Share of fits among those judged of the sample'),

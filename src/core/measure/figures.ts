@@ -27,6 +27,8 @@ export interface SearchAnswer {
   complete: boolean;
   /** The pages that somebody read by hand, in order; missing where Eave read all that is shown. */
   pages?: number[];
+  /** This search was not run yet: nothing is known of it. */
+  outstanding?: boolean;
 }
 
 /** A figure for those who are certain, and for all who are possible. */
@@ -61,6 +63,8 @@ export interface Found {
   estimated: Both<Estimate>;
   /** Which part was read by hand; missing where all that is shown was read. */
   part?: PartRead;
+  /** How many of the rendering's searches were run; missing where all were. Every other figure is of these alone. */
+  outstanding?: { run: number; of: number };
 }
 
 /** The figures of a string that was run at a source and judged. */
@@ -70,6 +74,10 @@ export interface Figures extends Found {
   /** Estimated result times precision; null while nobody is judged. */
   fits: Both<Estimate | null>;
 }
+
+/** That figures are of some searches alone, as `1 of 5 searches`; null where all were run. */
+export const searchesRunInWords = ({ outstanding }: Pick<Found, 'outstanding'>): string | null =>
+  outstanding ? `${outstanding.run} of ${outstanding.of} searches` : null;
 
 const seen = (answers: readonly SearchAnswer[], stay: 'certain' | 'possible'): SearchSeen[] =>
   answers.map((answer) => ({
@@ -105,6 +113,7 @@ function fitsIn(searches: readonly SearchSeen[], checked: boolean, fits: number,
 /** How many a string finds, from what its searches brought; `checked` where a part of it was left over. */
 export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Found {
   const part = partRead(answers);
+  const run = answers.filter(({ outstanding }) => !outstanding).length;
   const total = (of: (one: SearchAnswer) => number) => answers.reduce((sum, one) => sum + of(one), 0);
   return {
     reported: reportedBy(answers.map(({ interval }) => ({ reported: interval }))),
@@ -115,7 +124,8 @@ export function foundBy(answers: readonly SearchAnswer[], checked: boolean): Fou
       certain: resultIn(seen(answers, 'certain'), checked).result.estimate,
       possible: resultIn(seen(answers, 'possible'), checked).result.estimate
     },
-    ...(part && { part })
+    ...(part && { part }),
+    ...(run < answers.length && { outstanding: { run, of: answers.length } })
   };
 }
 

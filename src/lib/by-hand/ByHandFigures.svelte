@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, percent, percentRange } from '$lib/marks/format';
@@ -26,6 +27,9 @@
   <DepthRead pages={here?.pages ?? null} read={here?.pagesRead ?? []} drawn={here?.drawn ?? []} />
   {#if here?.pages}<p class="soft">Between the pages: unseen, estimated.</p>{/if}
   {#if trial && figures}
+    {#if searchesRunInWords(figures)}
+      <p class="warn">{searchesRunInWords(figures)} run: these figures are of that part alone.</p>
+    {/if}
     <dl>
       <dt>Reported</dt>
       <dd>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import { afterPaint } from '$lib/ui/after-paint';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
@@ -115,6 +116,9 @@
               {@const winner = winnerAt(source.id)}
               <TableCell class={winner?.version === version.number ? 'winner' : ''}>
                 {#if cell}
+                  {#if searchesRunInWords(cell.figures)}
+                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> run: figures are of these alone</div>
+                  {/if}
                   {#each shown as measure (measure.id)}
                     {@const figure = measure.figure(cell, source, reading())}
                     {@const same = measure.shared?.(cell, reading())}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchesRunInWords } from '$core/measure';
   import { call } from '$lib/api/call';
   import { brief as briefPath } from '$lib/frame/paths';
   import { about, percent, percentRange } from '$lib/marks/format';
@@ -29,7 +30,9 @@
         >version {one.version}{one.name ? `, ${one.name}` : ''}</a
       >
       {#if figures && precision}
-        · {about(figures.estimated[which])} found{precision.share === null
+        · {about(figures.estimated[which])} found{searchesRunInWords(figures)
+          ? ` by ${searchesRunInWords(figures)}`
+          : ''}{precision.share === null
           ? ''
           : ` · ${percent(precision.share)} fits (${percentRange(precision.interval)})`}
       {/if}

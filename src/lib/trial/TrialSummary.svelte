@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact } from '$lib/marks/format';
@@ -10,6 +11,7 @@
 <p class="soft">
   {#if trial.state === 'done'}
     {@const { found } = trial}
+    {#if searchesRunInWords(found)}<b>{searchesRunInWords(found)}</b>:{/if}
     <Figure name="estimated" value={found.estimated[reading()].middle} source={trial.sourceId} version={trial.version}
       >{about(found.estimated[reading()])}</Figure
     >

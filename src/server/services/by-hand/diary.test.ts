@@ -1,9 +1,11 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { generalSheets } from '$core/dialect';
+import { readCsvRecords, reportCsv, reportMarkdown } from '$core/formats';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { refusal } from '../../testing/refusal';
 import { createBrief, readBrief } from '../briefs/briefs';
 import { boardFor } from '../comparing/board';
+import { reportOf } from '../comparing/report';
 import { createByHand, openSources } from '../sources/sources';
 import { keepVersion } from '../strings/versions';
 import { readTrial } from '../trials/trials';
@@ -22,10 +24,14 @@ const letters = (number: number) => String.fromCodePoint(97 + (number % 26), 97 
 const rows = (page: number, many = 25) =>
   Array.from({ length: many }, (_, i) => row(`Marta${letters(i)} Oliv${letters(page)}a`));
 
-async function place(text = 'title:("Jefa de Cocina" OR "Chef Ejecutivo") AND oven') {
+async function place(text = 'title:("Jefa de Cocina" OR "Chef Ejecutivo") AND oven', characters: number | null = null) {
   const { id } = await createBrief('Cocinas');
   const sheet = generalSheets[0]!;
-  const source = await createByHand({ ...sheet, name: 'Guía de Hoteles', limits: { ...sheet.limits, page: 25 } });
+  const source = await createByHand({
+    ...sheet,
+    name: 'Guía de Hoteles',
+    limits: { ...sheet.limits, page: 25, ...(characters !== null && { characters }) }
+  });
   const { number } = await keepVersion(id, text);
   const see = (seen: object) =>
     addEntry(id, number, source.id, { search: 0, said: '', page: null, rows: [], ...seen } as Parameters<
@@ -60,6 +66,24 @@ describe('the diary of a place run by hand', () => {
     const trial = await readTrial(id, later.trialId!);
     expect(trial).toMatchObject({ state: 'done', people: 49 });
     expect(trial.found).toMatchObject({ part: 'pages', shown: 49, reported: { low: 815, high: 824 } });
+  });
+
+  it('says how many of several searches were run, wherever its figures are', async () => {
+    const long = ['chef', 'cook', 'cocina', 'kitchen', 'oven', 'grill', 'menu', 'hotel'];
+    const { see, id } = await place(`title:(${long.map((word) => `${word} OR jefe${word}`).join(' OR ')})`, 60);
+    const { trialId } = await see({ said: '240', page: 1, rows: rows(1) });
+    const trial = await readTrial(id, trialId!);
+    const of = trial.rendering.searches.length;
+    expect(of).toBeGreaterThan(2);
+    expect(trial.found).toMatchObject({ outstanding: { run: 1, of }, reported: { low: 240, high: 240 } });
+    const [cell] = (await boardFor(id)).cells;
+    expect(cell!.figures.outstanding).toEqual({ run: 1, of });
+    const report = await reportOf(id);
+    expect(reportMarkdown(report)).toContain(`1 of ${of} searches run`);
+    expect(reportMarkdown(report)).toContain(`${of - 1} searches that were not run`);
+    expect(readCsvRecords(reportCsv(report))[0]).toMatchObject({ searches: String(of), 'searches run': '1' });
+    for (let search = 1; search < of; search++) await see({ search, said: '0' });
+    expect((await readTrial(id, trialId!)).found).not.toHaveProperty('outstanding');
   });
 
   it('keeps the address of its trial over entries, and shows there what stands now', async () => {

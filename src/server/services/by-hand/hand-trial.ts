@@ -89,7 +89,9 @@ export async function makeHandTrial(
       sourceId: source.id,
       seed,
       rendering,
-      answers: outcome.answers,
+      answers: outcome.answers.map((answer, search) =>
+        missing.includes(search) ? { ...answer, outstanding: true } : answer
+      ),
       filtered: outcome.filtered,
       contacted: outcome.contacted,
       found: outcome.found,

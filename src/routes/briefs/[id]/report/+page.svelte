@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import IntervalLine from '$lib/compare/IntervalLine.svelte';
@@ -88,6 +89,10 @@
               > possible</span
             >
           </dd>
+          {#if searchesRunInWords(figures)}
+            <dt>Run</dt>
+            <dd><b>{searchesRunInWords(figures)}</b>: every figure here is of these alone</dd>
+          {/if}
           <dt>Estimated result</dt>
           <dd>
             <Figure
