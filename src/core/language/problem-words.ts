@@ -130,6 +130,12 @@ export const problemWords = {
       `“${shortened(text)}” is no country of ISO 3166-1, so it is looked for as text, and few sources hold countries so.${
         meant ? ` ${meant}, perhaps?` : ' A town or a region goes with place.'
       }`,
+    industry: (text: string, meant: { code: string; name: string } | null) =>
+      `“${shortened(text)}” isn’t a division of ISIC Rev. 4, so few records have it as their industry. ${
+        meant
+          ? `The nearest is ${meant.code}, ${meant.name}.`
+          : 'Write a division such as 46, or search for words in firms’ texts.'
+      }`,
     listed: (scope: string, values: readonly string[], text: string) =>
       `${scope} is ${values.slice(0, -1).join(', ')} or ${values.at(-1)}; “${shortened(text)}” is found of nobody.`,
     fix: write

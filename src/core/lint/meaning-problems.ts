@@ -1,4 +1,5 @@
 import { countries, countryCode } from '../people/countries';
+import { industries, industryCode, industryName, industryWithin } from '../people/industries';
 import { jaroWinkler } from '../people/name-similarity';
 import { meanings } from '../titles/meanings';
 import { otherSpelling } from '../titles/spellings';
@@ -10,7 +11,7 @@ import { print } from '../language/print';
 import { isTerm, terms, type And, type Or, type Phrase, type Query, type Span, type Word } from '../language/query';
 import { isNumberFact, isTextScope } from '../language/scopes';
 import { coveredTerms } from '../semantics/simplify';
-import { fold } from '../language/tokens';
+import { fold, tokenKeys } from '../language/tokens';
 import { WordingIndex } from '../semantics/wording-index';
 import { checkpoint } from '../language/checkpoint';
 
@@ -220,7 +221,8 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   function values() {
     for (const { term } of terms(query)) {
       if (term.kind === 'range' || !term.at || term.set) continue;
-      const told = term.scope === 'country' ? noCountry(term) : noListedValue(term);
+      const told =
+        term.scope === 'country' ? noCountry(term) : term.scope === 'industry' ? noIndustry(term) : noListedValue(term);
       if (!told) continue;
       const place = valuePlace(term.at, term.text);
       say(
@@ -279,6 +281,24 @@ function noCountry(term: Word | Phrase): { message: string; write: string | null
     message: problemWords['unknown-value'].country(term.text, meant),
     write: meant && (/^[\p{L}]+$/u.test(meant) ? meant : `"${meant}"`)
   };
+}
+
+/**
+ * What to say of an industry that no firm has: records hold divisions of ISIC Rev. 4, by code and name. The fix writes the division that
+ * a code of more digits, or a word of the trade, belongs to.
+ */
+function noIndustry(term: Word | Phrase): { message: string; write: string | null } | null {
+  const wanted = term.text.trim();
+  const keys = tokenKeys(wanted).join(' ');
+  const prefix = term.kind === 'word' && term.prefix === true;
+  const isName = industries.some(({ name }) =>
+    ` ${tokenKeys(name).join(' ')}${prefix ? '' : ' '}`.includes(` ${keys}${prefix ? '' : ' '}`)
+  );
+  if (industryName(wanted) || (keys && isName)) return null;
+  const digits = /^(\d\d)\.?\d{1,3}$/.exec(wanted)?.[1];
+  const code = digits && industryName(digits) ? digits : (industryCode(wanted) ?? industryWithin(wanted) ?? null);
+  const meant = code && { code, name: industryName(code)! };
+  return { message: problemWords['unknown-value'].industry(wanted, meant || null), write: meant ? meant.code : null };
 }
 
 /** Facts with few values, and what people write for them. */

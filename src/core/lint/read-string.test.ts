@@ -120,6 +120,11 @@ describe('problems', () => {
     expect(fixed('country:("United Kingdon" OR France)')).toBe('country:("United Kingdom" OR France)');
     expect(fixed('hiring:true QA')).toBe('hiring:yes QA');
     expect(fixed('mail:valid')).toBe('mail:verified');
+    expect(fixed('industry:4646')).toBe('industry:46');
+    expect(fixed('industry:Großhandel')).toBe('industry:46');
+    for (const fine of ['industry:46', 'industry:"computer programming"', 'industry:wholesale', 'industry:whole*'])
+      expect(codes(fine)).not.toContain('unknown-value');
+    expect(codes('industry:"Centro comercial xyz"')).toContain('unknown-value');
     expect(fixed('country:Utrecht')).toBeUndefined();
   });
 

@@ -2,7 +2,7 @@ import type { Person } from '../people/person';
 import { presentJob } from '../people/present-job';
 import { wilson, type Interval } from '../measure/wilson';
 import { countryName } from '../people/countries';
-import { industryName } from '../people/industries';
+import { industryCode, industryName, industryWithin } from '../people/industries';
 import { quoted } from '../language/print';
 import { tokenKeys } from '../language/tokens';
 import { readTitle } from '../titles/read-title';
@@ -117,7 +117,8 @@ export function personaFromCustomers(rows: readonly Person[]): CustomerReading {
   );
   tally(
     'industry',
-    (person) => plain(person.industry),
+    // What is no division cannot be kept in a persona, so it is not offered as one.
+    (person) => plain(person.industry && (industryCode(person.industry) ?? industryWithin(person.industry))),
     (code) => ({
       value: code,
       words: industryName(code) ? `${code} ${industryName(code)}` : code,

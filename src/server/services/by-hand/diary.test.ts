@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { generalSheets } from '$core/dialect';
+import { generalSheets, type Counting } from '$core/dialect';
 import { readCsvRecords, reportCsv, reportMarkdown } from '$core/formats';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { refusal } from '../../testing/refusal';
@@ -24,13 +24,18 @@ const letters = (number: number) => String.fromCodePoint(97 + (number % 26), 97 
 const rows = (page: number, many = 25) =>
   Array.from({ length: many }, (_, i) => row(`Marta${letters(i)} Oliv${letters(page)}a`));
 
-async function place(text = 'title:("Jefa de Cocina" OR "Chef Ejecutivo") AND oven', characters: number | null = null) {
+async function place(
+  text = 'title:("Jefa de Cocina" OR "Chef Ejecutivo") AND oven',
+  characters: number | null = null,
+  counting?: Counting
+) {
   const { id } = await createBrief('Cocinas');
   const sheet = generalSheets[0]!;
   const source = await createByHand({
     ...sheet,
     name: 'Guía de Hoteles',
-    limits: { ...sheet.limits, page: 25, ...(characters !== null && { characters }) }
+    limits: { ...sheet.limits, page: 25, ...(characters !== null && { characters }) },
+    ...(counting && { counting })
   });
   const { number } = await keepVersion(id, text);
   const see = (seen: object) =>
@@ -66,6 +71,14 @@ describe('the diary of a place run by hand', () => {
     const trial = await readTrial(id, later.trialId!);
     expect(trial).toMatchObject({ state: 'done', people: 49 });
     expect(trial.found).toMatchObject({ part: 'pages', shown: 49, reported: { low: 815, high: 824 } });
+  });
+
+  it('takes no count for more exact than the source counts', async () => {
+    const { see, id } = await place(undefined, null, { kind: 'guess', factor: 3 });
+    const { trialId } = await see({ said: 'About 7,610 results', page: 1, rows: rows(1) });
+    const { reported } = (await readTrial(id, trialId!)).found!;
+    expect(reported.low).toBeLessThanOrEqual(7610 / 3);
+    expect(reported.high).toBeGreaterThanOrEqual(7610 * 3);
   });
 
   it('says how many of several searches were run, wherever its figures are', async () => {

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
+import { countInterval } from '$core/dialect';
 import { personFromPageRow, readCount, type PageRow } from '$core/formats';
 import { database } from '../../database/connection';
 import type { HarvestSliceRow } from '../../database/harvest-models';
-import { models, type HandCount, type HandEntryRow, type HandRow } from '../../database/models';
+import { models, type HandCount, type HandEntryRow, type HandRow, type SourceRow } from '../../database/models';
 import { changedElsewhere, notFound, Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { withoutObjected } from '../objections/objected';
@@ -20,8 +21,11 @@ export interface Seen {
   rows: (Pick<PageRow, 'values'> & Partial<HandRow>)[];
 }
 
-/** The count of an entry as it is understood. Refuses what is no count, so that nothing is taken for none. */
-function countOf(said: string): HandCount | null {
+/**
+ * The count of an entry as it is understood: as wide as its words say, and as the source's way of counting allows. Refuses what is no
+ * count, so that nothing is taken for none.
+ */
+function countOf(said: string, { sheet }: SourceRow): HandCount | null {
   if (!said.trim()) return null;
   const read = readCount(said);
   if (!read)
@@ -30,7 +34,14 @@ function countOf(said: string): HandCount | null {
       'No count',
       `No count can be read in “${said.trim().slice(0, 60)}”. Write it as the place shows it: 1–10 of 140, about 3,000, 3K+.`
     );
-  return read;
+  const counted = countInterval(read.said, sheet.counting);
+  return {
+    ...read,
+    interval: {
+      low: Math.min(read.interval.low, counted.low),
+      high: Math.max(read.interval.high, counted.high)
+    }
+  };
 }
 
 /** Rows without those of people who objected. */
@@ -77,7 +88,7 @@ export async function writeEntry(
   { said, page, rows }: Seen,
   transaction: Transaction,
   {
-    count = countOf(said),
+    count = countOf(said, place.source),
     seenAt,
     sliceId = null
   }: { count?: HandCount | null; seenAt?: string | undefined; sliceId?: string | null } = {}
@@ -171,7 +182,7 @@ export async function changeEntry(
   if (!entry || !version) throw notFound('This entry');
   const [brief, source] = await Promise.all([findBrief(briefId), findSource(entry.sourceId)]);
   const place = await handSearchFor(brief, version, source);
-  const count = countOf(said);
+  const count = countOf(said, source);
   const kept = await allowedRows(entry.sourceId, rowsKept(rows, { own: entry.rows }));
   await changeDiary(place, async (transaction) => {
     const [changed] = await HandEntry.update(
