@@ -18,7 +18,7 @@
   <ul>
     {#each left as { what, brief, rows } (`${what} ${brief?.id ?? ''}`)}
       <li>
-        {what}: {rows.toLocaleString('en')}{#if brief}{' in '}<a href={briefPath(brief.id, 'persona')}>{brief.name}</a
+        {what}: {rows.toLocaleString('en')}{#if brief}&nbsp;in <a href={briefPath(brief.id, 'persona')}>{brief.name}</a
           >{/if}
       </li>
     {/each}

@@ -22,7 +22,7 @@ export const tasks = [
 ] as const;
 
 /** What runs every few seconds: work that a server which died has left, watches that are due, old rows. */
-export const sweeps = [
+const sweeps = [
   resumeHarvests,
   resumeImports,
   resumeTrials,
