@@ -33,7 +33,7 @@ export default defineConfig({
         resolve,
         test: {
           name: 'core',
-          include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts', 'tests/linear/*.test.ts'],
+          include: ['src/core/**/*.test.ts', 'src/sources/**/*.test.ts', 'tests/*.test.ts'],
           // Nothing there is kept between tests but what is read of data files, which is read once so.
           isolate: false,
           testTimeout: 60_000,
@@ -64,6 +64,10 @@ export default defineConfig({
           testTimeout: 60_000,
           hookTimeout: 60_000
         }
+      },
+      {
+        resolve,
+        test: { name: 'linear', include: ['tests/linear/*.test.ts'], fileParallelism: false, testTimeout: 120_000 }
       },
       {
         test: {

@@ -102,6 +102,7 @@ await withPostgres('eave_test', async (url) => {
         })
     ]);
     await tests('hostile strings', [...projects('strength'), timed]);
+    await tests('linear time', projects('linear'));
   }
 });
 for (const failure of failures) console.log(`\nfailed: ${failure}`);

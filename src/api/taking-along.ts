@@ -43,6 +43,7 @@ export const takingAlong = {
     bodyLimit: 24 * 1024 * 1024,
     response: z.object({
       counts: z.record(z.string(), z.int()),
+      compared: z.array(z.object({ here: z.string(), there: z.string() })).describe('The columns that were compared'),
       onlyThere: z.array(z.string()),
       onlyHere: z.array(z.string()),
       lines: z.array(

@@ -65,11 +65,14 @@ function growth(read: (text: string) => unknown, piece: string): number {
     const short = time(read, text(length), 1);
     if (short < measurable && length * 2 <= longest) continue;
     if (short < measurable) return 1;
-    let least = Infinity;
-    // A busy machine makes either measurement too long; the least ratio of some is told.
-    for (let run = 0; run < 4 && least > 2.5; run++)
-      least = Math.min(least, time(read, text(length * 2), 2) / time(read, text(length), 2));
-    return least;
+    // A busy machine makes some measurements too long and none too short: the least of either length are compared.
+    let [once, twice] = [short, Infinity];
+    for (let round = 0; round < 12; round++) {
+      twice = Math.min(twice, time(read, text(length * 2), 1));
+      if (twice / once <= 2.5) break;
+      once = Math.min(once, time(read, text(length), 1));
+    }
+    return twice / once;
   }
   return 1;
 }

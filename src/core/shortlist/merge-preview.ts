@@ -17,6 +17,8 @@ export interface MergedLine {
 export interface MergePreview {
   lines: MergedLine[];
   counts: Record<MergedLine['what'], number>;
+  /** The columns that were compared, as each file calls them. */
+  compared: { here: string; there: string }[];
   /** Headers of the file that nothing here fills, and the other way round. */
   onlyThere: string[];
   onlyHere: string[];
@@ -33,25 +35,27 @@ const headerKey = (text: string) =>
 /**
  * What a merge would do, before it happens: lines are met by mail address, else by name with firm. An empty cell here
  * never takes what is there. Two lines here for one there, or one here that is several there, is a conflict, and so is an
- * address that belongs to another name there.
+ * address that belongs to another name there. Columns meet by their headers, else by what `fieldOf` says that a header holds; a line is
+ * the same only where something was compared.
  */
 export function mergePreview(
   headers: readonly string[],
   rows: readonly (readonly string[])[],
-  there: { headers: readonly string[]; rows: readonly (readonly string[])[] }
+  there: { headers: readonly string[]; rows: readonly (readonly string[])[] },
+  fieldOf: (header: string) => string | null = () => null
 ): MergePreview {
-  const at = new Map(there.headers.map((header, i) => [headerKey(header), i]));
-  const shared = headers.flatMap((header, i) => {
-    const other = at.get(headerKey(header));
-    return other === undefined ? [] : [{ header, here: i, there: other }];
-  });
-  const here = new Set(headers.map(headerKey));
+  const shared = columnsMet(headers, there.headers, fieldOf);
+  const [metHere, metThere] = [new Set(shared.map((one) => one.here)), new Set(shared.map((one) => one.there))];
   const keysHere = keyReader(headers);
   const keysThere = keyReader(there.headers);
   const byKey = new Map<string, number[]>();
   there.rows.forEach((row, i) => {
     const { mails, names } = keysThere(row);
-    for (const key of [...mails, ...names]) byKey.set(key, [...(byKey.get(key) ?? []), i]);
+    for (const key of [...mails, ...names]) {
+      const list = byKey.get(key);
+      if (list) list.push(i);
+      else byKey.set(key, [i]);
+    }
   });
   const taken = new Map<number, number>();
   const lines = rows.map((row, line): MergedLine => {
@@ -74,6 +78,7 @@ export function mergePreview(
     const mine = keysHere(row).plainNames;
     if (byMail.length && mine.length && theirNames.length && !mine.some((name) => theirNames.includes(name)))
       return conflict('the address belongs to another name there');
+    if (!shared.length) return conflict('no column of the two files holds the same, so nothing can be compared');
     return { line, what: changes.length ? 'would change' : 'same', there: other, changes, why: '' };
   });
   const counts = { new: 0, 'would change': 0, same: 0, conflict: 0 };
@@ -81,9 +86,37 @@ export function mergePreview(
   return {
     lines,
     counts,
-    onlyThere: there.headers.filter((header) => !here.has(headerKey(header))),
-    onlyHere: headers.filter((header) => !at.has(headerKey(header)))
+    compared: shared.map((one) => ({ here: headers[one.here]!, there: there.headers[one.there]! })),
+    onlyThere: there.headers.filter((_, i) => !metThere.has(i)),
+    onlyHere: headers.filter((_, i) => !metHere.has(i))
   };
+}
+
+/** Columns of two files that hold the same, each at most once: by their headers first, then by the field that a header names. */
+function columnsMet(
+  headers: readonly string[],
+  others: readonly string[],
+  fieldOf: (header: string) => string | null
+): { header: string; here: number; there: number }[] {
+  const met: { header: string; here: number; there: number }[] = [];
+  const taken = new Set<number>();
+  const meet = (keyOf: (header: string) => string | null) => {
+    const at = new Map<string, number>();
+    others.forEach((header, i) => {
+      const key = taken.has(i) ? null : keyOf(header);
+      if (key && !at.has(key)) at.set(key, i);
+    });
+    headers.forEach((header, here) => {
+      const key = met.some((one) => one.here === here) ? null : keyOf(header);
+      const there = key ? at.get(key) : undefined;
+      if (there === undefined || taken.has(there)) return;
+      taken.add(there);
+      met.push({ header, here, there });
+    });
+  };
+  meet((header) => headerKey(header) || null);
+  meet(fieldOf);
+  return met.sort((a, b) => a.here - b.here);
 }
 
 /** Reads what a line is known by: every cell that is a mail address, and its name with its firm. */

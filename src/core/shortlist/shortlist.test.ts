@@ -213,6 +213,24 @@ describe('a merge preview', () => {
     expect(merged.onlyThere).toEqual(['Full name', 'Account', 'E-mail', 'Owner']);
     expect(merged.counts).toEqual({ new: 1, same: 1, 'would change': 1, conflict: 3 });
   });
+
+  it('compares columns that hold the same under other headers, and calls nothing the same that it did not compare', () => {
+    const mine = ['Email', 'Title', 'City'];
+    const rows = [1, 2, 3, 4, 5].map((n) => [`p${n}@x.example`, `Title ${n}`, 'Aarhus']);
+    const there = {
+      headers: ['E-mail address', 'Job title', 'Town'],
+      rows: rows.map(([mail, title, city], i) => [mail!, i ? 'Other' : title!, city!])
+    };
+    const field = (header: string) => (/title/i.test(header) ? 'title' : /mail/i.test(header) ? 'mail' : null);
+    const merged = mergePreview(mine, rows, there, field);
+    expect(merged.counts).toMatchObject({ same: 1, 'would change': 4 });
+    expect(merged.compared).toEqual([
+      { here: 'Email', there: 'E-mail address' },
+      { here: 'Title', there: 'Job title' }
+    ]);
+    expect(merged.onlyThere).toEqual(['Town']);
+    expect(mergePreview(mine, rows, there).counts).toMatchObject({ same: 0, conflict: 5 });
+  });
 });
 
 describe('more like these', () => {

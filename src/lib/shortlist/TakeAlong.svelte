@@ -167,6 +167,11 @@
             >{/if}
         </div>
         {#if merged}
+          <p class="soft">
+            Compared: {merged.compared
+              .map(({ here, there }) => (here === there ? here : `${here} with ${there}`))
+              .join(', ') || 'no column'}.
+          </p>
           {#if merged.onlyThere.length}<p class="soft">
               Columns that nothing here fills: {merged.onlyThere.join(', ')}.
             </p>{/if}

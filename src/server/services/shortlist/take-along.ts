@@ -1,6 +1,6 @@
 import { e164 } from '$core/people';
 import { randomUUID } from 'node:crypto';
-import { readCsv, writeCsv } from '$core/formats';
+import { guessColumns, readCsv, writeCsv } from '$core/formats';
 import {
   cellsOf,
   hashedContact,
@@ -136,7 +136,13 @@ export async function lookAlong(briefId: string, id: string, leaving: Leaving) {
   };
 }
 
-/** What a merge into a receiving system’s CSV would do with those who would leave. */
+/** The field that a column's header names, in the languages of the lexicon; null where it names none. */
+const fieldOfHeader = (header: string): string | null => {
+  const [field] = guessColumns([header]);
+  return field && field !== 'ignore' ? field : null;
+};
+
+/** What a merge into a receiving system's CSV would do with those who would leave. */
 export async function mergeInto(briefId: string, id: string, leaving: Leaving, there: string) {
   const list = await findShortlist(briefId, id);
   let rows: string[][];
@@ -158,7 +164,7 @@ export async function mergeInto(briefId: string, id: string, leaving: Leaving, t
     sourceNames()
   ]);
   const mine = asTable(list, people, profile, names);
-  const { lines, ...rest } = mergePreview(mine.headers.slice(0, -1), mine.rows, { headers, rows: body });
+  const { lines, ...rest } = mergePreview(mine.headers.slice(0, -1), mine.rows, { headers, rows: body }, fieldOfHeader);
   const order = { conflict: 0, 'would change': 1, new: 2, same: 3 };
   return {
     ...rest,
