@@ -23,10 +23,10 @@ function worldOf(people: number, seed: string) {
     isFit,
     read,
     fits: isFit.filter(Boolean).length,
-    /** Reads one more, every third of the random order. */
+    /** Reads one more, every fourth of the random order. */
     step(turn: number) {
       skip();
-      read.add(turn % 3 === 2 ? drawn[sampled]! : order[next]!);
+      read.add(turn % 4 === 3 ? drawn[sampled]! : order[next]!);
       skip();
     },
     judged() {

@@ -38,8 +38,8 @@
     <span class="soft">
       {#if harvest.learnt}learnt from {count(harvest.learnt.judged)} verdicts{harvest.learnt.area === null
           ? ''
-          : `: a fit comes before a miss ${percent(harvest.learnt.area)} of the time`}; every tenth to judge is drawn at
-        random
+          : `: a fit comes before a miss ${percent(harvest.learnt.area)} of the time`}; every fourth to judge is drawn
+        at random
       {:else}judge some fits and some misses, and the order is learnt from them{/if}
     </span>
     <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : 'Order anew'}</Act>

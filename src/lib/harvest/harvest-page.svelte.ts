@@ -23,7 +23,7 @@ interface Data {
 
 /** Verdicts after which is learnt anew, and of how many judged one is drawn at random. */
 const learnEvery = 10;
-const drawEvery = 10;
+const drawEvery = 4;
 
 const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '', notIn: '' };
 
@@ -149,7 +149,7 @@ export class HarvestPage extends Attempts {
     void this.next();
   }
 
-  /** The next to judge: the likeliest who is not, and every tenth time one drawn at random, so that the sample stays one of all. */
+  /** The next to judge: the likeliest who is not, and every fourth time one drawn at random: from them follows when enough is read. */
   next = () =>
     this.attempt(async () => {
       this.drawn = null;
