@@ -61,7 +61,10 @@ export async function readSheet(text: string): Promise<Sheet> {
 export async function readPage(text: string): Promise<ServicePage> {
   const told = jsonOf(text, '/search');
   refuseLong(told);
-  const answer = readAs(answerSchema, told, 'answer');
+  // Of the two forms that there are, what is wrong is said of the one that it has.
+  const [asPeople, asTable] = answerSchema.options;
+  const hasPeople = typeof told === 'object' && told !== null && 'people' in told;
+  const answer: ServiceAnswer = hasPeople ? readAs(asPeople, told, 'answer') : readAs(asTable, told, 'answer');
   const { people, unread } = peopleOf(answer);
   return {
     said: answer.count,
