@@ -161,7 +161,9 @@ async function startServer(bin, user, database) {
       `-p ${port}`,
       '-c listen_addresses=127.0.0.1',
       "-c unix_socket_directories=''",
-      '-c shared_buffers=256MB'
+      '-c shared_buffers=256MB',
+      // Several servers on one database, and what imports and exports beside them, need more than the usual hundred.
+      '-c max_connections=200'
     ];
     const log = join(folder, 'server.log');
     const { code } = await run(

@@ -204,7 +204,7 @@ describe('a shortlist', () => {
     await table.getByRole('button', { name: 'Odette Objector' }).click();
     const card = page.getByRole('region', { name: 'The person' });
     await card.getByRole('button', { name: /^Leave out, take off/ }).click();
-    await card.getByRole('button', { name: 'They objected…' }).click();
+    await card.getByRole('button', { name: 'Erase on objection…' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Erase for good' }).click();
     await page.getByText('0 people', { exact: true }).waitFor({ timeout: 30_000 });
     const left = await client.query(`SELECT 1 FROM shortlist_people WHERE records::text LIKE '%Objector%'`);

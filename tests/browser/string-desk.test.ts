@@ -34,7 +34,7 @@ describe('problems of a string', () => {
   const shown: [ProblemCode, string, RegExp, string?, string?][] = [
     ['unclosed-quote', 'title:"head of', /quote is never closed/, 'Close it at the end', 'title:"head of"'],
     ['unclosed-bracket', '(a OR b', /bracket is never closed/, 'Close it at the end', '(a OR b)'],
-    ['unopened-bracket', 'a OR b)', /closes nothing/, 'Take it out', 'a OR b'],
+    ['unopened-bracket', 'a OR b)', /closes nothing/, 'Remove it', 'a OR b'],
     ['empty-group', 'a AND () b', /Nothing stands in this group/, 'Take it out', 'a AND b'],
     ['empty-phrase', 'a ""', /between these quotes/, 'Take them out', 'a'],
     ['empty-scope', 'a title:', /right after the scope/],

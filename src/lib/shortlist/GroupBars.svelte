@@ -20,8 +20,8 @@
   const words: Record<string, string> = {
     none: 'none',
     unchecked: 'not checked',
-    in: 'to take along',
-    out: 'left out, in all'
+    in: 'to export',
+    out: 'excluded, in all'
   };
   function said(value: string): string {
     if (group === 'country') return countryName(value);

@@ -12,7 +12,7 @@
     place: 'Place',
     headcount: 'Headcount',
     mail: 'Email address',
-    name: 'Name'
+    name: 'Person’s name'
   } as const;
   const percent = $derived(thresholds.headcount ?? 0);
 </script>

@@ -12,7 +12,7 @@ import { beAlive, deadAmong, serverId, stopBeingAlive } from './this-server';
  * Jobs worked on at once, by lane. Jobs that ask connected services mostly wait for an answer, and one that hangs holds its runner
  * for minutes: they have runners of their own, so that a slow service delays nobody else's job.
  */
-const runners = { here: 3, services: 6 } as const;
+const runners = { here: 3, services: 5 } as const;
 type Lane = keyof typeof runners;
 const lanes = Object.keys(runners) as Lane[];
 const concurrency = runners.here + runners.services;
@@ -92,7 +92,7 @@ function connections(): pg.Pool {
   if (!pool) {
     pool = new pg.Pool({
       connectionString: environment().databaseUrl,
-      max: concurrency * 2 + 8,
+      max: concurrency * 2 + 4,
       connectionTimeoutMillis: 10_000
     });
     // A database that goes away is met again by the next query; without a listener it would end the process.

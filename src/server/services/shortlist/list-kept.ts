@@ -12,6 +12,12 @@ import type { Choice } from './kept-row';
 import { reckonLeftOut } from './reckon-left-out';
 import { findShortlist } from './find-shortlist';
 
+/**
+ * SQL that holds for people whom an export takes unless it is told otherwise: nothing excludes them but that they have no address, since
+ * they can still be called. One meaning in the bars, the filter and the export dialog.
+ */
+export const isExported = `p.left_out <@ ARRAY['no address']::text[]`;
+
 export interface KeptFilter {
   words?: string | undefined;
   country?: string | undefined;
@@ -63,7 +69,7 @@ export function keptConditions(filter: KeptFilter) {
   const { leftOut } = filter;
   add(
     'leftOut',
-    leftOut === 'in' ? `p.left_out = '{}'` : leftOut === 'out' ? `p.left_out <> '{}'` : 'p.left_out @> ARRAY[$leftOut]'
+    leftOut === 'in' ? isExported : leftOut === 'out' ? `NOT (${isExported})` : 'p.left_out @> ARRAY[$leftOut]'
   );
   add('due', `p.next_on <= $due::date AND p.next_on IS NOT NULL`);
   add('numbers', 'p.number = ANY ($numbers::int[])');

@@ -269,8 +269,8 @@ describe('leaving out', () => {
     const told = await readShortlist(briefId, id);
     const left = Object.fromEntries(told.counted.leftOut.map(({ value, people }) => [value, people]));
     expect(left).toEqual({
-      in: 1,
-      out: 5,
+      in: 2,
+      out: 4,
       consent: 1,
       contacted: 1,
       competitor: 1,
@@ -278,9 +278,10 @@ describe('leaving out', () => {
       'no address': 1,
       customer: 1
     });
-    expect(await names(briefId, id, { leftOut: 'in' })).toEqual(['Anna Berg']);
+    // Without an address somebody can still be called: the bars, the filter and the export agree.
+    expect((await names(briefId, id, { leftOut: 'in' })).sort()).toEqual(['Anna Berg', 'Ida Skov']);
     const look = await lookAlong(briefId, id, everybody);
-    expect(look.people).toBe(1 + 1);
+    expect(look.people).toBe(left.in);
     expect(look.leftOut.reduce((sum, { people }) => sum + people, 0)).toBe(5);
     const [anna] = (await listKept(briefId, id, { words: 'anna' })).people;
     await changeKept(briefId, id, { numbers: [anna!.number] }, { leaveOut: 'asked me not to' });

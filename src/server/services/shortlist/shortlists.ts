@@ -12,6 +12,7 @@ import { findShortlist } from './find-shortlist';
 import { mailOfList } from './mail-run';
 import { everybody, judgedTable } from './list-kept';
 import { reckonLeftOut } from './reckon-left-out';
+import { isExported } from './list-kept';
 
 /** The shortlists of a brief, the newest first, with how many people each has. */
 export async function listShortlists(briefId: string) {
@@ -78,7 +79,7 @@ export async function readShortlist(briefId: string, id: string) {
      UNION ALL SELECT 'verdict', coalesce(verdict, 'none'), count(*)::int FROM p GROUP BY 2
      UNION ALL SELECT 'mail', mail_state, count(*)::int FROM p GROUP BY 2
      UNION ALL SELECT 'leftOut', l, count(*)::int FROM p, unnest(left_out) l GROUP BY 2
-     UNION ALL SELECT 'leftOut', CASE WHEN left_out = '{}' THEN 'in' ELSE 'out' END, count(*)::int FROM p GROUP BY 2
+     UNION ALL SELECT 'leftOut', CASE WHEN ${isExported} THEN 'in' ELSE 'out' END, count(*)::int FROM p GROUP BY 2
      UNION ALL SELECT 'rank', rank, count(*)::int FROM p WHERE rank <> '' GROUP BY 2
      UNION ALL SELECT 'people', 'all', count(*)::int FROM p
      UNION ALL SELECT 'people', 'taken', count(taken_at)::int FROM p`,
