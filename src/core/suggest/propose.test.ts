@@ -64,7 +64,7 @@ describe('proposals', () => {
       ...is('QA Analyst').slice(0, 1)
     ]);
     const [first] = proposalsFor('title:QA', judged, crowd);
-    expect(first).toMatchObject({ says: 'Exclude title “consultant”', costly: false });
+    expect(first).toMatchObject({ says: 'Exclude title “consultant”' });
     expect(first!.effects[0]).toMatchObject({ removed: 40, gone: { fits: 0, misses: 3 } });
     // What as many fits have is still not proposed.
     const both = judge(is('QA Consultant').slice(0, 3), [
