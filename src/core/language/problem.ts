@@ -1,5 +1,18 @@
 import * as z from 'zod';
 
+/** Problems of what a string means, which `meaningProblems` finds; parsing alone finds those of how it is written. */
+export const meaningCodes = [
+  'repeated-term',
+  'covered-wording',
+  'wanted-and-excluded',
+  'exclusion-hits-wanted',
+  'never-matches',
+  'always-true',
+  'several-meanings',
+  'spelling-pair',
+  'unknown-value'
+] as const;
+
 /** Every problem a string can have; each is described with an example in docs/notation.md. */
 export const problemCodes = [
   'too-long',
@@ -26,21 +39,13 @@ export const problemCodes = [
   'bad-range',
   'bad-number',
   'range-on-words',
-  'unknown-value',
   'short-wildcard',
   'wildcard-in-phrase',
   'misplaced-wildcard',
   'only-exclusions',
   'unclosed-muted',
   'unknown-set',
-  'repeated-term',
-  'covered-wording',
-  'wanted-and-excluded',
-  'exclusion-hits-wanted',
-  'never-matches',
-  'always-true',
-  'several-meanings',
-  'spelling-pair',
+  ...meaningCodes,
   'stop-words',
   'over-limit',
   'read-otherwise',

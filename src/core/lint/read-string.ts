@@ -1,5 +1,5 @@
 import { parse, type Parsed, type SetQueries } from '../language/parse';
-import { applyEdits, type Edit, type Problem, type ProblemCode } from '../language/problem';
+import { applyEdits, meaningCodes, type Edit, type Problem, type ProblemCode } from '../language/problem';
 import { terms, type Query } from '../language/query';
 import { meaningProblems } from './meaning-problems';
 
@@ -13,17 +13,7 @@ const allProblems = (text: string, { problems, query }: Parsed): Problem[] =>
   (query ? [...problems, ...meaningProblems(text, query)] : problems).sort((a, b) => a.from - b.from || a.to - b.to);
 
 /** Problems that `meaningProblems` finds. The others are found by parsing alone, which is several times faster. */
-const ofMeaning: ReadonlySet<ProblemCode> = new Set([
-  'repeated-term',
-  'covered-wording',
-  'wanted-and-excluded',
-  'exclusion-hits-wanted',
-  'never-matches',
-  'always-true',
-  'several-meanings',
-  'spelling-pair',
-  'unknown-value'
-] as const);
+const ofMeaning: ReadonlySet<ProblemCode> = new Set(meaningCodes);
 
 /** UTF-16 units read again to check fixes, at most, and the fixes that are checked however long the text is. */
 const maxReread = { units: 16_000, fixes: 3 };

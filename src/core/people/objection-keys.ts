@@ -28,10 +28,8 @@ function telephones({ contact = [], country }: Person): string[] {
 
 /** All that a record can be recognised by as somebody who objected. Wider than `contactKeys`, which must never join two people. */
 export function objectionKeys(person: Person): ObjectionKeys {
-  const shared = [
-    ...telephones(person).map((number) => `tel ${number}`),
-    ...ownPages(person).map((page) => `page ${page}`)
-  ];
+  const numbers = telephones(person);
+  const shared = [...numbers.map((number) => `tel ${number}`), ...ownPages(person).map((page) => `page ${page}`)];
   const names = nameVariants(person.name).filter(Boolean);
   return {
     own: [
@@ -40,7 +38,7 @@ export function objectionKeys(person: Person): ObjectionKeys {
         ...ownMails(person).map(withoutTag),
         ...shared.flatMap((key) => names.map((name) => `${name} by ${key}`)),
         // Written without its country in one record and with it in another.
-        ...telephones(person).flatMap((number) => names.map((name) => `${name} by tel …${number.slice(-8)}`))
+        ...numbers.flatMap((number) => names.map((name) => `${name} by tel …${number.slice(-8)}`))
       ])
     ],
     shared: [...new Set(shared)]

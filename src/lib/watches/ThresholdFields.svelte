@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { watchedFields, type Thresholds } from '$core/changes';
+  import { usualThresholds, watchedFields, type Thresholds } from '$core/changes';
   import NumberField from '$lib/ui/NumberField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
 
@@ -25,7 +25,7 @@
       <Tick
         label={words[field]}
         checked={thresholds[field] !== null}
-        ontick={(on) => (thresholds = { ...thresholds, [field]: on ? (field === 'headcount' ? 10 : 0) : null })}
+        ontick={(on) => (thresholds = { ...thresholds, [field]: on ? (usualThresholds[field] ?? 0) : null })}
       />
     {/each}
   </div>

@@ -65,18 +65,13 @@ const workIn =
       if (error instanceof Later) {
         log().info({ job: job.id, task: name, wait: error.wait }, 'job comes again');
         // Under the key of one that is under way another is made, and this one ends.
-        await connections().query(
-          `SELECT graphile_worker.add_job($1, $2::json, queue_name := (SELECT queue_name FROM graphile_worker.jobs WHERE id = $3),
-             job_key := $4, priority := $5, max_attempts := 25, run_at := $6)`,
-          [
-            nameIn(lane, name),
-            JSON.stringify(payload),
-            job.id,
-            job.key ?? job.id,
-            job.priority,
-            new Date(Date.now() + error.wait)
-          ]
+        const { rows } = await connections().query<{ queue: string | null }>(
+          'SELECT queue_name AS queue FROM graphile_worker.jobs WHERE id = $1',
+          [job.id]
         );
+        const runAt = new Date(Date.now() + error.wait);
+        const queue = rows[0]?.queue ?? null;
+        await insertJob(nameIn(lane, name), payload, { key: job.key ?? job.id, priority: job.priority, runAt, queue });
         return;
       }
       const level = error instanceof NotNow ? 'info' : 'warn';
@@ -229,21 +224,27 @@ interface JobOptions {
 }
 
 /** Adds a job. */
-export async function addJob(
+export const addJob = (
   name: string,
   payload: unknown,
   { key, priority, runAt = new Date(), service = null }: JobOptions
+): Promise<void> =>
+  insertJob(nameIn(service === null ? 'here' : 'services', name), payload, {
+    key,
+    priority,
+    runAt,
+    queue: service && `service ${service}`
+  });
+
+/** Writes a job down; the jobs of one queue run one after another. */
+async function insertJob(
+  nameInLane: string,
+  payload: unknown,
+  { key, priority, runAt, queue }: { key: string; priority: number; runAt: Date; queue: string | null }
 ): Promise<void> {
   await connections().query(
     `SELECT graphile_worker.add_job($1, $2::json, queue_name := $6, job_key := $3, priority := $4, max_attempts := 25, run_at := $5)`,
-    [
-      nameIn(service === null ? 'here' : 'services', name),
-      JSON.stringify(payload),
-      key,
-      priority,
-      runAt,
-      service && `service ${service}`
-    ]
+    [nameInLane, JSON.stringify(payload), key, priority, runAt, queue]
   );
 }
 

@@ -14,6 +14,7 @@ import { readySource } from '../sources/sources';
 import type { RunOfPeople } from '../../workers/people-messages';
 import { versionString } from '../strings/versions';
 import type { Person } from '$core/people';
+import { recordName } from '../record-name';
 import { objectedRecords, peopleWithoutObjected } from '../objections/objected';
 
 /** The verdicts of a brief as TREC qrels. */
@@ -66,14 +67,14 @@ export async function importQrels(briefId: string, text: string) {
   await database().transaction(async (transaction) => {
     const had = new Map(
       (await Verdicts.findAll({ where: { personaId }, transaction })).map((one) => [
-        JSON.stringify([one.sourceId, one.personId]),
+        recordName(one.sourceId, one.personId),
         one.verdict
       ])
     );
     const objected = await objectedRecords(rows, transaction);
     const fresh = new Map<string, (typeof rows)[number]>();
     for (const row of rows) {
-      const name = JSON.stringify([row.sourceId, row.personId]);
+      const name = recordName(row.sourceId, row.personId);
       const before = had.get(name) ?? fresh.get(name)?.verdict;
       if (!here.has(row.sourceId) || objected.has(name)) told.elsewhere++;
       else if (before === undefined) fresh.set(name, row);
@@ -100,7 +101,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
   const ready: NewTrial[] = [];
   for (const { version: number, sourceId, ids: given } of runs) {
     const objected = await objectedRecords(given.map((personId) => ({ sourceId, personId })));
-    const ids = given.filter((personId) => !objected.has(JSON.stringify([sourceId, personId])));
+    const ids = given.filter((personId) => !objected.has(recordName(sourceId, personId)));
     const [version, source] = await Promise.all([
       Version.findOne({ where: { briefId, number } }),
       Source.findByPk(sourceId)

@@ -243,11 +243,13 @@ async function readPage(
   const spent = answer.spent ?? spendOn(source.sheet, slice.pages ? 0 : 1, answer.people.length)?.amount ?? 0;
   // People at firms that the brief excludes came, and are counted so; they are no part of its result.
   const isExcluded = atFirms((await excludedFirms(harvest.briefId)).all);
+  let excluded = 0;
   const rows = answer.people.map((person, i) => {
     const one = { person, ...checked[i]! };
-    return isExcluded(person) ? { ...one, reading: 'not met' as const } : one;
+    if (!isExcluded(person)) return one;
+    excluded++;
+    return { ...one, reading: 'not met' as const };
   });
-  const excluded = answer.people.filter(isExcluded).length;
   if (excluded)
     events.push({
       at: new Date().toISOString(),

@@ -3,6 +3,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { objectionKeys, type Person } from '$core/people';
 import { database } from '../../database/connection';
 import { installationSecret } from '../../installation-key';
+import { recordName } from '../record-name';
 
 /** A record of somebody at a source. */
 interface SourceRecord {
@@ -59,7 +60,7 @@ export async function objectedRecords(
 ): Promise<Set<string>> {
   const asRecords = records.map(({ sourceId, personId }) => ({ sourceId, person: { id: personId, name: '' } }));
   const allowed = new Set(await withoutObjected(asRecords, transaction));
-  return new Set(asRecords.flatMap((one) => (allowed.has(one) ? [] : [JSON.stringify([one.sourceId, one.person.id])])));
+  return new Set(asRecords.flatMap((one) => (allowed.has(one) ? [] : [recordName(one.sourceId, one.person.id)])));
 }
 
 /** People of one source without those who objected. */
