@@ -288,7 +288,7 @@ describe('what leaves', () => {
     country: 'DK',
     place: 'Aarhus',
     mail: 'a@b.example',
-    mailState: 'valid',
+    mailState: 'good',
     phone: '+4533123456',
     page: 'x.example/a',
     industry: '',

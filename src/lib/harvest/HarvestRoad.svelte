@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Answer } from '$api';
+  import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, percentRange, whole } from '$lib/marks/format';
 
   interface Props {
@@ -35,7 +36,7 @@
     </dt>
   </div>
   <div>
-    <dd>{count(harvest.people)}</dd>
+    <dd><Figure name="harvested" value={harvest.people}>{count(harvest.people)}</Figure></dd>
     <dt>people, each once; {count(harvest.atSeveral)} at several sources</dt>
   </div>
   <div>

@@ -49,10 +49,10 @@
   };
   const colourOf = (tag: string) => list.tags.find(({ name }) => name === tag)?.colour ?? 'gray';
   const mailWords: Record<string, string> = {
-    valid: '✓ valid',
-    risky: '△ risky',
-    invalid: '✕ invalid',
-    unknown: '? unknown',
+    good: '✓ good',
+    uncertain: '△ uncertain',
+    bad: '✕ bad',
+    unanswered: '? no answer',
     unchecked: 'not checked',
     none: 'no address'
   };
@@ -214,10 +214,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
-  .valid {
+  .good {
     color: var(--accent);
   }
-  .invalid {
+  .bad {
     color: var(--warm);
   }
   .nobody {

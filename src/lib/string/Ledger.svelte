@@ -42,7 +42,12 @@
   const brought = $derived(broughtByAll(answers, reading()));
   const nameOf = (line: LedgerLine) => partName(line.excludes ? { kind: 'not', part: line.node } : line.node, origins);
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
-  const outstanding = { idle: 'finds nobody', harmful: 'brings misses', 'costs fits': 'costs fits' };
+  const outstanding = {
+    idle: 'no effect',
+    blocking: 'shuts everyone out',
+    harmful: 'brings misses',
+    'costs fits': 'costs fits'
+  };
 
   function toggle(line: LedgerLine) {
     const next = new Set(unfolded);
@@ -102,7 +107,7 @@
       </TableHead>
       <TableBody>
         {#each lines as line (line.key)}
-          {@const stands = standsOut(line)}
+          {@const stands = standsOut(line, (sourceId) => wholeOf(answers[sourceId], reading()))}
           <TableRow class={line.level > 1 ? 'inner' : ''} data-stands={stands}>
             <TableCell class="part" style="padding-left: {(line.level - 1) * 22 + 10}px">
               {#if line.isGroup}
