@@ -34,7 +34,13 @@ export class Seen {
 }
 
 /** What a page shows of figures, of one version. */
-export async function collect(page: Page, where: string, version: number, seen: Seen, names: ReadonlyMap<string, string>) {
+export async function collect(
+  page: Page,
+  where: string,
+  version: number,
+  seen: Seen,
+  names: ReadonlyMap<string, string>
+) {
   const shown = await page.locator('[data-figure]').evaluateAll((nodes) =>
     nodes.map((node) => ({
       name: node.getAttribute('data-figure')!,
