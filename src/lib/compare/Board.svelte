@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { board as say } from './words';
   import { searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import { afterPaint } from '$lib/ui/after-paint';
@@ -74,14 +75,14 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned" aria-label="Versions at sources">
+    <Table class="pinned" aria-label={say.versionsAtSources}>
       <TableHead>
         <TableRow>
-          <TableHeader class="first">Version</TableHeader>
+          <TableHeader class="first">{say.version}</TableHeader>
           {#each sources as source (source.id)}
             <TableHeader
               ><b>{source.name}</b><small class="soft"
-                >{source.people === null ? 'run by hand' : `${count(source.people)} people`}{source.sheet.price
+                >{source.people === null ? say.runByHand : say.people(count(source.people))}{source.sheet.price
                   ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
                   : ''}</small
               ></TableHeader
@@ -96,7 +97,7 @@
             <TableHeader class="first" scope="row">
               <b>{version.number}</b>
               {[version.name, version.note].filter(Boolean).join(' · ')}
-              {#each chosenFor(version.number) as name (name)}<small class="chosen">chosen for {name}</small>{/each}
+              {#each chosenFor(version.number) as name (name)}<small class="chosen">{say.chosenFor(name)}</small>{/each}
               <a class="mono text" href={briefPath(briefId, 'string', { version: version.number })} title={version.text}
                 >{version.text}</a
               >
@@ -104,10 +105,10 @@
                 <Act
                   aria-pressed={isBaseline}
                   onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
-                  >{isBaseline ? 'Baseline ✓' : 'Baseline'}</Act
+                  >{isBaseline ? say.baseline : say.baseline2}</Act
                 >
                 {#if version.parent !== null}
-                  <Act onclick={() => oncost(version)}>What did it cost?</Act>
+                  <Act onclick={() => oncost(version)}>{say.whatDidItCost}</Act>
                 {/if}
               </div>
             </TableHeader>
@@ -117,7 +118,7 @@
               <TableCell class={winner?.version === version.number ? 'winner' : ''}>
                 {#if cell}
                   {#if searchesRunInWords(cell.figures)}
-                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> run: figures are of these alone</div>
+                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> {say.runFiguresAreOfTheseAlone}</div>
                   {/if}
                   {#each shown as measure (measure.id)}
                     {@const figure = measure.figure(cell, source, reading())}
@@ -150,46 +151,48 @@
                   {/each}
                   {#if cell.figures.precision[reading()].share === null}
                     <div class="small soft">
-                      {#if cell.sampled}nobody judged · <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}
-                          >judge the sample</a
-                        >{:else}nobody to judge: of those shown nobody is left{/if}
+                      {#if cell.sampled}{say.nobodyJudged}
+                        <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.judgeTheSample}</a
+                        >{:else}{say.nobodyToJudgeOfThoseShown}{/if}
                     </div>
                   {/if}
                   {@const against = toBaseline(cell)}
                   {#if against}<div class="small soft">{against}</div>{/if}
                   {#if cell.standing.is === 'best'}
-                    <div class="standing best">highest precision here</div>
+                    <div class="standing best">{say.highestPrecisionHere}</div>
                   {:else if cell.standing.is === 'open'}
                     {@const { against: rival, decide } = cell.standing}
                     <div class="standing">
-                      not decided against {rival}
+                      {say.notDecidedAgainst(rival)}
                       {#if decide}
                         <Act look="plain" onclick={() => ondecide(cell)}
-                          >Draw those {count(decide.here + decide.there)} who would</Act
+                          >{say.drawThoseWhoWould(count(decide.here + decide.there))}</Act
                         >
-                      {:else}(judging all would not do it){/if}
+                      {:else}{say.judgingAllWouldNotDoIt}{/if}
                     </div>
                   {/if}
                   <div class="acts">
                     <Act
                       aria-pressed={winner?.version === version.number}
-                      aria-label="{winner?.version === version.number
-                        ? 'Chosen ✓'
-                        : 'Choose'}: version {version.number} for {source.name}"
-                      onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</Act
+                      aria-label={say.versionFor(
+                        winner?.version === version.number ? 'Chosen ✓' : 'Choose',
+                        version.number,
+                        source.name
+                      )}
+                      onclick={() => choose(cell)}>{winner?.version === version.number ? say.chosen : say.choose}</Act
                     >
-                    <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>people</a>
+                    <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.people2}</a>
                   </div>
                   {#if winner?.version === version.number}
                     <Field
-                      aria-label="Why version {version.number} for {source.name}"
-                      placeholder="why this one"
+                      aria-label={say.whyVersionFor(version.number, source.name)}
+                      placeholder={say.whyThisOne}
                       maxlength="500"
                       value={winner.note}
                       onchange={(event) => note(source.id, event.currentTarget.value)}
                     />
                   {/if}
-                {:else}<span class="soft">not run</span>{/if}
+                {:else}<span class="soft">{say.notRun}</span>{/if}
               </TableCell>
             {/each}
           </TableRow>

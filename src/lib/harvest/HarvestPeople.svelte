@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { harvestPeople as say } from './words';
   import type { Answer } from '$api';
   import { countryName } from '$core/people';
   import { count, percent } from '$lib/marks/format';
@@ -32,51 +33,50 @@
   }
 </script>
 
-<section class="sheet" aria-label="People gathered">
+<section class="sheet" aria-label={say.peopleGathered}>
   <header>
-    <h2>{harvest.learnt ? 'The likely ones first' : 'As they came'}</h2>
+    <h2>{harvest.learnt ? say.theLikelyOnesFirst : say.asTheyCame}</h2>
     <span class="soft">
-      {#if harvest.learnt}learnt from {count(harvest.learnt.judged)} verdicts{harvest.learnt.area === null
+      {#if harvest.learnt}{say.learntFromVerdicts(count(harvest.learnt.judged))}{harvest.learnt.area === null
           ? ''
-          : `: a fit comes before a miss ${percent(harvest.learnt.area)} of the time`}; every fourth to judge is drawn
-        at random
-      {:else}judge some fits and some misses, and the order is learnt from them{/if}
+          : say.aFitComesBeforeAMiss(percent(harvest.learnt.area))}{say.everyFourthToJudgeIsDrawn}
+      {:else}{say.judgeSomeFitsAndSomeMisses}{/if}
     </span>
-    <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : 'Order anew'}</Act>
+    <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : say.orderAnew}</Act>
   </header>
   <div class="filter" role="search">
     <Field
-      aria-label="Words in name, title, firm or place"
-      placeholder="words in name, title, firm, place"
+      aria-label={say.wordsInNameTitleFirmOr}
+      placeholder={say.wordsInNameTitleFirmPlace}
       value={filter.words}
       oninput={(event: Event & { currentTarget: HTMLInputElement }) => type(event.currentTarget.value)}
     />
-    <Pick label="Source" hideLabel value={filter.source} onpick={(source) => desk.change({ source })}>
-      <option value="">all sources</option>
+    <Pick label={say.source} hideLabel value={filter.source} onpick={(source) => desk.change({ source })}>
+      <option value="">{say.allSources}</option>
       {#each harvest.sources as one (one.sourceId)}<option value={one.sourceId}>{one.sourceName}</option>{/each}
     </Pick>
-    <Pick label="Country" hideLabel value={filter.country} onpick={(country) => desk.change({ country })}>
-      <option value="">all countries</option>
+    <Pick label={say.country} hideLabel value={filter.country} onpick={(country) => desk.change({ country })}>
+      <option value="">{say.allCountries}</option>
       {#each facets.countries.slice(0, 60) as { value, people } (value)}<option {value}
           >{countryName(value)} ({count(people)})</option
         >{/each}
     </Pick>
-    <Pick label="Verdict" hideLabel value={filter.verdict} onpick={(verdict) => desk.change({ verdict })}>
-      <option value="">judged or not</option>
-      <option value="none">not judged</option>
+    <Pick label={say.verdict} hideLabel value={filter.verdict} onpick={(verdict) => desk.change({ verdict })}>
+      <option value="">{say.judgedOrNot}</option>
+      <option value="none">{say.notJudged}</option>
       {#each Object.entries(verdicts) as [name, { word }] (name)}<option value={name}>{word}</option>{/each}
     </Pick>
     {#if others.length}
-      <Pick label="Over another harvest" hideLabel value={filter.notIn} onpick={(notIn) => desk.change({ notIn })}>
-        <option value="">in others or not</option>
-        {#each others as one (one.id)}<option value={one.id}>not in {one.name}</option>{/each}
+      <Pick label={say.overAnotherHarvest} hideLabel value={filter.notIn} onpick={(notIn) => desk.change({ notIn })}>
+        <option value="">{say.inOthersOrNot}</option>
+        {#each others as one (one.id)}<option value={one.id}>{say.notIn(one.name)}</option>{/each}
       </Pick>
     {/if}
-    <Tick label="certain only" checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
-    <span class="soft" role="status">{desk.of === null ? '' : `${count(desk.of)} people`}</span>
+    <Tick label={say.certainOnly} checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
+    <span class="soft" role="status">{desk.of === null ? '' : say.people(count(desk.of))}</span>
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label="People, a row each">
+  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label={say.peopleARowEach}>
     {#each desk.shown as person (person.number)}
       {@const verdict = desk.verdictOn(person)}
       <Act
@@ -94,9 +94,9 @@
         </span>
         <span class="who">
           <b>{person.name}</b>{#if desk.drawn?.number === person.number}<small class="soft">
-              drawn at random</small
+              {say.drawnAtRandom}</small
             >{/if}
-          <span>{person.title || 'no title told'}</span>
+          <span>{person.title || say.noTitleTold}</span>
           <span class="soft"
             >{[person.company, person.place || (person.country && countryName(person.country))]
               .filter(Boolean)
@@ -115,12 +115,10 @@
       </Act>
     {:else}
       <p class="soft empty">
-        {harvest.people
-          ? 'Nobody by this filter.'
-          : 'Nobody yet: people are listed, each once, when all has been gathered or the harvest is stopped.'}
+        {harvest.people ? say.nobodyByThisFilter : say.nobodyYetPeopleAreListedEach}
       </p>
     {/each}
-    {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>More</Act>{/if}
+    {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>{say.more}</Act>{/if}
   </div>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ledger as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -56,22 +57,22 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned {stale ? 'stale' : ''}" aria-label="Worth of each part by source">
+    <Table class="pinned {stale ? 'stale' : ''}" aria-label={say.worthOfEachPartBySource}>
       <TableHead>
         <TableRow>
           <TableHeader class="first"
             ><span class="soft"
-              >people found alone, and the change if left out{brought.misses
-                ? `; bar: share of the ${count(brought.misses)} misses it brings`
+              >{say.peopleFoundAloneAndTheChange}{brought.misses
+                ? say.barShareOfTheMissesIt(count(brought.misses))
                 : ''}</span
             >
             <div class="folds">
               <Act
                 disabled={!groups.length}
                 onclick={() => (unfolded = unfolded.size ? new Set() : new Set(groups.map(({ key }) => key)))}
-                >{unfolded.size ? 'Fold all' : 'Unfold all'}</Act
+                >{unfolded.size ? say.foldAll : say.unfoldAll}</Act
               >
-              {#if sorting}<Act onclick={() => (sorting = null)}>In the string’s order</Act>{/if}
+              {#if sorting}<Act onclick={() => (sorting = null)}>{say.inTheStringsOrder}</Act>{/if}
             </div></TableHeader
           >
           {#each sources as source (source.id)}
@@ -86,11 +87,11 @@
           <TableCell class="part"></TableCell>
           {#each sources as source (source.id)}
             <TableCell>
-              {#each [['al', 'alone', 'alone'], ['ch', 'if left out', 'change'], ['jd', 'misses · fits', 'misses']] as const as [name, words, what] (what)}
+              {#each [['al', 'alone', 'alone'], ['ch', say.ifLeftOut, 'change'], ['jd', say.missesFits, 'misses']] as const as [name, words, what] (what)}
                 <Act
                   look="plain"
                   aria-pressed={sortedBy(source.id, what)}
-                  aria-label="Sort by {words} at {source.name}"
+                  aria-label={say.sortByAt(words, source.name)}
                   onclick={() => sortBy(source.id, what)}
                   class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Act
                 >
@@ -108,7 +109,7 @@
                 <Act
                   look="plain"
                   aria-expanded={unfolded.has(line.key)}
-                  aria-label="{unfolded.has(line.key) ? 'Fold' : 'Unfold'} {line.text.slice(0, 40)}"
+                  aria-label="{unfolded.has(line.key) ? say.fold : say.unfold} {line.text.slice(0, 40)}"
                   onclick={() => toggle(line)}
                   class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Act
                 >
@@ -129,7 +130,7 @@
                   <span class="al"
                     >{#if figures.alone}{about(figures.alone)}{:else}<Hint
                         class="soft"
-                        says="This alone cannot be asked there: nothing in it can be searched.">not asked</Hint
+                        says={say.thisAloneCannotBeAskedThere}>{say.notAsked}</Hint
                       >{/if}</span
                   ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
                       class="jd"

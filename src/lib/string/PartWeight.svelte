@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { partWeight as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { count } from '$lib/marks/format';
   import { broughtBy, type Judged, type LedgerLine } from './ledger-rows';
@@ -11,7 +12,7 @@
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"
-      >throws out {count(judged.misses)}
+      >{say.throwsOut(count(judged.misses))}
       {judged.misses === 1 ? 'miss' : 'misses'},
       <span class:costs={judged.fits > 0}>{count(judged.fits)} {judged.fits === 1 ? 'fit' : 'fits'}</span></span
     >
@@ -19,8 +20,8 @@
 {:else if brought.misses && !line.excludes}
   <Hint
     class="weight"
-    says="{count(judged.misses)} of the {count(brought.misses)} judged misses come with it, {count(judged.fits)} fits"
-    ><span class="bar" role="img" aria-label="{count(judged.misses)} of {count(brought.misses)} misses"
+    says={say.ofTheJudgedMissesComeWith(count(judged.misses), count(brought.misses), count(judged.fits))}
+    ><span class="bar" role="img" aria-label={say.ofMisses(count(judged.misses), count(brought.misses))}
       ><i style:width="{Math.min(100, (100 * judged.misses) / brought.misses)}%"></i></span
     ></Hint
   >

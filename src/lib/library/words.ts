@@ -1,0 +1,128 @@
+import { catalogue, type Said } from '$lib/words/catalogue';
+
+export const wordSetForm = catalogue('library/wordSetForm', {
+  wordSet: (name: Said) => `Word set ${name}`,
+  newWordSet: 'New word set',
+  name: 'Name',
+  qualityHeads: 'quality-heads',
+  meantToBe: 'Meant to be',
+  wanted: 'wanted',
+  toExclude: 'to exclude',
+  note: 'Note',
+  wordingsOneALineAWord:
+    'Wordings, one a line: a word, several words, pharma*, or with a scope of its own such as company:“…”',
+  thisChangesTheStringOf: 'This changes the string of',
+  versionsThatWereKeptStayAs: '. Versions that were kept stay as they were.',
+  changeItIn: 'Change it in',
+  thisString: 'this string',
+  all: (length: Said) => `all ${length}`,
+  leaveIt: 'Leave it',
+  keep: 'Keep',
+  addToTheLibrary: 'Add to the library',
+  deleteText: 'Delete',
+  notWhileAStringUsesIt: 'not while a string uses it',
+  copyAsAGroup: 'Copy as a group',
+  theNewSet: 'the new set',
+  close: 'Close'
+});
+
+export const libraryPage = catalogue('library/libraryPage', {
+  library: 'Library',
+  wordSetsToUseInAny: 'Word sets to use in any string by their name, as in',
+  titleQualityHeadsNotNeverInterns: 'title:@quality-heads NOT @never-interns',
+  aChangeShowsInAllStrings:
+    '. A change shows in all strings that use the set; versions that were kept stay as they were.',
+  yourLexicon: 'Your lexicon',
+  regionsAndConsent: 'Regions and consent',
+  exportJson: 'Export JSON',
+  exportCsv: 'Export CSV',
+  importText: 'Import',
+  newWordSet: 'New word set',
+  findASetOrAWording: 'Find a set or a wording',
+  wordSets: 'Word sets',
+  set: 'Set',
+  wordings: 'Wordings',
+  usedIn: 'Used in',
+  toExclude: 'to exclude',
+  noString: 'no string',
+  noSetAndNoWordingHas: 'No set and no wording has this in it.',
+  nothingYetMakeASetHere: 'Nothing yet. Make a set here, keep one from the tree of a string, or import a file.',
+  isInTheLibrary: (name: Said) => `@${name} is in the library.`,
+  isDeleted: (name: Said) => `@${name} is deleted.`,
+  setAddedExtendedUnchangedWordingsNew: (
+    name: Said,
+    added: Said,
+    added2: Said,
+    extended: Said,
+    unchanged: Said,
+    wordings: Said
+  ) => `${name}: ${added} set${added2} added, ${extended} extended, ${unchanged} unchanged; ${wordings} wordings new.`
+});
+
+export const libraryLexiconPage = catalogue('library/libraryLexiconPage', {
+  language: 'Language',
+  library: 'Library',
+  yourLexicon: 'Your lexicon',
+  titlesFieldsOfWorkAndMeanings:
+    'Titles, fields of work and meanings of your trade, beside those that Eave brings. They hold in all briefs: titles are read by them, and wordings proposed.',
+  exportJson: 'Export JSON',
+  importJson: 'Import JSON',
+  addATitle: 'Add a title',
+  aTitle: 'A title',
+  whatAJobIsCalledThat: 'What a job is called that follows no pattern: “Hive Steward”, a head of beekeeping.',
+  title: 'Title',
+  rank: 'Rank',
+  functionText: 'Function',
+  fieldOfWork: 'field of work',
+  addTheTitle: 'Add the title',
+  addAFunction: 'Add a function',
+  aFunctionOrOneMoreName: 'A function, or one more name of one',
+  withItComeAllTitlesOf: 'With it come all titles of the kind: head of …, … manager.',
+  beekeeping: 'beekeeping',
+  itsNameThere: 'Its name there',
+  imkerei: 'Imkerei',
+  addTheName: 'Add the name',
+  addMeanings: 'Add meanings',
+  aWordWithSeveralMeanings: 'A word with several meanings',
+  word: 'Word',
+  drone: 'drone',
+  itsMeaningsALineEachWith: 'Its meanings, a line each, with the words that tell it',
+  addTheMeanings: 'Add the meanings',
+  tryATitle: 'Try a title',
+  anyTitle: 'Any title',
+  readAs: 'read as',
+  noRank: 'no rank',
+  ofText: 'of',
+  nothingKnown: 'nothing known',
+  sureTo: (confidence: Said) => `sure to ${confidence}`,
+  nothingInItIsKnown: 'nothing in it is known',
+  whatYouAdded: 'What you added',
+  titlesAndNamesThatYouAdded: 'Titles and names that you added',
+  text: 'Text',
+  means: 'Means',
+  aNameOf: (value: Said) => `a name of ${value}`,
+  takeOut: (text: Said) => `Take ${text} out`,
+  takeTheMeaningsOfOut: (value: Said) => `Take the meanings of ${value} out`,
+  nothingYetEaveBringsFunctionsIn: (length: Said, length2: Said) =>
+    `Nothing yet. Eave brings ${length} functions in ${length2} languages; what your trade says otherwise is added here, or taken from a file.`,
+  maleBeeHiveQueenAircraftRotor: 'male bee: hive, queen\naircraft: rotor, pilot'
+});
+
+export const libraryPlacesPage = catalogue('library/libraryPlacesPage', {
+  library: 'Library',
+  regionsAndConsent: 'Regions and consent',
+  keptForAllBriefsPersonasThat: 'Kept for all briefs. Personas that took a region keep the countries they took.',
+  regions: 'Regions',
+  undo: 'Undo',
+  newRegion: 'New region',
+  asShipped: 'As shipped',
+  namesWithCommas: 'Names, with commas',
+  countriesOf: (names: Said) => `Countries of ${names}`,
+  deleteText: (names: Said) => `Delete ${names}`,
+  askConsentBeforeAMail: 'Ask consent before a mail',
+  whereTheTradeHoldsThatA:
+    'Where the trade holds that a first mail needs the person’s consent. Common practice, no published source and no legal advice: set it to what your own lawyers say.',
+  countries: 'Countries',
+  namesOrCodesOfIso3166: 'Names or codes of ISO 3166-1.',
+  aNote: 'a note'
+});

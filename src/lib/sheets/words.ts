@@ -1,0 +1,90 @@
+import { catalogue, type Said } from '$lib/words/catalogue';
+
+export const sheetBox = catalogue('sheets/sheetBox', {
+  label: 'Label',
+  searches: 'searches',
+  wholeProfile: 'whole profile',
+  takeOut: (label: Said) => `Take out ${label}`,
+  takeOut2: 'Take out',
+  takesEavesNotationAsItIs: 'Takes Eave’s notation as it is.',
+  and: 'and',
+  howAndIsWritten: 'How “and” is written',
+  noSign: 'no sign',
+  or: 'or',
+  howOrIsWritten: 'How “or” is written',
+  cannot: 'cannot',
+  not: 'not',
+  howNotIsWritten: 'How “not” is written',
+  wordsSideBySideMean: 'words side by side mean',
+  whatWordsSideBySideMean: 'What words side by side mean',
+  allOfThem: 'all of them',
+  anyOfThem: 'any of them',
+  aPhrase: 'a phrase',
+  bindsFirst: 'binds first',
+  whatBindsFirst: 'What binds first',
+  whatStandsLeft: 'what stands left',
+  quotesMakePhrases: 'quotes make phrases',
+  bracketsMakeGroups: 'brackets make groups',
+  endsAWordBeginning: '* ends a word beginning',
+  answersExclusionsAlone: 'answers exclusions alone',
+  writtenBeforeAll: 'written before all',
+  site: 'site:…'
+});
+
+export const sheetCounting = catalogue('sheets/sheetCounting', {
+  findsOtherEndingsEnglish: 'finds other endings (English)',
+  takesEForE: 'takes é for e',
+  counts: 'counts',
+  exactly: 'exactly',
+  rounded: 'rounded',
+  byAGuess: 'by a guess',
+  above: 'above',
+  toFigures: 'to figures',
+  upToTimesOff: 'up to times off',
+  wordsItDropsInsideQuotesToo: 'words it drops, inside quotes too',
+  ofTheAnd: 'of the and',
+  charges: 'charges',
+  aSearch: 'a search',
+  aRecord: 'a record',
+  inText: 'in'
+});
+
+export const sheetFact = catalogue('sheets/sheetFact', {
+  label: 'label',
+  fromTo: 'from – to',
+  namedRanges: 'named ranges',
+  noneOr191049: 'none; or 1–9; 10–49; 50+',
+  tellsNoNumbersWriteItAs: (unread: Said) => `“${unread}” tells no numbers. Write it as in 10–49 or 1000+.`,
+  include: 'include',
+  exclude: 'exclude',
+  atMost: 'at most',
+  any: 'any',
+  values: 'values',
+  anyOrAListWithSemicolons: 'any; or a list with semicolons',
+  takeOut: (scope: Said) => `Take out ${scope}`,
+  takeOut2: 'Take out'
+});
+
+export const sheetFields = catalogue('sheets/sheetFields', {
+  name: 'Name',
+  about: 'About',
+  boxes: 'Boxes',
+  addABox: 'Add a box',
+  factsAndLists: 'Facts and lists',
+  add: 'Add',
+  aFactOrAList: 'a fact or a list …',
+  whatItsResultsTellOfA: 'What its results tell of a person',
+  whatIsNotTickedIsUnknown: 'What is not ticked is unknown of its people, never a no: they stay, marked as possible.',
+  theWholeProfile: 'the whole profile',
+  limits: 'Limits',
+  none: 'none',
+  howItMatchesCountsAndCharges: 'How it matches, counts and charges',
+  charactersInABox: 'Characters in a box',
+  wordsInASearch: 'Words in a search',
+  operatorsInASearch: 'Operators in a search',
+  bracketsInBrackets: 'Brackets in brackets',
+  resultsShown: 'Results shown',
+  resultsAPage: 'Results a page',
+  requestsAMinute: 'Requests a minute',
+  searchesAStringMayTake: 'Searches a string may take'
+});

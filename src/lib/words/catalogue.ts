@@ -1,0 +1,20 @@
+/** What a sentence of a catalogue is filled with: a number as it is to be shown, or a name. */
+export type Said = string | number | null | undefined;
+
+/** The sentences and labels of one component, by key: text, or a function where something is filled in. */
+type Words = Record<string, string | ((...filled: never[]) => string)>;
+
+/** Another language: what it has of each catalogue, by the catalogue's name. What it lacks stays English. */
+export type Language = (name: string, english: Words) => Partial<Words>;
+
+let language: Language | undefined;
+
+/** Sets the language for all catalogues that are read after it. Called once, before the first page is shown. */
+export const speak = (other: Language | undefined): void => void (language = other);
+
+/**
+ * The sentences of a component in the language that is spoken. `name` says where they belong (`screen/component`), so that another
+ * language can hold the same keys. English costs nothing: without another language, the object itself comes back.
+ */
+export const catalogue = <W extends Words>(name: string, english: W): W =>
+  language ? { ...english, ...language(name, english) } : english;
