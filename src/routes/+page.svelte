@@ -64,14 +64,12 @@
       try {
         body = JSON.parse(text) as never;
       } catch {
-        throw new Error(
-          `${chosen.name} is no JSON. Choose a file that “Whole brief as a file” on a report has written.`
-        );
+        throw new Error(`${chosen.name} isn’t valid JSON. Choose a file exported with “Whole brief” on the report.`);
       }
       const brief = await call('importBrief', { body });
       if (brief.objected)
         toast(
-          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} left out: their people objected and were erased here.`
+          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} skipped because the people objected and were erased here.`
         );
       await goto(briefPath(brief.id, 'compare'));
     });

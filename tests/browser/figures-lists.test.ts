@@ -72,10 +72,10 @@ describe('figures of harvests, shortlists and watches', () => {
     const page = await open(`/briefs/${id}/shortlist?group=leftOut`);
     await page.locator('[data-figure="to export"]').waitFor();
     await collect(page, 'groups', 1, seen, new Map());
-    await page.getByRole('button', { name: 'Take along', exact: true }).click();
+    await page.getByRole('button', { name: 'Export', exact: true }).click();
     const dialog = page.getByRole('dialog');
     await dialog.locator('[data-figure="to export"]').waitFor();
-    await setChecked(dialog.getByRole('checkbox', { name: 'also those who are left out' }), false);
+    await setChecked(dialog.getByRole('checkbox', { name: 'Include excluded people' }), false);
     await collect(page, 'export dialog', 1, seen, new Map());
     const [file] = await Promise.all([
       page.waitForEvent('download'),
@@ -86,13 +86,13 @@ describe('figures of harvests, shortlists and watches', () => {
     seen.note('to export', 'CSV', rows);
 
     // The file that was just exported has everybody, unchanged.
-    await page.getByRole('button', { name: 'Take along', exact: true }).click();
+    await page.getByRole('button', { name: 'Export', exact: true }).click();
     // People who were exported count as contacted now, so the next export excludes them unless it is told otherwise.
-    await setChecked(dialog.getByRole('checkbox', { name: 'also those who are left out' }), true);
-    await dialog.getByRole('button', { name: 'What a merge would do' }).click();
+    await setChecked(dialog.getByRole('checkbox', { name: 'Include excluded people' }), true);
+    await dialog.getByRole('button', { name: 'Merge preview' }).click();
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      dialog.getByText('A CSV of the receiving system').click()
+      dialog.getByText('Choose a CSV from the receiving system').click()
     ]);
     await chooser.setFiles({ name: 'back.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
     const said = await dialog.getByText(/[\d,]+ new · [\d,]+ would change · [\d,]+ same · [\d,]+ conflict/).innerText();

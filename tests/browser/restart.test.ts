@@ -91,7 +91,7 @@ describe('a harvest at all places with faults, its server killed in the middle',
       await setChecked(form.getByRole('checkbox', { name: place }), true);
     await form.getByLabel('Name').fill('Everybody');
     await form.getByLabel('Records, at most').fill('120');
-    await form.getByRole('button', { name: 'Start the harvest' }).click();
+    await form.getByRole('button', { name: 'Start harvest' }).click();
     await page.getByRole('heading', { level: 1, name: 'Everybody' }).waitFor();
 
     interface Harvest {
@@ -119,8 +119,8 @@ describe('a harvest at all places with faults, its server killed in the middle',
     await page.getByRole('button', { name: 'Limits' }).click();
     const limits = page.getByRole('dialog');
     await limits.getByLabel('Records, at most').fill('');
-    await limits.getByRole('button', { name: 'Keep, and go on' }).click();
-    await page.getByText('all is read').waitFor({ timeout: 120_000 });
+    await limits.getByRole('button', { name: 'Save and resume' }).click();
+    await page.getByText('done').waitFor({ timeout: 120_000 });
     const done = await read();
     expect(done.sources.map(({ sourceId, state }) => [sourceId, state]).sort()).toEqual(
       places.map((place) => [place, 'done'])

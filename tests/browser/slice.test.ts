@@ -10,7 +10,7 @@ const step = (page: Page, name: string) =>
 
 /** Judges the first people of the open sample by keyboard. */
 async function judge(page: Page, keys: string): Promise<void> {
-  const persons = page.getByRole('group', { name: 'Where in the result the sample sits' }).getByRole('button');
+  const persons = page.getByRole('group', { name: 'Position of the sample in the result' }).getByRole('button');
   for (const [i, key] of [...keys].entries()) {
     await page.keyboard.press(key);
     const word = { f: 'Fit', m: 'Miss', u: 'Unsure' }[key]!;
@@ -35,9 +35,9 @@ describe('the whole job on the demo', () => {
     await page.waitForURL(/\/persona$/);
 
     // Persona: kept as typed, undone and redone.
-    await page.getByLabel('Titles wanted').fill('Head of Quality\nQA Manager');
-    await page.getByLabel('Must not come', { exact: true }).fill('intern');
-    await page.getByLabel('People employed, from').fill('51');
+    await page.getByLabel('Job titles').fill('Head of Quality\nQA Manager');
+    await page.getByLabel('Exclude keywords', { exact: true }).fill('intern');
+    await page.getByLabel('Headcount, from').fill('51');
     await page.getByLabel('to', { exact: true }).fill('1,000');
     await page.getByRole('combobox', { name: 'Countries', exact: true }).fill('Denmark');
     await page.keyboard.press('Enter');
@@ -62,7 +62,7 @@ describe('the whole job on the demo', () => {
     await page.getByRole('checkbox', { name: '"idle wording"' }).uncheck();
     await kept(page);
     await expectAccessible(page);
-    await page.getByRole('link', { name: 'Write the string' }).click();
+    await page.getByRole('link', { name: 'Build string' }).click();
     await page.locator('.cm-line').first().waitFor();
     await expect
       .poll(() => stringText(page))
@@ -72,7 +72,7 @@ describe('the whole job on the demo', () => {
 
     // String: figures for each source; first version without a country, so that more is found.
     await writeString(page, 'title:("Head of Quality" OR "Head of QA" OR "QA Manager" OR Kvalitetschef) NOT intern');
-    const board = page.getByRole('table', { name: 'Worth of each part by source' });
+    const board = page.getByRole('table', { name: 'What each part does, by source' });
     await board.getByText(/^\d/).first().waitFor();
     await board.getByText('finds more').first().waitFor();
     await expectAccessible(page);
@@ -88,7 +88,7 @@ describe('the whole job on the demo', () => {
     await page.getByRole('heading', { name: 'Version 1 on Harrow Guild' }).waitFor();
     await page.getByRole('article').waitFor();
     expect(await page.locator('article mark').count()).toBeGreaterThan(0);
-    const persons = page.getByRole('group', { name: 'Where in the result the sample sits' }).getByRole('button');
+    const persons = page.getByRole('group', { name: 'Position of the sample in the result' }).getByRole('button');
     await judge(page, 'ffmfum');
     await page.keyboard.press('2');
     // Its reason given, the next person is there.
@@ -138,7 +138,7 @@ describe('the whole job on the demo', () => {
       await expect
         .poll(() =>
           page
-            .getByRole('group', { name: 'Where in the result the sample sits' })
+            .getByRole('group', { name: 'Position of the sample in the result' })
             .getByText(word, { exact: true })
             .count()
         )
@@ -156,12 +156,12 @@ describe('the whole job on the demo', () => {
 
     // An old version is opened, compared as text, and taken up again.
     await visit(page, page.url().replace(/compare.*/, 'string?version=1'));
-    const differ = page.getByRole('list', { name: 'Parts that differ' });
+    const differ = page.getByRole('list', { name: 'Changed parts' });
     await differ.getByText('software').waitFor();
     expect(await differ.getByText('added').count()).toBe(2);
     await page.getByText('As text').click();
     expect(await page.locator('pre ins').allInnerTexts()).not.toEqual([]);
-    await page.getByRole('button', { name: 'Take up again' }).click();
+    await page.getByRole('button', { name: 'Restore' }).click();
     await page.getByRole('heading', { name: 'Version 1' }).waitFor();
     await expectAccessible(page);
   });
@@ -169,7 +169,7 @@ describe('the whole job on the demo', () => {
   it('writes what is wrong where it is wrong, and mends it', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Problems' });
     const page = await open(`/briefs/${id}/string`);
-    const problems = page.getByRole('list', { name: 'Problems of the string' });
+    const problems = page.getByRole('list', { name: 'Problems in the string' });
     await writeString(page, 'title:quality manager');
     await problems.getByText(/Without quotes these 2 words/).waitFor();
     await problems.getByRole('button', { name: 'Quote “quality manager”' }).click();
@@ -186,7 +186,7 @@ describe('the whole job on the demo', () => {
     await writeString(page, 'title:(QA OR "head of');
     await problems.getByText(/This quote is never closed/).waitFor();
     await page.getByRole('button', { name: /^Run on/ }).click();
-    await page.getByText('Not run', { exact: true }).waitFor();
+    await page.getByText('Couldn’t run', { exact: true }).waitFor();
     expect(await stringText(page)).toBe('title:(QA OR "head of');
 
     await writeString(page, '('.repeat(10_000));
@@ -223,12 +223,12 @@ describe('the whole job on a file of one’s own', () => {
     await desk.getByRole('cell', { name: '242' }).waitFor();
     expect(await page.getByText('imported file').count()).toBe(0);
     await expectAccessible(page);
-    await desk.getByRole('button', { name: 'Throw the file away' }).click();
+    await desk.getByRole('button', { name: 'Discard file' }).click();
 
     // A good one is matched, previewed, renamed and imported.
     await give('contacts.csv', `Name,Position held,Company,Country,Employees\n${rows.join('\n')}\n`);
     await desk.getByLabel('What column Position held holds').selectOption('title');
-    await desk.getByLabel('Name of the source').fill('My contacts');
+    await desk.getByLabel('Source name').fill('My contacts');
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
     await desk.getByText('240 people imported.').waitFor();
     await page.getByRole('cell', { name: 'My contacts imported file' }).waitFor();

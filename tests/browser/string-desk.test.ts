@@ -10,15 +10,15 @@ async function desk(name: string, text = ''): Promise<{ page: Page; id: string }
   if (text) await api('PUT', `/briefs/${id}/draft`, { body: { text, from: null }, revision: 1 });
   return { page: await open(`/briefs/${id}/string`), id };
 }
-const problems = (page: Page) => page.getByRole('list', { name: 'Problems of the string' });
+const problems = (page: Page) => page.getByRole('list', { name: 'Problems in the string' });
 const card = (page: Page, source: string) => page.getByRole('region', { name: `How ${source} is asked` });
 /** Does what stands in the menu of the page. */
 async function more(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'More to do with the string' }).click();
+  await page.getByRole('button', { name: 'More actions' }).click();
   await page.getByRole('menuitem', { name, exact: true }).click();
 }
 /** Opens the searches of each source. */
-const searches = (page: Page) => page.getByRole('tab', { name: 'Searches to copy' }).click();
+const searches = (page: Page) => page.getByRole('tab', { name: 'Searches' }).click();
 const waitForText = (page: Page, text: string) =>
   page.waitForFunction(
     (wanted) =>
@@ -151,13 +151,13 @@ describe('pasting', () => {
     await waitForText(page, '("Head of Quality" OR "QA Manager" OR Kvalitetschef)');
     await page.getByText('Pasted and cleaned: a list of 3 made a group.').waitFor();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Put it as it was' }).click();
+    await page.getByRole('button', { name: 'Undo cleanup' }).click();
     await waitForText(page, 'Head of Quality QA Manager Kvalitetschef');
 
     await paste(page, '“cold\u00a0chain” or chilled');
     await page.getByText('Read “or” as an operator? As pasted it is a word to find.').waitFor();
     expect(await stringText(page)).toBe('"cold chain" or chilled');
-    await page.getByRole('button', { name: 'Yes, in capitals' }).click();
+    await page.getByRole('button', { name: 'Yes, capitalize' }).click();
     await waitForText(page, '"cold chain" OR chilled');
   });
 
@@ -166,10 +166,10 @@ describe('pasting', () => {
     await page.getByRole('tab', { name: 'Paste from a source' }).click();
     const panel = page.getByRole('region', { name: 'Paste from a source' });
     await panel.getByLabel('Source the text was written for').selectOption({ label: 'Lanternfield' });
-    await panel.getByLabel('Text as it stands at the source').fill('"head of quality" OR QA pharma -intern');
+    await panel.getByLabel('Text from the source').fill('"head of quality" OR QA pharma -intern');
     await panel.getByText('People whose profile has “head of quality” or “QA”').waitFor();
     await expectAccessible(page);
-    await panel.getByRole('button', { name: 'Take it as the string' }).click();
+    await panel.getByRole('button', { name: 'Use as string' }).click();
     await waitForText(page, '("head of quality" OR QA) AND pharma NOT intern');
     await searches(page);
     await card(page, 'Lanternfield')
@@ -183,7 +183,7 @@ describe('the string as a tree', () => {
 
   it('is edited by keyboard, and the text follows', async () => {
     const { page } = await desk('By keyboard', 'title:(QA OR RP) AND pharma NOT intern');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     await row(page, 'any of').click();
     await expectAccessible(page);
     await page.keyboard.press('+');
@@ -206,7 +206,7 @@ describe('the string as a tree', () => {
     await page.keyboard.type('chilled');
     await page.keyboard.press('Enter');
     await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR chilled) NOT intern');
-    await page.getByLabel('searched in').selectOption('about');
+    await page.getByLabel('search in').selectOption('about');
     await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR about:chilled) NOT intern');
     await page.keyboard.press('Escape');
     await row(page, 'QA').click();
@@ -222,7 +222,7 @@ describe('the string as a tree', () => {
 
   it('is edited by drag and drop', async () => {
     const { page } = await desk('By mouse', 'title:(QA OR RP) AND pharma AND chilled');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     /** Drags until it was dropped: on a busy machine the rows may move under the mouse, as worth comes in above them. */
     const drag = async (what: string, onto: string, wanted: string, at = {}) => {
       for (let times = 0; times < 4 && (await stringText(page)).replaceAll(/\s+/g, ' ') !== wanted; times++) {
@@ -239,7 +239,7 @@ describe('the string as a tree', () => {
 
   it('cannot be edited while the text cannot be read whole, so that nothing of it is lost', async () => {
     const { page } = await desk('Broken', 'title:(QA OR RP AND "cold');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     await page.getByText(/must be mended first/).waitFor();
     await row(page, 'QA').click();
     await page.keyboard.press('Delete');
@@ -251,15 +251,15 @@ describe('the string as a tree', () => {
 describe('named word sets', () => {
   it('are pulled out, used elsewhere, and change every string that uses them but no kept version', async () => {
     const { page, id } = await desk('First', 'title:("head of quality" OR QA) NOT intern');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     await page.getByRole('treeitem').filter({ hasText: 'any of' }).click();
-    await page.getByRole('button', { name: 'Keep as a word set…' }).click();
-    await page.getByLabel('Name of the word set').fill('quality-heads');
-    await page.getByRole('button', { name: 'Keep in the library' }).click();
+    await page.getByRole('button', { name: 'Save as word set…' }).click();
+    await page.getByLabel('Word set name').fill('quality-heads');
+    await page.getByRole('button', { name: 'Save to library' }).click();
     await waitForText(page, 'title:@quality-heads NOT intern');
     await page.getByRole('checkbox', { name: 'Marlow Register' }).waitFor();
-    await page.getByRole('tab', { name: 'Worth of each part' }).click();
-    await page.getByRole('table', { name: 'Worth of each part by source' }).getByText(/^\d/).first().waitFor();
+    await page.getByRole('tab', { name: 'What each part does' }).click();
+    await page.getByRole('table', { name: 'What each part does, by source' }).getByText(/^\d/).first().waitFor();
     await page.waitForTimeout(600);
     const kept = await api<{ number: number; sets: unknown }>('POST', `/briefs/${id}/versions`, {
       text: 'title:@quality-heads NOT intern'
@@ -283,7 +283,7 @@ describe('named word sets', () => {
     await other.page.getByLabel(/Wordings, one a line/).fill('head of quality\nQA\nresponsible person');
     await other.page.getByRole('button', { name: 'Keep', exact: true }).click();
     await other.page
-      .getByText(/This changes the string of “First”, “Second”|This changes the string of “Second”, “First”/)
+      .getByText(/This changes the string in “First”, “Second”|This changes the string in “Second”, “First”/)
       .waitFor();
     await expectAccessible(other.page);
     await other.page.getByRole('button', { name: 'Change it in all 2' }).click();
@@ -339,7 +339,7 @@ describe('versions', () => {
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:(QA OR GDP) RP', from: 2 }, revision: 1 });
     await visit(page, `/briefs/${id}/string?panel=versions&version=1`);
     const panel = page.getByRole('region', { name: 'Versions' });
-    const differ = panel.getByRole('list', { name: 'Parts that differ' }).getByRole('listitem');
+    const differ = panel.getByRole('list', { name: 'Changed parts' }).getByRole('listitem');
     expect((await differ.allInnerTexts()).map((text) => text.replaceAll(/\s+/g, ' '))).toEqual([
       '+ added GDP title, beside QA',
       '→ moved RP from title, beside QA to whole profile',
@@ -351,7 +351,7 @@ describe('versions', () => {
     await page.keyboard.press('Tab');
     await panel.getByRole('button', { name: 'first idea' }).waitFor();
     await expectAccessible(page);
-    await panel.getByRole('button', { name: 'Take up again' }).click();
+    await panel.getByRole('button', { name: 'Restore' }).click();
     await waitForText(page, 'title:(QA OR RP) NOT intern');
     await writeString(page, 'title:(QA OR RP) NOT (intern OR trainee)');
     await page.getByText('All kept').waitFor();
@@ -415,7 +415,7 @@ describe('the cards of the sources', () => {
     );
     await searches(page);
     const harrow = card(page, 'Harrow Guild');
-    await harrow.getByText('The source finds just those whom the string means.').waitFor();
+    await harrow.getByText('The source finds exactly the people the string describes.').waitFor();
     await harrow.getByText('"cold chain" NOT software').waitFor();
     await harrow.getByText('Denmark or Sweden').waitFor();
     await harrow.getByRole('button', { name: 'Copy: Current title for Harrow Guild' }).click();
@@ -444,19 +444,19 @@ describe('a sheet of one’s own', () => {
     await live.getByText('("head of quality" OR "quality director" OR QA) -intern -"test engineer"').waitFor();
     await page.getByLabel('How “or” is written').selectOption('|');
     await live.getByText('("head of quality" | "quality director" | QA) -intern -"test engineer"').waitFor();
-    await page.getByLabel('Words in a search').fill('6');
+    await page.getByLabel('Words per search').fill('6');
     await live.getByText(/takes 6 words/).waitFor();
-    await page.getByLabel('Words in a search').fill('many');
+    await page.getByLabel('Words per search').fill('many');
     await page
       .getByRole('alert')
       .getByText(/limits words/)
       .waitFor();
     expect(await page.getByRole('button', { name: 'Keep' }).isDisabled()).toBe(true);
-    await page.getByLabel('Words in a search').fill('');
+    await page.getByLabel('Words per search').fill('');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Keep' }).click();
     await page.getByText('Kept.').waitFor();
-    await page.getByLabel('A text as it would be typed there').fill('QA | RP pharma');
+    await page.getByLabel('A search as typed at the source').fill('QA | RP pharma');
     await page.getByText('(QA OR RP)').waitFor();
 
     const [download] = await Promise.all([
@@ -484,7 +484,7 @@ describe('a sheet of one’s own', () => {
 
     await visit(page, '/sources');
     await page.getByRole('row').filter({ hasText: 'Fjord search' }).getByRole('button', { name: 'Delete' }).click();
-    await page.getByRole('button', { name: 'Delete for good' }).click();
+    await page.getByRole('button', { name: 'Delete' }).click();
     await page.getByRole('link', { name: 'Fjord search' }).waitFor({ state: 'detached' });
   });
 
@@ -508,7 +508,7 @@ describe('a sheet of one’s own', () => {
       .first()
       .waitFor();
     await expectAccessible(page);
-    const leaveOut = panel.getByRole('button', { name: 'Leave the others out: qa as quality assurance of goods' });
+    const leaveOut = panel.getByRole('button', { name: 'Exclude the others: qa as quality assurance of goods' });
     const told = await leaveOut.locator('..').innerText();
     const promised = /[\d,]+ of other meanings stay/.exec(told)![0];
     await leaveOut.click();
@@ -522,8 +522,8 @@ describe('a sheet of one’s own', () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Worth' });
     const page = await open(`/briefs/${id}/string`);
     await writeString(page, 'title:(QA OR zzqq OR "quality manager") AND (pharma OR GDP) NOT intern');
-    const ledger = page.getByRole('table', { name: 'Worth of each part by source' });
-    await ledger.getByRole('button', { name: 'Unfold all' }).click();
+    const ledger = page.getByRole('table', { name: 'What each part does, by source' });
+    await ledger.getByRole('button', { name: 'Expand all' }).click();
     const row = (text: string) => ledger.getByRole('row').filter({ hasText: text });
     await row('title:zzqq').getByText('no effect').waitFor();
     expect(await row('title:QA').count()).toBe(1);
@@ -534,7 +534,7 @@ describe('a sheet of one’s own', () => {
     expect(sorted.indexOf('title:zzqq')).toBe(
       Math.max(...['title:QA', 'title:zzqq', 'title:"quali'].map((one) => sorted.indexOf(one)))
     );
-    await ledger.getByRole('button', { name: 'In the string’s order' }).click();
+    await ledger.getByRole('button', { name: 'String order' }).click();
     await expectAccessible(page);
 
     await page.getByRole('tab', { name: 'Narrowing' }).click();
@@ -582,7 +582,7 @@ describe('a sheet of one’s own', () => {
       .waitFor();
     const says = (await first.getAttribute('aria-label'))!.slice('Take: '.length);
     await panel.getByRole('button', { name: `Who goes? ${says}`, exact: true }).click();
-    const goes = page.getByRole('region', { name: 'Who goes' });
+    const goes = page.getByRole('region', { name: 'Who would be removed' });
     // Somebody not judged yet, and a miss: the proposal still stands when it is measured anew.
     const unjudged = goes
       .locator('tbody')

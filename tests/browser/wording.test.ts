@@ -28,7 +28,7 @@ describe('the wording table', () => {
     await page.getByRole('button', { name: /^and \d+ that find nobody$/ }).waitFor();
     expect(await row('Head of QC').count()).toBe(0);
     await page.getByRole('button', { name: /^and \d+ that find nobody$/ }).click();
-    await row('Head of QC').getByText('finds nobody in any source').waitFor();
+    await row('Head of QC').getByText('finds nobody at any source').waitFor();
     await expectAccessible(page);
 
     await row('Head of QA').getByRole('button', { name: 'Take Head of QA' }).click();
@@ -68,7 +68,7 @@ describe('the wording table', () => {
     // What the house decides comes back in another brief.
     await page.getByLabel('remember for all briefs').check();
     await row('Head of Quality Control').getByRole('checkbox', { name: 'Choose Head of Quality Control' }).check();
-    await page.getByRole('button', { name: 'Refuse' }).click();
+    await page.getByRole('button', { name: 'Reject' }).click();
     await page.getByText('All kept').waitFor();
     const other = await api<{ id: string }>('POST', '/briefs', { name: 'Wordings again' });
     await api('PUT', `/briefs/${other.id}/persona`, {

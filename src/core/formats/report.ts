@@ -7,7 +7,7 @@ import { writeCsv } from './csv';
 const exactnessWords = {
   exact: 'asked exactly',
   wider: 'finds more than the string means',
-  impossible: 'cannot be asked'
+  impossible: 'can’t be searched here'
 };
 const partWords = {
   top: 'read by hand from the top only: precision speaks of the top, and of the rest nothing is known',

@@ -37,7 +37,7 @@
   title={say.whoIsFoundWhereVersion(overlap.version)}
   about={say.peopleByTheSourcesThatFind(
     count(overlap.people),
-    left ? `, ${count(left)} of them in ${overlap.parts.length - parts.length} smaller meetings not drawn` : ''
+    left ? `, ${count(left)} of them in ${overlap.parts.length - parts.length} smaller groups not shown` : ''
   )}
   {file}
 >

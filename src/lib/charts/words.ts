@@ -1,51 +1,51 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const chartFrame = catalogue('charts/chartFrame', {
-  as: (title: Said) => `${title} as`,
+  as: (title: Said) => `View of ${title}`,
   chart: 'Chart',
   table: 'Table',
-  saveAsSvg: (title: Said) => `Save ${title} as SVG`,
+  saveAsSvg: (title: Said) => `Download ${title} as SVG`,
   svg: 'SVG',
-  saveAsPng: (title: Said) => `Save ${title} as PNG`,
+  saveAsPng: (title: Said) => `Download ${title} as PNG`,
   png: 'PNG',
   asATable: (title: Said) => `${title}, as a table`
 });
 
 export const overlapChart = catalogue('charts/overlapChart', {
-  whoIsFoundWhereVersion: (version: Said) => `Who is found where, version ${version}`,
+  whoIsFoundWhereVersion: (version: Said) => `Overlap between sources, version ${version}`,
   peopleByTheSourcesThatFind: (people: Said, left: Said) =>
-    `${people} people by the sources that find them, the same person known again${left}; the dark part is the share of fits among those judged`,
-  peopleByTheSourcesThatFind2: 'People by the sources that find them; the table has the same figures',
+    `${people} people by the sources that find them, each counted once${left}. The dark part is the share of fits among those judged`,
+  peopleByTheSourcesThatFind2: 'People by the sources that find them; same figures as in the table',
   people: (part: Said, people: Said) => `${part}: ${people} people`,
   nobodyJudged: ', nobody judged',
   ofJudgedAreFits: (fits: Said, part: Said) => `, ${fits} of ${part} judged are fits`,
-  andSmallerOnesInTheTable: (length: Said) => `and ${length} smaller ones, in the table`,
-  whoIsFoundWhere: 'Who is found where',
-  foundByJust: 'Found by just',
+  andSmallerOnesInTheTable: (length: Said) => `and ${length} smaller groups, in the table`,
+  whoIsFoundWhere: 'Overlap between sources',
+  foundByJust: 'Found only by',
   people2: 'People',
   judged: 'Judged',
-  fitsAmongThem: 'Fits among them'
+  fitsAmongThem: 'Fits'
 });
 
 export const reachChart = catalogue('charts/reachChart', {
   precisionAgainstReach: 'Precision against reach',
   eachVersionAtEachSourceWith:
-    'each version at each source, with intervals both ways; the dashed line joins those that none beats',
-  precisionAgainstEstimatedFitsTheTable: 'Precision against estimated fits; the table has the same figures',
-  estimatedFitsLogarithmic: 'estimated fits (logarithmic)',
+    'Each version at each source, with both 95% intervals. The dashed line joins the versions that no other beats',
+  precisionAgainstEstimatedFitsTheTable: 'Precision against estimated fits; same figures as in the table',
+  estimatedFitsLogarithmic: 'estimated fits (log scale)',
   versionAtAboutFits: (version: Said, sourceId: Said, middle: Said, middle2: Said) =>
     `Version ${version} at ${sourceId}: ${middle}, about ${middle2} fits`,
   version: 'Version',
   source: 'Source',
   precision: 'Precision',
   estimatedFits: 'Estimated fits',
-  beatenByNone: 'Beaten by none'
+  beatenByNone: 'Unbeaten'
 });
 
 export const twoNarrowings = catalogue('charts/twoNarrowings', {
-  howBothNarrowAt: (sourceName: Said) => `How both narrow at ${sourceName}`,
-  peopleLeftAfterEachPartBoth: 'people left after each part, both versions on one logarithmic scale',
-  peopleLeftAfterEachPartOf: 'People left after each part of two versions; the table has the same figures',
+  howBothNarrowAt: (sourceName: Said) => `Narrowing of both versions at ${sourceName}`,
+  peopleLeftAfterEachPartBoth: 'People left after each part, both versions on one log scale',
+  peopleLeftAfterEachPartOf: 'People left after each part of two versions; same figures as in the table',
   version: (version: Said) => `Version ${version}`,
   peopleLeftAfterEachPart: 'People left after each part',
   version2: 'Version',

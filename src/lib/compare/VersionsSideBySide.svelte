@@ -104,14 +104,14 @@
     if (goes.count.high)
       said.push(
         goes.fits.judged
-          ? `The change removes ${about(goes.count)} people; ${goes.fits.count} of the ${goes.fits.judged} judged among them are fits, so that ${range(fitsIn(goes))} of all may be`
-          : `The change removes ${about(goes.count)} people, nobody of whom is judged yet: judge some below to know what it costs`
+          ? `The change removes ${about(goes.count)} people; ${goes.fits.count} of the ${goes.fits.judged} judged among them are fits, so about ${range(fitsIn(goes))} of all are likely fits`
+          : `The change removes ${about(goes.count)} people, none of them judged yet. Judge some below to see what is lost`
       );
     if (comes.count.high)
       said.push(
         comes.fits.judged
-          ? `it brings ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so that ${range(fitsIn(comes))} of all may be`
-          : `it brings ${about(comes.count)}, nobody judged yet`
+          ? `it adds ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so about ${range(fitsIn(comes))} of all are likely fits`
+          : `it adds ${about(comes.count)}, none judged yet`
       );
     return said.length ? `${said.join('; ')}.` : say.bothFindTheSamePeopleHere;
   });
@@ -143,14 +143,14 @@
         {#if answer}
           <p class="cost">
             {#if excluded.length}<b
-                >{say.what} {excluded.length === 1 ? say.thisExclusion : say.theseExclusions} {say.cost}</b
+                >{say.what} {excluded.length === 1 ? say.thisExclusion : say.theseExclusions}{say.cost}</b
               >{/if}
             {cost}
           </p>
           <p class="soft">
             {say.ofThePeopleJudgedAreTreated(answer.test.before, from, answer.test.after, to)}{answer.test.before +
             answer.test.after
-              ? ` (McNemar’s exact test: ${chance(answer.test.p)}${answer.test.p < 0.05 ? '' : ', which chance alone can do'})`
+              ? ` (McNemar’s exact test: ${chance(answer.test.p)}${answer.test.p < 0.05 ? '' : ', which could be chance'})`
               : ''}{say.fitsGoneMissesGoneFitsCome(
               answer.test.gone.fits,
               answer.test.gone.misses,

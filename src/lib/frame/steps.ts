@@ -13,11 +13,11 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
   {
     id: 'harvest',
     name: 'Harvest',
-    state: ({ harvested }) => (harvested === null ? 'not begun' : `${harvested.toLocaleString('en')} people`)
+    state: ({ harvested }) => (harvested === null ? 'not started' : `${harvested.toLocaleString('en')} people`)
   },
   {
     id: 'shortlist',
     name: 'Shortlist',
-    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} kept`)
+    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} people`)
   }
 ];

@@ -2,20 +2,20 @@ import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const certainOnly = catalogue('frame/certainOnly', {
   certainOnly: 'Certain only',
-  leavesOutThePeopleOfWhom: 'Leaves out the people of whom the source does not say something that the string asks for.'
+  leavesOutThePeopleOfWhom: 'Hides people for whom the source doesn’t list everything the string asks for.'
 });
 
 export const copyButton = catalogue('frame/copyButton', {
   copied: 'Copied',
-  notAllowed: 'Not allowed'
+  notAllowed: 'Couldn’t copy'
 });
 
 export const keySheet = catalogue('frame/keySheet', {
-  keys: 'Keys'
+  keys: 'Keyboard shortcuts'
 });
 
 export const refused = catalogue('frame/refused', {
-  unforeseenError: 'Unforeseen error'
+  unforeseenError: 'Something went wrong'
 });
 
 export const ridge = catalogue('frame/ridge', {
@@ -27,10 +27,10 @@ export const ridge = catalogue('frame/ridge', {
   allJobs: 'all jobs',
   library: 'Library',
   sources: 'Sources',
-  switchBetweenLightAndDark: 'Switch between light and dark',
+  switchBetweenLightAndDark: 'Switch light and dark theme',
   dark: 'dark',
   light: 'light',
-  keys: 'Keys'
+  keys: 'Keyboard shortcuts'
 });
 
 export const layout = catalogue('frame/layout', {
@@ -39,9 +39,9 @@ export const layout = catalogue('frame/layout', {
 });
 
 export const errorPage = catalogue('frame/errorPage', {
-  notHere: 'Not here',
-  thisPageCannotBeShownNow: 'This page cannot be shown now',
-  thereIsNoPageAtThis: 'There is no page at this address. Look it over for a slip, or begin with all briefs.',
+  notHere: 'Page not found',
+  thisPageCannotBeShownNow: 'Couldn’t load this page',
+  thereIsNoPageAtThis: 'There’s no page at this address. Check it for typos, or start from all briefs.',
   allBriefs: 'All briefs',
-  tryAgain: 'Try again'
+  tryAgain: 'Retry'
 });

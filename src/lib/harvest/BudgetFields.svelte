@@ -26,7 +26,7 @@
       ? [
           {
             key: 'newShare' as const,
-            label: 'Neutral words while so many of 100 rows are new',
+            label: 'Use neutral words while this many of 100 rows are new',
             whole: false,
             placeholder: 'none'
           }

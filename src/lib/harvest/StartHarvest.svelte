@@ -59,8 +59,7 @@
 
 <form class="sheet" onsubmit={start} aria-label={say.startAHarvest}>
   <p>
-    {say.aTrialReadsASampleA} <b>{say.everybody}</b>
-    {say.homeWhereASourceShowsOnly}
+    {say.aTrialReadsASampleA} <b>{say.everybody}</b>{say.homeWhereASourceShowsOnly}
   </p>
   <Table>
     <TableHead
@@ -101,7 +100,7 @@
           >
           <TableCell
             >{price
-              ? `${price.perRecord} a record${price.perSearch ? `, ${price.perSearch} a search` : ''} (${price.unit}s)`
+              ? `${price.perRecord} per record${price.perSearch ? `, ${price.perSearch} per search` : ''} (${price.unit}s)`
               : '–'}</TableCell
           >
         </TableRow>

@@ -1,54 +1,54 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const firstSteps = catalogue('home/firstSteps', {
-  aShortWayThroughEave: 'A short way through Eave',
-  aShortWayThroughAFinished: 'A short way through a finished job',
-  whoIsWanted: 'Who is wanted',
+  aShortWayThroughEave: 'Tour of Eave',
+  aShortWayThroughAFinished: 'Tour of the finished demo',
+  whoIsWanted: 'Who you’re looking for',
   asFacts: ', as facts',
   theString: 'The string',
-  andWhatEachPartIsWorth: ', and what each part is worth',
+  andWhatEachPartIsWorth: ', and what each part does',
   whoItReallyFinds: 'Who it really finds',
   judged: ', judged',
   whichVersionIsBest: 'Which version is best',
   proven: ', proven',
-  beginOneOfYourOwn: 'Begin one of your own',
-  closeTheShortWayThroughEave: 'Close the short way through Eave'
+  beginOneOfYourOwn: 'Start your own',
+  closeTheShortWayThroughEave: 'Close the tour'
 });
 
 export const homePage = catalogue('home/homePage', {
   briefs: 'Briefs',
   aBriefIsOneProspectingJob:
-    'A brief is one prospecting job: who is wanted, the strings that look for them, and the proof of which is best.',
+    'A brief is one prospecting job: who you’re looking for, the strings that find them, and proof of which string is best.',
   nameOfTheNewBrief: 'Name of the new brief',
   newBrief: 'New brief',
-  openAFile: 'Open a file',
-  moreToDoWithBriefs: 'More to do with briefs',
-  putTheDemoBack: 'Put the demo back',
+  openAFile: 'Import file',
+  moreToDoWithBriefs: 'More actions',
+  putTheDemoBack: 'Reset demo',
   noBriefYet: 'No brief yet',
   giveTheJobANameAbove:
-    'Give the job a name above, such as the product and the market, and describe who is wanted. Eave writes the string from that.',
+    'Name the job above, for example after the product and the market, then describe who you’re looking for. Eave writes the string from that.',
   archived: 'archived',
   versions: 'versions',
   wordings: 'wordings',
   shortlisted: 'shortlisted',
   changed: 'changed',
   rename: 'Rename',
-  copy: 'Copy',
-  bringBack: 'Bring back',
+  copy: 'Duplicate',
+  bringBack: 'Restore',
   archive: 'Archive',
   deleteText: 'Delete',
   hide: 'Hide',
   show: 'Show',
   archived2: (archived: Said) => `${archived} archived`,
   renameTheBrief: 'Rename the brief',
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
   name: 'Name',
-  putTheDemoBack2: 'Put the demo back?',
-  putItBack: 'Put it back',
+  putTheDemoBack2: 'Reset the demo?',
+  putItBack: 'Reset',
   theDemosTwoBriefsAreMade:
-    'The demo’s two briefs are made anew, with its versions, trials and verdicts; what was changed in them is lost. Your own briefs stay as they are. It takes about a minute.',
+    'This recreates the demo’s two briefs with their versions, trials and verdicts. Changes you made to them are lost. Your own briefs aren’t affected. It takes about a minute.',
   deleteThisBrief: 'Delete this brief?',
-  deleteForGood: 'Delete for good',
+  deleteForGood: 'Delete',
   goesWithItsVersionsItsTrials: (name: Said, versions: Said) =>
-    `“${name}” goes with its ${versions} versions, its trials and its verdicts. This cannot be undone.`
+    `This deletes “${name}” with its ${versions} versions, its trials and its verdicts. You can’t undo this.`
 });

@@ -16,13 +16,13 @@
 
   const said = $derived(
     {
-      kept: 'All kept',
-      typing: 'Keeping…',
-      keeping: 'Keeping…',
-      waiting: 'Waiting to keep',
-      invalid: 'Not kept yet',
+      kept: 'Saved',
+      typing: 'Saving…',
+      keeping: 'Saving…',
+      waiting: 'Offline: not saved yet',
+      invalid: 'Not saved',
       conflict: 'Changed elsewhere',
-      refused: 'Not kept'
+      refused: 'Not saved'
     }[document.state]
   );
 

@@ -3,11 +3,11 @@ import { catalogue } from '$lib/words/catalogue';
 export const keptNotice = catalogue('kept/keptNotice', {
   undo: 'Undo',
   redo: 'Redo',
-  leaveWhatIsNotKept: 'Leave what is not kept?',
-  leave: 'Leave',
+  leaveWhatIsNotKept: 'Discard unsaved changes?',
+  leave: 'Discard',
   stay: 'Stay',
-  whatYouChangedHereIsNot: 'What you changed here is not kept yet. It is lost when you leave.',
+  whatYouChangedHereIsNot: 'Your latest changes aren’t saved yet. They’ll be lost if you leave this page.',
   keepMine: 'Keep mine',
-  takeTheirs: 'Take theirs',
-  tryNow: 'Try now'
+  takeTheirs: 'Use theirs',
+  tryNow: 'Retry now'
 });

@@ -32,7 +32,7 @@
     const { people, faults } = read;
     const first = faults.slice(0, 3).map(({ line, error }) => say.line(line, error));
     const bad = faults.length
-      ? ` ${count(faults.length)} row${faults.length === 1 ? ' has' : 's have'} what cannot be read: ${first.join(' ')}`
+      ? ` ${count(faults.length)} row${faults.length === 1 ? ' was' : 's were'} only partly read: ${first.join(' ')}`
       : '';
     return say.customersRead(count(people.length), bad);
   });

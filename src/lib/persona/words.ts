@@ -1,67 +1,68 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const briefReader = catalogue('persona/briefReader', {
-  readAWrittenBrief: 'Read a written brief',
-  theBriefAsItWasWritten: 'The brief as it was written',
+  readAWrittenBrief: 'Import from text',
+  theBriefAsItWasWritten: 'Text of the brief',
   pasteAPageOfTextWhat:
-    'Paste a page of text: what is sold, who the best customers are, who is spoken to, who is not wanted. It is read here, by rules, and goes nowhere.',
+    'Paste a page of text: what is sold, who the best customers are, who you talk to, and who to exclude. It is read on this machine.',
   notUnderstood: 'Not understood:'
 });
 
 export const choiceField = catalogue('persona/choiceField', {
   add: 'add…',
-  enterAddsWhatIsMarkedOr: 'Enter adds what is marked, or what is written out; only what is on the list can be added.',
-  takeOut: (name: Said) => `Take ${name} out`
+  enterAddsWhatIsMarkedOr: 'Press Enter to add the highlighted item. You can only add items from the list.',
+  takeOut: (name: Said) => `Remove ${name}`
 });
 
 export const contacted = catalogue('persona/contacted', {
   peopleAlreadyContacted: 'People already contacted',
   nobodyYet: 'Nobody yet',
-  addPeopleFromAFile: 'Add people from a file…',
-  emptyIt: 'Empty it',
-  knownByMailAddressOrBy: 'Known by mail address, or by name and firm. A trial leaves them out and says how many.',
-  theListIsEmpty: 'The list is empty.'
+  addPeopleFromAFile: 'Import people…',
+  emptyIt: 'Clear list',
+  knownByMailAddressOrBy: 'Matched by email address, or by name and firm. Trials exclude them and say how many.',
+  theListIsEmpty: 'List cleared.'
 });
 
 export const customerReader = catalogue('persona/customerReader', {
-  fromCustomersWon: 'From customers won',
-  chooseACsv: 'Choose a CSV',
-  companySizeIndustryCountryAndWho: 'company, size, industry, country, and who was spoken to; it is read on this page',
+  fromCustomersWon: 'From won customers',
+  chooseACsv: 'Choose CSV',
+  companySizeIndustryCountryAndWho: 'company, size, industry, country, and who you talked to; read on this page only',
   close: 'Close',
-  knownGoodsKept: (length: Said) => `${length} known-goods kept.`,
-  keepThemAsKnownGoods: 'Keep them as known-goods',
-  whatCustomersHaveInCommon: 'What customers have in common',
+  knownGoodsKept: (length: Said) => `${length} known-goods saved.`,
+  keepThemAsKnownGoods: 'Save as known-goods',
+  whatCustomersHaveInCommon: 'What these customers have in common',
   trait: 'Trait',
   shareOfCustomers: 'Share of customers',
-  howMuchMoreThanAt: 'How much more than at',
+  howMuchMoreThanAt: 'Compared with',
   sourceToCompareWith: 'Source to compare with',
-  isTaken: (words: Said) => `${words} is taken`,
-  take: (words: Said) => `Take ${words}`,
-  take2: 'Take',
+  isTaken: (words: Said) => `${words} added`,
+  take: (words: Said) => `Add ${words}`,
+  take2: 'Add',
   ofText: (interval: Said, count: Said, value: Said) => `${interval}, ${count} of ${value}`,
-  tooThinToSay: 'too thin to say',
+  tooThinToSay: 'Not enough data',
   peopleThere: (count: Said) => `${count} people there`,
-  atFirmsOfYouSpokeTo: (size: Said, rank: Said) => `At firms of ${size} you spoke to ${rank}`,
-  timesIfSizeDidNotMatter: (count: Said, toFixed: Said) => `: ${count} times, ${toFixed} if size did not matter.`,
+  atFirmsOfYouSpokeTo: (size: Said, rank: Said) => `At firms with ${size} people you talked to ${rank}`,
+  timesIfSizeDidNotMatter: (count: Said, toFixed: Said) =>
+    `: ${count} times, ${toFixed} expected if size didn’t matter.`,
   line: (line: Said, error: Said) => `line ${line}: ${error}`,
   customersRead: (length: Said, bad: Said) => `${length} customers read.${bad}`
 });
 
 export const factsRead = catalogue('persona/factsRead', {
-  whatTheBriefSays: 'What the brief says',
+  whatTheBriefSays: 'Facts found in the text',
   fact: 'Fact',
   readFrom: 'Read from',
   accept: (kinds: Said, fact: Said) => `Accept ${kinds} ${fact}`,
-  noSourceCanBeAskedFor: '(no source can be asked for it)',
-  nothingWasUnderstoodNameTitlesTrades: 'Nothing was understood. Name titles, trades, countries and sizes, in English.',
-  factsAppearHereAsYouPaste: 'Facts appear here as you paste, each with the words it was read from.',
-  takeFactIntoThePersona: (length: Said, length2: Said) => `Take ${length} fact${length2} into the persona`,
+  noSourceCanBeAskedFor: '(no source can search this)',
+  nothingWasUnderstoodNameTitlesTrades: 'Couldn’t find any facts. Mention titles, trades, countries and firm sizes.',
+  factsAppearHereAsYouPaste: 'Facts appear here as you paste, each with the words it comes from.',
+  takeFactIntoThePersona: (length: Said, length2: Said) => `Add ${length} fact${length2}`,
   close: 'Close',
-  sizeOfFirm: 'size of firm',
+  sizeOfFirm: 'firm size',
   mustHave: 'must have',
-  mustNotCome: 'must not come',
-  firmToLeaveOut: 'firm to leave out',
-  whatIsSold: 'what is sold',
+  mustNotCome: 'exclude',
+  firmToLeaveOut: 'firm to exclude',
+  whatIsSold: 'what you sell',
   people: ' people',
   million: ' million',
   upTo: (to: Said, unit: Said) => `up to ${to}${unit}`,
@@ -72,7 +73,7 @@ export const factsRead = catalogue('persona/factsRead', {
 export const guidedStart = catalogue('persona/guidedStart', {
   sixQuestions: 'Six questions',
   notAnswered: 'not answered',
-  notTakenForAFact: 'Not taken for a fact:'
+  notTakenForAFact: 'Not used:'
 });
 
 export const inString = catalogue('persona/inString', {
@@ -85,91 +86,91 @@ export const otherFacts = catalogue('persona/otherFacts', {
   any: 'any',
   to: 'to',
   to2: (scope: Said) => `${scope} to`,
-  valuesWithCommas: (scope: Said) => `${scope}: values with commas`,
-  valuesWithCommas2: 'values with commas',
-  takeOut: (scope: Said) => `Take ${scope} out`,
+  valuesWithCommas: (scope: Said) => `${scope}: values, separated by commas`,
+  valuesWithCommas2: 'values, separated by commas',
+  takeOut: (scope: Said) => `Remove ${scope}`,
   addAFact: 'Add a fact',
-  addAFact2: 'add a fact …',
+  addAFact2: 'add a fact…',
   aFact: (problem: Said) => `A fact: ${problem}`,
-  growthInAYear: 'growth in a year, %',
+  growthInAYear: 'growth over one year, %',
   yearFounded: 'year founded',
   monthsInTheRole: 'months in the role',
   daysSinceTheLastMove: 'days since the last move',
   daysSinceTheLastPost: 'days since the last post',
   firmIsHiringYesNo: 'firm is hiring (yes, no)',
   firmWasFundedYesNo: 'firm was funded (yes, no)',
-  technologyOfTheFirm: 'technology of the firm',
-  mailGoodUncertainNone: 'mail (good, uncertain, none)',
-  languageOfTheProfile: 'language of the profile',
+  technologyOfTheFirm: 'firm’s technology',
+  mailGoodUncertainNone: 'address (good, uncertain, none)',
+  languageOfTheProfile: 'profile language',
   ownField: (scope: Said) => `own field “${scope}”`
 });
 
 export const personaSentence = catalogue('persona/personaSentence', {
-  thePersonaInASentence: 'The persona in a sentence',
-  whatIsMissing: 'What is missing'
+  thePersonaInASentence: 'Persona in one sentence',
+  whatIsMissing: 'Missing'
 });
 
 export const sizeBands = catalogue('persona/sizeBands', {
   sizeBands: 'Size bands',
-  whoDecidesDependsOnTheSize: 'Who decides depends on the size: give each band its own titles.',
+  whoDecidesDependsOnTheSize: 'Who decides depends on firm size: give each size band its own titles.',
   from: 'from',
   bandFrom: (i: Said) => `Band ${i} from`,
   to: 'to',
   bandTo: (i: Said) => `Band ${i} to`,
   any: 'any',
   titlesOfBand: (i: Said) => `Titles of band ${i}`,
-  takeBandOut: (i: Said) => `Take band ${i} out`,
-  addABand: 'Add a band'
+  takeBandOut: (i: Said) => `Remove band ${i}`,
+  addABand: 'Add band'
 });
 
 export const sizeField = catalogue('persona/sizeField', {
-  peopleEmployedFrom: 'People employed, from',
+  peopleEmployedFrom: 'Headcount, from',
   any: 'any',
   to: 'to',
   companySizeWriteDigitsAsIn: (problem: Said, endsWith: Said) =>
-    `Company size: ${problem}${endsWith} Write digits, as in 51.`
+    `Company size: ${problem}${endsWith} Use digits, for example 51.`
 });
 
 export const personaPage = catalogue('persona/personaPage', {
   persona: 'Persona',
   sixQuestions: 'Six questions',
-  readAWrittenBrief: 'Read a written brief',
-  fromCustomersWon: 'From customers won',
+  readAWrittenBrief: 'Import from text',
+  fromCustomersWon: 'From won customers',
   exportJson: 'Export JSON',
   importJson: 'Import JSON',
-  who: 'Who',
-  whatIsSold: 'What is sold',
+  who: 'Person',
+  whatIsSold: 'What you sell',
   thisText: (wrong: Said) => `This ${wrong}.`,
-  titlesWanted: 'Titles wanted',
-  oneALineEachGetsA: 'One a line. Each gets a word set of its own in the next step.',
+  titlesWanted: 'Job titles',
+  oneALineEachGetsA: 'One per line. Each gets its own word set in the next step.',
   functionsAndRanks: 'Functions and ranks',
   functions: 'Functions',
-  oneALineSuchAsQuality: 'One a line, such as quality. Sources that know functions are asked for them.',
+  oneALineSuchAsQuality: 'One per line, for example quality. Used at sources that can search by function.',
   ranks: 'Ranks',
-  sourcesThatKnowRanksAreAsked: 'Sources that know ranks are asked for them.',
-  whatFirmAndWhere: 'What firm, and where',
-  titlesBySizeOfFirm: 'Titles by size of firm',
+  sourcesThatKnowRanksAreAsked: 'Used at sources that can search by rank.',
+  whatFirmAndWhere: 'Firm and location',
+  titlesBySizeOfFirm: 'Titles by firm size',
   countries: 'Countries',
-  namesOrCodesOfIso3166: 'Names or codes of ISO 3166-1.',
-  aWholeRegion: 'A whole region',
-  addAllOfIt: 'add all of it …',
+  namesOrCodesOfIso3166: 'Names or ISO 3166-1 codes.',
+  aWholeRegion: 'Region',
+  addAllOfIt: 'add a whole region…',
   industries: 'Industries',
-  divisionsOfIsicRev4By: 'Divisions of ISIC Rev. 4, by name or number.',
-  otherFactsOfTheFirmOr: 'Other facts of the firm or the person',
-  wordsAndWhoMustNotCome: 'Words, and who must not come',
-  mustHaveOneOf: 'Must have one of',
-  oneALineAnywhereInThe: 'One a line, anywhere in the profile.',
-  firmsToLeaveOut: 'Firms to leave out',
+  divisionsOfIsicRev4By: 'ISIC Rev. 4 divisions, by name or number.',
+  otherFactsOfTheFirmOr: 'Other facts about the firm or person',
+  wordsAndWhoMustNotCome: 'Keywords and exclusions',
+  mustHaveOneOf: 'Any of these keywords',
+  oneALineAnywhereInThe: 'One per line, anywhere in the profile.',
+  firmsToLeaveOut: 'Excluded firms',
   competitorsCustomersYourOwnOneA:
-    'Competitors, customers, your own: one a line. Legal forms and spellings are seen to.',
-  industriesCountriesAndPeopleToLeave: 'Industries, countries and people to leave out',
-  industriesToLeaveOut: 'Industries to leave out',
-  yourOwnForOneDivisionsOf: 'Your own, for one: divisions of ISIC Rev. 4.',
-  countriesToLeaveOut: 'Countries to leave out',
-  addThoseThatAskConsentFirst: 'Add those that ask consent first',
+    'Competitors, customers and your own firm, one per line. Eave handles legal forms and spellings.',
+  industriesCountriesAndPeopleToLeave: 'Other exclusions',
+  industriesToLeaveOut: 'Excluded industries',
+  yourOwnForOneDivisionsOf: 'For example your own. ISIC Rev. 4 divisions.',
+  countriesToLeaveOut: 'Excluded countries',
+  addThoseThatAskConsentFirst: 'Add countries that require prior consent',
   countriesOn: (length: Said) => `${length} countries on`,
-  theListForAllBriefs: 'the list for all briefs',
-  mustNotCome: 'Must not come',
-  oneALineWhoeverHasOne: 'One a line. Whoever has one of these is left out.',
-  chooseAPersonaThatWasExported: 'Choose a persona that was exported here.'
+  theListForAllBriefs: 'the shared list',
+  mustNotCome: 'Exclude keywords',
+  oneALineWhoeverHasOne: 'One per line. People with any of these are excluded.',
+  chooseAPersonaThatWasExported: 'Choose a persona file exported from Eave.'
 });

@@ -58,7 +58,7 @@
           .join(', ');
       }
       const told = await call('importRuns', { params, body: { text } });
-      return `${told.added} runs taken in, ${told.same} were here already${told.unknown ? `, ${told.unknown} people are not known at their source` : ''}`;
+      return `${told.added} runs imported, ${told.same} already here${told.unknown ? `, ${told.unknown} people aren’t known at their source` : ''}`;
     });
     ontaken();
   }

@@ -65,8 +65,7 @@
 >
   <Refused problem={refused} />
   <p>
-    {desk.of === null ? say.those : count(desk.of)}
-    {say.whomTheFilterFindsEachOnce}
+    {say.whomTheFilterFindsEachOnce(desk.of === null ? say.those : say.people(count(desk.of)))}
   </p>
   {#if learnt}<NumberField label={say.likelyToFitFromIn} max={100} placeholder={say.any} bind:value={likely} />{/if}
   <Field label={say.whyTheyAreKept} maxlength="500" bind:value={why} />

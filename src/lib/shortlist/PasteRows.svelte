@@ -40,7 +40,7 @@
         params: desk.params,
         body: { why, by: myName(), from: { kind: 'people', people, own } }
       });
-      said = `${count(told.kept)} kept, ${count(told.there)} were there${told.joined ? `, ${count(told.joined)} were one of these` : ''}${told.objected ? `, ${count(told.objected)} objected before and were left away` : ''}.`;
+      said = `${count(told.kept)} added, ${count(told.there)} already there${told.joined ? `, ${count(told.joined)} merged with one of these` : ''}${told.objected ? `, ${count(told.objected)} excluded because they objected` : ''}.`;
       text = '';
       await desk.again();
     } catch (problem) {

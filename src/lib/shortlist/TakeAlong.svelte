@@ -126,7 +126,7 @@
       <p class="soft" role="status">
         <Figure name="to export" value={look.people}>{count(look.people)}</Figure>
         {say.people}{look.leftOut.length
-          ? `. Left out: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
+          ? `. Excluded: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
           : ''}{form === 'hashed' ? say.addressesInSmallLettersAndNumbers : '.'}
       </p>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->

@@ -18,7 +18,7 @@ export const groups = {
   tag: 'Tag',
   verdict: 'Verdict',
   mail: 'Address',
-  leftOut: 'Left out'
+  leftOut: 'Excluded'
 } as const satisfies Partial<Record<FilterName, string>>;
 export type GroupName = keyof typeof groups;
 
@@ -40,7 +40,7 @@ export const plainColumns = {
   note: 'Note',
   greeting: 'Greeting',
   keptAt: 'Kept',
-  leftOut: 'Left out'
+  leftOut: 'Excluded'
 } as const;
 export type PlainColumn = keyof typeof plainColumns;
 const usual: readonly string[] = ['title', 'company', 'mailState', 'verdict', 'tags', 'priority', 'nextOn', 'leftOut'];
@@ -90,9 +90,9 @@ export const leftOutShort: Record<LeftOutReason, string> = {
   competitor: 'competitor',
   'own firm': 'own firm',
   'excluded firm': 'excluded firm',
-  consent: 'asks consent',
-  'role mailbox': 'firm’s mailbox',
+  consent: 'consent required',
+  'shared mailbox': 'firm’s mailbox',
   'no address': 'no address',
-  'taken before': 'taken before',
+  'already exported': 'already exported',
   'by hand': 'by hand'
 };

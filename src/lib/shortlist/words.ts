@@ -1,86 +1,88 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const batchBar = catalogue('shortlist/batchBar', {
-  withThoseChosen: 'With those chosen',
-  chosen: (many: Said) => `${many} chosen`,
-  aTagToAdd: 'A tag to add',
+  withThoseChosen: 'Actions for selected people',
+  chosen: (many: Said) => `${many} selected`,
+  aTagToAdd: 'Add tag',
   tag: 'tag',
-  takeATagOff: 'Take a tag off',
-  takeATagOff2: 'take a tag off…',
+  takeATagOff: 'Remove tag',
+  takeATagOff2: 'remove tag…',
   priority: 'Priority',
   priority2: 'priority…',
   none: 'none',
   nextStep: 'Next step',
   nextStep2: 'next step',
-  whyTheyAreLeftOut: 'Why they are left out',
-  leaveOutWhy: 'leave out: why',
-  takeIn: 'Take in',
-  onePerson: 'One person',
+  whyTheyAreLeftOut: 'Reason for excluding',
+  leaveOutWhy: 'exclude: reason',
+  takeIn: 'Include',
+  onePerson: 'Merge',
   moreLikeThese: 'More like these',
   copy: 'Copy',
-  takeOff: 'Take off'
+  takeOff: 'Remove'
 });
 
 export const doubtfulPairs = catalogue('shortlist/doubtfulPairs', {
-  perhapsTheSamePerson: 'Perhaps the same person',
-  onePerson: 'One person',
-  nobodyOnThisListLooksLike: 'Nobody on this list looks like another.'
+  perhapsTheSamePerson: 'Possible duplicates',
+  onePerson: 'Merge',
+  nobodyOnThisListLooksLike: 'No possible duplicates on this list.'
 });
 
 export const groupBars = catalogue('shortlist/groupBars', {
-  howManyThereAreOfEach: 'How many there are of each',
+  howManyThereAreOfEach: 'Breakdown',
   by: 'By',
   nothingKnown: 'nothing known',
   notChecked: 'not checked',
   toExport: 'to export',
-  excludedInAll: 'excluded, in all',
+  excludedInAll: 'excluded',
   notJudged: 'not judged'
 });
 
 export const keepFromHarvest = catalogue('shortlist/keepFromHarvest', {
-  keepOnTheShortlist: 'Keep on the shortlist',
-  keepThem: 'Keep them',
-  notNow: 'Not now',
-  those: 'Those',
-  whomTheFilterFindsEachOnce:
-    'whom the filter finds, each once with all records; who is on the list already is brought up to date.',
-  likelyToFitFromIn: 'Likely to fit from, in %',
+  keepOnTheShortlist: 'Add to shortlist',
+  keepThem: 'Add',
+  notNow: 'Cancel',
+  those: 'Everybody who matches',
+  people: (many: Said) => `${many} people who match`,
+  whomTheFilterFindsEachOnce: (who: Said) =>
+    `${who} the filter: each is added once with all their records. People already on the list are updated.`,
+  likelyToFitFromIn: 'Minimum likelihood of a fit, %',
   any: 'any',
-  whyTheyAreKept: 'Why they are kept'
+  whyTheyAreKept: 'Reason'
 });
 
 export const keptCard = catalogue('shortlist/keptCard', {
-  thePerson: 'The person',
-  closeTheCard: 'Close the card',
+  thePerson: 'Person',
+  closeTheCard: 'Close card',
   close: 'Close',
   noAddressLikely: 'no address; likely',
-  aGuessByOfThere: (pattern: Said, seen: Said, value: Said) => `, a guess by ${pattern} (${seen} of ${value} there)`,
+  aGuessByOfThere: (pattern: Said, seen: Said, value: Said) =>
+    `, guessed from ${pattern} (${seen} of ${value} addresses there)`,
   noAddress: 'no address',
-  kept: (keptAt: Said) => `Kept ${keptAt}`,
+  kept: (keptAt: Said) => `Added ${keptAt}`,
   by: (keptBy: Said) => ` by ${keptBy}`,
   from: 'from',
   aFile: 'a file',
   aTrial: 'a trial',
-  takenAlong: (takenAt: Said) => `; taken along ${takenAt}`,
+  takenAlong: (takenAt: Said) => `; exported ${takenAt}`,
   priority: 'Priority',
   next: 'Next',
-  onWhichDay: 'On which day',
+  onWhichDay: 'Date',
   note: 'Note',
   inALetter: 'In a letter',
   inALetter2: (word: Said) => `${word} in a letter`,
-  asEaveWould: 'as Eave would:',
-  notSure: 'not sure',
+  asEaveWould: 'suggested:',
+  notSure: 'not certain',
   oneRecord: 'One record',
   records: (length: Said) => `${length} records`,
-  letGo: 'let go',
-  somebodyElseSplit: 'somebody else: split',
-  leaveOutTakeOffOrThey: 'Leave out, take off, or they objected',
-  takeInAgain: 'Take in again',
-  leaveOut: 'Leave out',
-  takeOffTheList: 'Take off the list',
+  letGo: 'release',
+  somebodyElseSplit: 'not the same person: split',
+  leaveOutTakeOffOrThey: 'Exclude, remove or erase',
+  takeInAgain: 'Include',
+  leaveOut: 'Exclude',
+  takeOffTheList: 'Remove from list',
   eraseOnObjection: 'Erase on objection…',
   eraseEverywhere: (name: Said) => `Erase ${name} everywhere?`,
-  eraseForGood: 'Erase for good',
+  eraseForGood: 'Erase',
   cancel: 'Cancel',
   thisDeletesEveryRecordOfThis:
     "This deletes every record of this person from files, trials, diaries, harvests, watches and shortlists. Verdicts stay as numbers without a name. Only a keyed hash is kept, so that they are never imported again. You can't undo this.",
@@ -97,94 +99,94 @@ export const leftToSettle = catalogue('shortlist/leftToSettle', {
 });
 
 export const listColumns = catalogue('shortlist/listColumns', {
-  keepThisView: 'Keep this view',
+  keepThisView: 'Save this view',
   name: 'Name',
-  keep: 'Keep'
+  keep: 'Save'
 });
 
 export const listSettings = catalogue('shortlist/listSettings', {
-  settingsOfThisList: 'Settings of this list',
-  keep: 'Keep',
-  leaveThem: 'Leave them',
+  settingsOfThisList: 'List settings',
+  keep: 'Save',
+  leaveThem: 'Cancel',
   name: 'Name',
-  forWhatItIsKept: 'For what it is kept',
-  toWriteToThemAbout: 'to write to them about …',
-  yourNameRememberedWithWhomYou: 'Your name, remembered with whom you keep',
-  keptInThisBrowser: 'kept in this browser',
-  columnsOfItsOwn: 'Columns of its own',
+  forWhatItIsKept: 'Purpose',
+  toWriteToThemAbout: 'to contact them about…',
+  yourNameRememberedWithWhomYou: 'Your name, saved with the people you add',
+  keptInThisBrowser: 'saved in this browser',
+  columnsOfItsOwn: 'Custom columns',
   nameOfColumn: (i: Said) => `Name of column ${i}`,
   type: 'Type',
-  choicesCommasBetween: 'Choices, commas between',
-  choicesCommasBetween2: 'choices, commas between',
-  takeOut: (name: Said) => `Take ${name} out`,
-  addAColumn: 'Add a column',
-  tagsAndTheirColours: 'Tags and their colours',
+  choicesCommasBetween: 'Choices, separated by commas',
+  choicesCommasBetween2: 'choices, separated by commas',
+  takeOut: (name: Said) => `Remove ${name}`,
+  addAColumn: 'Add column',
+  tagsAndTheirColours: 'Tags and colours',
   tag: (i: Said) => `Tag ${i}`,
   colour: 'Colour',
-  addATag: 'Add a tag',
-  whomToLeaveOutAlwaysWith: 'Whom to leave out, always with the reason shown',
-  oneALine: (word: Said) => `${word}, one a line`,
+  addATag: 'Add tag',
+  whomToLeaveOutAlwaysWith: 'Exclusions, always shown with their reason',
+  oneALine: (word: Said) => `${word}, one per line`,
   firmOrItsDomain: 'firm or its domain',
-  customersFromAFile: 'Customers from a file…',
-  peopleInCountriesThatAskPrior: 'people in countries that ask prior consent (the list is in the library)',
-  whoeverIsTakenAlongCountsAs: 'whoever is taken along counts as contacted in this brief’s other lists',
+  customersFromAFile: 'Import customers…',
+  peopleInCountriesThatAskPrior: 'people in countries that require prior consent (see the library)',
+  whoeverIsTakenAlongCountsAs: 'exported people count as contacted in this brief’s other lists',
   customers: 'Customers',
   competitors: 'Competitors',
-  ourOwnFirmsSubsidiariesToo: 'Our own firms, subsidiaries too'
+  ourOwnFirmsSubsidiariesToo: 'Own firms, including subsidiaries'
 });
 
 export const mailCheck = catalogue('shortlist/mailCheck', {
   checkAddresses: 'Check addresses',
   stop: 'Stop',
-  goOnWith: (toAsk: Said) => `Go on with ${toAsk}`,
+  goOnWith: (toAsk: Said) => `Resume: ${toAsk} left`,
   check: (toAsk: Said) => `Check ${toAsk}`,
   close: 'Close',
-  addressesCanBeAskedAboutAt: (toAsk: Said) => `${toAsk} addresses can be asked about, at`,
-  atMostOnlyGoodOnesAre: (unit: Said, cost: Said) => `${unit}${cost} at most: only good ones are paid for.`,
+  addressesCanBeAskedAboutAt: (toAsk: Said) => `${toAsk} addresses to check, for`,
+  atMostOnlyGoodOnesAre: (unit: Said, cost: Said) => `${unit}${cost} at most. You only pay for good ones.`,
   toldWithoutAskingMalformedTwiceOf: (malformed: Said, duplicate: Said, role: Said, throwAway: Said) =>
-    `Told without asking: ${malformed} malformed, ${duplicate} twice, ${role} of firms, ${throwAway} to throw away.`,
+    `Found without a check: ${malformed} malformed, ${duplicate} duplicates, ${role} shared mailboxes, ${throwAway} disposable.`,
   theCheckOfAskedGood: (stateWords: Said, checked: Said, addresses: Said, good: Said) =>
-    `The check ${stateWords}: ${checked} of ${addresses} asked, ${good} good,`,
+    `Check ${stateWords}: ${checked} of ${addresses} checked, ${good} good,`,
   sSpent: (unit: Said) => `${unit}s spent`,
-  goesOn: (goesOnAt: Said) => `; goes on ${goesOnAt}`,
-  addressesAsked: 'Addresses asked',
-  checksADay: 'Checks a day',
-  aMonth: 'a month',
-  keepThePlan: 'Keep the plan',
+  goesOn: (goesOnAt: Said) => `; resumes ${goesOnAt}`,
+  addressesAsked: 'Addresses checked',
+  checksADay: 'Checks per day',
+  aMonth: 'per month',
+  keepThePlan: 'Save limits',
   usedTodayThisMonthUtc: (today: Said, month: Said) => `Used: ${today} today, ${month} this month (UTC).`,
-  standsStill: 'stands still',
-  isDone: 'is done',
-  brokeOff: 'broke off'
+  standsStill: 'paused',
+  isDone: 'finished',
+  brokeOff: 'failed'
 });
 
 export const moreLike = catalogue('shortlist/moreLike', {
   moreLikeThese: 'More like these',
-  keepAsAVersionAndTest: 'Keep as a version, and test it',
+  keepAsAVersionAndTest: 'Save as version and test',
   close: 'Close',
   ofJudgedWhomItFindsFit: (judged: Said, fits: Said, interval: Said) =>
-    `Of ${judged} judged whom it finds, ${fits} fit (${interval}).`,
-  nobodyWhomItFindsWasJudged: 'Nobody whom it finds was judged yet.',
+    `Of ${judged} judged people it finds, ${fits} are fits (${interval}).`,
+  nobodyWhomItFindsWasJudged: 'Nobody it finds has been judged yet.',
   itWouldAddPeopleWhomThis: (people: Said) =>
-    `It would add ${people} people whom this brief has seen and who are not on the list`,
-  theyShare: 'They share',
-  these: 'these',
-  theRest: 'the rest',
+    `It would add ${people} people this brief has seen who aren’t on the list`,
+  theyShare: 'In common',
+  these: 'these people',
+  theRest: 'everyone else',
   timesAsOften: 'times as often',
   ofText: (good: Said, ofGood: Said) => `${good} of ${ofGood}`,
   ofText2: (rest: Said, ofRest: Said) => `${rest} of ${ofRest}`,
   theyShareNothingThatAString:
-    'They share nothing that a string could ask for: their titles are not told, or have nothing in common.',
-  firmsLikeTheirs: 'Firms like theirs',
+    'They have nothing in common that a string could search for: their titles aren’t listed, or have nothing in common.',
+  firmsLikeTheirs: 'Similar firms',
   ofFactsAlikeSeenThere: (shared: Said, value: Said, people: Said) =>
-    `${shared} of ${value} facts alike; ${people} seen there`
+    `${shared} of ${value} facts match; ${people} people seen there`
 });
 
 export const newShortlist = catalogue('shortlist/newShortlist', {
-  aNewShortlist: 'A new shortlist',
-  beginIt: 'Begin it',
-  notNow: 'Not now',
+  aNewShortlist: 'New shortlist',
+  beginIt: 'Create',
+  notNow: 'Cancel',
   name: 'Name',
-  forWhatItIsKept: 'For what it is kept'
+  forWhatItIsKept: 'Purpose'
 });
 
 export const ownCell = catalogue('shortlist/ownCell', {
@@ -193,25 +195,25 @@ export const ownCell = catalogue('shortlist/ownCell', {
 });
 
 export const pasteRows = catalogue('shortlist/pasteRows', {
-  keepPeopleOfAFileOr: 'Keep people of a file or a spreadsheet',
-  keepThem: 'Keep them',
+  keepPeopleOfAFileOr: 'Add people from a spreadsheet',
+  keepThem: 'Add',
   close: 'Close',
   rowsCopiedFromASpreadsheetOr:
-    'Rows copied from a spreadsheet, or a CSV, with their heading: names and firms are recognised in all languages of the lexicon, columns of this list by their name. Whoever is on the list already is brought up to date.',
+    'Paste rows from a spreadsheet or CSV, including the header row. Eave recognizes names and firms in all its languages, and this list’s columns by their names. People already on the list are updated.',
   rows: 'Rows',
   nameTitleCompanyEmail: 'Name, Title, Company, Email',
-  otherColumnsBecomeColumnsOfThis: 'other columns become columns of this list',
-  whyTheyAreKept: 'Why they are kept',
-  fromACsv: 'From a CSV'
+  otherColumnsBecomeColumnsOfThis: 'other columns are added to this list',
+  whyTheyAreKept: 'Reason',
+  fromACsv: 'Import CSV'
 });
 
 export const peopleTable = catalogue('shortlist/peopleTable', {
-  peopleARowEach: 'People, a row each',
-  everybodyByThisFilter: 'Everybody by this filter',
+  peopleARowEach: 'People',
+  everybodyByThisFilter: 'Everyone matching the filter',
   name: 'Name',
-  choose: (name: Said) => `Choose ${name}`,
-  nobodyByThisFilter: 'Nobody by this filter.',
-  nobodyIsKeptHereYetKeep: 'Nobody is kept here yet. Keep people from a trial (K), a harvest, all fits, or a file.',
+  choose: (name: Said) => `Select ${name}`,
+  nobodyByThisFilter: 'No matches.',
+  nobodyIsKeptHereYetKeep: 'Nobody here yet. Add people from a trial (K), a harvest or a file, or add all fits.',
   good: '✓ good',
   uncertain: '△ uncertain',
   bad: '✕ bad',
@@ -222,64 +224,64 @@ export const peopleTable = catalogue('shortlist/peopleTable', {
 
 export const profileEditor = catalogue('shortlist/profileEditor', {
   headerOfColumn: (i: Said) => `Header of column ${i}`,
-  fromWhat: 'From what',
-  which: 'Which',
-  which2: 'which…',
+  fromWhat: 'Content',
+  which: 'Field',
+  which2: 'field…',
   theText: 'The text',
   theText2: 'the text',
   moveUp: (header: Said) => `Move ${header} up`,
   moveDown: (header: Said) => `Move ${header} down`,
-  takeOut: (header: Said) => `Take ${header} out`,
-  addAColumn: 'Add a column',
+  takeOut: (header: Said) => `Remove ${header}`,
+  addAColumn: 'Add column',
   dates: 'Dates',
   numbers: 'Numbers',
-  keepAs: 'Keep as',
-  keepTheseColumns: 'Keep these columns'
+  keepAs: 'Save as',
+  keepTheseColumns: 'Save columns'
 });
 
 export const shortlistRoad = catalogue('shortlist/shortlistRoad', {
-  theRoadToThisList: 'The road to this list',
-  fitByJudgedHere: (interval: Said, judged: Said) => `fit (${interval}), by ${judged} judged here`,
-  nobodyHereIsJudgedYet: 'nobody here is judged yet',
+  theRoadToThisList: 'How this list came about',
+  fitByJudgedHere: (interval: Said, judged: Said) => `fits (${interval}), ${judged} judged here`,
+  nobodyHereIsJudgedYet: 'nobody judged here yet',
   rowsReported: 'rows reported',
   peopleCollected: 'people collected',
-  judgedFit: 'judged fit',
+  judgedFit: 'judged fits',
   onThisList: 'on this list',
   goodAddresses: 'good addresses',
-  takenAlong: 'taken along'
+  takenAlong: 'exported'
 });
 
 export const takeAlong = catalogue('shortlist/takeAlong', {
-  takeAlong: 'Take along',
-  takeAlong2: (people: Said) => `Take ${people} along`,
-  notNow: 'Not now',
-  as: 'As',
+  takeAlong: 'Export',
+  takeAlong2: (people: Said) => `Export ${people}`,
+  notNow: 'Cancel',
+  as: 'Format',
   addresses: 'Addresses',
   checkedOrNot: 'checked or not',
   goodOnly: 'good only',
   goodAndUncertain: 'good and uncertain',
   columns: 'Columns',
   salt: 'Salt',
-  inBatchesOf: 'In batches of',
+  inBatchesOf: 'Batch size',
   all: 'all',
   batch: 'Batch',
   ofText: (i: Said, batches: Said) => `${i} of ${batches}`,
-  alsoThoseWhoAreLeftOut: 'also those who are left out',
+  alsoThoseWhoAreLeftOut: 'Include excluded people',
   people: 'people',
-  addressesInSmallLettersAndNumbers: '. Addresses in small letters and numbers in E.164 are hashed, each by itself.',
-  theFirstLines: 'The first lines',
-  columnsOfThisFile: 'Columns of this file',
-  whatAMergeWouldDo: 'What a merge would do',
-  aCsvOfTheReceivingSystem: 'A CSV of the receiving system',
+  addressesInSmallLettersAndNumbers: '. Lower-case addresses and E.164 numbers are each hashed separately.',
+  theFirstLines: 'Preview',
+  columnsOfThisFile: 'Columns in this file',
+  whatAMergeWouldDo: 'Merge preview',
+  aCsvOfTheReceivingSystem: 'Choose a CSV from the receiving system',
   compared: 'Compared:',
   withText: (here: Said, there: Said) => `${here} with ${there}`,
   noColumn: 'no column',
-  columnsThatNothingHereFills: (join: Said) => `Columns that nothing here fills: ${join}.`,
-  columnsThatAreNotThere: (join: Said) => `Columns that are not there: ${join}.`,
-  lineByLine: 'Line by line',
-  takenAlongBefore: (length: Said) => `Taken along before (${length})`,
+  columnsThatNothingHereFills: (join: Said) => `Columns not filled from here: ${join}.`,
+  columnsThatAreNotThere: (join: Said) => `Columns missing there: ${join}.`,
+  lineByLine: 'Row by row',
+  takenAlongBefore: (length: Said) => `Export history (${length})`,
   as2: (at: Said, people: Said, as: Said) => `${at}: ${people} as ${as}`,
-  recordOfProcessingToPrint: 'Record of processing, to print',
+  recordOfProcessingToPrint: 'Record of processing (to print)',
   jsonLines: 'JSON Lines',
   vcard40: 'vCard 4.0',
   hashedAudienceSha256: 'hashed audience (SHA-256)',
@@ -288,37 +290,38 @@ export const takeAlong = catalogue('shortlist/takeAlong', {
 
 export const shortlistPage = catalogue('shortlist/shortlistPage', {
   shortlist: 'Shortlist',
-  nobodyIsKeptYet: 'Nobody is kept yet',
+  nobodyIsKeptYet: 'No shortlist yet',
   aShortlistHoldsThePeopleThat:
-    'A shortlist holds the people that somebody will write to: each once, checked, cleaned, and nobody who is to be left out.',
-  beginAShortlist: 'Begin a shortlist',
+    'A shortlist holds the people you’ll contact: each once, checked and cleaned, without anyone you exclude.',
+  beginAShortlist: 'Create shortlist',
   undo: (undo: Said) => `Undo: ${undo}`,
   undo2: 'Undo',
-  keepAllFits: 'Keep all fits',
+  keepAllFits: 'Add all fits',
   checkingOf: (checked: Said, addresses: Said) => `Checking ${checked} of ${addresses}`,
   checkAddresses: 'Check addresses',
-  takeAlong: 'Take along',
-  moreToDoWithTheList: 'More to do with the list',
-  pasteOrFromAFile: 'Paste, or from a file',
+  takeAlong: 'Export',
+  moreToDoWithTheList: 'More actions',
+  pasteOrFromAFile: 'Paste or import',
   watchThesePeople: 'Watch these people',
-  perhapsTheSamePerson: 'Perhaps the same person',
+  perhapsTheSamePerson: 'Possible duplicates',
   settings: 'Settings',
   newList: 'New list',
   deleteText: 'Delete',
-  thePeopleKept: 'The people kept',
-  wordsInEverythingThatIsTold: 'Words in everything that is told',
+  thePeopleKept: 'People on this list',
+  wordsInEverythingThatIsTold: 'Search all fields',
   search: 'search',
-  noLongerOnly: (one: Said, filter: Said) => `No longer only ${one} ${filter}`,
-  leftOut: 'left out',
-  dueUntil: 'due until',
+  noLongerOnly: (one: Said, filter: Said) => `Remove filter ${one} ${filter}`,
+  leftOut: 'excluded',
+  dueUntil: 'due by',
   view: 'View',
   view2: 'view…',
-  asUsual: 'as usual',
+  asUsual: 'default',
   columns: 'Columns',
   people: (value: Said) => `${value} people`,
   deleteThisList: 'Delete this list?',
-  deleteForGood: 'Delete for good',
-  itsPeopleTagsAndNotesGo: 'Its people, tags and notes go; verdicts, trials and harvests stay. This cannot be undone.',
-  copiedToPasteIntoASpreadsheet: (many: Said) => `${many} copied, to paste into a spreadsheet`,
-  keptWereThere: (kept: Said, there: Said) => `${kept} kept, ${there} were there`
+  deleteForGood: 'Delete',
+  itsPeopleTagsAndNotesGo:
+    'This deletes its people, tags and notes. Verdicts, trials and harvests are kept. You can’t undo this.',
+  copiedToPasteIntoASpreadsheet: (many: Said) => `${many} copied, ready to paste into a spreadsheet`,
+  keptWereThere: (kept: Said, there: Said) => `${kept} added, ${there} already there`
 });

@@ -2,70 +2,69 @@ import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const connectService = catalogue('sources/connectService', {
   connectAService: 'Connect a service',
-  aServiceThatEaveAsksItself: 'A service that Eave asks itself',
+  aServiceThatEaveAsksItself: 'Connected service',
   forAPlaceThatSpeaksEaves:
-    'For a place that speaks Eave’s connector protocol, through a small adapter of yours perhaps: docs/connector.md has an example of under 60 lines and a check to run against it. The key is kept encrypted and never shown again.',
+    'For a service that speaks Eave’s connector protocol, perhaps through a small adapter you write: docs/connector.md has an example of under 60 lines and a conformance check. The key is stored encrypted and never shown again.',
   address: 'Address',
   httpsPeopleExampleEave: 'https://people.example/eave',
-  keyWhereItNeedsOne: 'Key (where it needs one)',
-  askingIt: 'Asking it…',
+  keyWhereItNeedsOne: 'Key (if required)',
+  askingIt: 'Connecting…',
   connect: 'Connect'
 });
 
 export const retention = catalogue('sources/retention', {
-  whatIsClearedAway: 'What is cleared away',
-  howLongThingsAreKeptIs:
-    'How long things are kept is a setting of the server (docs/run.md). Nothing else goes by itself.',
-  what: 'What',
+  whatIsClearedAway: 'Retention',
+  howLongThingsAreKeptIs: 'Retention periods are server settings (docs/run.md). Nothing else is deleted automatically.',
+  what: 'Data',
   keptFor: 'Kept for',
-  goes: 'Goes',
-  resultPagesOfTrialsThatAre: 'Result pages of trials that are not the newest of their version and source',
-  thoseTrialsWithTheirSamplesThe: 'Those trials with their samples; the verdicts stay',
-  harvestsThatStandStillOrAre: 'Harvests that stand still or are done, with their people; the verdicts stay',
-  recordsOfImportsThatAreOver: 'Records of imports that are over; their people stay',
+  goes: 'Due for deletion',
+  resultPagesOfTrialsThatAre: 'Result pages of superseded trials',
+  thoseTrialsWithTheirSamplesThe: 'Superseded trials with their samples (verdicts are kept)',
+  harvestsThatStandStillOrAre: 'Paused or finished harvests with their people (verdicts are kept)',
+  recordsOfImportsThatAreOver: 'Records of finished imports (their people are kept)',
   untilDeleted: 'until deleted',
-  aDay: 'a day',
+  aDay: '1 day',
   days: (number: Said) => `${number} days`,
   nothingNow: 'nothing now',
-  nowWithinTheHour: (rows: Said) => `${rows} now, within the hour`
+  nowWithinTheHour: (rows: Said) => `${rows} within the hour`
 });
 
 export const serviceConnection = catalogue('sources/serviceConnection', {
-  howItIsReached: 'How it is reached',
+  howItIsReached: 'Connection',
   address: 'Address',
-  anotherKeyOneIsKept: 'Another key (one is kept)',
-  keyNoneIsKept: 'Key (none is kept)',
-  staysAsItIs: 'stays as it is',
-  askingIt: 'Asking it…',
-  keepAndTakeItsSheet: 'Keep and take its sheet',
-  takeItsSheetAnew: 'Take its sheet anew',
-  forgetTheKey: 'Forget the key',
-  itsSheetWasTaken: (checkedAt: Said) => `Its sheet was taken ${checkedAt}.`,
-  itAnsweredAndItsSheetWas: 'It answered, and its sheet was taken.'
+  anotherKeyOneIsKept: 'New key (one is saved)',
+  keyNoneIsKept: 'Key (none saved)',
+  staysAsItIs: 'unchanged',
+  askingIt: 'Connecting…',
+  keepAndTakeItsSheet: 'Save and refresh sheet',
+  takeItsSheetAnew: 'Refresh sheet',
+  forgetTheKey: 'Delete key',
+  itsSheetWasTaken: (checkedAt: Said) => `Sheet last refreshed ${checkedAt}.`,
+  itAnsweredAndItsSheetWas: 'Connected; sheet refreshed.'
 });
 
 export const worldCalendar = catalogue('sources/worldCalendar', {
-  theStandInsCalendar: 'The stand-ins’ calendar',
-  inTheirWorldItIs: 'In their world it is',
-  itsPeopleAreBeingPrepared: '; its people are being prepared.',
-  asTimeGoesOnPeopleAnd: 'As time goes on, people and firms there change.',
-  aOn: (step: Said) => `A ${step} on`,
-  backToTheFirstDay: 'Back to the first day',
-  backToTheFirstDay2: 'Back to the first day?',
-  goBack: 'Go back',
+  theStandInsCalendar: 'Demo calendar',
+  inTheirWorldItIs: 'Demo date:',
+  itsPeopleAreBeingPrepared: '; preparing its people…',
+  asTimeGoesOnPeopleAnd: 'People and firms in the demo change over time.',
+  aOn: (step: Said) => `+1 ${step}`,
+  backToTheFirstDay: 'Reset to day 1',
+  backToTheFirstDay2: 'Reset the demo calendar?',
+  goBack: 'Reset',
   allPeopleAndFirmsOfThe:
-    'All people and firms of the stand-ins are then as they were. What you have found, judged and kept stays.'
+    'All people and firms of the stand-ins go back to how they were. Everything you found, judged and saved is kept.'
 });
 
 export const sourcesPage = catalogue('sources/sourcesPage', {
   sources: 'Sources',
   placesThatFindPeopleTheStand:
-    'Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.',
+    'Where Eave finds people. The stand-ins ship with Eave; all their people and firms are invented.',
   source: 'Source',
   people: 'People',
-  howItIsAsked: 'How it is asked',
-  howItCounts: 'How it counts',
-  state: 'State',
+  howItIsAsked: 'Searching',
+  howItCounts: 'Counting',
+  state: 'Status',
   order: 'Order',
   hidden: ', hidden',
   deleteText: 'Delete',
@@ -74,40 +73,41 @@ export const sourcesPage = catalogue('sources/sourcesPage', {
   moveDown: (name: Said) => `Move ${name} down`,
   show: 'Show',
   hide: 'Hide',
-  addAPlaceThatYouRun: 'Add a place that you run by hand',
-  aPlaceThatYouRunBy: 'A place that you run by hand',
+  addAPlaceThatYouRun: 'Add manual source',
+  aPlaceThatYouRunBy: 'Manual source',
   forAPlaceEaveCannotReach:
-    'For a place Eave cannot reach: it writes the search for you to copy. Start from what comes closest, and say how the place is asked.',
+    'For a source Eave can’t reach: it writes the search for you to copy. Start from the closest match, then adjust how the source is searched.',
   deleteThisSource: 'Delete this source?',
-  deleteForGood: 'Delete for good',
-  goesWith: (name: Said) => `“${name}” goes with`,
+  deleteForGood: 'Delete',
+  goesWith: (name: Said) => `This deletes “${name}” with`,
   itsPeople: 'its people',
   itsSheet: 'its sheet',
-  itsTrialsAndTheVerdictsOn: ', its trials and the verdicts on its people, in every brief. This cannot be undone.'
+  itsTrialsAndTheVerdictsOn: ', its trials and the verdicts on its people, in every brief. You can’t undo this.'
 });
 
 export const sourcesSourcePage = catalogue('sources/sourcesSourcePage', {
   sources: 'Sources',
-  aPlaceThatYouRunBy: 'A place that you run by hand: its sheet says how it is asked.',
-  aConnectedServiceItGivesIts: 'A connected service: it gives its sheet itself.',
-  itsSheetSaysHowItIs: 'Its sheet says how it is searched here and stays as it is. Copy it to change it.',
+  aPlaceThatYouRunBy: 'Manual source: its sheet says how it is searched.',
+  aConnectedServiceItGivesIts: 'Connected service: it provides its own sheet.',
+  itsSheetSaysHowItIs:
+    'This sheet says how the source is searched and can’t be changed. Duplicate it to make your own.',
   exportJson: 'Export JSON',
   importJson: 'Import JSON',
   schema: 'Schema',
-  copyToAPlaceOfMy: 'Copy to a place of my own',
-  keep: 'Keep',
+  copyToAPlaceOfMy: 'Duplicate as manual source',
+  keep: 'Save',
   capabilitySheet: 'Capability sheet',
-  whatFollowsFromIt: 'What follows from it',
+  whatFollowsFromIt: 'Try it',
   aStringInEavesNotation: 'A string in Eave’s notation',
-  writeAStringToSeeHow: 'Write a string to see how it would be asked.',
-  readingBack: 'Reading back',
-  aTextAsItWouldBe: 'A text as it would be typed there',
+  writeAStringToSeeHow: 'Enter a string to see how it would be searched.',
+  readingBack: 'Reading a search',
+  aTextAsItWouldBe: 'A search as typed at the source',
   isReadAs: 'is read as',
-  whatWasUnderstood: 'what was understood',
-  asksNothing: 'asks nothing.',
+  whatWasUnderstood: 'the query',
+  asksNothing: 'searches for nothing.',
   theSheet: 'The sheet',
   titleHeadOfQualityOrQuality:
     'title:("head of quality" OR "quality director" OR QA) AND ("cold chain" OR pharma*) AND country:(Denmark OR Sweden) AND headcount:[51 TO 1000] NOT (intern OR "test engineer")',
   qualityOrQaPharma: 'quality OR qa pharma',
-  chooseASheetThatWasExported: 'Choose a sheet that was exported here, or one written after its schema.'
+  chooseASheetThatWasExported: 'Choose a sheet exported from Eave, or one that follows its schema.'
 });

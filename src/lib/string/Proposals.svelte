@@ -94,11 +94,7 @@
 <section class="sheet" aria-label={say.proposals}>
   <header>
     <h2>{say.proposals}</h2>
-    <span class="soft"
-      >{say.changesThatTheVerdictsOn}
-      {judged === null ? 'the' : count(judged)}
-      {say.peopleJudgedSpeakForEachMeasured}</span
-    >
+    <span class="soft">{say.changesYourVerdictsSupport(judged === null ? null : count(judged))}</span>
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if proposals === null}

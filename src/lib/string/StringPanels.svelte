@@ -35,7 +35,7 @@
     narrowing: say.narrowing,
     meanings: `Meanings${string.ambiguous.length ? ` (${string.ambiguous.length})` : ''}`,
     tree: say.asATree,
-    searches: `Searches to copy${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
+    searches: `Searches${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
     versions: say.versions(data.versions.length),
     paste: say.pasteFromASource
   });

@@ -1,29 +1,29 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const builtDifference = catalogue('string/builtDifference', {
-  whatThePersonaWouldChange: 'What the persona would change',
+  whatThePersonaWouldChange: 'Changes from the persona',
   thePersonaAndItsWordingsWould:
-    'The persona and its wordings would change this string. What you edited by hand stays unless you take this.',
-  theStringSaysWhatThePersona: 'The string says what the persona and its wordings say.',
-  takeIt: 'Take it',
-  leaveMine: 'Leave mine',
-  good: 'Good'
+    'The persona and its wordings would change this string. Your own edits stay unless you accept.',
+  theStringSaysWhatThePersona: 'The string matches the persona and its wordings.',
+  takeIt: 'Use new string',
+  leaveMine: 'Keep mine',
+  good: 'OK'
 });
 
 export const ledger = catalogue('string/ledger', {
-  worthOfEachPartBySource: 'Worth of each part by source',
-  peopleFoundAloneAndTheChange: 'people found alone, and the change if left out',
-  barShareOfTheMissesIt: (misses: Said) => `; bar: share of the ${misses} misses it brings`,
-  foldAll: 'Fold all',
-  unfoldAll: 'Unfold all',
-  inTheStringsOrder: 'In the string’s order',
-  ifLeftOut: 'if left out',
+  worthOfEachPartBySource: 'What each part does, by source',
+  peopleFoundAloneAndTheChange: 'Matches alone; change if removed',
+  barShareOfTheMissesIt: (misses: Said) => `; bar: share of the ${misses} misses`,
+  foldAll: 'Collapse all',
+  unfoldAll: 'Expand all',
+  inTheStringsOrder: 'String order',
+  ifLeftOut: 'if removed',
   missesFits: 'misses · fits',
   sortByAt: (words: Said, name: Said) => `Sort by ${words} at ${name}`,
-  fold: 'Fold',
-  unfold: 'Unfold',
-  thisAloneCannotBeAskedThere: 'This alone cannot be asked there: nothing in it can be searched.',
-  notAsked: 'not asked'
+  fold: 'Collapse',
+  unfold: 'Expand',
+  thisAloneCannotBeAskedThere: 'This source can’t search this part on its own.',
+  notAsked: 'not searched'
 });
 
 export const ledgerHead = catalogue('string/ledgerHead', {
@@ -33,71 +33,70 @@ export const ledgerHead = catalogue('string/ledgerHead', {
   beforeTheErrors: 'before the errors',
   aRunCostsS: (cost: Said, unit: Said) => `a run costs ${cost} ${unit}s`,
   ofUsed: (used: Said, most: Said, kind: Said) => `${used} of ${most} ${kind} used`,
-  itsPeopleAreBeingPrepared: 'its people are being prepared'
+  itsPeopleAreBeingPrepared: 'preparing its people'
 });
 
 export const meanings = catalogue('string/meanings', {
   meaningsOfWordsInThisString: 'Meanings of words in this string',
   meanings: 'Meanings',
-  amongThePeopleFoundAt: 'among the people found at',
+  amongThePeopleFoundAt: 'among people found at',
   moreWaysToWantOneMeaning: (unmeasured: Said) =>
-    `${unmeasured} more ways to want one meaning would take too long to measure here.`,
+    `${unmeasured} more ways to pick one meaning would take too long to measure here.`,
   inOfTheProfilesShown: (people: Said) => `in ${people} of the profiles shown`,
-  doNotTellWhatItMeans: (people: Said) => `; ${people} do not tell what it means`,
+  doNotTellWhatItMeans: (people: Said) => `; unclear in ${people}`,
   meaningsOf: (word: Said) => `Meanings of ${word}`,
   meaning: 'Meaning',
   share: 'Share',
-  ifOnlyThisIsWanted: 'If only this is wanted',
+  ifOnlyThisIsWanted: 'To keep only this',
   as: (says: Said, word: Said, name: Said) => `${says}: ${word} as ${name}`,
   ofOtherMeaningsStay: (estimated: Said, estimated2: Said, othersLeft: Said, people: Said) =>
-    `${estimated} → ${estimated2}; ${othersLeft} of other meanings stay; ${people}`,
-  noWordOfThisStringIs: 'No word of this string is known to have several meanings by itself.',
-  readingThePeopleFound: 'Reading the people found…',
-  wantAWordOfItToo: 'Want a word of it too',
-  leaveTheOthersOut: 'Leave the others out',
+    `${estimated} → ${estimated2}; ${othersLeft} with other meanings stay; ${people}`,
+  noWordOfThisStringIs: 'No word in this string is known to have several meanings.',
+  readingThePeopleFound: 'Reading profiles…',
+  wantAWordOfItToo: 'Require a related word',
+  leaveTheOthersOut: 'Exclude the others',
   losesOfThisMeaning: (before: Said) => `loses ${before} of this meaning`,
   losesNoneOfThisMeaning: 'loses none of this meaning'
 });
 
 export const narrowing = catalogue('string/narrowing', {
   narrowing: 'Narrowing',
-  howTheCountFallsPartBy: 'how the count falls, part by part; move a part to see what the others do without it',
-  theStringsOrder: 'The string’s order',
+  howTheCountFallsPartBy: 'How the count falls, part by part. Move a part to see what the others do without it',
+  theStringsOrder: 'String order',
   countAfterEachPart: 'Count after each part',
   after: 'After',
   order: 'Order',
-  everybody: 'everybody',
-  theFirstPartsAloneCannotBe: 'The first parts alone cannot be asked there.',
-  cannotBeAsked: 'cannot be asked',
+  everybody: 'everyone',
+  theFirstPartsAloneCannotBe: 'This source can’t search the first parts on their own.',
+  cannotBeAsked: 'can’t be searched here',
   movePartUp: (part: Said) => `Move part ${part} up`,
   movePartDown: (part: Said) => `Move part ${part} down`,
-  chartOfTheSameFiguresOn: 'Chart of the same figures on a logarithmic scale'
+  chartOfTheSameFiguresOn: 'Chart of the same figures on a log scale'
 });
 
 export const partChanges = catalogue('string/partChanges', {
-  partsThatDiffer: 'Parts that differ',
+  partsThatDiffer: 'Changed parts',
   fromTo: (before: Said, place: Said) => `from ${before} to ${place}`,
   andMore: (length: Said) => `and ${length} more`
 });
 
 export const partTree = catalogue('string/partTree', {
-  theStringAsATree: 'The string as a tree',
-  whatToDoWithTheChosen: 'What to do with the chosen part',
-  searchedIn: 'searched in',
+  theStringAsATree: 'String as a tree',
+  whatToDoWithTheChosen: 'Actions for the selected part',
+  searchedIn: 'search in',
   several: 'several',
   wholeProfile: 'whole profile',
-  theStringHasSomethingThatMust:
-    'The string has something that must be mended first: the tree shows what can be read, and cannot be changed.',
-  nameOfTheWordSet: 'Name of the word set',
+  theStringHasSomethingThatMust: 'Fix the errors to edit the tree. It shows what could be read.',
+  nameOfTheWordSet: 'Word set name',
   qualityHeads: 'quality-heads',
   wordings: (length: Said, join: Said) => `${length} wordings: ${join}`,
-  keepInTheLibrary: 'Keep in the library',
-  leaveIt: 'Leave it',
+  keepInTheLibrary: 'Save to library',
+  leaveIt: 'Cancel',
   partsOfTheString: 'Parts of the string',
   not: 'not',
   inText: (place: Said) => `in ${place}`,
   wordings2: (length: Said) => `${length} wordings`,
-  setAside: 'set aside',
+  setAside: 'disabled',
   wordingOf: (line: Said) => `wording of ${line}`,
   parts: (length: Said) => `${length} parts`,
   newPart: 'New part',
@@ -105,34 +104,34 @@ export const partTree = catalogue('string/partTree', {
 });
 
 export const partWeight = catalogue('string/partWeight', {
-  throwsOut: (misses: Said) => `throws out ${misses}`,
+  throwsOut: (misses: Said) => `removes ${misses}`,
   ofTheJudgedMissesComeWith: (misses: Said, misses2: Said, fits: Said) =>
-    `${misses} of the ${misses2} judged misses come with it, ${fits} fits`,
+    `${misses} of the ${misses2} judged misses and ${fits} fits`,
   ofMisses: (misses: Said, misses2: Said) => `${misses} of ${misses2} misses`
 });
 
 export const pasteNotice = catalogue('string/pasteNotice', {
-  pastedAndCleaned: (join: Said) => `Pasted and cleaned: ${join}.`,
-  putItAsItWas: 'Put it as it was',
-  yesInCapitals: 'Yes, in capitals',
-  noLeaveIt: 'No, leave it',
-  good: 'Good'
+  pastedAndCleaned: (join: Said) => `Cleaned up: ${join}.`,
+  putItAsItWas: 'Undo cleanup',
+  yesInCapitals: 'Yes, capitalize',
+  noLeaveIt: 'No',
+  good: 'OK'
 });
 
 export const problems = catalogue('string/problems', {
-  problemsOfTheString: 'Problems of the string',
+  problemsOfTheString: 'Problems in the string',
   andMoreMarkedInTheString: (length: Said) => `and ${length} more, marked in the string`,
-  mustBeMended: 'must be mended',
-  lookAgain: 'look again',
+  mustBeMended: 'Error',
+  lookAgain: 'Warning',
   line: (length: Said) => `line ${length}`
 });
 
 export const proposalCards = catalogue('string/proposalCards', {
-  theBestChanges: 'The best changes',
+  theBestChanges: 'Top proposals',
   missesRemovedFitsLost: (sourceId: Said, before: Said, after: Said, missesRemoved: Said) =>
     `${sourceId}: ${before} → ${after}; misses removed ${missesRemoved}, fits lost`,
-  take: (says: Said) => `Take: ${says}`,
-  take2: 'Take',
+  take: (says: Said) => `Apply: ${says}`,
+  take2: 'Apply',
   all: (length: Said) => `All ${length}`,
   noneJudged: 'none judged'
 });
@@ -140,29 +139,26 @@ export const proposalCards = catalogue('string/proposalCards', {
 export const proposals = catalogue('string/proposals', {
   missesRemoved: (missesRemoved: Said) => `misses removed ${missesRemoved}`,
   fitsLost: 'fits lost',
-  fitsAndMissesCome: (fits: Said, misses: Said) => `${fits} fits and ${misses} misses come`,
-  nothingChanges: 'nothing changes',
+  fitsAndMissesCome: (fits: Said, misses: Said) => `adds ${fits} fits and ${misses} misses`,
+  nothingChanges: 'no change',
   proposals: 'Proposals',
-  changesThatTheVerdictsOn: 'changes that the verdicts on',
-  peopleJudgedSpeakForEachMeasured:
-    'people judged speak for, each measured before it is taken; shares are of the judged people found',
+  changesYourVerdictsSupport: (judged: Said) =>
+    `changes your verdicts${judged === null ? '' : ` on ${judged} people`} support, each measured before you apply it; shares are of the judged people found`,
   measuring: 'Measuring…',
-  noChangeGainsAnythingByThe:
-    'No change gains anything by the verdicts there are. Judge more people, above all misses.',
-  runTheStringAndJudgeSome:
-    'Run the string and judge some people first: proposals come from who is a fit and who is not.',
+  noChangeGainsAnythingByThe: 'Your verdicts support no change yet. Judge more people, especially misses.',
+  runTheStringAndJudgeSome: 'Run the string and judge some people first. Proposals come from fits and misses.',
   proposalsBestFirst: 'Proposals, best first',
   change: 'Change',
-  choose: (says: Said) => `Choose: ${says}`,
-  mayLoseMoreThanAFew: 'may lose more than a few fits: look at who goes first',
-  whoGoes: (says: Said) => `Who goes? ${says}`,
-  whoGoes2: 'Who goes?',
-  take: (says: Said) => `Take: ${says}`,
-  take2: 'Take',
-  theChosenTogether: (length: Said) => `The ${length} chosen together`,
-  whoGoesAllChosen: 'Who goes? All chosen',
-  takeAllChosen: 'Take all chosen',
-  takeAll: 'Take all',
+  choose: (says: Said) => `Select: ${says}`,
+  mayLoseMoreThanAFew: 'may remove more than a few fits: check who first',
+  whoGoes: (says: Said) => `Who would be removed? ${says}`,
+  whoGoes2: 'Who would be removed?',
+  take: (says: Said) => `Apply: ${says}`,
+  take2: 'Apply',
+  theChosenTogether: (length: Said) => `The ${length} selected together`,
+  whoGoesAllChosen: 'Who would be removed? All selected',
+  takeAllChosen: 'Apply all selected',
+  takeAll: 'Apply all',
   noneJudged: 'none judged'
 });
 
@@ -174,21 +170,21 @@ export const searchBoxes = catalogue('string/searchBoxes', {
 });
 
 export const searchesToCopy = catalogue('string/searchesToCopy', {
-  runItByHand: 'Run it by hand',
-  typeTheCountYouSeeAnd: 'Type the count you see and paste the pages, over days if need be.'
+  runItByHand: 'Open diary',
+  typeTheCountYouSeeAnd: 'Enter the count and paste the pages, over several days if needed.'
 });
 
 export const sourceCard = catalogue('string/sourceCard', {
-  howIsAsked: (name: Said) => `How ${name} is asked`,
-  runByHand: 'run by hand',
-  connectedServiceCountedWhenItIs: 'connected service: counted when it is run',
+  howIsAsked: (name: Said) => `Searches for ${name}`,
+  runByHand: 'manual source',
+  connectedServiceCountedWhenItIs: 'connected service: counted when run',
   search: (length: Said) => `${length} search`,
   copyAll: 'Copy all',
   copy: 'Copy',
   ofText: (used: Said, most: Said, kind: Said) => `${used} of ${most} ${kind}`,
   dropsPeopleItselfOfAllWho: (name: Said, people: Said, share: Said) =>
-    `${name} drops ${people} people itself, ${share} of all who could meet the string there: it lacks their`,
-  whichItIsAsked: ', which it is asked.',
+    `${name} drops ${people} people, ${share} of all who could match there, because it doesn’t list their`,
+  whichItIsAsked: ', which the search asks for.',
   showAllSearches: (length: Said) => `Show all ${length} searches`,
   fixTheErrorsInTheString: 'Fix the errors in the string to see its search.',
   translating: 'Translating…'
@@ -196,32 +192,31 @@ export const sourceCard = catalogue('string/sourceCard', {
 
 export const sourcePaste = catalogue('string/sourcePaste', {
   pasteFromASource: 'Paste from a source',
-  asWrittenFor: 'as written for',
+  asWrittenFor: 'written for',
   sourceTheTextWasWrittenFor: 'Source the text was written for',
-  textAsItStandsAtThe: 'Text as it stands at the source',
+  textAsItStandsAtThe: 'Text from the source',
   aLineForEachBoxOr: (labels: Said, value: Said) => `${labels}: …
 ${value}: …
 (a line for each box or fact, or just the text of one box)`,
-  theSearchAsItStandsIn: 'The search as it stands in the source’s box',
+  theSearchAsItStandsIn: 'The search, copied from the source',
   understoodAs: 'Understood as',
   nothingToSearchForWasFound:
-    'Nothing to search for was found in this text. Paste the search itself, or choose the source it was written for.',
-  whatYouPasteIsReadBy: 'What you paste is read by the rules of',
+    'Couldn’t find a search in this text. Paste the search itself, or choose the source it was written for.',
+  whatYouPasteIsReadBy: 'Your text is read by the rules of',
   itsSource: 'its source',
-  whatBindsFirstThereWhatIts: ': what binds first there, what its words side by side mean.',
-  takeItAsTheString: 'Take it as the string'
+  whatBindsFirstThereWhatIts: ', including operator order and what adjacent words mean.',
+  takeItAsTheString: 'Use as string'
 });
 
 export const stringPanels = catalogue('string/stringPanels', {
-  nothingIsWantedYetWriteThe:
-    'Nothing is wanted yet. Write the string above, or build it from the persona and its wordings.',
+  nothingIsWantedYetWriteThe: 'No string yet. Write one above, or build it from the persona and its wordings.',
   noSourceThatCanBeCounted:
-    'No source that can be counted is ticked above: tick one, run a connected service, or copy the searches of a place run by hand.',
-  theStringHasSomethingThatMust: 'The string has something that must be mended first: see the list under the editor.',
-  noWordOfThisStringIs: 'No word of this string is known to mean several things.',
-  worthOfEachPart: 'Worth of each part',
+    'No countable source is selected. Select one above, run a connected service, or copy the searches for a manual source.',
+  theStringHasSomethingThatMust: 'Fix the errors in the string first; they’re listed under the editor.',
+  noWordOfThisStringIs: 'No word in this string is known to have several meanings.',
+  worthOfEachPart: 'What each part does',
   narrowing: 'Narrowing',
-  asATree: 'As a tree',
+  asATree: 'Tree',
   versions: (length: Said) => `Versions (${length})`,
   pasteFromASource: 'Paste from a source'
 });
@@ -229,29 +224,28 @@ export const stringPanels = catalogue('string/stringPanels', {
 export const versionPanel = catalogue('string/versionPanel', {
   versions: 'Versions',
   from: (parent: Said) => `from ${parent}`,
-  noneYetEveryStringThatIs: 'None yet. Every string that is run is kept here.',
+  noneYetEveryStringThatIs: 'None yet. Every string you run is saved here.',
   nameOfVersion: (number: Said) => `Name of version ${number}`,
   noteOnVersion: (number: Said) => `Note on version ${number}`,
-  takeUpAgain: 'Take up again',
+  takeUpAgain: 'Restore',
   version: (number: Said) => `version ${number}`,
   fromVersionTo: (number: Said) => `From version ${number} to`,
   compareWith: 'Compare with',
-  theStringAbove: 'the string above',
+  theStringAbove: 'current string',
   theSameText: 'the same text.',
-  theSamePartsWrittenOtherwise: 'the same parts, written otherwise.',
+  theSamePartsWrittenOtherwise: 'the same parts, written differently.',
   asText: 'As text',
-  wordSetsAsTheyWere: 'Word sets as they were:'
+  wordSetsAsTheyWere: 'Word sets at that time:'
 });
 
 export const whoGoes = catalogue('string/whoGoes', {
-  whoGoes: 'Who goes',
-  whoGoes2: (says: Said) => `Who goes: ${says}`,
+  whoGoes: 'Who would be removed',
+  whoGoes2: (says: Said) => `Who would be removed: ${says}`,
   at: 'at',
   close: 'Close',
-  wouldGo: 'would go',
-  wouldCome: 'would come',
-  ofShownDrawnToRead: (length: Said, shown: Said, side: Said) =>
-    `, ${length} of ${shown} shown drawn to read; ${side}.`,
+  wouldGo: 'would be removed',
+  wouldCome: 'would be added',
+  ofShownDrawnToRead: (length: Said, shown: Said, side: Said) => `; ${length} of ${shown} shown here; ${side}.`,
   peopleWho: (words: Said) => `People who ${words}`,
   findingThem: 'Finding them…',
   ofJudgedAreFits: (count: Said, judged: Said, count2: Said, interval: Said) =>
@@ -267,7 +261,7 @@ export const stringPage = catalogue('string/stringPage', {
   format: 'Format',
   runOnSource: (length: Said, length2: Said, runCost: Said) => `Run on ${length} source${length2}${runCost}`,
   ctrl: 'Ctrl ↵',
-  moreToDoWithTheString: 'More to do with the string',
+  moreToDoWithTheString: 'More actions',
   undo: 'Undo',
   redo: 'Redo',
   onOneLine: 'On one line',

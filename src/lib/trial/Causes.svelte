@@ -26,7 +26,7 @@
 </script>
 
 <section class="sheet" aria-label={say.whyMissesCame}>
-  <h2>{say.whyThe} {misses.length === 1 ? say.oneMiss : say.misses(misses.length)} {say.came}</h2>
+  <h2>{say.whyMissesWereFound(misses.length)}</h2>
   <div class="tabled">
     <Table aria-label={say.termsAndFieldsThatBroughtMisses}>
       <TableHead

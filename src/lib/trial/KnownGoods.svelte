@@ -52,7 +52,7 @@
                   .filter(({ met }) => !met)
                   .map(
                     ({ part, untold }) =>
-                      `part ${part + 1} fails${untold.length ? ` (${untold.join(', ')} not told)` : ''}`
+                      `part ${part + 1} doesn’t match${untold.length ? ` (${untold.join(', ')} not listed)` : ''}`
                   )
                   .join(', ') ?? ''}</TableCell
               >

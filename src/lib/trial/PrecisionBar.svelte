@@ -73,7 +73,7 @@
       {say.ofJudged(judged + precision.unsure, sampled)}
       {more === 0
         ? say.judgedEnoughForPoints(points)
-        : `About ${more} more verdict${more === 1 ? '' : 's'} bring it to ±${points} points${waiting ? `; ${waiting} drawn are not judged yet` : ''}${speaksOf > population && more > waiting ? '; read more pages of the result for them' : ''}.`}
+        : `About ${more} more verdict${more === 1 ? '' : 's'} for ±${points} points${waiting ? `; ${waiting} in the sample aren’t judged yet` : ''}${speaksOf > population && more > waiting ? '; read more pages first' : ''}.`}
     </span>
     {#if top.share !== null && precision.share !== null && judged > top.fits + top.misses}
       <br /><span class="soft"

@@ -1,18 +1,16 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const causes = catalogue('trial/causes', {
-  whyMissesCame: 'Why misses came',
-  whyThe: 'Why the',
-  oneMiss: 'one miss',
-  misses: (length: Said) => `${length} misses`,
-  came: 'came',
-  termsAndFieldsThatBroughtMisses: 'Terms and fields that brought misses',
+  whyMissesCame: 'Causes of misses',
+  whyMissesWereFound: (misses: number) =>
+    plural(misses, { one: 'Why one miss was found', other: `Why ${misses} misses were found` }),
+  termsAndFieldsThatBroughtMisses: 'Terms and fields that matched misses',
   term: 'Term',
   foundIn: 'found in',
   misses2: 'Misses',
   fits: 'Fits',
-  whatWouldKeepThemAway: 'What would keep them away',
-  measuredBeforeItIsTaken: ', measured before it is taken.'
+  whatWouldKeepThemAway: 'Proposals to remove them',
+  measuredBeforeItIsTaken: ', measured before you apply them.'
 });
 
 export const deleteTrial = catalogue('trial/deleteTrial', {
@@ -22,12 +20,12 @@ export const deleteTrial = catalogue('trial/deleteTrial', {
   deleteText: 'Delete',
   keep: 'Keep',
   itsPagesAndItsSampleGo:
-    'Its pages and its sample go, and its figures leave the comparison. The verdicts on its people stay.'
+    'This deletes its pages and sample, and removes its figures from the comparison. Verdicts are kept.'
 });
 
 export const depthRuler = catalogue('trial/depthRuler', {
-  whereInTheResultTheSample: 'Where in the result the sample sits',
-  whereInTheResult: 'Where in the result',
+  whereInTheResultTheSample: 'Position of the sample in the result',
+  whereInTheResult: 'Position in the result',
   notJudged: 'not judged',
   possible: ', possible',
   beyondTheShown: (shown: Said) => `beyond the ${shown} shown:`,
@@ -35,12 +33,12 @@ export const depthRuler = catalogue('trial/depthRuler', {
 });
 
 export const elsewhere = catalogue('trial/elsewhere', {
-  theSamePersonElsewhere: 'The same person elsewhere',
-  elsewhere: 'Elsewhere',
+  theSamePersonElsewhere: 'Same person at other sources',
+  elsewhere: 'Other sources',
   noTitle: 'no title',
   noFirm: 'no firm',
   people: 'people',
-  mail: (mail: Said) => `· mail ${mail}`
+  mail: (mail: Said) => `· address ${mail}`
 });
 
 export const judgingAs = catalogue('trial/judgingAs', {
@@ -51,41 +49,41 @@ export const judgingAs = catalogue('trial/judgingAs', {
 });
 
 export const knownGoods = catalogue('trial/knownGoods', {
-  knownGoodsHere: 'Known-goods here',
+  knownGoodsHere: 'Known-goods at this source',
   knownGoods: 'Known-goods',
   ofAreInThisStringFinds: (there: Said, length: Said, name: Said, found: Said) =>
     `${there} of ${length} are in ${name}; this string finds ${found} of them.`,
   knownGoodsNotFound: 'Known-goods not found',
   notIn: (name: Said) => `not in ${name}`,
-  toLetThemIn: (join: Said) => `to let them in: ${join}`,
-  noSingleChangeLetsThemIn: 'no single change lets them in',
+  toLetThemIn: (join: Said) => `to include them: ${join}`,
+  noSingleChangeLetsThemIn: 'no single change includes them',
   changeTheString: 'Change the string'
 });
 
 export const nobodyFound = catalogue('trial/nobodyFound', {
-  nobodyIsLeft: 'Nobody is left',
+  nobodyIsLeft: 'Nobody left',
   peopleArePossibleHereAndNone: (people: Said, sourceName: Said) =>
-    `${people} people are possible here, and none is certain: ${sourceName} does not tell all that the string asks. Untick`,
+    `${people} people are possible and none is certain, because ${sourceName} doesn’t list everything the string asks for. Turn off`,
   certainOnly: 'Certain only',
-  toReadThem: 'to read them.',
+  toReadThem: 'to see them.',
   cameFromAndWhatItTells: (filtered: Said, sourceName: Said) =>
-    `${filtered} came from ${sourceName}, and what it tells of them contradicts the part that it cannot be asked:`,
-  nobodyIsFound: 'Nobody is found',
-  hasNobodyForThisString: (sourceName: Said) => `${sourceName} has nobody for this string.`,
+    `${sourceName} returned ${filtered} people, but what it lists contradicts the part it can’t search for:`,
+  nobodyIsFound: 'Nobody found',
+  hasNobodyForThisString: (sourceName: Said) => `${sourceName} has nobody matching this string.`,
   changeTheString: 'Change the string.'
 });
 
 export const note = catalogue('trial/note', {
   note: 'Note',
-  whatToRememberOfThemW: 'what to remember of them (W)',
-  takenAway: 'taken away'
+  whatToRememberOfThemW: 'note about this person (W)',
+  takenAway: 'removed'
 });
 
 export const peopleToJudge = catalogue('trial/peopleToJudge', {
   all: (sign: Said, toLowerCase: Said) => `${sign} All ${toLowerCase}`,
-  keepOnTheShortlist: 'Keep on the shortlist',
+  keepOnTheShortlist: 'Add to shortlist',
   findIn: (toLowerCase: Said) => `Find in ${toLowerCase}`,
-  saveAsCsv: 'Save as CSV',
+  saveAsCsv: 'Download CSV',
   is: (name: Said, verdict: Said, toLowerCase: Said) => `${name} is ${verdict}${toLowerCase}`,
   shownAt: 'Shown at',
   name: 'Name',
@@ -97,7 +95,7 @@ export const peopleToJudge = catalogue('trial/peopleToJudge', {
 
 export const personCard = catalogue('trial/personCard', {
   profileOf: (name: Said) => `Profile of ${name}`,
-  showsThisAt: (sourceName: Said) => `· ${sourceName} shows this at`,
+  showsThisAt: (sourceName: Said) => `· shown by ${sourceName} at`,
   skills: 'Skills',
   groups: 'Groups',
   school: 'School',
@@ -107,8 +105,8 @@ export const personCard = catalogue('trial/personCard', {
   and: ' and ',
   isIn: 'is in',
   possible: '◇ Possible',
-  notCertainDoesNotTell: (sourceName: Said) => `, not certain: ${sourceName} does not tell`,
-  ofThisPerson: 'of this person.'
+  notCertainDoesNotTell: (sourceName: Said) => `, not certain: ${sourceName} doesn’t list`,
+  ofThisPerson: 'for this person.'
 });
 
 export const precisionBar = catalogue('trial/precisionBar', {
@@ -118,8 +116,8 @@ export const precisionBar = catalogue('trial/precisionBar', {
   ofJudged: (judged: Said, sampled: Said) => `${judged} of ${sampled} judged.`,
   judgedEnoughForPoints: (points: Said) => `Judged enough for ±${points} points.`,
   theFirstTenthAloneOfRead: (fits: Said, fits2: Said, interval: Said) =>
-    `The first tenth alone: ${fits} of ${fits2}, ${interval}. Read only from the top, that is all one knows, and of the rest nothing.`,
-  halfWidth: 'Half-width',
+    `First tenth only: ${fits} of ${fits2}, ${interval}. The first pages alone would tell you nothing about the rest.`,
+  halfWidth: 'Margin',
   points: (width: Said) => `±${width} points`,
   drawMoreInAll: (toDraw: Said, sampled: Said) => `Draw ${toDraw} more (${sampled} in all)`
 });
@@ -127,20 +125,20 @@ export const precisionBar = catalogue('trial/precisionBar', {
 export const sampleList = catalogue('trial/sampleList', {
   allAsAList: (length: Said) => `All ${length} as a list`,
   verdict: 'Verdict',
-  told: 'Told',
-  cameBy: 'Came by',
+  told: 'Certainty',
+  cameBy: 'Matched by',
   anyTerm: 'any term',
   shown: (length: Said) => `${length} shown`,
-  peopleDrawn: 'People drawn'
+  peopleDrawn: 'People in the sample'
 });
 
 export const trialLog = catalogue('trial/trialLog', {
-  whatWentWrongOnTheWay: (length: Said) => `What went wrong on the way (${length})`,
+  whatWentWrongOnTheWay: (length: Said) => `Errors (${length})`,
   searchPage: (search: Said, page: Said, what: Said) => `search ${search}, page ${page}: ${what}`
 });
 
 export const trialProgress = catalogue('trial/trialProgress', {
-  howFarVersionOnIs: (version: Said, sourceName: Said) => `How far version ${version} on ${sourceName} is`,
+  howFarVersionOnIs: (version: Said, sourceName: Said) => `Progress of version ${version} on ${sourceName}`,
   versionOn: (version: Said, sourceName: Said) => `Version ${version} on ${sourceName}`,
   ofSearch: (searchesDone: Said, searches: Said) => `${searchesDone} of ${searches} search`,
   pageRowsSoFar: (pages: Said, pages2: Said, rows: Said) => `, ${pages} page${pages2}, ${rows} rows so far`,
@@ -148,12 +146,12 @@ export const trialProgress = catalogue('trial/trialProgress', {
   lastSearchPage: (search: Said, page: Said, what: Said) => `; last: search ${search}, page ${page}: ${what}`,
   rowsSoFar: 'Rows so far',
   stop: 'Stop',
-  goOn: 'Go on',
-  waitsForItsTurn: 'waits for its turn',
-  isRunning: 'is running',
-  isDone: 'is done',
-  wasStopped: 'was stopped',
-  couldNotGoOn: 'could not go on'
+  goOn: 'Resume',
+  waitsForItsTurn: 'queued',
+  isRunning: 'running',
+  isDone: 'done',
+  wasStopped: 'stopped',
+  couldNotGoOn: 'failed'
 });
 
 export const trialSummary = catalogue('trial/trialSummary', {
@@ -162,57 +160,57 @@ export const trialSummary = catalogue('trial/trialSummary', {
   certain: 'certain,',
   possible: 'possible',
   contradictedAndRemoved: (filtered: Said) => `, ${filtered} contradicted and removed`,
-  nobodyIsLeftToRead: 'Nobody is left to read.',
-  allAreHereToRead: (people: Said) => `All ${people} are here to read.`,
-  drawnThroughAll: (length: Said, people: Said) => `${length} drawn through all ${people}.`,
-  wereContactedAlreadyAndAreLeft: (contacted: Said) => `${contacted} were contacted already and are left out.`,
-  lookLikeAPersonShownBefore: (duplicates: Said) => `${duplicates} look like a person shown before under another id.`,
+  nobodyIsLeftToRead: 'Nobody left to judge.',
+  allAreHereToRead: (people: Said) => `All ${people} are here to judge.`,
+  drawnThroughAll: (length: Said, people: Said) => `${length} drawn from all ${people}.`,
+  wereContactedAlreadyAndAreLeft: (contacted: Said) => `${contacted} already contacted and excluded.`,
+  lookLikeAPersonShownBefore: (duplicates: Said) => `${duplicates} look like duplicates of people already shown.`,
   spentS: (amount: Said, unit: Said) => `Spent: ${amount} ${unit}s.`
 });
 
 export const verdictDesk = catalogue('trial/verdictDesk', {
   verdict: 'Verdict',
-  againstThePersona: 'Against the persona',
+  againstThePersona: 'Compared with the persona',
   byRule: 'By rule',
-  giveAVerdictOfYourOwn: (reason: Said) => `: ${reason}. Give a verdict of your own to overrule it.`,
+  giveAVerdictOfYourOwn: (reason: Said) => `: ${reason}. Your own verdict overrides it.`,
   judged: 'Judged',
-  atAndCountedSoHereUntil: (at: Said) => `at ${at}, and counted so here until you say otherwise.`,
+  atAndCountedSoHereUntil: (at: Said) => `at ${at}; counts here until you change it.`,
   recordsJudgedDifferently: 'Records judged differently',
-  recordsOfThisPersonWereJudged: 'Records of this person were judged differently:',
+  recordsOfThisPersonWereJudged: 'This person’s records were judged differently:',
   at: (at: Said) => `at ${at}`,
-  theNewestCountsOnce: '. The newest counts, once.',
+  theNewestCountsOnce: '. The newest counts.',
   makeAll: (toLowerCase: Said) => `Make all ${toLowerCase}`,
-  because: 'Because',
-  aReasonOfYourOwn: 'A reason of your own',
+  because: 'Reason',
+  aReasonOfYourOwn: 'Your own reason',
   orInYourOwnWordsN: 'or in your own words (N)',
-  goOnToTheNextBy: 'go on to the next by itself',
-  goThrough: 'go through ·',
-  takeBack: 'take back'
+  goOnToTheNextBy: 'go to the next automatically',
+  goThrough: 'browse ·',
+  takeBack: 'undo'
 });
 
 export const trialPage = catalogue('trial/trialPage', {
   trial: 'Trial',
-  nothingWasRunYet: 'Nothing was run yet',
-  aTrialRunsTheStringAt: 'A trial runs the string at the sources and draws a sample to read.',
+  nothingWasRunYet: 'Nothing run yet',
+  aTrialRunsTheStringAt: 'A trial runs the string at your sources and draws a sample to judge.',
   runTheString: 'Run the string',
   first: 'first.',
   versionOn: (version: Said, sourceName: Said) => `Version ${version} on ${sourceName}`,
   version: (number: Said) => `Version ${number}`,
   versionOn2: (number: Said, sourceId: Said) => `Version ${number} on ${sourceId}`,
   preJudgeByRule: (ruled: Said) => `Pre-judge ${ruled} by rule`,
-  byFirmSizeCountryIndustryAnd: 'By firm size, country, industry and firms to leave out; marked as by rule',
-  takeBackByRule: (byRule: Said) => `Take back ${byRule} by rule`,
+  byFirmSizeCountryIndustryAnd: 'By firm size, country, industry and excluded firms; marked “by rule”',
+  takeBackByRule: (byRule: Said) => `Remove ${byRule} rule verdicts`,
   diary: 'Diary',
-  nextNotJudged: 'Next not judged',
+  nextNotJudged: 'Next unjudged',
   undo: 'Undo',
   verdict: (waiting: Said) => `${waiting} verdict`,
   is: ' is',
   sAre: 's are',
-  notKeptYet: 'not kept yet.',
-  tryAgain: 'Try again',
-  whatHasComeIsKeptIt: 'What has come is kept: it goes on from there, also after a stop or a restart.',
-  keepOnTheShortlist: 'Keep on the shortlist',
+  notKeptYet: 'not saved yet.',
+  tryAgain: 'Retry',
+  whatHasComeIsKeptIt: 'What’s collected so far is saved: the trial resumes from there, even after a stop or restart.',
+  keepOnTheShortlist: 'Add to shortlist',
   judgesTheSamePeopleWithoutSeeing: (as: Said) =>
-    `${as} judges the same people without seeing what was said before. The brief goes by the first judge’s verdicts;`,
-  holdBothAgainstEachOther: 'hold both against each other'
+    `${as} judges the same people without seeing earlier verdicts. The brief uses the first judge’s verdicts;`,
+  holdBothAgainstEachOther: 'compare both'
 });

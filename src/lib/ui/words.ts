@@ -10,6 +10,6 @@ export const secretField = catalogue('ui/secretField', {
 });
 
 export const toasts = catalogue('ui/toasts', {
-  doneJustNow: 'Done just now',
+  doneJustNow: 'Notifications',
   dismiss: 'Dismiss'
 });

@@ -32,7 +32,7 @@
     const parts = Object.entries(lastRun.counts).map(
       ([kind, n]) => `${count(n ?? 0)} ${kinds[kind as keyof typeof kinds].word}`
     );
-    return `${parts.join(', ') || 'nothing since'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
+    return `${parts.join(', ') || 'no changes'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
   }
   const change = (body: Body<'changeWatch'>) =>
     inbox.attempt(async () => {

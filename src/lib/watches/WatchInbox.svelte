@@ -110,8 +110,7 @@
           >
         </Act>
       {:else}<p class="soft">
-          {say.nothing}
-          {inbox.unread ? 'unread' : 'yet'}{say.whoeverIsNewChangesLeavesOr}
+          {inbox.unread ? say.nothingUnread : say.nothingYet}{say.whoeverIsNewChangesLeavesOr}
         </p>{/each}
       {#if !inbox.last}<Act onclick={inbox.more}>{say.more}</Act>{/if}
     </div>

@@ -1,19 +1,19 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const rhythmFields = catalogue('watches/rhythmFields', {
-  again: 'Again',
+  again: 'Repeat',
   byARule: 'by a rule',
   at: 'at',
-  ruleOfRfc5545: 'Rule of RFC 5545',
+  ruleOfRfc5545: 'RFC 5545 rule',
   freqMonthlyByday1mo: 'FREQ=MONTHLY;BYDAY=1MO'
 });
 
 export const runsChart = catalogue('watches/runsChart', {
-  howManyWereFound: 'How many were found',
-  peopleAtEachRunADotted: 'people at each run; a dotted line is a break in the series',
-  peopleFoundByOverTimeThe: (name: Said) => `People found by ${name} over time; the table has the same figures`,
+  howManyWereFound: 'People found',
+  peopleAtEachRunADotted: 'People at each run; a dotted line marks a break in the series',
+  peopleFoundByOverTimeThe: (name: Said) => `People found by ${name} over time; same figures as in the table`,
   foundLast: (people: Said) => `${people} found last`,
-  afterTwoRunsThereIsA: 'After two runs there is a line.',
+  afterTwoRunsThereIsA: 'The line appears after two runs.',
   run: 'Run',
   found: 'Found',
   newText: 'New',
@@ -25,14 +25,14 @@ export const runsChart = catalogue('watches/runsChart', {
 export const startWatch = catalogue('watches/startWatch', {
   watchThisSearch: 'Watch this search',
   homeSaysWhenALookIs:
-    'Home says when a look is due. Whatever you then paste here is held against all earlier entries: who is new and who changed is told.',
-  itIsRunAgainByItself: 'It is run again by itself, and tells only who is new, who changed, who left and who is back.',
+    'Home tells you when a check is due. Eave compares what you paste then with all earlier entries and shows who is new and who changed.',
+  itIsRunAgainByItself: 'Eave runs it again on a schedule and reports only who is new, changed, gone or back.',
   versionAt: (version: Said, sourceName: Said) => `version ${version} at ${sourceName}`
 });
 
 export const thresholdFields = catalogue('watches/thresholdFields', {
-  reportChangesOf: 'Report changes of',
-  smallestChangeOfHeadcountInPercent: 'Smallest change of headcount, in percent',
+  reportChangesOf: 'Report changes to',
+  smallestChangeOfHeadcountInPercent: 'Smallest headcount change, %',
   jobTitle: 'Job title',
   firm: 'Firm',
   country: 'Country',
@@ -45,28 +45,28 @@ export const thresholdFields = catalogue('watches/thresholdFields', {
 export const watchCard = catalogue('watches/watchCard', {
   unread: (unread: Said) => `${unread} unread`,
   next: (nextAt: Said, rule: Said) => `Next ${nextAt}, ${rule}.`,
-  itsRhythmHasEnded: 'Its rhythm has ended.',
-  switchedOff: 'Switched off.',
-  lookAt: (sourceName: Said) => `Look at ${sourceName}`,
-  copyTheSearchPasteWhatIt: ': copy the search, paste what it shows; what is new is told here.',
-  aBreakInTheSeries: (join: Said) => `A break in the series: ${join}.`,
-  runAfterRunSignificantlyMorePeople: 'Run after run, significantly more people',
-  leaveThanCome: 'leave than come',
-  comeThanLeave: 'come than leave',
-  theStringReaches: (reach: Said) => `: the string reaches ${reach}.`,
-  ofNewPeopleJudgedSoFar: (fits: Said, judged: Said) => `${fits} of ${judged} new people judged so far fit`,
-  asManyAsBefore: ', as many as before',
+  itsRhythmHasEnded: 'Its schedule has ended.',
+  switchedOff: 'Paused.',
+  lookAt: (sourceName: Said) => `Check ${sourceName}`,
+  copyTheSearchPasteWhatIt: ': copy the search and paste the results; new people appear here.',
+  aBreakInTheSeries: (join: Said) => `Break in the series: ${join}.`,
+  runAfterRunSignificantlyMorePeople: 'Over several runs, significantly more people',
+  leaveThanCome: 'leave than join',
+  comeThanLeave: 'join than leave',
+  theStringReaches: (reach: Said) => `: the string now reaches ${reach}.`,
+  ofNewPeopleJudgedSoFar: (fits: Said, judged: Said) => `${fits} of ${judged} new people judged so far are fits`,
+  asManyAsBefore: ', about as many as before',
   ofNewPeopleJudgedSoFar2: (fits: Said, judged: Said) =>
-    `${fits} of ${judged} new people judged so far fit: significantly fewer than before.`,
+    `${fits} of ${judged} new people judged so far are fits: significantly fewer than before.`,
   improveTheString: 'Improve the string',
-  moreOfThisWatch: 'More of this watch',
-  thePeopleOf: 'The people of',
+  moreOfThisWatch: 'More actions for this watch',
+  thePeopleOf: 'People on',
   lookedUpAt: (join: Said, join2: Said) => `, looked up at ${join}: ${join2}`,
   versionAt: (version: Said, sourceName: Said) => `version ${version} at ${sourceName}`,
   runNow: 'Run now',
-  switchOff: 'Switch off',
-  switchOn: 'Switch on',
-  allRead: 'All read',
+  switchOff: 'Pause',
+  switchOn: 'Resume',
+  allRead: 'Mark all as read',
   deleteText: 'Delete',
   atomFeed: 'Atom feed',
   jsonFeed: 'JSON feed',
@@ -74,61 +74,62 @@ export const watchCard = catalogue('watches/watchCard', {
   theAddressOfTheOf: (word: Said, name: Said) => `the address of the ${word} of ${name}`,
   newAddress: 'New address',
   notRunYet: 'not run yet',
-  isBeingRun: 'is being run',
-  aLookIsDueSince: (dueAt: Said) => `a look is due since ${dueAt}`,
-  brokeOff: (endedAt: Said, problem: Said) => `broke off ${endedAt}: ${problem}`
+  isBeingRun: 'running',
+  aLookIsDueSince: (dueAt: Said) => `check due since ${dueAt}`,
+  brokeOff: (endedAt: Said, problem: Said) => `failed ${endedAt}: ${problem}`
 });
 
 export const watchDialog = catalogue('watches/watchDialog', {
-  beginToWatch: 'Begin to watch',
-  notNow: 'Not now',
+  beginToWatch: 'Start watching',
+  notNow: 'Cancel',
   name: 'Name',
-  isWatchedFromNowOnNews: (trim: Said) => `${trim} is watched from now on: news comes to Home.`,
+  isWatchedFromNowOnNews: (trim: Said) => `Watching ${trim}. Updates appear on Home.`,
   home: 'Home'
 });
 
 export const watchInbox = catalogue('watches/watchInbox', {
-  whatWatchesHaveFound: 'What watches have found',
+  whatWatchesHaveFound: 'Updates from watches',
   watches: 'Watches',
-  whatCame: 'What came',
+  whatCame: 'Updates',
   show: 'Show',
   unread: 'unread',
-  readAndUnread: 'read and unread',
-  withoutThoseKnownAlready: 'without those known already',
-  newsARowEach: 'News, a row each',
-  notTold: 'not told',
-  nothing: 'Nothing',
-  whoeverIsNewChangesLeavesOr: ': whoever is new, changes, leaves or comes back is shown here.',
+  readAndUnread: 'all',
+  withoutThoseKnownAlready: 'hide people already known',
+  newsARowEach: 'Updates',
+  notTold: 'not listed',
+  nothingUnread: 'No unread updates',
+  nothingYet: 'No updates yet',
+  whoeverIsNewChangesLeavesOr: '. People who are new, changed, gone or back appear here.',
   more: 'More',
-  keep: 'Keep',
-  unread2: 'Unread',
-  read: 'Read',
+  keep: 'Add to shortlist',
+  unread2: 'Mark as unread',
+  read: 'Mark as read',
   deleteThisWatch: 'Delete this watch?',
-  deleteForGood: 'Delete for good',
+  deleteForGood: 'Delete',
   goesWithAllThatItHas: (name: Said) =>
-    `“${name}” goes with all that it has found; people who were kept, and verdicts, stay. This cannot be undone.`
+    `This deletes “${name}” with everything it found. Shortlisted people and verdicts are kept. You can’t undo this.`
 });
 
 export const watchPeople = catalogue('watches/watchPeople', {
   watchThesePeople: 'Watch these people',
   everybodyOnThisListIsLooked:
-    'Everybody on this list is looked up again by itself. Somebody is news when one of these begins to hold of them.',
-  whenSomebodyIsNews: 'When somebody is news',
-  whatItIsCalled: 'What it is called',
-  whatItIsCalled2: 'what it is called',
+    'Eave looks up everyone on this list on a schedule and reports a person when one of these becomes true.',
+  whenSomebodyIsNews: 'Report when',
+  whatItIsCalled: 'Name',
+  whatItIsCalled2: 'name',
   when: (name: Said) => `When: ${name}`,
-  takeThisRuleOut: 'Take this rule out',
-  aRuleOfYourOwn: 'A rule of your own',
+  takeThisRuleOut: 'Remove rule',
+  aRuleOfYourOwn: 'Add rule',
   aRuleIsAString: 'A rule is a string.',
   was: 'was.',
-  asksWhatWasToldBeforeAs: 'asks what was told before, as in',
+  asksWhatWasToldBeforeAs: 'refers to what was listed before, for example',
   wasCompany: 'was.company:"…"',
   changed: 'changed:',
-  goesWithAField: 'goes with a field;',
+  goesWithAField: 'takes a field;',
   grown: 'grown:',
-  isPerCent: 'is per cent,',
+  isPerCent: 'is in percent;',
   leaders: 'leaders:',
   daysSinceSomebodyCameWhoLeads:
-    'days since somebody came who leads the firm. What a source does not tell makes nobody news.',
+    'is days since a new leader joined the firm. Facts a source doesn’t list never trigger a report.',
   changes: (name: Said) => `${name}: changes`
 });

@@ -1,6 +1,12 @@
 /** What a sentence of a catalogue is filled with: a number as it is to be shown, or a name. */
 export type Said = string | number | null | undefined;
 
+const rules = new Intl.PluralRules('en');
+
+/** The form of a text that goes with a number: `plural(1, { one: '1 search', other: '1 searches' })` is “1 search”. */
+export const plural = (many: number, forms: { one: string; other: string }): string =>
+  forms[rules.select(many) as 'one' | 'other'];
+
 /** The sentences and labels of one component, by key: text, or a function where something is filled in. */
 type Words = Record<string, string | ((...filled: never[]) => string)>;
 

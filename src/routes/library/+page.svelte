@@ -51,7 +51,7 @@
     attempt(async () => {
       const { name, ...rest } = set;
       await call('writeWordSet', { params: { name }, body: { ...rest, revision, seen } });
-      return `@${name} is kept${seen.length ? ` and changed in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
+      return `@${name} saved${seen.length ? ` and updated in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
     });
   const remove = (name: string) =>
     attempt(async () => {

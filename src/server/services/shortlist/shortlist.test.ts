@@ -274,7 +274,7 @@ describe('leaving out', () => {
       consent: 1,
       contacted: 1,
       competitor: 1,
-      'role mailbox': 1,
+      'shared mailbox': 1,
       'no address': 1,
       customer: 1
     });
