@@ -72,7 +72,7 @@ describe('the board', () => {
     await board(page).getByText('Baseline ✓').waitFor();
     await board(page).getByRole('button', { name: 'Choose: version 1 for Harrow Guild' }).click();
     await board(page).getByText('chosen for Harrow Guild').waitFor();
-    await page.getByLabel('Why version 1 for Harrow Guild').fill('finds most');
+    await page.getByLabel('Why version 1').fill('finds most');
     await page.keyboard.press('Enter');
     await expect
       .poll(

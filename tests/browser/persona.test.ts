@@ -7,7 +7,7 @@ describe('the persona', () => {
   it('is read from a written brief, fact by fact, and undone', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From text' });
     const page = await open(`/briefs/${id}/persona`);
-    await page.getByText('No title is named yet: a string begins with who is wanted.').waitFor();
+    await page.getByText('No job titles yet: a string starts with the people you’re looking for.').waitFor();
     await page.getByRole('button', { name: 'Import from text' }).click();
     const reader = page.getByRole('region', { name: 'Import from text' });
     await reader
@@ -22,12 +22,12 @@ describe('the persona', () => {
     await reader.getByRole('button', { name: 'Take 8 facts into the persona' }).click();
     await page
       .getByText(
-        'People titled Head of Quality or Responsible Person, at firms of 50 to 500 people in Belgium or Netherlands, and not of hospitals.'
+        'People titled Head of Quality or Responsible Person, at firms of 50 to 500 people in Belgium or Netherlands, excluding hospitals.'
       )
       .waitFor();
     await page.getByText('All kept').waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByText('Nobody is described yet.').waitFor();
+    await page.getByText('No persona yet.').waitFor();
     await page.getByRole('button', { name: 'Redo' }).click();
 
     const [download] = await Promise.all([
@@ -51,11 +51,11 @@ describe('the persona', () => {
     const page = await open(`/briefs/${id}/persona`);
     await page.getByRole('button', { name: 'Six questions' }).click();
     const asked = page.getByRole('region', { name: 'Six questions' });
-    await asked.getByLabel('1. What is sold?').fill('Combi ovens');
-    await asked.getByLabel('3. Whose day does that trouble spoil?').fill('Head of Catering');
-    await asked.getByLabel('4. Who signs?').fill('At hotels in Portugal, 50 to 200 staff');
-    await asked.getByLabel('5. Which firms cannot use it?').fill('food trucks');
-    await asked.getByLabel('6. Who is served already?').fill('Casa Serrana, Monte Claro Lda');
+    await asked.getByLabel('1. What do you sell?').fill('Combi ovens');
+    await asked.getByLabel('3. Who has that problem every day?').fill('Head of Catering');
+    await asked.getByLabel('4. Who signs off?').fill('At hotels in Portugal, 50 to 200 staff');
+    await asked.getByLabel('5. Which firms can’t use it?').fill('food trucks');
+    await asked.getByLabel('6. Who are your customers already?').fill('Casa Serrana, Monte Claro Lda');
     await asked.getByRole('checkbox', { name: 'Accept firm to leave out Monte Claro Lda' }).waitFor();
     await expectAccessible(page);
     await asked.getByRole('button', { name: /^Take \d+ facts into the persona$/ }).click();
@@ -76,9 +76,9 @@ describe('the persona', () => {
     await page.getByRole('button', { name: 'Add band' }).click();
     await page.getByLabel('Band 2 from').fill('60');
     await page.getByLabel('Titles of band 2').fill('Head of Quality');
-    await page.getByText('Firms of 50 to 59 people are in no band.').waitFor();
+    await page.getByText('Firms of 50 to 59 people aren’t in any band.').waitFor();
     await page.getByLabel('Band 2 from').fill('50');
-    await page.getByText('Firms of 50 to 59 people are in no band.').waitFor({ state: 'detached' });
+    await page.getByText('Firms of 50 to 59 people aren’t in any band.').waitFor({ state: 'detached' });
     await page.getByLabel('Band 2 to').fill('many');
     await page.getByText('A band: is written in digits').waitFor();
     expect(await page.getByLabel('Band 2 to').inputValue()).toBe('many');
@@ -153,7 +153,7 @@ describe('customers won', () => {
       .waitFor();
     const traits = panel.getByRole('table', { name: 'What these customers have in common' });
     const head = traits.getByRole('row').filter({ hasText: 'title Head of Quality' });
-    await head.getByText('53 %').waitFor();
+    await head.getByText('53%').waitFor();
     await head.getByText(/\d ×/).waitFor();
     await panel.getByText(/At firms of 10 to 49 people you spoke to an owner/).waitFor();
     await expectAccessible(page);

@@ -44,7 +44,7 @@ describe('the whole job on the demo', () => {
     await kept(page);
     await page
       .getByText(
-        'People titled Head of Quality or QA Manager, at firms of 51 to 1,000 people in Denmark, and not of intern.'
+        'People titled Head of Quality or QA Manager, at firms of 51 to 1,000 people in Denmark, excluding intern.'
       )
       .waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -96,9 +96,9 @@ describe('the whole job on the demo', () => {
     await page.keyboard.press('ArrowLeft');
     await page.getByRole('button', { name: '2 wrong function', pressed: true }).waitFor();
     await page.getByText('3 of 5', { exact: true }).waitFor({ state: 'attached' });
-    await page.getByRole('region', { name: 'Precision so far' }).getByText('60 %').waitFor();
+    await page.getByRole('region', { name: 'Precision so far' }).getByText('60%').waitFor();
     const interval = await page.getByTestId('interval').innerText();
-    expect(interval).toMatch(/^\d+–\d+ %$/);
+    expect(interval).toMatch(/^\d+–\d+%$/);
     await page.getByText('6 judged').waitFor();
     await expectAccessible(page);
     await page.keyboard.press('w');
@@ -246,7 +246,7 @@ describe('the whole job on a file of one’s own', () => {
     await page.getByRole('heading', { name: 'Version 1 on My contacts' }).waitFor();
     await page.getByText(/40 drawn through all 180\./).waitFor();
     await judge(page, 'fmfm');
-    await page.getByRole('region', { name: 'Precision so far' }).getByText('50 %').waitFor();
+    await page.getByRole('region', { name: 'Precision so far' }).getByText('50%').waitFor();
 
     await step(page, 'String').click();
     await writeString(page, 'title:(quality OR QA OR kvalitetschef) NOT software');

@@ -577,7 +577,7 @@ describe('a sheet of one’s own', () => {
     const first = panel.getByRole('button', { name: /^Take: Exclude/ }).first();
     await first.waitFor();
     await panel
-      .getByText(/fits lost \d+ %/)
+      .getByText(/fits lost \d+%/)
       .first()
       .waitFor();
     const says = (await first.getAttribute('aria-label'))!.slice('Take: '.length);

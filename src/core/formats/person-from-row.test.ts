@@ -60,9 +60,9 @@ describe('person-from-row', () => {
       faults: [
         {
           field: 'headcount',
-          message: 'The company size “about fifty” is not a number. Write digits, as in 240 or 50-249.'
+          message: 'The company size “about fifty” isn’t a number. Use digits, as in 240 or 50-249.'
         },
-        { field: 'jobFrom', message: '“soon” is no date. Write it as in 2021-03.' }
+        { field: 'jobFrom', message: '“soon” isn’t a date. Write it like 2021-03.' }
       ]
     });
     expect(personFromRow(['  '], ['name'], 'k')).toEqual({ error: 'The name is empty.' });

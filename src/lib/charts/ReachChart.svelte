@@ -8,7 +8,7 @@
   import { frontOf } from '$core/measure';
   import type { Answer } from '$api';
   import ChartFrame from './ChartFrame.svelte';
-  import { markPath } from './source-marks';
+  import { sourceSign } from '$lib/marks/source-sign';
 
   type Cell = Answer<'compare'>['cells'][number];
   interface Props {
@@ -48,13 +48,12 @@
       .y((point) => y(point.y.middle))
   );
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
-  const place = (id: string) => sources.findIndex((source) => source.id === id);
 </script>
 
 <ChartFrame title={say.precisionAgainstReach} about={say.eachVersionAtEachSourceWith} {file}>
   <p class="legend">
-    {#each sources as source, i (source.id)}
-      <span><svg viewBox="-7 -7 14 14" aria-hidden="true"><path d={markPath(i, 60)} /></svg> {source.name}</span>
+    {#each sources as source (source.id)}
+      <span><abbr aria-hidden="true">{sourceSign(source.name)}</abbr> {source.name}</span>
     {/each}
   </p>
   {#snippet chart()}
@@ -84,8 +83,12 @@
               count(reach.middle)
             )}</title
           >
-          <path
-            d={markPath(place(cell.sourceId), 230)}
+          <rect
+            x="-17"
+            y="-9"
+            width="34"
+            height="18"
+            rx="9"
             class:chosen={chosen.has(`${cell.version} ${cell.sourceId}`)}
             class="mark"
           />
@@ -93,7 +96,7 @@
             y="3.5"
             text-anchor="middle"
             class:chosen={chosen.has(`${cell.version} ${cell.sourceId}`)}
-            class="version">{cell.version}</text
+            class="version">{sourceSign(nameOf(cell.sourceId))} {cell.version}</text
           >
         </g>
       {/each}
@@ -161,15 +164,11 @@
     flex-wrap: wrap;
     color: var(--soft);
   }
-  .legend svg {
-    width: 12px;
-    height: 12px;
-    display: inline-block;
-    vertical-align: -1px;
-  }
-  .legend path {
-    fill: var(--sheet);
-    stroke: var(--accent);
-    stroke-width: 1.3;
+  abbr {
+    padding: 0 4px;
+    border: 1px solid var(--accent);
+    border-radius: 8px;
+    font-size: 11px;
+    text-decoration: none;
   }
 </style>

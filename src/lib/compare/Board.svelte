@@ -52,12 +52,13 @@
       winners: winnerAt(sourceId)?.version === version ? others : [...others, { sourceId, version, note: '' }]
     });
   }
-  const note = (sourceId: string, text: string) =>
-    onchoice({
-      ...choice,
-      winners: choice.winners.map((one) => (one.sourceId === sourceId ? { ...one, note: text } : one))
-    });
-
+  const note = (isMeant: (one: (typeof choice.winners)[number]) => boolean, text: string) =>
+    onchoice({ ...choice, winners: choice.winners.map((one) => (isMeant(one) ? { ...one, note: text } : one)) });
+  /** The reason for a version that was chosen at several sources, where it is one; null where they differ or there is none. */
+  function reasonFor(version: number): string | null {
+    const notes = new Set(choice.winners.filter((one) => one.version === version).map((one) => one.note));
+    return notes.size === 1 ? [...notes][0]! : null;
+  }
   /** How a cell's precision stands to the baseline's at the same source. */
   function toBaseline(cell: Cell): string | null {
     const base = choice.baseline === null ? undefined : cellOf(choice.baseline, cell.sourceId);
@@ -97,7 +98,18 @@
             <TableHeader class="first" scope="row">
               <b>{version.number}</b>
               {[version.name, version.note].filter(Boolean).join(' · ')}
-              {#each chosenFor(version.number) as name (name)}<small class="chosen">{say.chosenFor(name)}</small>{/each}
+              {#if chosenFor(version.number).length}
+                <small class="chosen">{say.chosenFor(chosenFor(version.number).join(', '))}</small>
+                {#if reasonFor(version.number) !== null}
+                  <Field
+                    aria-label={say.whyVersion(version.number)}
+                    placeholder={say.whyThisOne}
+                    maxlength="500"
+                    value={reasonFor(version.number)}
+                    onchange={(event) => note((one) => one.version === version.number, event.currentTarget.value)}
+                  />
+                {/if}
+              {/if}
               <a class="mono text" href={briefPath(briefId, 'string', { version: version.number })} title={version.text}
                 >{version.text}</a
               >
@@ -141,7 +153,11 @@
                             source={source.id}
                             version={version.number}>{figure.words}</Figure
                           >{:else}{figure.words}{/if}
-                        {#if figure.soft}<small class="soft">{figure.soft}</small>{/if}
+                        {#if figure.soft}<small class="soft"
+                            >{#each figure.soft.split(' · ') as piece, i (piece)}{i ? ' · ' : ''}<span class="whole"
+                                >{piece}</span
+                              >{/each}</small
+                          >{/if}
                       </div>
                       {#if measure.id === 'precision'}
                         {@const { share, interval } = cell.figures.precision[reading()]}
@@ -183,13 +199,13 @@
                     >
                     <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.people2}</a>
                   </div>
-                  {#if winner?.version === version.number}
+                  {#if winner?.version === version.number && reasonFor(version.number) === null}
                     <Field
                       aria-label={say.whyVersionFor(version.number, source.name)}
                       placeholder={say.whyThisOne}
                       maxlength="500"
                       value={winner.note}
-                      onchange={(event) => note(source.id, event.currentTarget.value)}
+                      onchange={(event) => note((one) => one.sourceId === source.id, event.currentTarget.value)}
                     />
                   {/if}
                 {:else}<span class="soft">{say.notRun}</span>{/if}
@@ -245,7 +261,12 @@
     font-weight: 300;
   }
   .large small {
+    display: block;
     font-size: 12px;
+    line-height: 1.35;
+  }
+  .whole {
+    white-space: nowrap;
   }
   .small,
   .standing {

@@ -60,7 +60,7 @@ describe('the measures of a board', () => {
     ];
     const at = source(quillbank);
     const words = (id: string, one: Cell) => measure(id).figure(one, at)?.words ?? null;
-    expect(words('precision', cell)).toBe('50 % fits');
+    expect(words('precision', cell)).toBe('50% fits');
     expect(words('misses', cell)).toBe('50 misses in 100');
     expect(words('price', cell)).toMatch(/credits per fit$/);
     expect(words('searches', cell)).toBe('one search');

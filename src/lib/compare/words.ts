@@ -21,6 +21,7 @@ export const board = catalogue('compare/board', {
   chosen: 'Chosen ✓',
   choose: 'Choose',
   people2: 'people',
+  whyVersion: (number: Said) => `Why version ${number}`,
   whyVersionFor: (number: Said, name: Said) => `Why version ${number} for ${name}`,
   whyThisOne: 'why this version',
   notRun: 'not run'

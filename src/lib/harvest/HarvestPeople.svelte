@@ -4,7 +4,7 @@
   import { countryName } from '$core/people';
   import { count, percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import { markPath } from '$lib/charts/source-marks';
+  import { sourceSign } from '$lib/marks/source-sign';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -20,7 +20,7 @@
   }
   let { desk, harvest, facets, others }: Props = $props();
 
-  const place = $derived(new Map(harvest.sources.map(({ sourceId, sourceName }, i) => [sourceId, { i, sourceName }])));
+  const sourceName = $derived(new Map(harvest.sources.map((source) => [source.sourceId, source.sourceName])));
   const { filter } = $derived(desk);
   let typing: ReturnType<typeof setTimeout> | undefined;
   function type(words: string) {
@@ -88,7 +88,7 @@
         <span class="likely">
           {#if person.score === null}<i class="soft">–</i>{:else}
             <span class="bar"><i style:width="{person.score * 100}%"></i></span><small
-              >{person.score > 0.99 ? '> 99 %' : percent(person.score)}</small
+              >{person.score > 0.99 ? '> 99%' : percent(person.score)}</small
             >
           {/if}
         </span>
@@ -103,9 +103,8 @@
               .join(' · ')}</span
           >
         </span>
-        <span class="where" aria-label={person.sources.map((id) => place.get(id)?.sourceName).join(', ')}>
-          {#each person.sources as id (id)}<svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true"
-              ><title>{place.get(id)?.sourceName}</title><path d={markPath(place.get(id)?.i ?? 0, 60)} /></svg
+        <span class="where" aria-label={person.sources.map((id) => sourceName.get(id)).join(', ')}>
+          {#each person.sources as id (id)}<abbr title={sourceName.get(id)}>{sourceSign(sourceName.get(id) ?? '')}</abbr
             >{/each}
         </span>
         <span class="soft">{person.certain ? '' : 'possible'}</span>
@@ -123,6 +122,13 @@
 </section>
 
 <style>
+  abbr {
+    margin-right: 3px;
+    padding: 0 4px;
+    border: 1px solid var(--line);
+    font-size: 11px;
+    text-decoration: none;
+  }
   section {
     display: grid;
     grid-template-rows: auto auto 1fr;
@@ -186,9 +192,6 @@
     display: block;
     height: 100%;
     background: var(--accent);
-  }
-  .where path {
-    fill: var(--accent);
   }
   .empty {
     padding: 14px;

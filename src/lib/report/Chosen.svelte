@@ -18,6 +18,10 @@
     );
   });
   const figuresOf = (trialId: string) => measured.find((one) => one.trialId === trialId)?.figures;
+  /** A note that is the same for every source is said once. */
+  const note = $derived(
+    new Set(brief.chosen.map((one) => one.note)).size === 1 && brief.chosen.length > 1 ? brief.chosen[0]!.note : ''
+  );
   const which = $derived(brief.certainOnly ? 'certain' : 'possible');
 </script>
 
@@ -35,9 +39,10 @@
           ? say.by(searchesRunInWords(figures))
           : ''}{precision.share === null ? '' : say.fits(percent(precision.share), percentRange(precision.interval))}
       {/if}
-      {#if one.note}<span class="soft">{one.note}</span>{/if}
+      {#if one.note && !note}<span class="soft">{one.note}</span>{/if}
     </li>
   {/each}
+  {#if note}<li class="soft">{note}</li>{/if}
   <li><a href={briefPath(brief.id, 'report')}>{say.report}</a></li>
 </ul>
 

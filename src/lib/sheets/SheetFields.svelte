@@ -12,10 +12,9 @@
 
   interface Props {
     sheet: Sheet;
-    disabled: boolean;
     onchange: (sheet: Sheet) => void;
   }
-  let { sheet, disabled, onchange }: Props = $props();
+  let { sheet, onchange }: Props = $props();
 
   const put = <K extends keyof Sheet>(key: K, value: Sheet[K]) => onchange({ ...sheet, [key]: value });
   const putBox = (at: number, change: Partial<Box>) =>
@@ -99,7 +98,7 @@
   ];
 </script>
 
-<fieldset {disabled}>
+<fieldset>
   <div class="form-line">
     <Field
       label={say.name}

@@ -5,6 +5,7 @@
   import Sure from '$lib/ui/Sure.svelte';
   import { moment } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
+  import DateField from '$lib/ui/DateField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -76,11 +77,11 @@
       maxlength="500"
       onchange={(event: Event) => change({ nextStep: typed(event) }, { nextStep: person.nextStep })}
     />
-    <Field
-      type="date"
-      aria-label={say.onWhichDay}
+    <DateField
+      label={say.onWhichDay}
+      hideLabel
       value={person.nextOn ?? ''}
-      onchange={(event: Event) => change({ nextOn: typed(event) || null }, { nextOn: person.nextOn })}
+      onpick={(day) => change({ nextOn: day || null }, { nextOn: person.nextOn })}
     />
   </div>
   <Field

@@ -42,7 +42,10 @@
     </li>
   {/each}
   <li class="share">
-    {#if precision.judged}<b>{percent(precision.fits / precision.judged)}</b>
+    {#if precision.judged && precision.fits === precision.judged}<span class="soft"
+        >{say.allJudgedFit(count(precision.judged))}</span
+      >
+    {:else if precision.judged}<b>{percent(precision.fits / precision.judged)}</b>
       <span class="soft">{say.fitByJudgedHere(percentRange(precision.interval), count(precision.judged))}</span>
     {:else}<span class="soft">{say.nobodyHereIsJudgedYet}</span>{/if}
   </li>

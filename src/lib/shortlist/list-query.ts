@@ -33,17 +33,17 @@ export const plainColumns = {
   phone: 'Phone',
   headcount: 'Firm size',
   verdict: 'Verdict',
-  likelihood: 'Likely',
+  likelihood: 'Likelihood',
   tags: 'Tags',
-  priority: 'Prio',
+  priority: 'Priority',
   nextOn: 'Next step',
   note: 'Note',
   greeting: 'Greeting',
-  keptAt: 'Kept',
+  keptAt: 'Added',
   leftOut: 'Excluded'
 } as const;
 export type PlainColumn = keyof typeof plainColumns;
-const usual: readonly string[] = ['title', 'company', 'mailState', 'verdict', 'tags', 'priority', 'nextOn', 'leftOut'];
+const usual: readonly string[] = ['title', 'company', 'mail', 'mailState', 'verdict', 'tags', 'leftOut'];
 /** Columns that the server cannot put in order. */
 export const unsorted: ReadonlySet<string> = new Set(['phone', 'note', 'greeting']);
 

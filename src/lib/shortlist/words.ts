@@ -242,6 +242,7 @@ export const profileEditor = catalogue('shortlist/profileEditor', {
 export const shortlistRoad = catalogue('shortlist/shortlistRoad', {
   theRoadToThisList: 'How this list came about',
   fitByJudgedHere: (interval: Said, judged: Said) => `fits (${interval}), ${judged} judged here`,
+  allJudgedFit: (judged: Said) => `added as judged fits: ${judged}`,
   nobodyHereIsJudgedYet: 'nobody judged here yet',
   rowsReported: 'rows reported',
   peopleCollected: 'people collected',

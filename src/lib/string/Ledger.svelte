@@ -14,7 +14,7 @@
   import PartWeight from './PartWeight.svelte';
   import { changeWords, judgedWords, standsOutWords } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
-  import { broughtByAll, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
+  import { keptOutBy, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
 
   type Source = Answer<'listSources'>[number];
   interface Props {
@@ -40,7 +40,10 @@
       wholeOf(answers[sourceId], reading())
     )
   );
-  const brought = $derived(broughtByAll(answers, reading()));
+  const keptOut = $derived(
+    new Map(lines.map((line) => [line.key, keptOutBy(line, (sourceId) => wholeOf(answers[sourceId], reading()))]))
+  );
+  const most = $derived(Math.max(0, ...[...keptOut.values()].map((one) => one ?? 0)));
   const nameOf = (line: LedgerLine) => partName(line.excludes ? { kind: 'not', part: line.node } : line.node, origins);
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
 
@@ -61,11 +64,7 @@
       <TableHead>
         <TableRow>
           <TableHeader class="first"
-            ><span class="soft"
-              >{say.peopleFoundAloneAndTheChange}{brought.misses
-                ? say.barShareOfTheMissesIt(count(brought.misses))
-                : ''}</span
-            >
+            ><span class="soft">{say.peopleFoundAloneAndTheChange}{most ? say.barMoreWithoutIt : ''}</span>
             <div class="folds">
               <Act
                 disabled={!groups.length}
@@ -119,7 +118,7 @@
                 {@const name = nameOf(line)}
                 <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
               {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
-              <PartWeight {line} {brought} />
+              <PartWeight {line} keptOut={keptOut.get(line.key) ?? null} {most} />
               {#if stands}<span class="stands {stands.replace(' ', '-')}">{standsOutWords[stands]}</span>{/if}
             </TableCell>
             {#each sources as source (source.id)}

@@ -13,7 +13,7 @@ export const builtDifference = catalogue('string/builtDifference', {
 export const ledger = catalogue('string/ledger', {
   worthOfEachPartBySource: 'What each part does, by source',
   peopleFoundAloneAndTheChange: 'Matches alone; change if removed',
-  barShareOfTheMissesIt: (misses: Said) => `; bar: share of the ${misses} misses`,
+  barMoreWithoutIt: '. Bar: people it keeps out, on a log scale',
   foldAll: 'Collapse all',
   unfoldAll: 'Expand all',
   inTheStringsOrder: 'String order',
@@ -105,9 +105,7 @@ export const partTree = catalogue('string/partTree', {
 
 export const partWeight = catalogue('string/partWeight', {
   throwsOut: (misses: Said) => `removes ${misses}`,
-  ofTheJudgedMissesComeWith: (misses: Said, misses2: Said, fits: Said) =>
-    `${misses} of the ${misses2} judged misses and ${fits} fits`,
-  ofMisses: (misses: Said, misses2: Said) => `${misses} of ${misses2} misses`
+  keepsOut: (people: Said) => `Without this part, ${people} more people would match`
 });
 
 export const pasteNotice = catalogue('string/pasteNotice', {

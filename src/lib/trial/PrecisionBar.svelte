@@ -63,7 +63,7 @@
         >{say.ofText(precision.fits, judged)}</text
       >
     {/if}
-    <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100 %</text>
+    <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100%</text>
   </svg>
   <div class="tally">
     {#each [['fit', precision.fits, precision.fits === 1 ? 'fit' : 'fits'], ['miss', precision.misses, precision.misses === 1 ? 'miss' : 'misses'], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}

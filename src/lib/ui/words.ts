@@ -13,3 +13,5 @@ export const toasts = catalogue('ui/toasts', {
   doneJustNow: 'Notifications',
   dismiss: 'Dismiss'
 });
+
+export const dateField = catalogue('ui/dateField', { form: 'yyyy-mm-dd' });

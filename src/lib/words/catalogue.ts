@@ -15,12 +15,20 @@ export type Language = (name: string, english: Words) => Partial<Words>;
 
 let language: Language | undefined;
 
-/** Sets the language for all catalogues that are read after it. Called once, before the first page is shown. */
-export const speak = (other: Language | undefined): void => void (language = other);
+/** Where the chosen language is remembered in a browser. */
+const place = 'eave.language';
+export const chosenLanguage = (): string | null => globalThis.localStorage?.getItem(place) ?? null;
+
+/** Sets the language that catalogues speak from now on. */
+export const speak = (other: Language): void => void (language = other);
 
 /**
  * The sentences of a component in the language that is spoken. `name` says where they belong (`screen/component`), so that another
- * language can hold the same keys. English costs nothing: without another language, the object itself comes back.
+ * language can hold the same keys. English costs nothing: unless another language is chosen, the object itself comes back.
  */
 export const catalogue = <W extends Words>(name: string, english: W): W =>
-  language ? { ...english, ...language(name, english) } : english;
+  chosenLanguage() === null
+    ? english
+    : new Proxy(english, {
+        get: (words, key: string) => language?.(name, words)[key] ?? words[key]
+      });

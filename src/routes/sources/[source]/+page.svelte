@@ -14,6 +14,7 @@
   import { readJsonFile } from '$lib/frame/read-json-file';
   import { saveFile } from '$lib/frame/save-file';
   import SheetFields from '$lib/sheets/SheetFields.svelte';
+  import SheetView from '$lib/sheets/SheetView.svelte';
   import SourceCard from '$lib/string/SourceCard.svelte';
   import { render, read, writeText, sheetSchema, upgradedSheet, type Sheet } from '$core/dialect';
   import { sourceProblems } from '$core/lint';
@@ -132,7 +133,7 @@
 
 <div class="grid">
   <section class="sheet" aria-label={say.capabilitySheet}>
-    <SheetFields {sheet} disabled={!own} onchange={(next) => (sheet = next)} />
+    {#if own}<SheetFields {sheet} onchange={(next) => (sheet = next)} />{:else}<SheetView {sheet} />{/if}
     {#if wrong.length}
       <div class="wrong" role="alert">
         <ul>

@@ -116,11 +116,7 @@ export async function settle(
     const current = await Verdicts.findOne({ where, transaction, lock: true });
     const second = await Judgement.findOne({ where: { ...where, judge }, transaction });
     if (!current || !second)
-      throw new Refusal(
-        409,
-        'Nothing to settle',
-        'Not both judges have judged this person any more. Load the page again.'
-      );
+      throw new Refusal(409, 'Nothing to settle', 'Not both judges have judged this person any more. Reload the page.');
     if (current.revision !== revision)
       throw changedElsewhere('This verdict', { verdict: current.verdict, revision: current.revision });
     await Judgement.findOrCreate({

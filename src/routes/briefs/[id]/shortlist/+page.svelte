@@ -32,7 +32,7 @@
   import { myName } from '$lib/shortlist/my-name';
   import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
   import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import DateField from '$lib/ui/DateField.svelte';
   import Pick from '$lib/ui/Pick.svelte';
 
   let { data } = $props();
@@ -184,13 +184,7 @@
             aria-label={say.noLongerOnly(one, desk.query.filter[one])}
             >{one === 'leftOut' ? say.leftOut : one}: {desk.query.filter[one]} ✕</Act
           >{/each}
-        <Field
-          type="date"
-          label={say.dueUntil}
-          inline
-          value={desk.query.filter.due}
-          onchange={(event: Event) => desk.filter('due', (event.currentTarget as HTMLInputElement).value)}
-        />
+        <DateField label={say.dueUntil} value={desk.query.filter.due} onpick={(day) => desk.filter('due', day)} />
         <Pick
           label={say.view}
           hideLabel
