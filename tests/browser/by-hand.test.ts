@@ -11,7 +11,7 @@ describe('a place run by hand', () => {
     const place = await api<{ id: string }>('POST', '/sources', { sheet: { ...sheet, name: 'Far Away' } });
     const page = await open(`/briefs/${id}/string?panel=searches`);
     await writeString(page, 'title:(QA OR "quality manager")');
-    const asked = page.getByRole('region', { name: 'How Far Away is asked' });
+    const asked = page.getByRole('region', { name: 'Searches for Far Away' });
     await asked.getByRole('button', { name: 'Open diary' }).click();
     await page.getByRole('heading', { name: 'Version 1 at Far Away' }).waitFor();
     const steps = page.getByRole('region', { name: 'Steps' });
@@ -21,7 +21,7 @@ describe('a place run by hand', () => {
     // A count, in another language than the page's own.
     const keep = page.getByRole('button', { name: 'Save entry' });
     await steps.getByLabel('Count shown').fill('lots');
-    await steps.getByText(/no count can be read in this/).waitFor();
+    await steps.getByText(/Couldn’t read a count/).waitFor();
     expect(await keep.isDisabled()).toBe(true);
     await steps.getByLabel('Count shown').fill('unos 3.000');
     await steps.getByText('read as 2,500–3,499').waitFor();
@@ -37,16 +37,16 @@ describe('a place run by hand', () => {
         'Anna Ström\nKeeper of the cold\nNordkyl AB\nMalmö, Sweden\nanna (at) nordkyl (dot) example\n\nBo Lindgren\nQA Manager at Vintrup A/S\n'
       );
     await diary.getByRole('button', { name: 'Read people' }).click();
-    await diary.getByText('2 people, not kept yet').waitFor();
-    expect(await diary.getByLabel('Mail 1').inputValue()).toBe('anna@nordkyl.example');
-    await diary.getByLabel('Title 1, in doubt').fill('Quality Manager');
-    await diary.getByLabel('Title 1, in doubt').blur();
+    await diary.getByText('2 people, not saved yet').waitFor();
+    expect(await diary.getByLabel('Email 1').inputValue()).toBe('anna@nordkyl.example');
+    await diary.getByLabel('Title 1, to check').fill('Quality Manager');
+    await diary.getByLabel('Title 1, to check').blur();
     await expectAccessible(page);
 
     // Left and come back to, it waits as it was.
     await visit(page, '/');
     await page.goBack({ waitUntil: 'networkidle' });
-    await diary.getByText('2 people, not kept yet').waitFor();
+    await diary.getByText('2 people, not saved yet').waitFor();
     expect(await diary.getByLabel('Title 1').inputValue()).toBe('Quality Manager');
     await page.getByLabel('Result page number').fill('1');
     await keep.click();
@@ -71,11 +71,11 @@ describe('a place run by hand', () => {
       ]);
     });
     await page.keyboard.press('ControlOrMeta+v');
-    await diary.getByText('2 people, not kept yet').waitFor();
+    await diary.getByText('2 people, not saved yet').waitFor();
     expect(await page.title()).not.toBe('run');
     await page.getByLabel('Result page number').fill('40');
     await keep.click();
-    await diary.getByText('1 known from before').waitFor();
+    await diary.getByText('1 already known').waitFor();
     const figures = page.getByRole('region', { name: 'Results so far' });
     await figures.getByText('Precision from the pages read').waitFor();
     await page.getByRole('button', { name: 'Judge 3 people' }).waitFor();
@@ -112,7 +112,7 @@ describe('a place run by hand', () => {
     await setChecked(form.getByRole('checkbox', { name: 'Small Hall' }), true);
     await form.getByRole('button', { name: 'Start harvest' }).click();
     await page.getByText('To be run by hand: 1 search at Small Hall.').waitFor();
-    await page.getByRole('link', { name: 'Run the next search by hand: the whole' }).click();
+    await page.getByRole('link', { name: 'Run the next search: the whole' }).click();
 
     // More than are shown: it is cut, and the next slice is handed over.
     const steps = page.getByRole('region', { name: 'Steps' });
@@ -125,7 +125,7 @@ describe('a place run by hand', () => {
       .getByLabel('Page content')
       .fill(blocks(['Anna Ek', 'Bo Lind', 'Cai Moe', 'Dan Nor', 'Eva Ost', 'Fie Pil']));
     await page.getByRole('button', { name: 'Read people' }).click();
-    await page.getByText('6 people, not kept yet').waitFor();
+    await page.getByText('6 people, not saved yet').waitFor();
     await keep.click();
     await steps.getByLabel('Slice').waitFor();
     await expectAccessible(page);
@@ -144,7 +144,7 @@ describe('a place run by hand', () => {
     await page.getByRole('button', { name: 'Open harvest', exact: true }).click();
     await page.getByText('done').waitFor();
     const hall = page.getByRole('region', { name: 'Small Hall, slices' });
-    await hall.getByText(/^8 rows in \d+ of \d+ slices, by hand\./).waitFor();
+    await hall.getByText(/^8 rows in \d+ of \d+ slices, manual\./).waitFor();
   });
 
   it('reads a page of hundreds, draws them as they are scrolled, and keeps them all', async () => {
@@ -164,7 +164,10 @@ describe('a place run by hand', () => {
     expect(await drawn()).toBe(41);
     await page.getByRole('textbox', { name: 'Name 40' }).focus();
     await expect.poll(drawn).toBeGreaterThan(41);
-    await page.getByRole('button', { name: /^Keep/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Save entry/ })
+      .first()
+      .click();
     await expect
       .poll(async () => {
         const { entries } = await api<{ entries: { rows: unknown[] }[] }>(

@@ -131,10 +131,10 @@ describe('the board', () => {
     }
     const page = await open(`/briefs/${id}/compare`);
     await page
-      .getByText(/it is not decided|is better than|Nothing is decided/)
+      .getByText(/Undecided against|is better than|still undecided/)
       .first()
       .waitFor();
-    const draw = board(page).getByRole('button', { name: 'Draw those' }).first();
+    const draw = board(page).getByRole('button', { name: 'Draw the' }).first();
     await draw.click();
     await page.waitForURL(/\/trial\?trial=/);
     await page.getByRole('heading', { name: /^Version \d on/ }).waitFor();
@@ -147,7 +147,7 @@ describe('side by side', () => {
     const page = await open(`/briefs/${id}/compare`);
     await board(page).getByRole('button', { name: 'Gained and lost' }).click();
     const panel = page.getByRole('region', { name: 'Two versions side by side' });
-    await panel.getByText('What these exclusions cost:').waitFor();
+    await panel.getByText('Gained and lost by these exclusions:').waitFor();
     await panel.getByText(/The change removes/).waitFor();
     await panel.getByText(/McNemar’s exact test|0 are treated rightly/).waitFor();
     const removed = panel.getByRole('group', { name: 'People removed' });
@@ -158,7 +158,7 @@ describe('side by side', () => {
       .getByText(/judged among them are fits/)
       .first()
       .waitFor();
-    await panel.getByRole('region', { name: 'How both narrow at Harrow Guild' }).waitFor();
+    await panel.getByRole('region', { name: 'Narrowing of both versions at Harrow Guild' }).waitFor();
     await expectAccessible(page);
   });
 
@@ -167,12 +167,12 @@ describe('side by side', () => {
     const page = await open(`/briefs/${id}/compare?panel=sources`);
     const panel = page.getByRole('region', { name: 'Two sources side by side' });
     await panel.getByRole('button', { name: /not in it/ }).click();
-    const why = panel.getByRole('table', { name: 'People that Quillbank lacks' });
+    const why = panel.getByRole('table', { name: 'People Quillbank misses' });
     await expect
       .poll(async () => new Set(await why.locator('tbody td:nth-child(4)').allInnerTexts()))
       .toEqual(new Set(['not in it']));
     await panel.getByRole('button', { name: 'Swap' }).click();
-    await panel.getByRole('table', { name: 'People that Harrow Guild lacks' }).waitFor();
+    await panel.getByRole('table', { name: 'People Harrow Guild misses' }).waitFor();
 
     await page.getByRole('button', { name: 'Recall' }).click();
     await page
@@ -184,7 +184,7 @@ describe('side by side', () => {
     await page.getByRole('button', { name: 'Same person' }).click();
     const same = page.getByRole('region', { name: 'Same person at several sources' });
     await same
-      .getByText(/No pair is in doubt|One person/)
+      .getByText(/No possible duplicates|Same person/)
       .first()
       .waitFor();
     // Two records of different people are joined by hand, and split again.
@@ -206,7 +206,7 @@ describe('side by side', () => {
   it('charts have their figures as a table and are saved as SVG and PNG', async () => {
     const { id } = await compared('Charts');
     const page = await open(`/briefs/${id}/compare`);
-    for (const title of ['Precision against reach', /^Overlap between sources/, /^How both narrow/]) {
+    for (const title of ['Precision against reach', /^Overlap between sources/, /^Narrowing of both/]) {
       const chart = page.getByRole('region', { name: title }).first();
       await chart.getByRole('img').waitFor();
       const svg = await saved(page, () => chart.getByRole('button', { name: /as SVG$/ }).click());
@@ -301,12 +301,12 @@ describe('the report', () => {
     const take = (label: string, text: string) =>
       page.getByLabel(label).setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
     await take('Import qrels', `${qrels.text}1 0 harrow-guild/somebody-new 1\n`);
-    await page.getByText('1 verdicts taken in, 24 were here already.').waitFor();
+    await page.getByText('1 verdicts imported, 24 already here.').waitFor();
     await take('Import qrels', 'not qrels at all');
     await page.getByText(/Line 1: it has 4 fields|Line 1/).waitFor();
     const runs = await saved(page, () => page.getByRole('button', { name: 'Results (runs)' }).click());
     await take('Import runs', runs.text);
-    await page.getByText('0 runs taken in, 4 were here already.').waitFor();
+    await page.getByText('0 runs imported, 4 already here.').waitFor();
 
     const file = await saved(page, () => page.getByRole('button', { name: 'Whole brief' }).click());
     await visit(page, '/');
@@ -315,7 +315,7 @@ describe('the report', () => {
         .getByLabel('Import file')
         .setInputFiles({ name: 'b.json', mimeType: 'application/json', buffer: Buffer.from(text) });
     await opened('no json');
-    await page.getByText(/b\.json is no JSON/).waitFor();
+    await page.getByText(/b\.json isn’t valid JSON/).waitFor();
     await opened('{"format":"else"}');
     await page.getByText(/this is no brief that Eave wrote/).waitFor();
     await opened(file.text);

@@ -91,7 +91,7 @@ describe('the stand-ins, served from a process of their own', () => {
     const diary = desk.getByRole('region', { name: 'Diary' });
     await desk.getByLabel('Page content').focus();
     await desk.keyboard.press('ControlOrMeta+v');
-    await diary.getByText(`${names.length} people, not kept yet`).waitFor();
+    await diary.getByText(`${names.length} people, not saved yet`).waitFor();
     expect(await diary.getByLabel('Name 1', { exact: false }).first().inputValue()).toBe(names[0]);
     await api('DELETE', `/sources/${place.id}`);
   });

@@ -35,7 +35,7 @@ describe('PostgreSQL stopped while working', () => {
     expect(refused.headers.get('content-type')).toBe('application/problem+json');
     expect(await page.getByLabel('Job titles').inputValue()).toBe('Head of Quality');
     line.mend();
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     const persona = (await (await fetch(`${application.address}/api/briefs/${id}/persona`)).json()) as {
       body: { titles: string[] };
     };

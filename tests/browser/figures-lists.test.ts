@@ -65,7 +65,11 @@ describe('figures of harvests, shortlists and watches', () => {
         ['Shortlist', 'shortlisted']
       ] as const) {
         const told = await page.getByRole('link', { name: new RegExp(`^${step}`) }).innerText();
-        seen.note(figure, `header of ${screen}`, Number(/([\d,]+) (people|kept)/.exec(told)![1]!.replaceAll(',', '')));
+        seen.note(
+          figure,
+          `header of ${screen}`,
+          Number(/([\d,]+) (people|listed)/.exec(told)![1]!.replaceAll(',', ''))
+        );
       }
       await page.close();
     }
@@ -79,7 +83,7 @@ describe('figures of harvests, shortlists and watches', () => {
     await collect(page, 'export dialog', 1, seen, new Map());
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      dialog.getByRole('button', { name: /^Take [\d,]+ along$/ }).click()
+      dialog.getByRole('button', { name: /^Export [\d,]+$/ }).click()
     ]);
     const text = Buffer.concat((await (await file.createReadStream()).toArray()) as Buffer[]).toString('utf8');
     const rows = text.split('\r\n').filter(Boolean).length - 1;

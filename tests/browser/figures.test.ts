@@ -19,7 +19,7 @@ describe('one meaning for each figure', () => {
     // The first and the second source, so that some people are judged at both, and not always alike.
     for (const [at, trial] of trials.slice(0, 2).entries())
       for (const [i, { person }] of trial.sample.entries())
-        await judge(id, trial.sourceId, person.id, (i + at)% 3 ? 'fit' : 'miss');
+        await judge(id, trial.sourceId, person.id, (i + at) % 3 ? 'fit' : 'miss');
     const { different, places } = await walk(open, { id, text, sources }, 'possible');
     expect(different).toEqual([]);
     for (const source of sources) expect(places[`estimated ${source.id}`]).toBeGreaterThanOrEqual(7);

@@ -19,23 +19,23 @@ describe('a harvest', () => {
     await form.getByLabel('Name').fill('All of them');
     await form.getByRole('button', { name: 'Start harvest' }).click();
     await page.getByRole('heading', { level: 1, name: 'All of them' }).waitFor();
-    await page.getByText(/The 30 records of its budget are used up/).waitFor();
+    await page.getByText(/The 30 records in its budget are used up/).waitFor();
 
     // The plan, changed by hand while it stands still.
     const harrow = page.getByRole('region', { name: 'Harrow Guild, slices' });
     await harrow.getByRole('button', { name: /^Slices of Harrow Guild/ }).click();
     const row = harrow.getByRole('row').nth(1);
-    await row.getByRole('button', { name: /^(Join|Cut…)$/ }).waitFor();
+    await row.getByRole('button', { name: /^(Merge|Split…)$/ }).waitFor();
     if (await row.getByRole('button', { name: 'Merge' }).count())
       await row.getByRole('button', { name: 'Merge' }).click();
     await row.getByRole('button', { name: 'Split…' }).click();
-    const ways = row.getByLabel(/^Cut .* by$/);
+    const ways = row.getByLabel(/^Split .* by$/);
     await ways.waitFor();
     const byCountry = (await ways.getByRole('option').allTextContents()).find((way) =>
       way.trim().startsWith('country')
     );
     await ways.selectOption({ label: byCountry!.trim() });
-    await harrow.getByText('cut by country').waitFor();
+    await harrow.getByText('split by country').waitFor();
     await harrow.getByRole('cell', { name: 'any other, or not told' }).first().waitFor();
     await expectAccessible(page);
 
@@ -72,7 +72,7 @@ describe('a harvest', () => {
     }
     await people.getByRole('button', { name: 'Re-rank' }).click();
     await people.getByRole('heading', { name: 'Most likely fits first' }).waitFor();
-    await people.getByText(/learnt from 5 verdicts/).waitFor();
+    await people.getByText(/learned from 5 verdicts/).waitFor();
     await people.getByLabel('Verdict').selectOption('fit');
     await people.getByRole('status').getByText('3 people').waitFor();
     await expectAccessible(page);

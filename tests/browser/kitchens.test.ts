@@ -28,7 +28,7 @@ const market = Array.from({ length: 150 }, (_, i) => {
   const land = lands[i % 3]!;
   return {
     i,
-    name: `${given[i % given.length]} ${family[Math.floor(i / 3)% family.length]} ${family[(i * 7)% family.length]}`,
+    name: `${given[i % given.length]} ${family[Math.floor(i / 3) % family.length]} ${family[(i * 7) % family.length]}`,
     cooks: i % 4 !== 0,
     title: i % 4 ? land.title : land.other,
     company: `Casa ${['Sol', 'Mar', 'Monte', 'Río', 'Luna'][i % 5]} ${i}`,

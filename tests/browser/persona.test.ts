@@ -19,13 +19,13 @@ describe('the persona', () => {
     await reader.getByText('(no source can search this)').waitFor();
     await reader.getByRole('checkbox', { name: 'Accept country Luxembourg' }).uncheck();
     await expectAccessible(page);
-    await reader.getByRole('button', { name: 'Take 8 facts into the persona' }).click();
+    await reader.getByRole('button', { name: 'Add 8 facts' }).click();
     await page
       .getByText(
         'People titled Head of Quality or Responsible Person, at firms of 50 to 500 people in Belgium or Netherlands, excluding hospitals.'
       )
       .waitFor();
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByText('No persona yet.').waitFor();
     await page.getByRole('button', { name: 'Redo' }).click();
@@ -40,10 +40,10 @@ describe('the persona', () => {
         .locator('input[type=file][accept=".json"]')
         .setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(text) });
     await give('{"titles":"QA"}');
-    await page.getByText(/p.json is no persona: titles/).waitFor();
+    await page.getByText(/p.json isn’t a persona: titles/).waitFor();
     await give('{"titles":["QA"]}');
     await page.getByText('People titled QA.').waitFor();
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
   });
 
   it('begins with six questions for whoever does not know yet whom to look for', async () => {
@@ -56,14 +56,14 @@ describe('the persona', () => {
     await asked.getByLabel('4. Who signs off?').fill('At hotels in Portugal, 50 to 200 staff');
     await asked.getByLabel('5. Which firms can’t use it?').fill('food trucks');
     await asked.getByLabel('6. Who are your customers already?').fill('Casa Serrana, Monte Claro Lda');
-    await asked.getByRole('checkbox', { name: 'Accept firm to leave out Monte Claro Lda' }).waitFor();
+    await asked.getByRole('checkbox', { name: 'Accept firm to exclude Monte Claro Lda' }).waitFor();
     await expectAccessible(page);
-    await asked.getByRole('button', { name: /^Take \d+ facts into the persona$/ }).click();
-    await page.getByText('All kept').waitFor();
+    await asked.getByRole('button', { name: /^Add \d+ facts$/ }).click();
+    await page.getByText('Saved', { exact: true }).waitFor();
     expect(await page.getByLabel('Job titles').inputValue()).toBe('Head of Catering');
     expect(await page.getByLabel('Excluded firms').inputValue()).toBe('Casa Serrana\nMonte Claro Lda');
     expect(await page.getByLabel('What you sell').inputValue()).toBe('combi ovens');
-    await page.getByRole('button', { name: 'Take Portugal out' }).waitFor();
+    await page.getByRole('button', { name: 'Remove Portugal' }).waitFor();
   });
 
   it('holds size bands with titles of their own, which become alternatives; a hand-edited string is never overwritten', async () => {
@@ -83,7 +83,7 @@ describe('the persona', () => {
     await page.getByText('A band: is written in digits').waitFor();
     expect(await page.getByLabel('Band 2 to').inputValue()).toBe('many');
     await page.getByLabel('Band 2 to').fill('');
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     await expectAccessible(page);
 
     await visit(page, `/briefs/${id}/string?build=1`);
@@ -92,7 +92,7 @@ describe('the persona', () => {
       '(headcount:[1 TO 49] AND title:(Owner OR "Managing Director")) OR (headcount:[50 TO *] AND title:"Head of Quality")'
     );
     await page.getByRole('tab', { name: 'Searches' }).click();
-    await page.getByRole('region', { name: 'How Harrow Guild is asked' }).getByText('2 searches').first().waitFor();
+    await page.getByRole('region', { name: 'Searches for Harrow Guild' }).getByText('2 searches').first().waitFor();
 
     await writeString(page, 'title:("Head of Quality" OR QA) NOT intern');
     await page.getByRole('button', { name: 'Build from persona' }).click();
@@ -113,14 +113,14 @@ describe('facts and firms', () => {
     const page = await open(`/briefs/${id}/persona`);
     await page.getByLabel('Job titles').fill('Head of Quality');
     await page.getByLabel('Region').selectOption('Benelux');
-    await page.getByRole('button', { name: 'Take Luxembourg out' }).click();
+    await page.getByRole('button', { name: 'Remove Luxembourg' }).click();
     await unfold(page, 'Other facts about the firm or person');
     await page.getByLabel('Add a fact').selectOption('growth');
     await page.getByLabel('growth from').fill('fast');
     await page.getByText('A fact: is written in digits').waitFor();
     await page.getByLabel('growth from').fill('10');
     await page.getByLabel('Excluded firms').fill('Polderkoel B.V.');
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     await expectAccessible(page);
     await visit(page, `/briefs/${id}/string?build=1`);
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('Polderkoel'));
@@ -132,7 +132,7 @@ describe('facts and firms', () => {
 
 describe('customers won', () => {
   it('show what they have in common and how much more than at a source, and become known-goods', async () => {
-    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From customers' });
+    const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'From won customers' });
     const page = await open(`/briefs/${id}/persona`);
     await page.getByRole('button', { name: 'From won customers' }).click();
     const panel = page.getByRole('region', { name: 'From won customers' });
@@ -141,31 +141,29 @@ describe('customers won', () => {
         .locator('input[type=file]')
         .setInputFiles({ name: 'won.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
     await give('nothing');
-    await panel.getByText(/won.csv: This is no table of customers/).waitFor();
+    await panel.getByText(/won.csv: This isn’t a table of customers/).waitFor();
     const rows = [
       ...Array.from({ length: 6 }, (_, i) => `Firm ${i},12,DK,Owner,46`),
       ...Array.from({ length: 8 }, (_, i) => `House ${i},300,NL,Head of Quality,46`)
     ];
     await give(`Company,Employees,Country,Spoken to,Industry\n${rows.join('\n')}\nBad,many,DK,Owner,46\n`);
     await panel.getByLabel('Spoken to').selectOption('title');
-    await panel
-      .getByText(/15 customers read. 1 row has what cannot be read: line 16: The company size “many”/)
-      .waitFor();
+    await panel.getByText(/15 customers read. 1 row was only partly read: line 16: The company size “many”/).waitFor();
     const traits = panel.getByRole('table', { name: 'What these customers have in common' });
     const head = traits.getByRole('row').filter({ hasText: 'title Head of Quality' });
     await head.getByText('53%').waitFor();
     await head.getByText(/\d ×/).waitFor();
-    await panel.getByText(/At firms of 10 to 49 people you spoke to an owner/).waitFor();
+    await panel.getByText(/At firms with 10 to 49 people you talked to an owner/).waitFor();
     await expectAccessible(page);
-    await head.getByRole('button', { name: 'Take Head of Quality' }).click();
-    await traits.getByRole('button', { name: 'Take 250 to 999 people' }).click();
-    await traits.getByRole('button', { name: 'Take Netherlands' }).click();
+    await head.getByRole('button', { name: 'Add Head of Quality' }).click();
+    await traits.getByRole('button', { name: 'Add 250 to 999 people' }).click();
+    await traits.getByRole('button', { name: 'Add Netherlands' }).click();
     await page.getByText('People titled Head of Quality, at firms of 250 to 999 people in Netherlands.').waitFor();
     await panel.getByRole('button', { name: 'Save as known-goods' }).click();
-    await panel.getByText('15 known-goods kept.').waitFor();
+    await panel.getByText('15 known-goods saved.').waitFor();
     const known = await api<{ body: { name: string }[] }>('GET', `/briefs/${id}/known`);
     expect(known.body).toHaveLength(15);
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
   });
 
   it('rules out industries, countries that ask consent, and people already contacted; each term leads back to its line', async () => {
@@ -173,8 +171,11 @@ describe('customers won', () => {
     const page = await open('/library/places');
     await page.getByRole('region', { name: 'Countries that require prior consent' }).waitFor();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Take Greece out' }).click();
-    await page.getByRole('region', { name: 'Countries that require prior consent' }).getByText('All kept').waitFor();
+    await page.getByRole('button', { name: 'Remove Greece' }).click();
+    await page
+      .getByRole('region', { name: 'Countries that require prior consent' })
+      .getByText('Saved', { exact: true })
+      .waitFor();
 
     await visit(page, `/briefs/${id}/persona`);
     await page.getByLabel('Job titles').fill('Head of Quality');
@@ -182,16 +183,16 @@ describe('customers won', () => {
     await page.getByRole('combobox', { name: 'Excluded industries', exact: true }).fill('86');
     await page.getByRole('combobox', { name: 'Excluded industries', exact: true }).press('Enter');
     await page.getByRole('button', { name: 'Add countries that require prior consent' }).click();
-    await page.getByRole('button', { name: 'Take Germany out' }).waitFor();
-    expect(await page.getByRole('button', { name: 'Take Greece out' }).count()).toBe(0);
-    await page.getByText('All kept').waitFor();
+    await page.getByRole('button', { name: 'Remove Germany' }).waitFor();
+    expect(await page.getByRole('button', { name: 'Remove Greece' }).count()).toBe(0);
+    await page.getByText('Saved', { exact: true }).waitFor();
     await expectAccessible(page);
 
     // Files of people contacted come through the desk of all files.
     const contacted = page.getByRole('group', { name: 'People already contacted' });
     const desk = page.getByRole('region', { name: 'Import a file of people' });
     const give = async (text: string, told: RegExp) => {
-      await contacted.getByRole('link', { name: 'Add people from a file' }).click();
+      await contacted.getByRole('link', { name: 'Import people' }).click();
       await desk
         .locator('input[type=file]')
         .setInputFiles({ name: 'sent.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -213,7 +214,7 @@ describe('customers won', () => {
     expect((await stringText(page)).replaceAll(/\s+/g, ' ')).toMatch(
       /^title:"Head of Quality" NOT (\()?industry:86.*country:/
     );
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     await page.getByRole('tab', { name: 'Tree' }).click();
     await page.getByRole('link', { name: 'wording of Head of Quality' }).click();
     await page.getByRole('link', { name: '1 term of the string' }).first().waitFor();

@@ -47,10 +47,10 @@ describe('a trial at places with faults, its server killed in the middle', () =>
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'manager NOT intern', from: null }, revision: 1 });
     const page = await open(`${address()}/briefs/${id}/string`);
     await page.getByRole('button', { name: /^Run on/ }).click();
-    const progress = page.getByRole('region', { name: 'How far version 1 on Harrow Guild is' });
-    await progress.getByText(/Harrow Guild (waits for its turn|is running)/).waitFor();
+    const progress = page.getByRole('region', { name: 'Progress of version 1 on Harrow Guild' });
+    await progress.getByText(/Harrow Guild (queued|running)/).waitFor();
     // The other sources' trials are shown with it, each to be stopped by itself.
-    const lanternfield = page.getByRole('region', { name: 'How far version 1 on Lanternfield is' });
+    const lanternfield = page.getByRole('region', { name: 'Progress of version 1 on Lanternfield' });
     await lanternfield.getByRole('button', { name: 'Stop' }).waitFor();
     const trialId = new URL(page.url()).searchParams.get('trial')!;
     type Trial = {

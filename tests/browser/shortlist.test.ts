@@ -34,13 +34,13 @@ describe('a shortlist', () => {
     const page = await open(`/briefs/${id}/trial?trial=${trial}`);
     await page.getByRole('article').waitFor();
     await page.keyboard.press('k');
-    await page.getByText('1 kept on the new shortlist.').waitFor();
+    await page.getByText('1 added to the new shortlist.').waitFor();
     await page.getByRole('link', { name: /^Shortlist/ }).click();
     await page.getByRole('heading', { level: 1, name: 'Shortlist' }).waitFor();
     const table = page.getByRole('region', { name: 'People' });
     await table.getByRole('row').nth(1).waitFor();
     await page.getByRole('button', { name: 'Add all fits' }).click();
-    await page.getByText(/\d+ kept, \d+ were there/).waitFor();
+    await page.getByText(/\d+ added, \d+ already there/).waitFor();
     const count = async () => Number((await page.getByText(/^[\d,]+ people$/).innerText()).replace(/\D/g, ''));
     await expect.poll(count).toBeGreaterThan(8);
     const all = await count();
@@ -50,7 +50,7 @@ describe('a shortlist', () => {
     await setChecked(table.getByRole('checkbox').nth(1), true);
     await setChecked(table.getByRole('checkbox').nth(2), true);
     const bar = page.getByRole('toolbar', { name: 'Actions for selected people' });
-    await bar.getByText('2 chosen').waitFor();
+    await bar.getByText('2 selected').waitFor();
     await bar.getByLabel('Add tag').fill('first wave');
     await page.keyboard.press('Enter');
     await table.getByText('first wave').first().waitFor();
@@ -60,7 +60,7 @@ describe('a shortlist', () => {
     expect(page.url()).toContain('tag=first+wave');
     await page.reload({ waitUntil: 'networkidle' });
     await expect.poll(count).toBe(2);
-    await page.getByRole('button', { name: 'No longer only tag first wave' }).click();
+    await page.getByRole('button', { name: 'Remove filter tag first wave' }).click();
     await expect.poll(count).toBe(all);
     await page.getByRole('button', { name: /^Undo: 2 people tagged/ }).click();
     await expect.poll(() => table.getByText('first wave').count()).toBe(0);
@@ -99,7 +99,7 @@ describe('a shortlist', () => {
     await expectAccessible(page);
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      dialog.getByRole('button', { name: /^Take \d+ along$/ }).click()
+      dialog.getByRole('button', { name: /^Export \d+$/ }).click()
     ]);
     const text = await (
       await file.createReadStream()
@@ -138,15 +138,15 @@ describe('a shortlist', () => {
     const page = await open(`/briefs/${id}/shortlist`);
     await page.getByRole('button', { name: 'Check addresses' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByText(/addresses can be asked about, at/).waitFor();
+    await dialog.getByText(/addresses to check, for/).waitFor();
     await expectAccessible(page);
     const { mail } = await api<{ mail: { plan: { today: number } } }>('GET', `/briefs/${id}/shortlists/${list}`);
     await dialog.getByLabel('Checks per day').fill(String(mail.plan.today + 4));
     await dialog.getByRole('button', { name: /^Check \d+$/ }).click();
-    await dialog.getByText(/checks of today are used up; it goes on tomorrow/).waitFor({ timeout: 30_000 });
+    await dialog.getByText(/checks for today are used up; it resumes tomorrow/).waitFor({ timeout: 30_000 });
     await dialog.getByLabel('Checks per day').fill('5000');
     await dialog.getByRole('button', { name: 'Save limits' }).click();
-    await dialog.getByText(/The check is done/).waitFor({ timeout: 30_000 });
+    await dialog.getByText(/Check finished/).waitFor({ timeout: 30_000 });
     await dialog.getByRole('button', { name: 'Close', exact: true }).last().click();
     await setChecked(page.getByRole('checkbox', { name: 'Everyone matching the filter' }), true);
     await page.getByRole('button', { name: 'More like these' }).click();
@@ -203,7 +203,7 @@ describe('a shortlist', () => {
     await page.getByText('1 people', { exact: true }).waitFor();
     await table.getByRole('button', { name: 'Odette Objector' }).click();
     const card = page.getByRole('region', { name: 'Person' });
-    await card.getByRole('button', { name: /^Leave out, take off/ }).click();
+    await card.getByRole('button', { name: /^Exclude, remove or erase/ }).click();
     await card.getByRole('button', { name: 'Erase on objection…' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Erase' }).click();
     await page.getByText('0 people', { exact: true }).waitFor({ timeout: 30_000 });

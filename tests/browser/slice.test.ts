@@ -4,7 +4,7 @@ import { api, expectAccessible, stringText, useBrowser, visit, writeString } fro
 
 const { open, expectError } = useBrowser();
 
-const kept = (page: Page) => page.getByText('All kept').waitFor();
+const kept = (page: Page) => page.getByText('Saved', { exact: true }).waitFor();
 const step = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Steps of this brief' }).getByRole('link', { name });
 
@@ -48,16 +48,20 @@ describe('the whole job on the demo', () => {
       )
       .waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
-    expect(await page.getByRole('button', { name: 'Take Denmark out' }).count()).toBe(0);
+    expect(await page.getByRole('button', { name: 'Remove Denmark' }).count()).toBe(0);
     await page.getByRole('button', { name: 'Redo' }).click();
-    await page.getByRole('button', { name: 'Take Denmark out' }).waitFor();
+    await page.getByRole('button', { name: 'Remove Denmark' }).waitFor();
     await kept(page);
     await expectAccessible(page);
 
     // Wording: a pasted list, one set aside and the string built, phrases quoted.
     await step(page, 'Wording').click();
     await page.getByLabel('New wordings for Head of Quality').fill('Quality Director, Kvalitetschef\nidle wording');
-    await page.getByRole('region', { name: 'Head of Quality' }).getByRole('button', { name: 'Add' }).click();
+    await page
+      .getByRole('region', { name: 'Head of Quality' })
+      .getByRole('button', { name: 'Add', exact: true })
+      .first()
+      .click();
     await page.getByText('3 added.').waitFor();
     await page.getByRole('checkbox', { name: '"idle wording"' }).uncheck();
     await kept(page);
@@ -78,7 +82,7 @@ describe('the whole job on the demo', () => {
     await expectAccessible(page);
     await board.getByRole('button', { name: 'Marlow Register', exact: true }).click();
     await page
-      .getByRole('region', { name: 'How Marlow Register is asked' })
+      .getByRole('region', { name: 'Searches for Marlow Register' })
       .getByText('head of quality')
       .first()
       .waitFor();
@@ -171,16 +175,16 @@ describe('the whole job on the demo', () => {
     const page = await open(`/briefs/${id}/string`);
     const problems = page.getByRole('list', { name: 'Problems in the string' });
     await writeString(page, 'title:quality manager');
-    await problems.getByText(/Without quotes these 2 words/).waitFor();
+    await problems.getByText(/Without quotes, these 2 words/).waitFor();
     await problems.getByRole('button', { name: 'Quote “quality manager”' }).click();
     expect(await stringText(page)).toBe('title:"quality manager"');
     expect(await problems.count()).toBe(0);
 
     await writeString(page, 'QA AND GDP OR RP');
-    await problems.getByText(/It is read as: \(QA AND GDP\) OR RP/).waitFor();
+    await problems.getByText(/This is read as: \(QA AND GDP\) OR RP/).waitFor();
     await page.locator('.cm-lintRange-warning').first().waitFor();
     await page.keyboard.press('ControlOrMeta+.');
-    await problems.getByRole('button', { name: 'Write these brackets' }).click();
+    await problems.getByRole('button', { name: 'Add these brackets' }).click();
     expect(await stringText(page)).toBe('(QA AND GDP) OR RP');
 
     await writeString(page, 'title:(QA OR "head of');
@@ -190,9 +194,9 @@ describe('the whole job on the demo', () => {
     expect(await stringText(page)).toBe('title:(QA OR "head of');
 
     await writeString(page, '('.repeat(10_000));
-    await problems.getByText(/more than 200 deep/).waitFor();
+    await problems.getByText(/more than 200 levels deep/).waitFor();
     await writeString(page, 'quality '.repeat(9000));
-    await problems.getByText(/KiB long; the most is 64 KiB/).waitFor();
+    await problems.getByText(/KiB long; the limit is 64 KiB/).waitFor();
   });
 });
 
@@ -219,7 +223,7 @@ describe('the whole job on a file of one’s own', () => {
     await desk.getByText(/not a text file/).waitFor();
     await give('bad.csv', `Name,Title,Company,Country,Employees\n${rows.join('\n')}\n  ,QA,Firm,Norway,10\n`);
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
-    await desk.getByText(/1 of 241 rows cannot be read, so nothing was kept/).waitFor();
+    await desk.getByText(/1 of 241 rows couldn’t be read, so nothing was saved/).waitFor();
     await desk.getByRole('cell', { name: '242' }).waitFor();
     expect(await page.getByText('imported file').count()).toBe(0);
     await expectAccessible(page);
@@ -227,7 +231,7 @@ describe('the whole job on a file of one’s own', () => {
 
     // A good one is matched, previewed, renamed and imported.
     await give('contacts.csv', `Name,Position held,Company,Country,Employees\n${rows.join('\n')}\n`);
-    await desk.getByLabel('What column Position held holds').selectOption('title');
+    await desk.getByLabel('Field for column Position held').selectOption('title');
     await desk.getByLabel('Source name').fill('My contacts');
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
     await desk.getByText('240 people imported.').waitFor();
@@ -244,7 +248,7 @@ describe('the whole job on a file of one’s own', () => {
     await page.keyboard.press('ControlOrMeta+Enter');
     await page.waitForURL(/\/trial\?trial=/);
     await page.getByRole('heading', { name: 'Version 1 on My contacts' }).waitFor();
-    await page.getByText(/40 drawn through all 180\./).waitFor();
+    await page.getByText(/40 drawn from all 180\./).waitFor();
     await judge(page, 'fmfm');
     await page.getByRole('region', { name: 'Precision so far' }).getByText('50%').waitFor();
 

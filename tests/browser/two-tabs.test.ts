@@ -10,7 +10,7 @@ describe('two tabs', () => {
     const id = await brief('Two tabs');
     const [one, two] = [await open(`/briefs/${id}/persona`), await open(`/briefs/${id}/persona`)];
     await one.getByLabel('Job titles').fill('Head of Quality');
-    await one.getByText('All kept').waitFor();
+    await one.getByText('Saved', { exact: true }).waitFor();
     await two.getByLabel('Job titles').fill('Quality Director');
     await two.getByText(/was changed in another tab/).waitFor();
     expect(await two.getByLabel('Job titles').inputValue()).toBe('Quality Director');
@@ -19,7 +19,7 @@ describe('two tabs', () => {
     expect(await two.getByLabel('Job titles').inputValue()).toBe('Head of Quality');
     await two.getByRole('button', { name: 'Undo' }).click();
     expect(await two.getByLabel('Job titles').inputValue()).toBe('Quality Director');
-    await two.getByText('All kept').waitFor();
+    await two.getByText('Saved', { exact: true }).waitFor();
     const persona = await api<{ body: { titles: string[] } }>('GET', `/briefs/${id}/persona`);
     expect(persona.body.titles).toEqual(['Quality Director']);
   });
@@ -32,7 +32,7 @@ describe('two tabs', () => {
     await api('DELETE', `/briefs/${id}`);
     await writeString(page, 'title:QA');
     await page
-      .getByText(/It may have been deleted, in another tab perhaps/)
+      .getByText(/It may have been deleted in another tab/)
       .first()
       .waitFor();
     expect(await page.locator('.cm-content').innerText()).toBe('title:QA');
@@ -44,11 +44,11 @@ describe('numbers typed as words', () => {
     const id = await brief('Numbers');
     const page = await open(`/briefs/${id}/persona`);
     await page.getByLabel('Headcount, from').fill('fifty');
-    await page.getByText(/Company size: is written in digits\. Write digits, as in 51\./).waitFor();
+    await page.getByText(/Company size: is written in digits\. Use digits, for example 51\./).waitFor();
     expect(await page.getByLabel('Headcount, from').inputValue()).toBe('fifty');
-    await page.getByText('Not kept yet', { exact: true }).first().waitFor();
+    await page.getByText('Not saved', { exact: true }).first().waitFor();
     await page.getByLabel('Headcount, from').fill('51');
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     await page.getByLabel('to', { exact: true }).fill('5');
     await page.getByText(/The smallest firm is larger than the largest\./).waitFor();
   });
@@ -77,7 +77,7 @@ describe('the frame', () => {
   it('says what to do at an address where no page is', async () => {
     expectError(/404/);
     const page = await open('/breifs');
-    await page.getByText(/There is no page at this address/).waitFor();
+    await page.getByText(/There’s no page at this address/).waitFor();
     await page.getByRole('link', { name: 'All briefs', exact: true }).click();
     await page.waitForURL((url) => url.pathname === '/');
   });

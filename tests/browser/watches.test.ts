@@ -59,11 +59,11 @@ describe('a watch', () => {
     await dialog.getByLabel('Repeat').selectOption('FREQ=DAILY');
     await expectAccessible(page);
     await dialog.getByRole('button', { name: 'Start watching' }).click();
-    await page.getByText(/is watched from now on: news comes to Home/).waitFor();
+    await page.getByText(/Updates appear on Home/).waitFor();
 
     await visit(page, '/');
     const inbox = page.getByRole('region', { name: 'Updates from watches' });
-    await inbox.getByText(/nothing since; 2 found,/).waitFor({ timeout: 40_000 });
+    await inbox.getByText(/no changes; 2 found,/).waitFor({ timeout: 40_000 });
     await importFile(
       rows([
         ['Anna Watched', 'Quality Director', 'Acme'],
@@ -160,7 +160,7 @@ describe('a watch', () => {
     for (const source of ['Harrow Guild', 'Lanternfield', 'Quillbank'])
       await setChecked(dialog.getByRole('checkbox', { name: source }), false);
     await dialog.getByRole('button', { name: 'Add rule' }).click();
-    await dialog.getByLabel('Name').fill('odd');
+    await dialog.getByLabel('Rule name').fill('odd');
     await dialog.getByLabel('When: odd').fill('changed:shoes');
     expectError(/422/);
     await dialog.getByRole('button', { name: 'Start watching' }).click();
@@ -168,7 +168,7 @@ describe('a watch', () => {
     await dialog.getByLabel('When: odd').fill('was.title:manager NOT title:manager');
     await expectAccessible(page);
     await dialog.getByRole('button', { name: 'Start watching' }).click();
-    await page.getByText(/Past buyers: changes is watched from now on/).waitFor();
+    await page.getByText(/Watching Past buyers: changes/).waitFor();
 
     // A place run by hand, with one page read.
     const sources = await api<{ id: string; sheet: object }[]>('GET', '/sources');
@@ -218,7 +218,7 @@ describe('a watch', () => {
         .first()
         .waitFor();
 
-      await inbox.getByRole('link', { name: 'Look at Far Guild' }).click();
+      await inbox.getByRole('link', { name: 'Check Far Guild' }).click();
       await page.getByRole('heading', { name: 'Version 1 at Far Guild' }).waitFor();
       await entry({ name: 'Cy East', title: 'Manager', company: 'C' });
       await visit(page, `/?watch=${hand}`);

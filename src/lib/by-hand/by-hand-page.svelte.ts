@@ -176,7 +176,7 @@ export class ByHandPage {
         this.unkept.rows.splice(0, rows.length);
         if (this.unkept.said === said) this.unkept.said = '';
         this.unkept.page = '';
-        this.told = 'Kept.';
+        this.told = 'Saved.';
         // A slice that is read gives way to the next.
         const after = this.diary.searches.find((one) => one.slice && one.slice.id === slice?.id);
         if (after && after.slice!.state !== 'waiting') this.unkept.slice = null;

@@ -107,7 +107,7 @@ describe('what is not kept yet', () => {
     });
     expect(again.unkept.rows).toEqual([]);
     expect(again.unkept.said).toBe('');
-    expect(again.told).toBe('Kept.');
+    expect(again.told).toBe('Saved.');
     again.remember();
     expect(kept.size).toBe(0);
   });

@@ -22,6 +22,6 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
   {
     id: 'shortlist',
     name: 'Shortlist',
-    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} people`)
+    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} listed`)
   }
 ];

@@ -15,7 +15,7 @@ export const importDesk = catalogue('imports/importDesk', {
   importAFileOfPeople: 'Import a file of people',
   chooseAFile: 'Choose a file',
   matchColumns: 'Match columns',
-  bringIn: 'Import',
+  bringIn: 'Review and import',
   csvOrXlsxWithAHeading:
     'CSV or XLSX with a header row, or JSON Lines, up to 500,000 people. In a workbook, Eave reads the first sheet that has rows. The file stays on this machine.',
   reading: (uploading: Said) => `Reading ${uploading}…`,

@@ -93,8 +93,7 @@
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {#if asking && set}
     <p class="ask" role="alert">
-      {say.thisChangesTheStringOf}
-      {set.usedIn.map((brief) => `“${brief.name}”`).join(', ')}{say.versionsThatWereKeptStayAs}
+      {say.thisChangesTheStringIn(set.usedIn.map((brief) => `“${brief.name}”`).join(', '))}
     </p>
     <Acts>
       <Act type="submit" look="main"

@@ -11,8 +11,7 @@ export const wordSetForm = catalogue('library/wordSetForm', {
   note: 'Note',
   wordingsOneALineAWord:
     'One wording per line: a word, several words, pharma*, or with its own scope such as company:“…”',
-  thisChangesTheStringOf: 'This changes the string in',
-  versionsThatWereKeptStayAs: '. Saved versions aren’t changed.',
+  thisChangesTheStringIn: (briefs: Said) => `This changes the string in ${briefs}. Saved versions aren’t changed.`,
   changeItIn: 'Change it in',
   thisString: 'this string',
   all: (length: Said) => `all ${length}`,

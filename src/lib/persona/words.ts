@@ -41,7 +41,7 @@ export const customerReader = catalogue('persona/customerReader', {
   ofText: (interval: Said, count: Said, value: Said) => `${interval}, ${count} of ${value}`,
   tooThinToSay: 'Not enough data',
   peopleThere: (count: Said) => `${count} people there`,
-  atFirmsOfYouSpokeTo: (size: Said, rank: Said) => `At firms with ${size} people you talked to ${rank}`,
+  atFirmsOfYouSpokeTo: (size: Said, rank: Said) => `At firms with ${size} you talked to ${rank}`,
   timesIfSizeDidNotMatter: (count: Said, toFixed: Said) =>
     `: ${count} times, ${toFixed} expected if size didn’t matter.`,
   line: (line: Said, error: Said) => `line ${line}: ${error}`,

@@ -56,7 +56,7 @@
 <Modal
   bind:open
   modalHeading={say.keepOnTheShortlist}
-  primaryButtonText={busy ? 'Keeping…' : say.keepThem}
+  primaryButtonText={busy ? 'Adding…' : say.keepThem}
   primaryButtonDisabled={busy}
   secondaryButtonText={say.notNow}
   size="sm"

@@ -4,7 +4,7 @@
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { reading } from '$lib/frame/certain-only';
-  import { about, count } from '$lib/marks/format';
+  import { about } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Query } from '$core/language';

@@ -11,7 +11,6 @@
   import { draggableRow } from './draggable-row';
   import { PartTree, scopeOf, wordOf, type Given } from './part-tree.svelte';
   import { pathKey } from './tree-rows';
-
   interface Props extends Given {
     personaPath: string;
     /** The line of the persona whose parts are lit up. */

@@ -115,8 +115,8 @@ export const watchPeople = catalogue('watches/watchPeople', {
   everybodyOnThisListIsLooked:
     'Eave looks up everyone on this list on a schedule and reports a person when one of these becomes true.',
   whenSomebodyIsNews: 'Report when',
-  whatItIsCalled: 'Name',
-  whatItIsCalled2: 'name',
+  whatItIsCalled: 'Rule name',
+  whatItIsCalled2: 'rule name',
   when: (name: Said) => `When: ${name}`,
   takeThisRuleOut: 'Remove rule',
   aRuleOfYourOwn: 'Add rule',

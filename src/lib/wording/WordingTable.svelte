@@ -9,10 +9,8 @@
   import { afterPaint } from '$lib/ui/after-paint';
   import { about } from '$lib/marks/format';
   import { groupOf, type WordingRow } from '$core/persona';
-  import { tokenKeys, quoted } from '$core/language';
   import type { Interval } from '$core/measure';
-  import { wordingName } from './word-set-edits';
-
+  import { wordingName, written } from './word-set-edits';
   interface Props {
     rows: readonly WordingRow[];
     sources: readonly { id: string; name: string }[];
@@ -37,7 +35,6 @@
   const more = (reached: number) => (drawn = Math.max(drawn, Math.ceil((reached + 1) / page + 0.5) * page));
   const scrolled = ({ currentTarget: list }: UIEvent & { currentTarget: HTMLElement }) =>
     list.scrollTop + 2 * list.clientHeight > list.scrollHeight && drawn < shown.length && more(drawn);
-  const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
   const countIn = (source: string, text: string) => {
     const count = counts[source]?.get(text);
     return count ? (count.low + count.high) / 2 : -1;
@@ -213,7 +210,7 @@
               {#if row.coveredBy}<span class="note">{say.freeOfCostFindsThemAll(row.coveredBy)}</span>{/if}
               {#if isIdle(row.text)}<span class="note warm">{say.findsNobodyInAnySource}</span>{/if}
               {#if row.state === 'proposed' && house.has(wordingName(row.text))}<span class="note"
-                  >{house.get(wordingName(row.text)) ? 'taken' : 'refused'} {say.inAnotherBrief}</span
+                  >{house.get(wordingName(row.text)) ? say.usedElsewhere : say.rejectedElsewhere}</span
                 >{/if}
             </TableCell>
             {#each sources as source (source.id)}

@@ -29,7 +29,8 @@ export const wordingTable = catalogue('wording/wordingTable', {
   sameMeaning: (why: Said) => `same meaning: ${why}`,
   freeOfCostFindsThemAll: (coveredBy: Said) => `already covered by “${coveredBy}”`,
   findsNobodyInAnySource: 'finds nobody at any source',
-  inAnotherBrief: 'used in another brief',
+  usedElsewhere: 'used in another brief',
+  rejectedElsewhere: 'rejected in another brief',
   nothingHereTypeOrPasteWordings: 'No wordings yet. Type or paste some above.'
 });
 

@@ -63,7 +63,7 @@
       revision = kept.revision;
       sheet = kept.sheet;
       await reload('eave:sources');
-      told = 'Kept.';
+      told = 'Saved.';
     } catch (problem) {
       refused = problem;
       if (problem instanceof ApiProblem && problem.status === 409) {

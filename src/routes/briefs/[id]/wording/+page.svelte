@@ -139,7 +139,7 @@
             <Act
               disabled={there}
               aria-label={there ? say.isTaken(one.title) : say.take(one.title)}
-              onclick={() => wording.takeFound(one.title)}>{there ? 'taken' : '+'}</Act
+              onclick={() => wording.takeFound(one.title)}>{there ? 'added' : '+'}</Act
             >
             <span class="mono">{one.title}</span>
             <Hint class="soft" says={one.people.map(({ name, company }) => `${name}, ${company}`).join('; ')}
