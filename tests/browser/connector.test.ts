@@ -38,7 +38,7 @@ describe('the stand-ins, served from a process of their own', () => {
     expectError(/502/);
     await connect.getByLabel(/^Key/).fill('open');
     await connect.getByRole('button', { name: 'Connect' }).click();
-    await connect.getByText('It does not take the key').waitFor();
+    await connect.getByText('It rejected the key').waitFor();
     await connect.getByLabel(/^Key/).fill('sesame-2');
     await connect.getByRole('button', { name: 'Connect' }).click();
     const reached = page.getByRole('region', { name: 'Connection' });

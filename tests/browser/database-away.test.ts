@@ -29,7 +29,7 @@ describe('PostgreSQL stopped while working', () => {
     const page = await open(`${application.address}/briefs/${id}/persona`);
     line.cut();
     await page.getByLabel('Job titles').fill('Head of Quality');
-    await page.getByText(/The database does not answer, so nothing was changed/).waitFor();
+    await page.getByText(/Couldn’t reach the database, so nothing was changed/).waitFor();
     const refused = await fetch(`${application.address}/api/briefs`);
     expect(refused.status).toBe(503);
     expect(refused.headers.get('content-type')).toBe('application/problem+json');

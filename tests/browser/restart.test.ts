@@ -110,7 +110,7 @@ describe('a harvest at all places with faults, its server killed in the middle',
     while (rows(await read()) < 25) await later(30);
     await restart();
     await page.reload({ waitUntil: 'networkidle' });
-    await page.getByText(/The 120 records of its budget are used up/).waitFor({ timeout: 60_000 });
+    await page.getByText(/The 120 records in its budget are used up/).waitFor({ timeout: 60_000 });
     // The page that was asked for last is kept whole.
     const within = rows(await read());
     expect(within).toBeGreaterThanOrEqual(120);

@@ -9,7 +9,7 @@ describe('columns', () => {
     ).toEqual(['name', 'title', 'company', 'country', 'headcount', 'mail', 'ignore', 'ignore']);
   });
   it('need a name, and no field twice', () => {
-    expect(mappingFault(['title'])).toContain('names');
+    expect(mappingFault(['title'])).toContain('name column');
     expect(mappingFault(['name', 'title', 'title'])).toContain('current title');
     expect(mappingFault(['firstName', 'lastName', 'ignore', 'ignore'])).toBeNull();
   });

@@ -102,11 +102,11 @@ describe('a check of addresses', () => {
     await until(briefId, id, 'waiting');
     for (let i = 0; i < 100 && checker.asked.length < 6; i++) await new Promise((done) => setTimeout(done, 20));
     expect(checker.asked).toHaveLength(6);
-    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/of today are used up/);
+    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/for today are used up/);
     expect(waiting.plan.perDay).toBe(6);
     await checkMail(briefId, id, { do: 'go on', plan: { perDay: 100, perMonth: 8 } });
     for (let i = 0; i < 200 && checker.asked.length < 8; i++) await new Promise((done) => setTimeout(done, 20));
-    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/of this month are used up/);
+    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/for this month are used up/);
     expect(checker.asked).toHaveLength(8);
     await checkMail(briefId, id, { do: 'go on', plan: { perDay: 100, perMonth: 100 } });
     await until(briefId, id, 'done');

@@ -110,7 +110,7 @@ describe('a watch', () => {
     await runWatch(id);
     expect(await over(id, 2)).toMatchObject({
       state: 'failed',
-      problem: expect.stringMatching(/not read to its end/) as string
+      problem: expect.stringMatching(/couldn’t be read completely/) as string
     });
     expect(await told(id)).toEqual([]);
     await database().query(
@@ -135,7 +135,7 @@ describe('a watch', () => {
     expect(await runsOfWatch(id)).toHaveLength(2);
     await stopQueue();
     await runWatch(id);
-    await expect(runWatch(id)).rejects.toThrow('being run already');
+    await expect(runWatch(id)).rejects.toThrow('already running');
     await startJobs();
     await over(id, 3);
     await changeWatch(id, { active: false });

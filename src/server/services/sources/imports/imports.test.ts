@@ -75,7 +75,7 @@ describe('own fields', () => {
   it('are what matches no field: typed, searched, ranged over and told by the sheet', async () => {
     const { outcome, sourceId } = await importAll(file);
     expect(outcome).toMatchObject({ rows: 3, emptied: 1 });
-    expect(outcome!.errors[0]!.message).toBe('“muchos” in “n o de cubiertos” is not a number.');
+    expect(outcome!.errors[0]!.message).toBe('“muchos” in “n o de cubiertos” isn’t a number.');
     expect((await peopleOf(sourceId)).map(({ own }) => own)).toEqual([
       { n_o_de_cubiertos: 1200, última_visita: '2026-03-05', menú_vegano: true, estilo: 'cocina de mercado' },
       { n_o_de_cubiertos: 80, última_visita: '2026-01-12', menú_vegano: false, estilo: 'petiscos' },
@@ -237,7 +237,7 @@ describe('lists of people', () => {
       ['Hotel Mar S.L.', 'Casa Pequena'],
       ['Hotel Mar', 'Casa Pequena']
     ]);
-    await expect(onto('customers', id, 'Nombre;Notas\nAna;x\n')).rejects.toThrow('No column holds firms');
+    await expect(onto('customers', id, 'Nombre;Notas\nAna;x\n')).rejects.toThrow('Couldn’t find a firm column');
   });
 
   it('are of those who objected too: erased everywhere, and never taken in again', async () => {
@@ -290,7 +290,7 @@ describe('reading a file', () => {
       'not a text file'
     );
     expect(await refused('<html><body>x</body></html>')).toContain('no CSV');
-    expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object a line');
+    expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object per line');
     expect(await refused('{"name": oops}\n', 'x.jsonl')).toContain('line 1');
     expect(await refused('x'.repeat(5000))).toContain('no columns');
     expect(readdirSync(environment().uploads)).not.toContain('x.jsonl');
@@ -364,7 +364,7 @@ describe('importing', () => {
   it('refuses a column matching that names nobody, and a key that stands twice', async () => {
     const job = await upload('name,title\nAnn,QA\n');
     const error = await startImport(job.id, settings(['ignore', 'title'])).catch((thrown: unknown) => thrown);
-    expect((error as Refusal).message).toContain('No column holds names');
+    expect((error as Refusal).message).toContain('Couldn’t find a name column');
     const twice = await importAll('id,name\n1,Ann\n1,Bo\n');
     expect(twice.outcome!.errors).toMatchObject([{ row: 2, message: 'The key “1” stands twice in the file.' }]);
   });
@@ -379,7 +379,7 @@ describe('importing', () => {
     const stopped = await ended(job.id);
     expect(stopped).toMatchObject({
       state: 'stopped',
-      outcome: { message: expect.stringContaining('Nothing of the file was kept') as string }
+      outcome: { message: expect.stringContaining('Nothing was saved') as string }
     });
     expect(existsSync(`${environment().uploads}/${job.id}`)).toBe(false);
     await stopImport(job.id);
@@ -546,7 +546,9 @@ describe('a workbook', () => {
   });
 
   it('is refused with a sentence where it is none, or has no rows', async () => {
-    expect(await refused(new Uint8Array([0x50, 0x4b, 3, 4, 1, 2, 3]), 'x.zip')).toContain('no XLSX workbook');
-    expect(await refused(await book([[text('Name')]]), 'x.xlsx')).toContain('a heading and rows under it');
+    expect(await refused(new Uint8Array([0x50, 0x4b, 3, 4, 1, 2, 3]), 'x.zip')).toContain(
+      'isn’t a readable XLSX workbook'
+    );
+    expect(await refused(await book([[text('Name')]]), 'x.xlsx')).toContain('a header row and rows below it');
   });
 });
