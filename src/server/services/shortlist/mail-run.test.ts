@@ -72,7 +72,7 @@ describe('a check of addresses', () => {
     expect([...checker.asked].sort()).toEqual([...ten].sort());
     expect(done.open).toBe(0);
     expect((await listKept(briefId, id, { mail: 'good' })).of).toBe(10);
-    await expect(checkMail(briefId, id, { do: 'check' })).rejects.toThrow('was checked');
+    await expect(checkMail(briefId, id, { do: 'check' })).rejects.toThrow('has been checked');
   });
 
   it('never counts more addresses checked than there are, though the list grows and shrinks meanwhile', async () => {
@@ -127,7 +127,7 @@ describe('a check of addresses', () => {
     await checkMail(other.briefId, other.id, { do: 'check' });
     await until(other.briefId, other.id, 'waiting');
     await checkMail(other.briefId, other.id, { do: 'stop' });
-    expect((await until(other.briefId, other.id, 'paused')).run!.problem).toMatch(/stopped/);
+    expect((await until(other.briefId, other.id, 'paused')).run!.problem).toMatch(/Stopped/);
   });
 });
 

@@ -180,7 +180,7 @@ describe('a trial at a service', () => {
       isSearch(request) && ++asked > 2 && Boolean(response.writeHead(200).end('{"count": "many"}'));
     const failed = await runTrial(id, number, source.id, 40);
     expect(failed).toMatchObject({ state: 'failed', progress: { pages: 2 } });
-    expect(failed.problem).toMatch(/^Harrow Guild: Its answer is not as the protocol has it.*let it go on/);
+    expect(failed.problem).toMatch(/^Harrow Guild: Its answer is not as the protocol has it.*Resume when/);
     fault = (request, response) => isSearch(request) && Boolean(response.writeHead(403).end());
     await resumeTrial(id, failed.id);
     await until(async () => (await readTrial(id, failed.id)).problem.includes('rejected the key'));

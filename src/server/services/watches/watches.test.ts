@@ -110,7 +110,7 @@ describe('a watch', () => {
     await runWatch(id);
     expect(await over(id, 2)).toMatchObject({
       state: 'failed',
-      problem: expect.stringMatching(/couldn’t be read completely/) as string
+      problem: expect.stringMatching(/not read to its end/) as string
     });
     expect(await told(id)).toEqual([]);
     await database().query(

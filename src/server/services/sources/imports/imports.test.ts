@@ -75,7 +75,7 @@ describe('own fields', () => {
   it('are what matches no field: typed, searched, ranged over and told by the sheet', async () => {
     const { outcome, sourceId } = await importAll(file);
     expect(outcome).toMatchObject({ rows: 3, emptied: 1 });
-    expect(outcome!.errors[0]!.message).toBe('“muchos” in “n o de cubiertos” isn’t a number.');
+    expect(outcome!.errors[0]!.message).toBe('“muchos” in “n o de cubiertos” is not a number.');
     expect((await peopleOf(sourceId)).map(({ own }) => own)).toEqual([
       { n_o_de_cubiertos: 1200, última_visita: '2026-03-05', menú_vegano: true, estilo: 'cocina de mercado' },
       { n_o_de_cubiertos: 80, última_visita: '2026-01-12', menú_vegano: false, estilo: 'petiscos' },
@@ -285,11 +285,11 @@ describe('reading a file', () => {
 
   it('refuses, with a sentence, what is no table of people', async () => {
     expect(await refused('')).toContain('is empty');
-    expect(await refused('Name,Title\n')).toContain('no rows');
+    expect(await refused('Name,Title\n')).toContain('no other rows');
     expect(await refused(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]), 'photo.png')).toContain(
       'not a text file'
     );
-    expect(await refused('<html><body>x</body></html>')).toContain('no CSV');
+    expect(await refused('<html><body>x</body></html>')).toContain('neither CSV');
     expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object per line');
     expect(await refused('{"name": oops}\n', 'x.jsonl')).toContain('line 1');
     expect(await refused('x'.repeat(5000))).toContain('no columns');
@@ -358,7 +358,7 @@ describe('importing', () => {
   it('tells the line of a broken quote', async () => {
     const job = await importAll('name,title\nAnn,QA\nBo,"QA\nCy,QA\n');
     expect(job.state).toBe('refused');
-    expect(job.outcome!.errors[0]!.message).toContain('never closed');
+    expect(job.outcome!.errors[0]!.message).toContain('never closes');
   });
 
   it('refuses a column matching that names nobody, and a key that stands twice', async () => {
@@ -383,7 +383,7 @@ describe('importing', () => {
     });
     expect(existsSync(`${environment().uploads}/${job.id}`)).toBe(false);
     await stopImport(job.id);
-    await expect(readImport(job.id)).rejects.toThrow('not there');
+    await expect(readImport(job.id)).rejects.toThrow('doesn’t exist');
     expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(0);
   });
 
@@ -449,7 +449,7 @@ describe('importing', () => {
     expect(trial.sample.map(({ person }) => person.name)).toEqual(['Ann']);
     expect(trial).toMatchObject({ found: { possible: 1, certain: 1 }, rendering: { exactness: 'exact' } });
     await deleteSource(job.sourceId!);
-    await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
+    await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('doesn’t exist');
     await expect(deleteSource('harrow-guild')).rejects.toThrow();
   });
 
@@ -497,7 +497,7 @@ describe('importing', () => {
     const after = await runTrial(brief.id, number, first.sourceId!, 10);
     expect(after.sample.map(({ person }) => person.name)).toEqual(['Cy', 'Di']);
     const job = await upload('name\nX\n');
-    await expect(startImport(job.id, settings(['name'], false, 'nowhere'))).rejects.toThrow('not there');
+    await expect(startImport(job.id, settings(['name'], false, 'nowhere'))).rejects.toThrow('doesn’t exist');
   });
 
   it('knows people without a key by mail, or by name and firm, and shows those that look alike', async () => {
