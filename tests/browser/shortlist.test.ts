@@ -37,7 +37,7 @@ describe('a shortlist', () => {
     await page.getByText('1 added to the new shortlist.').waitFor();
     await page.getByRole('link', { name: /^Shortlist/ }).click();
     await page.getByRole('heading', { level: 1, name: 'Shortlist' }).waitFor();
-    const table = page.getByRole('region', { name: 'People' });
+    const table = page.getByRole('region', { name: 'People', exact: true });
     await table.getByRole('row').nth(1).waitFor();
     await page.getByRole('button', { name: 'Add all fits' }).click();
     await page.getByText(/\d+ added, \d+ already there/).waitFor();
@@ -189,7 +189,7 @@ describe('a shortlist', () => {
     await client.query('ANALYZE shortlist_people');
     const page = await open(`/briefs/${id}/shortlist`);
     await page.getByText('100,001 people', { exact: true }).waitFor({ timeout: 30_000 });
-    const table = page.getByRole('region', { name: 'People' });
+    const table = page.getByRole('region', { name: 'People', exact: true });
     await page.getByRole('button', { name: 'Name', exact: true }).click();
     await table.getByRole('button', { name: 'Odette Objector' }).waitFor();
     await table.evaluate((box) => (box.scrollTop = box.scrollHeight / 2));

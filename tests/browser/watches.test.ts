@@ -81,7 +81,7 @@ describe('a watch', () => {
     await expectAccessible(page);
     await news.getByRole('button', { name: /new Eva Watched/ }).click();
     await page.keyboard.press('k');
-    await page.getByText('1 kept on the new shortlist.').waitFor();
+    await page.getByText('1 added to the new shortlist.').waitFor();
     await news.getByText(/on a shortlist/).waitFor();
     await page.keyboard.press('f');
     await news.getByText('✓ Fit').waitFor();
@@ -181,7 +181,7 @@ describe('a watch', () => {
     await page.getByRole('button', { name: 'Watch…' }).click();
     await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Far managers');
     await page.getByRole('dialog').getByRole('button', { name: 'Start watching' }).click();
-    await page.getByText('Far managers is watched from now on').waitFor();
+    await page.getByText('Watching Far managers').waitFor();
 
     await visit(page, '/sources');
     const calendar = page.getByRole('region', { name: 'Demo calendar' });

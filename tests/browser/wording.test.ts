@@ -107,7 +107,7 @@ describe('the wording table', () => {
     const page = await open(`/briefs/${id}/wording`);
     const found = page.getByRole('region', { name: 'Found in results' });
     await found.getByRole('button', { name: `Add ${person.jobs[0]!.title}` }).click();
-    await found.getByText('taken').waitFor();
+    await found.getByText('added', { exact: true }).waitFor();
     await page.getByText('Saved', { exact: true }).waitFor();
     const [download] = await Promise.all([
       page.waitForEvent('download'),
