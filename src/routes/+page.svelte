@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { homePage as say } from '$lib/home/words';
   import { onMount } from 'svelte';
   import Sure from '$lib/ui/Sure.svelte';
   import { watchAll } from '$lib/kept/changes';
@@ -64,12 +63,14 @@
       try {
         body = JSON.parse(text) as never;
       } catch {
-        throw new Error(`${chosen.name} isn’t valid JSON. Choose a file exported with “Whole brief” on the report.`);
+        throw new Error(
+          `${chosen.name} is no JSON. Choose a file that “Whole brief as a file” on a report has written.`
+        );
       }
       const brief = await call('importBrief', { body });
       if (brief.objected)
         toast(
-          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} skipped because the people objected and were erased here.`
+          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} left out: their people objected and were erased here.`
         );
       await goto(briefPath(brief.id, 'compare'));
     });
@@ -89,22 +90,22 @@
 </script>
 
 <div class="top">
-  <h1>{say.briefs}</h1>
+  <h1>Briefs</h1>
   <p class="soft">
-    {say.aBriefIsOneProspectingJob}
+    A brief is one prospecting job: who is wanted, the strings that look for them, and the proof of which is best.
   </p>
   <form onsubmit={make}>
     <TextInput
       size="sm"
       hideLabel
-      labelText={say.nameOfTheNewBrief}
-      placeholder={say.nameOfTheNewBrief}
+      labelText="Name of the new brief"
+      placeholder="Name of the new brief"
       bind:value={newName}
     />
-    <Act look="main" type="submit">{say.newBrief}</Act>
-    <FileButton label={say.openAFile} accept={['.json', 'application/json']} onfile={open} />
-    <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithBriefs}>
-      <OverflowMenuItem text={say.putTheDemoBack} on:click={() => (resetting = true)} />
+    <Act look="main" type="submit">New brief</Act>
+    <FileButton label="Open a file" accept={['.json', 'application/json']} onfile={open} />
+    <OverflowMenu flipped size="sm" aria-label="More to do with briefs">
+      <OverflowMenuItem text="Put the demo back" on:click={() => (resetting = true)} />
     </OverflowMenu>
   </form>
 </div>
@@ -117,9 +118,10 @@
 
 {#if shown.length === 0}
   <div class="sheet empty">
-    <h2>{say.noBriefYet}</h2>
+    <h2>No brief yet</h2>
     <p>
-      {say.giveTheJobANameAbove}
+      Give the job a name above, such as the product and the market, and describe who is wanted. Eave writes the string
+      from that.
     </p>
   </div>
 {:else}
@@ -128,21 +130,21 @@
       <li class="sheet" class:archived={brief.archived}>
         <div class="what">
           <a class="name" href={briefPath(brief.id, brief.versions ? 'string' : 'persona')}>{brief.name}</a>
-          {#if brief.archived}<span class="badge wider">{say.archived}</span>{/if}
+          {#if brief.archived}<span class="badge wider">archived</span>{/if}
           <p>{brief.sentence}</p>
           {#if brief.chosen.length}<Chosen {brief} />{/if}
         </div>
         <dl>
           <div>
-            <dt>{say.versions}</dt>
+            <dt>versions</dt>
             <dd class="number">{brief.versions}</dd>
           </div>
           <div>
-            <dt>{say.wordings}</dt>
+            <dt>wordings</dt>
             <dd class="number">{brief.wordingsInUse}</dd>
           </div>
           <div>
-            <dt>{say.shortlisted}</dt>
+            <dt>shortlisted</dt>
             <dd class="number">
               {#if brief.shortlisted === null}–{:else}<Figure name="shortlisted" value={brief.shortlisted}
                   >{brief.shortlisted}</Figure
@@ -150,7 +152,7 @@
             </dd>
           </div>
           <div>
-            <dt>{say.changed}</dt>
+            <dt>changed</dt>
             <dd>{day.format(new Date(brief.updatedAt))}</dd>
           </div>
         </dl>
@@ -159,29 +161,27 @@
             onclick={() => {
               renaming = brief;
               newTitle = brief.name;
-            }}>{say.rename}</Act
+            }}>Rename</Act
           >
-          <Act onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>{say.copy}</Act>
+          <Act onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>Copy</Act>
           <Act onclick={() => change(brief, { archived: !brief.archived })}
-            >{brief.archived ? say.bringBack : say.archive}</Act
+            >{brief.archived ? 'Bring back' : 'Archive'}</Act
           >
-          {#if brief.archived}<Act onclick={() => (deleting = brief)}>{say.deleteText}</Act>{/if}
+          {#if brief.archived}<Act onclick={() => (deleting = brief)}>Delete</Act>{/if}
         </div>
       </li>
     {/each}
   </ul>
 {/if}
 {#if archived}
-  <Act onclick={() => (showArchived = !showArchived)}
-    >{showArchived ? say.hide : say.show} {say.archived2(archived)}</Act
-  >
+  <Act onclick={() => (showArchived = !showArchived)}>{showArchived ? 'Hide' : 'Show'} {archived} archived</Act>
 {/if}
 
 <Modal
   open={renaming !== null}
-  modalHeading={say.renameTheBrief}
-  primaryButtonText={say.rename}
-  secondaryButtonText={say.leaveIt}
+  modalHeading="Rename the brief"
+  primaryButtonText="Rename"
+  secondaryButtonText="Leave it"
   selectorPrimaryFocus="#new-title"
   size="sm"
   shouldSubmitOnEnter
@@ -193,30 +193,31 @@
     if (brief) void change(brief, { name: newTitle });
   }}
 >
-  <TextInput id="new-title" labelText={say.name} bind:value={newTitle} />
+  <TextInput id="new-title" labelText="Name" bind:value={newTitle} />
 </Modal>
 
 <Sure
   open={resetting}
-  heading={say.putTheDemoBack2}
-  yes={say.putItBack}
+  heading="Put the demo back?"
+  yes="Put it back"
   onyes={() => void act(() => call('resetDemo', {}))}
   onclose={() => (resetting = false)}
 >
-  {say.theDemosTwoBriefsAreMade}
+  The demo’s two briefs are made anew, with its versions, trials and verdicts; what was changed in them is lost. Your
+  own briefs stay as they are. It takes about a minute.
 </Sure>
 
 <Sure
   open={deleting !== null}
-  heading={say.deleteThisBrief}
-  yes={say.deleteForGood}
+  heading="Delete this brief?"
+  yes="Delete for good"
   onyes={() => {
     const brief = deleting;
     if (brief) void act(() => call('deleteBrief', { params: { id: brief.id } }));
   }}
   onclose={() => (deleting = null)}
 >
-  {say.goesWithItsVersionsItsTrials(deleting?.name, deleting?.versions)}
+  “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and its verdicts. This cannot be undone.
 </Sure>
 
 <style>

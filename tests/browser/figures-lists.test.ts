@@ -65,38 +65,34 @@ describe('figures of harvests, shortlists and watches', () => {
         ['Shortlist', 'shortlisted']
       ] as const) {
         const told = await page.getByRole('link', { name: new RegExp(`^${step}`) }).innerText();
-        seen.note(
-          figure,
-          `header of ${screen}`,
-          Number(/([\d,]+) (people|listed)/.exec(told)![1]!.replaceAll(',', ''))
-        );
+        seen.note(figure, `header of ${screen}`, Number(/([\d,]+) (people|kept)/.exec(told)![1]!.replaceAll(',', '')));
       }
       await page.close();
     }
     const page = await open(`/briefs/${id}/shortlist?group=leftOut`);
     await page.locator('[data-figure="to export"]').waitFor();
     await collect(page, 'groups', 1, seen, new Map());
-    await page.getByRole('button', { name: 'Export', exact: true }).click();
+    await page.getByRole('button', { name: 'Take along', exact: true }).click();
     const dialog = page.getByRole('dialog');
     await dialog.locator('[data-figure="to export"]').waitFor();
-    await setChecked(dialog.getByRole('checkbox', { name: 'Include excluded people' }), false);
+    await setChecked(dialog.getByRole('checkbox', { name: 'also those who are left out' }), false);
     await collect(page, 'export dialog', 1, seen, new Map());
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      dialog.getByRole('button', { name: /^Export [\d,]+$/ }).click()
+      dialog.getByRole('button', { name: /^Take [\d,]+ along$/ }).click()
     ]);
     const text = Buffer.concat((await (await file.createReadStream()).toArray()) as Buffer[]).toString('utf8');
     const rows = text.split('\r\n').filter(Boolean).length - 1;
     seen.note('to export', 'CSV', rows);
 
     // The file that was just exported has everybody, unchanged.
-    await page.getByRole('button', { name: 'Export', exact: true }).click();
+    await page.getByRole('button', { name: 'Take along', exact: true }).click();
     // People who were exported count as contacted now, so the next export excludes them unless it is told otherwise.
-    await setChecked(dialog.getByRole('checkbox', { name: 'Include excluded people' }), true);
-    await dialog.getByRole('button', { name: 'Merge preview' }).click();
+    await setChecked(dialog.getByRole('checkbox', { name: 'also those who are left out' }), true);
+    await dialog.getByRole('button', { name: 'What a merge would do' }).click();
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      dialog.getByText('Choose a CSV from the receiving system').click()
+      dialog.getByText('A CSV of the receiving system').click()
     ]);
     await chooser.setFiles({ name: 'back.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
     const said = await dialog.getByText(/[\d,]+ new · [\d,]+ would change · [\d,]+ same · [\d,]+ conflict/).innerText();

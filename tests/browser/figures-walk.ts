@@ -136,7 +136,7 @@ export async function walk(open: Open, { id, text, sources, counted: here }: Bri
     if (panel === 'proposals')
       await Promise.race([
         page.getByRole('table', { name: 'Proposals, best first' }).waitFor(),
-        page.getByText(/Your verdicts support no change|Run the string and judge/).waitFor()
+        page.getByText(/No change gains|Run the string and judge/).waitFor()
       ]);
     await collect(page, panel, 1, seen, names);
     await page.close();

@@ -9,7 +9,7 @@ describe('columns', () => {
     ).toEqual(['name', 'title', 'company', 'country', 'headcount', 'mail', 'ignore', 'ignore']);
   });
   it('need a name, and no field twice', () => {
-    expect(mappingFault(['title'])).toContain('name column');
+    expect(mappingFault(['title'])).toContain('names');
     expect(mappingFault(['name', 'title', 'title'])).toContain('current title');
     expect(mappingFault(['firstName', 'lastName', 'ignore', 'ignore'])).toBeNull();
   });
@@ -60,9 +60,9 @@ describe('person-from-row', () => {
       faults: [
         {
           field: 'headcount',
-          message: 'The company size “about fifty” isn’t a number. Use digits, as in 240 or 50-249.'
+          message: 'The company size “about fifty” is not a number. Write digits, as in 240 or 50-249.'
         },
-        { field: 'jobFrom', message: '“soon” isn’t a date. Write it like 2021-03.' }
+        { field: 'jobFrom', message: '“soon” is no date. Write it as in 2021-03.' }
       ]
     });
     expect(personFromRow(['  '], ['name'], 'k')).toEqual({ error: 'The name is empty.' });

@@ -45,10 +45,10 @@ export function personFromRow(
   const headcount = read(
     'headcount',
     readNumber,
-    (text) => `The company size “${text}” isn’t a number. Use digits, as in 240 or 50-249.`
+    (text) => `The company size “${text}” is not a number. Write digits, as in 240 or 50-249.`
   );
-  const founded = read('founded', readNumber, (text) => `The year “${text}” isn’t a number. Write it like 1998.`);
-  const from = read('jobFrom', readMonth, (text) => `“${text}” isn’t a date. Write it like 2021-03.`);
+  const founded = read('founded', readNumber, (text) => `The year “${text}” is not a number. Write it as in 1998.`);
+  const from = read('jobFrom', readMonth, (text) => `“${text}” is no date. Write it as in 2021-03.`);
   const jobs = [
     ...(cell('title') || cell('company') || from
       ? [{ title: cell('title'), company: cell('company'), ...(from && { from }) }]

@@ -17,7 +17,7 @@ describe('problems a source has with a string', () => {
   it('tells which words it drops inside quotes', () => {
     const [first] = problems('pharma AND "head of quality"', lanternfield);
     expect(first).toMatchObject({ code: 'stop-words', from: 11, to: 28 });
-    expect(first!.message).toBe('Lanternfield ignores “of” inside quotes: it also finds “head quality”.');
+    expect(first!.message).toBe('Lanternfield drops “of” inside quotes: it also finds “head quality”.');
     expect(codes('"of the"', lanternfield)).toContain('stop-words');
     expect(codes('"head of quality"', harrowGuild)).toEqual([]);
     expect(codes('"quality head"', lanternfield)).toEqual([]);
@@ -26,7 +26,7 @@ describe('problems a source has with a string', () => {
   it('tells which limit cuts a string, and where it is filled', () => {
     const [first] = problems(`(${titles}) AND pharma`, lanternfield);
     expect(first).toMatchObject({ code: 'over-limit', severity: 'hint', from: 0 });
-    expect(first!.message).toBe('Lanternfield takes 36 words: this string is split into 3 searches.');
+    expect(first!.message).toBe('Lanternfield takes 36 words: this string is shared out to 3 searches.');
     expect(codes(`"${'quality '.repeat(40)}"`, lanternfield)).toContain('over-limit');
     expect(codes('QA AND pharma', lanternfield)).toEqual([]);
   });

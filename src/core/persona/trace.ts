@@ -15,18 +15,18 @@ export interface Origin {
 
 /** What a line of a persona is called. */
 export const originNames: Readonly<Record<BuiltPart['of'], string>> = {
-  titles: 'Job titles',
+  titles: 'Titles wanted',
   functions: 'Functions',
   ranks: 'Ranks',
-  mustHave: 'Keywords',
+  mustHave: 'Must have',
   industries: 'Industries',
-  size: 'Firm size',
+  size: 'Company size',
   countries: 'Countries',
   facts: 'Other facts',
-  notFirms: 'Excluded firms',
-  notIndustries: 'Excluded industries',
-  notCountries: 'Excluded countries',
-  mustNot: 'Excluded keywords'
+  notFirms: 'Firms to leave out',
+  notIndustries: 'Industries to leave out',
+  notCountries: 'Countries to leave out',
+  mustNot: 'Must not come'
 };
 
 /** A term by what it asks, however it is written: its scope, its words, and whether it is excluded. */

@@ -26,7 +26,7 @@ suite('describe', () => {
     ],
     [
       'growth:[10 TO *] tenure:[* TO 6] moved:[0 TO 90] founded:[1990 TO *]',
-      'People at firms that grew by 10% or more in a year, in the role for up to 6 months, who changed jobs 0 to 90 days ago, at firms founded in 1990 or later.'
+      'People at firms that grew by 10 % or more in a year, in the role for up to 6 months, who changed jobs 0 to 90 days ago, at firms founded in 1990 or later.'
     ],
     [
       'industry:46 mail:good NOT rank:intern',

@@ -21,9 +21,9 @@ export const leftOutReasons = [
   'own firm',
   'excluded firm',
   'consent',
-  'shared mailbox',
+  'role mailbox',
   'no address',
-  'already exported',
+  'taken before',
   'by hand'
 ] as const;
 export type LeftOutReason = (typeof leftOutReasons)[number];

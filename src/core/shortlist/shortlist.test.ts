@@ -141,9 +141,9 @@ describe('leaving out', () => {
     [{ company: 'Vores og Co' }, ['own firm']],
     [{ country: 'DE' }, ['consent']],
     [{ country: 'Denmark' }, ['consent']],
-    [{ mail: 'sales@x.example' }, ['shared mailbox']],
+    [{ mail: 'sales@x.example' }, ['role mailbox']],
     [{ mail: '' }, ['no address']],
-    [{ contacted: true, takenBefore: true }, ['contacted', 'already exported']],
+    [{ contacted: true, takenBefore: true }, ['contacted', 'taken before']],
     [{}, []]
   ])('%j for %j', (more, reasons) => expect(read({ ...one, ...more })).toEqual(reasons));
 });

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { byHandFigures as say } from './words';
   import { searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -23,24 +22,24 @@
 </script>
 
 <!-- What follows from what was seen. -->
-<section class="sheet" aria-label={say.whatFollows}>
-  <h2>{say.whereInTheResult}</h2>
+<section class="sheet" aria-label="What follows">
+  <h2>Where in the result</h2>
   <DepthRead pages={here?.pages ?? null} read={here?.pagesRead ?? []} drawn={here?.drawn ?? []} />
-  {#if here?.pages}<p class="soft">{say.betweenThePagesUnseenEstimated}</p>{/if}
+  {#if here?.pages}<p class="soft">Between the pages: unseen, estimated.</p>{/if}
   {#if trial && figures}
     {#if searchesRunInWords(figures)}
-      <p class="warn">{say.runTheseFiguresAreOfThat(searchesRunInWords(figures))}</p>
+      <p class="warn">{searchesRunInWords(figures)} run: these figures are of that part alone.</p>
     {/if}
     <dl>
-      <dt>{say.reported}</dt>
+      <dt>Reported</dt>
       <dd>
         <Figure name="reported" value={figures.reported.middle} source={trial.sourceId}
           >{counted(figures.reported)}</Figure
         >
       </dd>
-      <dt>{say.read}</dt>
+      <dt>Read</dt>
       <dd><Figure name="shown" value={figures.shown} source={trial.sourceId}>{count(figures.shown)}</Figure></dd>
-      <dt>{say.estimatedResult}</dt>
+      <dt>Estimated result</dt>
       <dd>
         <Figure name="estimated" value={figures.estimated[reading()].middle} source={trial.sourceId}
           >{about(figures.estimated[reading()])}</Figure
@@ -48,7 +47,7 @@
       </dd>
     </dl>
     <h2>
-      {figures.part === 'pages' ? say.precisionByPages : figures.part === 'top' ? say.precisionOfTheTop : say.precision}
+      {figures.part === 'pages' ? 'Precision, by pages' : figures.part === 'top' ? 'Precision of the top' : 'Precision'}
     </h2>
     {#if precision && precision.share !== null}
       <p>
@@ -58,20 +57,21 @@
         >
         <span class="soft">{percentRange(precision.interval)}</span>
       </p>
-      <p>{say.ofJudgedFit(count(precision.fits), count(precision.fits + precision.misses))}</p>
+      <p>{count(precision.fits)} of {count(precision.fits + precision.misses)} judged fit.</p>
       {#if figures.part === 'pages'}
         <p class="soft">
-          {say.peopleOnOnePageAreAlike(count(precision.draws ?? 0))}
+          People on one page are alike, so these count for about {count(precision.draws ?? 0)} drawn one by one. More pages
+          make it narrower.
         </p>
       {:else if figures.part === 'top'}
-        <p class="soft">{say.onlyTheTopWasReadOf}</p>
+        <p class="soft">Only the top was read. Of the rest nothing is known: open the pages drawn through the depth.</p>
       {/if}
-      {#if fits}<p><b>{say.fits(about(fits))}</b> <span class="soft">{counted(fits)}</span></p>{/if}
+      {#if fits}<p><b>{about(fits)} fits</b> <span class="soft">{counted(fits)}</span></p>{/if}
     {:else}
-      <p class="soft">{say.nobodyIsJudgedYet}</p>
+      <p class="soft">Nobody is judged yet.</p>
     {/if}
   {/if}
-  {#each missing as number (number)}<p class="warn">{say.searchWasNotRunYet(number)}</p>{/each}
+  {#each missing as number (number)}<p class="warn">Search {number} was not run yet.</p>{/each}
 </section>
 
 <style>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { depthRead as say } from './words';
   import { count } from '$lib/marks/format';
 
   interface Props {
@@ -32,12 +31,9 @@
   width="220"
   {height}
   role="img"
-  aria-label={say.pageReadToOpen(
-    read.length,
-    read.length === 1 ? '' : 's',
-    pages ? ` of about ${count(pages)}` : '',
-    toOpen.length
-  )}
+  aria-label="{read.length} page{read.length === 1 ? '' : 's'} read{pages
+    ? ` of about ${count(pages)}`
+    : ''}, {toOpen.length} to open"
   font-size="12"
 >
   <line x1="40" x2="40" y1="10" y2={height - 10} stroke="var(--ink)" />
@@ -50,6 +46,6 @@
     <rect x="46" y={y(page) - 4} width="34" height="8" fill="var(--accent)" />
   {/each}
   {#each labelled as { page, is } (page)}
-    <text x="88" y={y(page) + 4} fill={is === 'read' ? 'var(--ink)' : 'var(--soft)'}>{say.page(count(page), is)}</text>
+    <text x="88" y={y(page) + 4} fill={is === 'read' ? 'var(--ink)' : 'var(--soft)'}>page {count(page)}, {is}</text>
   {/each}
 </svg>

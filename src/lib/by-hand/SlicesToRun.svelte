@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { slicesToRun as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import { count } from '$lib/marks/format';
   import type { Answer } from '$api';
@@ -20,16 +19,16 @@
   const signs = { read: '✓', waiting: '·', stuck: '!', 'left out': '–', cut: '' } as const;
   const words = {
     read: 'read',
-    waiting: say.toRun,
-    stuck: say.longerThanIsShown,
-    'left out': say.leftOut,
+    waiting: 'to run',
+    stuck: 'longer than is shown',
+    'left out': 'left out',
     cut: ''
   } as const;
 </script>
 
 <!-- The slices of a harvest here: what is done, and what is next. -->
-<section class="sheet" aria-label={say.slices}>
-  <h2>{say.ofSlicesRead(count(read), count(slices.length))}</h2>
+<section class="sheet" aria-label="Slices">
+  <h2>{count(read)} of {count(slices.length)} slices read</h2>
   <ol>
     {#each slices as { slice, rows, i } (slice.id)}
       <li>

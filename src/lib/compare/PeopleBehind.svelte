@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { peopleBehind as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { untrack } from 'svelte';
@@ -24,11 +23,11 @@
 
   const words: Record<BehindKind, string> = {
     found: 'found',
-    fits: say.judgedFitInTheSample,
-    misses: say.judgedMissInTheSample,
-    known: say.knownGoodsFound,
-    onlyVersion: say.foundByNoOtherVersion,
-    onlySource: say.foundAtNoOtherSource
+    fits: 'judged fit in the sample',
+    misses: 'judged miss in the sample',
+    known: 'known-goods found',
+    onlyVersion: 'found by no other version',
+    onlySource: 'found at no other source'
   };
   let answer: Answer<'behind'> | null = $state.raw(null);
   let refused: unknown = $state(null);
@@ -60,26 +59,27 @@
   }
 </script>
 
-<section class="sheet panel" aria-label={say.thePeopleBehindIt}>
+<section class="sheet panel" aria-label="The people behind it">
   <header>
     <h2>
-      {say.versionAt(answer ? count(answer.count) : '…', words[kind], version, source.name)}
+      {answer ? count(answer.count) : '…'}
+      {words[kind]}: version {version} at {source.name}
     </h2>
-    <Act onclick={onclose}>{say.close}</Act>
+    <Act onclick={onclose}>Close</Act>
   </header>
   <Refused problem={refused} />
   {#if answer?.people.length}
     <div class="list">
-      <PeopleToJudge {briefId} sourceId={source.id} people={answer.people} label={say.people(words[kind])} {onjudged} />
+      <PeopleToJudge {briefId} sourceId={source.id} people={answer.people} label="People {words[kind]}" {onjudged} />
     </div>
     {#if answer.count > answer.people.length}
       <Act onclick={() => load(last, answer!.people.length + 1000)}
-        >{say.showMore(count(Math.min(1000, answer.count - answer.people.length)))}</Act
+        >Show {count(Math.min(1000, answer.count - answer.people.length))} more</Act
       >
-      <span class="soft">{say.ofAreShown(count(answer.people.length), count(answer.count))}</span>
+      <span class="soft">{count(answer.people.length)} of {count(answer.count)} are shown</span>
     {/if}
-  {:else if answer}<p class="soft">{say.nobody}</p>
-  {:else if !refused}<Waiting says={say.findingThem} lines={4} />{/if}
+  {:else if answer}<p class="soft">Nobody.</p>
+  {:else if !refused}<Waiting says="Finding them…" lines={4} />{/if}
 </section>
 
 <style>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { certainOnly as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import OnOff from '$lib/ui/OnOff.svelte';
   import { invalidateAll } from '$app/navigation';
@@ -19,8 +18,10 @@
 </script>
 
 <div class="certain">
-  <OnOff label={say.certainOnly} on={certainOnly()} onswitch={choose} />
-  <Hint align="end" says={say.leavesOutThePeopleOfWhom}>?</Hint>
+  <OnOff label="Certain only" on={certainOnly()} onswitch={choose} />
+  <Hint align="end" says="Leaves out the people of whom the source does not say something that the string asks for."
+    >?</Hint
+  >
 </div>
 
 <style>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { copyButton as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Copy from 'carbon-icons-svelte/lib/Copy.svelte';
@@ -19,9 +18,9 @@
     clearTimeout(timer);
     try {
       await navigator.clipboard.writeText(text);
-      said = say.copied;
+      said = 'Copied';
     } catch {
-      said = say.notAllowed;
+      said = 'Not allowed';
     }
     timer = setTimeout(() => (said = ''), 2000);
   }

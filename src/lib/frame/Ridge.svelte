@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { ridge as say } from './words';
   import Asleep from 'carbon-icons-svelte/lib/Asleep.svelte';
   import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
   import Light from 'carbon-icons-svelte/lib/Light.svelte';
@@ -19,10 +18,10 @@
 </script>
 
 <header>
-  <a class="logo" href="/" aria-label={say.eaveAllBriefs}><Logo /><span>{say.eave}</span></a>
+  <a class="logo" href="/" aria-label="Eave, all briefs"><Logo /><span>eave</span></a>
   {#if brief}
     <div class="brief">{brief.name}</div>
-    <nav aria-label={say.stepsOfThisBrief}>
+    <nav aria-label="Steps of this brief">
       {#each steps as step (step.id)}
         <a
           href={briefPath(brief.id, step.id)}
@@ -34,19 +33,19 @@
       {/each}
     </nav>
   {:else}
-    <nav aria-label={say.eave2}>
+    <nav aria-label="Eave">
       <a href="/" class:on={page.route.id === '/'} aria-current={page.route.id === '/' ? 'page' : undefined}
-        >{say.briefs}<small>{say.allJobs}</small></a
+        >Briefs<small>all jobs</small></a
       >
     </nav>
   {/if}
   <div class="side">
-    <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>{say.library}</a>
-    <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>{say.sources}</a>
-    <Act look="plain" onclick={() => theme.toggle()} aria-label={say.switchBetweenLightAndDark}
-      >{#if theme.current === 'white'}<Asleep /> {say.dark}{:else}<Light /> {say.light}{/if}</Act
+    <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>Library</a>
+    <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>Sources</a>
+    <Act look="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark"
+      >{#if theme.current === 'white'}<Asleep /> dark{:else}<Light /> light{/if}</Act
     >
-    <Act look="plain" onclick={onkeysheet} aria-label={say.keys}><Keyboard /></Act>
+    <Act look="plain" onclick={onkeysheet} aria-label="Keys"><Keyboard /></Act>
   </div>
 </header>
 

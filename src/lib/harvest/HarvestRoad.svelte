@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { harvestRoad as say } from './words';
   import type { Answer } from '$api';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, percent, whole } from '$lib/marks/format';
@@ -28,35 +27,32 @@
 <dl class="sheet">
   <div>
     <dd>{reported ? about(reported) : '…'}</dd>
-    <dt>{say.rowsReported}</dt>
+    <dt>rows reported</dt>
   </div>
   <div>
     <dd>{count(rows)}</dd>
     <dt>
-      {say.rowsCame}{missing && missing.high >= 0.5
-        ? `, ${counted(whole(missing))} ${isOver ? say.didNot : say.toCome}`
-        : ''}
+      rows came{missing && missing.high >= 0.5 ? `, ${counted(whole(missing))} ${isOver ? 'did not' : 'to come'}` : ''}
     </dt>
   </div>
   <div>
     <dd><Figure name="harvested" value={harvest.people}>{count(harvest.people)}</Figure></dd>
-    <dt>{say.peopleEachOnceAtSeveralSources(count(harvest.atSeveral))}</dt>
+    <dt>people, each once; {count(harvest.atSeveral)} at several sources</dt>
   </div>
   <div>
     <dd>{count(harvest.certain)} · {count(harvest.people - harvest.certain)}</dd>
-    <dt>{say.certainPossible}</dt>
+    <dt>certain · possible</dt>
   </div>
   <div>
     <dd>{count(reading.judged)}</dd>
-    <dt>{say.judgedFit(count(reading.fits))}</dt>
+    <dt>judged, {count(reading.fits)} fit</dt>
   </div>
   <div>
     <dd>{reading.there ? about(reading.there) : '–'}</dd>
     <dt>
-      {#if reading.there && reading.atLeast !== null}{say.fitsThereAtLeastRead(
-          counted(whole(reading.there)),
-          percent(reading.atLeast)
-        )}{:else}{say.fitsThereJudgeSomeDrawnAt}{/if}
+      {#if reading.there && reading.atLeast !== null}fits there ({counted(whole(reading.there))}); at least {percent(
+          reading.atLeast
+        )} read{:else}fits there: judge some drawn at random{/if}
     </dt>
   </div>
 </dl>

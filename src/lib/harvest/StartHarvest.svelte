@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { startHarvest as say } from './words';
   import type { Answer, Body } from '$api';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -34,7 +33,7 @@
   let budget: Body<'startHarvest'>['budget'] = $state({ ...noBudget });
   let starting = $state(false);
   let refused: unknown = $state(null);
-  const usualName = $derived(say.versionWhole([...new Set(taken.map((id) => versionAt[id]))].join(', ')));
+  const usualName = $derived(`Version ${[...new Set(taken.map((id) => versionAt[id]))].join(', ')}, whole`);
 
   async function start(event: SubmitEvent) {
     event.preventDefault();
@@ -57,16 +56,16 @@
   }
 </script>
 
-<form class="sheet" onsubmit={start} aria-label={say.startAHarvest}>
+<form class="sheet" onsubmit={start} aria-label="Start a harvest">
   <p>
-    {say.aTrialReadsASampleA} <b>{say.everybody}</b>{say.homeWhereASourceShowsOnly}
+    A trial reads a sample; a harvest brings <b>everybody</b> home. Where a source shows only the first part of a long result,
+    Eave cuts it into slices that fit and asks for each. At a place run by hand it hands you their searches, one after another.
   </p>
   <Table>
     <TableHead
       ><TableRow
-        ><TableHeader>{say.gatherFrom}</TableHeader><TableHeader>{say.version}</TableHeader><TableHeader
-          >{say.shows}</TableHeader
-        ><TableHeader>{say.price}</TableHeader></TableRow
+        ><TableHeader>Gather from</TableHeader><TableHeader>Version</TableHeader><TableHeader>Shows</TableHeader
+        ><TableHeader>Price</TableHeader></TableRow
       ></TableHead
     >
     <TableBody>
@@ -81,7 +80,7 @@
             /></TableCell
           >
           <TableCell
-            ><Pick label={say.versionAt(source.name)} hideLabel bind:value={versionAt[source.id]}>
+            ><Pick label="Version at {source.name}" hideLabel bind:value={versionAt[source.id]}>
               {#each versions as version (version.number)}
                 <option value={version.number}
                   >{version.number}{version.name && ` ${version.name}`}{chosen.get(source.id) === version.number
@@ -96,11 +95,11 @@
               ? source.kind === 'by-hand'
                 ? '–'
                 : 'everybody'
-              : say.theFirst(count(limits.shown))}{source.kind === 'by-hand' ? say.byHand : ''}</TableCell
+              : `the first ${count(limits.shown)}`}{source.kind === 'by-hand' ? ', by hand' : ''}</TableCell
           >
           <TableCell
             >{price
-              ? `${price.perRecord} per record${price.perSearch ? `, ${price.perSearch} per search` : ''} (${price.unit}s)`
+              ? `${price.perRecord} a record${price.perSearch ? `, ${price.perSearch} a search` : ''} (${price.unit}s)`
               : '–'}</TableCell
           >
         </TableRow>
@@ -108,10 +107,10 @@
     </TableBody>
   </Table>
   <div class="limits">
-    <Field label={say.name} bind:value={name} placeholder={usualName} maxlength="200" />
+    <Field label="Name" bind:value={name} placeholder={usualName} maxlength="200" />
     <BudgetFields bind:budget words />
     <Act look="main" type="submit" disabled={starting || !taken.length || !versions.length}
-      >{starting ? 'Starting…' : say.startTheHarvest}</Act
+      >{starting ? 'Starting…' : 'Start the harvest'}</Act
     >
   </div>
   <Refused problem={refused} />

@@ -127,8 +127,8 @@ describe('judging down the list', () => {
     expect(calls('goOnWithHarvest')[0]![1]).toMatchObject({ body: { budget: { requestsPerDay: 5 } } });
     await desk.act('stopHarvest');
     expect(calls('stopHarvest')[0]![1]).not.toHaveProperty('body');
-    asked.call.mockRejectedValueOnce(new Error('In progress'));
+    asked.call.mockRejectedValueOnce(new Error('Under way'));
     await desk.act('stopHarvest');
-    expect(desk.refused).toMatchObject({ message: 'In progress' });
+    expect(desk.refused).toMatchObject({ message: 'Under way' });
   });
 });

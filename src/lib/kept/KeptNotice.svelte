@@ -1,5 +1,4 @@
 <script lang="ts" generics="T">
-  import { keptNotice as say } from './words';
   import Sure from '$lib/ui/Sure.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { beforeNavigate, goto } from '$app/navigation';
@@ -16,13 +15,13 @@
 
   const said = $derived(
     {
-      kept: 'Saved',
-      typing: 'Saving…',
-      keeping: 'Saving…',
-      waiting: 'Offline: not saved yet',
-      invalid: 'Not saved',
+      kept: 'All kept',
+      typing: 'Keeping…',
+      keeping: 'Keeping…',
+      waiting: 'Waiting to keep',
+      invalid: 'Not kept yet',
       conflict: 'Changed elsewhere',
-      refused: 'Not saved'
+      refused: 'Not kept'
     }[document.state]
   );
 
@@ -56,20 +55,20 @@
 
 <span class="state" role="status" data-state={document.state}>{said}</span>
 {#if history}
-  <Act disabled={!document.canUndo} onclick={() => document.undo()}>{say.undo}</Act>
-  <Act disabled={!document.canRedo} onclick={() => document.redo()}>{say.redo}</Act>
+  <Act disabled={!document.canUndo} onclick={() => document.undo()}>Undo</Act>
+  <Act disabled={!document.canRedo} onclick={() => document.redo()}>Redo</Act>
 {/if}
 
 <Sure
   size="xs"
   open={leaving !== null}
-  heading={say.leaveWhatIsNotKept}
-  yes={say.leave}
-  no={say.stay}
+  heading="Leave what is not kept?"
+  yes="Leave"
+  no="Stay"
   onyes={goAllTheSame}
   onclose={() => (leaving = null)}
 >
-  {say.whatYouChangedHereIsNot}
+  What you changed here is not kept yet. It is lost when you leave.
 </Sure>
 
 {#if document.message}
@@ -77,10 +76,10 @@
     <InlineNotification lowContrast kind="warning" hideCloseButton title={said} subtitle={document.message}>
       <svelte:fragment slot="actions">
         {#if document.state === 'conflict'}
-          <Act onclick={() => document.keepMine()}>{say.keepMine}</Act>
-          <Act onclick={() => document.takeTheirs()}>{say.takeTheirs}</Act>
+          <Act onclick={() => document.keepMine()}>Keep mine</Act>
+          <Act onclick={() => document.takeTheirs()}>Take theirs</Act>
         {:else if document.state === 'waiting'}
-          <Act onclick={() => document.flush()}>{say.tryNow}</Act>
+          <Act onclick={() => document.flush()}>Try now</Act>
         {/if}
       </svelte:fragment>
     </InlineNotification>

@@ -86,7 +86,7 @@ export class KeptDocument<T> {
     if (this.state === 'conflict') return;
     if (!read.success) {
       this.state = 'invalid';
-      this.message = 'Not saved: fix the errors below.';
+      this.message = 'Not kept yet: something below needs mending.';
       return;
     }
     this.state = 'typing';

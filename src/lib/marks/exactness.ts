@@ -1,9 +1,9 @@
 /** How exactly a source can be asked a string: the word shown for it, and what it means. */
 export const exactness: Readonly<Record<'exact' | 'wider' | 'impossible', { word: string; means: string }>> = {
-  exact: { word: 'exact', means: 'The source finds exactly the people the string describes.' },
+  exact: { word: 'exact', means: 'The source finds just those whom the string means.' },
   wider: {
     word: 'finds more',
-    means: 'This source can’t express the whole string; Eave filters out the extras.'
+    means: 'The source cannot be asked all of it, so it finds more people. Eave checks them and takes out the others.'
   },
-  impossible: { word: 'can’t be searched here', means: 'This source can’t search any part of the string.' }
+  impossible: { word: 'cannot be asked', means: 'Nothing of the string can be searched at this source.' }
 };

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { choiceField as say } from './words';
   import { tick } from 'svelte';
   import ComboBox from 'carbon-components-svelte/src/ComboBox/ComboBox.svelte';
   import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
@@ -42,13 +41,15 @@
   <ComboBox
     size="sm"
     labelText={label}
-    placeholder={say.add}
+    placeholder="add…"
     {items}
     bind:value={typed}
     bind:selectedId={picked}
     shouldFilterItem={(item: { id: string; text: string }, value: string) =>
       !value || `${item.text} ${item.id}`.toLowerCase().includes(value.toLowerCase())}
-    helperText={typed ? say.enterAddsWhatIsMarkedOr : hint}
+    helperText={typed
+      ? 'Enter adds what is marked, or what is written out; only what is on the list can be added.'
+      : hint}
     invalid={invalid !== undefined}
     invalidText={invalid ?? ''}
     on:select={({ detail }: CustomEvent<{ selectedId: string }>) => add(detail.selectedId)}
@@ -61,7 +62,7 @@
         <Tag
           filter
           size="sm"
-          title={say.takeOut(name)}
+          title="Take {name} out"
           on:close={() => onchange(chosen.filter((other) => other !== value))}>{name}</Tag
         >
       {/each}

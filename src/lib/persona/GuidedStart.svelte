@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { guidedStart as say } from './words';
   import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
   import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
@@ -29,16 +28,16 @@
 </script>
 
 <!-- For whoever does not know yet whom to look for. -->
-<section class="sheet" aria-label={say.sixQuestions}>
+<section class="sheet" aria-label="Six questions">
   <div class="questions">
-    <h2>{say.sixQuestions}</h2>
+    <h2>Six questions</h2>
     <ProgressIndicator>
       {#each sixQuestions as { id }, i (id)}
         <ProgressStep
           label={String(i + 1)}
           complete={answers[id].trim() !== ''}
           current={id === next}
-          description={answers[id].trim() ? 'answered' : say.notAnswered}
+          description={answers[id].trim() ? 'answered' : 'not answered'}
         />
       {/each}
     </ProgressIndicator>
@@ -50,8 +49,7 @@
     <FactsRead reading={read?.reading ?? null} text={read?.text ?? ''} {ontake} {onclose} />
     {#if read?.reading.unread.length}
       <p class="soft">
-        {say.notTakenForAFact}
-        {read.reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}
+        Not taken for a fact: {read.reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}
       </p>
     {/if}
   </div>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { inString as say } from './words';
   import { brief as briefPath } from '$lib/frame/paths';
   import type { Origin } from '$core/persona';
 
@@ -17,7 +16,7 @@
 <!-- Leads from a line of the persona to what of the string comes from it. -->
 <div id="line-{of}">
   {#if terms}<a href={briefPath(briefId, 'string', { panel: 'tree', from: of })}
-      >{say.termOfTheString(terms, terms === 1 ? '' : 's')}</a
+      >{terms} term{terms === 1 ? '' : 's'} of the string</a
     >{/if}
 </div>
 

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { personaSentence as say } from './words';
   import { describePersona, missingFrom, type Persona } from '$core/persona';
 
   /** `whole`: nothing of it is wrong, so that what is missing can be told. */
@@ -8,9 +7,9 @@
 </script>
 
 <div class="said">
-  <p class="sentence" aria-label={say.thePersonaInASentence}>{describePersona(persona)}</p>
+  <p class="sentence" aria-label="The persona in a sentence">{describePersona(persona)}</p>
   {#if missing.length}
-    <ul class="missing" aria-label={say.whatIsMissing}>
+    <ul class="missing" aria-label="What is missing">
       {#each missing as note (note)}<li>{note}</li>{/each}
     </ul>
   {/if}

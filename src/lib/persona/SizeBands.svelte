@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sizeBands as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Persona } from '$core/persona';
@@ -34,29 +33,29 @@
 </script>
 
 <fieldset>
-  <legend>{say.sizeBands}</legend>
-  <p class="soft">{say.whoDecidesDependsOnTheSize}</p>
+  <legend>Size bands</legend>
+  <p class="soft">Who decides depends on the size: give each band its own titles.</p>
   {#each bands as band, i (i)}
     <div class="band">
       <Field
-        label={say.from}
+        label="from"
         inline
         inputmode="numeric"
-        aria-label={say.bandFrom(i + 1)}
+        aria-label="Band {i + 1} from"
         value={shown(i, 'from')}
         oninput={(e) => putSize(i, 'from', e.currentTarget.value)}
       />
       <Field
-        label={say.to}
+        label="to"
         inline
         inputmode="numeric"
-        aria-label={say.bandTo(i + 1)}
-        placeholder={say.any}
+        aria-label="Band {i + 1} to"
+        placeholder="any"
         value={shown(i, 'to')}
         oninput={(e) => putSize(i, 'to', e.currentTarget.value)}
       />
       <LinesField
-        label={say.titlesOfBand(i + 1)}
+        label="Titles of band {i + 1}"
         hint=""
         rows={2}
         lines={band.titles}
@@ -65,12 +64,12 @@
       <Act
         look="plain"
         type="button"
-        aria-label={say.takeBandOut(i + 1)}
+        aria-label="Take band {i + 1} out"
         onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</Act
       >
     </div>
   {/each}
-  <Act type="button" onclick={add}>{say.addABand}</Act>
+  <Act type="button" onclick={add}>Add a band</Act>
   {#each notes as note (note)}<p class="note">{note}</p>{/each}
 </fieldset>
 

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sizeField as say } from './words';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import type { Persona } from '$core/persona';
   import { readSize, shownSize } from './typed-size';
@@ -28,22 +27,22 @@
 
 <div class="sizes">
   <TextInput
-    labelText={say.peopleEmployedFrom}
+    labelText="People employed, from"
     value={text.from}
-    placeholder={say.any}
+    placeholder="any"
     invalid={problem !== undefined}
     on:input={(event) => type('from', String(event.detail ?? ''))}
   />
   <TextInput
-    labelText={say.to}
+    labelText="to"
     value={text.to}
-    placeholder={say.any}
+    placeholder="any"
     invalid={problem !== undefined}
     on:input={(event) => type('to', String(event.detail ?? ''))}
   />
 </div>
 {#if problem}<p class="wrong" role="alert">
-    {say.companySizeWriteDigitsAsIn(problem, problem.endsWith('.') ? '' : '.')}
+    Company size: {problem}{problem.endsWith('.') ? '' : '.'} Write digits, as in 51.
   </p>{/if}
 
 <style>

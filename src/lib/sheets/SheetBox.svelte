@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sheetBox as say } from './words';
   import type { Box } from '$core/dialect';
   import { textScopes } from '$core/language';
   import Act from '$lib/ui/Act.svelte';
@@ -19,81 +18,77 @@
 <div class="box">
   <div class="form-line">
     <Field
-      label={say.label}
+      label="Label"
       inline
       value={box.label}
       maxlength="100"
       oninput={(e) => onchange({ label: e.currentTarget.value })}
     />
-    <Pick
-      label={say.searches}
-      value={box.searches}
-      onpick={(picked) => onchange({ searches: picked as Box['searches'] })}
-    >
-      {#each textScopes as scope (scope)}<option value={scope}>{scope === 'any' ? say.wholeProfile : scope}</option
+    <Pick label="searches" value={box.searches} onpick={(picked) => onchange({ searches: picked as Box['searches'] })}>
+      {#each textScopes as scope (scope)}<option value={scope}>{scope === 'any' ? 'whole profile' : scope}</option
         >{/each}
     </Pick>
-    <Act type="button" onclick={onremove} aria-label={say.takeOut(box.label)}>{say.takeOut2}</Act>
+    <Act type="button" onclick={onremove} aria-label="Take out {box.label}">Take out</Act>
   </div>
   {#if box.scoped}
-    <p class="soft">{say.takesEavesNotationAsItIs}</p>
+    <p class="soft">Takes Eave’s notation as it is.</p>
   {:else}
     <div class="form-line">
       <Pick
-        label={say.and}
-        aria-label={say.howAndIsWritten}
+        label="and"
+        aria-label="How “and” is written"
         value={box.and ?? ''}
         onpick={(picked) => onchange({ and: nullable(picked) as Box['and'] })}
       >
-        <option value="">{say.noSign}</option>{#each ['AND', '&', '+'] as sign (sign)}<option>{sign}</option>{/each}
+        <option value="">no sign</option>{#each ['AND', '&', '+'] as sign (sign)}<option>{sign}</option>{/each}
       </Pick>
       <Pick
-        label={say.or}
-        aria-label={say.howOrIsWritten}
+        label="or"
+        aria-label="How “or” is written"
         value={box.or ?? ''}
         onpick={(picked) => onchange({ or: nullable(picked) as Box['or'] })}
       >
-        <option value="">{say.cannot}</option>{#each ['OR', '|', ',', ';'] as sign (sign)}<option>{sign}</option>{/each}
+        <option value="">cannot</option>{#each ['OR', '|', ',', ';'] as sign (sign)}<option>{sign}</option>{/each}
       </Pick>
       <Pick
-        label={say.not}
-        aria-label={say.howNotIsWritten}
+        label="not"
+        aria-label="How “not” is written"
         value={box.not ?? ''}
         onpick={(picked) => onchange({ not: nullable(picked) as Box['not'] })}
       >
-        <option value="">{say.cannot}</option>{#each ['NOT', '-', '!'] as sign (sign)}<option>{sign}</option>{/each}
+        <option value="">cannot</option>{#each ['NOT', '-', '!'] as sign (sign)}<option>{sign}</option>{/each}
       </Pick>
       <Pick
-        label={say.wordsSideBySideMean}
-        aria-label={say.whatWordsSideBySideMean}
+        label="words side by side mean"
+        aria-label="What words side by side mean"
         value={box.beside}
         onpick={(picked) => onchange({ beside: picked as Box['beside'] })}
       >
-        <option value="and">{say.allOfThem}</option><option value="or">{say.anyOfThem}</option><option value="phrase"
-          >{say.aPhrase}</option
+        <option value="and">all of them</option><option value="or">any of them</option><option value="phrase"
+          >a phrase</option
         >
       </Pick>
       <Pick
-        label={say.bindsFirst}
-        aria-label={say.whatBindsFirst}
+        label="binds first"
+        aria-label="What binds first"
         value={box.binding}
         onpick={(picked) => onchange({ binding: picked as Box['binding'] })}
       >
-        <option value="standard">{say.and}</option><option value="or-first">{say.or}</option><option
-          value="left-to-right">{say.whatStandsLeft}</option
+        <option value="standard">and</option><option value="or-first">or</option><option value="left-to-right"
+          >what stands left</option
         >
       </Pick>
     </div>
     <div class="form-line">
-      {#each [['phrase', say.quotesMakePhrases], ['group', say.bracketsMakeGroups], ['prefix', say.endsAWordBeginning], ['excludesAlone', say.answersExclusionsAlone]] as const as [key, words] (key)}
+      {#each [['phrase', 'quotes make phrases'], ['group', 'brackets make groups'], ['prefix', '* ends a word beginning'], ['excludesAlone', 'answers exclusions alone']] as const as [key, words] (key)}
         <Tick label={words} checked={box[key]} ontick={(on) => onchange({ [key]: on })} />
       {/each}
       <Field
-        label={say.writtenBeforeAll}
+        label="written before all"
         inline
         value={box.opening}
         maxlength="200"
-        placeholder={say.site}
+        placeholder="site:…"
         oninput={(e) => onchange({ opening: e.currentTarget.value })}
       />
     </div>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sheetCounting as say } from './words';
   import type { Sheet } from '$core/dialect';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -14,17 +13,17 @@
 
 <div class="form-line">
   <Tick
-    label={say.findsOtherEndingsEnglish}
+    label="finds other endings (English)"
     checked={sheet.matching.stemming !== null}
     ontick={(on) => put('matching', { ...sheet.matching, stemming: on ? 'english' : null })}
   />
   <Tick
-    label={say.takesEForE}
+    label="takes é for e"
     checked={sheet.matching.diacritics === 'folded'}
     ontick={(on) => put('matching', { ...sheet.matching, diacritics: on ? 'folded' : 'kept' })}
   />
   <Pick
-    label={say.counts}
+    label="counts"
     value={sheet.counting.kind}
     onpick={(picked) =>
       put(
@@ -36,14 +35,14 @@
             : { kind: 'exact' }
       )}
   >
-    <option value="exact">{say.exactly}</option><option value="rounded">{say.rounded}</option><option value="guess"
-      >{say.byAGuess}</option
+    <option value="exact">exactly</option><option value="rounded">rounded</option><option value="guess"
+      >by a guess</option
     >
   </Pick>
   {#if sheet.counting.kind === 'rounded'}
     {@const counting = sheet.counting}
     <Field
-      label={say.above}
+      label="above"
       inline
       class="number"
       inputmode="numeric"
@@ -51,7 +50,7 @@
       oninput={(e) => put('counting', { ...counting, above: Number(e.currentTarget.value) })}
     />
     <Field
-      label={say.toFigures}
+      label="to figures"
       inline
       class="number"
       inputmode="numeric"
@@ -61,7 +60,7 @@
   {:else if sheet.counting.kind === 'guess'}
     {@const counting = sheet.counting}
     <Field
-      label={say.upToTimesOff}
+      label="up to times off"
       inline
       class="number"
       inputmode="decimal"
@@ -72,10 +71,10 @@
 </div>
 <div class="form-line">
   <Field
-    label={say.wordsItDropsInsideQuotesToo}
+    label="words it drops, inside quotes too"
     inline
     value={sheet.matching.stopWords.join(' ')}
-    placeholder={say.ofTheAnd}
+    placeholder="of the and"
     onchange={(e) =>
       put('matching', {
         ...sheet.matching,
@@ -86,14 +85,14 @@
       })}
   />
   <Tick
-    label={say.charges}
+    label="charges"
     checked={sheet.price !== null}
     ontick={(on) => put('price', on ? { perSearch: 0, perRecord: 0, unit: 'EUR' } : null)}
   />
   {#if sheet.price}
     {@const price = sheet.price}
     <Field
-      label={say.aSearch}
+      label="a search"
       inline
       class="number"
       inputmode="decimal"
@@ -101,7 +100,7 @@
       oninput={(e) => put('price', { ...price, perSearch: Number(e.currentTarget.value) })}
     />
     <Field
-      label={say.aRecord}
+      label="a record"
       inline
       class="number"
       inputmode="decimal"
@@ -109,7 +108,7 @@
       oninput={(e) => put('price', { ...price, perRecord: Number(e.currentTarget.value) })}
     />
     <Field
-      label={say.inText}
+      label="in"
       inline
       class="number"
       value={price.unit}

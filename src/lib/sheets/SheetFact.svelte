@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sheetFact as say } from './words';
   import { bucketsFrom, type Fact } from '$core/dialect';
   import { isNumberFact } from '$core/language';
   import Act from '$lib/ui/Act.svelte';
@@ -18,7 +17,7 @@
 <div class="fact">
   <b>{fact.scope}</b>
   <Field
-    label={say.label}
+    label="label"
     inline
     value={fact.label ?? ''}
     placeholder={fact.scope}
@@ -26,15 +25,15 @@
     oninput={(e) => onchange({ label: e.currentTarget.value || undefined })}
   />
   {#if isNumberFact(fact.scope)}
-    <Tick label={say.fromTo} checked={fact.range} ontick={(on) => onchange({ range: on })} />
+    <Tick label="from – to" checked={fact.range} ontick={(on) => onchange({ range: on })} />
     {#if !fact.range}
       <Field
-        label={say.namedRanges}
+        label="named ranges"
         inline
         value={fact.buckets?.map(({ label }) => label).join('; ') ?? ''}
-        placeholder={say.noneOr191049}
+        placeholder="none; or 1–9; 10–49; 50+"
         invalid={unread !== ''}
-        invalidText={say.tellsNoNumbersWriteItAs(unread)}
+        invalidText="“{unread}” tells no numbers. Write it as in 10–49 or 1000+."
         onchange={(e) => {
           const read = bucketsFrom(e.currentTarget.value);
           unread = 'unread' in read ? read.unread : '';
@@ -44,22 +43,22 @@
       />
     {/if}
   {:else}
-    <Tick label={say.include} checked={fact.include} ontick={(on) => onchange({ include: on })} />
-    <Tick label={say.exclude} checked={fact.exclude} ontick={(on) => onchange({ exclude: on })} />
+    <Tick label="include" checked={fact.include} ontick={(on) => onchange({ include: on })} />
+    <Tick label="exclude" checked={fact.exclude} ontick={(on) => onchange({ exclude: on })} />
     <Field
-      label={say.atMost}
+      label="at most"
       inline
       class="number"
       inputmode="numeric"
       value={fact.most ?? ''}
-      placeholder={say.any}
+      placeholder="any"
       oninput={(e) => onchange({ most: e.currentTarget.value.trim() ? Number(e.currentTarget.value) : null })}
     />
     <Field
-      label={say.values}
+      label="values"
       inline
       value={fact.values?.join('; ') ?? ''}
-      placeholder={say.anyOrAListWithSemicolons}
+      placeholder="any; or a list with semicolons"
       onchange={(e) =>
         onchange({
           values: e.currentTarget.value.trim()
@@ -71,7 +70,7 @@
         })}
     />
   {/if}
-  <Act type="button" onclick={onremove} aria-label={say.takeOut(fact.scope)}>{say.takeOut2}</Act>
+  <Act type="button" onclick={onremove} aria-label="Take out {fact.scope}">Take out</Act>
 </div>
 
 <style>

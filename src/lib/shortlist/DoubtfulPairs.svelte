@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { doubtfulPairs as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
@@ -24,7 +23,7 @@
 <Modal
   open={pairs !== null}
   passiveModal
-  modalHeading={say.perhapsTheSamePerson}
+  modalHeading="Perhaps the same person"
   size="lg"
   on:close={() => (pairs = null)}
 >
@@ -40,9 +39,9 @@
           >
         </div>
       {/each}
-      <div><span class="soft">{why}</span><br /><Act onclick={() => join(numbers)}>{say.onePerson}</Act></div>
+      <div><span class="soft">{why}</span><br /><Act onclick={() => join(numbers)}>One person</Act></div>
     </div>
-  {:else}<p>{say.nobodyOnThisListLooksLike}</p>{/each}
+  {:else}<p>Nobody on this list looks like another.</p>{/each}
 </Modal>
 
 <style>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { groupBars as say } from './words';
   import { scaleLinear } from 'd3-scale';
   import type { Answer } from '$api';
   import { countryName } from '$core/people';
@@ -21,21 +20,21 @@
   const width = $derived(scaleLinear([0, most], [0, 100]));
   const words: Record<string, string> = {
     none: 'none',
-    unchecked: say.notChecked,
-    in: say.toExport,
-    out: say.excludedInAll
+    unchecked: 'not checked',
+    in: 'to export',
+    out: 'excluded, in all'
   };
   function said(value: string): string {
     if (group === 'country') return countryName(value);
-    if (group === 'verdict') return value === 'none' ? say.notJudged : verdicts[value as Verdict].word;
+    if (group === 'verdict') return value === 'none' ? 'not judged' : verdicts[value as Verdict].word;
     if (group === 'leftOut') return words[value] ?? leftOutShort[value as LeftOutReason];
     return words[value] ?? value;
   }
 </script>
 
 <!-- How many there are of each: a small chart whose bars filter the table. -->
-<section class="sheet" aria-label={say.howManyThereAreOfEach}>
-  <Pick label={say.by} value={group} onpick={(picked) => desk.look({ group: picked as GroupName })}>
+<section class="sheet" aria-label="How many there are of each">
+  <Pick label="By" value={group} onpick={(picked) => desk.look({ group: picked as GroupName })}>
     {#each Object.entries(groups) as [name, word] (name)}<option value={name}>{word}</option>{/each}
   </Pick>
   <ul>
@@ -52,7 +51,7 @@
           >
         </Act>
       </li>
-    {:else}<li class="soft">{say.nothingKnown}</li>{/each}
+    {:else}<li class="soft">nothing known</li>{/each}
   </ul>
 </section>
 

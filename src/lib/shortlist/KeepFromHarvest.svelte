@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { keepFromHarvest as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
@@ -55,18 +54,19 @@
 <!-- Keeps those whom the filter of a harvest finds. -->
 <Modal
   bind:open
-  modalHeading={say.keepOnTheShortlist}
-  primaryButtonText={busy ? 'Adding…' : say.keepThem}
+  modalHeading="Keep on the shortlist"
+  primaryButtonText={busy ? 'Keeping…' : 'Keep them'}
   primaryButtonDisabled={busy}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText="Not now"
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={keep}
 >
   <Refused problem={refused} />
   <p>
-    {say.whomTheFilterFindsEachOnce(desk.of === null ? say.those : say.people(count(desk.of)))}
+    {desk.of === null ? 'Those' : count(desk.of)} whom the filter finds, each once with all records; who is on the list already
+    is brought up to date.
   </p>
-  {#if learnt}<NumberField label={say.likelyToFitFromIn} max={100} placeholder={say.any} bind:value={likely} />{/if}
-  <Field label={say.whyTheyAreKept} maxlength="500" bind:value={why} />
+  {#if learnt}<NumberField label="Likely to fit from, in %" max={100} placeholder="any" bind:value={likely} />{/if}
+  <Field label="Why they are kept" maxlength="500" bind:value={why} />
 </Modal>

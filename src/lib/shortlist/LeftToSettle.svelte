@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { leftToSettle as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Answer } from '$api';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -12,15 +11,15 @@
   passiveModal
   size="sm"
   open={left.length > 0}
-  modalHeading={say.erasedPleaseCheckThesePlaces}
+  modalHeading="Erased. Please check these places"
   on:close={() => (left = [])}
 >
-  <p>{say.everyRecordWasErasedTheseTexts}</p>
+  <p>Every record was erased. These texts may still name the person; only you can tell what to remove.</p>
   <ul>
     {#each left as { what, brief, rows } (`${what} ${brief?.id ?? ''}`)}
       <li>
-        {what}: {rows.toLocaleString('en')}{#if brief}{say.inText}
-          <a href={briefPath(brief.id, 'persona')}>{brief.name}</a>{/if}
+        {what}: {rows.toLocaleString('en')}{#if brief}&nbsp;in <a href={briefPath(brief.id, 'persona')}>{brief.name}</a
+          >{/if}
       </li>
     {/each}
   </ul>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { listColumns as say } from './words';
   import type { Answer } from '$api';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -31,7 +30,7 @@
         })}
     />
   {/each}
-  <Fold title={say.keepThisView}>
+  <Fold title="Keep this view">
     <form
       onsubmit={(event) => {
         event.preventDefault();
@@ -39,8 +38,8 @@
         viewName = '';
       }}
     >
-      <Field label={say.name} inline maxlength="200" bind:value={viewName} />
-      <Act type="submit">{say.keep}</Act>
+      <Field label="Name" inline maxlength="200" bind:value={viewName} />
+      <Act type="submit">Keep</Act>
     </form>
   </Fold>
 </div>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { newShortlist as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { goto } from '$app/navigation';
   import { call } from '$lib/api/call';
@@ -29,15 +28,15 @@
 
 <Modal
   bind:open
-  modalHeading={say.aNewShortlist}
-  primaryButtonText={say.beginIt}
+  modalHeading="A new shortlist"
+  primaryButtonText="Begin it"
   primaryButtonDisabled={!name.trim()}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText="Not now"
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={create}
 >
   <Refused problem={refused} />
-  <Field label={say.name} maxlength="200" bind:value={name} />
-  <Field label={say.forWhatItIsKept} maxlength="500" bind:value={purpose} />
+  <Field label="Name" maxlength="200" bind:value={name} />
+  <Field label="For what it is kept" maxlength="500" bind:value={purpose} />
 </Modal>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { peopleTable as say } from './words';
   import type { Answer } from '$api';
   import ArrowDown from 'carbon-icons-svelte/lib/ArrowDown.svelte';
   import ArrowUp from 'carbon-icons-svelte/lib/ArrowUp.svelte';
@@ -50,12 +49,12 @@
   };
   const colourOf = (tag: string) => list.tags.find(({ name }) => name === tag)?.colour ?? 'gray';
   const mailWords: Record<string, string> = {
-    good: say.good,
-    uncertain: say.uncertain,
-    bad: say.bad,
-    unanswered: say.noAnswer,
-    unchecked: say.notChecked,
-    none: say.noAddress
+    good: '✓ good',
+    uncertain: '△ uncertain',
+    bad: '✕ bad',
+    unanswered: '? no answer',
+    unchecked: 'not checked',
+    none: 'no address'
   };
   function ownText(person: KeptPerson, name: string): string {
     const value = person.own[name.slice(4)];
@@ -78,14 +77,14 @@
   onscroll={() => (top = box!.scrollTop)}
   tabindex="0"
   role="region"
-  aria-label={say.peopleARowEach}
+  aria-label="People, a row each"
 >
   <Table aria-rowcount={desk.of + 1}>
     <TableHead>
       <TableRow>
         <TableHeader class="tick"
           ><Tick
-            label={say.everybodyByThisFilter}
+            label="Everybody by this filter"
             hideLabel
             checked={desk.everybody}
             ontick={(on) => {
@@ -102,7 +101,7 @@
           >
             {#if unsorted.has(name)}<span class="head">{heading(name)}</span>{:else}
               <Act look="plain" onclick={(event: MouseEvent) => desk.sort(name, event.shiftKey)}
-                >{name === 'name' ? say.name : heading(name)}
+                >{name === 'name' ? 'Name' : heading(name)}
                 {#if now}{#if now.down}<ArrowDown size={16} />{:else}<ArrowUp size={16} />{/if}{now.place ??
                     ''}{/if}</Act
               >{/if}
@@ -119,7 +118,7 @@
             {@const verdict = person.verdict && verdicts[person.verdict]}
             <TableCell class="tick"
               ><Tick
-                label={say.choose(person.name)}
+                label="Choose {person.name}"
                 hideLabel
                 checked={desk.everybody || desk.chosen.has(person.number)}
                 ontick={(on, { shiftKey }) => desk.choose(place, on, shiftKey)}
@@ -170,7 +169,9 @@
     </TableBody>
   </Table>
   {#if !desk.of}<p class="soft nobody">
-      {list.people ? say.nobodyByThisFilter : say.nobodyIsKeptHereYetKeep}
+      {list.people
+        ? 'Nobody by this filter.'
+        : 'Nobody is kept here yet. Keep people from a trial (K), a harvest, all fits, or a file.'}
     </p>{/if}
 </div>
 

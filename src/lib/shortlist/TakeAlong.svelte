@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { takeAlong as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { call } from '$lib/api/call';
   import { saveFile } from '$lib/frame/save-file';
@@ -31,13 +30,13 @@
   const forms = {
     csv: 'CSV',
     xlsx: 'XLSX',
-    jsonl: say.jsonLines,
-    vcf: say.vcard40,
-    hashed: say.hashedAudienceSha256
+    jsonl: 'JSON Lines',
+    vcf: 'vCard 4.0',
+    hashed: 'hashed audience (SHA-256)'
   };
   let form = $state<keyof typeof forms>('csv');
   let addresses = $state<'any' | 'good' | 'good and uncertain'>('any');
-  let profile = $state(say.standard);
+  let profile = $state('Standard');
   let everybody = $state<boolean>(false);
   let size: number | null = $state(null);
   let batch = $state(1);
@@ -84,10 +83,10 @@
 
 <Modal
   bind:open
-  modalHeading={say.takeAlong}
-  primaryButtonText={look ? say.takeAlong2(count(look.people)) : say.takeAlong}
+  modalHeading="Take along"
+  primaryButtonText={look ? `Take ${count(look.people)} along` : 'Take along'}
   primaryButtonDisabled={!look?.people}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText="Not now"
   size="lg"
   on:click:button--secondary={() => (open = false)}
   on:submit={take}
@@ -95,42 +94,43 @@
   {#if open}
     <Refused problem={attempts.refused} />
     <div class="line">
-      <Pick label={say.as} value={form} onpick={(picked) => (form = picked)}>
+      <Pick label="As" value={form} onpick={(picked) => (form = picked)}>
         {#each Object.entries(forms) as [name, word] (name)}<option value={name}>{word}</option>{/each}
       </Pick>
-      <Pick label={say.addresses} value={addresses} onpick={(picked) => (addresses = picked)}>
-        <option value="any">{say.checkedOrNot}</option><option value="good">{say.goodOnly}</option><option
-          value="good and uncertain">{say.goodAndUncertain}</option
+      <Pick label="Addresses" value={addresses} onpick={(picked) => (addresses = picked)}>
+        <option value="any">checked or not</option><option value="good">good only</option><option
+          value="good and uncertain">good and uncertain</option
         >
       </Pick>
       {#if form === 'csv' || form === 'xlsx'}
-        <Pick label={say.columns} value={profile} onpick={(picked) => (profile = picked)}>
+        <Pick label="Columns" value={profile} onpick={(picked) => (profile = picked)}>
           {#each profiles as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
         </Pick>
       {/if}
       {#if form === 'hashed'}<Field
-          label={say.salt}
+          label="Salt"
           inline
           value={salt}
           onchange={(event: Event) => (salt = (event.currentTarget as HTMLInputElement).value)}
         />{/if}
-      <NumberField label={say.inBatchesOf} min={1} placeholder={say.all} bind:value={size} />
+      <NumberField label="In batches of" min={1} placeholder="all" bind:value={size} />
       {#if look && look.batches > 1}
-        <Pick label={say.batch} value={batch} onpick={(picked) => (batch = picked)}>
-          {#each { length: look.batches }, i (i)}<option value={i + 1}>{say.ofText(i + 1, look.batches)}</option>{/each}
+        <Pick label="Batch" value={batch} onpick={(picked) => (batch = picked)}>
+          {#each { length: look.batches }, i (i)}<option value={i + 1}>{i + 1} of {look.batches}</option>{/each}
         </Pick>
       {/if}
-      <Tick label={say.alsoThoseWhoAreLeftOut} checked={everybody} ontick={(on) => (everybody = on)} />
+      <Tick label="also those who are left out" checked={everybody} ontick={(on) => (everybody = on)} />
     </div>
     {#if look}
       <p class="soft" role="status">
-        <Figure name="to export" value={look.people}>{count(look.people)}</Figure>
-        {say.people}{look.leftOut.length
-          ? `. Excluded: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
-          : ''}{form === 'hashed' ? say.addressesInSmallLettersAndNumbers : '.'}
+        <Figure name="to export" value={look.people}>{count(look.people)}</Figure> people{look.leftOut.length
+          ? `. Left out: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
+          : ''}{form === 'hashed'
+          ? '. Addresses in small letters and numbers in E.164 are hashed, each by itself.'
+          : '.'}
       </p>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="preview" tabindex="0" role="region" aria-label={say.theFirstLines}>
+      <div class="preview" tabindex="0" role="region" aria-label="The first lines">
         <Table>
           <TableHead
             ><TableRow
@@ -146,7 +146,7 @@
       </div>
     {/if}
     {#if form === 'csv' || form === 'xlsx'}
-      <Fold title={say.columnsOfThisFile}>
+      <Fold title="Columns of this file">
         <ProfileEditor
           {list}
           {profiles}
@@ -158,9 +158,9 @@
           onrefused={(problem) => (attempts.refused = problem)}
         />
       </Fold>
-      <Fold title={say.whatAMergeWouldDo} open={merged !== null}>
+      <Fold title="What a merge would do" open={merged !== null}>
         <div class="line">
-          <FileButton label={say.aCsvOfTheReceivingSystem} accept={['.csv', 'text/csv']} onfile={merge} />
+          <FileButton label="A CSV of the receiving system" accept={['.csv', 'text/csv']} onfile={merge} />
           {#if merged}<b
               >{Object.entries(merged.counts)
                 .map(([what, n]) => `${count(n)} ${what}`)
@@ -169,16 +169,16 @@
         </div>
         {#if merged}
           <p class="soft">
-            {say.compared}
-            {merged.compared.map(({ here, there }) => (here === there ? here : say.withText(here, there))).join(', ') ||
-              say.noColumn}.
+            Compared: {merged.compared
+              .map(({ here, there }) => (here === there ? here : `${here} with ${there}`))
+              .join(', ') || 'no column'}.
           </p>
           {#if merged.onlyThere.length}<p class="soft">
-              {say.columnsThatNothingHereFills(merged.onlyThere.join(', '))}
+              Columns that nothing here fills: {merged.onlyThere.join(', ')}.
             </p>{/if}
-          {#if merged.onlyHere.length}<p class="soft">{say.columnsThatAreNotThere(merged.onlyHere.join(', '))}</p>{/if}
+          {#if merged.onlyHere.length}<p class="soft">Columns that are not there: {merged.onlyHere.join(', ')}.</p>{/if}
           <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <ul class="merged" tabindex="0" aria-label={say.lineByLine}>
+          <ul class="merged" tabindex="0" aria-label="Line by line">
             {#each merged.lines.filter(({ what }) => what !== 'same') as { who, what, why: reason, changes }, i (i)}
               <li>
                 <b>{what}</b>
@@ -191,10 +191,10 @@
       </Fold>
     {/if}
     {#if list.takings.length}
-      <Fold title={say.takenAlongBefore(list.takings.length)}>
+      <Fold title="Taken along before ({list.takings.length})">
         <ul>
           {#each list.takings as { at, form: as, people, what }, i (i)}<li>
-              {say.as2(moment(at), count(people), as)}{what && `, ${what}`}
+              {moment(at)}: {count(people)} as {as}{what && `, ${what}`}
             </li>{/each}
         </ul>
       </Fold>
@@ -202,7 +202,7 @@
     <Act
       look="plain"
       onclick={() => window.open(`/api/briefs/${desk.params.id}/shortlists/${desk.params.list}/processing`, '_blank')}
-      >{say.recordOfProcessingToPrint}</Act
+      >Record of processing, to print</Act
     >
   {/if}
 </Modal>

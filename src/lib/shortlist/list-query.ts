@@ -18,7 +18,7 @@ export const groups = {
   tag: 'Tag',
   verdict: 'Verdict',
   mail: 'Address',
-  leftOut: 'Excluded'
+  leftOut: 'Left out'
 } as const satisfies Partial<Record<FilterName, string>>;
 export type GroupName = keyof typeof groups;
 
@@ -33,17 +33,17 @@ export const plainColumns = {
   phone: 'Phone',
   headcount: 'Firm size',
   verdict: 'Verdict',
-  likelihood: 'Likelihood',
+  likelihood: 'Likely',
   tags: 'Tags',
-  priority: 'Priority',
+  priority: 'Prio',
   nextOn: 'Next step',
   note: 'Note',
   greeting: 'Greeting',
-  keptAt: 'Added',
-  leftOut: 'Excluded'
+  keptAt: 'Kept',
+  leftOut: 'Left out'
 } as const;
 export type PlainColumn = keyof typeof plainColumns;
-const usual: readonly string[] = ['title', 'company', 'mail', 'mailState', 'verdict', 'tags', 'leftOut'];
+const usual: readonly string[] = ['title', 'company', 'mailState', 'verdict', 'tags', 'priority', 'nextOn', 'leftOut'];
 /** Columns that the server cannot put in order. */
 export const unsorted: ReadonlySet<string> = new Set(['phone', 'note', 'greeting']);
 
@@ -90,9 +90,9 @@ export const leftOutShort: Record<LeftOutReason, string> = {
   competitor: 'competitor',
   'own firm': 'own firm',
   'excluded firm': 'excluded firm',
-  consent: 'consent required',
-  'shared mailbox': 'firm’s mailbox',
+  consent: 'asks consent',
+  'role mailbox': 'firm’s mailbox',
   'no address': 'no address',
-  'already exported': 'already exported',
+  'taken before': 'taken before',
   'by hand': 'by hand'
 };

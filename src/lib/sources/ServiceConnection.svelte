@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { serviceConnection as say } from './words';
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -29,7 +28,7 @@
     try {
       await call('reconnect', { params: { source }, body: change });
       key = '';
-      told = say.itAnsweredAndItsSheetWas;
+      told = 'It answered, and its sheet was taken.';
       await ondone();
     } catch (problem) {
       refused = problem;
@@ -42,25 +41,25 @@
   });
 </script>
 
-<section class="sheet" aria-label={say.howItIsReached}>
+<section class="sheet" aria-label="How it is reached">
   <form
     onsubmit={(event) => {
       event.preventDefault();
       void ask(change());
     }}
   >
-    <Field label={say.address} bind:value={address} spellcheck="false" />
+    <Field label="Address" bind:value={address} spellcheck="false" />
     <SecretField
-      label={connection.hasKey ? say.anotherKeyOneIsKept : say.keyNoneIsKept}
+      label={connection.hasKey ? 'Another key (one is kept)' : 'Key (none is kept)'}
       bind:value={key}
-      placeholder={connection.hasKey ? say.staysAsItIs : ''}
+      placeholder={connection.hasKey ? 'stays as it is' : ''}
     />
     <Act look="main" type="submit" disabled={asking || !address.trim()}>
-      {asking ? say.askingIt : Object.keys(change()).length ? say.keepAndTakeItsSheet : say.takeItsSheetAnew}
+      {asking ? 'Asking it…' : Object.keys(change()).length ? 'Keep and take its sheet' : 'Take its sheet anew'}
     </Act>
-    {#if connection.hasKey}<Act disabled={asking} onclick={() => ask({ key: null })}>{say.forgetTheKey}</Act>{/if}
+    {#if connection.hasKey}<Act disabled={asking} onclick={() => ask({ key: null })}>Forget the key</Act>{/if}
   </form>
-  <p class="soft" role="status">{told || say.itsSheetWasTaken(moment(connection.checkedAt))}</p>
+  <p class="soft" role="status">{told || `Its sheet was taken ${moment(connection.checkedAt)}.`}</p>
   <Refused problem={refused} />
 </section>
 

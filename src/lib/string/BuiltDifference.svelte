@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { builtDifference as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Acts from '$lib/ui/Acts.svelte';
   import { compareVersions } from '$core/semantics';
@@ -16,16 +15,16 @@
   const parts = $derived(compareVersions(text, proposal));
 </script>
 
-<section class="sheet" aria-label={say.whatThePersonaWouldChange}>
+<section class="sheet" aria-label="What the persona would change">
   {#if parts.length}
-    <p>{say.thePersonaAndItsWordingsWould}</p>
+    <p>The persona and its wordings would change this string. What you edited by hand stays unless you take this.</p>
     <PartChanges {parts} />
   {:else}
-    <p>{say.theStringSaysWhatThePersona}</p>
+    <p>The string says what the persona and its wordings say.</p>
   {/if}
   <Acts>
-    {#if parts.length}<Act look="main" onclick={ontake}>{say.takeIt}</Act>{/if}
-    <Act onclick={onclose}>{parts.length ? say.leaveMine : say.good}</Act>
+    {#if parts.length}<Act look="main" onclick={ontake}>Take it</Act>{/if}
+    <Act onclick={onclose}>{parts.length ? 'Leave mine' : 'Good'}</Act>
   </Acts>
 </section>
 

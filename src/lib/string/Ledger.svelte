@@ -1,10 +1,9 @@
 <script lang="ts">
-  import { ledger as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { reading } from '$lib/frame/certain-only';
-  import { about } from '$lib/marks/format';
+  import { about, count } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Query } from '$core/language';
@@ -14,7 +13,7 @@
   import PartWeight from './PartWeight.svelte';
   import { changeWords, judgedWords, standsOutWords } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
-  import { keptOutBy, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
+  import { broughtByAll, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
 
   type Source = Answer<'listSources'>[number];
   interface Props {
@@ -40,10 +39,7 @@
       wholeOf(answers[sourceId], reading())
     )
   );
-  const keptOut = $derived(
-    new Map(lines.map((line) => [line.key, keptOutBy(line, (sourceId) => wholeOf(answers[sourceId], reading()))]))
-  );
-  const most = $derived(Math.max(0, ...[...keptOut.values()].map((one) => one ?? 0)));
+  const brought = $derived(broughtByAll(answers, reading()));
   const nameOf = (line: LedgerLine) => partName(line.excludes ? { kind: 'not', part: line.node } : line.node, origins);
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
 
@@ -60,18 +56,22 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned {stale ? 'stale' : ''}" aria-label={say.worthOfEachPartBySource}>
+    <Table class="pinned {stale ? 'stale' : ''}" aria-label="Worth of each part by source">
       <TableHead>
         <TableRow>
           <TableHeader class="first"
-            ><span class="soft">{say.peopleFoundAloneAndTheChange}{most ? say.barMoreWithoutIt : ''}</span>
+            ><span class="soft"
+              >people found alone, and the change if left out{brought.misses
+                ? `; bar: share of the ${count(brought.misses)} misses it brings`
+                : ''}</span
+            >
             <div class="folds">
               <Act
                 disabled={!groups.length}
                 onclick={() => (unfolded = unfolded.size ? new Set() : new Set(groups.map(({ key }) => key)))}
-                >{unfolded.size ? say.foldAll : say.unfoldAll}</Act
+                >{unfolded.size ? 'Fold all' : 'Unfold all'}</Act
               >
-              {#if sorting}<Act onclick={() => (sorting = null)}>{say.inTheStringsOrder}</Act>{/if}
+              {#if sorting}<Act onclick={() => (sorting = null)}>In the string’s order</Act>{/if}
             </div></TableHeader
           >
           {#each sources as source (source.id)}
@@ -86,11 +86,11 @@
           <TableCell class="part"></TableCell>
           {#each sources as source (source.id)}
             <TableCell>
-              {#each [['al', 'alone', 'alone'], ['ch', say.ifLeftOut, 'change'], ['jd', say.missesFits, 'misses']] as const as [name, words, what] (what)}
+              {#each [['al', 'alone', 'alone'], ['ch', 'if left out', 'change'], ['jd', 'misses · fits', 'misses']] as const as [name, words, what] (what)}
                 <Act
                   look="plain"
                   aria-pressed={sortedBy(source.id, what)}
-                  aria-label={say.sortByAt(words, source.name)}
+                  aria-label="Sort by {words} at {source.name}"
                   onclick={() => sortBy(source.id, what)}
                   class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Act
                 >
@@ -108,7 +108,7 @@
                 <Act
                   look="plain"
                   aria-expanded={unfolded.has(line.key)}
-                  aria-label="{unfolded.has(line.key) ? say.fold : say.unfold} {line.text.slice(0, 40)}"
+                  aria-label="{unfolded.has(line.key) ? 'Fold' : 'Unfold'} {line.text.slice(0, 40)}"
                   onclick={() => toggle(line)}
                   class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Act
                 >
@@ -118,7 +118,7 @@
                 {@const name = nameOf(line)}
                 <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
               {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
-              <PartWeight {line} keptOut={keptOut.get(line.key) ?? null} {most} />
+              <PartWeight {line} {brought} />
               {#if stands}<span class="stands {stands.replace(' ', '-')}">{standsOutWords[stands]}</span>{/if}
             </TableCell>
             {#each sources as source (source.id)}
@@ -129,7 +129,7 @@
                   <span class="al"
                     >{#if figures.alone}{about(figures.alone)}{:else}<Hint
                         class="soft"
-                        says={say.thisAloneCannotBeAskedThere}>{say.notAsked}</Hint
+                        says="This alone cannot be asked there: nothing in it can be searched.">not asked</Hint
                       >{/if}</span
                   ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
                       class="jd"

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { partTree as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -11,6 +10,7 @@
   import { draggableRow } from './draggable-row';
   import { PartTree, scopeOf, wordOf, type Given } from './part-tree.svelte';
   import { pathKey } from './tree-rows';
+
   interface Props extends Given {
     personaPath: string;
     /** The line of the persona whose parts are lit up. */
@@ -19,6 +19,7 @@
     onredo: () => void;
   }
   let { personaPath, lit, onundo, onredo, ...given }: Props = $props();
+
   let over: { key: string; operation: string } | null = $state(null);
   let list: HTMLUListElement;
   const tree = new PartTree(
@@ -58,8 +59,8 @@
   }
 </script>
 
-<section class="sheet" aria-label={say.theStringAsATree}>
-  <div class="acts" role="toolbar" aria-label={say.whatToDoWithTheChosen}>
+<section class="sheet" aria-label="The string as a tree">
+  <div class="acts" role="toolbar" aria-label="What to do with the chosen part">
     {#each tree.actions as action (action.name)}
       <Act disabled={!enabled} onclick={action.does}
         >{action.name}{#if action.key}<kbd aria-hidden="true">{action.key}</kbd>{/if}</Act
@@ -68,19 +69,19 @@
     {#if tree.selected}
       {@const scope = scopeOf(tree.selected.node)}
       <Pick
-        label={say.searchedIn}
+        label="searched in"
         disabled={!enabled}
         value={scope as string}
         onpick={(picked) => tree.rescope(picked as Scope)}
       >
-        {#if scope === 'mixed'}<option value="mixed" disabled>{say.several}</option>{/if}
-        {#each scopes as one (one)}<option value={one}>{one === 'any' ? say.wholeProfile : one}</option>{/each}
+        {#if scope === 'mixed'}<option value="mixed" disabled>several</option>{/if}
+        {#each scopes as one (one)}<option value={one}>{one === 'any' ? 'whole profile' : one}</option>{/each}
         {#if scope !== 'mixed' && isOwnScope(scope)}<option value={scope}>{scope}</option>{/if}
       </Pick>
     {/if}
   </div>
   {#if !enabled}<p class="told">
-      {say.theStringHasSomethingThatMust}
+      The string has something that must be mended first: the tree shows what can be read, and cannot be changed.
     </p>{/if}
   {#if tree.refused}<p class="told" role="alert">{tree.refused}</p>{/if}
   {#if tree.pulling}
@@ -92,24 +93,22 @@
       }}
     >
       <Field
-        label={say.nameOfTheWordSet}
+        label="Name of the word set"
         inline
         id="set-name"
         bind:value={tree.pulling.name}
         maxlength="60"
-        placeholder={say.qualityHeads}
+        placeholder="quality-heads"
         required
       />
-      <span class="soft"
-        >{say.wordings(tree.pulling.wordings.length, tree.pulling.wordings.slice(0, 4).join(', '))}</span
-      >
+      <span class="soft">{tree.pulling.wordings.length} wordings: {tree.pulling.wordings.slice(0, 4).join(', ')}</span>
       <Acts>
-        <Act type="submit" look="main">{say.keepInTheLibrary}</Act>
-        <Act onclick={() => (tree.pulling = null)}>{say.leaveIt}</Act>
+        <Act type="submit" look="main">Keep in the library</Act>
+        <Act onclick={() => (tree.pulling = null)}>Leave it</Act>
       </Acts>
     </form>
   {/if}
-  <ul role="tree" aria-label={say.partsOfTheString} bind:this={list} onkeydown={hear}>
+  <ul role="tree" aria-label="Parts of the string" bind:this={list} onkeydown={hear}>
     {#each tree.rows as row (pathKey(row.path))}
       {@const key = pathKey(row.path)}
       {@const isGroup = !isLeaf(row.node)}
@@ -142,7 +141,7 @@
         <span class="grip" aria-hidden="true">⠿</span>
         {#if row.part !== null && row.level === 1}<span style:color={partTint(row.part)}>{partGlyph(row.part)}</span
           >{/if}
-        {#if row.node.not}<b class="sign">{say.not}</b>{/if}
+        {#if row.node.not}<b class="sign">not</b>{/if}
         {#if tree.typing && !tree.typing.isNew && pathKey(tree.typing.path) === key}
           {@render typed()}
         {:else}
@@ -152,22 +151,19 @@
             style:border-color={row.part === null ? 'transparent' : partTint(row.part)}>{wordOf(row.node)}</span
           >
         {/if}
-        {#if place}<span class="scope">{say.inText(place)}</span>{/if}
+        {#if place}<span class="scope">in {place}</span>{/if}
         {#if isLeaf(row.node) && row.node.kind === 'set'}
           <span class="soft"
-            >{say.wordings2(
-              sets.find(({ name }) => name === (row.node as { text: string }).text)?.wordings.length ?? 0
-            )}</span
+            >{sets.find(({ name }) => name === (row.node as { text: string }).text)?.wordings.length ?? 0} wordings</span
           >
         {/if}
-        {#if row.node.muted}<span class="soft">{say.setAside}</span>{/if}
+        {#if row.node.muted}<span class="soft">set aside</span>{/if}
         {#if origin && (row.level === 1 || !isGroup)}
           <a class="origin soft" href="{personaPath}#line-{origin.of}" tabindex="-1"
-            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : say.wordingOf(origin.line)}</a
+            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : `wording of ${origin.line}`}</a
           >
         {/if}
-        {#if isGroup && tree.folded.has(key)}<span class="soft"
-            >{say.parts((row.node as OutlineGroup).parts.length)}</span
+        {#if isGroup && tree.folded.has(key)}<span class="soft">{(row.node as OutlineGroup).parts.length} parts</span
           >{/if}
       </li>
       {#if tree.typing?.isNew && pathKey(tree.typing.wrap ?? tree.previous(tree.typing.path)) === key && tree.typing.path.at(-1)! > 0}
@@ -184,7 +180,7 @@
   {#if tree.typing}
     <input
       class="typed mono"
-      aria-label={tree.typing.isNew ? say.newPart : say.part}
+      aria-label={tree.typing.isNew ? 'New part' : 'Part'}
       bind:value={tree.typing.text}
       onkeydown={(event) => {
         if (event.key === 'Enter') tree.commit();

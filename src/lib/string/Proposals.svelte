@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { proposals as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -63,8 +62,7 @@
     if (!next.delete(says)) next.add(says);
     chosen = next;
   }
-  const share = (told: Effect['fitsLost']) =>
-    told ? `${percent(told.share)} (${percentRange(told)})` : say.noneJudged;
+  const share = (told: Effect['fitsLost']) => (told ? `${percent(told.share)} (${percentRange(told)})` : 'none judged');
   const allTogether = $derived(taken.map(({ says }) => says).join('; '));
 </script>
 
@@ -79,37 +77,39 @@
       </div>
       <div class="soft">
         {#if effect.gone.misses + effect.gone.fits + effect.come.fits + effect.come.misses || effect.removed || effect.added}
-          {say.missesRemoved(share(effect.missesRemoved))}<br />
-          {say.fitsLost} <b class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</b>
-          {#if effect.come.fits + effect.come.misses}<br />{say.fitsAndMissesCome(
-              effect.come.fits,
-              effect.come.misses
-            )}{/if}
-        {:else}{say.nothingChanges}{/if}
+          misses removed {share(effect.missesRemoved)}<br />
+          fits lost <b class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</b>
+          {#if effect.come.fits + effect.come.misses}<br />{effect.come.fits} fits and {effect.come.misses} misses come{/if}
+        {:else}nothing changes{/if}
       </div>
     </TableCell>
   {/each}
 {/snippet}
 
-<section class="sheet" aria-label={say.proposals}>
+<section class="sheet" aria-label="Proposals">
   <header>
-    <h2>{say.proposals}</h2>
-    <span class="soft">{say.changesYourVerdictsSupport(judged === null ? null : count(judged))}</span>
+    <h2>Proposals</h2>
+    <span class="soft"
+      >changes that the verdicts on {judged === null ? 'the' : count(judged)} people judged speak for, each measured before
+      it is taken; shares are of the judged people found</span
+    >
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if proposals === null}
-    {#if !fault}<Waiting says={say.measuring} lines={3} />{/if}
+    {#if !fault}<Waiting says="Measuring…" lines={3} />{/if}
   {:else if !proposals.length}
     <p>
-      {judged ? say.noChangeGainsAnythingByThe : say.runTheStringAndJudgeSome}
+      {judged
+        ? 'No change gains anything by the verdicts there are. Judge more people, above all misses.'
+        : 'Run the string and judge some people first: proposals come from who is a fit and who is not.'}
     </p>
   {:else}
     <div class="scroll">
       <div class="tabled">
-        <Table class={readFor !== text ? 'stale' : ''} aria-label={say.proposalsBestFirst}>
+        <Table class={readFor !== text ? 'stale' : ''} aria-label="Proposals, best first">
           <TableHead>
             <TableRow>
-              <TableHeader></TableHeader><TableHeader>{say.change}</TableHeader>
+              <TableHeader></TableHeader><TableHeader>Change</TableHeader>
               {#each sources as source (source.id)}<TableHeader>{source.name}</TableHeader>{/each}
               <TableHeader></TableHeader>
             </TableRow>
@@ -119,7 +119,7 @@
               <TableRow>
                 <TableCell
                   ><Tick
-                    label={say.choose(proposal.says)}
+                    label="Choose: {proposal.says}"
                     hideLabel
                     checked={chosen.has(proposal.says)}
                     ontick={() => choose(proposal.says)}
@@ -128,19 +128,19 @@
                 <TableCell
                   ><b>{proposal.says}</b>
                   {#if proposal.costly}<div class="costly">
-                      {say.mayLoseMoreThanAFew}
+                      may lose more than a few fits: look at who goes first
                     </div>{/if}
                 </TableCell>
                 {@render effects(proposal.effects)}
                 <TableCell class="acts">
                   <Act
-                    aria-label={say.whoGoes(proposal.says)}
-                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}>{say.whoGoes2}</Act
+                    aria-label="Who goes? {proposal.says}"
+                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</Act
                   >
                   <Act
                     disabled={readFor !== text}
-                    aria-label={say.take(proposal.says)}
-                    onclick={() => ontake(proposal.text, proposal.says)}>{say.take2}</Act
+                    aria-label="Take: {proposal.says}"
+                    onclick={() => ontake(proposal.text, proposal.says)}>Take</Act
                   >
                 </TableCell>
               </TableRow>
@@ -148,18 +148,18 @@
             {#if joint}
               <TableRow class="joint">
                 <TableCell></TableCell>
-                <TableCell><b>{say.theChosenTogether(taken.length)}</b></TableCell>
+                <TableCell><b>The {taken.length} chosen together</b></TableCell>
                 {@render effects(joint.effects)}
                 <TableCell class="acts">
                   <Act
-                    aria-label={say.whoGoesAllChosen}
-                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>{say.whoGoes2}</Act
+                    aria-label="Who goes? All chosen"
+                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</Act
                   >
                   <Act
                     look="main"
                     disabled={readFor !== text}
-                    aria-label={say.takeAllChosen}
-                    onclick={() => ontake(joint!.text, allTogether)}>{say.takeAll}</Act
+                    aria-label="Take all chosen"
+                    onclick={() => ontake(joint!.text, allTogether)}>Take all</Act
                   >
                 </TableCell>
               </TableRow>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sourceCard as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { exactness } from '$lib/marks/exactness';
   import SearchBoxes from './SearchBoxes.svelte';
@@ -35,18 +34,18 @@
   let shown = $state(3);
 </script>
 
-<section class="sheet" class:stale aria-label={say.howIsAsked(source.name)}>
+<section class="sheet" class:stale aria-label="How {source.name} is asked">
   <header>
     <h2>{source.name}</h2>
-    {#if source.kind === 'by-hand'}<span class="soft">{say.runByHand}</span>{/if}
-    {#if source.kind === 'connected'}<span class="soft">{say.connectedServiceCountedWhenItIs}</span>{/if}
+    {#if source.kind === 'by-hand'}<span class="soft">run by hand</span>{/if}
+    {#if source.kind === 'connected'}<span class="soft">connected service: counted when it is run</span>{/if}
     {#if reading}
       <span class="badge {reading.rendering.exactness}">{exactness[reading.rendering.exactness].word}</span>
       <span class="soft">{exactness[reading.rendering.exactness].means}</span>
       <span class="end">
         {#if reading.rendering.searches.length}
-          {say.search(reading.rendering.searches.length)}{several ? 'es' : ''}
-          <CopyButton text={reading.copy} label={several ? say.copyAll : say.copy} of={source.name} />
+          {reading.rendering.searches.length} search{several ? 'es' : ''}
+          <CopyButton text={reading.copy} label={several ? 'Copy all' : 'Copy'} of={source.name} />
         {/if}
       </span>
     {/if}
@@ -56,7 +55,7 @@
       <div class="limits">
         {#each limits as { kind, used, most } (kind)}
           <div>
-            <span class="soft">{say.ofText(count(used), count(most), kind)}</span>
+            <span class="soft">{count(used)} of {count(most)} {kind}</span>
             <div class="use-bar">
               <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > 0.9 * most}></i>
             </div>
@@ -69,8 +68,8 @@
         .map(({ message }) => message)] as note (note)}<p class="note">{note}</p>{/each}
     {#if keptBack}
       <p class="note">
-        {say.dropsPeopleItselfOfAllWho(source.name, count(keptBack.people), percent(keptBack.share))}
-        {keptBack.facts.join(' or ')}{say.whichItIsAsked}
+        {source.name} drops {count(keptBack.people)} people itself, {percent(keptBack.share)} of all who could meet the string
+        there: it lacks their {keptBack.facts.join(' or ')}, which it is asked.
       </p>
     {/if}
     <ol>
@@ -81,12 +80,12 @@
       {/each}
     </ol>
     {#if reading.rendering.searches.length > shown}
-      <Act onclick={() => (shown = Infinity)}>{say.showAllSearches(reading.rendering.searches.length)}</Act>
+      <Act onclick={() => (shown = Infinity)}>Show all {reading.rendering.searches.length} searches</Act>
     {/if}
   {:else if blocked}
-    <p class="note">{say.fixTheErrorsInTheString}</p>
+    <p class="note">Fix the errors in the string to see its search.</p>
   {:else}
-    <Waiting says={say.translating} />
+    <Waiting says="Translating…" />
   {/if}
   {#if hand && reading?.rendering.searches.length}{@render hand()}{/if}
 </section>

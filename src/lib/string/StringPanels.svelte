@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { stringPanels as say } from './words';
   import { reload } from '$lib/kept/reload';
   import Tab from 'carbon-components-svelte/src/Tabs/Tab.svelte';
   import TabContent from 'carbon-components-svelte/src/Tabs/TabContent.svelte';
@@ -30,14 +29,14 @@
     string.chosen.reduce((sum, { id }) => sum + (string.reading.sources[id]?.problems.length ?? 0), 0)
   );
   const names: Record<Panel, string> = $derived({
-    worth: say.worthOfEachPart,
+    worth: 'Worth of each part',
     proposals: `Proposals${string.best.list?.length ? ` (${string.best.list.length})` : ''}`,
-    narrowing: say.narrowing,
+    narrowing: 'Narrowing',
     meanings: `Meanings${string.ambiguous.length ? ` (${string.ambiguous.length})` : ''}`,
-    tree: say.asATree,
-    searches: `Searches${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
-    versions: say.versions(data.versions.length),
-    paste: say.pasteFromASource
+    tree: 'As a tree',
+    searches: `Searches to copy${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
+    versions: `Versions (${data.versions.length})`,
+    paste: 'Paste from a source'
   });
   const show = (next: Panel, more: Record<string, string> = {}) =>
     goto(briefPath(data.brief.id, 'string', { ...(next !== 'worth' && { panel: next }), ...more }), {
@@ -105,7 +104,7 @@
     {/await}
   {:else if !string.parts.length || !string.parsed.query}
     <p class="empty soft">
-      {say.nothingIsWantedYetWriteThe}
+      Nothing is wanted yet. Write the string above, or build it from the persona and its wordings.
     </p>
   {:else if one === 'searches'}
     {#await import('./SearchesToCopy.svelte') then { default: SearchesToCopy }}
@@ -113,7 +112,8 @@
     {/await}
   {:else if !canCount}
     <p class="empty soft">
-      {say.noSourceThatCanBeCounted}
+      No source that can be counted is ticked above: tick one, run a connected service, or copy the searches of a place
+      run by hand.
     </p>
   {:else if one === 'worth'}
     <Ledger
@@ -145,7 +145,7 @@
       />
     {/await}
   {:else if string.blocked}
-    <p class="empty soft">{say.theStringHasSomethingThatMust}</p>
+    <p class="empty soft">The string has something that must be mended first: see the list under the editor.</p>
   {:else if one === 'proposals'}
     {#await import('./Proposals.svelte') then { default: Proposals }}
       <Proposals
@@ -162,7 +162,7 @@
       />
     {/await}
   {:else if !string.ambiguous.length}
-    <p class="empty soft">{say.noWordOfThisStringIs}</p>
+    <p class="empty soft">No word of this string is known to mean several things.</p>
   {:else}
     {#await import('./Meanings.svelte') then { default: Meanings }}
       <Meanings text={string.text} sources={string.counted} ontake={(taken) => string.write(taken)} />

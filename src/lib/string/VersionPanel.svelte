@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { versionPanel as say } from './words';
   import { moment } from '$lib/marks/format';
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -30,8 +29,8 @@
   const other = $derived(versions.find(({ number }) => String(number) === against && number !== version?.number));
   const to = $derived(
     other
-      ? { text: other.text, sets: setQueries(other.sets), name: say.version(other.number) }
-      : { text, sets, name: say.theStringAbove }
+      ? { text: other.text, sets: setQueries(other.sets), name: `version ${other.number}` }
+      : { text, sets, name: 'the string above' }
   );
   const parts = $derived(
     version ? compareVersions(version.text, to.text, { before: setQueries(version.sets), after: to.sets }) : []
@@ -40,61 +39,60 @@
   const same = $derived(version?.text === to.text);
 </script>
 
-<section class="sheet" aria-label={say.versions}>
+<section class="sheet" aria-label="Versions">
   <div class="list">
-    <h2>{say.versions}</h2>
+    <h2>Versions</h2>
     {#each versions as one (one.number)}
       <Act look="plain" aria-current={one.number === version?.number} onclick={() => onopen(one.number)} class="one">
         <b>{one.number}</b><span>{one.name || one.note || moment(one.createdAt)}</span>
-        {#if one.parent !== null && one.parent !== one.number - 1}<small>{say.from(one.parent)}</small>{/if}
+        {#if one.parent !== null && one.parent !== one.number - 1}<small>from {one.parent}</small>{/if}
       </Act>
     {:else}
-      <p class="soft">{say.noneYetEveryStringThatIs}</p>
+      <p class="soft">None yet. Every string that is run is kept here.</p>
     {/each}
   </div>
   {#if version}
     <div class="open">
       <div class="acts">
         <Field
-          aria-label={say.nameOfVersion(version.number)}
-          placeholder={say.nameOfVersion(version.number)}
+          aria-label="Name of version {version.number}"
+          placeholder="Name of version {version.number}"
           value={version.name}
           maxlength="100"
           onchange={(event) => onname(version.number, { name: event.currentTarget.value })}
         />
         <Field
           class="note"
-          aria-label={say.noteOnVersion(version.number)}
-          placeholder={say.noteOnVersion(version.number)}
+          aria-label="Note on version {version.number}"
+          placeholder="Note on version {version.number}"
           value={version.note}
           maxlength="500"
           onchange={(event) => onname(version.number, { note: event.currentTarget.value })}
         />
-        <Act disabled={version.text === text} onclick={() => ontake(version)}>{say.takeUpAgain}</Act>
-        <CopyButton text={version.text} of={say.version(version.number)} />
+        <Act disabled={version.text === text} onclick={() => ontake(version)}>Take up again</Act>
+        <CopyButton text={version.text} of="version {version.number}" />
       </div>
       <p class="soft">
-        {say.fromVersionTo(version.number)}
-        <Pick bind:value={against} aria-label={say.compareWith}>
-          <option value="string">{say.theStringAbove}</option>
+        From version {version.number} to
+        <Pick bind:value={against} aria-label="Compare with">
+          <option value="string">the string above</option>
           {#each versions.filter(({ number }) => number !== version.number) as one (one.number)}
-            <option value={String(one.number)}>{say.version(one.number)}</option>
+            <option value={String(one.number)}>version {one.number}</option>
           {/each}
         </Pick>:
-        {same ? say.theSameText : parts.length ? '' : say.theSamePartsWrittenOtherwise}
+        {same ? 'the same text.' : parts.length ? '' : 'the same parts, written otherwise.'}
       </p>
       {#if parts.length}
         <PartChanges {parts} />
       {/if}
-      <Fold title={say.asText} open={!parts.length && !same}>
+      <Fold title="As text" open={!parts.length && !same}>
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <pre tabindex="0">{#each words as change, i (i)}{#if change.added}<ins>{change.value}</ins
               >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
       </Fold>
       {#if version.sets.length}
         <p class="soft">
-          {say.wordSetsAsTheyWere}
-          {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
+          Word sets as they were: {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
         </p>
       {/if}
     </div>

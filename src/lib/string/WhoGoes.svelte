@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { whoGoes as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -48,26 +47,26 @@
   });
   const summary = ({ fits }: Answered['goes']) =>
     fits.judged
-      ? say.ofJudgedAreFits(fits.count, fits.judged, percent(fits.count / fits.judged), percentRange(fits.interval))
-      : say.nobodyJudgedYet;
+      ? `${fits.count} of ${fits.judged} judged are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
+      : 'nobody judged yet';
 </script>
 
-<section class="sheet" aria-label={say.whoGoes}>
+<section class="sheet" aria-label="Who goes">
   <header>
-    <h3>{say.whoGoes2(says)}</h3>
-    <Pick label={say.at} bind:value={sourceId}>
+    <h3>Who goes: {says}</h3>
+    <Pick label="at" bind:value={sourceId}>
       {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
     </Pick>
-    <Act onclick={onclose}>{say.close}</Act>
+    <Act onclick={onclose}>Close</Act>
   </header>
   <Refused problem={refused} />
   {#if answer}
-    {#each [['goes', say.wouldGo], ['comes', say.wouldCome]] as const as [key, words] (key)}
+    {#each [['goes', 'would go'], ['comes', 'would come']] as const as [key, words] (key)}
       {@const side = answer[key]}
       {#if key === 'goes' || side.shown}
         <p>
           <b>{about(side.count)} {words}</b>{side.shown
-            ? say.ofShownDrawnToRead(count(side.sample.length), count(side.shown), summary(side))
+            ? `, ${count(side.sample.length)} of ${count(side.shown)} shown drawn to read; ${summary(side)}.`
             : '.'}
         </p>
         {#if side.sample.length}
@@ -75,7 +74,7 @@
             {briefId}
             {sourceId}
             people={side.sample}
-            label={say.peopleWho(words)}
+            label="People who {words}"
             onjudged={() => {
               onjudged();
               void load();
@@ -85,7 +84,7 @@
       {/if}
     {/each}
   {:else if !refused}
-    <Waiting says={say.findingThem} lines={3} />
+    <Waiting says="Finding them…" lines={3} />
   {/if}
 </section>
 

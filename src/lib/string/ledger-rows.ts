@@ -71,6 +71,15 @@ const sumOf = (counts: readonly Judged[]): Judged => ({
   misses: counts.reduce((sum, { misses }) => sum + misses, 0)
 });
 
+/** The judged people whom the whole string brings. */
+export const broughtByAll = (
+  answers: Readonly<Record<string, Answer<'ledger'> | undefined>>,
+  reading: Reading = 'possible'
+): Judged =>
+  sumOf(
+    Object.values(answers).flatMap((answer) => answer?.rows?.[reading].find(({ path }) => !path.length)?.brings ?? [])
+  );
+
 /** The judged people whom a part brings or, of an exclusion, throws out. */
 export const broughtBy = (line: LedgerLine): Judged => sumOf(Object.values(line.figures).map(({ brings }) => brings));
 
@@ -81,16 +90,6 @@ export const wholeOf = (answer: Answer<'ledger'> | undefined, reading: Reading =
 /** The change in the count when a part is left out; null where nothing is left, or where that cannot be asked. */
 export const changeOf = (figures: Figures, whole: Counted): number | null =>
   figures.without && figures.without.middle - whole.middle;
-
-/** How many more people would match without a part, over all sources that can be asked without it; null where none can. */
-export function keptOutBy(line: LedgerLine, whole: (sourceId: string) => Counted | undefined): number | null {
-  const changes = Object.entries(line.figures).flatMap(([sourceId, figures]) => {
-    const of = whole(sourceId);
-    const change = of && changeOf(figures, of);
-    return change === null || change === undefined ? [] : [change];
-  });
-  return changes.length ? Math.max(0, Math.round(changes.reduce((sum, change) => sum + change, 0))) : null;
-}
 
 /**
  * What stands out about a part: it matches nobody and changes nothing anywhere (`idle`), matches nobody and so shuts

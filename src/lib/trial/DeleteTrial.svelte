@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { deleteTrial as say } from './words';
   import Button from 'carbon-components-svelte/src/Button/Button.svelte';
   import Sure from '$lib/ui/Sure.svelte';
   import { call } from '$lib/api/call';
@@ -23,15 +22,15 @@
   }
 </script>
 
-<Button kind="ghost" size="small" on:click={() => (open = true)}>{say.deleteThisTrial}</Button>
+<Button kind="ghost" size="small" on:click={() => (open = true)}>Delete this trial</Button>
 <Sure
   size="xs"
   {open}
-  heading={say.deleteTheTrialOfVersionOn(trial.version, trial.sourceName)}
-  yes={say.deleteText}
-  no={say.keep}
+  heading="Delete the trial of version {trial.version} on {trial.sourceName}?"
+  yes="Delete"
+  no="Keep"
   onyes={remove}
   onclose={() => (open = false)}
 >
-  {say.itsPagesAndItsSampleGo}
+  Its pages and its sample go, and its figures leave the comparison. The verdicts on its people stay.
 </Sure>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { judgingAs as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
 
@@ -15,9 +14,9 @@
 
 {#if naming}
   <Field
-    label={say.judgingAs}
+    label="judging as"
     inline
-    aria-label={say.nameOfTheSecondJudge}
+    aria-label="Name of the second judge"
     maxlength="60"
     onchange={(event: Event & { currentTarget: HTMLInputElement }) => {
       naming = false;
@@ -29,15 +28,15 @@
   />
 {:else}
   <Pick
-    label={say.judgingAs}
+    label="judging as"
     value={as ?? ''}
     onpick={(name) => {
       if (name === '+') naming = true;
       else onjudge(name);
     }}
   >
-    <option value="">{say.firstJudge}</option>
+    <option value="">first judge</option>
     {#each names as name (name)}<option value={name}>{name}</option>{/each}
-    <option value="+">{say.someoneElse}</option>
+    <option value="+">someone else…</option>
   </Pick>
 {/if}

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { nobodyFound as say } from './words';
   import { certainOnly } from '$lib/frame/certain-only';
   import { count } from '$lib/marks/format';
   import { print } from '$core/language';
@@ -15,19 +14,21 @@
 </script>
 
 {#if trial.filtered || people}
-  <h2>{say.nobodyIsLeft}</h2>
+  <h2>Nobody is left</h2>
   <p>
     {#if certainOnly() && people}
-      {say.peopleArePossibleHereAndNone(count(people), trial.sourceName)} <i>{say.certainOnly}</i> {say.toReadThem}
+      {count(people)} people are possible here, and none is certain: {trial.sourceName} does not tell all that the string
+      asks. Untick <i>Certain only</i> to read them.
     {:else}
-      {say.cameFromAndWhatItTells(count(trial.filtered), trial.sourceName)}
+      {count(trial.filtered)} came from {trial.sourceName}, and what it tells of them contradicts the part that it
+      cannot be asked:
       <code class="mono">{trial.rendering.leftover ? print(trial.rendering.leftover) : trial.text}</code>
     {/if}
   </p>
 {:else}
-  <h2>{say.nobodyIsFound}</h2>
+  <h2>Nobody is found</h2>
   <p>
-    {trial.rendering.notes.join(' ') || say.hasNobodyForThisString(trial.sourceName)}
-    <a href={stringPath}>{say.changeTheString}</a>
+    {trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`}
+    <a href={stringPath}>Change the string.</a>
   </p>
 {/if}

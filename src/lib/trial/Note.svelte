@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { note as say } from './words';
   import TextBox from '$lib/ui/TextBox.svelte';
   import { untrack } from 'svelte';
   import { ApiProblem, call } from '$lib/api/call';
@@ -37,7 +36,7 @@
         body: { sourceId, personId, text, revision: known }
       });
       known = kept?.revision ?? 0;
-      said = kept ? 'kept' : say.takenAway;
+      said = kept ? 'kept' : 'taken away';
       onkept();
     } catch (problem) {
       refused = problem;
@@ -52,12 +51,12 @@
 </script>
 
 <TextBox
-  label={say.note}
+  label="Note"
   bind:ref={field}
   bind:value={text}
   rows="2"
   maxlength="2000"
-  placeholder={say.whatToRememberOfThemW}
+  placeholder="what to remember of them (W)"
   onchange={keep}
   onkeydown={(event: KeyboardEvent & { currentTarget: HTMLElement }) => {
     if (event.key === 'Escape') event.currentTarget.blur();

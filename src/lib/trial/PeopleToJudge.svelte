@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { peopleToJudge as say } from './words';
   import DataTable from 'carbon-components-svelte/src/DataTable/DataTable.svelte';
   import Toolbar from 'carbon-components-svelte/src/DataTable/Toolbar.svelte';
   import ToolbarBatchActions from 'carbon-components-svelte/src/DataTable/ToolbarBatchActions.svelte';
@@ -28,12 +27,12 @@
   const byId = $derived(new Map(people.map((one) => [one.person.id, one])));
   let selected: string[] = $state([]);
   const headers: { key: keyof PersonRow; value: string }[] = [
-    { key: 'rank', value: say.shownAt },
-    { key: 'name', value: say.name },
-    { key: 'title', value: say.title },
-    { key: 'company', value: say.firm },
-    { key: 'country', value: say.country },
-    { key: 'verdict', value: say.verdict }
+    { key: 'rank', value: 'Shown at' },
+    { key: 'name', value: 'Name' },
+    { key: 'title', value: 'Title' },
+    { key: 'company', value: 'Firm' },
+    { key: 'country', value: 'Country' },
+    { key: 'verdict', value: 'Verdict' }
   ];
 
   let refused: unknown = $state(null);
@@ -91,14 +90,14 @@
     <Toolbar size="sm">
       <ToolbarBatchActions>
         {#each Object.entries(verdicts) as [verdict, { sign, word }] (verdict)}
-          <Act onclick={() => judge(selected, verdict as Verdict)}>{say.all(sign, word.toLowerCase())}</Act>
+          <Act onclick={() => judge(selected, verdict as Verdict)}>{sign} All {word.toLowerCase()}</Act>
         {/each}
-        <Act onclick={keep}>{say.keepOnTheShortlist}</Act>
+        <Act onclick={keep}>Keep on the shortlist</Act>
       </ToolbarBatchActions>
       <ToolbarContent>
-        <ToolbarSearch persistent shouldFilterRows placeholder={say.findIn(label.toLowerCase())} />
+        <ToolbarSearch persistent shouldFilterRows placeholder="Find in {label.toLowerCase()}" />
         <Act onclick={() => saveFile(peopleCsv(people), `${label.toLowerCase().replaceAll(' ', '-')}.csv`, 'text/csv')}
-          >{say.saveAsCsv}</Act
+          >Save as CSV</Act
         >
       </ToolbarContent>
     </Toolbar>
@@ -108,7 +107,7 @@
           {#each Object.entries(verdicts) as [verdict, { sign, word, colour }] (verdict)}
             <Act
               aria-pressed={(row as PersonRow).verdict === verdict}
-              aria-label={say.is((row as PersonRow).name, verdict === 'unsure' ? '' : 'a ', word.toLowerCase())}
+              aria-label="{(row as PersonRow).name} is {verdict === 'unsure' ? '' : 'a '}{word.toLowerCase()}"
               style="color: {colour}"
               onclick={() => judge([(row as PersonRow).id], verdict as Verdict)}>{sign} {word}</Act
             >

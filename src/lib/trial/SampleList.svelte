@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sampleList as say } from './words';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { count } from '$lib/marks/format';
@@ -37,25 +36,25 @@
 
 <!-- Everybody drawn at once: to be searched, sorted, judged together and saved. -->
 <div class="sheet">
-  <Fold title={say.allAsAList(count(sample.length))} bind:open>
+  <Fold title="All {count(sample.length)} as a list" bind:open>
     <div class="line">
-      <Pick label={say.verdict} bind:value={verdict}>
+      <Pick label="Verdict" bind:value={verdict}>
         {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Pick>
-      <Pick label={say.told} bind:value={certainty}>
+      <Pick label="Told" bind:value={certainty}>
         {#each Object.entries(told) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Pick>
       {#if causes.length}
-        <Pick label={say.cameBy} bind:value={cause}>
-          <option value="">{say.anyTerm}</option>
+        <Pick label="Came by" bind:value={cause}>
+          <option value="">any term</option>
           {#each causes as { term, people } (term)}<option value={term}>{term} ({count(people)})</option>{/each}
         </Pick>
       {/if}
-      <span class="soft">{say.shown(count(people.length))}</span>
+      <span class="soft">{count(people.length)} shown</span>
     </div>
     {#if open}
       {#await import('./PeopleToJudge.svelte') then { default: PeopleToJudge }}
-        <PeopleToJudge {briefId} {sourceId} {people} label={say.peopleDrawn} {onjudged} />
+        <PeopleToJudge {briefId} {sourceId} {people} label="People drawn" {onjudged} />
       {/await}
     {/if}
   </Fold>

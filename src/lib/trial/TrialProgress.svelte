@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { trialProgress as say } from './words';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { count } from '$lib/marks/format';
@@ -18,28 +17,26 @@
   const progress = $derived(trial.progress);
   const last = $derived(trial.events.at(-1));
   const words = {
-    waiting: say.waitsForItsTurn,
-    running: say.isRunning,
-    done: say.isDone,
-    stopped: say.wasStopped,
-    failed: say.couldNotGoOn
+    waiting: 'waits for its turn',
+    running: 'is running',
+    done: 'is done',
+    stopped: 'was stopped',
+    failed: 'could not go on'
   };
 </script>
 
-<div class="row" role="region" aria-label={say.howFarVersionOnIs(trial.version, trial.sourceName)}>
+<div class="row" role="region" aria-label="How far version {trial.version} on {trial.sourceName} is">
   <p role="status">
-    {#if href}<a {href}>{say.versionOn(trial.version, trial.sourceName)}</a>{:else}<b
-        >{say.versionOn(trial.version, trial.sourceName)}</b
+    {#if href}<a {href}>Version {trial.version} on {trial.sourceName}</a>{:else}<b
+        >Version {trial.version} on {trial.sourceName}</b
       >{/if}
     <b>{words[trial.state]}.</b>
     <span class="soft"
-      >{say.ofSearch(progress.searchesDone, progress.searches)}{progress.searches === 1 ? '' : 'es'}{say.pageRowsSoFar(
-        count(progress.pages),
-        progress.pages === 1 ? '' : 's',
-        count(progress.rows)
-      )}{trial.spent ? say.sSpent(count(trial.spent.amount), trial.spent.unit) : ''}{last
-        ? say.lastSearchPage(last.search + 1, last.page + 1, last.what)
-        : ''}</span
+      >{progress.searchesDone} of {progress.searches} search{progress.searches === 1 ? '' : 'es'}, {count(
+        progress.pages
+      )} page{progress.pages === 1 ? '' : 's'}, {count(progress.rows)} rows so far{trial.spent
+        ? `, ${count(trial.spent.amount)} ${trial.spent.unit}s spent`
+        : ''}{last ? `; last: search ${last.search + 1}, page ${last.page + 1}: ${last.what}` : ''}</span
     >
     {trial.problem}
   </p>
@@ -47,13 +44,13 @@
     size="sm"
     max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)}
     value={progress.rows}
-    labelText={say.rowsSoFar}
+    labelText="Rows so far"
     hideLabel
   />
   {#if isUnderWay(trial)}
-    <Act onclick={onstop}>{say.stop}</Act>
+    <Act onclick={onstop}>Stop</Act>
   {:else}
-    <Act look="main" onclick={onresume}>{say.goOn}</Act>
+    <Act look="main" onclick={onresume}>Go on</Act>
   {/if}
 </div>
 

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { trialSummary as say } from './words';
   import { possibleOnly, searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -16,28 +15,25 @@
     <Figure name="estimated" value={found.estimated[reading()].middle} source={trial.sourceId} version={trial.version}
       >{about(found.estimated[reading()])}</Figure
     >
-    {say.found}{isExact(found.estimated[reading()])
+    found{isExact(found.estimated[reading()])
       ? ''
       : ` (${counted(found.estimated[reading()])})`}{#if trial.rendering.leftover}:
       <Figure name="shown" value={found.shown} source={trial.sourceId} version={trial.version}
         >{count(found.shown)}</Figure
-      >
-      {say.shown}
+      > shown,
       <Figure name="certain" value={found.certain} source={trial.sourceId} version={trial.version}
         >{count(found.certain)}</Figure
-      >
-      {say.certain}
+      > certain,
       <Figure name="possible only" value={possibleOnly(found)} source={trial.sourceId} version={trial.version}
         >{count(possibleOnly(found))}</Figure
-      >
-      {say.possible}{#if trial.filtered}{say.contradictedAndRemoved(count(trial.filtered))}{/if}{/if}.
+      > possible{#if trial.filtered}, {count(trial.filtered)} contradicted and removed{/if}{/if}.
     {!trial.people
-      ? say.nobodyIsLeftToRead
+      ? 'Nobody is left to read.'
       : trial.sample.length === trial.people
-        ? say.allAreHereToRead(count(trial.people))
-        : say.drawnThroughAll(trial.sample.length, count(trial.people))}
-    {#if trial.contacted}{say.wereContactedAlreadyAndAreLeft(count(trial.contacted))}{/if}
-    {#if trial.duplicates}{say.lookLikeAPersonShownBefore(count(trial.duplicates))}{/if}
-    {#if trial.spent}{say.spentS(count(trial.spent.amount), trial.spent.unit)}{/if}
+        ? `All ${count(trial.people)} are here to read.`
+        : `${trial.sample.length} drawn through all ${count(trial.people)}.`}
+    {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
+    {#if trial.duplicates}{count(trial.duplicates)} look like a person shown before under another id.{/if}
+    {#if trial.spent}Spent: {count(trial.spent.amount)} {trial.spent.unit}s.{/if}
   {/if}
 </p>

@@ -2,8 +2,8 @@
 export const reasons = [
   'wrong rank',
   'wrong function',
-  'wrong industry',
-  'changed jobs',
+  'wrong trade',
+  'moved on',
   'too small or large',
-  'already a customer'
+  'ours already'
 ] as const;

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { numberField as say } from './words';
   import NumberInput from 'carbon-components-svelte/src/NumberInput/NumberInput.svelte';
 
   interface Props {
@@ -22,7 +21,7 @@
   {min}
   allowEmpty={placeholder !== undefined}
   disableWheel
-  invalidText={say.aWholeNumberFrom(min, max === undefined ? '' : ` to ${max}`)}
+  invalidText="A whole number from {min}{max === undefined ? '' : ` to ${max}`}"
   {...{
     ...(max !== undefined && { max }),
     ...(placeholder && { placeholder })

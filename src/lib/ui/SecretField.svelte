@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { secretField as say } from './words';
   import PasswordInput from 'carbon-components-svelte/src/TextInput/PasswordInput.svelte';
 
   interface Props {
@@ -17,7 +16,7 @@
   labelText={label}
   bind:value
   autocomplete="off"
-  showPasswordLabel={say.showTheKey}
-  hidePasswordLabel={say.hideTheKey}
+  showPasswordLabel="Show the key"
+  hidePasswordLabel="Hide the key"
   {...rest}
 />

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { thresholdFields as say } from './words';
   import { usualThresholds, watchedFields, type Thresholds } from '$core/changes';
   import NumberField from '$lib/ui/NumberField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -7,20 +6,20 @@
   let { thresholds = $bindable() }: { thresholds: Thresholds } = $props();
 
   const words = {
-    title: say.jobTitle,
-    company: say.firm,
-    country: say.country,
-    place: say.place,
-    headcount: say.headcount,
-    mail: say.emailAddress,
-    name: say.personsName
+    title: 'Job title',
+    company: 'Firm',
+    country: 'Country',
+    place: 'Place',
+    headcount: 'Headcount',
+    mail: 'Email address',
+    name: 'Person’s name'
   } as const;
   const percent = $derived(thresholds.headcount ?? 0);
 </script>
 
 <!-- Which changes a watch reports: of which fields, and from how large a step of the headcount. -->
 <fieldset>
-  <legend>{say.reportChangesOf}</legend>
+  <legend>Report changes of</legend>
   <div class="fields">
     {#each watchedFields as field (field)}
       <Tick
@@ -32,7 +31,7 @@
   </div>
   {#if thresholds.headcount !== null}
     <NumberField
-      label={say.smallestChangeOfHeadcountInPercent}
+      label="Smallest change of headcount, in percent"
       max={1000}
       bind:value={() => percent, (value) => (thresholds = { ...thresholds, headcount: value ?? 0 })}
     />

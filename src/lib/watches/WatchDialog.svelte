@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { watchDialog as say } from './words';
   import { toast } from '$lib/ui/toasts.svelte';
   import type { Snippet } from 'svelte';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
@@ -51,7 +50,7 @@
       const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), thresholds, ...what() };
       await call('createWatch', { params: { id: briefId }, body });
       open = false;
-      toast(say.isWatchedFromNowOnNews(name.trim()), { href: '/', text: say.home });
+      toast(`${name.trim()} is watched from now on: news comes to Home.`, { href: '/', text: 'Home' });
     } catch (problem) {
       refused = problem;
     }
@@ -62,15 +61,15 @@
 <Modal
   bind:open
   modalHeading={heading}
-  primaryButtonText={say.beginToWatch}
+  primaryButtonText="Begin to watch"
   primaryButtonDisabled={!name.trim() || !ready}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText="Not now"
   on:click:button--secondary={() => (open = false)}
   on:submit={begin}
 >
   <Refused problem={refused ?? problem} />
   <p>{about}</p>
-  <Field label={say.name} maxlength="200" bind:value={name} />
+  <Field label="Name" maxlength="200" bind:value={name} />
   <RhythmFields bind:rhythm />
   <ThresholdFields bind:thresholds />
   {@render children()}

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { watchInbox as say } from './words';
   import { onMount, untrack } from 'svelte';
   import type { Answer } from '$api';
   import Refused from '$lib/frame/Refused.svelte';
@@ -53,9 +52,9 @@
 <svelte:window onkeydown={hear} />
 
 <!-- What came, by watch: gone through by keys. -->
-<section class="sheet" aria-label={say.whatWatchesHaveFound}>
+<section class="sheet" aria-label="What watches have found">
   <div class="watches">
-    <h2>{say.watches}</h2>
+    <h2>Watches</h2>
     {#each watches as watch (watch.id)}
       <WatchCard
         {watch}
@@ -67,9 +66,9 @@
   </div>
   <div class="news">
     <div class="line">
-      <h2>{inbox.watch ? nameOf(inbox.watch) : say.whatCame}</h2>
+      <h2>{inbox.watch ? nameOf(inbox.watch) : 'What came'}</h2>
       <Pick
-        label={say.show}
+        label="Show"
         hideLabel
         value={inbox.unread ? 'unread' : 'all'}
         onpick={(picked) => {
@@ -77,17 +76,13 @@
           void inbox.list();
         }}
       >
-        <option value="unread">{say.unread}</option><option value="all">{say.readAndUnread}</option>
+        <option value="unread">unread</option><option value="all">read and unread</option>
       </Pick>
-      <Tick
-        label={say.withoutThoseKnownAlready}
-        checked={inbox.onlyUnknown}
-        ontick={(on) => (inbox.onlyUnknown = on)}
-      />
+      <Tick label="without those known already" checked={inbox.onlyUnknown} ontick={(on) => (inbox.onlyUnknown = on)} />
     </div>
     <Refused problem={inbox.refused} />
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="list" tabindex="0" role="region" aria-label={say.newsARowEach}>
+    <div class="list" tabindex="0" role="region" aria-label="News, a row each">
       {#each inbox.shown as one (one.id)}
         <Act
           look="plain"
@@ -101,7 +96,7 @@
             <span>{[one.facts.title, one.facts.company].filter(Boolean).join(' at ')}</span>
             <span class="soft">{[one.facts.place, one.facts.country].filter(Boolean).join(', ')}</span>
             {#each one.changes as { field, before, now } (field)}<span
-                >{field}: <s class="soft">{before ?? say.notTold}</s> → {now ?? say.notTold}</span
+                >{field}: <s class="soft">{before ?? 'not told'}</s> → {now ?? 'not told'}</span
               >{/each}
           </span>
           <span class="soft">{[one.why, ...one.known].filter(Boolean).join('; ')}</span>
@@ -110,9 +105,9 @@
           >
         </Act>
       {:else}<p class="soft">
-          {inbox.unread ? say.nothingUnread : say.nothingYet}{say.whoeverIsNewChangesLeavesOr}
+          Nothing {inbox.unread ? 'unread' : 'yet'}: whoever is new, changes, leaves or comes back is shown here.
         </p>{/each}
-      {#if !inbox.last}<Act onclick={inbox.more}>{say.more}</Act>{/if}
+      {#if !inbox.last}<Act onclick={inbox.more}>More</Act>{/if}
     </div>
     {#if inbox.current}
       <div class="line">
@@ -121,9 +116,8 @@
             ><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Act
           >
         {/each}
-        <Act disabled={inbox.current.kind === 'left'} onclick={inbox.keep}>{say.keep} <kbd>K</kbd></Act>
-        <Act onclick={() => inbox.read(!inbox.current?.read)}
-          >{inbox.current.read ? say.unread2 : say.read} <kbd>R</kbd></Act
+        <Act disabled={inbox.current.kind === 'left'} onclick={inbox.keep}>Keep <kbd>K</kbd></Act>
+        <Act onclick={() => inbox.read(!inbox.current?.read)}>{inbox.current.read ? 'Unread' : 'Read'} <kbd>R</kbd></Act
         >
       </div>
     {/if}
@@ -132,15 +126,15 @@
 
 <Sure
   open={deleting !== null}
-  heading={say.deleteThisWatch}
-  yes={say.deleteForGood}
+  heading="Delete this watch?"
+  yes="Delete for good"
   onyes={() => {
     const watch = deleting?.id;
     if (watch) void inbox.attempt(() => call('deleteWatch', { params: { watch } }));
   }}
   onclose={() => (deleting = null)}
 >
-  {say.goesWithAllThatItHas(deleting?.name)}
+  “{deleting?.name}” goes with all that it has found; people who were kept, and verdicts, stay. This cannot be undone.
 </Sure>
 
 <style>

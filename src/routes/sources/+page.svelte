@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { sourcesPage as say } from '$lib/sources/words';
   import Sure from '$lib/ui/Sure.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Fold from '$lib/ui/Fold.svelte';
@@ -83,9 +82,9 @@
 </script>
 
 <div class="strip">
-  <h1>{say.sources}</h1>
+  <h1>Sources</h1>
   <p class="soft">
-    {say.placesThatFindPeopleTheStand}
+    Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.
   </p>
 </div>
 <Refused problem={refused} />
@@ -99,10 +98,8 @@
     <Table>
       <TableHead
         ><TableRow
-          ><TableHeader>{say.source}</TableHeader><TableHeader>{say.people}</TableHeader><TableHeader
-            >{say.howItIsAsked}</TableHeader
-          ><TableHeader>{say.howItCounts}</TableHeader><TableHeader>{say.state}</TableHeader><TableHeader
-            >{say.order}</TableHeader
+          ><TableHeader>Source</TableHeader><TableHeader>People</TableHeader><TableHeader>How it is asked</TableHeader
+          ><TableHeader>How it counts</TableHeader><TableHeader>State</TableHeader><TableHeader>Order</TableHeader
           ></TableRow
         ></TableHead
       >
@@ -111,7 +108,7 @@
           <TableRow class={source.hidden ? 'hidden' : ''}>
             <TableCell class="who"
               ><a href="/sources/{source.id}"><b>{source.name}</b></a>
-              <div class="soft">{kinds[source.kind]}{source.hidden ? say.hidden : ''}</div></TableCell
+              <div class="soft">{kinds[source.kind]}{source.hidden ? ', hidden' : ''}</div></TableCell
             >
             <TableCell
               >{!hasPeopleHere(source.kind) ? '–' : source.people === null ? '…' : count(source.people)}</TableCell
@@ -120,10 +117,10 @@
             <TableCell>{counting(source.sheet)}</TableCell>
             <TableCell
               >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Act onclick={() => (deleting = source)}
-                  >{say.deleteText}</Act
+                  >Delete</Act
                 >{/if}
               {#if source.faults}
-                <Fold title={say.faultsOn(Object.values(source.faults).filter(Boolean).length)}>
+                <Fold title="Faults ({Object.values(source.faults).filter(Boolean).length} on)">
                   {#each Object.entries(faultWords) as [fault, words] (fault)}
                     <Tick
                       label={words}
@@ -138,19 +135,19 @@
               ><Act
                 look="plain"
                 icon={ArrowUp}
-                aria-label={say.moveUp(source.name)}
+                aria-label="Move {source.name} up"
                 disabled={i === 0}
                 onclick={() => arrange({ move: { id: source.id, by: -1 } })}
               /><Act
                 look="plain"
                 icon={ArrowDown}
-                aria-label={say.moveDown(source.name)}
+                aria-label="Move {source.name} down"
                 disabled={i === data.sources.length - 1}
                 onclick={() => arrange({ move: { id: source.id, by: 1 } })}
               /><Act
-                aria-label="{source.hidden ? say.show : say.hide} {source.name}"
+                aria-label="{source.hidden ? 'Show' : 'Hide'} {source.name}"
                 onclick={() => arrange({ hidden: { id: source.id, is: !source.hidden } })}
-                >{source.hidden ? say.show : say.hide}</Act
+                >{source.hidden ? 'Show' : 'Hide'}</Act
               ></TableCell
             >
           </TableRow>
@@ -158,10 +155,11 @@
       </TableBody>
     </Table>
   </div>
-  <section class="sheet own" aria-label={say.addAPlaceThatYouRun}>
-    <h2>{say.aPlaceThatYouRunBy}</h2>
+  <section class="sheet own" aria-label="Add a place that you run by hand">
+    <h2>A place that you run by hand</h2>
     <p class="soft">
-      {say.forAPlaceEaveCannotReach}
+      For a place Eave cannot reach: it writes the search for you to copy. Start from what comes closest, and say how
+      the place is asked.
     </p>
     {#each generalSheets as sheet (sheet.id)}
       <p><Act onclick={() => start(sheet)}>{sheet.name}</Act> <span class="soft">{sheet.about}</span></p>
@@ -179,13 +177,13 @@
 
 <Sure
   open={deleting !== null}
-  heading={say.deleteThisSource}
-  yes={say.deleteForGood}
+  heading="Delete this source?"
+  yes="Delete for good"
   onyes={() => deleting && void remove(deleting)}
   onclose={() => (deleting = null)}
 >
-  {say.goesWith(deleting?.name)}
-  {deleting && hasPeopleHere(deleting.kind) ? say.itsPeople : say.itsSheet}{say.itsTrialsAndTheVerdictsOn}
+  “{deleting?.name}” goes with {deleting && hasPeopleHere(deleting.kind) ? 'its people' : 'its sheet'}, its trials and
+  the verdicts on its people, in every brief. This cannot be undone.
 </Sure>
 
 <style>

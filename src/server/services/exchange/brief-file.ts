@@ -185,19 +185,19 @@ export async function importBrief(file: BriefFile) {
   const person = (place: number): Person => {
     const one = file.people[place];
     if (!one)
-      throw new Refusal(422, 'Invalid input', `The file names person ${place} and holds only ${file.people.length}.`);
+      throw new Refusal(422, 'Not accepted', `The file names person ${place} and holds only ${file.people.length}.`);
     return one;
   };
   const versionIds = new Map(file.versions.map(({ number }) => [number, randomUUID()]));
   const versionOf = (number: number) => {
     const id = versionIds.get(number);
-    if (!id) throw new Refusal(422, 'Invalid input', `The file holds a run of version ${number} and no such version.`);
+    if (!id) throw new Refusal(422, 'Not accepted', `The file holds a run of version ${number} and no such version.`);
     return id;
   };
   const named = new Set(file.sources.map(({ id }) => id));
   for (const { sourceId } of [...file.trials, ...file.verdicts, ...file.judgements, ...file.notes])
     if (!named.has(sourceId))
-      throw new Refusal(422, 'Invalid input', `The file speaks of the source ${sourceId} and does not describe it.`);
+      throw new Refusal(422, 'Not accepted', `The file speaks of the source ${sourceId} and does not describe it.`);
   const {
     Brief,
     Source,

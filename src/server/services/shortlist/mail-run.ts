@@ -132,8 +132,7 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
   const run = await newestRun(id);
   const underWay = run && ['waiting', 'running'].includes(run.state);
   if (what === 'stop') {
-    if (underWay)
-      await run.update({ state: 'paused', problem: 'Stopped. Everything collected so far is saved.', goesOnAt: null });
+    if (underWay) await run.update({ state: 'paused', problem: 'It was stopped. What came is kept.', goesOnAt: null });
     return run && serializeRun(run);
   }
   if (underWay) {
@@ -150,7 +149,12 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
     return serializeRun(run);
   }
   const many = await openCount(id);
-  if (!many) throw new Refusal(409, 'Nothing to check', 'Every address on this list has been checked or is excluded.');
+  if (!many)
+    throw new Refusal(
+      409,
+      'Nothing to check',
+      'Every address of this list that can be checked was checked, or is left out.'
+    );
   const begun = await models().MailRun.create({
     id: randomUUID(),
     shortlistId: id,
@@ -188,19 +192,19 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
       if (month >= perMonth)
         throw new Later(
           untilNext('month'),
-          `The ${perMonth.toLocaleString('en')} checks for this month are used up; it resumes next month (UTC).`
+          `The ${perMonth.toLocaleString('en')} checks of this month are used up; it goes on next month (UTC).`
         );
       if (today >= perDay)
         throw new Later(
           untilNext('day'),
-          `The ${perDay.toLocaleString('en')} checks for today are used up; it resumes tomorrow (UTC).`
+          `The ${perDay.toLocaleString('en')} checks of today are used up; it goes on tomorrow (UTC).`
         );
       const batch = await openAddresses(run.shortlistId, Math.min(checker.batch, perDay - today, perMonth - month));
       if (!batch.length) break;
       const asked = new Set(batch);
       const told = (await checker.check(batch, halt)).filter(({ address }) => asked.has(address));
       // One that answers nothing that was asked would be asked for ever.
-      if (!told.length) throw new Error('The checker returned no results.');
+      if (!told.length) throw new Error('The checker answered for none of the addresses.');
       if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
       await database().transaction(async (transaction) => {
         await database().query(

@@ -156,7 +156,7 @@ export async function mergeInto(briefId: string, id: string, leaving: Leaving, t
     throw new Refusal(
       422,
       'No CSV',
-      'The file needs a header row and at least one row below it. Export it again from the receiving system, including the header row.'
+      'The file needs a heading and at least one line under it. Export it again from the receiving system, with its heading.'
     );
   const [{ people }, profile, names] = await Promise.all([
     whoLeaves(list, leaving),

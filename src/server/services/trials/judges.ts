@@ -116,7 +116,11 @@ export async function settle(
     const current = await Verdicts.findOne({ where, transaction, lock: true });
     const second = await Judgement.findOne({ where: { ...where, judge }, transaction });
     if (!current || !second)
-      throw new Refusal(409, 'Nothing to settle', 'Not both judges have judged this person any more. Reload the page.');
+      throw new Refusal(
+        409,
+        'Nothing to settle',
+        'Not both judges have judged this person any more. Load the page again.'
+      );
     if (current.revision !== revision)
       throw changedElsewhere('This verdict', { verdict: current.verdict, revision: current.revision });
     await Judgement.findOrCreate({

@@ -16,7 +16,7 @@ export async function settleConflict(
     throw new Refusal(
       409,
       'Nothing to settle',
-      'The records of this person are not judged differently any more. Reload the page.'
+      'The records of this person are not judged differently any more. Load the page again.'
     );
   await database().transaction(async (transaction) => {
     for (const { sourceId, personId, revision } of said.records) {

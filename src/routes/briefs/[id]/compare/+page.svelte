@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { comparePage as say } from '$lib/compare/words';
   import Fold from '$lib/ui/Fold.svelte';
   import Later from '$lib/ui/Later.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -121,57 +120,57 @@
 </script>
 
 <div class="strip">
-  <h1>{say.compare}</h1>
+  <h1>Compare</h1>
   <p class="soft">
     {board
-      ? headline(cells, sources, reading(), data.choice.body.baseline) || say.versionsDownSourcesAcrossPrecisionIs
+      ? headline(cells, sources, reading(), data.choice.body.baseline) ||
+        'Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval.'
       : ''}
   </p>
   {#if board}
     <CertainOnly {briefId} onrefused={(problem) => (refused = problem)} />
-    <a class="report" href={briefPath(briefId, 'report')}>{say.report}</a>
+    <a class="report" href={briefPath(briefId, 'report')}>Report</a>
   {/if}
 </div>
 <Refused problem={refused} />
 
 {#if !board}
   <div class="sheet empty">
-    <h2>{say.nothingToCompareYet}</h2>
+    <h2>Nothing to compare yet</h2>
     <p>
-      <a href={briefPath(briefId, 'string')}>{say.runTheString}</a>{say.judgeItsSampleChangeOneThing}
+      <a href={briefPath(briefId, 'string')}>Run the string</a>, judge its sample, change one thing and run it again.
+      Both versions then stand here side by side.
     </p>
   </div>
 {:else}
   <div class="tools">
     {#if triedVersions.length > 1}
       <fieldset>
-        <legend>{say.versions}</legend>
+        <legend>Versions</legend>
         {#each triedVersions as { number } (number)}
           <Tick label={String(number)} checked={shown.includes(number)} ontick={(on) => toggle(number, on)} />
         {/each}
       </fieldset>
     {/if}
-    <Fold title={say.measures}>
+    <Fold title="Measures">
       <fieldset>
-        <legend class="visually-hidden">{say.measuresShown}</legend>
+        <legend class="visually-hidden">Measures shown</legend>
         {#each boardMeasures as { id, name } (id)}
           <Tick label={name} checked={measures.includes(id)} ontick={(on) => toggleMeasure(id, on)} />
         {/each}
       </fieldset>
     </Fold>
-    <Pick label={say.sortBy} value={ask('sort') ?? ''} onpick={(picked) => choose({ sort: picked || null })}>
-      <option value="">{say.newestFirst}</option>
+    <Pick label="Sort by" value={ask('sort') ?? ''} onpick={(picked) => choose({ sort: picked || null })}>
+      <option value="">newest first</option>
       {#each sources as one (one.id)}
         <optgroup label={one.name}>
-          {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{say.at(name, one.name)}</option
-            >{/each}
+          {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{name} at {one.name}</option>{/each}
         </optgroup>
       {/each}
     </Pick>
     <span class="soft"
-      >{say.peopleSeen(count(board.people))}
-      <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure>
-      {say.judgedEachOnce}</span
+      >{count(board.people)} people seen, <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure> judged,
+      each once</span
     >
   </div>
   <Board
@@ -194,7 +193,7 @@
       <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
       {#if overlap}<OverlapChart {overlap} {sources} file="who-is-found-where" />{/if}
     </div>
-    <nav class="panels" aria-label={say.whatToLookInto}>
+    <nav class="panels" aria-label="What to look into">
       {#each Object.entries(panels) as [id, name] (id)}
         <Act aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Act>
       {/each}
@@ -213,7 +212,7 @@
           onjudged={refresh}
         />
       {:else}
-        <p class="soft hint">{say.changeTheStringAndRunIt}</p>
+        <p class="soft hint">Change the string and run it again to see who came and who went.</p>
       {/if}
     {:else if panel === 'sources'}
       {#if sources.length > 1}
@@ -226,7 +225,7 @@
           {there}
           onchoose={choose}
         />
-      {:else}<p class="soft hint">{say.runAVersionAtTwoSources}</p>{/if}
+      {:else}<p class="soft hint">Run a version at two sources to see whom one finds and the other lacks.</p>{/if}
     {:else if panel === 'recall' && version}
       <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
     {:else if panel === 'judges'}

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { personaPage as say } from '$lib/persona/words';
   import { untrack } from 'svelte';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
@@ -99,7 +98,7 @@
   async function take(file: File) {
     refused = null;
     try {
-      const hint = say.chooseAPersonaThatWasExported;
+      const hint = 'Choose a persona that was exported here.';
       persona.change(await readJsonFile(file, personaSchema, { kind: 'persona', hint }));
     } catch (problem) {
       refused = problem;
@@ -108,16 +107,16 @@
 </script>
 
 <div class="strip">
-  <h1>{say.persona}</h1>
+  <h1>Persona</h1>
   <span class="rest"></span>
   <KeptNotice document={persona} />
-  <Act aria-expanded={reading === 'six'} onclick={() => read('six')}>{say.sixQuestions}</Act>
-  <Act aria-expanded={reading === 'text'} onclick={() => read('text')}>{say.readAWrittenBrief}</Act>
-  <Act aria-expanded={reading === 'customers'} onclick={() => read('customers')}>{say.fromCustomersWon}</Act>
+  <Act aria-expanded={reading === 'six'} onclick={() => read('six')}>Six questions</Act>
+  <Act aria-expanded={reading === 'text'} onclick={() => read('text')}>Read a written brief</Act>
+  <Act aria-expanded={reading === 'customers'} onclick={() => read('customers')}>From customers won</Act>
   <Act onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
-    >{say.exportJson}</Act
+    >Export JSON</Act
   >
-  <FileButton label={say.importJson} accept={['.json']} onfile={take} />
+  <FileButton label="Import JSON" accept={['.json']} onfile={take} />
 </div>
 <Refused problem={refused} />
 <PersonaSentence persona={persona.value} whole={!persona.issues.length} />
@@ -125,36 +124,36 @@
 
 <div class="columns">
   <section class="sheet" aria-labelledby="who">
-    <h2 id="who">{say.who}</h2>
+    <h2 id="who">Who</h2>
     <TextArea
-      labelText={say.whatIsSold}
+      labelText="What is sold"
       rows={2}
       value={persona.value.offer}
       invalid={wrong('offer') !== undefined}
-      invalidText={say.thisText(wrong('offer'))}
+      invalidText="This {wrong('offer')}."
       on:input={(event) => set('offer', (event.target as HTMLTextAreaElement).value)}
     />
     <LinesField
-      label={say.titlesWanted}
-      hint={say.oneALineEachGetsA}
+      label="Titles wanted"
+      hint="One a line. Each gets a word set of its own in the next step."
       lines={persona.value.titles}
       invalid={wrong('titles')}
       onchange={(lines) => set('titles', lines)}
     />
     <InString briefId={data.brief.id} of="titles" counts={inUse?.counts} />
-    <Fold title={say.functionsAndRanks} open={used.functions}>
+    <Fold title="Functions and ranks" open={used.functions}>
       <div class="folded">
         <LinesField
-          label={say.functions}
-          hint={say.oneALineSuchAsQuality}
+          label="Functions"
+          hint="One a line, such as quality. Sources that know functions are asked for them."
           lines={persona.value.functions}
           invalid={wrong('functions')}
           onchange={(lines) => set('functions', lines)}
         />
         <InString briefId={data.brief.id} of="functions" counts={inUse?.counts} />
         <SeveralField
-          label={say.ranks}
-          hint={say.sourcesThatKnowRanksAreAsked}
+          label="Ranks"
+          hint="Sources that know ranks are asked for them."
           choices={rankChoices}
           chosen={persona.value.ranks}
           invalid={wrong('ranks')}
@@ -165,10 +164,10 @@
     </Fold>
   </section>
   <section class="sheet" aria-labelledby="firm">
-    <h2 id="firm">{say.whatFirmAndWhere}</h2>
+    <h2 id="firm">What firm, and where</h2>
     <SizeField size={persona.value.size} problem={wrong('size')} onchange={(size) => set('size', size)} />
     <InString briefId={data.brief.id} of="size" counts={inUse?.counts} />
-    <Fold title={say.titlesBySizeOfFirm} open={used.bands}>
+    <Fold title="Titles by size of firm" open={used.bands}>
       <div class="folded">
         <SizeBands
           bands={persona.value.bands}
@@ -178,28 +177,28 @@
       </div>
     </Fold>
     <ChoiceField
-      label={say.countries}
-      hint={say.namesOrCodesOfIso3166}
+      label="Countries"
+      hint="Names or codes of ISO 3166-1."
       choices={countryChoices}
       chosen={persona.value.countries}
       invalid={wrong('countries')}
       onchange={(chosen) => set('countries', chosen)}
     />
     <InString briefId={data.brief.id} of="countries" counts={inUse?.counts} />
-    <Pick label={say.aWholeRegion} value="" onpick={addRegion}>
-      <option value="">{say.addAllOfIt}</option>
+    <Pick label="A whole region" value="" onpick={addRegion}>
+      <option value="">add all of it …</option>
       {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
     </Pick>
     <ChoiceField
-      label={say.industries}
-      hint={say.divisionsOfIsicRev4By}
+      label="Industries"
+      hint="Divisions of ISIC Rev. 4, by name or number."
       choices={industryChoices}
       chosen={persona.value.industries}
       invalid={wrong('industries')}
       onchange={(chosen) => set('industries', chosen)}
     />
     <InString briefId={data.brief.id} of="industries" counts={inUse?.counts} />
-    <Fold title={say.otherFactsOfTheFirmOr} open={used.facts}>
+    <Fold title="Other facts of the firm or the person" open={used.facts}>
       <div class="folded">
         <OtherFacts
           facts={persona.value.facts}
@@ -212,28 +211,28 @@
     </Fold>
   </section>
   <section class="sheet" aria-labelledby="words">
-    <h2 id="words">{say.wordsAndWhoMustNotCome}</h2>
+    <h2 id="words">Words, and who must not come</h2>
     <LinesField
-      label={say.mustHaveOneOf}
-      hint={say.oneALineAnywhereInThe}
+      label="Must have one of"
+      hint="One a line, anywhere in the profile."
       lines={persona.value.mustHave}
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
     />
     <InString briefId={data.brief.id} of="mustHave" counts={inUse?.counts} />
     <LinesField
-      label={say.firmsToLeaveOut}
-      hint={say.competitorsCustomersYourOwnOneA}
+      label="Firms to leave out"
+      hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
       lines={persona.value.notFirms}
       invalid={wrong('notFirms')}
       onchange={(lines) => set('notFirms', lines)}
     />
     <InString briefId={data.brief.id} of="notFirms" counts={inUse?.counts} />
-    <Fold title={say.industriesCountriesAndPeopleToLeave} open={used.leftOut}>
+    <Fold title="Industries, countries and people to leave out" open={used.leftOut}>
       <div class="folded">
         <ChoiceField
-          label={say.industriesToLeaveOut}
-          hint={say.yourOwnForOneDivisionsOf}
+          label="Industries to leave out"
+          hint="Your own, for one: divisions of ISIC Rev. 4."
           choices={industryChoices}
           chosen={persona.value.notIndustries}
           invalid={wrong('notIndustries')}
@@ -241,8 +240,8 @@
         />
         <InString briefId={data.brief.id} of="notIndustries" counts={inUse?.counts} />
         <ChoiceField
-          label={say.countriesToLeaveOut}
-          hint={say.namesOrCodesOfIso3166}
+          label="Countries to leave out"
+          hint="Names or codes of ISO 3166-1."
           choices={countryChoices}
           chosen={persona.value.notCountries}
           invalid={wrong('notCountries')}
@@ -250,15 +249,15 @@
         />
         <InString briefId={data.brief.id} of="notCountries" counts={inUse?.counts} />
         <p class="region">
-          <Act onclick={addConsent}>{say.addThoseThatAskConsentFirst}</Act>
-          {say.countriesOn(data.consent.length)} <a href="/library/places">{say.theListForAllBriefs}</a>
+          <Act onclick={addConsent}>Add those that ask consent first</Act>
+          {data.consent.length} countries on <a href="/library/places">the list for all briefs</a>
         </p>
         <Contacted briefId={data.brief.id} kept={data.contacted} />
       </div>
     </Fold>
     <LinesField
-      label={say.mustNotCome}
-      hint={say.oneALineWhoeverHasOne}
+      label="Must not come"
+      hint="One a line. Whoever has one of these is left out."
       lines={persona.value.mustNot}
       invalid={wrong('mustNot')}
       onchange={(lines) => set('mustNot', lines)}

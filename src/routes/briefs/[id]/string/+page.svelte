@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { stringPage as say } from '$lib/string/words';
   import { onMount, untrack } from 'svelte';
   import OverflowMenu from 'carbon-components-svelte/src/OverflowMenu/OverflowMenu.svelte';
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
@@ -65,31 +64,31 @@
 <div class="strip">
   <h1>
     {string.same
-      ? say.version(string.same.number)
+      ? `Version ${string.same.number}`
       : data.versions.length
-        ? say.afterVersion(data.versions[0]!.number)
-        : say.string}
+        ? `After version ${data.versions[0]!.number}`
+        : 'String'}
   </h1>
   <p class="soft" title={string.reading.description}>
     {(string.isRead && string.reading.description) || string.same?.note || data.brief.sentence}
   </p>
   <KeptNotice document={string.draft} history={false} />
-  <Act onclick={string.build}>{say.buildFromPersona}</Act>
-  <Act disabled={string.blocked} onclick={string.layOut}>{say.format}</Act>
+  <Act onclick={string.build}>Build from persona</Act>
+  <Act disabled={string.blocked} onclick={string.layOut}>Format</Act>
   <Act look="main" onclick={string.run} disabled={string.running}
-    >{say.runOnSource(string.runAt.length, string.runAt.length === 1 ? '' : 's', runCostWords(string.runCost))}
-    <kbd>{say.ctrl}</kbd></Act
+    >Run on {string.runAt.length} source{string.runAt.length === 1 ? '' : 's'}{runCostWords(string.runCost)}
+    <kbd>Ctrl ↵</kbd></Act
   >
-  <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithTheString}>
-    <OverflowMenuItem text={say.undo} on:click={() => editor.takeBack()} />
-    <OverflowMenuItem text={say.redo} on:click={() => editor.doAgain()} />
-    <OverflowMenuItem text={say.onOneLine} disabled={string.blocked} on:click={string.onOneLine} />
+  <OverflowMenu flipped size="sm" aria-label="More to do with the string">
+    <OverflowMenuItem text="Undo" on:click={() => editor.takeBack()} />
+    <OverflowMenuItem text="Redo" on:click={() => editor.doAgain()} />
+    <OverflowMenuItem text="On one line" disabled={string.blocked} on:click={string.onOneLine} />
     <OverflowMenuItem
-      text={say.shorten}
+      text="Shorten"
       disabled={!string.isRead || !string.reading.shorter}
       on:click={() => string.write(string.reading.shorter!)}
     />
-    <OverflowMenuItem text={say.importAFileOfPeople} on:click={() => goto('/sources')} />
+    <OverflowMenuItem text="Import a file of people" on:click={() => goto('/sources')} />
   </OverflowMenu>
 </div>
 
@@ -137,7 +136,7 @@
   />
 {/if}
 
-<div class="sources" role="group" aria-label={say.sourcesToRunOn}>
+<div class="sources" role="group" aria-label="Sources to run on">
   {#each data.sources as source (source.id)}
     <Tick
       label="{source.name} {source.people === null ? '' : source.people.toLocaleString('en')}"

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { wordingPage as say } from '$lib/wording/words';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Refused from '$lib/frame/Refused.svelte';
@@ -32,33 +31,35 @@
 </script>
 
 <div class="strip">
-  <h1>{say.wording}</h1>
+  <h1>Wording</h1>
   <p class="soft">
-    {say.everyWayAWantedTitleIs}
+    Every way a wanted title is written, with what the lexicon proposes and how often each stands in a current title.
+    Several words are quoted by themselves.
   </p>
   <KeptNotice document={sets} />
-  <Act onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>{say.exportCsv}</Act>
-  <FileButton label={say.importCsv} accept={['.csv', '.txt']} onfile={wording.take} />
-  <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>{say.writeTheString}</a>
+  <Act onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>Export CSV</Act>
+  <FileButton label="Import CSV" accept={['.csv', '.txt']} onfile={wording.take} />
+  <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>Write the string</a>
 </div>
 <Refused problem={wording.refused} />
 
 {#if !open}
   <div class="sheet empty">
-    <h2>{say.noTitlesYet}</h2>
+    <h2>No titles yet</h2>
     <p>
-      {say.wordSetsBelongToTheWanted} <a href={briefPath(data.brief.id, 'persona')}>{say.nameTheTitlesInThePersona}</a>
-      {say.first}
+      Word sets belong to the wanted titles. <a href={briefPath(data.brief.id, 'persona')}
+        >Name the titles in the persona</a
+      > first.
     </p>
   </div>
 {:else}
-  <div class="titles" role="group" aria-label={say.titlesWanted}>
+  <div class="titles" role="group" aria-label="Titles wanted">
     {#each sets.value as set (set.id)}
       <Act
         aria-pressed={set.id === open.id}
         onclick={() =>
           goto(briefPath(data.brief.id, 'wording', { title: set.id }), { keepFocus: true, noScroll: true })}
-        >{set.name} <span class="soft">{say.ofInUse(inUse(set), set.wordings.length)}</span></Act
+        >{set.name} <span class="soft">{inUse(set)} of {set.wordings.length} in use</span></Act
       >
     {/each}
   </div>
@@ -71,8 +72,8 @@
     >
       <TextBox
         rows="2"
-        aria-label={say.newWordingsFor(open.name)}
-        placeholder={say.typeOrPasteWordingsOneA}
+        aria-label="New wordings for {open.name}"
+        placeholder="Type or paste wordings: one a line, with commas, or cells of a spreadsheet"
         bind:value={wording.typed}
         onkeydown={(event) => {
           if (event.key === 'Enter' && !event.shiftKey) {
@@ -81,15 +82,13 @@
           }
         }}
       />
-      <Act type="submit">{say.add}</Act>
+      <Act type="submit">Add</Act>
       <span class="soft" role="status">{wording.told}</span>
       <div class="languages">
         <PopOut
-          title={say.proposeIn(
-            wording.spoken.length === languages.length
-              ? 'all languages'
-              : wording.spoken.map((one) => languageNames[one]).join(', ') || 'no language'
-          )}
+          title="Propose in {wording.spoken.length === languages.length
+            ? 'all languages'
+            : wording.spoken.map((one) => languageNames[one]).join(', ') || 'no language'}"
         >
           {#each languages as language (language)}
             <Tick
@@ -101,17 +100,15 @@
           {/each}
         </PopOut>
       </div>
-      <Tick label={say.rememberForAllBriefs} bind:checked={wording.houseRemembers} />
+      <Tick label="remember for all briefs" bind:checked={wording.houseRemembers} />
     </form>
     {#each wording.ambiguous as { word, senses } (word)}
       <p class="warn">
-        <b>{word.toUpperCase()}</b>
-        {say.hasSeveralMeaningsAskForOne(senses.map(({ name }) => name).join('; '))}
+        <b>{word.toUpperCase()}</b> has several meanings: {senses.map(({ name }) => name).join('; ')}. Ask for one of
         {senses[0]!.tells
           .slice(0, 4)
           .map((tell) => `“${tell}”`)
-          .join(', ')}
-        {say.besideItOrExclude}
+          .join(', ')} beside it, or exclude
         {senses[1]!.tells
           .slice(0, 3)
           .map((tell) => `“${tell}”`)
@@ -129,28 +126,24 @@
     />
   </section>
   {#if data.found.length}
-    <section class="sheet found" aria-label={say.foundInResults}>
-      <h2>{say.foundInResults}</h2>
-      <p class="soft">{say.titlesOfPeopleJudgedFitThat}</p>
+    <section class="sheet found" aria-label="Found in results">
+      <h2>Found in results</h2>
+      <p class="soft">Titles of people judged fit that no wording in use covers.</p>
       <ul>
         {#each data.found.slice(0, 20) as one (one.title)}
           {@const there = open.wordings.some(({ text }) => wordingName(text) === wordingName(one.title))}
           <li>
             <Act
               disabled={there}
-              aria-label={there ? say.isTaken(one.title) : say.take(one.title)}
-              onclick={() => wording.takeFound(one.title)}>{there ? 'added' : '+'}</Act
+              aria-label={there ? `${one.title} is taken` : `Take ${one.title}`}
+              onclick={() => wording.takeFound(one.title)}>{there ? 'taken' : '+'}</Act
             >
             <span class="mono">{one.title}</span>
             <Hint class="soft" says={one.people.map(({ name, company }) => `${name}, ${company}`).join('; ')}
-              >{say.fit(
-                one.people.length,
-                one.people.length === 1 ? '' : 's',
-                one.people
-                  .slice(0, 3)
-                  .map(({ name }) => name)
-                  .join(', ')
-              )}</Hint
+              >{one.people.length} fit{one.people.length === 1 ? '' : 's'}: {one.people
+                .slice(0, 3)
+                .map(({ name }) => name)
+                .join(', ')}</Hint
             >
           </li>
         {/each}
