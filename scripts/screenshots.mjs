@@ -50,7 +50,7 @@ await picture('string-tree', `${at}/string?panel=tree`, {
 });
 await picture('cards', `${at}/string?panel=searches`, {
   act: async (page) => {
-    await page.getByRole('region', { name: 'How Lanternfield is asked' }).getByText('of 36 words').waitFor();
+    await page.getByRole('region', { name: 'How Lanternfield is asked' }).getByText('of 32 words').waitFor();
     await page.evaluate(() => document.querySelector('[role=tablist]')?.scrollIntoView());
   }
 });

@@ -12,7 +12,6 @@
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
-  import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import FirstSteps from '$lib/home/FirstSteps.svelte';
   import WatchInbox from '$lib/watches/WatchInbox.svelte';
@@ -144,12 +143,8 @@
             <dd class="number">{brief.wordingsInUse}</dd>
           </div>
           <div>
-            <dt>shortlisted</dt>
-            <dd class="number">
-              {#if brief.shortlisted === null}–{:else}<Figure name="shortlisted" value={brief.shortlisted}
-                  >{brief.shortlisted}</Figure
-                >{/if}
-            </dd>
+            <dt>verdicts</dt>
+            <dd class="number">{brief.verdicts}</dd>
           </div>
           <div>
             <dt>changed</dt>
@@ -217,7 +212,8 @@
   }}
   onclose={() => (deleting = null)}
 >
-  “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and its verdicts. This cannot be undone.
+  “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.verdicts} verdicts. This cannot
+  be undone.
 </Sure>
 
 <style>

@@ -4,7 +4,7 @@ import { customersOf, readCustomerTable } from './customers-file';
 describe('a file of customers', () => {
   it('is read with its columns guessed, and a firm stands in for a name', () => {
     const table = readCustomerTable(
-      '\ufeffCompany;Employees;Country;Job title\nPolderkoel B.V.;240;NL;Head of Quality\nDrumlin Ltd;50-249;Ireland;Owner\n'
+      '\ufeffCompany;Employees;Country;Job title\nPolderkoel B.V.;240;NL;Head of Quality\nDrumlin Ltd;51-200;Ireland;Owner\n'
     );
     expect(table.columns.map(({ field }) => field)).toEqual(['company', 'headcount', 'country', 'title']);
     const { people, faults } = customersOf(table);

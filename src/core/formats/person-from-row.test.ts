@@ -18,7 +18,7 @@ describe('columns', () => {
 describe('person-from-row', () => {
   it('makes a person of cells, leaving empty ones out', () => {
     const result = personFromRow(
-      ['Ann', 'Ash', 'QA Lead', '', 'Danmark', '50-249', 'a@b.example'],
+      ['Ann', 'Ash', 'QA Lead', '', 'Danmark', '51-200', 'a@b.example'],
       ['firstName', 'lastName', 'title', 'about', 'country', 'headcount', 'mail'],
       'row-1'
     );
@@ -29,7 +29,7 @@ describe('person-from-row', () => {
         jobs: [{ title: 'QA Lead', company: '' }],
         contact: ['a@b.example'],
         country: 'DK',
-        headcount: 150
+        headcount: 126
       },
       faults: []
     });
@@ -60,7 +60,7 @@ describe('person-from-row', () => {
       faults: [
         {
           field: 'headcount',
-          message: 'The company size “about fifty” is not a number. Write digits, as in 240 or 50-249.'
+          message: 'The company size “about fifty” is not a number. Write digits, as in 240 or 51-200.'
         },
         { field: 'jobFrom', message: '“soon” is no date. Write it as in 2021-03.' }
       ]
@@ -73,14 +73,14 @@ describe('person-from-row', () => {
     ['1.200', 1200],
     ['1 200', 1200],
     ['5000+', 5000],
-    ['10–49 employees', 30],
-    ['250–999', 625],
+    ['11–50 employees', 31],
+    ['201–500', 351],
     ['~50', 50],
     ['ca. 1.200', 1200],
     ['50 Mitarbeiter', 50],
     ['de 51', null],
     ['10,001+', 10001],
-    ['50 to 249', 150],
+    ['51 to 200', 126],
     ['', undefined],
     ['ten', null],
     ['-5', null]

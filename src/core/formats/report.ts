@@ -1,5 +1,5 @@
 import type { Estimate } from '../measure/estimate';
-import { possibleOnly, searchesRunInWords, type Figures } from '../measure/figures';
+import { searchesRunInWords, type Figures } from '../measure/figures';
 import type { Precision } from '../measure/precision';
 import type { Interval } from '../measure/wilson';
 import { writeCsv } from './csv';
@@ -79,7 +79,7 @@ export const readingOf = ({ certainOnly }: Pick<Report, 'certainOnly'>): 'certai
 /** How the figures were come by, sentence by sentence. */
 export const reportMethod: readonly string[] = [
   'Reported is what a source says it has, with what a rounded or guessed figure may stand for; shown are the rows it lets us see.',
-  'Certain are the people shown who meet the string by what the source tells; possible are those of whom some facts are unknown and none contradicts it. The two never overlap.',
+  'Certain are the people shown who meet the string by what the source tells; possible are all whom nothing it tells contradicts, the certain among them.',
   'The estimated result is reported times the share of the rows shown that stay, with both uncertainties carried; where everything was shown it is exact.',
   'Precision is the share of fits among people judged, out of a sample drawn by lot through the whole depth that the source shows; Wilson’s 95 % interval, corrected for small results. Unsure verdicts are left out of the share.',
   'Estimated fits are the estimated result times precision with both uncertainties carried; they take people who were not shown to be like those who were.',
@@ -127,7 +127,7 @@ export function reportMarkdown(report: Report): string {
       ...entry.searches.flatMap((search) => [fenced(search), '']),
       ...(partly ? [`- **${partly} run: every figure here is of these alone**`] : []),
       `- reported: ${reportedEstimate(figures.reported)}${entry.exactness === 'exact' ? '' : ` (${exactnessWords[entry.exactness]})`}`,
-      `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(possibleOnly(figures))}`,
+      `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(figures.possible)}`,
       `- estimated result: ${reportedEstimate(figures.estimated[reading])}`,
       `- precision: ${reportedShare(figures.precision[reading])}`,
       ...(figures.part ? [`- ${partWords[figures.part]}`] : []),
@@ -203,7 +203,7 @@ export function reportCsv({ entries, certainOnly }: Report): string {
         entry.figures.reported.high,
         entry.figures.shown,
         entry.figures.certain,
-        possibleOnly(entry.figures),
+        entry.figures.possible,
         reading,
         entry.figures.estimated[reading].middle,
         entry.figures.estimated[reading].low,

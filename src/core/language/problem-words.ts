@@ -213,9 +213,5 @@ export const problemWords = {
   'untold-fact': {
     says: (source: string, scopes: readonly string[]) =>
       `${source} does not tell ${scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')} of anybody, so nobody there is certain to meet this part: who comes is possible. Judge it person by person, or leave it out there.`
-  },
-  'value-not-offered': {
-    says: (source: string, fact: string, value: string, nearest: readonly string[]) =>
-      `${source} doesn’t offer “${value}” for ${fact}, so this part finds nobody there.${nearest.length ? ` The nearest it offers: ${nearest.join(', ')}.` : ''}`
   }
 } satisfies Record<ProblemCode, object>;

@@ -49,8 +49,7 @@ export const problemCodes = [
   'stop-words',
   'over-limit',
   'read-otherwise',
-  'untold-fact',
-  'value-not-offered'
+  'untold-fact'
 ] as const;
 
 const edit = z.object({ from: z.int(), to: z.int(), insert: z.string() });

@@ -288,7 +288,7 @@ describe('what leaves', () => {
     country: 'DK',
     place: 'Aarhus',
     mail: 'a@b.example',
-    mailState: 'good',
+    mailState: 'valid',
     phone: '+4533123456',
     page: 'x.example/a',
     industry: '',

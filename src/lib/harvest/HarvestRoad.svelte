@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { Answer } from '$api';
-  import Figure from '$lib/marks/Figure.svelte';
-  import { about, count, counted, percent, whole } from '$lib/marks/format';
+  import { about, count, counted, percentRange, whole } from '$lib/marks/format';
 
   interface Props {
     harvest: Answer<'readHarvest'>;
@@ -36,7 +35,7 @@
     </dt>
   </div>
   <div>
-    <dd><Figure name="harvested" value={harvest.people}>{count(harvest.people)}</Figure></dd>
+    <dd>{count(harvest.people)}</dd>
     <dt>people, each once; {count(harvest.atSeveral)} at several sources</dt>
   </div>
   <div>
@@ -50,9 +49,8 @@
   <div>
     <dd>{reading.there ? about(reading.there) : '–'}</dd>
     <dt>
-      {#if reading.there && reading.atLeast !== null}fits there ({counted(whole(reading.there))}); at least {percent(
-          reading.atLeast
-        )} read{:else}fits there: judge some drawn at random{/if}
+      {#if reading.there && reading.recall}fits there ({counted(whole(reading.there))}); {percentRange(reading.recall)} read{:else}fits
+        there: judge some drawn at random{/if}
     </dt>
   </div>
 </dl>

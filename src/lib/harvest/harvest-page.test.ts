@@ -39,7 +39,7 @@ function serve(size: number) {
     }
     return {};
   });
-  return new HarvestPage(() => ({ brief: { id: 'b' }, harvest: { id: 'h', people: 5000 } as never }));
+  return new HarvestPage(() => ({ brief: { id: 'b' }, harvest: { id: 'h' } as never }));
 }
 const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name);
 

@@ -1,18 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
 
-  type Name =
-    | 'reported'
-    | 'shown'
-    | 'certain'
-    | 'possible only'
-    | 'estimated'
-    | 'precision'
-    | 'fits'
-    | 'judged'
-    | 'harvested'
-    | 'shortlisted'
-    | 'to export';
+  type Name = 'reported' | 'shown' | 'certain' | 'possible' | 'estimated' | 'precision' | 'fits' | 'judged';
   interface Props {
     /** What the figure is called everywhere. */
     name: Name;

@@ -26,7 +26,7 @@
     hiring: 'firm is hiring (yes, no)',
     funded: 'firm was funded (yes, no)',
     tech: 'technology of the firm',
-    mail: 'mail (good, uncertain, none)',
+    mail: 'mail (verified, risky, none)',
     group: 'group',
     skill: 'skill',
     school: 'school',

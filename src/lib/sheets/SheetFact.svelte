@@ -31,9 +31,9 @@
         label="named ranges"
         inline
         value={fact.buckets?.map(({ label }) => label).join('; ') ?? ''}
-        placeholder="none; or 1–9; 10–49; 50+"
+        placeholder="none; or 1–10; 11–50; 51+"
         invalid={unread !== ''}
-        invalidText="“{unread}” tells no numbers. Write it as in 10–49 or 1000+."
+        invalidText="“{unread}” tells no numbers. Write it as in 11–50 or 501+."
         onchange={(e) => {
           const read = bucketsFrom(e.currentTarget.value);
           unread = 'unread' in read ? read.unread : '';

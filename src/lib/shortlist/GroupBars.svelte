@@ -2,7 +2,6 @@
   import { scaleLinear } from 'd3-scale';
   import type { Answer } from '$api';
   import { countryName } from '$core/people';
-  import Figure from '$lib/marks/Figure.svelte';
   import { count } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import Act from '$lib/ui/Act.svelte';
@@ -42,10 +41,7 @@
       {@const on = desk.query.filter[group] === value}
       <li>
         <Act look="plain" aria-pressed={on} onclick={() => desk.filter(group, on ? '' : value)}>
-          <span class="said">{said(value)}</span><span class="number"
-            >{#if group === 'leftOut' && value === 'in'}<Figure name="to export" value={people}>{count(people)}</Figure
-              >{:else}{count(people)}{/if}</span
-          >
+          <span class="said">{said(value)}</span><span class="number">{count(people)}</span>
           <svg viewBox="0 0 100 3" preserveAspectRatio="none" aria-hidden="true"
             ><rect width="100" height="3" class="ground" /><rect width={width(people)} height="3" /></svg
           >

@@ -51,7 +51,7 @@
   <Refused problem={desk.refused} />
   <p>
     {count(toAsk)} addresses can be asked about, at {cost.toLocaleString('en')}
-    {unit}{cost === 1 ? '' : 's'} at most: only good ones are paid for.
+    {unit}{cost === 1 ? '' : 's'} at most: only valid ones are paid for.
   </p>
   <p class="soft">
     Told without asking: {count(told.malformed)} malformed, {count(told.duplicate)} twice, {count(told.role)} of firms, {count(
@@ -61,7 +61,7 @@
   </p>
   {#if run}
     <p role="status">
-      The check {stateWords[run.state]}: {count(run.checked)} of {count(run.addresses)} asked, {count(run.good)} good, {run.spent.toLocaleString(
+      The check {stateWords[run.state]}: {count(run.checked)} of {count(run.addresses)} asked, {count(run.valid)} valid, {run.spent.toLocaleString(
         'en',
         { maximumFractionDigits: 2 }
       )}

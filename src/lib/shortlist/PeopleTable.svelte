@@ -49,10 +49,10 @@
   };
   const colourOf = (tag: string) => list.tags.find(({ name }) => name === tag)?.colour ?? 'gray';
   const mailWords: Record<string, string> = {
-    good: '✓ good',
-    uncertain: '△ uncertain',
-    bad: '✕ bad',
-    unanswered: '? no answer',
+    valid: '✓ valid',
+    risky: '△ risky',
+    invalid: '✕ invalid',
+    unknown: '? unknown',
     unchecked: 'not checked',
     none: 'no address'
   };
@@ -214,10 +214,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
-  .good {
+  .valid {
     color: var(--accent);
   }
-  .bad {
+  .invalid {
     color: var(--warm);
   }
   .nobody {

@@ -1,43 +1,27 @@
 <script lang="ts">
   import type { Answer } from '$api';
-  import Figure from '$lib/marks/Figure.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
 
-  interface Step {
-    what: string;
-    said: string;
-    figure?: { name: 'harvested' | 'shortlisted'; value: number | null };
-  }
   let { list }: { list: Answer<'readShortlist'> } = $props();
 
   const { road, precision } = $derived(list);
   const steps = $derived(
     [
       { what: 'rows reported', said: road.reported ? about(road.reported) : '–' },
-      {
-        what: 'people collected',
-        said: road.gathered === null ? '–' : count(road.gathered),
-        figure: { name: 'harvested' as const, value: road.gathered }
-      },
+      { what: 'people gathered', said: road.gathered === null ? '–' : count(road.gathered) },
       { what: 'judged fit', said: count(road.fits) },
-      {
-        what: 'on this list',
-        said: count(road.kept),
-        figure: { name: 'shortlisted' as const, value: road.kept }
-      },
-      { what: 'good addresses', said: count(road.good) },
+      { what: 'kept here', said: count(road.kept) },
+      { what: 'addresses valid', said: count(road.valid) },
       { what: 'taken along', said: count(road.taken) }
-    ].map((one: Step, i) => ({ ...one, i }))
+    ].map((one, i) => ({ ...one, i }))
   );
 </script>
 
 <!-- The whole road on one line. -->
 <ol class="sheet" aria-label="The road to this list">
-  {#each steps as { what, said, figure, i } (what)}
+  {#each steps as { what, said, i } (what)}
     <li>
-      {#if i}<span class="soft" aria-hidden="true">→</span>{/if}<b
-        >{#if figure}<Figure {...figure}>{said}</Figure>{:else}{said}{/if}</b
-      > <span class="soft">{what}</span>
+      {#if i}<span class="soft" aria-hidden="true">→</span>{/if}<b>{said}</b> <span class="soft">{what}</span>
     </li>
   {/each}
   <li class="share">

@@ -3,7 +3,6 @@
   import { call } from '$lib/api/call';
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
-  import Figure from '$lib/marks/Figure.svelte';
   import { count, moment } from '$lib/marks/format';
   import { Attempts } from '$lib/kept/attempts.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -35,7 +34,7 @@
     hashed: 'hashed audience (SHA-256)'
   };
   let form = $state<keyof typeof forms>('csv');
-  let addresses = $state<'any' | 'good' | 'good and uncertain'>('any');
+  let addresses = $state<'any' | 'valid' | 'valid and risky'>('any');
   let profile = $state('Standard');
   let everybody = $state<boolean>(false);
   let size: number | null = $state(null);
@@ -98,8 +97,8 @@
         {#each Object.entries(forms) as [name, word] (name)}<option value={name}>{word}</option>{/each}
       </Pick>
       <Pick label="Addresses" value={addresses} onpick={(picked) => (addresses = picked)}>
-        <option value="any">checked or not</option><option value="good">good only</option><option
-          value="good and uncertain">good and uncertain</option
+        <option value="any">checked or not</option><option value="valid">valid only</option><option
+          value="valid and risky">valid and risky</option
         >
       </Pick>
       {#if form === 'csv' || form === 'xlsx'}
@@ -123,7 +122,7 @@
     </div>
     {#if look}
       <p class="soft" role="status">
-        <Figure name="to export" value={look.people}>{count(look.people)}</Figure> people{look.leftOut.length
+        {count(look.people)} people{look.leftOut.length
           ? `. Left out: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
           : ''}{form === 'hashed'
           ? '. Addresses in small letters and numbers in E.164 are hashed, each by itself.'

@@ -10,7 +10,7 @@ describe('a source in words', () => {
     expect(asking(sheetOf('lanternfield'))).toContain('or binds first');
     expect(asking(sheetOf('quillbank'))).toMatch(/^No free text: lists and facts. Facts: Titles, Firms/);
     expect(generalSheets.map(asking).every((words) => words.endsWith('.'))).toBe(true);
-    expect(counting(sheetOf('harrow-guild'))).toBe('Rounds counts over 1,000 to 2 figures; shows the first 1,200.');
+    expect(counting(sheetOf('harrow-guild'))).toBe('Rounds counts over 1,000 to 2 figures; shows the first 1,000.');
     expect(counting(sheetOf('lanternfield'))).toBe('Guesses counts, up to 3 times off; shows the first 300.');
     expect(counting(sheetOf('marlow-register'))).toBe('Counts exactly; shows everyone.');
   });

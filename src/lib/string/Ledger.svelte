@@ -11,7 +11,7 @@
   import type { Answer } from '$api';
   import LedgerHead from './LedgerHead.svelte';
   import PartWeight from './PartWeight.svelte';
-  import { changeWords, judgedWords, standsOutWords } from './ledger-words';
+  import { changeWords, judgedWords } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
   import { broughtByAll, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
 
@@ -42,6 +42,7 @@
   const brought = $derived(broughtByAll(answers, reading()));
   const nameOf = (line: LedgerLine) => partName(line.excludes ? { kind: 'not', part: line.node } : line.node, origins);
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
+  const outstanding = { idle: 'finds nobody', harmful: 'brings misses', 'costs fits': 'costs fits' };
 
   function toggle(line: LedgerLine) {
     const next = new Set(unfolded);
@@ -101,7 +102,7 @@
       </TableHead>
       <TableBody>
         {#each lines as line (line.key)}
-          {@const stands = standsOut(line, (sourceId) => wholeOf(answers[sourceId], reading()))}
+          {@const stands = standsOut(line)}
           <TableRow class={line.level > 1 ? 'inner' : ''} data-stands={stands}>
             <TableCell class="part" style="padding-left: {(line.level - 1) * 22 + 10}px">
               {#if line.isGroup}
@@ -119,7 +120,7 @@
                 <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
               {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
               <PartWeight {line} {brought} />
-              {#if stands}<span class="stands {stands.replace(' ', '-')}">{standsOutWords[stands]}</span>{/if}
+              {#if stands}<span class="stands {stands.replace(' ', '-')}">{outstanding[stands]}</span>{/if}
             </TableCell>
             {#each sources as source (source.id)}
               {@const figures = line.figures[source.id]}

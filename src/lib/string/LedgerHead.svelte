@@ -4,7 +4,7 @@
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact } from '$lib/marks/format';
-  import { expectedSpend, possibleOnly } from '$core/measure';
+  import { expectedSpend } from '$core/measure';
   import type { Answer } from '$api';
   import { fullestLimit } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
@@ -30,8 +30,11 @@
   {#if rows && now.answer.rendering.leftover}
     <div class="use soft">
       <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure> certain,
-      <Figure name="possible only" value={possibleOnly(found)} source={source.id}>{count(possibleOnly(found))}</Figure> possible
-      of <Figure name="shown" value={found.shown} source={source.id}>{count(found.shown)}</Figure> shown
+      <Figure name="possible" value={found.possible} source={source.id}>{count(found.possible)}</Figure> possible of <Figure
+        name="shown"
+        value={found.shown}
+        source={source.id}>{count(found.shown)}</Figure
+      > shown
     </div>
   {/if}
   {#if blocked}<span class="badge">before the errors</span>{:else}<span class="badge {now.answer.rendering.exactness}"

@@ -56,20 +56,7 @@ describe('lines of the ledger', () => {
     expect(changeOf(rows[0]!, exact(10))).toBeNull();
   });
   it('stand out when they find nobody, bring misses, or throw out fits', () =>
-    expect(lines(['0', '1']).map((line) => standsOut(line, whole))).toEqual([
-      null,
-      null,
-      'idle',
-      'harmful',
-      null,
-      'costs fits',
-      null
-    ]));
-  it('tell a part that shuts everyone out from one without effect', () => {
-    const of = [row([], 0, null), row([0], 0, 5), row([1], 0, 5, { excludes: true }), row([2], 0, 0)];
-    const parts = ledgerLines(parse('a NOT b c').query!, new Set(), answer(of));
-    expect(parts.map((line) => standsOut(line, () => exact(0)))).toEqual(['blocking', null, 'idle']);
-  });
+    expect(lines(['0', '1']).map(standsOut)).toEqual([null, null, 'idle', 'harmful', null, 'costs fits', null]));
   it('are sorted among their fellows', () => {
     const sorted = sortLines(lines(['0', '1']), { sourceId: 'here', what: 'change' }, whole);
     expect(sorted.map(({ key }) => key)).toEqual(['0', '0.2', '0.0', '0.1', '1', '1.0', '1.1']);

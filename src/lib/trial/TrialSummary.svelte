@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { possibleOnly, searchesRunInWords } from '$core/measure';
+  import { searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact } from '$lib/marks/format';
@@ -24,8 +24,8 @@
       <Figure name="certain" value={found.certain} source={trial.sourceId} version={trial.version}
         >{count(found.certain)}</Figure
       > certain,
-      <Figure name="possible only" value={possibleOnly(found)} source={trial.sourceId} version={trial.version}
-        >{count(possibleOnly(found))}</Figure
+      <Figure name="possible" value={found.possible} source={trial.sourceId} version={trial.version}
+        >{count(found.possible)}</Figure
       > possible{#if trial.filtered}, {count(trial.filtered)} contradicted and removed{/if}{/if}.
     {!trial.people
       ? 'Nobody is left to read.'

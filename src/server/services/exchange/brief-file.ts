@@ -1,4 +1,3 @@
-import { recordName } from '../record-name';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { Person } from '$core/people';
@@ -135,6 +134,8 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
   };
 }
 
+const nameOf = (sourceId: string, personId: string) => JSON.stringify([sourceId, personId]);
+
 /** The records in a file of people who objected, and of whoever the file says is the same person; each with a name that means nothing. */
 async function objectedOf(
   file: BriefFile,
@@ -160,16 +161,11 @@ async function objectedOf(
     )
   ];
   const allowed = new Set(await withoutObjected(records, transaction));
-  const objected = new Set(
-    records.flatMap((one) => (allowed.has(one) ? [] : [recordName(one.sourceId, one.person.id)]))
-  );
+  const objected = new Set(records.flatMap((one) => (allowed.has(one) ? [] : [nameOf(one.sourceId, one.person.id)])));
   if (!objected.size) return new Map();
   const pairs = file.samePeople
     .filter(({ same }) => same)
-    .map(({ first, second }) => [
-      recordName(first.sourceId, first.personId),
-      recordName(second.sourceId, second.personId)
-    ]);
+    .map(({ first, second }) => [nameOf(first.sourceId, first.personId), nameOf(second.sourceId, second.personId)]);
   for (let before = -1; before < objected.size;) {
     before = objected.size;
     for (const pair of pairs) if (pair.some((one) => objected.has(one))) for (const one of pair) objected.add(one);
@@ -214,9 +210,9 @@ export async function importBrief(file: BriefFile) {
   return database().transaction(async (transaction) => {
     const objected = await objectedOf(file, person, transaction);
     /** The id of a record, or a name that means nothing where the person objected: figures stay as they are. */
-    const idOf = (sourceId: string, personId: string) => objected.get(recordName(sourceId, personId)) ?? personId;
+    const idOf = (sourceId: string, personId: string) => objected.get(nameOf(sourceId, personId)) ?? personId;
     const isAllowed = ({ sourceId, personId }: { sourceId: string; personId: string }) =>
-      !objected.has(recordName(sourceId, personId));
+      !objected.has(nameOf(sourceId, personId));
     const judged = <Row extends { sourceId: string; personId: string; reason: string }>(row: Row): Row =>
       isAllowed(row) ? row : { ...row, personId: idOf(row.sourceId, row.personId), reason: '' };
     const brief = await createBrief(file.name, file.documents, transaction);

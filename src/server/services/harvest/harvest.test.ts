@@ -180,7 +180,7 @@ describe('a harvest', () => {
       problem: expect.stringContaining('6 credits of its budget are spent')
     });
     expect(paused.sources[0]!.spent!.amount).toBeGreaterThanOrEqual(6);
-    expect(paused.sources[0]!.spent!.amount).toBeLessThan(6 + 40 * 0.12);
+    expect(paused.sources[0]!.spent!.amount).toBeLessThan(6 + 25 * 0.12);
     expect(paused.people).toBeGreaterThan(40);
     const { missing, restCost } = paused.sources[0]!;
     expect(restCost!.high).toBeCloseTo(missing.high * 0.12);
@@ -189,7 +189,7 @@ describe('a harvest', () => {
     // It may have been taken up already.
     expect(['waiting', 'running']).toContain(more.state);
     await until(isOver(id, paid.id));
-    expect((await readHarvest(id, paid.id)).sources[0]!.gathered.rows).toBe(120);
+    expect((await readHarvest(id, paid.id)).sources[0]!.gathered.rows).toBe(100);
     await goOn(id, paid.id, noLimit);
     await until(isOver(id, paid.id), 90_000);
     expect(await readHarvest(id, paid.id)).toMatchObject({

@@ -83,7 +83,7 @@ const serializeRun = (run: MailRunRow) => ({
   problem: run.problem ?? '',
   addresses: run.addresses,
   checked: run.checked,
-  good: run.good,
+  valid: run.valid,
   spent: run.spent,
   goesOnAt: run.goesOnAt?.toISOString() ?? null
 });
@@ -104,12 +104,12 @@ export async function mailOfList(list: ShortlistRow) {
       { bind: { id: list.id }, type: QueryTypes.SELECT }
     )
   ]);
-  const { perGood, unit } = checker.price;
+  const { perValid, unit } = checker.price;
   return {
     run: run && serializeRun(run),
     plan,
     open: many,
-    cost: Math.round(many * perGood * 100) / 100,
+    cost: Math.round(many * perValid * 100) / 100,
     unit,
     told: told!
   };
@@ -219,7 +219,7 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
             checked,
             // The list may have changed since: people were added or excluded, or another list's run checked some.
             addresses: checked + (await openCount(run.shortlistId, transaction)),
-            good: run.good + told.filter(({ state }) => state === 'good').length,
+            valid: run.valid + told.filter(({ state }) => state === 'valid').length,
             spent: run.spent + told.reduce((sum, { price }) => sum + price, 0)
           },
           { transaction }

@@ -27,7 +27,7 @@ export type Form = 'csv' | 'xlsx' | 'jsonl' | 'vcf' | 'tsv' | 'hashed';
 export interface Leaving extends Omit<KeptFilter, 'numbers'> {
   form: Form;
   profile?: string | undefined;
-  addresses: 'any' | 'good' | 'good and uncertain';
+  addresses: 'any' | 'valid' | 'valid and risky';
   /** Also those who are left out. */
   all: 'true' | 'false';
   size?: number | undefined;
@@ -69,8 +69,8 @@ async function whoLeaves(
     }
     const wished =
       addresses === 'any' ||
-      person.mailState === 'good' ||
-      (addresses === 'good and uncertain' && person.mailState === 'uncertain');
+      person.mailState === 'valid' ||
+      (addresses === 'valid and risky' && person.mailState === 'risky');
     if (!wished) out(`address ${person.mailState}`);
     return wished;
   });

@@ -277,6 +277,6 @@ describe('a trial at a service', () => {
     };
     const trial = await runTrial(id, number, source.id, 40);
     expect(trial.state).toBe('done');
-    expect(trial.progress.rows).toBe(1200);
+    expect(trial.progress.rows).toBe(1000);
   }, 60_000);
 });

@@ -1,4 +1,3 @@
-import { recordName } from '../record-name';
 import { agreementOf, type Verdict } from '$core/measure';
 import { database } from '../../database/connection';
 import { models, type JudgementRow } from '../../database/models';
@@ -58,7 +57,7 @@ export async function agreementWith(briefId: string, judge: string) {
     Verdicts.findAll({ where: { personaId, by: 'person' } }),
     Judgement.findAll({ where: { personaId, judge: [judge, firstJudge] } })
   ]);
-  const name = ({ sourceId, personId }: RecordName) => recordName(sourceId, personId);
+  const name = ({ sourceId, personId }: RecordName) => JSON.stringify([sourceId, personId]);
   const settled = new Map(said.filter((one) => one.judge === firstJudge).map((one) => [name(one), one]));
   const now = new Map(standing.map((one) => [name(one), one]));
   const both = said

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { possibleOnly, searchesRunInWords } from '$core/measure';
+  import { searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import IntervalLine from '$lib/compare/IntervalLine.svelte';
@@ -84,8 +84,8 @@
               ><Figure name="certain" value={figures.certain} source={entry.source} version={entry.version}
                 >{count(figures.certain)}</Figure
               > certain,
-              <Figure name="possible only" value={possibleOnly(figures)} source={entry.source} version={entry.version}
-                >{count(possibleOnly(figures))}</Figure
+              <Figure name="possible" value={figures.possible} source={entry.source} version={entry.version}
+                >{count(figures.possible)}</Figure
               > possible</span
             >
           </dd>
