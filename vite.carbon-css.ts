@@ -5,7 +5,15 @@ import type { Plugin } from 'vite';
 
 const carbon = resolve('node_modules/carbon-components-svelte/src');
 /** Class names that Carbon puts together while it runs. */
-const putTogether = [/^bx--tag--/, /^bx--popover/, /^bx--tooltip/, /^bx--overflow-menu/, /^bx--list-box/];
+const putTogether = [
+  /^bx--tag--/,
+  /^bx--popover/,
+  /^bx--tooltip/,
+  /^bx--overflow-menu/,
+  /^bx--list-box/,
+  /^bx--date-picker/,
+  /flatpickr/
+];
 
 function svelteFiles(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {

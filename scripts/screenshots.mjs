@@ -50,7 +50,7 @@ await picture('string-tree', `${at}/string?panel=tree`, {
 });
 await picture('cards', `${at}/string?panel=searches`, {
   act: async (page) => {
-    await page.getByRole('region', { name: 'How Lanternfield is asked' }).getByText('of 32 words').waitFor();
+    await page.getByRole('region', { name: 'Searches for Lanternfield' }).getByText('of 36 words').waitFor();
     await page.evaluate(() => document.querySelector('[role=tablist]')?.scrollIntoView());
   }
 });
@@ -74,21 +74,21 @@ await picture('trial', `${at}/trial?trial=${judged.id}&at=12`);
 await picture('compare', `${at}/compare`);
 await picture('harvest', `${at}/harvest`, {
   act: async (page) => {
-    await page.getByRole('region', { name: 'People, a row each' }).getByRole('button').first().click();
-    await page.getByRole('region', { name: 'The person' }).waitFor();
+    await page.getByRole('region', { name: 'People' }).getByRole('button').first().click();
+    await page.getByRole('region', { name: 'Person' }).waitFor();
   }
 });
 await picture('shortlist', `${at}/shortlist`, {
   act: async (page) => {
     await page.getByRole('button', { name: 'Name', exact: true }).click();
     await page
-      .getByRole('region', { name: 'People, a row each' })
+      .getByRole('region', { name: 'People' })
       .getByRole('row')
       .nth(3)
       .getByRole('button')
       .first()
       .click();
-    await page.getByRole('region', { name: 'The person' }).waitFor();
+    await page.getByRole('region', { name: 'Person' }).waitFor();
   }
 });
 await picture('side-by-side', `${at}/compare?panel=versions&from=3&to=4&source=harrow-guild`, {
@@ -177,11 +177,11 @@ async function byHand() {
   await picture('by-hand', `${at}/by-hand?version=5&source=${hand.id}`, {
     act: async (page) => {
       await page
-        .getByLabel('What the page shows')
+        .getByLabel('Page content')
         .fill(
           'Rosa Lind\nHead of Quality at Nordlys Pharma\nLund, Sweden\n\nUlf Berg\nKvalitetschef at Fjordkyl Distribution\n'
         );
-      await page.getByRole('button', { name: 'Read people out of it' }).click();
+      await page.getByRole('button', { name: 'Read people' }).click();
     }
   });
 }

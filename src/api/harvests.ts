@@ -224,6 +224,8 @@ export const harvests = {
       there: interval.nullable(),
       /** Share of them that was read */
       recall: interval.nullable(),
+      /** The share read at least, which is true in 95% of cases */
+      atLeast: z.number().nullable(),
       /** Fits found by so many of the verdicts given since it was begun: in the order of judging, and in that in which the same people came */
       curve: z.array(z.object({ verdicts: z.int(), fits: z.int(), asTheyCame: z.int() }))
     })

@@ -20,7 +20,7 @@ const mailRun = z.object({
   problem: z.string(),
   addresses: z.int(),
   checked: z.int(),
-  valid: z.int(),
+  good: z.int(),
   spent: z.number(),
   goesOnAt: z.iso.datetime().nullable()
 });
@@ -44,7 +44,7 @@ const shortlist = head.extend({
     gathered: z.int().nullable(),
     fits: z.int(),
     kept: z.int(),
-    valid: z.int(),
+    good: z.int(),
     taken: z.int()
   }),
   /** Share of it that fits, by those judged */
@@ -72,7 +72,7 @@ export const keptFilter = z.object({
   tag: short.optional(),
   rank: short.optional(),
   verdict: z.enum(['fit', 'miss', 'unsure', 'none']).optional(),
-  mail: z.enum(['valid', 'risky', 'invalid', 'unknown', 'unchecked', 'none']).optional(),
+  mail: z.enum(['good', 'uncertain', 'bad', 'unanswered', 'unchecked', 'none']).optional(),
   /** A reason, or `in` for those who are not left out, or `out` for those who are */
   leftOut: z.enum([...leftOutReasons, 'in', 'out']).optional(),
   /** With a next step that is due until this day */

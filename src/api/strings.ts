@@ -45,6 +45,8 @@ const effect = z.object({
   gone: judgedCount,
   /** Judged people who come anew */
   come: judgedCount,
+  /** Judged people found before */
+  judged: judgedCount,
   /** Share of the judged misses found that go */
   missesRemoved: shareOf,
   /** Share of the judged fits found that are lost */

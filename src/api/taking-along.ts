@@ -11,7 +11,7 @@ const profileParams = z.object({ name });
 const leaving = keptFilter.extend({
   form: z.enum(['csv', 'xlsx', 'jsonl', 'vcf', 'tsv', 'hashed']).default('csv'),
   profile: z.string().max(200).optional(),
-  addresses: z.enum(['any', 'valid', 'valid and risky']).default('any'),
+  addresses: z.enum(['any', 'good', 'good and uncertain']).default('any'),
   /** Also those who are left out */
   all: z.enum(['true', 'false']).default('false'),
   /** In batches of so many, the one of this number from 1 */

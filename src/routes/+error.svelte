@@ -1,14 +1,16 @@
 <script lang="ts">
+  import { errorPage as say } from '$lib/frame/words';
   import { page } from '$app/state';
 </script>
 
-<h1>{page.status === 404 ? 'Not here' : 'This page cannot be shown now'}</h1>
+<h1>{page.status === 404 ? say.notHere : say.thisPageCannotBeShownNow}</h1>
 <p>
-  {page.route.id === null
-    ? 'There is no page at this address. Look it over for a slip, or begin with all briefs.'
-    : page.error?.message}
+  {page.route.id === null ? say.thereIsNoPageAtThis : page.error?.message}
 </p>
-<p><a href="/">All briefs</a> · <a href={page.url.pathname + page.url.search} data-sveltekit-reload>Try again</a></p>
+<p>
+  <a href="/">{say.allBriefs}</a> ·
+  <a href={page.url.pathname + page.url.search} data-sveltekit-reload>{say.tryAgain}</a>
+</p>
 
 <style>
   p {

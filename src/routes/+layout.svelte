@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { layout as say } from '$lib/frame/words';
   import '@fontsource/ibm-plex-sans/300.css';
   import '@fontsource/ibm-plex-sans/400.css';
   import '@fontsource/ibm-plex-sans/600.css';
@@ -45,7 +46,7 @@
 </script>
 
 <svelte:window onkeydown={hear} />
-<svelte:head><title>{page.data.brief ? `${page.data.brief.name} · Eave` : 'Eave'}</title></svelte:head>
+<svelte:head><title>{page.data.brief ? say.eave(page.data.brief.name) : say.eave2}</title></svelte:head>
 
 <Ridge brief={page.data.brief ?? null} onkeysheet={() => (keySheet = true)} />
 <main>{@render children()}</main>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { homePage as say } from '$lib/home/words';
   import { onMount } from 'svelte';
   import Sure from '$lib/ui/Sure.svelte';
   import { watchAll } from '$lib/kept/changes';
@@ -12,6 +13,7 @@
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
+  import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import FirstSteps from '$lib/home/FirstSteps.svelte';
   import WatchInbox from '$lib/watches/WatchInbox.svelte';
@@ -62,14 +64,12 @@
       try {
         body = JSON.parse(text) as never;
       } catch {
-        throw new Error(
-          `${chosen.name} is no JSON. Choose a file that “Whole brief as a file” on a report has written.`
-        );
+        throw new Error(`${chosen.name} isn’t valid JSON. Choose a file exported with “Whole brief” on the report.`);
       }
       const brief = await call('importBrief', { body });
       if (brief.objected)
         toast(
-          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} left out: their people objected and were erased here.`
+          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} skipped because the people objected and were erased here.`
         );
       await goto(briefPath(brief.id, 'compare'));
     });
@@ -89,22 +89,22 @@
 </script>
 
 <div class="top">
-  <h1>Briefs</h1>
+  <h1>{say.briefs}</h1>
   <p class="soft">
-    A brief is one prospecting job: who is wanted, the strings that look for them, and the proof of which is best.
+    {say.aBriefIsOneProspectingJob}
   </p>
   <form onsubmit={make}>
     <TextInput
       size="sm"
       hideLabel
-      labelText="Name of the new brief"
-      placeholder="Name of the new brief"
+      labelText={say.nameOfTheNewBrief}
+      placeholder={say.nameOfTheNewBrief}
       bind:value={newName}
     />
-    <Act look="main" type="submit">New brief</Act>
-    <FileButton label="Open a file" accept={['.json', 'application/json']} onfile={open} />
-    <OverflowMenu flipped size="sm" aria-label="More to do with briefs">
-      <OverflowMenuItem text="Put the demo back" on:click={() => (resetting = true)} />
+    <Act look="main" type="submit">{say.newBrief}</Act>
+    <FileButton label={say.openAFile} accept={['.json', 'application/json']} onfile={open} />
+    <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithBriefs}>
+      <OverflowMenuItem text={say.putTheDemoBack} on:click={() => (resetting = true)} />
     </OverflowMenu>
   </form>
 </div>
@@ -117,10 +117,9 @@
 
 {#if shown.length === 0}
   <div class="sheet empty">
-    <h2>No brief yet</h2>
+    <h2>{say.noBriefYet}</h2>
     <p>
-      Give the job a name above, such as the product and the market, and describe who is wanted. Eave writes the string
-      from that.
+      {say.giveTheJobANameAbove}
     </p>
   </div>
 {:else}
@@ -129,25 +128,29 @@
       <li class="sheet" class:archived={brief.archived}>
         <div class="what">
           <a class="name" href={briefPath(brief.id, brief.versions ? 'string' : 'persona')}>{brief.name}</a>
-          {#if brief.archived}<span class="badge wider">archived</span>{/if}
+          {#if brief.archived}<span class="badge wider">{say.archived}</span>{/if}
           <p>{brief.sentence}</p>
           {#if brief.chosen.length}<Chosen {brief} />{/if}
         </div>
         <dl>
           <div>
-            <dt>versions</dt>
+            <dt>{say.versions}</dt>
             <dd class="number">{brief.versions}</dd>
           </div>
           <div>
-            <dt>wordings</dt>
+            <dt>{say.wordings}</dt>
             <dd class="number">{brief.wordingsInUse}</dd>
           </div>
           <div>
-            <dt>verdicts</dt>
-            <dd class="number">{brief.verdicts}</dd>
+            <dt>{say.shortlisted}</dt>
+            <dd class="number">
+              {#if brief.shortlisted === null}–{:else}<Figure name="shortlisted" value={brief.shortlisted}
+                  >{brief.shortlisted}</Figure
+                >{/if}
+            </dd>
           </div>
           <div>
-            <dt>changed</dt>
+            <dt>{say.changed}</dt>
             <dd>{day.format(new Date(brief.updatedAt))}</dd>
           </div>
         </dl>
@@ -156,27 +159,29 @@
             onclick={() => {
               renaming = brief;
               newTitle = brief.name;
-            }}>Rename</Act
+            }}>{say.rename}</Act
           >
-          <Act onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>Copy</Act>
+          <Act onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>{say.copy}</Act>
           <Act onclick={() => change(brief, { archived: !brief.archived })}
-            >{brief.archived ? 'Bring back' : 'Archive'}</Act
+            >{brief.archived ? say.bringBack : say.archive}</Act
           >
-          {#if brief.archived}<Act onclick={() => (deleting = brief)}>Delete</Act>{/if}
+          {#if brief.archived}<Act onclick={() => (deleting = brief)}>{say.deleteText}</Act>{/if}
         </div>
       </li>
     {/each}
   </ul>
 {/if}
 {#if archived}
-  <Act onclick={() => (showArchived = !showArchived)}>{showArchived ? 'Hide' : 'Show'} {archived} archived</Act>
+  <Act onclick={() => (showArchived = !showArchived)}
+    >{showArchived ? say.hide : say.show} {say.archived2(archived)}</Act
+  >
 {/if}
 
 <Modal
   open={renaming !== null}
-  modalHeading="Rename the brief"
-  primaryButtonText="Rename"
-  secondaryButtonText="Leave it"
+  modalHeading={say.renameTheBrief}
+  primaryButtonText={say.rename}
+  secondaryButtonText={say.leaveIt}
   selectorPrimaryFocus="#new-title"
   size="sm"
   shouldSubmitOnEnter
@@ -188,32 +193,30 @@
     if (brief) void change(brief, { name: newTitle });
   }}
 >
-  <TextInput id="new-title" labelText="Name" bind:value={newTitle} />
+  <TextInput id="new-title" labelText={say.name} bind:value={newTitle} />
 </Modal>
 
 <Sure
   open={resetting}
-  heading="Put the demo back?"
-  yes="Put it back"
+  heading={say.putTheDemoBack2}
+  yes={say.putItBack}
   onyes={() => void act(() => call('resetDemo', {}))}
   onclose={() => (resetting = false)}
 >
-  The demo’s two briefs are made anew, with its versions, trials and verdicts; what was changed in them is lost. Your
-  own briefs stay as they are. It takes about a minute.
+  {say.theDemosTwoBriefsAreMade}
 </Sure>
 
 <Sure
   open={deleting !== null}
-  heading="Delete this brief?"
-  yes="Delete for good"
+  heading={say.deleteThisBrief}
+  yes={say.deleteForGood}
   onyes={() => {
     const brief = deleting;
     if (brief) void act(() => call('deleteBrief', { params: { id: brief.id } }));
   }}
   onclose={() => (deleting = null)}
 >
-  “{deleting?.name}” goes with its {deleting?.versions} versions, its trials and {deleting?.verdicts} verdicts. This cannot
-  be undone.
+  {say.goesWithItsVersionsItsTrials(deleting?.name, deleting?.versions)}
 </Sure>
 
 <style>

@@ -7,7 +7,7 @@ export function check<S extends z.ZodType>(schema: S, value: unknown, where: str
   if (read.success) return read.data;
   const issues = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
   const [first] = issues;
-  throw new Refusal(422, 'Not accepted', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, {
+  throw new Refusal(422, 'Invalid input', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, {
     issues
   });
 }

@@ -40,13 +40,13 @@ export const notFound = (what: string) =>
   new Refusal(
     404,
     'Not found',
-    `${what} is not there. It may have been deleted, in another tab perhaps. What you typed is still on this page.`
+    `${what} doesn’t exist. It may have been deleted in another tab. Your changes are still on this page.`
   );
 
 export const changedElsewhere = (what: string, current: unknown) =>
   new Refusal(
     409,
     'Changed elsewhere',
-    `${what} was changed in another tab or by someone else since you opened it. Nothing was overwritten: choose which to keep.`,
+    `${what} was changed in another tab or by someone else. Nothing was overwritten: choose which version to keep.`,
     { current }
   );

@@ -38,7 +38,7 @@ export function importedSheet(id: string, name: string, tells: readonly Scope[] 
   return sheetSchema.parse({
     id,
     name,
-    about: 'A file of your own. Takes every string as it is.',
+    about: 'Your own file. Accepts any string as is.',
     boxes: [
       {
         id: 'string',

@@ -65,9 +65,9 @@ describe('the API, given awkward input', () => {
     expect((await run('title:(QA')).detail).toContain('never closed');
     expect((await run('(')).detail).toContain('never closed');
     expect((await run('\u0000\u0001')).title).toBe('The string is empty');
-    expect((await run('quality '.repeat(9000))).detail).toContain('the most is 64 KiB');
+    expect((await run('quality '.repeat(9000))).detail).toContain('the limit is 64 KiB');
     expect((await run('('.repeat(10_000))).detail).toContain('200 deep');
-    expect((await run('headcount:[fifty TO 200]')).detail).toContain('is not a number');
+    expect((await run('headcount:[fifty TO 200]')).detail).toContain('isn’t a number');
   });
 
   it('reads any text, and stays up', async () => {
@@ -86,7 +86,7 @@ describe('the API, given awkward input', () => {
       JSON.stringify({ body: { text: 'a \u0000 b' }, revision: 1 })
     );
     expect(told).toMatchObject({ status: 422 });
-    expect(told.detail).toContain('cannot be kept');
+    expect(told.detail).toContain('can’t be saved');
     // Half of a sign, as a text cut in the middle of one ends with, is kept as the sign for what cannot be shown.
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:"❄️ \ud83e" 🧊' }, revision: 1 });
     const kept = await api<{ body: { text: string } }>('GET', `/briefs/${id}/draft`);
@@ -103,7 +103,7 @@ describe('the API, given awkward input', () => {
     ] as const) {
       const told = await refusal('PUT', `/briefs/${id}/${path}`, JSON.stringify(body));
       expect(told).toMatchObject({ status: 404, title: 'Not there' });
-      expect(told.detail).toContain('load the page again');
+      expect(told.detail).toContain('Reload the page');
     }
   });
 });

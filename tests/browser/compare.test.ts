@@ -35,7 +35,7 @@ async function compared(name: string, verdict: (person: Drawn, at: number) => st
 const give = (id: string, personId: string, verdict: string) =>
   api('PUT', `/briefs/${id}/verdicts`, { sourceId: 'harrow-guild', personId, verdict, revision: 0 });
 
-const board = (page: Page) => page.getByRole('table', { name: 'Versions at sources' });
+const board = (page: Page) => page.getByRole('table', { name: 'Versions by source' });
 /** What the page hands to the browser to be saved. */
 async function saved(page: Page, act: () => Promise<void>): Promise<{ name: string; text: string; bytes: Buffer }> {
   const [download] = await Promise.all([page.waitForEvent('download'), act()]);
@@ -72,7 +72,7 @@ describe('the board', () => {
     await board(page).getByText('Baseline ✓').waitFor();
     await board(page).getByRole('button', { name: 'Choose: version 1 for Harrow Guild' }).click();
     await board(page).getByText('chosen for Harrow Guild').waitFor();
-    await page.getByLabel('Why version 1 for Harrow Guild').fill('finds most');
+    await page.getByLabel('Why version 1').fill('finds most');
     await page.keyboard.press('Enter');
     await expect
       .poll(
@@ -84,8 +84,8 @@ describe('the board', () => {
       .getByRole('button', { name: /% fits$/ })
       .first()
       .click();
-    const behind = page.getByRole('region', { name: 'The people behind it' });
-    await behind.getByText(/judged fit in the sample: version 1 at Harrow Guild/).waitFor();
+    const behind = page.getByRole('region', { name: 'People behind this figure' });
+    await behind.getByText(/judged a fit in the sample: version 1 at Harrow Guild/).waitFor();
     await behind.getByRole('row').nth(3).waitFor();
     await expectAccessible(page);
     await page.goBack();
@@ -131,10 +131,10 @@ describe('the board', () => {
     }
     const page = await open(`/briefs/${id}/compare`);
     await page
-      .getByText(/it is not decided|is better than|Nothing is decided/)
+      .getByText(/Undecided against|is better than|still undecided/)
       .first()
       .waitFor();
-    const draw = board(page).getByRole('button', { name: 'Draw those' }).first();
+    const draw = board(page).getByRole('button', { name: 'Draw the' }).first();
     await draw.click();
     await page.waitForURL(/\/trial\?trial=/);
     await page.getByRole('heading', { name: /^Version \d on/ }).waitFor();
@@ -145,9 +145,9 @@ describe('side by side', () => {
   it('two versions: what differs, what it cost, and the people removed, judged in place', async () => {
     const { id } = await compared('Versions');
     const page = await open(`/briefs/${id}/compare`);
-    await board(page).getByRole('button', { name: 'What did it cost?' }).click();
+    await board(page).getByRole('button', { name: 'Gained and lost' }).click();
     const panel = page.getByRole('region', { name: 'Two versions side by side' });
-    await panel.getByText('What these exclusions cost:').waitFor();
+    await panel.getByText('Gained and lost by these exclusions:').waitFor();
     await panel.getByText(/The change removes/).waitFor();
     await panel.getByText(/McNemar’s exact test|0 are treated rightly/).waitFor();
     const removed = panel.getByRole('group', { name: 'People removed' });
@@ -158,7 +158,7 @@ describe('side by side', () => {
       .getByText(/judged among them are fits/)
       .first()
       .waitFor();
-    await panel.getByRole('region', { name: 'How both narrow at Harrow Guild' }).waitFor();
+    await panel.getByRole('region', { name: 'Narrowing of both versions at Harrow Guild' }).waitFor();
     await expectAccessible(page);
   });
 
@@ -167,12 +167,12 @@ describe('side by side', () => {
     const page = await open(`/briefs/${id}/compare?panel=sources`);
     const panel = page.getByRole('region', { name: 'Two sources side by side' });
     await panel.getByRole('button', { name: /not in it/ }).click();
-    const why = panel.getByRole('table', { name: 'People that Quillbank lacks' });
+    const why = panel.getByRole('table', { name: 'People Quillbank misses' });
     await expect
       .poll(async () => new Set(await why.locator('tbody td:nth-child(4)').allInnerTexts()))
       .toEqual(new Set(['not in it']));
-    await panel.getByRole('button', { name: 'Turn round' }).click();
-    await panel.getByRole('table', { name: 'People that Harrow Guild lacks' }).waitFor();
+    await panel.getByRole('button', { name: 'Swap' }).click();
+    await panel.getByRole('table', { name: 'People Harrow Guild misses' }).waitFor();
 
     await page.getByRole('button', { name: 'Recall' }).click();
     await page
@@ -182,22 +182,22 @@ describe('side by side', () => {
       .waitFor();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Same person' }).click();
-    const same = page.getByRole('region', { name: 'The same person at several sources' });
+    const same = page.getByRole('region', { name: 'Same person at several sources' });
     await same
-      .getByText(/No pair is in doubt|One person/)
+      .getByText(/No possible duplicates|Same person/)
       .first()
       .waitFor();
     // Two records of different people are joined by hand, and split again.
-    await same.getByLabel('A name').fill('an');
+    await same.getByLabel('Name').fill('an');
     await page.keyboard.press('Enter');
-    const records = same.getByRole('table', { name: 'Records of that name' });
+    const records = same.getByRole('table', { name: 'Records with that name' });
     const names = await records.getByRole('row').allInnerTexts();
     const apart = names.findIndex((text, i) => i > 0 && !text.includes('the same person as above'));
     await records.getByRole('checkbox').nth(0).check();
     await records.getByRole('checkbox').nth(apart).check();
-    await same.getByRole('button', { name: 'These two are one person' }).click();
+    await same.getByRole('button', { name: 'Same person' }).click();
     const decided = same.getByRole('table', { name: 'Decided pairs' });
-    await decided.getByText('one person').waitFor();
+    await decided.getByText('same person').waitFor();
     await expectAccessible(page);
     await decided.getByRole('button', { name: 'Undo' }).click();
     await decided.waitFor({ state: 'detached' });
@@ -206,7 +206,7 @@ describe('side by side', () => {
   it('charts have their figures as a table and are saved as SVG and PNG', async () => {
     const { id } = await compared('Charts');
     const page = await open(`/briefs/${id}/compare`);
-    for (const title of ['Precision against reach', /^Who is found where/, /^How both narrow/]) {
+    for (const title of ['Precision against reach', /^Overlap between sources/, /^Narrowing of both/]) {
       const chart = page.getByRole('region', { name: title }).first();
       await chart.getByRole('img').waitFor();
       const svg = await saved(page, () => chart.getByRole('button', { name: /as SVG$/ }).click());
@@ -234,7 +234,7 @@ describe('two judges', () => {
     await page.keyboard.press('Enter');
     await page.waitForURL(/as=Berit/);
     await page.getByText('nobody judged').waitFor();
-    const persons = page.getByRole('group', { name: 'Where in the result the sample sits' }).getByRole('button');
+    const persons = page.getByRole('group', { name: 'Position of the sample in the result' }).getByRole('button');
     for (let i = 0; i < 4; i++) {
       await page.keyboard.press('m');
       await persons.nth(i).getByText('Miss', { exact: true }).waitFor({ state: 'attached' });
@@ -242,10 +242,10 @@ describe('two judges', () => {
     }
     await page.getByText('4 of 24 judged').waitFor();
     await expectAccessible(page);
-    await page.getByRole('link', { name: 'hold both against each other' }).click();
+    await page.getByRole('link', { name: 'compare both' }).click();
     const panel = page.getByRole('region', { name: 'Two judges' });
     await panel.getByText(/both judged 4 people/).waitFor();
-    const differ = panel.getByRole('table', { name: 'Where the judges differ' });
+    const differ = panel.getByRole('table', { name: 'Disagreements between the judges' });
     const settleAs = differ.getByRole('button', { name: /as miss$/ }).first();
     await settleAs.click();
     await differ.getByRole('button', { name: /as miss$/, pressed: true }).waitFor();
@@ -287,7 +287,7 @@ describe('the report', () => {
     expect(document.numPages).toBeLessThanOrEqual(2);
     const flat = printed.replaceAll(/\s+/g, ' ');
     expect(flat).toContain('Harrow Guild: version 2');
-    expect(flat).toContain('How it was measured');
+    expect(flat).toContain('How this was measured');
     expect(flat).not.toContain('Verdicts (qrels)');
     expect(flat).not.toContain('Library');
 
@@ -300,22 +300,22 @@ describe('the report', () => {
     expect(qrels.text).toMatch(/^1 0 harrow-guild\/\S+ [01]\n/);
     const take = (label: string, text: string) =>
       page.getByLabel(label).setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
-    await take('Take qrels in', `${qrels.text}1 0 harrow-guild/somebody-new 1\n`);
-    await page.getByText('1 verdicts taken in, 24 were here already.').waitFor();
-    await take('Take qrels in', 'not qrels at all');
+    await take('Import qrels', `${qrels.text}1 0 harrow-guild/somebody-new 1\n`);
+    await page.getByText('1 verdicts imported, 24 already here.').waitFor();
+    await take('Import qrels', 'not qrels at all');
     await page.getByText(/Line 1: it has 4 fields|Line 1/).waitFor();
     const runs = await saved(page, () => page.getByRole('button', { name: 'Results (runs)' }).click());
-    await take('Take runs in', runs.text);
-    await page.getByText('0 runs taken in, 4 were here already.').waitFor();
+    await take('Import runs', runs.text);
+    await page.getByText('0 runs imported, 4 already here.').waitFor();
 
-    const file = await saved(page, () => page.getByRole('button', { name: 'Whole brief as a file' }).click());
+    const file = await saved(page, () => page.getByRole('button', { name: 'Whole brief' }).click());
     await visit(page, '/');
     const opened = (text: string) =>
       page
-        .getByLabel('Open a file')
+        .getByLabel('Import file')
         .setInputFiles({ name: 'b.json', mimeType: 'application/json', buffer: Buffer.from(text) });
     await opened('no json');
-    await page.getByText(/b\.json is no JSON/).waitFor();
+    await page.getByText(/b\.json isn’t valid JSON/).waitFor();
     await opened('{"format":"else"}');
     await page.getByText(/this is no brief that Eave wrote/).waitFor();
     await opened(file.text);

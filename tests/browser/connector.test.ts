@@ -38,15 +38,15 @@ describe('the stand-ins, served from a process of their own', () => {
     expectError(/502/);
     await connect.getByLabel(/^Key/).fill('open');
     await connect.getByRole('button', { name: 'Connect' }).click();
-    await connect.getByText('It does not take the key').waitFor();
+    await connect.getByText('It rejected the key').waitFor();
     await connect.getByLabel(/^Key/).fill('sesame-2');
     await connect.getByRole('button', { name: 'Connect' }).click();
-    const reached = page.getByRole('region', { name: 'How it is reached' });
-    await reached.getByLabel('Another key (one is kept)').waitFor();
+    const reached = page.getByRole('region', { name: 'Connection' });
+    await reached.getByLabel('New key (one is saved)').waitFor();
     expect(await page.content()).not.toContain('sesame-2');
     await expectAccessible(page);
-    await reached.getByRole('button', { name: 'Take its sheet anew' }).click();
-    await reached.getByText('It answered, and its sheet was taken.').waitFor();
+    await reached.getByRole('button', { name: 'Refresh sheet' }).click();
+    await reached.getByText('Connected; sheet refreshed.').waitFor();
 
     const sources = await api<{ id: string; kind: string; sheet: { name: string } }[]>('GET', '/sources');
     const service = sources.find(({ kind }) => kind === 'connected')!;
@@ -56,7 +56,7 @@ describe('the stand-ins, served from a process of their own', () => {
     });
     await visit(page, `/briefs/${id}/string?panel=searches`);
     await writeString(page, 'quality manager');
-    await page.getByText('connected service: counted when it is run').waitFor();
+    await page.getByText('connected service: counted when run').waitFor();
     await page.getByRole('button', { name: /^Run on/ }).click();
     await page.waitForURL(/\/trial\?trial=/);
     const [trial] = await api<{ id: string }[]>('GET', `/briefs/${id}/trials`);
@@ -89,9 +89,9 @@ describe('the stand-ins, served from a process of their own', () => {
     await web.keyboard.press('ControlOrMeta+c');
     await desk.bringToFront();
     const diary = desk.getByRole('region', { name: 'Diary' });
-    await desk.getByLabel('What the page shows').focus();
+    await desk.getByLabel('Page content').focus();
     await desk.keyboard.press('ControlOrMeta+v');
-    await diary.getByText(`${names.length} people, not kept yet`).waitFor();
+    await diary.getByText(`${names.length} people, not saved yet`).waitFor();
     expect(await diary.getByLabel('Name 1', { exact: false }).first().inputValue()).toBe(names[0]);
     await api('DELETE', `/sources/${place.id}`);
   });

@@ -28,14 +28,14 @@ describe('PostgreSQL stopped while working', () => {
     const { id } = (await made.json()) as { id: string };
     const page = await open(`${application.address}/briefs/${id}/persona`);
     line.cut();
-    await page.getByLabel('Titles wanted').fill('Head of Quality');
-    await page.getByText(/The database does not answer, so nothing was changed/).waitFor();
+    await page.getByLabel('Job titles').fill('Head of Quality');
+    await page.getByText(/Couldn’t reach the database, so nothing was changed/).waitFor();
     const refused = await fetch(`${application.address}/api/briefs`);
     expect(refused.status).toBe(503);
     expect(refused.headers.get('content-type')).toBe('application/problem+json');
-    expect(await page.getByLabel('Titles wanted').inputValue()).toBe('Head of Quality');
+    expect(await page.getByLabel('Job titles').inputValue()).toBe('Head of Quality');
     line.mend();
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     const persona = (await (await fetch(`${application.address}/api/briefs/${id}/persona`)).json()) as {
       body: { titles: string[] };
     };

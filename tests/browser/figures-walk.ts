@@ -9,7 +9,7 @@ type Open = (path: string) => Promise<Page>;
 // One meaning for each figure: the screens and the API of a brief are walked, and held to each other.
 
 /** Every figure seen, by name and source: where, and the value. */
-class Seen {
+export class Seen {
   private readonly values = new Map<string, Map<string, number>>();
 
   note(figure: string, where: string, value: number | null): void {
@@ -34,7 +34,13 @@ class Seen {
 }
 
 /** What a page shows of figures, of one version. */
-async function collect(page: Page, where: string, version: number, seen: Seen, names: ReadonlyMap<string, string>) {
+export async function collect(
+  page: Page,
+  where: string,
+  version: number,
+  seen: Seen,
+  names: ReadonlyMap<string, string>
+) {
   const shown = await page.locator('[data-figure]').evaluateAll((nodes) =>
     nodes.map((node) => ({
       name: node.getAttribute('data-figure')!,
@@ -76,7 +82,8 @@ export async function walk(open: Open, { id, text, sources, counted: here }: Bri
     if (reported) seen.note(`reported ${source}`, where, reported.middle);
     if (shown !== undefined) seen.note(`shown ${source}`, where, shown);
     if (certain !== undefined) seen.note(`certain ${source}`, where, certain);
-    if (possible !== undefined) seen.note(`possible ${source}`, where, possible);
+    if (certain !== undefined && possible !== undefined)
+      seen.note(`possible only ${source}`, where, possible - certain);
     if (estimated) seen.note(`estimated ${source}`, where, estimated[reading].middle);
     if (precision) seen.note(`precision ${source}`, where, precision[reading].share);
     if (fits) seen.note(`fits ${source}`, where, fits[reading]?.middle ?? null);
@@ -129,7 +136,7 @@ export async function walk(open: Open, { id, text, sources, counted: here }: Bri
     if (panel === 'proposals')
       await Promise.race([
         page.getByRole('table', { name: 'Proposals, best first' }).waitFor(),
-        page.getByText(/No change gains|Run the string and judge/).waitFor()
+        page.getByText(/Your verdicts support no change|Run the string and judge/).waitFor()
       ]);
     await collect(page, panel, 1, seen, names);
     await page.close();

@@ -17,25 +17,25 @@ describe('a harvest', () => {
     await form.getByText('A number above 0, or nothing').waitFor();
     await form.getByLabel('Records, at most').fill('30');
     await form.getByLabel('Name').fill('All of them');
-    await form.getByRole('button', { name: 'Start the harvest' }).click();
+    await form.getByRole('button', { name: 'Start harvest' }).click();
     await page.getByRole('heading', { level: 1, name: 'All of them' }).waitFor();
-    await page.getByText(/The 30 records of its budget are used up/).waitFor();
+    await page.getByText(/The 30 records in its budget are used up/).waitFor();
 
     // The plan, changed by hand while it stands still.
     const harrow = page.getByRole('region', { name: 'Harrow Guild, slices' });
     await harrow.getByRole('button', { name: /^Slices of Harrow Guild/ }).click();
     const row = harrow.getByRole('row').nth(1);
-    await row.getByRole('button', { name: /^(Join|Cut…)$/ }).waitFor();
-    if (await row.getByRole('button', { name: 'Join' }).count())
-      await row.getByRole('button', { name: 'Join' }).click();
-    await row.getByRole('button', { name: 'Cut…' }).click();
-    const ways = row.getByLabel(/^Cut .* by$/);
+    await row.getByRole('button', { name: /^(Merge|Split…)$/ }).waitFor();
+    if (await row.getByRole('button', { name: 'Merge' }).count())
+      await row.getByRole('button', { name: 'Merge' }).click();
+    await row.getByRole('button', { name: 'Split…' }).click();
+    const ways = row.getByLabel(/^Split .* by$/);
     await ways.waitFor();
     const byCountry = (await ways.getByRole('option').allTextContents()).find((way) =>
       way.trim().startsWith('country')
     );
     await ways.selectOption({ label: byCountry!.trim() });
-    await harrow.getByText('cut by country').waitFor();
+    await harrow.getByText('split by country').waitFor();
     await harrow.getByRole('cell', { name: 'any other, or not told' }).first().waitFor();
     await expectAccessible(page);
 
@@ -43,49 +43,49 @@ describe('a harvest', () => {
     await page.getByRole('button', { name: 'Limits' }).click();
     const limits = page.getByRole('dialog');
     await limits.getByLabel('Records, at most').fill('');
-    await limits.getByRole('button', { name: 'Keep, and go on' }).click();
-    await page.getByText('all is read').waitFor({ timeout: 80_000 });
-    await harrow.getByText('All of it came.').waitFor();
+    await limits.getByRole('button', { name: 'Save and resume' }).click();
+    await page.getByText('done').waitFor({ timeout: 80_000 });
+    await harrow.getByText('Everything collected.').waitFor();
     expect(await harrow.getByText(/rows in \d+ of \d+ slices/).innerText()).toMatch(/^[\d,]{5,} rows/);
 
     // Down the list by keys; a filter; everybody in a file.
-    const people = page.getByRole('region', { name: 'People gathered' });
+    const people = page.getByRole('region', { name: 'People collected' });
     await people
       .getByRole('status')
       .getByText(/[\d,]+ people/)
       .waitFor();
-    await page.getByRole('button', { name: 'Judge the next' }).click();
+    await page.getByRole('button', { name: 'Judge next' }).click();
     for (const key of ['f', 'm', 'f', 'm', 'f', 'u']) {
-      const card = page.getByRole('region', { name: 'The person' });
+      const card = page.getByRole('region', { name: 'Person' });
       await card.waitFor();
       const name = await card.getByRole('heading').innerText();
       await page.keyboard.press(key);
       await expect
         .poll(() =>
           page
-            .getByRole('region', { name: 'The person' })
+            .getByRole('region', { name: 'Person' })
             .getByRole('heading')
             .innerText()
             .catch(() => name)
         )
         .not.toBe(name);
     }
-    await people.getByRole('button', { name: 'Order anew' }).click();
-    await people.getByRole('heading', { name: 'The likely ones first' }).waitFor();
-    await people.getByText(/learnt from 5 verdicts/).waitFor();
+    await people.getByRole('button', { name: 'Re-rank' }).click();
+    await people.getByRole('heading', { name: 'Most likely fits first' }).waitFor();
+    await people.getByText(/learned from 5 verdicts/).waitFor();
     await people.getByLabel('Verdict').selectOption('fit');
     await people.getByRole('status').getByText('3 people').waitFor();
     await expectAccessible(page);
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByLabel('Take along as').selectOption('csv')
+      page.getByLabel('Export format').selectOption('csv')
     ]);
     expect(file.suggestedFilename()).toBe('harvest.csv');
     const pieces: Buffer[] = [];
     for await (const piece of await file.createReadStream()) pieces.push(piece as Buffer);
     expect(Buffer.concat(pieces).toString().trim().split('\r\n')).toHaveLength(4);
     await page.getByRole('button', { name: 'Delete', exact: true }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Delete for good' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
     await page.getByRole('form', { name: 'Start a harvest' }).waitFor();
   }, 150_000);
 });

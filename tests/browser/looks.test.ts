@@ -43,7 +43,7 @@ describe('every main view', () => {
     });
     const page = await open('/');
     await page.emulateMedia({ colorScheme: 'dark' });
-    const turn = () => page.getByRole('button', { name: 'Switch between light and dark' }).click();
+    const turn = () => page.getByRole('button', { name: 'Switch light and dark theme' }).click();
     for (const path of [
       '/',
       `/briefs/${id}/persona`,

@@ -47,10 +47,10 @@ describe('a trial at places with faults, its server killed in the middle', () =>
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'manager NOT intern', from: null }, revision: 1 });
     const page = await open(`${address()}/briefs/${id}/string`);
     await page.getByRole('button', { name: /^Run on/ }).click();
-    const progress = page.getByRole('region', { name: 'How far version 1 on Harrow Guild is' });
-    await progress.getByText(/Harrow Guild (waits for its turn|is running)/).waitFor();
+    const progress = page.getByRole('region', { name: 'Progress of version 1 on Harrow Guild' });
+    await progress.getByText(/Harrow Guild (queued|running)/).waitFor();
     // The other sources' trials are shown with it, each to be stopped by itself.
-    const lanternfield = page.getByRole('region', { name: 'How far version 1 on Lanternfield is' });
+    const lanternfield = page.getByRole('region', { name: 'Progress of version 1 on Lanternfield' });
     await lanternfield.getByRole('button', { name: 'Stop' }).waitFor();
     const trialId = new URL(page.url()).searchParams.get('trial')!;
     type Trial = {
@@ -68,9 +68,9 @@ describe('a trial at places with faults, its server killed in the middle', () =>
     await page.getByRole('region', { name: 'Precision so far' }).waitFor({ timeout: 60_000 });
     const done = await read();
     expect(done.state).toBe('done');
-    expect(done.found.shown).toBe(1000);
+    expect(done.found.shown).toBe(1200);
     expect(new Set(done.sample.map(({ person }) => person.id)).size).toBe(40);
-    // Pages keep their number as their key: none is there twice, and 1,000 people are 40 pages of 25, but for rows that repeat.
+    // Pages keep their number as their key: none is there twice, and 1,200 people are 40 pages of 30, but for rows that repeat.
     expect(done.progress.pages).toBeGreaterThanOrEqual(40);
     expect(done.progress.pages).toBeLessThanOrEqual(44);
     const trials = await api<{ sourceId: string; state: string }[]>('GET', `/briefs/${id}/trials`);
@@ -91,7 +91,7 @@ describe('a harvest at all places with faults, its server killed in the middle',
       await setChecked(form.getByRole('checkbox', { name: place }), true);
     await form.getByLabel('Name').fill('Everybody');
     await form.getByLabel('Records, at most').fill('120');
-    await form.getByRole('button', { name: 'Start the harvest' }).click();
+    await form.getByRole('button', { name: 'Start harvest' }).click();
     await page.getByRole('heading', { level: 1, name: 'Everybody' }).waitFor();
 
     interface Harvest {
@@ -110,7 +110,7 @@ describe('a harvest at all places with faults, its server killed in the middle',
     while (rows(await read()) < 25) await later(30);
     await restart();
     await page.reload({ waitUntil: 'networkidle' });
-    await page.getByText(/The 120 records of its budget are used up/).waitFor({ timeout: 60_000 });
+    await page.getByText(/The 120 records in its budget are used up/).waitFor({ timeout: 60_000 });
     // The page that was asked for last is kept whole.
     const within = rows(await read());
     expect(within).toBeGreaterThanOrEqual(120);
@@ -119,8 +119,8 @@ describe('a harvest at all places with faults, its server killed in the middle',
     await page.getByRole('button', { name: 'Limits' }).click();
     const limits = page.getByRole('dialog');
     await limits.getByLabel('Records, at most').fill('');
-    await limits.getByRole('button', { name: 'Keep, and go on' }).click();
-    await page.getByText('all is read').waitFor({ timeout: 120_000 });
+    await limits.getByRole('button', { name: 'Save and resume' }).click();
+    await page.getByText('done').waitFor({ timeout: 120_000 });
     const done = await read();
     expect(done.sources.map(({ sourceId, state }) => [sourceId, state]).sort()).toEqual(
       places.map((place) => [place, 'done'])

@@ -34,13 +34,13 @@ describe('a shortlist', () => {
     const page = await open(`/briefs/${id}/trial?trial=${trial}`);
     await page.getByRole('article').waitFor();
     await page.keyboard.press('k');
-    await page.getByText('1 kept on the new shortlist.').waitFor();
+    await page.getByText('1 added to the new shortlist.').waitFor();
     await page.getByRole('link', { name: /^Shortlist/ }).click();
     await page.getByRole('heading', { level: 1, name: 'Shortlist' }).waitFor();
-    const table = page.getByRole('region', { name: 'People, a row each' });
+    const table = page.getByRole('region', { name: 'People', exact: true });
     await table.getByRole('row').nth(1).waitFor();
-    await page.getByRole('button', { name: 'Keep all fits' }).click();
-    await page.getByText(/\d+ kept, \d+ were there/).waitFor();
+    await page.getByRole('button', { name: 'Add all fits' }).click();
+    await page.getByText(/\d+ added, \d+ already there/).waitFor();
     const count = async () => Number((await page.getByText(/^[\d,]+ people$/).innerText()).replace(/\D/g, ''));
     await expect.poll(count).toBeGreaterThan(8);
     const all = await count();
@@ -49,9 +49,9 @@ describe('a shortlist', () => {
     // Two chosen by a range, tagged; then only they are shown; undone, nobody is.
     await setChecked(table.getByRole('checkbox').nth(1), true);
     await setChecked(table.getByRole('checkbox').nth(2), true);
-    const bar = page.getByRole('toolbar', { name: 'With those chosen' });
-    await bar.getByText('2 chosen').waitFor();
-    await bar.getByLabel('A tag to add').fill('first wave');
+    const bar = page.getByRole('toolbar', { name: 'Actions for selected people' });
+    await bar.getByText('2 selected').waitFor();
+    await bar.getByLabel('Add tag').fill('first wave');
     await page.keyboard.press('Enter');
     await table.getByText('first wave').first().waitFor();
     await page.getByLabel('By', { exact: true }).selectOption('tag');
@@ -60,7 +60,7 @@ describe('a shortlist', () => {
     expect(page.url()).toContain('tag=first+wave');
     await page.reload({ waitUntil: 'networkidle' });
     await expect.poll(count).toBe(2);
-    await page.getByRole('button', { name: 'No longer only tag first wave' }).click();
+    await page.getByRole('button', { name: 'Remove filter tag first wave' }).click();
     await expect.poll(count).toBe(all);
     await page.getByRole('button', { name: /^Undo: 2 people tagged/ }).click();
     await expect.poll(() => table.getByText('first wave').count()).toBe(0);
@@ -68,25 +68,25 @@ describe('a shortlist', () => {
     // The card: how somebody is written in a letter, and a next step.
     // Two people may bear one name.
     await table.getByRole('button', { name: people[0]!.name }).first().click();
-    const card = page.getByRole('region', { name: 'The person' });
+    const card = page.getByRole('region', { name: 'Person' });
     await card.getByLabel('Greeting in a letter').fill('Dear one');
     await page.keyboard.press('Tab');
     await card.getByRole('button', { name: /^as Eave would/ }).waitFor();
     await expectAccessible(page);
-    await card.getByRole('button', { name: 'Close the card' }).click();
+    await card.getByRole('button', { name: 'Close card' }).click();
 
-    // What a merge would do, and then the file.
-    await page.getByRole('button', { name: 'Take along', exact: true }).click();
+    // Merge preview, and then the file.
+    await page.getByRole('button', { name: 'Export', exact: true }).click();
     const dialog = page.getByRole('dialog');
     await dialog
       .getByText(/people/)
       .first()
       .waitFor();
-    await dialog.getByText('also those who are left out').click();
-    await dialog.getByRole('button', { name: 'What a merge would do' }).click();
+    await dialog.getByText('Include excluded people').click();
+    await dialog.getByRole('button', { name: 'Merge preview' }).click();
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      dialog.getByText('A CSV of the receiving system').click()
+      dialog.getByText('Choose a CSV from the receiving system').click()
     ]);
     await chooser.setFiles({
       name: 'crm.csv',
@@ -99,7 +99,7 @@ describe('a shortlist', () => {
     await expectAccessible(page);
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      dialog.getByRole('button', { name: /^Take \d+ along$/ }).click()
+      dialog.getByRole('button', { name: /^Export \d+$/ }).click()
     ]);
     const text = await (
       await file.createReadStream()
@@ -138,25 +138,25 @@ describe('a shortlist', () => {
     const page = await open(`/briefs/${id}/shortlist`);
     await page.getByRole('button', { name: 'Check addresses' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByText(/addresses can be asked about, at/).waitFor();
+    await dialog.getByText(/addresses to check, for/).waitFor();
     await expectAccessible(page);
     const { mail } = await api<{ mail: { plan: { today: number } } }>('GET', `/briefs/${id}/shortlists/${list}`);
-    await dialog.getByLabel('Checks a day').fill(String(mail.plan.today + 4));
+    await dialog.getByLabel('Checks per day').fill(String(mail.plan.today + 4));
     await dialog.getByRole('button', { name: /^Check \d+$/ }).click();
-    await dialog.getByText(/checks of today are used up; it goes on tomorrow/).waitFor({ timeout: 30_000 });
-    await dialog.getByLabel('Checks a day').fill('5000');
-    await dialog.getByRole('button', { name: 'Keep the plan' }).click();
-    await dialog.getByText(/The check is done/).waitFor({ timeout: 30_000 });
+    await dialog.getByText(/checks for today are used up; it resumes tomorrow/).waitFor({ timeout: 30_000 });
+    await dialog.getByLabel('Checks per day').fill('5000');
+    await dialog.getByRole('button', { name: 'Save limits' }).click();
+    await dialog.getByText(/Check finished/).waitFor({ timeout: 30_000 });
     await dialog.getByRole('button', { name: 'Close', exact: true }).last().click();
-    await setChecked(page.getByRole('checkbox', { name: 'Everybody by this filter' }), true);
+    await setChecked(page.getByRole('checkbox', { name: 'Everyone matching the filter' }), true);
     await page.getByRole('button', { name: 'More like these' }).click();
-    const like = page.getByRole('dialog').filter({ hasText: 'They share' });
+    const like = page.getByRole('dialog').filter({ hasText: 'In common' });
     await like
       .getByText(/title:/)
       .first()
       .waitFor();
     await expectAccessible(page);
-    await like.getByRole('button', { name: 'Keep as a version, and test it' }).click();
+    await like.getByRole('button', { name: 'Save as version and test' }).click();
     await page.waitForURL(/\/string\?version=2/);
   }, 90_000);
 
@@ -189,7 +189,7 @@ describe('a shortlist', () => {
     await client.query('ANALYZE shortlist_people');
     const page = await open(`/briefs/${id}/shortlist`);
     await page.getByText('100,001 people', { exact: true }).waitFor({ timeout: 30_000 });
-    const table = page.getByRole('region', { name: 'People, a row each' });
+    const table = page.getByRole('region', { name: 'People', exact: true });
     await page.getByRole('button', { name: 'Name', exact: true }).click();
     await table.getByRole('button', { name: 'Odette Objector' }).waitFor();
     await table.evaluate((box) => (box.scrollTop = box.scrollHeight / 2));
@@ -199,13 +199,13 @@ describe('a shortlist', () => {
       .waitFor();
     expect(await table.getByRole('row').count()).toBeLessThan(80);
 
-    await page.getByRole('searchbox', { name: 'Words in everything that is told' }).fill('objector');
+    await page.getByRole('searchbox', { name: 'Search all fields' }).fill('objector');
     await page.getByText('1 people', { exact: true }).waitFor();
     await table.getByRole('button', { name: 'Odette Objector' }).click();
-    const card = page.getByRole('region', { name: 'The person' });
-    await card.getByRole('button', { name: /^Leave out, take off/ }).click();
+    const card = page.getByRole('region', { name: 'Person' });
+    await card.getByRole('button', { name: /^Exclude, remove or erase/ }).click();
     await card.getByRole('button', { name: 'Erase on objection…' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Erase for good' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Erase' }).click();
     await page.getByText('0 people', { exact: true }).waitFor({ timeout: 30_000 });
     const left = await client.query(`SELECT 1 FROM shortlist_people WHERE records::text LIKE '%Objector%'`);
     expect(left.rowCount).toBe(0);

@@ -4,13 +4,13 @@ import { api, expectAccessible, stringText, useBrowser, visit, writeString } fro
 
 const { open, expectError } = useBrowser();
 
-const kept = (page: Page) => page.getByText('All kept').waitFor();
+const kept = (page: Page) => page.getByText('Saved', { exact: true }).waitFor();
 const step = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Steps of this brief' }).getByRole('link', { name });
 
 /** Judges the first people of the open sample by keyboard. */
 async function judge(page: Page, keys: string): Promise<void> {
-  const persons = page.getByRole('group', { name: 'Where in the result the sample sits' }).getByRole('button');
+  const persons = page.getByRole('group', { name: 'Position of the sample in the result' }).getByRole('button');
   for (const [i, key] of [...keys].entries()) {
     await page.keyboard.press(key);
     const word = { f: 'Fit', m: 'Miss', u: 'Unsure' }[key]!;
@@ -35,34 +35,38 @@ describe('the whole job on the demo', () => {
     await page.waitForURL(/\/persona$/);
 
     // Persona: kept as typed, undone and redone.
-    await page.getByLabel('Titles wanted').fill('Head of Quality\nQA Manager');
-    await page.getByLabel('Must not come', { exact: true }).fill('intern');
-    await page.getByLabel('People employed, from').fill('51');
+    await page.getByLabel('Job titles').fill('Head of Quality\nQA Manager');
+    await page.getByLabel('Exclude keywords', { exact: true }).fill('intern');
+    await page.getByLabel('Headcount, from').fill('51');
     await page.getByLabel('to', { exact: true }).fill('1,000');
     await page.getByRole('combobox', { name: 'Countries', exact: true }).fill('Denmark');
     await page.keyboard.press('Enter');
     await kept(page);
     await page
       .getByText(
-        'People titled Head of Quality or QA Manager, at firms of 51 to 1,000 people in Denmark, and not of intern.'
+        'People titled Head of Quality or QA Manager, at firms of 51 to 1,000 people in Denmark, excluding intern.'
       )
       .waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
-    expect(await page.getByRole('button', { name: 'Take Denmark out' }).count()).toBe(0);
+    expect(await page.getByRole('button', { name: 'Remove Denmark' }).count()).toBe(0);
     await page.getByRole('button', { name: 'Redo' }).click();
-    await page.getByRole('button', { name: 'Take Denmark out' }).waitFor();
+    await page.getByRole('button', { name: 'Remove Denmark' }).waitFor();
     await kept(page);
     await expectAccessible(page);
 
     // Wording: a pasted list, one set aside and the string built, phrases quoted.
     await step(page, 'Wording').click();
     await page.getByLabel('New wordings for Head of Quality').fill('Quality Director, Kvalitetschef\nidle wording');
-    await page.getByRole('region', { name: 'Head of Quality' }).getByRole('button', { name: 'Add' }).click();
+    await page
+      .getByRole('region', { name: 'Head of Quality' })
+      .getByRole('button', { name: 'Add', exact: true })
+      .first()
+      .click();
     await page.getByText('3 added.').waitFor();
     await page.getByRole('checkbox', { name: '"idle wording"' }).uncheck();
     await kept(page);
     await expectAccessible(page);
-    await page.getByRole('link', { name: 'Write the string' }).click();
+    await page.getByRole('link', { name: 'Build string' }).click();
     await page.locator('.cm-line').first().waitFor();
     await expect
       .poll(() => stringText(page))
@@ -72,13 +76,13 @@ describe('the whole job on the demo', () => {
 
     // String: figures for each source; first version without a country, so that more is found.
     await writeString(page, 'title:("Head of Quality" OR "Head of QA" OR "QA Manager" OR Kvalitetschef) NOT intern');
-    const board = page.getByRole('table', { name: 'Worth of each part by source' });
+    const board = page.getByRole('table', { name: 'What each part does, by source' });
     await board.getByText(/^\d/).first().waitFor();
     await board.getByText('finds more').first().waitFor();
     await expectAccessible(page);
     await board.getByRole('button', { name: 'Marlow Register', exact: true }).click();
     await page
-      .getByRole('region', { name: 'How Marlow Register is asked' })
+      .getByRole('region', { name: 'Searches for Marlow Register' })
       .getByText('head of quality')
       .first()
       .waitFor();
@@ -88,7 +92,7 @@ describe('the whole job on the demo', () => {
     await page.getByRole('heading', { name: 'Version 1 on Harrow Guild' }).waitFor();
     await page.getByRole('article').waitFor();
     expect(await page.locator('article mark').count()).toBeGreaterThan(0);
-    const persons = page.getByRole('group', { name: 'Where in the result the sample sits' }).getByRole('button');
+    const persons = page.getByRole('group', { name: 'Position of the sample in the result' }).getByRole('button');
     await judge(page, 'ffmfum');
     await page.keyboard.press('2');
     // Its reason given, the next person is there.
@@ -96,9 +100,9 @@ describe('the whole job on the demo', () => {
     await page.keyboard.press('ArrowLeft');
     await page.getByRole('button', { name: '2 wrong function', pressed: true }).waitFor();
     await page.getByText('3 of 5', { exact: true }).waitFor({ state: 'attached' });
-    await page.getByRole('region', { name: 'Precision so far' }).getByText('60 %').waitFor();
+    await page.getByRole('region', { name: 'Precision so far' }).getByText('60%').waitFor();
     const interval = await page.getByTestId('interval').innerText();
-    expect(interval).toMatch(/^\d+–\d+ %$/);
+    expect(interval).toMatch(/^\d+–\d+%$/);
     await page.getByText('6 judged').waitFor();
     await expectAccessible(page);
     await page.keyboard.press('w');
@@ -138,7 +142,7 @@ describe('the whole job on the demo', () => {
       await expect
         .poll(() =>
           page
-            .getByRole('group', { name: 'Where in the result the sample sits' })
+            .getByRole('group', { name: 'Position of the sample in the result' })
             .getByText(word, { exact: true })
             .count()
         )
@@ -156,12 +160,12 @@ describe('the whole job on the demo', () => {
 
     // An old version is opened, compared as text, and taken up again.
     await visit(page, page.url().replace(/compare.*/, 'string?version=1'));
-    const differ = page.getByRole('list', { name: 'Parts that differ' });
+    const differ = page.getByRole('list', { name: 'Changed parts' });
     await differ.getByText('software').waitFor();
     expect(await differ.getByText('added').count()).toBe(2);
     await page.getByText('As text').click();
     expect(await page.locator('pre ins').allInnerTexts()).not.toEqual([]);
-    await page.getByRole('button', { name: 'Take up again' }).click();
+    await page.getByRole('button', { name: 'Restore' }).click();
     await page.getByRole('heading', { name: 'Version 1' }).waitFor();
     await expectAccessible(page);
   });
@@ -169,30 +173,30 @@ describe('the whole job on the demo', () => {
   it('writes what is wrong where it is wrong, and mends it', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Problems' });
     const page = await open(`/briefs/${id}/string`);
-    const problems = page.getByRole('list', { name: 'Problems of the string' });
+    const problems = page.getByRole('list', { name: 'Problems in the string' });
     await writeString(page, 'title:quality manager');
-    await problems.getByText(/Without quotes these 2 words/).waitFor();
+    await problems.getByText(/Without quotes, these 2 words/).waitFor();
     await problems.getByRole('button', { name: 'Quote “quality manager”' }).click();
     expect(await stringText(page)).toBe('title:"quality manager"');
     expect(await problems.count()).toBe(0);
 
     await writeString(page, 'QA AND GDP OR RP');
-    await problems.getByText(/It is read as: \(QA AND GDP\) OR RP/).waitFor();
+    await problems.getByText(/This is read as: \(QA AND GDP\) OR RP/).waitFor();
     await page.locator('.cm-lintRange-warning').first().waitFor();
     await page.keyboard.press('ControlOrMeta+.');
-    await problems.getByRole('button', { name: 'Write these brackets' }).click();
+    await problems.getByRole('button', { name: 'Add these brackets' }).click();
     expect(await stringText(page)).toBe('(QA AND GDP) OR RP');
 
     await writeString(page, 'title:(QA OR "head of');
     await problems.getByText(/This quote is never closed/).waitFor();
     await page.getByRole('button', { name: /^Run on/ }).click();
-    await page.getByText('Not run', { exact: true }).waitFor();
+    await page.getByText('Couldn’t run', { exact: true }).waitFor();
     expect(await stringText(page)).toBe('title:(QA OR "head of');
 
     await writeString(page, '('.repeat(10_000));
-    await problems.getByText(/more than 200 deep/).waitFor();
+    await problems.getByText(/more than 200 levels deep/).waitFor();
     await writeString(page, 'quality '.repeat(9000));
-    await problems.getByText(/KiB long; the most is 64 KiB/).waitFor();
+    await problems.getByText(/KiB long; the limit is 64 KiB/).waitFor();
   });
 });
 
@@ -219,16 +223,16 @@ describe('the whole job on a file of one’s own', () => {
     await desk.getByText(/not a text file/).waitFor();
     await give('bad.csv', `Name,Title,Company,Country,Employees\n${rows.join('\n')}\n  ,QA,Firm,Norway,10\n`);
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
-    await desk.getByText(/1 of 241 rows cannot be read, so nothing was kept/).waitFor();
+    await desk.getByText(/1 of 241 rows couldn’t be read, so nothing was saved/).waitFor();
     await desk.getByRole('cell', { name: '242' }).waitFor();
     expect(await page.getByText('imported file').count()).toBe(0);
     await expectAccessible(page);
-    await desk.getByRole('button', { name: 'Throw the file away' }).click();
+    await desk.getByRole('button', { name: 'Discard file' }).click();
 
     // A good one is matched, previewed, renamed and imported.
     await give('contacts.csv', `Name,Position held,Company,Country,Employees\n${rows.join('\n')}\n`);
-    await desk.getByLabel('What column Position held holds').selectOption('title');
-    await desk.getByLabel('Name of the source').fill('My contacts');
+    await desk.getByLabel('Field for column Position held').selectOption('title');
+    await desk.getByLabel('Source name').fill('My contacts');
     await desk.getByRole('button', { name: 'Import', exact: true }).click();
     await desk.getByText('240 people imported.').waitFor();
     await page.getByRole('cell', { name: 'My contacts imported file' }).waitFor();
@@ -244,9 +248,9 @@ describe('the whole job on a file of one’s own', () => {
     await page.keyboard.press('ControlOrMeta+Enter');
     await page.waitForURL(/\/trial\?trial=/);
     await page.getByRole('heading', { name: 'Version 1 on My contacts' }).waitFor();
-    await page.getByText(/40 drawn through all 180\./).waitFor();
+    await page.getByText(/40 drawn from all 180\./).waitFor();
     await judge(page, 'fmfm');
-    await page.getByRole('region', { name: 'Precision so far' }).getByText('50 %').waitFor();
+    await page.getByRole('region', { name: 'Precision so far' }).getByText('50%').waitFor();
 
     await step(page, 'String').click();
     await writeString(page, 'title:(quality OR QA OR kvalitetschef) NOT software');

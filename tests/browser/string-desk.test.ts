@@ -10,15 +10,15 @@ async function desk(name: string, text = ''): Promise<{ page: Page; id: string }
   if (text) await api('PUT', `/briefs/${id}/draft`, { body: { text, from: null }, revision: 1 });
   return { page: await open(`/briefs/${id}/string`), id };
 }
-const problems = (page: Page) => page.getByRole('list', { name: 'Problems of the string' });
-const card = (page: Page, source: string) => page.getByRole('region', { name: `How ${source} is asked` });
+const problems = (page: Page) => page.getByRole('list', { name: 'Problems in the string' });
+const card = (page: Page, source: string) => page.getByRole('region', { name: `Searches for ${source}` });
 /** Does what stands in the menu of the page. */
 async function more(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'More to do with the string' }).click();
+  await page.getByRole('button', { name: 'More actions' }).click();
   await page.getByRole('menuitem', { name, exact: true }).click();
 }
 /** Opens the searches of each source. */
-const searches = (page: Page) => page.getByRole('tab', { name: 'Searches to copy' }).click();
+const searches = (page: Page) => page.getByRole('tab', { name: 'Searches' }).click();
 const waitForText = (page: Page, text: string) =>
   page.waitForFunction(
     (wanted) =>
@@ -34,16 +34,16 @@ describe('problems of a string', () => {
   const shown: [ProblemCode, string, RegExp, string?, string?][] = [
     ['unclosed-quote', 'title:"head of', /quote is never closed/, 'Close it at the end', 'title:"head of"'],
     ['unclosed-bracket', '(a OR b', /bracket is never closed/, 'Close it at the end', '(a OR b)'],
-    ['unopened-bracket', 'a OR b)', /closes nothing/, 'Remove it', 'a OR b'],
-    ['empty-group', 'a AND () b', /Nothing stands in this group/, 'Take it out', 'a AND b'],
-    ['empty-phrase', 'a ""', /between these quotes/, 'Take them out', 'a'],
+    ['unopened-bracket', 'a OR b)', /no opening bracket/, 'Remove it', 'a OR b'],
+    ['empty-group', 'a AND () b', /This group is empty/, 'Remove it', 'a AND b'],
+    ['empty-phrase', 'a ""', /These quotes are empty/, 'Remove them', 'a'],
     ['empty-scope', 'a title:', /right after the scope/],
     ['unknown-scope', 'titel:a', /There is no scope/, 'Search the whole profile', 'a'],
-    ['doubled-scope', 'title:company:a', /Two scopes/, 'Take the first out', 'company:a'],
-    ['misplaced-operator', 'a OR OR b', /nothing to join/, 'Take OR out', 'a OR b'],
+    ['doubled-scope', 'title:company:a', /Two scopes/, 'Remove the first', 'company:a'],
+    ['misplaced-operator', 'a OR OR b', /nothing to join/, 'Remove OR', 'a OR b'],
     ['lower-case-operator', 'aa or bb', /Operators are written in capitals/, 'Write OR', 'aa OR bb'],
     ['foreign-operator', 'a && b', /read as AND/, 'Write AND', 'a AND b'],
-    ['curly-quotes', '“cold chain”', /Curly quotes/, 'Write plain quotes', '"cold chain"'],
+    ['curly-quotes', '“cold chain”', /curly quotes/, 'Write plain quotes', '"cold chain"'],
     ['long-dash', 'a –b', /long dash/, 'Write a plain -', 'a -b'],
     ['unquoted-title', 'title:quality manager', /Without quotes/, 'Quote “quality manager”', 'title:"quality manager"'],
     [
@@ -53,59 +53,59 @@ describe('problems of a string', () => {
       'Quote “test engineer”',
       'a NOT "test engineer"'
     ],
-    ['mixed-operators', 'a AND b OR c', /It is read as/, 'Write these brackets', '(a AND b) OR c'],
-    ['bad-range', 'headcount:[200 TO 50]', /lower bound comes first/, 'Swap them', 'headcount:[50 TO 200]'],
-    ['bad-number', 'headcount:big', /is not a number/],
+    ['mixed-operators', 'a AND b OR c', /This is read as/, 'Add these brackets', '(a AND b) OR c'],
+    ['bad-range', 'headcount:[200 TO 50]', /put the lower bound first/, 'Swap them', 'headcount:[50 TO 200]'],
+    ['bad-number', 'headcount:big', /isn’t a number/],
     ['range-on-words', 'title:[1 TO 2]', /holds words/],
-    ['unknown-value', 'QA AND country:Denmrk', /is no country/, 'Write Denmark', 'QA AND country:Denmark'],
-    ['short-wildcard', 'ab*', /three letters or more/, 'Take the * out', 'ab'],
-    ['wildcard-in-phrase', '"pharma* firm"', /not a wildcard/, 'Take it out', '"pharma firm"'],
-    ['misplaced-wildcard', 'pha*rma', /only at the end/, 'Take it out', 'pharma'],
+    ['unknown-value', 'QA AND country:Denmrk', /isn’t a country/, 'Write Denmark', 'QA AND country:Denmark'],
+    ['short-wildcard', 'ab*', /at least three letters/, 'Remove the *', 'ab'],
+    ['wildcard-in-phrase', '"pharma* firm"', /isn’t a wildcard/, 'Remove it', '"pharma firm"'],
+    ['misplaced-wildcard', 'pha*rma', /only works at the end/, 'Remove it', 'pharma'],
     ['only-exclusions', 'NOT a', /only excludes/],
-    ['unclosed-muted', 'a /* OR b', /set aside and never ends/, 'End it here', 'a /* OR b */'],
-    ['unknown-set', 'a NOT @nobody-known', /no word set called/, 'Search for it as words', 'a NOT "nobody-known"'],
-    ['repeated-term', 'a OR b OR a', /stands twice/, 'Take it out', 'a OR b'],
+    ['unclosed-muted', 'a /* OR b', /disabled part never ends/, 'End it here', 'a /* OR b */'],
+    ['unknown-set', 'a NOT @nobody-known', /no word set called/, 'Search for the words', 'a NOT "nobody-known"'],
+    ['repeated-term', 'a OR b OR a', /appears twice/, 'Remove it', 'a OR b'],
     [
       'covered-wording',
       'x OR "quality manager" OR "senior quality manager"',
-      /is covered by/,
-      'Take it out',
+      /already covered by/,
+      'Remove it',
       'x OR "quality manager"'
     ],
     [
       'wanted-and-excluded',
       '(tester OR b) NOT tester',
-      /wanted and excluded at once/,
-      'Take the exclusion out',
+      /both searched for and excluded/,
+      'Remove the exclusion',
       '(tester OR b)'
     ],
     [
       'exclusion-hits-wanted',
       'title:"test manager" NOT test',
       /removes everyone found by/,
-      'Take the exclusion out',
+      'Remove the exclusion',
       'title:"test manager"'
     ],
     ['never-matches', 'a AND headcount:[1 TO 5] AND headcount:[9 TO 20]', /can never match/],
-    ['always-true', 'a AND (b OR NOT b)', /true of everybody/, 'Take it out', 'a'],
+    ['always-true', 'a AND (b OR NOT b)', /matches everyone/, 'Remove it', 'a'],
     ['several-meanings', 'title:GDP', /has several meanings: good distribution practice; gross domestic product/],
     [
       'spelling-pair',
       'title:organisation',
-      /is also written “organization”/,
+      /is also spelled “organization”/,
       'Add organization',
       'title:(organisation OR organization)'
     ],
-    ['stray-sign', 'sales & marketing', /no letter or digit/, 'Take it out', 'sales marketing'],
-    ['hidden-character', 'a\u200bb', /cannot be seen/, 'Replace it with a space', 'a b'],
-    ['too-deep', '('.repeat(201) + 'a', /more than 200 deep/],
+    ['stray-sign', 'sales & marketing', /no letter or digit/, 'Remove it', 'sales marketing'],
+    ['hidden-character', 'a\u200bb', /invisible character/, 'Replace it with a space', 'a b'],
+    ['too-deep', '('.repeat(201) + 'a', /more than 200 levels deep/],
     ['too-many-terms', 'ab OR '.repeat(5001) + 'c', /more than 5,000 terms/],
-    ['too-long', 'quality '.repeat(9000), /the most is 64 KiB/]
+    ['too-long', 'quality '.repeat(9000), /the limit is 64 KiB/]
   ];
 
   it('are told at the string, each with its fix', async () => {
     const { page } = await desk('Every problem');
-    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise', 'untold-fact'];
+    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise', 'untold-fact', 'value-not-offered'];
     expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
     for (const [code, text, message, fix, mended] of shown) {
       await writeString(page, text);
@@ -123,7 +123,7 @@ describe('problems of a string', () => {
     const { page } = await desk('Sources', '"head of quality" OR RP pharma');
     await searches(page);
     await card(page, 'Lanternfield')
-      .getByText(/drops “of” inside quotes/)
+      .getByText(/ignores “of” inside quotes/)
       .waitFor();
     await card(page, 'Lanternfield')
       .getByText(
@@ -132,7 +132,7 @@ describe('problems of a string', () => {
       .waitFor();
     await writeString(page, Array.from({ length: 30 }, (_, i) => `"quality manager ${i}"`).join(' OR '));
     await card(page, 'Lanternfield')
-      .getByText(/takes 32 words: .* cut into 3 pieces/)
+      .getByText(/takes 36 words: .* split into 3 pieces/)
       .waitFor();
     await card(page, 'Lanternfield').getByRole('button', { name: 'Copy all: Lanternfield' }).waitFor();
   });
@@ -149,15 +149,15 @@ describe('pasting', () => {
     const { page } = await desk('Pasted');
     await paste(page, 'Head of Quality\nQA Manager\nKvalitetschef');
     await waitForText(page, '("Head of Quality" OR "QA Manager" OR Kvalitetschef)');
-    await page.getByText('Pasted and cleaned: a list of 3 made a group.').waitFor();
+    await page.getByText('Cleaned up: a list of 3 made a group.').waitFor();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Put it as it was' }).click();
+    await page.getByRole('button', { name: 'Undo cleanup' }).click();
     await waitForText(page, 'Head of Quality QA Manager Kvalitetschef');
 
     await paste(page, '“cold\u00a0chain” or chilled');
     await page.getByText('Read “or” as an operator? As pasted it is a word to find.').waitFor();
     expect(await stringText(page)).toBe('"cold chain" or chilled');
-    await page.getByRole('button', { name: 'Yes, in capitals' }).click();
+    await page.getByRole('button', { name: 'Yes, capitalize' }).click();
     await waitForText(page, '"cold chain" OR chilled');
   });
 
@@ -166,10 +166,10 @@ describe('pasting', () => {
     await page.getByRole('tab', { name: 'Paste from a source' }).click();
     const panel = page.getByRole('region', { name: 'Paste from a source' });
     await panel.getByLabel('Source the text was written for').selectOption({ label: 'Lanternfield' });
-    await panel.getByLabel('Text as it stands at the source').fill('"head of quality" OR QA pharma -intern');
+    await panel.getByLabel('Text from the source').fill('"head of quality" OR QA pharma -intern');
     await panel.getByText('People whose profile has “head of quality” or “QA”').waitFor();
     await expectAccessible(page);
-    await panel.getByRole('button', { name: 'Take it as the string' }).click();
+    await panel.getByRole('button', { name: 'Use as string' }).click();
     await waitForText(page, '("head of quality" OR QA) AND pharma NOT intern');
     await searches(page);
     await card(page, 'Lanternfield')
@@ -183,7 +183,7 @@ describe('the string as a tree', () => {
 
   it('is edited by keyboard, and the text follows', async () => {
     const { page } = await desk('By keyboard', 'title:(QA OR RP) AND pharma NOT intern');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     await row(page, 'any of').click();
     await expectAccessible(page);
     await page.keyboard.press('+');
@@ -206,7 +206,7 @@ describe('the string as a tree', () => {
     await page.keyboard.type('chilled');
     await page.keyboard.press('Enter');
     await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR chilled) NOT intern');
-    await page.getByLabel('searched in').selectOption('about');
+    await page.getByLabel('search in').selectOption('about');
     await waitForText(page, 'title:(QA OR "head of quality") AND (pharma OR about:chilled) NOT intern');
     await page.keyboard.press('Escape');
     await row(page, 'QA').click();
@@ -222,7 +222,7 @@ describe('the string as a tree', () => {
 
   it('is edited by drag and drop', async () => {
     const { page } = await desk('By mouse', 'title:(QA OR RP) AND pharma AND chilled');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     /** Drags until it was dropped: on a busy machine the rows may move under the mouse, as worth comes in above them. */
     const drag = async (what: string, onto: string, wanted: string, at = {}) => {
       for (let times = 0; times < 4 && (await stringText(page)).replaceAll(/\s+/g, ' ') !== wanted; times++) {
@@ -239,8 +239,8 @@ describe('the string as a tree', () => {
 
   it('cannot be edited while the text cannot be read whole, so that nothing of it is lost', async () => {
     const { page } = await desk('Broken', 'title:(QA OR RP AND "cold');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
-    await page.getByText(/must be mended first/).waitFor();
+    await page.getByRole('tab', { name: 'Tree' }).click();
+    await page.getByText(/Fix the errors to edit the tree/).waitFor();
     await row(page, 'QA').click();
     await page.keyboard.press('Delete');
     expect(await stringText(page)).toBe('title:(QA OR RP AND "cold');
@@ -251,15 +251,15 @@ describe('the string as a tree', () => {
 describe('named word sets', () => {
   it('are pulled out, used elsewhere, and change every string that uses them but no kept version', async () => {
     const { page, id } = await desk('First', 'title:("head of quality" OR QA) NOT intern');
-    await page.getByRole('tab', { name: 'As a tree' }).click();
+    await page.getByRole('tab', { name: 'Tree' }).click();
     await page.getByRole('treeitem').filter({ hasText: 'any of' }).click();
-    await page.getByRole('button', { name: 'Keep as a word set…' }).click();
-    await page.getByLabel('Name of the word set').fill('quality-heads');
-    await page.getByRole('button', { name: 'Keep in the library' }).click();
+    await page.getByRole('button', { name: 'Save as word set…' }).click();
+    await page.getByLabel('Word set name').fill('quality-heads');
+    await page.getByRole('button', { name: 'Save to library' }).click();
     await waitForText(page, 'title:@quality-heads NOT intern');
     await page.getByRole('checkbox', { name: 'Marlow Register' }).waitFor();
-    await page.getByRole('tab', { name: 'Worth of each part' }).click();
-    await page.getByRole('table', { name: 'Worth of each part by source' }).getByText(/^\d/).first().waitFor();
+    await page.getByRole('tab', { name: 'What each part does' }).click();
+    await page.getByRole('table', { name: 'What each part does, by source' }).getByText(/^\d/).first().waitFor();
     await page.waitForTimeout(600);
     const kept = await api<{ number: number; sets: unknown }>('POST', `/briefs/${id}/versions`, {
       text: 'title:@quality-heads NOT intern'
@@ -276,18 +276,18 @@ describe('named word sets', () => {
     await waitForText(other.page, '@quality-heads');
     await searches(other.page);
     await card(other.page, 'Harrow Guild').getByText('"head of quality" OR QA').waitFor();
-    await other.page.getByText('All kept').waitFor();
+    await other.page.getByText('Saved', { exact: true }).waitFor();
 
     // A change is asked about, with the strings it concerns.
     await visit(other.page, '/library?set=quality-heads');
-    await other.page.getByLabel(/Wordings, one a line/).fill('head of quality\nQA\nresponsible person');
-    await other.page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await other.page.getByLabel(/One wording per line/).fill('head of quality\nQA\nresponsible person');
+    await other.page.getByRole('button', { name: 'Save', exact: true }).click();
     await other.page
-      .getByText(/This changes the string of “First”, “Second”|This changes the string of “Second”, “First”/)
+      .getByText(/This changes the string in “First”, “Second”|This changes the string in “Second”, “First”/)
       .waitFor();
     await expectAccessible(other.page);
     await other.page.getByRole('button', { name: 'Change it in all 2' }).click();
-    await other.page.getByText('@quality-heads is kept and changed in 2 strings.').waitFor();
+    await other.page.getByText('@quality-heads saved and updated in 2 strings.').waitFor();
     await page.reload({ waitUntil: 'networkidle' });
     await searches(page);
     await card(page, 'Harrow Guild')
@@ -302,11 +302,11 @@ describe('named word sets', () => {
     const page = await open('/library');
     await page.getByRole('button', { name: 'New word set' }).click();
     await page.getByLabel('Name', { exact: true }).fill('two words');
-    await page.getByLabel(/Wordings, one a line/).fill('ferry*\n=HYPERLINK("x")');
+    await page.getByLabel(/One wording per line/).fill('ferry*\n=HYPERLINK("x")');
     await page.getByText(/A name is one word/).waitFor();
     await page.getByLabel('Name', { exact: true }).fill('ferries');
     await page.getByRole('button', { name: 'Add to the library' }).click();
-    await page.getByText('@ferries is in the library.').waitFor();
+    await page.getByText('@ferries added to the library.').waitFor();
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Export CSV' }).click()
@@ -317,14 +317,14 @@ describe('named word sets', () => {
     expect(csv).toContain('ferries,wanted,ferry*,');
     expect(csv).toContain("'=HYPERLINK");
     await page.getByRole('button', { name: 'Delete' }).click();
-    await page.getByText('@ferries is deleted.').waitFor();
+    await page.getByText('@ferries deleted.').waitFor();
     const give = (name: string, text: string) =>
       page.locator('input[type=file]').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
     await give('sets.csv', csv);
     await page.getByText(/sets.csv: 1 set added, 0 extended/).waitFor();
     expectError(/422/);
     await give('broken.json', '{"name":');
-    await page.getByText(/begins like JSON and is not valid JSON/).waitFor();
+    await page.getByText(/looks like JSON but isn’t valid/).waitFor();
     await expectAccessible(page);
   });
 });
@@ -339,7 +339,7 @@ describe('versions', () => {
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:(QA OR GDP) RP', from: 2 }, revision: 1 });
     await visit(page, `/briefs/${id}/string?panel=versions&version=1`);
     const panel = page.getByRole('region', { name: 'Versions' });
-    const differ = panel.getByRole('list', { name: 'Parts that differ' }).getByRole('listitem');
+    const differ = panel.getByRole('list', { name: 'Changed parts' }).getByRole('listitem');
     expect((await differ.allInnerTexts()).map((text) => text.replaceAll(/\s+/g, ' '))).toEqual([
       '+ added GDP title, beside QA',
       '→ moved RP from title, beside QA to whole profile',
@@ -351,10 +351,10 @@ describe('versions', () => {
     await page.keyboard.press('Tab');
     await panel.getByRole('button', { name: 'first idea' }).waitFor();
     await expectAccessible(page);
-    await panel.getByRole('button', { name: 'Take up again' }).click();
+    await panel.getByRole('button', { name: 'Restore' }).click();
     await waitForText(page, 'title:(QA OR RP) NOT intern');
     await writeString(page, 'title:(QA OR RP) NOT (intern OR trainee)');
-    await page.getByText('All kept').waitFor();
+    await page.getByText('Saved', { exact: true }).waitFor();
     await page.getByRole('button', { name: /^Run on/ }).click();
     await page.waitForURL(/\/trial\?trial=/);
     const [newest] = await api<{ number: number; parent: number }[]>('GET', `/briefs/${id}/versions`);
@@ -415,7 +415,7 @@ describe('the cards of the sources', () => {
     );
     await searches(page);
     const harrow = card(page, 'Harrow Guild');
-    await harrow.getByText('The source finds just those whom the string means.').waitFor();
+    await harrow.getByText('The source finds exactly the people the string describes.').waitFor();
     await harrow.getByText('"cold chain" NOT software').waitFor();
     await harrow.getByText('Denmark or Sweden').waitFor();
     await harrow.getByRole('button', { name: 'Copy: Current title for Harrow Guild' }).click();
@@ -426,7 +426,7 @@ describe('the cards of the sources', () => {
     );
     const lantern = card(page, 'Lanternfield');
     await lantern.getByText('site:lanternfield.example ("head of quality" OR QA) "cold chain" -software').waitFor();
-    await lantern.getByText(/of 32 words/).waitFor();
+    await lantern.getByText(/of 36 words/).waitFor();
     await lantern.getByText('Lanternfield cannot be asked all of it.').waitFor();
     await card(page, 'Quillbank').getByText('head of quality or QA').waitFor();
     await card(page, 'Marlow Register').getByRole('button', { name: 'Copy: Marlow Register' }).waitFor();
@@ -444,19 +444,19 @@ describe('a sheet of one’s own', () => {
     await live.getByText('("head of quality" OR "quality director" OR QA) -intern -"test engineer"').waitFor();
     await page.getByLabel('How “or” is written').selectOption('|');
     await live.getByText('("head of quality" | "quality director" | QA) -intern -"test engineer"').waitFor();
-    await page.getByLabel('Words in a search').fill('6');
+    await page.getByLabel('Words per search').fill('6');
     await live.getByText(/takes 6 words/).waitFor();
-    await page.getByLabel('Words in a search').fill('many');
+    await page.getByLabel('Words per search').fill('many');
     await page
       .getByRole('alert')
       .getByText(/limits words/)
       .waitFor();
-    expect(await page.getByRole('button', { name: 'Keep' }).isDisabled()).toBe(true);
-    await page.getByLabel('Words in a search').fill('');
+    expect(await page.getByRole('button', { name: 'Save', exact: true }).isDisabled()).toBe(true);
+    await page.getByLabel('Words per search').fill('');
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Keep' }).click();
-    await page.getByText('Kept.').waitFor();
-    await page.getByLabel('A text as it would be typed there').fill('QA | RP pharma');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByText('Saved.').waitFor();
+    await page.getByLabel('A search as typed at the source').fill('QA | RP pharma');
     await page.getByText('(QA OR RP)').waitFor();
 
     const [download] = await Promise.all([
@@ -469,7 +469,7 @@ describe('a sheet of one’s own', () => {
       mimeType: 'application/json',
       buffer: Buffer.from('{"name":"x"}')
     });
-    await page.getByText(/wrong.json is no capability sheet/).waitFor();
+    await page.getByText(/wrong.json isn’t a capability sheet/).waitFor();
     await page.reload({ waitUntil: 'networkidle' });
     expect(await page.getByLabel('How “or” is written').inputValue()).toBe('|');
 
@@ -480,17 +480,19 @@ describe('a sheet of one’s own', () => {
     for (const name of ['Harrow Guild', 'Lanternfield', 'Quillbank', 'Marlow Register'])
       await other.page.getByRole('checkbox', { name }).uncheck();
     await other.page.getByRole('button', { name: 'Run on 0 sources' }).click();
-    await other.page.getByText(/Only places run by hand are chosen/).waitFor();
+    await other.page.getByText(/Only manual sources are selected/).waitFor();
 
     await visit(page, '/sources');
     await page.getByRole('row').filter({ hasText: 'Fjord search' }).getByRole('button', { name: 'Delete' }).click();
-    await page.getByRole('button', { name: 'Delete for good' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
     await page.getByRole('link', { name: 'Fjord search' }).waitFor({ state: 'detached' });
   });
 
   it('of a stand-in is shown and not changed', async () => {
     const page = await open('/sources/harrow-guild');
-    expect(await page.getByLabel('Name', { exact: true }).isDisabled()).toBe(true);
+    const sheet = page.getByRole('region', { name: 'Capability sheet' });
+    await sheet.getByText('Searches: whole profile.').waitFor();
+    expect(await sheet.getByRole('textbox').count()).toBe(0);
     const schema = (await (await page.request.get('/api/sheet.schema.json')).json()) as { properties: object };
     expect(schema.properties).toHaveProperty('boxes');
     await expectAccessible(page);
@@ -508,9 +510,9 @@ describe('a sheet of one’s own', () => {
       .first()
       .waitFor();
     await expectAccessible(page);
-    const leaveOut = panel.getByRole('button', { name: 'Leave the others out: qa as quality assurance of goods' });
+    const leaveOut = panel.getByRole('button', { name: 'Exclude the others: qa as quality assurance of goods' });
     const told = await leaveOut.locator('..').innerText();
-    const promised = /[\d,]+ of other meanings stay/.exec(told)![0];
+    const promised = /[\d,]+ with other meanings stay/.exec(told)![0];
     await leaveOut.click();
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('selenium'));
     await panel.getByText(promised).first().waitFor();
@@ -522,19 +524,19 @@ describe('a sheet of one’s own', () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Worth' });
     const page = await open(`/briefs/${id}/string`);
     await writeString(page, 'title:(QA OR zzqq OR "quality manager") AND (pharma OR GDP) NOT intern');
-    const ledger = page.getByRole('table', { name: 'Worth of each part by source' });
-    await ledger.getByRole('button', { name: 'Unfold all' }).click();
+    const ledger = page.getByRole('table', { name: 'What each part does, by source' });
+    await ledger.getByRole('button', { name: 'Expand all' }).click();
     const row = (text: string) => ledger.getByRole('row').filter({ hasText: text });
-    await row('title:zzqq').getByText('finds nobody').waitFor();
+    await row('title:zzqq').getByText('no effect').waitFor();
     expect(await row('title:QA').count()).toBe(1);
     const order = async () => (await ledger.locator('tbody .mono').allTextContents()).map((one) => one.slice(0, 12));
     expect((await order()).slice(0, 3)).toEqual(['title:QA', 'title:zzqq', 'title:"quali']);
-    await ledger.getByRole('button', { name: 'Sort by if left out at Quillbank' }).click();
+    await ledger.getByRole('button', { name: 'Sort by if removed at Quillbank' }).click();
     const sorted = await order();
     expect(sorted.indexOf('title:zzqq')).toBe(
       Math.max(...['title:QA', 'title:zzqq', 'title:"quali'].map((one) => sorted.indexOf(one)))
     );
-    await ledger.getByRole('button', { name: 'In the string’s order' }).click();
+    await ledger.getByRole('button', { name: 'String order' }).click();
     await expectAccessible(page);
 
     await page.getByRole('tab', { name: 'Narrowing' }).click();
@@ -574,15 +576,15 @@ describe('a sheet of one’s own', () => {
     await api('PUT', `/briefs/${id}/draft`, { body: { text, from: 1 }, revision: 1 });
     const page = await open(`/briefs/${id}/string?panel=proposals`);
     const panel = page.getByRole('region', { name: 'Proposals' });
-    const first = panel.getByRole('button', { name: /^Take: Exclude/ }).first();
+    const first = panel.getByRole('button', { name: /^Apply: Exclude/ }).first();
     await first.waitFor();
     await panel
-      .getByText(/fits lost \d+ %/)
+      .getByText(/fits lost \d+%/)
       .first()
       .waitFor();
-    const says = (await first.getAttribute('aria-label'))!.slice('Take: '.length);
-    await panel.getByRole('button', { name: `Who goes? ${says}`, exact: true }).click();
-    const goes = page.getByRole('region', { name: 'Who goes' });
+    const says = (await first.getAttribute('aria-label'))!.slice('Apply: '.length);
+    await panel.getByRole('button', { name: `Who would be removed? ${says}`, exact: true }).click();
+    const goes = page.getByRole('region', { name: 'Who would be removed' });
     // Somebody not judged yet, and a miss: the proposal still stands when it is measured anew.
     const unjudged = goes
       .locator('tbody')
@@ -593,11 +595,11 @@ describe('a sheet of one’s own', () => {
     await miss.click();
     await goes.getByRole('button', { name, pressed: true }).waitFor();
     await expectAccessible(page);
-    const choices = panel.getByRole('checkbox', { name: /^Choose: / });
+    const choices = panel.getByRole('checkbox', { name: /^Select: / });
     await expect.poll(() => choices.count()).toBeGreaterThan(1);
     for (const box of await choices.all()) if (!(await box.isChecked())) await box.check();
-    await panel.getByText(/chosen together/).waitFor();
-    await panel.getByRole('button', { name: `Take: ${says}`, exact: true }).click();
+    await panel.getByText(/selected together/).waitFor();
+    await panel.getByRole('button', { name: `Apply: ${says}`, exact: true }).click();
     await page.getByRole('heading', { name: 'Version 2' }).waitFor();
     expect(await stringText(page)).toContain('NOT');
     const [version] = await api<{ number: number; note: string; parent: number }[]>('GET', `/briefs/${id}/versions`);

@@ -9,17 +9,17 @@ describe('two tabs', () => {
     expectError(/409/);
     const id = await brief('Two tabs');
     const [one, two] = [await open(`/briefs/${id}/persona`), await open(`/briefs/${id}/persona`)];
-    await one.getByLabel('Titles wanted').fill('Head of Quality');
-    await one.getByText('All kept').waitFor();
-    await two.getByLabel('Titles wanted').fill('Quality Director');
+    await one.getByLabel('Job titles').fill('Head of Quality');
+    await one.getByText('Saved', { exact: true }).waitFor();
+    await two.getByLabel('Job titles').fill('Quality Director');
     await two.getByText(/was changed in another tab/).waitFor();
-    expect(await two.getByLabel('Titles wanted').inputValue()).toBe('Quality Director');
+    expect(await two.getByLabel('Job titles').inputValue()).toBe('Quality Director');
     await expectAccessible(two);
-    await two.getByRole('button', { name: 'Take theirs' }).click();
-    expect(await two.getByLabel('Titles wanted').inputValue()).toBe('Head of Quality');
+    await two.getByRole('button', { name: 'Use theirs' }).click();
+    expect(await two.getByLabel('Job titles').inputValue()).toBe('Head of Quality');
     await two.getByRole('button', { name: 'Undo' }).click();
-    expect(await two.getByLabel('Titles wanted').inputValue()).toBe('Quality Director');
-    await two.getByText('All kept').waitFor();
+    expect(await two.getByLabel('Job titles').inputValue()).toBe('Quality Director');
+    await two.getByText('Saved', { exact: true }).waitFor();
     const persona = await api<{ body: { titles: string[] } }>('GET', `/briefs/${id}/persona`);
     expect(persona.body.titles).toEqual(['Quality Director']);
   });
@@ -32,7 +32,7 @@ describe('two tabs', () => {
     await api('DELETE', `/briefs/${id}`);
     await writeString(page, 'title:QA');
     await page
-      .getByText(/It may have been deleted, in another tab perhaps/)
+      .getByText(/It may have been deleted in another tab/)
       .first()
       .waitFor();
     expect(await page.locator('.cm-content').innerText()).toBe('title:QA');
@@ -43,12 +43,12 @@ describe('numbers typed as words', () => {
   it('are told and not kept, and stay as typed', async () => {
     const id = await brief('Numbers');
     const page = await open(`/briefs/${id}/persona`);
-    await page.getByLabel('People employed, from').fill('fifty');
-    await page.getByText(/Company size: is written in digits\. Write digits, as in 51\./).waitFor();
-    expect(await page.getByLabel('People employed, from').inputValue()).toBe('fifty');
-    await page.getByText('Not kept yet', { exact: true }).first().waitFor();
-    await page.getByLabel('People employed, from').fill('51');
-    await page.getByText('All kept').waitFor();
+    await page.getByLabel('Headcount, from').fill('fifty');
+    await page.getByText(/Company size: is written in digits\. Use digits, for example 51\./).waitFor();
+    expect(await page.getByLabel('Headcount, from').inputValue()).toBe('fifty');
+    await page.getByText('Not saved', { exact: true }).first().waitFor();
+    await page.getByLabel('Headcount, from').fill('51');
+    await page.getByText('Saved', { exact: true }).waitFor();
     await page.getByLabel('to', { exact: true }).fill('5');
     await page.getByText(/The smallest firm is larger than the largest\./).waitFor();
   });
@@ -58,26 +58,26 @@ describe('the frame', () => {
   it('lists the keys, switches between light and dark, and says what to do on empty screens', async () => {
     const id = await brief('Frame');
     const page = await open(`/briefs/${id}/trial`);
-    await page.getByText('Nothing was run yet').waitFor();
+    await page.getByText('Nothing run yet').waitFor();
     await page.keyboard.press('?');
-    await page.getByRole('heading', { name: 'Keys' }).waitFor();
+    await page.getByRole('heading', { name: 'Keyboard shortcuts' }).waitFor();
     await page.waitForTimeout(300);
     await expectAccessible(page);
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Switch between light and dark' }).click();
+    await page.getByRole('button', { name: 'Switch light and dark theme' }).click();
     expect(await page.evaluate(() => document.documentElement.getAttribute('theme'))).toBe('g100');
     await expectAccessible(page);
     await page.keyboard.press('g');
     await page.keyboard.press('5');
     await page.getByText('Nothing to compare yet').waitFor();
     await page.goBack();
-    await page.getByText('Nothing was run yet').waitFor();
+    await page.getByText('Nothing run yet').waitFor();
   });
 
   it('says what to do at an address where no page is', async () => {
     expectError(/404/);
     const page = await open('/breifs');
-    await page.getByText(/There is no page at this address/).waitFor();
+    await page.getByText(/There’s no page at this address/).waitFor();
     await page.getByRole('link', { name: 'All briefs', exact: true }).click();
     await page.waitForURL((url) => url.pathname === '/');
   });

@@ -51,19 +51,19 @@ describe('a watch', () => {
       budget: { requestsPerDay: null, records: null, spend: null }
     });
     const page = await open(`/briefs/${id}/harvest?harvest=${harvest}`);
-    await page.getByText('all is read').waitFor({ timeout: 30_000 });
+    await page.getByText('done').waitFor({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Watch…' }).click();
     const dialog = page.getByRole('dialog');
     await expect.poll(() => dialog.getByLabel('Name', { exact: true }).inputValue()).toBe('Everybody found');
     await dialog.getByLabel('Name', { exact: true }).fill('Visitors who do quality');
-    await dialog.getByLabel('Again').selectOption('FREQ=DAILY');
+    await dialog.getByLabel('Repeat').selectOption('FREQ=DAILY');
     await expectAccessible(page);
-    await dialog.getByRole('button', { name: 'Begin to watch' }).click();
-    await page.getByText(/is watched from now on: news comes to Home/).waitFor();
+    await dialog.getByRole('button', { name: 'Start watching' }).click();
+    await page.getByText(/Updates appear on Home/).waitFor();
 
     await visit(page, '/');
-    const inbox = page.getByRole('region', { name: 'What watches have found' });
-    await inbox.getByText(/nothing since; 2 found,/).waitFor({ timeout: 40_000 });
+    const inbox = page.getByRole('region', { name: 'Updates from watches' });
+    await inbox.getByText(/no changes; 2 found,/).waitFor({ timeout: 40_000 });
     await importFile(
       rows([
         ['Anna Watched', 'Quality Director', 'Acme'],
@@ -72,16 +72,16 @@ describe('a watch', () => {
       ]),
       source
     );
-    await inbox.getByRole('button', { name: 'More of this watch' }).first().click();
+    await inbox.getByRole('button', { name: 'More actions for this watch' }).first().click();
     await inbox.getByRole('button', { name: 'Run now' }).first().click();
     await inbox.getByText(/1 new/).waitFor({ timeout: 40_000 });
-    const news = inbox.getByRole('region', { name: 'News, a row each' });
+    const news = inbox.getByRole('region', { name: 'Updates' });
     await news.getByRole('button', { name: /changed Anna Watched Quality Director at Acme/ }).waitFor();
     await news.getByRole('button', { name: /left Ole Watched/ }).waitFor();
     await expectAccessible(page);
     await news.getByRole('button', { name: /new Eva Watched/ }).click();
     await page.keyboard.press('k');
-    await page.getByText('1 kept on the new shortlist.').waitFor();
+    await page.getByText('1 added to the new shortlist.').waitFor();
     await news.getByText(/on a shortlist/).waitFor();
     await page.keyboard.press('f');
     await news.getByText('✓ Fit').waitFor();
@@ -105,11 +105,11 @@ describe('a watch', () => {
     }, watch!.feed);
     expect(told).toMatchObject({ broken: false, root: 'http://www.w3.org/2005/Atom feed', ids: 3, items: 3 });
     expect(told.titles).toContain('New: Eva Watched');
-    await inbox.getByRole('button', { name: 'All read' }).first().click();
+    await inbox.getByRole('button', { name: 'Mark all as read' }).first().click();
     await expect.poll(() => inbox.getByText(/\d+ unread/).count()).toBe(0);
     await inbox.getByRole('button', { name: 'Delete' }).first().click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Delete for good' }).click();
-    await expect.poll(() => page.getByRole('region', { name: 'What watches have found' }).count()).toBe(0);
+    await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
+    await expect.poll(() => page.getByRole('region', { name: 'Updates from watches' }).count()).toBe(0);
     const client = new pg.Client({ connectionString: inject('databaseUrl') });
     await client.connect();
     expect((await client.query('SELECT 1 FROM watch_people UNION ALL SELECT 1 FROM watch_news')).rowCount).toBe(0);
@@ -154,21 +154,21 @@ describe('a watch', () => {
     const { id: list } = await api<Named>('POST', `/briefs/${id}/shortlists`, { name: 'Past buyers', purpose: '' });
     await api('POST', `/briefs/${id}/shortlists/${list}/people`, { why: '', from: { kind: 'harvest', harvest } });
     const page = await open(`/briefs/${id}/shortlist?list=${list}`);
-    await page.getByRole('button', { name: 'More to do with the list' }).click();
+    await page.getByRole('button', { name: 'More actions' }).click();
     await page.getByRole('menuitem', { name: 'Watch these people' }).click();
     const dialog = page.getByRole('dialog');
     for (const source of ['Harrow Guild', 'Lanternfield', 'Quillbank'])
       await setChecked(dialog.getByRole('checkbox', { name: source }), false);
-    await dialog.getByRole('button', { name: 'A rule of your own' }).click();
-    await dialog.getByLabel('What it is called').fill('odd');
+    await dialog.getByRole('button', { name: 'Add rule' }).click();
+    await dialog.getByLabel('Rule name').fill('odd');
     await dialog.getByLabel('When: odd').fill('changed:shoes');
     expectError(/422/);
-    await dialog.getByRole('button', { name: 'Begin to watch' }).click();
+    await dialog.getByRole('button', { name: 'Start watching' }).click();
     await dialog.getByText(/“odd”: “changed:” goes with title, company/).waitFor();
     await dialog.getByLabel('When: odd').fill('was.title:manager NOT title:manager');
     await expectAccessible(page);
-    await dialog.getByRole('button', { name: 'Begin to watch' }).click();
-    await page.getByText(/Past buyers: changes is watched from now on/).waitFor();
+    await dialog.getByRole('button', { name: 'Start watching' }).click();
+    await page.getByText(/Watching Past buyers: changes/).waitFor();
 
     // A place run by hand, with one page read.
     const sources = await api<{ id: string; sheet: object }[]>('GET', '/sources');
@@ -180,11 +180,11 @@ describe('a watch', () => {
     await visit(page, `/briefs/${id}/by-hand?version=1&source=${place.id}`);
     await page.getByRole('button', { name: 'Watch…' }).click();
     await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Far managers');
-    await page.getByRole('dialog').getByRole('button', { name: 'Begin to watch' }).click();
-    await page.getByText('Far managers is watched from now on').waitFor();
+    await page.getByRole('dialog').getByRole('button', { name: 'Start watching' }).click();
+    await page.getByText('Watching Far managers').waitFor();
 
     await visit(page, '/sources');
-    const calendar = page.getByRole('region', { name: 'The stand-ins’ calendar' });
+    const calendar = page.getByRole('region', { name: 'Demo calendar' });
     await calendar.getByText('1 November 2026').waitFor();
     try {
       for (const date of ['1 December 2026', '1 January 2027', '1 February 2027']) {
@@ -201,8 +201,8 @@ describe('a watch', () => {
       );
       for (const watch of [search, people, hand]) await api('POST', `/watches/${watch}/runs`);
       await visit(page, `/?watch=${people}`);
-      const inbox = page.getByRole('region', { name: 'What watches have found' });
-      const news = inbox.getByRole('region', { name: 'News, a row each' });
+      const inbox = page.getByRole('region', { name: 'Updates from watches' });
+      const news = inbox.getByRole('region', { name: 'Updates' });
       await news
         .getByRole('button', { name: /changed .* → .*(changed firm|new title|odd)/ })
         .first()
@@ -218,7 +218,7 @@ describe('a watch', () => {
         .first()
         .waitFor();
 
-      await inbox.getByRole('link', { name: 'Look at Far Guild' }).click();
+      await inbox.getByRole('link', { name: 'Check Far Guild' }).click();
       await page.getByRole('heading', { name: 'Version 1 at Far Guild' }).waitFor();
       await entry({ name: 'Cy East', title: 'Manager', company: 'C' });
       await visit(page, `/?watch=${hand}`);
@@ -226,8 +226,8 @@ describe('a watch', () => {
       await expectAccessible(page);
     } finally {
       await visit(page, '/sources');
-      await calendar.getByRole('button', { name: 'Back to the first day' }).click();
-      await page.getByRole('dialog').getByRole('button', { name: 'Go back' }).click();
+      await calendar.getByRole('button', { name: 'Reset to day 1' }).click();
+      await page.getByRole('dialog').getByRole('button', { name: 'Reset' }).click();
       await calendar.getByText('1 November 2026').waitFor();
       // Nothing of it stands in the way of others.
       for (const one of await api<Named[]>('GET', '/watches')) await api('DELETE', `/watches/${one.id}`);

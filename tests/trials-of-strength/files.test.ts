@@ -32,7 +32,7 @@ describe('files as they should not be', () => {
     const names = Array.from({ length: 100_000 }, (_, i) => `c${i}`).join(',');
     const refused: [BodyInit, string, RegExp][] = [
       [`${names}\n${names}\n`, 'wide.csv', /100,000 columns/],
-      [new Uint8Array([0x50, 0x4b, 3, 4, 0, 0, 0, 0]), 'people.zip', /an archive and no XLSX workbook/],
+      [new Uint8Array([0x50, 0x4b, 3, 4, 0, 0, 0, 0]), 'people.zip', /isn’t a readable XLSX workbook/],
       [new Uint8Array([0x7f, 0x45, 0x4c, 0x46, 0, 1, 2, 3]), 'people.bin', /not a text file/],
       ['', 'empty.csv', /is empty/]
     ];

@@ -34,7 +34,7 @@ describe('several servers on one database', () => {
     expect(await query(databaseUrl, 'SELECT 1 FROM briefs')).toHaveLength(1);
     third.stop();
     await Promise.all([sourcesReady(first.address), sourcesReady(second.address)]);
-    const { body: brief } = await ask<{ id: string }>(first.address, 'POST', '/briefs', { name: 'Two' });
+    const { body: brief } = await ask<{ id: string }>(first.address, 'POST', '/briefs', { name: 'Different' });
     await ask(first.address, 'POST', `/briefs/${brief.id}/versions`, { text: 'manager OR sales' });
     for (const sourceId of ['harrow-guild', 'lanternfield', 'quillbank'])
       await ask(first.address, 'PUT', `/sources/${sourceId}/faults`, {

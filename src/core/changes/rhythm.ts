@@ -19,14 +19,14 @@ const maxSteps = 20_000;
 /** What is wrong with a rhythm, in a sentence; null where nothing is. */
 export function rhythmFault({ rule, zone }: Pick<Rhythm, 'rule' | 'zone'>): string | null {
   if (!IANAZone.isValidZone(zone))
-    return `“${zone.slice(0, 60)}” is no time zone. Write one such as Europe/Copenhagen.`;
+    return `“${zone.slice(0, 60)}” isn’t a time zone. Write one such as Europe/Copenhagen.`;
   try {
     const { freq } = ICAL.Recur.fromString(rule);
     if (!/(^|;)FREQ=/i.test(rule)) throw new Error('no frequency');
-    if (!/^(DAILY|WEEKLY|MONTHLY|YEARLY)$/.test(freq)) return 'A watch comes again daily, weekly, monthly or yearly.';
+    if (!/^(DAILY|WEEKLY|MONTHLY|YEARLY)$/.test(freq)) return 'A watch repeats daily, weekly, monthly or yearly.';
     return null;
   } catch {
-    return `“${rule.slice(0, 80)}” is no rule of RFC 5545, such as FREQ=WEEKLY;BYDAY=MO.`;
+    return `“${rule.slice(0, 80)}” isn’t an RFC 5545 rule such as FREQ=WEEKLY;BYDAY=MO.`;
   }
 }
 

@@ -79,7 +79,7 @@ export function readTrigger(text: string): { trigger: Trigger | null; problems: 
     const fault = region && faultOf(term, region.asked);
     if (fault) wrong.push(fault);
   }
-  if (!query && !wrong.length) wrong.push('A rule says when somebody is news, such as changed:company.');
+  if (!query && !wrong.length) wrong.push('Write when to report somebody, for example changed:company.');
   return { trigger: query && !wrong.length ? { query, asked } : null, problems: wrong };
 }
 

@@ -8,7 +8,7 @@ import { sheetSchema } from './sheet';
 import { harrowGuild } from './sheets';
 import { read, writeText } from './search-text';
 
-const usual = bucketsFrom('1–10; 11–50; 51–200; 201–500; 501+') as {
+const usual = bucketsFrom('1–9; 10–49; 50–249; 250–999; 1000+') as {
   buckets: NonNullable<ReturnType<typeof bucketOf>>[];
 };
 
@@ -18,17 +18,17 @@ describe('named ranges', () => {
       const bucket = bucketOf(label);
       return bucket && [bucket.low, bucket.high];
     };
-    expect(told('11–50')).toEqual([11, 50]);
+    expect(told('10–49')).toEqual([10, 49]);
     expect(told('1,001 - 5,000 employees')).toEqual([1001, 5000]);
     expect(told('10.001+')).toEqual([10_001, null]);
     expect(told('> 500')).toEqual([501, null]);
     expect(told('≥ 500')).toEqual([500, null]);
     expect(told('up to 9')).toEqual([null, 9]);
     expect(told('< 10')).toEqual([null, 9]);
-    expect(told('51 bis 200 Mitarbeiter')).toEqual([51, 200]);
+    expect(told('50 bis 249 Mitarbeiter')).toEqual([50, 249]);
     expect(told('1')).toEqual([1, 1]);
     expect(told('large')).toBeNull();
-    expect(bucketsFrom('1–10; large')).toEqual({ unread: 'large' });
+    expect(bucketsFrom('1–9; large')).toEqual({ unread: 'large' });
     expect(bucketsFrom(' ')).toEqual({ buckets: [] });
   });
 
@@ -37,13 +37,13 @@ describe('named ranges', () => {
       const found = coverRange({ low, high }, usual.buckets);
       return found && [found.chosen.map(({ label }) => label).join(' '), found.exact];
     };
-    expect(cover(51, 500)).toEqual(['51–200 201–500', true]);
-    expect(cover(60, 300)).toEqual(['51–200 201–500', false]);
-    expect(cover(501, null)).toEqual(['501+', true]);
+    expect(cover(50, 999)).toEqual(['50–249 250–999', true]);
+    expect(cover(60, 300)).toEqual(['50–249 250–999', false]);
+    expect(cover(1000, null)).toEqual(['1000+', true]);
     // Nobody says what a firm of none is.
-    expect(cover(null, 50)).toBeNull();
+    expect(cover(null, 49)).toBeNull();
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 700 }), fc.integer({ min: 0, max: 600 }), (low, more) => {
+      fc.property(fc.integer({ min: 1, max: 1200 }), fc.integer({ min: 0, max: 600 }), (low, more) => {
         const { chosen, exact } = coverRange({ low, high: low + more }, usual.buckets)!;
         const holds = (n: number) =>
           chosen.some((bucket) => n >= (bucket.low ?? -Infinity) && n <= (bucket.high ?? Infinity));
@@ -58,11 +58,11 @@ describe('named ranges', () => {
       ...harrowGuild,
       facts: [{ scope: 'headcount', label: 'Size', include: true, buckets: usual.buckets }]
     });
-    const exact = render(parse('title:QA AND headcount:[51 TO 500]').query!, sheet);
+    const exact = render(parse('title:QA AND headcount:[50 TO 999]').query!, sheet);
     expect(exact).toMatchObject({ exactness: 'exact', leftover: null });
-    expect(exact.searches[0]!.facts).toEqual([{ scope: 'headcount', include: ['51–200', '201–500'] }]);
+    expect(exact.searches[0]!.facts).toEqual([{ scope: 'headcount', include: ['50–249', '250–999'] }]);
     const text = writeText(exact.searches, sheet);
-    expect(text).toContain('Size: 51–200; 201–500');
+    expect(text).toContain('Size: 50–249; 250–999');
     expect(read(text, sheet).query).toEqual(readSearch(exact.searches[0]!, sheet));
     const wider = render(parse('title:QA AND headcount:[60 TO 300]').query!, sheet);
     expect(wider.exactness).toBe('wider');

@@ -1,6 +1,6 @@
 import type { Range } from '../language/query';
 
-/** A range of numbers that a source offers under a name: `11–50`. `null` is open; both ends belong to it. */
+/** A range of numbers that a source offers under a name: `10–49`. `null` is open; both ends belong to it. */
 export interface Bucket {
   label: string;
   low: number | null;
@@ -16,7 +16,7 @@ const from = new RegExp(
 const upTo = new RegExp(String.raw`(?:[<≤]\s{0,9}|up to |under |less than |bis |hasta |até |jusqu'à )(${number})`, 'i');
 const read = (text: string) => Number(text.replaceAll(/[^\d]/g, ''));
 
-/** The range that the name of a bucket tells: `1–10`, `5,001+`, `up to 9 employees`; null where it tells none. */
+/** The range that the name of a bucket tells: `1–9`, `5,001+`, `up to 9 employees`; null where it tells none. */
 export function bucketOf(label: string): Bucket | null {
   const two = between.exec(label);
   if (two) {

@@ -1,9 +1,9 @@
-import { countryCode } from '../people/countries';
+import { offersValue } from './offered-values';
 import { wordingOf } from '../semantics/implies';
 import { keyOf } from '../language/key';
 import { isTerm, join, type And, type Or, type Query, type Term } from '../language/query';
 import { isNumberFact, isTextScope, type Scope } from '../language/scopes';
-import { fold, keysOf } from '../language/tokens';
+import { keysOf } from '../language/tokens';
 import { isPlain, joiner, writeBox } from './box-text';
 import { coverRange, type Bucket } from './buckets';
 import type { Draft } from './search';
@@ -113,13 +113,7 @@ function isValue(term: Term, fact: Fact, sheet: Sheet): boolean {
     // A list of titles or firms finds phrases, and finds the stem of nothing.
     if (term.kind === 'word' && (term.prefix || sheet.matching.stemming)) return false;
   }
-  if (fact.values === null) return true;
-  const wanted = fold(term.text).trim();
-  const country = fact.scope === 'country' ? countryCode(term.text) : undefined;
-  return (
-    !(term.kind === 'word' && term.prefix) &&
-    fact.values.some((value) => fold(value) === wanted || (country !== undefined && countryCode(value) === country))
-  );
+  return offersValue(fact, term);
 }
 
 /** A word or phrase as a box can say it; its words joined by and where the box knows no phrases. */

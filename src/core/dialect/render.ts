@@ -274,11 +274,10 @@ function finish(
   if (!sheet.listsAll && searches.some((search) => !Object.keys(search.boxes).length && !search.facts.length))
     return nothingToAsk(leftover, sheet);
   const notes: string[] = [];
-  if (searches.length > 1)
-    notes.push(`Shared out to ${searches.length} searches; whoever comes twice is counted once.`);
+  if (searches.length > 1) notes.push(`Split into ${searches.length} searches; duplicates are counted once.`);
   for (const { place, pieces, limit } of cuts)
     notes.push(
-      `${sheet.name} takes ${limit}: the alternatives in “${place}” are cut into ${pieces.length} pieces (${pieces.join(', ')}).`
+      `${sheet.name} takes ${limit}: the alternatives in “${place}” are split into ${pieces.length} pieces (${pieces.join(', ')}).`
     );
   if (leftover) {
     const written = print(leftover);
@@ -299,7 +298,7 @@ const nothingToAsk = (leftover: Query | null, sheet: Sheet): Rendering => ({
   searches: [],
   exactness: 'impossible',
   leftover,
-  notes: [`Nothing in this string can be asked of ${sheet.name}: add a wanted word that it can search.`],
+  notes: [`${sheet.name} can’t search any part of this string. Add a word it can search.`],
   use: noUse
 });
 
@@ -314,8 +313,8 @@ const larger = (a: Use, b: Use): Use => ({
 function tooLong(draft: Draft, sheet: Sheet): Rendering {
   const limit = limitOf(draft, sheet);
   const why = limit
-    ? `${sheet.name} takes ${limit}, and a search would have more.`
-    : `This takes more than the ${sheet.limits.searches} searches that one string may be shared out to.`;
+    ? `${sheet.name} takes ${limit}, and a search would need more.`
+    : `This needs more than the ${sheet.limits.searches} searches allowed for one string.`;
   const use = useOf(writeSearch(draft, sheet), sheet);
   const searches = `${sheet.limits.searches} searches`;
   return {

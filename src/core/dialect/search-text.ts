@@ -136,7 +136,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
           'warning',
           from,
           from + said.length,
-          `${sheet.name} has no box for this text; it is left out.`
+          `${sheet.name} has no box for this text, so it is ignored.`
         );
         continue;
       }
@@ -148,7 +148,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
           'error',
           from,
           from + said.length,
-          `“${said.trim().slice(0, 40)}” is no range. Write it as in 51 to 1000.`
+          `“${said.trim().slice(0, 40)}” isn’t a range. Write it like 51 to 1000.`
         );
       else {
         const values = said
@@ -181,7 +181,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
         'hint',
         from + quotes[0]!.index,
         from + quotes[0]!.index + 1,
-        `${sheet.name} knows no phrases: the quotes do nothing there.`
+        `${sheet.name} doesn’t support phrases: the quotes have no effect there.`
       );
     const brackets = [...said.replaceAll(/"[^"]*"/g, (phrase) => ' '.repeat(phrase.length)).matchAll(/[()]/g)];
     const open = brackets.reduce((level, [sign]) => level + (sign === '(' ? 1 : -1), 0);
@@ -193,7 +193,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
         from + brackets.at(-1)!.index + 1,
         open > 0
           ? 'A bracket is never closed; the group is read to the end.'
-          : 'A bracket closes nothing; it is passed over.'
+          : 'A closing bracket has no opening bracket; it is ignored.'
       );
     if (!box.group && brackets.length)
       say(
@@ -201,7 +201,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
         'hint',
         from + brackets[0]!.index,
         from + brackets[0]!.index + 1,
-        `${sheet.name} knows no groups: the brackets do nothing there.`
+        `${sheet.name} doesn’t support groups: the brackets have no effect there.`
       );
     for (const { 0: word, index } of said.matchAll(/(?<=^|[\s(])(AND|OR|NOT)(?=$|[\s)])/g)) {
       const known = word === box.and || word === box.or || word === box.not;
@@ -211,7 +211,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
           'hint',
           from + index,
           from + index + word.length,
-          `${sheet.name} does not know ${word}: it looks for the word “${word.toLowerCase()}”.`
+          `${sheet.name} doesn’t know ${word}: it searches for the word “${word.toLowerCase()}”.`
         );
     }
   }

@@ -80,7 +80,7 @@ export const factSchema = z.object({
     .refine((buckets) => unique(buckets.map(({ label }) => label)), 'every range needs a name of its own')
     .nullable()
     .optional()
-    .describe('Named ranges of a number to choose from, as 11–50, where no bounds can be typed')
+    .describe('Named ranges of a number to choose from, as 10–49, where no bounds can be typed')
 });
 
 /** What a source can be asked, how it matches, counts and where it ends: all that Eave knows of it, as data. */

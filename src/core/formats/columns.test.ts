@@ -69,7 +69,7 @@ describe('headings', () => {
     const cells = [
       ['marta@brisa.example', 'iker@costa.example', ''],
       ['Espagne', 'ES', 'Portugal'],
-      ['51-200', '11–50', '201-500'],
+      ['50-249', '10–49', '250-999'],
       ['+34 971 00 11 22', '0034 600 112 233', ''],
       ['Marta Oliver', 'Iker Sanz', 'Ana Reis']
     ];

@@ -103,10 +103,10 @@ export const guessAllColumns = (names: readonly string[], cells: readonly (reado
 export function mappingFault(mapping: readonly ColumnField[], firms = false): string | null {
   const has = (field: ColumnField) => mapping.includes(field);
   if (has('person')) return null;
-  if (firms && !has('company')) return 'No column holds firms. Choose which column is the firm.';
+  if (firms && !has('company')) return 'Couldn’t find a firm column. Choose one.';
   if (!firms && !has('name') && !has('lastName') && !has('firstName'))
-    return 'No column holds names. Choose which column is the name, or the first and last name.';
+    return 'Couldn’t find a name column. Choose the name column, or first and last name.';
   const several = (field: ColumnField) => field === 'ignore' || field === 'url' || isOwnColumn(field);
   const twice = mapping.find((field, i) => !several(field) && mapping.indexOf(field) !== i);
-  return twice ? `Two columns are both “${columnFields[twice]}”. Leave one of them out.` : null;
+  return twice ? `Two columns are set to “${columnFields[twice]}”. Choose one.` : null;
 }

@@ -15,11 +15,13 @@ const maxRows = 20_000;
 /** Reads a CSV of customers, commas, semicolons or tabs between the cells. Throws an Error with a sentence where it is none. */
 export function readCustomerTable(text: string): CustomerTable {
   const trimmed = text.replace(/^\ufeff/, '').trim();
-  if (!trimmed) throw new Error('The file is empty. Choose a CSV of customers with a heading.');
+  if (!trimmed) throw new Error('The file is empty. Choose a CSV of customers with a header row.');
   const rows = readCsv(trimmed, maxRows + 1);
   const [heading, ...body] = rows;
   if (!heading || heading.length < 2 || !body.length)
-    throw new Error('This is no table of customers: it needs a heading with two columns or more, and rows under it.');
+    throw new Error(
+      'This isn’t a table of customers: it needs a header row with at least two columns, and rows below it.'
+    );
   const fields = guessColumns(
     heading,
     heading.map((_, i) => body.slice(0, 20).map((row) => row[i] ?? ''))

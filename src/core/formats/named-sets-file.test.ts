@@ -79,8 +79,8 @@ describe('files of word sets', () => {
 
   it.each([
     ['', /empty/],
-    ['{"name":', /not valid JSON/],
-    ['name,words\na,b', /needs a heading/],
+    ['{"name":', /looks like JSON but isn’t valid/],
+    ['name,words\na,b', /needs a header row/],
     ['set,wording\n"a,b', /cannot be read/],
     ['[{"name":"two words","kind":"wanted","wordings":["a"]}]', /In the set “two words”/],
     ['set,wording\nheads,&&&', /In the set “heads”/],

@@ -34,7 +34,7 @@ function readJson(text: string): NamedSet[] {
   try {
     value = JSON.parse(text);
   } catch {
-    throw new Error('The file begins like JSON and is not valid JSON. Export a set here to see how it is written.');
+    throw new Error('The file looks like JSON but isn’t valid. Export a set here to see the format.');
   }
   return checked(Array.isArray(value) ? value : [value]);
 }
@@ -42,7 +42,7 @@ function readJson(text: string): NamedSet[] {
 function readTable(text: string): NamedSet[] {
   const rows = readCsvRecords(text);
   if (!rows.length || rows[0]!.set === undefined || rows[0]!.wording === undefined)
-    throw new Error('The CSV needs a heading with the columns set and wording; kind and note are optional.');
+    throw new Error('The CSV needs a header row with the columns set and wording; kind and note are optional.');
   const sets = new Map<string, { name: string; kind: string; wordings: string[]; note: string }>();
   for (const row of rows) {
     const name = (row.set ?? '').trim();

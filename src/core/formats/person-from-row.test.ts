@@ -9,7 +9,7 @@ describe('columns', () => {
     ).toEqual(['name', 'title', 'company', 'country', 'headcount', 'mail', 'ignore', 'ignore']);
   });
   it('need a name, and no field twice', () => {
-    expect(mappingFault(['title'])).toContain('names');
+    expect(mappingFault(['title'])).toContain('name column');
     expect(mappingFault(['name', 'title', 'title'])).toContain('current title');
     expect(mappingFault(['firstName', 'lastName', 'ignore', 'ignore'])).toBeNull();
   });
@@ -18,7 +18,7 @@ describe('columns', () => {
 describe('person-from-row', () => {
   it('makes a person of cells, leaving empty ones out', () => {
     const result = personFromRow(
-      ['Ann', 'Ash', 'QA Lead', '', 'Danmark', '51-200', 'a@b.example'],
+      ['Ann', 'Ash', 'QA Lead', '', 'Danmark', '50-249', 'a@b.example'],
       ['firstName', 'lastName', 'title', 'about', 'country', 'headcount', 'mail'],
       'row-1'
     );
@@ -29,7 +29,7 @@ describe('person-from-row', () => {
         jobs: [{ title: 'QA Lead', company: '' }],
         contact: ['a@b.example'],
         country: 'DK',
-        headcount: 126
+        headcount: 150
       },
       faults: []
     });
@@ -60,9 +60,9 @@ describe('person-from-row', () => {
       faults: [
         {
           field: 'headcount',
-          message: 'The company size “about fifty” is not a number. Write digits, as in 240 or 51-200.'
+          message: 'The company size “about fifty” isn’t a number. Use digits, as in 240 or 50-249.'
         },
-        { field: 'jobFrom', message: '“soon” is no date. Write it as in 2021-03.' }
+        { field: 'jobFrom', message: '“soon” isn’t a date. Write it like 2021-03.' }
       ]
     });
     expect(personFromRow(['  '], ['name'], 'k')).toEqual({ error: 'The name is empty.' });
@@ -73,14 +73,14 @@ describe('person-from-row', () => {
     ['1.200', 1200],
     ['1 200', 1200],
     ['5000+', 5000],
-    ['11–50 employees', 31],
-    ['201–500', 351],
+    ['10–49 employees', 30],
+    ['250–999', 625],
     ['~50', 50],
     ['ca. 1.200', 1200],
     ['50 Mitarbeiter', 50],
     ['de 51', null],
     ['10,001+', 10001],
-    ['51 to 200', 126],
+    ['50 to 249', 150],
     ['', undefined],
     ['ten', null],
     ['-5', null]

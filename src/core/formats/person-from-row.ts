@@ -45,10 +45,10 @@ export function personFromRow(
   const headcount = read(
     'headcount',
     readNumber,
-    (text) => `The company size “${text}” is not a number. Write digits, as in 240 or 51-200.`
+    (text) => `The company size “${text}” isn’t a number. Use digits, as in 240 or 50-249.`
   );
-  const founded = read('founded', readNumber, (text) => `The year “${text}” is not a number. Write it as in 1998.`);
-  const from = read('jobFrom', readMonth, (text) => `“${text}” is no date. Write it as in 2021-03.`);
+  const founded = read('founded', readNumber, (text) => `The year “${text}” isn’t a number. Write it like 1998.`);
+  const from = read('jobFrom', readMonth, (text) => `“${text}” isn’t a date. Write it like 2021-03.`);
   const jobs = [
     ...(cell('title') || cell('company') || from
       ? [{ title: cell('title'), company: cell('company'), ...(from && { from }) }]
@@ -133,7 +133,7 @@ const listOf = (text: string) =>
 
 const grouped = /^\d{1,3}([,.'\s\u00a0\u202f]\d{3})+$/;
 
-/** A whole number as files write it: `1,200`, `1.200`, `51-200` (its middle), `5000+`. Undefined when empty, null when it is none. */
+/** A whole number as files write it: `1,200`, `1.200`, `50-249` (its middle), `5000+`. Undefined when empty, null when it is none. */
 export function readNumber(text: string): number | undefined | null {
   const said = text.replace(/^(?:~|≈|ca\.?|circa|about|approx\.?|rund|etwa|environ|unos|cerca de)\s*/i, '').trim();
   // Letters behind the number are its unit.

@@ -48,9 +48,9 @@ describe('a report', () => {
     const text = reportMarkdown(report);
     expect(text).toContain('# Loggers \\*north\\* \\<b\\>');
     expect(text).toContain('````\nQA\n```\nNOT software\n````');
-    expect(text).toContain('- precision: 75 % (');
+    expect(text).toContain('- precision: 75% (');
     expect(text).toContain('- not seen: 1,850 to 1,949 rows beyond what the source shows');
-    expect(text).toContain('- shown: 1,000; certain 700, possible 900');
+    expect(text).toContain('- shown: 1,000; certain 700, possible 200');
     expect(text).toContain('- estimated result: about 2,610 (2,560 to 2,650)');
     expect(reportMarkdown({ ...report, certainOnly: true })).toContain('- estimated result: about 2,030');
     expect(text).toContain('finds \\*most\\*');
@@ -69,7 +69,7 @@ describe('a report', () => {
       'reported high': '2949',
       'estimated result': '2610',
       certain: '700',
-      possible: '900',
+      possible: '200',
       'figures of': 'possible'
     });
   });

@@ -1,5 +1,5 @@
 import type { Estimate } from '../measure/estimate';
-import { searchesRunInWords, type Figures } from '../measure/figures';
+import { possibleOnly, searchesRunInWords, type Figures } from '../measure/figures';
 import type { Precision } from '../measure/precision';
 import type { Interval } from '../measure/wilson';
 import { writeCsv } from './csv';
@@ -7,7 +7,7 @@ import { writeCsv } from './csv';
 const exactnessWords = {
   exact: 'asked exactly',
   wider: 'finds more than the string means',
-  impossible: 'cannot be asked'
+  impossible: 'can’t be searched here'
 };
 const partWords = {
   top: 'read by hand from the top only: precision speaks of the top, and of the rest nothing is known',
@@ -58,7 +58,7 @@ export const reportedRange = ({ low, high }: Interval) =>
 export const reportedShare = ({ share, interval, fits, misses }: Precision) =>
   share === null
     ? 'nobody judged'
-    : `${Math.round(share * 100)} % (${Math.round(interval.low * 100)}–${Math.round(interval.high * 100)} %), ${fits} of ${fits + misses} judged`;
+    : `${Math.round(share * 100)}% (${Math.round(interval.low * 100)}–${Math.round(interval.high * 100)}%), ${fits} of ${fits + misses} judged`;
 
 /** An estimate as it is written: its middle, and its bounds where they differ. */
 export const reportedEstimate = (estimate: Estimate): string =>
@@ -78,19 +78,19 @@ export const readingOf = ({ certainOnly }: Pick<Report, 'certainOnly'>): 'certai
 
 /** How the figures were come by, sentence by sentence. */
 export const reportMethod: readonly string[] = [
-  'Reported is what a source says it has, with what a rounded or guessed figure may stand for; shown are the rows it lets us see.',
-  'Certain are the people shown who meet the string by what the source tells; possible are all whom nothing it tells contradicts, the certain among them.',
-  'The estimated result is reported times the share of the rows shown that stay, with both uncertainties carried; where everything was shown it is exact.',
-  'Precision is the share of fits among people judged, out of a sample drawn by lot through the whole depth that the source shows; Wilson’s 95 % interval, corrected for small results. Unsure verdicts are left out of the share.',
-  'Estimated fits are the estimated result times precision with both uncertainties carried; they take people who were not shown to be like those who were.',
-  'Known-goods are people who must be found; told is how many of those the source has were found.'
+  'Reported is the count a source gives, with the range that a rounded or guessed count can stand for. Shown are the rows it lets you see.',
+  'Certain people match the string by everything the source lists. Possible people have some unknown facts and nothing that contradicts it. The two never overlap.',
+  'The estimated result is the reported count times the share of shown rows that match, with both uncertainties included. It is exact if everything was shown.',
+  'Precision is the share of fits among judged people in a random sample of everything the source shows, with Wilson’s 95% interval, corrected for small results. Unsure verdicts don’t count.',
+  'Estimated fits are the estimated result times precision, with both uncertainties included. This assumes that people not shown are like those shown.',
+  'Known-goods are people who must be found: the figure is how many of those in the source were found.'
 ];
 
 /** Whom the figures of a report are of, in a sentence. */
 export const certainOnlyNote = ({ certainOnly }: Pick<Report, 'certainOnly'>): string =>
   certainOnly
-    ? 'Estimated result, precision and fits are of those who are certain to meet the string.'
-    : 'Estimated result, precision and fits are of all whom nothing told contradicts, certain or possible.';
+    ? 'Estimated result, precision and fits cover only people who are certain to match.'
+    : 'Estimated result, precision and fits cover certain and possible people.';
 
 // Signs that begin or make up markup in Markdown (CommonMark 0.31): imported text is never markup.
 const plain = (text: string) =>
@@ -127,7 +127,7 @@ export function reportMarkdown(report: Report): string {
       ...entry.searches.flatMap((search) => [fenced(search), '']),
       ...(partly ? [`- **${partly} run: every figure here is of these alone**`] : []),
       `- reported: ${reportedEstimate(figures.reported)}${entry.exactness === 'exact' ? '' : ` (${exactnessWords[entry.exactness]})`}`,
-      `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(figures.possible)}`,
+      `- shown: ${number(figures.shown)}; certain ${number(figures.certain)}, possible ${number(possibleOnly(figures))}`,
       `- estimated result: ${reportedEstimate(figures.estimated[reading])}`,
       `- precision: ${reportedShare(figures.precision[reading])}`,
       ...(figures.part ? [`- ${partWords[figures.part]}`] : []),
@@ -203,7 +203,7 @@ export function reportCsv({ entries, certainOnly }: Report): string {
         entry.figures.reported.high,
         entry.figures.shown,
         entry.figures.certain,
-        entry.figures.possible,
+        possibleOnly(entry.figures),
         reading,
         entry.figures.estimated[reading].middle,
         entry.figures.estimated[reading].low,

@@ -17,7 +17,7 @@ const known: [StandardField, string, string][] = [
   ['industry', 'Großhandel', '46'],
   ['industry', 'Zdravotnictví', '86'],
   ['industry', 'Manufacture of food products', '10'],
-  ['headcount', '51-200', '51-200'],
+  ['headcount', '50-249', '50-249'],
   ['rank', 'director', 'director'],
   ['rank', 'Geschäftsführer', 'chief'],
   ['function', 'Qualität', 'quality'],

@@ -19,7 +19,7 @@ export function readWordingsCsv(text: string): Map<string, Wording[]> {
   if (!first) throw new Error('The file is empty. Choose a CSV with the columns title and wording.');
   const rows = readCsvRecords(first);
   if (!rows.length || rows[0]!.title === undefined || rows[0]!.wording === undefined)
-    throw new Error('The CSV needs a heading with the columns title and wording; origin and in use are optional.');
+    throw new Error('The CSV needs a header row with the columns title and wording; origin and in use are optional.');
   const found = new Map<string, Wording[]>();
   for (const row of rows) {
     const title = (row.title ?? '').trim();

@@ -124,20 +124,20 @@ describe('cuts', () => {
       });
     const cutBy = (text: string, sheet: Sheet) =>
       cutsOf(searchOf(text, sheet), { sheet, seen, count: 1200, most: 400 }).find(({ by }) => by.kind === 'numbers');
-    const usual = '1–10; 11–50; 51–200; 201–500; 501+';
-    const cut = cutBy('any:manager', sized(`up to 10; ${usual.slice(6)}`))!;
+    const usual = '1–9; 10–49; 50–249; 250–999; 1000+';
+    const cut = cutBy('any:manager', sized(`up to 9; ${usual.slice(5)}`))!;
     expect(cut.lost).toEqual({ scope: 'headcount', expected: 200 });
     expect(cut.parts.flatMap(({ search }) => search.facts[0]!.include!).sort()).toEqual(
-      ['up to 10', '11–50', '51–200', '201–500', '501+'].sort()
+      ['up to 9', '10–49', '50–249', '250–999', '1000+'].sort()
     );
     for (const { expected } of cut.parts) expect(expected).toBeLessThanOrEqual(400);
-    const excluding = cutBy('any:manager', sized(`up to 10; ${usual.slice(6)}`, { exclude: true }))!;
+    const excluding = cutBy('any:manager', sized(`up to 9; ${usual.slice(5)}`, { exclude: true }))!;
     expect(excluding.lost).toBeNull();
     expect(excluding.parts.at(-1)).toMatchObject({ what: 'not told', expected: 200, rest: true });
     // Whoever has none, or nothing, would be lost without a word.
-    expect(cutBy('any:manager', sized('11–50; 201–500'))).toBeUndefined();
-    const asked = cutBy('any:manager AND headcount:[11 TO 200]', sized(usual))!;
-    expect(asked.parts.map(({ what }) => what).sort()).toEqual(['11–50', '51–200']);
+    expect(cutBy('any:manager', sized('10–49; 250–999'))).toBeUndefined();
+    const asked = cutBy('any:manager AND headcount:[10 TO 249]', sized(usual))!;
+    expect(asked.parts.map(({ what }) => what).sort()).toEqual(['10–49', '50–249']);
     expect(asked.lost).toBeNull();
   });
 

@@ -30,7 +30,7 @@ describe('numbers', () => {
     ['1.00', 1]
   ])('reads %s as %s', (text, value) => expect(readNumber(text)?.value).toBe(value));
   it.each([
-    ['51-200', { low: 51, high: 200 }],
+    ['50-249', { low: 50, high: 249 }],
     ['1.000–5.000', { low: 1000, high: 5000 }],
     ['50+', { low: 50, high: null }],
     ['>=50', { low: 50, high: null }],

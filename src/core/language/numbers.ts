@@ -16,7 +16,7 @@ export function readNumber(text: string): ReadNumber | null {
   return plain.test(text) ? { value: Number(text), thousands: false } : null;
 }
 
-/** Bounds as people write them without brackets: `51-200`, `50+`, `>50`, `<=50`; null for what is none. */
+/** Bounds as people write them without brackets: `50-249`, `50+`, `>50`, `<=50`; null for what is none. */
 export function readBounds(text: string): { low: number | null; high: number | null } | null {
   const from = /^(?:(?:>=|≥)(.+)|([^+]+)\+)$/.exec(text);
   if (from) return bounds(from[1] ?? from[2], null);

@@ -3,7 +3,7 @@ import type { ProblemCode } from './problem';
 const cut = (text: string, most: number) => text.slice(0, most);
 const shortened = (text: string) => (text.length > 40 ? `${text.slice(0, 40)}…` : text);
 const listed = (words: readonly string[]) => [...new Set(words)].map((word) => `“${word}”`).join(', ');
-const takeItOut = 'Take it out';
+const takeItOut = 'Remove it';
 const write = (what: string) => `Write ${what}`;
 
 /**
@@ -13,21 +13,21 @@ const write = (what: string) => `Write ${what}`;
 export const problemWords = {
   'too-long': {
     says: (kibibytes: number, most: number) =>
-      `This string is ${kibibytes} KiB long; the most is ${most} KiB. Split it into several strings.`
+      `This string is ${kibibytes} KiB long; the limit is ${most} KiB. Split it into several strings.`
   },
   'too-many-terms': {
     says: (most: number) =>
       `The string has more than ${most.toLocaleString('en')} terms. Split it into several strings.`
   },
   'too-deep': {
-    says: (most: number) => `Brackets stand more than ${most} deep here. Close or take out some of them.`
+    says: (most: number) => `Brackets are nested more than ${most} levels deep here. Close or remove some.`
   },
   'hidden-character': {
-    says: 'A character that cannot be seen stands here; it is read as a space.',
+    says: 'There’s an invisible character here; it is read as a space.',
     fix: 'Replace it with a space'
   },
   'stray-sign': {
-    says: (sign: string) => `“${cut(sign, 20)}” has no letter or digit, so nothing can be found by it; it is left out.`,
+    says: (sign: string) => `“${cut(sign, 20)}” has no letter or digit, so it can’t match anything and is ignored.`,
     fix: takeItOut
   },
   'unclosed-quote': {
@@ -35,100 +35,99 @@ export const problemWords = {
     fix: 'Close it at the end'
   },
   'unclosed-bracket': {
-    ofRange: 'This [ is never closed. A range is written [51 TO 1000].',
+    ofRange: 'This [ is never closed. Write a range like [51 TO 1000].',
     ofGroup: 'This bracket is never closed. Add a ) where the group ends.',
     fix: 'Close it at the end',
-    fixWithQuote: 'Close the quote and it at the end'
+    fixWithQuote: 'Close the quote and the bracket at the end'
   },
   'unopened-bracket': {
-    says: 'This ) closes nothing. Remove it, or open the group before it.',
+    says: 'This ) has no opening bracket. Remove it, or add a ( before the group.',
     fix: 'Remove it',
     fixBoth: (both: string) => `Remove “${cut(both, 20)}”`
   },
-  'empty-group': { says: 'Nothing stands in this group. Write words in it or take it out.', fix: takeItOut },
+  'empty-group': { says: 'This group is empty. Add words or remove it.', fix: takeItOut },
   'empty-phrase': {
-    says: 'Nothing to find stands between these quotes. Write words there or take them out.',
-    fix: 'Take them out'
+    says: 'These quotes are empty. Add words or remove them.',
+    fix: 'Remove them'
   },
   'empty-scope': {
-    says: 'A word, a phrase or a bracket belongs right after the scope. An exclusion goes before it, as in NOT title:intern.'
+    says: 'Put a word, a phrase or a bracket right after the scope. An exclusion goes before it, as in NOT title:intern.'
   },
   'unknown-scope': {
     says: (name: string) =>
-      `There is no scope “${name}”. Known are title, company, about, country, headcount and others; quote the words if the colon belongs to them.`,
+      `There is no scope “${name}”. Use title, company, about, country, headcount or another; if the colon is part of the words, quote them.`,
     fix: 'Search the whole profile'
   },
   'doubled-scope': {
-    says: 'Two scopes stand in a row; the second one counts. Take one out.',
-    fix: 'Take the first out'
+    says: 'Two scopes in a row: only the second counts. Remove one.',
+    fix: 'Remove the first'
   },
   'misplaced-operator': {
     says: (operator: string) =>
-      `${operator} has nothing to join here. It stands between two parts (NOT and - before one).`,
-    fix: (operator: string) => `Take ${operator} out`
+      `${operator} has nothing to join here. Put it between two parts (NOT and - go before one).`,
+    fix: (operator: string) => `Remove ${operator}`
   },
   'lower-case-operator': {
-    says: (word: string) => `“${word}” is read as a word to find. Operators are written in capitals.`,
+    says: (word: string) => `“${word}” is read as a search word. Operators are written in capitals.`,
     fix: write,
     fixAlone: takeItOut,
     fixExcluded: (word: string) => `Quote “${word}”`
   },
   'foreign-operator': {
     says: (sign: string, operator: string) =>
-      `“${sign}” is read as ${operator}; write the word, which every reader knows.`,
+      `“${sign}” is read as ${operator}. Write the word; every source understands it.`,
     comma: (sign: string) => `“${sign}” in brackets is read as OR: either side is enough.`,
     fix: write
   },
   'curly-quotes': {
-    says: 'Curly quotes come from a document; many sources do not read them. They are read as plain quotes here.',
+    says: 'These are curly quotes, which many sources don’t understand. Eave reads them as plain quotes.',
     fix: 'Write plain quotes'
   },
   'long-dash': {
-    says: 'A long dash from a document is read as a minus sign: what follows is excluded.',
+    says: 'This long dash is read as a minus sign: what follows is excluded.',
     fix: 'Write a plain -'
   },
   'unquoted-title': {
     says: (words: number) =>
-      `Without quotes these ${words} words are found in any order, each anywhere. Quote them to find them side by side.`,
+      `Without quotes, these ${words} words match in any order, anywhere. Quote them to match the phrase.`,
     fix: (phrase: string) => `Quote “${cut(phrase, 60)}”`
   },
   'unquoted-exclusion': {
     says: (excluded: string, searched: string) =>
-      `Only “${excluded}” is excluded; “${searched}” is searched for. Quote the words to exclude them together.`
+      `Only “${excluded}” is excluded; “${searched}” is searched for. Quote the words to exclude the phrase.`
   },
   'mixed-operators': {
-    says: (reading: string) => `AND and OR stand side by side without brackets. It is read as: ${reading}`,
-    fix: 'Write these brackets'
+    says: (reading: string) => `AND and OR are mixed without brackets. This is read as: ${reading}`,
+    fix: 'Add these brackets'
   },
   'bad-range': {
-    closesNothing: 'This ] closes nothing. A range is written [51 TO 1000].',
-    withoutTo: (range: string) => `A range is written with TO between its bounds: this is read as ${range}.`,
-    oneBound: 'A range has two bounds with TO between them, as in [51 TO 1000] or [51 TO *].',
+    closesNothing: 'This ] has no opening bracket. Write a range like [51 TO 1000].',
+    withoutTo: (range: string) => `A range needs TO between its bounds: this is read as ${range}.`,
+    oneBound: 'A range needs two bounds with TO between them, as in [51 TO 1000] or [51 TO *].',
     noNumber: (bound: string) =>
-      `“${cut(bound, 40)}” is not a number. Write digits, as in [51 TO 1000], or * for no bound.`,
-    noDays: (scope: string) =>
-      `“${scope}” is a number and no date. Write digits, as in [51 TO 1000], or * for no bound.`,
-    thousands: (range: string) => `Signs between thousands are left out: this is read as ${range}.`,
+      `“${cut(bound, 40)}” isn’t a number. Use digits, as in [51 TO 1000], or * for no bound.`,
+    noDays: (scope: string) => `“${scope}” is a number, not a date. Use digits, as in [51 TO 1000], or * for no bound.`,
+    thousands: (range: string) => `Thousands separators are ignored: this is read as ${range}.`,
     wrongWayRound: (low: number, high: number) =>
-      `Nothing lies between ${low} and ${high}: the lower bound comes first.`,
+      `There’s nothing between ${low} and ${high}: put the lower bound first.`,
     fix: write,
     fixOut: takeItOut,
     fixSwap: 'Swap them'
   },
   'bad-number': {
     says: (text: string, scope: string) =>
-      `“${cut(text, 40)}” is not a number, and ${scope} holds numbers. Write a range, as in ${scope}:[51 TO 1000].`,
+      `“${cut(text, 40)}” isn’t a number, and ${scope} takes numbers. Write a range, as in ${scope}:[51 TO 1000].`,
     readAs: (range: string) => `This is read as ${range}.`,
     fix: write
   },
   'range-on-words': {
     says: (scope: string) =>
-      `“${scope}” holds words, so a range finds nobody there. Ranges go with headcount, growth, tenure, moved, active, founded and own fields.`
+      `“${scope}” holds words, so a range finds nobody. Ranges work with headcount, growth, tenure, moved, active, founded and own fields.`
   },
   'unknown-value': {
     country: (text: string, meant: string | null) =>
-      `“${shortened(text)}” is no country of ISO 3166-1, so it is looked for as text, and few sources hold countries so.${
-        meant ? ` ${meant}, perhaps?` : ' A town or a region goes with place.'
+      `“${shortened(text)}” isn’t a country in ISO 3166-1, so it is searched as text, which rarely matches.${
+        meant ? ` Did you mean ${meant}?` : ' Use place for a town or region.'
       }`,
     industry: (text: string, meant: { code: string; name: string } | null) =>
       `“${shortened(text)}” isn’t a division of ISIC Rev. 4, so few records have it as their industry. ${
@@ -137,81 +136,84 @@ export const problemWords = {
           : 'Write a division such as 46, or search for words in firms’ texts.'
       }`,
     listed: (scope: string, values: readonly string[], text: string) =>
-      `${scope} is ${values.slice(0, -1).join(', ')} or ${values.at(-1)}; “${shortened(text)}” is found of nobody.`,
+      `${scope} is ${values.slice(0, -1).join(', ')} or ${values.at(-1)}; “${shortened(text)}” matches nobody.`,
     fix: write
   },
   'short-wildcard': {
     says: (word: string) =>
-      `A * needs three letters or more before it; “${word}” would find almost anyone. It is read without the *.`,
-    fix: 'Take the * out'
+      `A * needs at least three letters before it; “${word}” would match almost anyone. The * is ignored.`,
+    fix: 'Remove the *'
   },
   'wildcard-in-phrase': {
-    says: 'A * inside quotes is not a wildcard; it is ignored.',
-    fix: (many: boolean) => (many ? 'Take them out' : takeItOut)
+    says: 'A * inside quotes isn’t a wildcard; it is ignored.',
+    fix: (many: boolean) => (many ? 'Remove them' : takeItOut)
   },
-  'misplaced-wildcard': { says: 'A * works only at the end of a word; here it is ignored.', fix: takeItOut },
+  'misplaced-wildcard': { says: 'A * only works at the end of a word; here it is ignored.', fix: takeItOut },
   'only-exclusions': {
-    says: 'This string only excludes. Most sources answer nothing to that: add what is wanted.'
+    says: 'This string only excludes, and most sources return nothing for that. Add what you’re looking for.'
   },
   'unclosed-muted': {
-    says: 'This part is set aside and never ends. Write */ where it ends.',
+    says: 'This disabled part never ends. Add */ where it ends.',
     fix: 'End it here'
   },
   'unknown-set': {
     says: (name: string) =>
-      `There is no word set called “${name}”. Choose one of the library, or quote the text if it is no set.`,
-    fix: 'Search for it as words'
+      `There’s no word set called “${name}”. Choose one from the library, or quote the text if it isn’t a set.`,
+    fix: 'Search for the words'
   },
-  'repeated-term': { says: (text: string) => `“${shortened(text)}” stands twice in this group.`, fix: takeItOut },
+  'repeated-term': { says: (text: string) => `“${shortened(text)}” appears twice in this group.`, fix: takeItOut },
   'covered-wording': {
-    says: (long: string, by: string) =>
-      `${long} is covered by ${by}: whoever has the one has the other, so it brings nobody.`,
+    says: (long: string, by: string) => `${long} is already covered by ${by}, so it adds nobody.`,
     fix: takeItOut
   },
   'wanted-and-excluded': {
-    says: (unwanted: string) => `${unwanted} is wanted and excluded at once, so that wording finds nobody.`,
-    fix: 'Take the exclusion out'
+    says: (unwanted: string) => `${unwanted} is both searched for and excluded, so it finds nobody.`,
+    fix: 'Remove the exclusion'
   },
   'exclusion-hits-wanted': {
     says: (wanted: readonly string[]) =>
       `This exclusion removes everyone found by ${wanted.slice(0, 3).join(', ')}${
         wanted.length > 3 ? ` and ${wanted.length - 3} more` : ''
-      }, which is wanted. Exclude a longer phrase, or let it be.`,
-    fix: 'Take the exclusion out'
+      }, which you’re looking for. Exclude a longer phrase, or ignore this.`,
+    fix: 'Remove the exclusion'
   },
   'never-matches': {
-    countries: 'This can never match: a person has one country. Join the countries by OR.',
-    says: 'This can never match: what it wants rules itself out. Change one side of it.'
+    countries: 'This can never match: a person has one country. Join the countries with OR.',
+    says: 'This can never match: its parts contradict each other. Change one of them.'
   },
-  'always-true': { says: 'This is true of everybody, so it narrows nothing. Take it out.', fix: takeItOut },
+  'always-true': { says: 'This matches everyone, so it narrows nothing. Remove it.', fix: takeItOut },
   'several-meanings': {
     says: (text: string, meanings: readonly string[]) =>
-      `“${shortened(text)}” has several meanings: ${meanings.join('; ')}. Add a word beside it that tells them apart.`
+      `“${shortened(text)}” has several meanings: ${meanings.join('; ')}. Add a word that tells them apart.`
   },
   'spelling-pair': {
     says: (text: string, other: string) =>
-      `“${shortened(text)}” is also written “${other}”; this finds one of the two.`,
+      `“${shortened(text)}” is also spelled “${other}”; this finds only one of them.`,
     fix: (written: string) => `Add ${written}`
   },
   'stop-words': {
     says: (source: string, dropped: readonly string[], kept: readonly string[]) =>
       kept.length
-        ? `${source} drops ${listed(dropped)} inside quotes: it also finds “${kept.join(' ')}”.`
-        : `${source} drops ${listed(dropped)} inside quotes, so nothing is left to find.`
+        ? `${source} ignores ${listed(dropped)} inside quotes: it also finds “${kept.join(' ')}”.`
+        : `${source} ignores ${listed(dropped)} inside quotes, so there’s nothing left to search for.`
   },
   'over-limit': {
     shared: (source: string, limit: string, searches: number) =>
-      `${source} takes ${limit}: this string is shared out to ${searches} searches.`,
+      `${source} takes ${limit}: this string is split into ${searches} searches.`,
     checked: (source: string, limit: string) =>
-      `${source} takes ${limit}: what goes beyond is not asked, and checked by Eave on who comes back.`,
-    beyond: (source: string, limit: string) => `${source} takes ${limit}, which this string goes beyond. Shorten it.`
+      `${source} takes ${limit}: Eave searches for what fits and checks the rest on the results.`,
+    beyond: (source: string, limit: string) => `${source} takes ${limit}, and this string needs more. Shorten it.`
   },
   'read-otherwise': {
     says: (source: string, there: string, here: string) =>
-      `${source} would read this as ${there}; here it means ${here}. Its card has it written so that it is read right.`
+      `${source} would read this as ${there}; here it means ${here}. The search on its card is written to be read correctly.`
   },
   'untold-fact': {
     says: (source: string, scopes: readonly string[]) =>
-      `${source} does not tell ${scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')} of anybody, so nobody there is certain to meet this part: who comes is possible. Judge it person by person, or leave it out there.`
+      `${source} doesn’t list ${scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')}, so nobody there is certain to match this part, only possible. Judge people one by one, or remove the part there.`
+  },
+  'value-not-offered': {
+    says: (source: string, fact: string, value: string, nearest: readonly string[]) =>
+      `${source} doesn’t offer “${value}” for ${fact}, so this part finds nobody there.${nearest.length ? ` The nearest it offers: ${nearest.join(', ')}.` : ''}`
   }
 } satisfies Record<ProblemCode, object>;

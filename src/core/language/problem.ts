@@ -49,7 +49,8 @@ export const problemCodes = [
   'stop-words',
   'over-limit',
   'read-otherwise',
-  'untold-fact'
+  'untold-fact',
+  'value-not-offered'
 ] as const;
 
 const edit = z.object({ from: z.int(), to: z.int(), insert: z.string() });

@@ -29,15 +29,15 @@ const pieces = fc.constantFrom(
   ],
   ...['title:', 'company:', 'color:', 'title:title:', 'headcount:', 'country:', 'mail:', 'hiring:', 'growth:'],
   ...[
-    '[51 TO 200]',
-    '[51-200]',
+    '[50 TO 249]',
+    '[50-249]',
     '[200 TO 51]',
     '[1.000 TO 5.000]',
     '[1,000 TO 5,000]',
     '[a TO b]',
     '[',
     ']',
-    '51-200',
+    '50-249',
     '50+'
   ],
   ...['Denmrk', 'Denmark', 'true', 'valid', '/*', '*/', '/* x */', '\u200b', '…', '@none', '1e21', '-5', '\n', '<b>'],

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { parse } from '../language/parse';
 import type { ProblemCode } from '../language/problem';
 import { render } from '../dialect/render';
-import type { Sheet } from '../dialect/sheet';
-import { harrowGuild, lanternfield, marlowRegister } from '../dialect/sheets';
+import { sheetSchema, type Sheet } from '../dialect/sheet';
+import { harrowGuild, lanternfield, marlowRegister, quillbank } from '../dialect/sheets';
 import { otherReading, sourceProblems } from './source-problems';
 
 const problems = (text: string, sheet: Sheet) => {
@@ -17,7 +17,7 @@ describe('problems a source has with a string', () => {
   it('tells which words it drops inside quotes', () => {
     const [first] = problems('pharma AND "head of quality"', lanternfield);
     expect(first).toMatchObject({ code: 'stop-words', from: 11, to: 28 });
-    expect(first!.message).toBe('Lanternfield drops “of” inside quotes: it also finds “head quality”.');
+    expect(first!.message).toBe('Lanternfield ignores “of” inside quotes: it also finds “head quality”.');
     expect(codes('"of the"', lanternfield)).toContain('stop-words');
     expect(codes('"head of quality"', harrowGuild)).toEqual([]);
     expect(codes('"quality head"', lanternfield)).toEqual([]);
@@ -26,9 +26,25 @@ describe('problems a source has with a string', () => {
   it('tells which limit cuts a string, and where it is filled', () => {
     const [first] = problems(`(${titles}) AND pharma`, lanternfield);
     expect(first).toMatchObject({ code: 'over-limit', severity: 'hint', from: 0 });
-    expect(first!.message).toBe('Lanternfield takes 32 words: this string is shared out to 3 searches.');
+    expect(first!.message).toBe('Lanternfield takes 36 words: this string is split into 3 searches.');
     expect(codes(`"${'quality '.repeat(40)}"`, lanternfield)).toContain('over-limit');
     expect(codes('QA AND pharma', lanternfield)).toEqual([]);
+  });
+
+  it('tells a value that a source does not offer, with the nearest industries that it does', () => {
+    const facts = [
+      { scope: 'industry', label: 'Trade', include: true, values: ['10', '47', 'Retail trade xyz', '52', '86'] },
+      { scope: 'mail', label: 'Address', include: true, values: ['good', 'none'] }
+    ];
+    const sheet = sheetSchema.parse({ ...quillbank, facts });
+    const [first] = problems('industry:46', sheet);
+    expect(first).toMatchObject({ code: 'value-not-offered', severity: 'warning', from: 0, to: 11 });
+    expect(first!.message).toBe(
+      'Quillbank doesn’t offer “46” for Trade, so this part finds nobody there. The nearest it offers: 47, Retail trade xyz.'
+    );
+    expect(problems('mail:uncertain', sheet)[0]!.message).toMatch(/finds nobody there\.$/);
+    for (const text of ['industry:47', 'NOT industry:46', 'mail:GOOD', 'title:QA'])
+      expect(codes(text, sheet)).not.toContain('value-not-offered');
   });
 
   it('tells a fact that nobody there can be held to', () => {

@@ -15,6 +15,8 @@ import type { Rendering } from '../dialect/render';
 import { rescope } from '../dialect/search';
 import { mainBox } from '../dialect/search-text';
 import { toldBy, type Sheet } from '../dialect/sheet';
+import { offersValue } from '../dialect/offered-values';
+import { nearestIndustries } from '../people/industries';
 
 /** Characters up to which two readings are compared. */
 const longestCompared = 8000;
@@ -61,6 +63,17 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
       untold.at?.to ?? text.length,
       problemWords['untold-fact'].says(sheet.name, untold.scopes)
     );
+
+  for (const { term, wanted } of terms(query)) {
+    if (!wanted || term.kind === 'range' || !term.at) continue;
+    const fact = sheet.facts.find(({ scope }) => scope === term.scope);
+    if (!fact?.values || offersValue(fact, term)) continue;
+    const { label, values } = fact;
+    const nearest = fact.scope === 'industry' ? nearestIndustries(term.text, values) : [];
+    const says = problemWords['value-not-offered'].says(sheet.name, label ?? fact.scope, term.text, nearest);
+    say('value-not-offered', 'warning', term.at.from, term.at.to, says);
+    break;
+  }
 
   const other = otherReading(text, query, sheet);
   if (other)

@@ -31,6 +31,9 @@ export interface SearchAnswer {
   outstanding?: boolean;
 }
 
+/** How many of the people shown are possible and not certain: what stands beside the certain on every screen. */
+export const possibleOnly = ({ certain, possible }: Both<number>): number => possible - certain;
+
 /** A figure for those who are certain, and for all who are possible. */
 export interface Both<T> {
   certain: T;

@@ -10,7 +10,7 @@ export const consentOf = <C extends z.ZodType<string, string>>(country: C) =>
     .max(250)
     .refine(
       (rows) => new Set((rows as { country: string }[]).map((row) => row.country)).size === rows.length,
-      'A country is named twice. Take one of the two out.'
+      'A country is listed twice. Remove one.'
     );
 
 /** Regions as a house speaks of them: by which names, and which countries they hold. `country` reads what is written. */

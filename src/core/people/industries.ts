@@ -151,3 +151,24 @@ export function industryWithin(text: string): string | undefined {
   const [code] = found;
   return found.size === 1 ? code : undefined;
 }
+
+/** The first division of each section of ISIC Rev. 4 (A to U), in order. */
+const sectionStarts = [1, 5, 10, 35, 36, 41, 45, 49, 55, 58, 64, 68, 69, 77, 84, 85, 86, 90, 94, 97, 99];
+const sectionOf = (division: string): number => sectionStarts.findLastIndex((start) => Number(division) >= start);
+
+/**
+ * Of values that a source offers (codes, names or trade words), those whose divisions lie in the section of ISIC Rev. 4 that
+ * a text's division lies in: the nearest codes first, three at most. Empty where the text is no industry.
+ */
+export function nearestIndustries(text: string, offered: readonly string[]): string[] {
+  const code = industryCode(text) ?? industryWithin(text);
+  if (!code) return [];
+  const distance = (other: string) => Math.abs(Number(other) - Number(code));
+  return offered
+    .map((value) => ({ value, code: industryCode(value) ?? industryWithin(value) }))
+    .filter((one): one is { value: string; code: string } => one.code !== undefined)
+    .filter((one) => sectionOf(one.code) === sectionOf(code))
+    .sort((a, b) => distance(a.code) - distance(b.code))
+    .slice(0, 3)
+    .map(({ value }) => value);
+}

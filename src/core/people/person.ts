@@ -38,7 +38,7 @@ export const personSchema = z.object({
   hiring: z.boolean().optional(),
   funded: z.boolean().optional(),
   tech: texts.optional(),
-  mail: z.enum(['verified', 'risky', 'none']).optional(),
+  mail: z.enum(['good', 'uncertain', 'none']).optional(),
   founded: z.number().optional().describe('Year the current firm was founded'),
   language: text.optional().describe('Language of the profile: ISO 639-1 code where known, otherwise as written'),
   own: z

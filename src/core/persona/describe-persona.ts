@@ -26,12 +26,12 @@ export function describePersona(persona: Persona): string {
       .filter(({ titles }) => titles.length)
       .map((band) => [few(band.titles), sizeWords(band) && `at firms ${sizeWords(band)}`].filter(Boolean).join(' ')),
     firms.length ? `at firms ${firms.join(' ')}` : '',
-    persona.mustHave.length ? `who speak of ${few(persona.mustHave)}` : '',
+    persona.mustHave.length ? `who mention ${few(persona.mustHave)}` : '',
     persona.notIndustries.length
       ? `outside ${few(persona.notIndustries.map((code) => industryName(code) ?? code))}`
       : '',
     persona.notCountries.length ? `not in ${few(persona.notCountries.map(countryName))}` : '',
-    persona.mustNot.length ? `and not of ${few(persona.mustNot)}` : ''
+    persona.mustNot.length ? `excluding ${few(persona.mustNot)}` : ''
   ].filter(Boolean);
-  return clauses.length ? `People ${clauses.join(', ')}.` : 'Nobody is described yet.';
+  return clauses.length ? `People ${clauses.join(', ')}.` : 'No persona yet.';
 }

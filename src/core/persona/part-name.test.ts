@@ -27,6 +27,6 @@ describe('a part of a string', () => {
     expect(named(text)[0]!.asks).toBe('Several things');
     const keys = [termKey('title', 'a', false), termKey('company', 'b', false), termKey('any', 'c', false)];
     const origins = new Map(keys.map((key) => [key, { of: 'mustHave' as const, line: '' }]));
-    expect(named(text, origins)[0]!.asks).toBe('Must have');
+    expect(named(text, origins)[0]!.asks).toBe('Keywords');
   });
 });

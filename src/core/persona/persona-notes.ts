@@ -14,8 +14,8 @@ export function bandNotes({ bands }: Persona): string[] {
     if (start > end + 1)
       notes.push(
         start === end + 2
-          ? `Firms of ${count(end + 1)} people are in no band.`
-          : `Firms of ${count(end + 1)} to ${count(start - 1)} people are in no band.`
+          ? `Firms of ${count(end + 1)} people aren’t in any band.`
+          : `Firms of ${count(end + 1)} to ${count(start - 1)} people aren’t in any band.`
       );
     else if (start <= end)
       notes.push(
@@ -38,15 +38,13 @@ export function missingFrom(persona: Persona): string[] {
   if (!titles.length && !bands.length)
     notes.push(
       functions.length && ranks.length
-        ? 'No title is named: functions and ranks alone are asked of few sources.'
-        : 'No title is named yet: a string begins with who is wanted.'
+        ? 'No job titles: few sources can search by function and rank alone.'
+        : 'No job titles yet: a string starts with the people you’re looking for.'
     );
   if (!industries.length && !mustHave.length)
-    notes.push('Nothing says what firms these are: name an industry, or words of the trade.');
-  if (size.from === null && size.to === null && !bands.length)
-    notes.push('No size of firm is given: who decides depends on it.');
-  if (!countries.length) notes.push('No country is named: the whole world is asked.');
-  if (!mustNot.length)
-    notes.push('Nothing is ruled out yet: interns, assistants and recruiters often come with a title.');
+    notes.push('No kind of firm: add an industry, or keywords from the trade.');
+  if (size.from === null && size.to === null && !bands.length) notes.push('No firm size: who decides depends on it.');
+  if (!countries.length) notes.push('No country: the whole world is searched.');
+  if (!mustNot.length) notes.push('No exclusions yet: interns, assistants and recruiters often match a title.');
   return notes;
 }

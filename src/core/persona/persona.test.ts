@@ -31,9 +31,9 @@ describe('persona', () => {
 
   it('reads back as a sentence', () => {
     expect(describePersona(persona)).toBe(
-      'People titled Head of Quality or QA, working in quality, at firms of 51 to 1,000 people in Denmark or United Kingdom, who speak of cold chain or pharma, and not of intern or test engineer.'
+      'People titled Head of Quality or QA, working in quality, at firms of 51 to 1,000 people in Denmark or United Kingdom, who mention cold chain or pharma, excluding intern or test engineer.'
     );
-    expect(describePersona(emptyPersona)).toBe('Nobody is described yet.');
+    expect(describePersona(emptyPersona)).toBe('No persona yet.');
   });
 });
 
@@ -104,8 +104,8 @@ describe('size bands', () => {
     const notes = (...bands: [number | null, number | null, string[]][]) =>
       bandNotes({ ...emptyPersona, bands: bands.map(([from, to, titles]) => ({ from, to, titles })) });
     expect(notes([1, 49, ['a']], [50, null, ['b']])).toEqual([]);
-    expect(notes([1, 49, ['a']], [60, null, ['b']])).toEqual(['Firms of 50 to 59 people are in no band.']);
-    expect(notes([1, 49, ['a']], [51, null, ['b']])).toEqual(['Firms of 50 people are in no band.']);
+    expect(notes([1, 49, ['a']], [60, null, ['b']])).toEqual(['Firms of 50 to 59 people aren’t in any band.']);
+    expect(notes([1, 49, ['a']], [51, null, ['b']])).toEqual(['Firms of 50 people aren’t in any band.']);
     expect(notes([1, 60, ['a']], [50, null, ['b']])).toEqual([
       'The bands from 1 and from 50 overlap: a firm of 50 people is in both.'
     ]);
@@ -117,7 +117,7 @@ describe('a persona', () => {
   it('tells what is missing that usually matters', () => {
     expect(missingFrom(persona)).toEqual([]);
     expect(missingFrom(emptyPersona)).toHaveLength(5);
-    expect(missingFrom({ ...persona, countries: [] })).toEqual(['No country is named: the whole world is asked.']);
+    expect(missingFrom({ ...persona, countries: [] })).toEqual(['No country: the whole world is searched.']);
   });
 
   it('takes facts read from a text, and keeps what it has', () => {

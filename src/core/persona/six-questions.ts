@@ -3,12 +3,12 @@ import { personaFromText, type BriefFact, type BriefReading } from './persona-fr
 
 /** What somebody who does not know yet whom to look for is asked; each answer is read like a line of a written brief. */
 export const sixQuestions = [
-  { id: 'sold', asks: 'What is sold?', such: 'Temperature loggers for refrigerated transport' },
-  { id: 'trouble', asks: 'Which trouble does it end?', such: 'Loads refused for want of a record' },
-  { id: 'day', asks: 'Whose day does that trouble spoil?', such: 'Quality managers and heads of logistics' },
-  { id: 'signs', asks: 'Who signs?', such: 'Directors, at firms of 50 to 500 people in Denmark' },
-  { id: 'unfit', asks: 'Which firms cannot use it?', such: 'Couriers, consultancies, staffing agencies' },
-  { id: 'served', asks: 'Who is served already?', such: 'Names of customers, with commas or one a line' }
+  { id: 'sold', asks: 'What do you sell?', such: 'Temperature loggers for refrigerated transport' },
+  { id: 'trouble', asks: 'Which problem does it solve?', such: 'Loads refused for want of a record' },
+  { id: 'day', asks: 'Who has that problem every day?', such: 'Quality managers and heads of logistics' },
+  { id: 'signs', asks: 'Who signs off?', such: 'Directors, at firms of 50 to 500 people in Denmark' },
+  { id: 'unfit', asks: 'Which firms can’t use it?', such: 'Couriers, consultancies, staffing agencies' },
+  { id: 'served', asks: 'Who are your customers already?', such: 'Names of customers, with commas or one a line' }
 ] as const;
 export type SixAnswers = Readonly<Record<(typeof sixQuestions)[number]['id'], string>>;
 

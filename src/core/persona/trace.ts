@@ -15,18 +15,18 @@ export interface Origin {
 
 /** What a line of a persona is called. */
 export const originNames: Readonly<Record<BuiltPart['of'], string>> = {
-  titles: 'Titles wanted',
+  titles: 'Job titles',
   functions: 'Functions',
   ranks: 'Ranks',
-  mustHave: 'Must have',
+  mustHave: 'Keywords',
   industries: 'Industries',
-  size: 'Company size',
+  size: 'Firm size',
   countries: 'Countries',
   facts: 'Other facts',
-  notFirms: 'Firms to leave out',
-  notIndustries: 'Industries to leave out',
-  notCountries: 'Countries to leave out',
-  mustNot: 'Must not come'
+  notFirms: 'Excluded firms',
+  notIndustries: 'Excluded industries',
+  notCountries: 'Excluded countries',
+  mustNot: 'Excluded keywords'
 };
 
 /** A term by what it asks, however it is written: its scope, its words, and whether it is excluded. */

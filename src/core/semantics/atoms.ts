@@ -20,7 +20,7 @@ type OrderedFact = NumberFact | OwnScope | ListedFact;
 type ListedFact = keyof typeof listed;
 
 /** Facts with few values: each is ordered by its place here, and a person has one of them or none. */
-const listed = { mail: ['verified', 'risky', 'none'], hiring: ['yes', 'no'], funded: ['yes', 'no'] } as const;
+const listed = { mail: ['good', 'uncertain', 'none'], hiring: ['yes', 'no'], funded: ['yes', 'no'] } as const;
 const isListed = (scope: Scope): scope is ListedFact => Object.hasOwn(listed, scope);
 /** Facts that are never below nought. */
 const counted: ReadonlySet<Scope> = new Set<Scope>(['headcount', 'tenure', 'moved', 'active']);

@@ -22,7 +22,7 @@ describe('compareVersions', () => {
       '(QA OR RP OR pharma) chilled',
       ['moved pharma: whole profile, beside chilled → whole profile, beside QA and 1 more']
     ],
-    ['QA pharma', 'QA /* AND pharma */', ['moved pharma: whole profile → whole profile, set aside']],
+    ['QA pharma', 'QA /* AND pharma */', ['moved pharma: whole profile → whole profile, disabled']],
     ['title:"head of quality"', 'title:"Head of  Quality"', []],
     ['QA', 'title:(', ['removed QA: whole profile']],
     ['a a', 'a', ['removed a: whole profile']]

@@ -90,7 +90,7 @@ function placeOf({ leaf, excluded, aside, group }: Found): string {
   const others = group.parts.filter((part): part is OutlineLeaf => isLeaf(part) && part !== leaf && !part.muted);
   const words = [leaf.scope === 'any' ? 'whole profile' : leaf.scope];
   if (excluded) words.push('excluded');
-  if (aside) words.push('set aside');
+  if (aside) words.push('disabled');
   if (group.kind === 'any' && others.length)
     words.push(`beside ${written(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`);
   return words.join(', ');

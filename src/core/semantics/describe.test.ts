@@ -26,11 +26,11 @@ suite('describe', () => {
     ],
     [
       'growth:[10 TO *] tenure:[* TO 6] moved:[0 TO 90] founded:[1990 TO *]',
-      'People at firms that grew by 10 % or more in a year, in the role for up to 6 months, who changed jobs 0 to 90 days ago, at firms founded in 1990 or later.'
+      'People at firms that grew by 10% or more in a year, in the role for up to 6 months, who changed jobs 0 to 90 days ago, at firms founded in 1990 or later.'
     ],
     [
-      'industry:46 mail:verified NOT rank:intern',
-      'People in the industry Wholesale trade, except of motor vehicles and motorcycles, whose mail address is verified, but nobody of the rank “intern”.'
+      'industry:46 mail:good NOT rank:intern',
+      'People in the industry Wholesale trade, except of motor vehicles and motorcycles, whose mail address is good, but nobody of the rank “intern”.'
     ]
   ])('%s', (text, words) => expect(describe(parse(text).query!)).toBe(words));
 

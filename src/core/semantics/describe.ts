@@ -42,7 +42,7 @@ const bounds = (low: number | null, high: number | null, unit: string, from: str
 };
 const numbers: Record<NumberFact, (range: Range) => string> = {
   headcount: ({ low, high }) => `at firms of ${bounds(low, high, ' people', 'or more', 'up to')}`,
-  growth: ({ low, high }) => `at firms that grew by ${bounds(low, high, ' %', 'or more', 'up to')} in a year`,
+  growth: ({ low, high }) => `at firms that grew by ${bounds(low, high, '%', 'or more', 'up to')} in a year`,
   tenure: ({ low, high }) => `in the role for ${bounds(low, high, ' months', 'or more', 'up to')}`,
   moved: ({ low, high }) => `who changed jobs ${bounds(low, high, ' days', 'or more', 'up to')} ago`,
   active: ({ low, high }) => `whose last post is ${bounds(low, high, ' days', 'or more', 'up to')} old`,

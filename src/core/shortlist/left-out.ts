@@ -12,9 +12,9 @@ export const leftOutWords: Record<LeftOutReason, string> = {
   'own firm': 'at our own firm',
   'excluded firm': 'at a firm that the persona excludes',
   consent: 'in a country that asks prior consent',
-  'role mailbox': 'only a mailbox of the firm',
+  'shared mailbox': 'only a mailbox of the firm',
   'no address': 'no mail address',
-  'taken before': 'taken along before',
+  'already exported': 'taken along before',
   'by hand': 'left out by hand'
 };
 
@@ -55,8 +55,8 @@ export function leaveOutReader(firms: FirmLists, consent: readonly string[]): (o
       ...(contacted ? (['contacted'] as const) : []),
       ...kinds.flatMap(([reason, is]) => ((key && is.has(key)) || (mail && is.has(domain)) ? [reason] : [])),
       ...(country && asks.has(countryCode(country) ?? country) ? (['consent'] as const) : []),
-      ...(mail ? (isRoleMailbox(mail) ? (['role mailbox'] as const) : []) : (['no address'] as const)),
-      ...(takenBefore ? (['taken before'] as const) : [])
+      ...(mail ? (isRoleMailbox(mail) ? (['shared mailbox'] as const) : []) : (['no address'] as const)),
+      ...(takenBefore ? (['already exported'] as const) : [])
     ];
   };
 }

@@ -21,9 +21,9 @@ export const leftOutReasons = [
   'own firm',
   'excluded firm',
   'consent',
-  'role mailbox',
+  'shared mailbox',
   'no address',
-  'taken before',
+  'already exported',
   'by hand'
 ] as const;
 export type LeftOutReason = (typeof leftOutReasons)[number];

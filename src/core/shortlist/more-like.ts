@@ -183,8 +183,8 @@ function sizeTrait(good: readonly Person[], rest: readonly Person[]): Found | nu
   );
   return holds(found) ? found : null;
 }
-/** Sizes at which bands of firms commonly begin. Common practice, no published source. */
-const bounds = [1, 2, 11, 51, 201, 501, 1001, 5001, 10_001, 100_001];
+/** Sizes at which bands of firms begin: the classes of EU 2003/361/EC, and round steps above them. */
+const bounds = [1, 2, 10, 50, 250, 1000, 5000, 10_000, 100_000];
 
 function skillTrait(good: readonly Person[], rest: readonly Person[]): Found | null {
   const told = (people: readonly Person[]) =>

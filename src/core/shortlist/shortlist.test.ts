@@ -141,9 +141,9 @@ describe('leaving out', () => {
     [{ company: 'Vores og Co' }, ['own firm']],
     [{ country: 'DE' }, ['consent']],
     [{ country: 'Denmark' }, ['consent']],
-    [{ mail: 'sales@x.example' }, ['role mailbox']],
+    [{ mail: 'sales@x.example' }, ['shared mailbox']],
     [{ mail: '' }, ['no address']],
-    [{ contacted: true, takenBefore: true }, ['contacted', 'taken before']],
+    [{ contacted: true, takenBefore: true }, ['contacted', 'already exported']],
     [{}, []]
   ])('%j for %j', (more, reasons) => expect(read({ ...one, ...more })).toEqual(reasons));
 });
@@ -288,7 +288,7 @@ describe('what leaves', () => {
     country: 'DK',
     place: 'Aarhus',
     mail: 'a@b.example',
-    mailState: 'valid',
+    mailState: 'good',
     phone: '+4533123456',
     page: 'x.example/a',
     industry: '',

@@ -13,6 +13,8 @@ export interface Effect {
   /** Judged people who no longer come, and who come anew. */
   gone: JudgedCount;
   come: JudgedCount;
+  /** Judged people found before. */
+  judged: JudgedCount;
   /** Share of all judged misses that go, and of all judged fits that are lost; null where none was judged. */
   missesRemoved: (Interval & { share: number }) | null;
   fitsLost: (Interval & { share: number }) | null;
@@ -47,6 +49,7 @@ export function effectOfSets(had: Bitmap, has: Bitmap, source: JudgedSource): Ef
     added,
     gone,
     come,
+    judged: then,
     missesRemoved: share(gone.misses, then.misses),
     fitsLost: share(gone.fits, then.fits),
     precision: { before: precision(then), after: precision(now) }

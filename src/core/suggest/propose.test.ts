@@ -52,6 +52,28 @@ describe('proposals', () => {
     expect(first!.effects[0]!.fitsLost!.high).toBeGreaterThan(0.2);
   });
 
+  it('exclude what most of a few misses have and none of many fits', () => {
+    const crowd = [
+      ...times(160, () => person('QA Manager')),
+      ...times(40, () => person('QA Consultant')),
+      ...times(10, () => person('QA Analyst'))
+    ];
+    const is = (title: string) => crowd.filter(({ jobs }) => jobs![0]!.title === title);
+    const judged = judge(is('QA Manager').slice(0, 20), [
+      ...is('QA Consultant').slice(0, 3),
+      ...is('QA Analyst').slice(0, 1)
+    ]);
+    const [first] = proposalsFor('title:QA', judged, crowd);
+    expect(first).toMatchObject({ says: 'Exclude title “consultant”' });
+    expect(first!.effects[0]).toMatchObject({ removed: 40, gone: { fits: 0, misses: 3 } });
+    // What as many fits have is still not proposed.
+    const both = judge(is('QA Consultant').slice(0, 3), [
+      ...is('QA Consultant').slice(3, 6),
+      ...is('QA Analyst').slice(0, 1)
+    ]);
+    expect(proposalsFor('title:QA', both, crowd).map(({ says }) => says)).not.toContain('Exclude title “consultant”');
+  });
+
   it('never exclude a wanted word, a filler, or a name', () => {
     const judged = judge(
       times(8, () => person('Head of quality')),
@@ -97,15 +119,17 @@ describe('proposals', () => {
 
   it('add a wording and widen a fact for fits that are not found', () => {
     const missing = [
-      person('Kvalitetschef', { headcount: 100 }),
+      ...times(2, () => person('Kvalitetschef', { headcount: 100 })),
+      // One verdict may be a mistake: it speaks for no wording.
+      person('Recruiter', { headcount: 100 }),
       person('QA', { headcount: 1100 }),
       person('QA', { headcount: 1200 })
     ];
     const judged = judge([...missing, ...times(5, () => person('QA', { headcount: 90 }))], []);
     const found = proposalsFor('title:(QA OR RP) AND headcount:[51 TO 1000]', judged);
     expect(found.map((one) => one.says)).toEqual([
-      'Let headcount reach 1,200',
       'Add title “Kvalitetschef”',
+      'Let headcount reach 1,200',
       'Let headcount reach 1,100'
     ]);
     expect(found[0]!.effects[0]!.come).toEqual({ fits: 2, misses: 0 });

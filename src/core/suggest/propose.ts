@@ -34,6 +34,8 @@ export interface Judged {
 const maxExclusions = 24;
 /** Misses that speak for an exclusion, at least. */
 const leastMisses = 2;
+/** Fits that speak for another wording, at least: one verdict may be a mistake. */
+const leastFits = 2;
 
 /** Changes worth measuring, from the string itself and from people judged: some found, some perhaps not. */
 export function candidates(query: Query, judged: readonly Judged[], matching: Matching = exactMatching): Candidate[] {
@@ -219,7 +221,7 @@ function tellsOf(person: Person): Set<string> {
 /** For fits whom the string does not find: the change that lets each in, where it is a wording or a wider fact. */
 function waysIn(query: Query, judged: readonly Judged[], matching: Matching): Candidate[] {
   const parts = partsOf(query).map((part) => ({ part, meets: matcher(part.query, matching) }));
-  const ways = new Map<string, Candidate>();
+  const ways = new Map<string, Candidate & { fits: number }>();
   for (const { person, fit } of judged) {
     if (!fit) continue;
     const failing = parts.filter(({ meets }) => !meets(person));
@@ -227,11 +229,15 @@ function waysIn(query: Query, judged: readonly Judged[], matching: Matching): Ca
     const way = wayIn(failing[0]!.part, person, matching);
     const change = way?.changes[0];
     if (way?.changes.length !== 1 || (change?.kind !== 'add' && change?.kind !== 'widen')) continue;
-    ways.set(JSON.stringify(change), {
+    const key = JSON.stringify(change);
+    ways.set(key, {
+      fits: (ways.get(key)?.fits ?? 0) + 1,
       kind: change.kind === 'widen' ? 'widen' : 'add wording',
       says: way.says[0]!.toUpperCase() + way.says.slice(1),
       changes: [change]
     });
   }
-  return [...ways.values()];
+  return [...ways.values()]
+    .filter(({ kind, fits }) => kind === 'widen' || fits >= leastFits)
+    .map(({ kind, says, changes }) => ({ kind, says, changes }));
 }

@@ -60,14 +60,14 @@ describe('a call of the API', () => {
       body
     });
     const silent = await refusedBy(call('listBriefs', { fetch: answering(500, {}) }));
-    expect(silent).toMatchObject({ status: 500, title: 'Refused', message: 'The server refused this.' });
+    expect(silent).toMatchObject({ status: 500, title: 'Refused', message: 'The server refused this request.' });
   });
 
   it('says that nobody answers, whether the line is dead or something else speaks', async () => {
     const dead = vi.fn(async () => Promise.reject(new TypeError('fetch failed')));
     expect(await refusedBy(call('listBriefs', { fetch: dead }))).toMatchObject({
       status: 0,
-      message: expect.stringMatching(/cannot be reached.*what you typed stays/)
+      message: expect.stringMatching(/Couldn’t reach.*your changes stay/)
     });
     const page = vi.fn(async () => new Response('<html>Bad gateway</html>', { status: 502 }));
     expect(await refusedBy(call('listBriefs', { fetch: page }))).toMatchObject({ status: 0 });

@@ -18,8 +18,8 @@ export class ApiProblem extends Error {
 const unreachable = () =>
   new ApiProblem(
     0,
-    'Eave does not answer',
-    'The Eave server cannot be reached. Start it again with npm start; what you typed stays on this page.'
+    'Eave isn’t responding',
+    'Couldn’t reach the Eave server. Start it again with npm start; your changes stay on this page.'
   );
 
 interface Input<B> {
@@ -71,7 +71,7 @@ export async function call<K extends OperationName>(name: K, input: Input<Body<K
     throw new ApiProblem(
       response.status,
       told.title ?? 'Refused',
-      told.detail ?? 'The server refused this.',
+      told.detail ?? 'The server refused this request.',
       body as Record<string, unknown>
     );
   }

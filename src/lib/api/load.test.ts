@@ -26,7 +26,7 @@ describe('a page that loads', () => {
     const dead = vi.fn(async () => Promise.reject(new TypeError('fetch failed'))) as unknown as typeof fetch;
     expect(await thrownBy(asking(dead)('listBriefs'))).toMatchObject({
       status: 503,
-      body: { message: expect.stringMatching(/cannot be reached/) }
+      body: { message: expect.stringMatching(/Couldn’t reach/) }
     });
   });
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { byHandFigures as say } from './words';
   import { searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -22,24 +23,24 @@
 </script>
 
 <!-- What follows from what was seen. -->
-<section class="sheet" aria-label="What follows">
-  <h2>Where in the result</h2>
+<section class="sheet" aria-label={say.whatFollows}>
+  <h2>{say.whereInTheResult}</h2>
   <DepthRead pages={here?.pages ?? null} read={here?.pagesRead ?? []} drawn={here?.drawn ?? []} />
-  {#if here?.pages}<p class="soft">Between the pages: unseen, estimated.</p>{/if}
+  {#if here?.pages}<p class="soft">{say.betweenThePagesUnseenEstimated}</p>{/if}
   {#if trial && figures}
     {#if searchesRunInWords(figures)}
-      <p class="warn">{searchesRunInWords(figures)} run: these figures are of that part alone.</p>
+      <p class="warn">{say.runTheseFiguresAreOfThat(searchesRunInWords(figures))}</p>
     {/if}
     <dl>
-      <dt>Reported</dt>
+      <dt>{say.reported}</dt>
       <dd>
         <Figure name="reported" value={figures.reported.middle} source={trial.sourceId}
           >{counted(figures.reported)}</Figure
         >
       </dd>
-      <dt>Read</dt>
+      <dt>{say.read}</dt>
       <dd><Figure name="shown" value={figures.shown} source={trial.sourceId}>{count(figures.shown)}</Figure></dd>
-      <dt>Estimated result</dt>
+      <dt>{say.estimatedResult}</dt>
       <dd>
         <Figure name="estimated" value={figures.estimated[reading()].middle} source={trial.sourceId}
           >{about(figures.estimated[reading()])}</Figure
@@ -47,7 +48,7 @@
       </dd>
     </dl>
     <h2>
-      {figures.part === 'pages' ? 'Precision, by pages' : figures.part === 'top' ? 'Precision of the top' : 'Precision'}
+      {figures.part === 'pages' ? say.precisionByPages : figures.part === 'top' ? say.precisionOfTheTop : say.precision}
     </h2>
     {#if precision && precision.share !== null}
       <p>
@@ -57,21 +58,20 @@
         >
         <span class="soft">{percentRange(precision.interval)}</span>
       </p>
-      <p>{count(precision.fits)} of {count(precision.fits + precision.misses)} judged fit.</p>
+      <p>{say.ofJudgedFit(count(precision.fits), count(precision.fits + precision.misses))}</p>
       {#if figures.part === 'pages'}
         <p class="soft">
-          People on one page are alike, so these count for about {count(precision.draws ?? 0)} drawn one by one. More pages
-          make it narrower.
+          {say.peopleOnOnePageAreAlike(count(precision.draws ?? 0))}
         </p>
       {:else if figures.part === 'top'}
-        <p class="soft">Only the top was read. Of the rest nothing is known: open the pages drawn through the depth.</p>
+        <p class="soft">{say.onlyTheTopWasReadOf}</p>
       {/if}
-      {#if fits}<p><b>{about(fits)} fits</b> <span class="soft">{counted(fits)}</span></p>{/if}
+      {#if fits}<p><b>{say.fits(about(fits))}</b> <span class="soft">{counted(fits)}</span></p>{/if}
     {:else}
-      <p class="soft">Nobody is judged yet.</p>
+      <p class="soft">{say.nobodyIsJudgedYet}</p>
     {/if}
   {/if}
-  {#each missing as number (number)}<p class="warn">Search {number} was not run yet.</p>{/each}
+  {#each missing as number (number)}<p class="warn">{say.searchWasNotRunYet(number)}</p>{/each}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { depthRead as say } from './words';
   import { count } from '$lib/marks/format';
 
   interface Props {
@@ -31,9 +32,12 @@
   width="220"
   {height}
   role="img"
-  aria-label="{read.length} page{read.length === 1 ? '' : 's'} read{pages
-    ? ` of about ${count(pages)}`
-    : ''}, {toOpen.length} to open"
+  aria-label={say.pageReadToOpen(
+    read.length,
+    read.length === 1 ? '' : 's',
+    pages ? ` of about ${count(pages)}` : '',
+    toOpen.length
+  )}
   font-size="12"
 >
   <line x1="40" x2="40" y1="10" y2={height - 10} stroke="var(--ink)" />
@@ -46,6 +50,6 @@
     <rect x="46" y={y(page) - 4} width="34" height="8" fill="var(--accent)" />
   {/each}
   {#each labelled as { page, is } (page)}
-    <text x="88" y={y(page) + 4} fill={is === 'read' ? 'var(--ink)' : 'var(--soft)'}>page {count(page)}, {is}</text>
+    <text x="88" y={y(page) + 4} fill={is === 'read' ? 'var(--ink)' : 'var(--soft)'}>{say.page(count(page), is)}</text>
   {/each}
 </svg>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { diaryEntries as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { count, counted } from '$lib/marks/format';
@@ -29,18 +30,19 @@
       {@const open = page.correcting?.id === entry.id}
       <li class:back={entry.takenBack}>
         <span class="what">
-          {#if several}search {entry.search + 1},{/if}
-          {#if entry.rows.length}<b>{entry.page === null ? 'a page' : `page ${count(entry.page)}`}</b>
+          {#if several}{say.search(entry.search + 1)}{/if}
+          {#if entry.rows.length}<b>{entry.page === null ? say.aPage : say.page(count(entry.page))}</b>
             {people(entry.rows.length)}{/if}
-          {#if entry.count}<b>count</b>
+          {#if entry.count}<b>{say.count}</b>
             {entry.said}
             <span class="soft"
-              >read as {entry.count.open ? `${count(entry.count.said)} or more` : counted(entry.count.interval)}</span
+              >{say.readAs}
+              {entry.count.open ? say.orMore(count(entry.count.said)) : counted(entry.count.interval)}</span
             >{/if}
           <span class="soft">
-            {entry.known ? `${count(entry.known)} known from before` : ''}{entry.known && doubts ? '; ' : ''}{doubts
-              ? `${count(doubts)} in doubt`
-              : ''}{entry.takenBack ? ' taken back' : ''}</span
+            {entry.known ? say.knownFromBefore(count(entry.known)) : ''}{entry.known && doubts ? '; ' : ''}{doubts
+              ? say.inDoubt(count(doubts))
+              : ''}{entry.takenBack ? say.takenBack : ''}</span
           >
         </span>
         {#if !entry.takenBack}
@@ -49,32 +51,32 @@
             disabled={page.keeping}
             aria-expanded={open}
             onclick={() => (page.correcting = open ? null : structuredClone($state.snapshot(entry)))}
-            >{open ? 'Leave it' : 'Correct'}</Act
+            >{open ? say.leaveIt : say.correct}</Act
           >
         {/if}
         <Act look="plain" disabled={page.keeping} onclick={() => page.change({ ...entry, takenBack: !entry.takenBack })}
-          >{entry.takenBack ? 'Put in again' : 'Take back'}</Act
+          >{entry.takenBack ? say.putInAgain : say.takeBack}</Act
         >
         {#if open && page.correcting}
           {@const draft = page.correcting}
           <div class="correct">
-            <Field label="Count as seen" inline bind:value={draft.said} />
+            <Field label={say.countAsSeen} inline bind:value={draft.said} />
             {#if draft.rows.length}
               <RowsTable
-                label="People of this entry"
+                label={say.peopleOfThisEntry}
                 rows={draft.rows}
                 oncorrect={(row, field, value) => page.correct(row, field, value)}
                 onremove={(i) => draft.rows.splice(i, 1)}
               />
             {/if}
-            <Act look="main" onclick={page.keepCorrection}>Keep the correction</Act>
+            <Act look="main" onclick={page.keepCorrection}>{say.keepTheCorrection}</Act>
           </div>
         {/if}
       </li>
     {/each}
   </ul>
 {:else}
-  <p class="soft empty">Nothing yet. Run the search, type the count you see, and paste the pages.</p>
+  <p class="soft empty">{say.nothingYetRunTheSearchType}</p>
 {/each}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { rowsTable as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
@@ -13,13 +14,13 @@
   let { label, rows, oncorrect, onremove }: Props = $props();
 
   const fieldWords: Record<PageField, string> = {
-    name: 'Name',
-    title: 'Title',
-    company: 'Firm',
-    place: 'Place',
-    url: 'Page',
-    mail: 'Mail',
-    phone: 'Phone'
+    name: say.name,
+    title: say.title,
+    company: say.firm,
+    place: say.place,
+    url: say.page,
+    mail: say.mail,
+    phone: say.phone
   };
   /** Rows that are drawn; more as the list is scrolled. The thousands of a long page would hold the screen up for seconds. */
   const page = 40;
@@ -48,13 +49,13 @@
             <TableCell class={row.doubtful.includes(field) ? 'doubtful' : ''}
               ><Field
                 value={row.values[field] ?? ''}
-                aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? ', in doubt' : ''}"
+                aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? say.inDoubt : ''}"
                 onchange={(event) => oncorrect(row, field, event.currentTarget.value)}
               /></TableCell
             >
           {/each}
           <TableCell
-            ><Act look="plain" aria-label="Leave {row.values.name} out" onclick={() => onremove(i)}>✕</Act></TableCell
+            ><Act look="plain" aria-label={say.leaveOut(row.values.name)} onclick={() => onremove(i)}>✕</Act></TableCell
           >
         </TableRow>
       {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { slicesToRun as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import { count } from '$lib/marks/format';
   import type { Answer } from '$api';
@@ -19,16 +20,16 @@
   const signs = { read: '✓', waiting: '·', stuck: '!', 'left out': '–', cut: '' } as const;
   const words = {
     read: 'read',
-    waiting: 'to run',
-    stuck: 'longer than is shown',
-    'left out': 'left out',
+    waiting: say.toRun,
+    stuck: say.longerThanIsShown,
+    'left out': say.leftOut,
     cut: ''
   } as const;
 </script>
 
 <!-- The slices of a harvest here: what is done, and what is next. -->
-<section class="sheet" aria-label="Slices">
-  <h2>{count(read)} of {count(slices.length)} slices read</h2>
+<section class="sheet" aria-label={say.slices}>
+  <h2>{say.ofSlicesRead(count(read), count(slices.length))}</h2>
   <ol>
     {#each slices as { slice, rows, i } (slice.id)}
       <li>

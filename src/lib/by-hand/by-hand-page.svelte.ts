@@ -126,8 +126,8 @@ export class ByHandPage {
     this.unkept.rows.push(...rows);
     if (counted && !this.unkept.said.trim()) this.unkept.said = counted.line;
     this.told = rows.length
-      ? `${rows.length} people read${counted ? `; the page says “${counted.line}”` : ''}.`
-      : 'Nobody can be read out of this. A name, a title and a firm on lines of their own, or a table, are understood.';
+      ? `${rows.length} people read${counted ? `; count on the page: “${counted.line}”` : ''}.`
+      : 'Couldn’t read any people. Paste a table, or a name, a title and a firm on separate lines.';
     return rows.length;
   }
   /** Makes the reading of pages ready; to be called in the browser. */
@@ -176,7 +176,7 @@ export class ByHandPage {
         this.unkept.rows.splice(0, rows.length);
         if (this.unkept.said === said) this.unkept.said = '';
         this.unkept.page = '';
-        this.told = 'Kept.';
+        this.told = 'Saved.';
         // A slice that is read gives way to the next.
         const after = this.diary.searches.find((one) => one.slice && one.slice.id === slice?.id);
         if (after && after.slice!.state !== 'waiting') this.unkept.slice = null;

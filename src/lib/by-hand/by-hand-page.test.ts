@@ -49,7 +49,7 @@ describe('a page that is pasted', () => {
     expect(hand.told).toContain('2 people read');
     await hand.read(page);
     expect(hand.unkept.rows).toHaveLength(2);
-    expect(hand.told).toContain('Nobody can be read');
+    expect(hand.told).toContain('Couldn’t read any people');
     hand.unkept.said = '40';
     await hand.read('12 resultados\n\nAna Gil\nChef en Casa Mar\n');
     expect(hand.unkept.said).toBe('40');
@@ -107,7 +107,7 @@ describe('what is not kept yet', () => {
     });
     expect(again.unkept.rows).toEqual([]);
     expect(again.unkept.said).toBe('');
-    expect(again.told).toBe('Kept.');
+    expect(again.told).toBe('Saved.');
     again.remember();
     expect(kept.size).toBe(0);
   });

@@ -38,7 +38,7 @@ describe('pages read in a worker', () => {
       read.catch((problem: Error) => problem.message)
     );
     made()[0]!.onerror!();
-    expect(await Promise.all(lost)).toEqual(Array(2).fill('The page was not read to its end.'));
+    expect(await Promise.all(lost)).toEqual(Array(2).fill('The page couldn’t be read completely.'));
     expect(made()[0]!.ended).toBe(true);
     const next = reader.read('three');
     made()[1]!.says(answerOf(3, 'Ana'));

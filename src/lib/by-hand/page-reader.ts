@@ -46,7 +46,7 @@ export class PageReader {
   stop(): void {
     this.#worker?.terminate();
     this.#worker = undefined;
-    for (const { reject } of this.#waiting.values()) reject(new Error('The page was not read to its end.'));
+    for (const { reject } of this.#waiting.values()) reject(new Error('The page couldn’t be read completely.'));
     this.#waiting.clear();
   }
 

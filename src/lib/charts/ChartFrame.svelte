@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { chartFrame as say } from './words';
   import ContentSwitcher from 'carbon-components-svelte/src/ContentSwitcher/ContentSwitcher.svelte';
   import Switch from 'carbon-components-svelte/src/ContentSwitcher/Switch.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -38,15 +39,15 @@
   <header>
     <h2>{title}</h2>
     <span class="acts">
-      <ContentSwitcher size="sm" aria-label="{title} as" bind:selectedIndex={shown}>
-        <Switch text="Chart" />
-        <Switch text="Table" />
+      <ContentSwitcher size="sm" aria-label={say.as(title)} bind:selectedIndex={shown}>
+        <Switch text={say.chart} />
+        <Switch text={say.table} />
       </ContentSwitcher>
       {#if !asTable}
-        <Act aria-label="Save {title} as SVG" onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}
-          >SVG</Act
+        <Act aria-label={say.saveAsSvg(title)} onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}
+          >{say.svg}</Act
         >
-        <Act aria-label="Save {title} as PNG" onclick={savePng}>PNG</Act>
+        <Act aria-label={say.saveAsPng(title)} onclick={savePng}>{say.png}</Act>
       {/if}
     </span>
   </header>
@@ -54,7 +55,7 @@
   {@render children?.()}
   {#if problem}<p role="alert">{problem}</p>{/if}
   {#if asTable}<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="table" role="region" aria-label="{title}, as a table" tabindex="0">{@render table()}</div>{:else}<div
+    <div class="table" role="region" aria-label={say.asATable(title)} tabindex="0">{@render table()}</div>{:else}<div
       bind:this={drawn}
     >
       {@render chart()}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { overlapChart as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { scaleLinear } from 'd3-scale';
   import { count, percent } from '$lib/marks/format';
@@ -33,18 +34,15 @@
 </script>
 
 <ChartFrame
-  title="Who is found where, version {overlap.version}"
-  about="{count(overlap.people)} people by the sources that find them, the same person known again{left
-    ? `, ${count(left)} of them in ${overlap.parts.length - parts.length} smaller meetings not drawn`
-    : ''}; the dark part is the share of fits among those judged"
+  title={say.whoIsFoundWhereVersion(overlap.version)}
+  about={say.peopleByTheSourcesThatFind(
+    count(overlap.people),
+    left ? `, ${count(left)} of them in ${overlap.parts.length - parts.length} smaller groups not shown` : ''
+  )}
   {file}
 >
   {#snippet chart()}
-    <svg
-      viewBox="0 0 {width} {height}"
-      role="img"
-      aria-label="People by the sources that find them; the table has the same figures"
-    >
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleByTheSourcesThatFind2}>
       {#each overlap.sourceIds as id, i (id)}
         <text x={names - 12} y={dot(i) + 4} text-anchor="end" class="tick">{nameOf(id)}</text>
         <line x1={names} x2={width - 6} y1={dot(i)} y2={dot(i)} class="rule" />
@@ -55,9 +53,9 @@
         {@const wide = Math.min(18, step * 0.7)}
         <g>
           <title
-            >{who(part)}: {part.people} people{share === null
-              ? ', nobody judged'
-              : `, ${part.fits} of ${judged(part)} judged are fits`}</title
+            >{say.people(who(part), part.people)}{share === null
+              ? say.nobodyJudged
+              : say.ofJudgedAreFits(part.fits, judged(part))}</title
           >
           <rect x={at(i) - wide / 2} y={barTop + barHeight - tall} width={wide} height={tall} class="all" />
           {#if share !== null}<rect
@@ -83,16 +81,17 @@
       {/each}
     </svg>
     {#if overlap.parts.length > most}<p class="soft">
-        and {overlap.parts.length - most} smaller ones, in the table
+        {say.andSmallerOnesInTheTable(overlap.parts.length - most)}
       </p>{/if}
   {/snippet}
   {#snippet table()}
     <div class="tabled">
-      <Table aria-label="Who is found where">
+      <Table aria-label={say.whoIsFoundWhere}>
         <TableHead
           ><TableRow
-            ><TableHeader>Found by just</TableHeader><TableHeader>People</TableHeader><TableHeader>Judged</TableHeader
-            ><TableHeader>Fits among them</TableHeader></TableRow
+            ><TableHeader>{say.foundByJust}</TableHeader><TableHeader>{say.people2}</TableHeader><TableHeader
+              >{say.judged}</TableHeader
+            ><TableHeader>{say.fitsAmongThem}</TableHeader></TableRow
           ></TableHead
         >
         <TableBody>

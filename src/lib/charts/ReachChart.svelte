@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { reachChart as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { reading } from '$lib/frame/certain-only';
   import { scaleLinear, scaleLog } from 'd3-scale';
@@ -7,7 +8,7 @@
   import { frontOf } from '$core/measure';
   import type { Answer } from '$api';
   import ChartFrame from './ChartFrame.svelte';
-  import { markPath } from './source-marks';
+  import { sourceSign } from '$lib/marks/source-sign';
 
   type Cell = Answer<'compare'>['cells'][number];
   interface Props {
@@ -47,25 +48,16 @@
       .y((point) => y(point.y.middle))
   );
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
-  const place = (id: string) => sources.findIndex((source) => source.id === id);
 </script>
 
-<ChartFrame
-  title="Precision against reach"
-  about="each version at each source, with intervals both ways; the dashed line joins those that none beats"
-  {file}
->
+<ChartFrame title={say.precisionAgainstReach} about={say.eachVersionAtEachSourceWith} {file}>
   <p class="legend">
-    {#each sources as source, i (source.id)}
-      <span><svg viewBox="-7 -7 14 14" aria-hidden="true"><path d={markPath(i, 60)} /></svg> {source.name}</span>
+    {#each sources as source (source.id)}
+      <span><abbr aria-hidden="true">{sourceSign(source.name)}</abbr> {source.name}</span>
     {/each}
   </p>
   {#snippet chart()}
-    <svg
-      viewBox="0 0 {width} {height}"
-      role="img"
-      aria-label="Precision against estimated fits; the table has the same figures"
-    >
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.precisionAgainstEstimatedFitsTheTable}>
       {#each [0, 0.25, 0.5, 0.75, 1] as share (share)}
         <line x1={inset.left} x2={width - inset.right} y1={y(share)} y2={y(share)} class="rule" />
         <text x={inset.left - 6} y={y(share) + 4} text-anchor="end" class="tick">{percent(share)}</text>
@@ -73,7 +65,7 @@
       {#each x.ticks().filter((tick) => /^[125]/.test(tick.toExponential())) as tick (tick)}
         <text x={x(tick)} y={height - 18} text-anchor="middle" class="tick">{count(tick)}</text>
       {/each}
-      <text x={width - inset.right} y={height - 4} text-anchor="end" class="tick">estimated fits (logarithmic)</text>
+      <text x={width - inset.right} y={height - 4} text-anchor="end" class="tick">{say.estimatedFitsLogarithmic}</text>
       <path d={path(front) ?? ''} class="front" />
       {#each points as { cell, x: reach, y: share } (`${cell.version} ${cell.sourceId}`)}
         <g class="spread">
@@ -84,10 +76,19 @@
       {#each points as { cell, x: reach, y: share } (`${cell.version} ${cell.sourceId}`)}
         <g transform="translate({x(reach.middle)} {y(share.middle)})">
           <title
-            >Version {cell.version} at {nameOf(cell.sourceId)}: {percent(share.middle)}, about {count(reach.middle)} fits</title
+            >{say.versionAtAboutFits(
+              cell.version,
+              nameOf(cell.sourceId),
+              percent(share.middle),
+              count(reach.middle)
+            )}</title
           >
-          <path
-            d={markPath(place(cell.sourceId), 230)}
+          <rect
+            x="-17"
+            y="-9"
+            width="34"
+            height="18"
+            rx="9"
             class:chosen={chosen.has(`${cell.version} ${cell.sourceId}`)}
             class="mark"
           />
@@ -95,7 +96,7 @@
             y="3.5"
             text-anchor="middle"
             class:chosen={chosen.has(`${cell.version} ${cell.sourceId}`)}
-            class="version">{cell.version}</text
+            class="version">{sourceSign(nameOf(cell.sourceId))} {cell.version}</text
           >
         </g>
       {/each}
@@ -103,11 +104,12 @@
   {/snippet}
   {#snippet table()}
     <div class="tabled">
-      <Table aria-label="Precision against reach">
+      <Table aria-label={say.precisionAgainstReach}>
         <TableHead
           ><TableRow
-            ><TableHeader>Version</TableHeader><TableHeader>Source</TableHeader><TableHeader>Precision</TableHeader
-            ><TableHeader>Estimated fits</TableHeader><TableHeader>Beaten by none</TableHeader></TableRow
+            ><TableHeader>{say.version}</TableHeader><TableHeader>{say.source}</TableHeader><TableHeader
+              >{say.precision}</TableHeader
+            ><TableHeader>{say.estimatedFits}</TableHeader><TableHeader>{say.beatenByNone}</TableHeader></TableRow
           ></TableHead
         >
         <TableBody>
@@ -162,15 +164,11 @@
     flex-wrap: wrap;
     color: var(--soft);
   }
-  .legend svg {
-    width: 12px;
-    height: 12px;
-    display: inline-block;
-    vertical-align: -1px;
-  }
-  .legend path {
-    fill: var(--sheet);
-    stroke: var(--accent);
-    stroke-width: 1.3;
+  abbr {
+    padding: 0 4px;
+    border: 1px solid var(--accent);
+    border-radius: 8px;
+    font-size: 11px;
+    text-decoration: none;
   }
 </style>

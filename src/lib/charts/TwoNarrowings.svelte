@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { twoNarrowings as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { scaleLog } from 'd3-scale';
   import { reading } from '$lib/frame/certain-only';
@@ -45,19 +46,11 @@
   const short = (text: string) => (text.length > 18 ? `${text.slice(0, 17)}…` : text);
 </script>
 
-<ChartFrame
-  title="How both narrow at {sourceName}"
-  about="people left after each part, both versions on one logarithmic scale"
-  {file}
->
+<ChartFrame title={say.howBothNarrowAt(sourceName)} about={say.peopleLeftAfterEachPartBoth} {file}>
   {#snippet chart()}
-    <svg
-      viewBox="0 0 {width} {height}"
-      role="img"
-      aria-label="People left after each part of two versions; the table has the same figures"
-    >
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleLeftAfterEachPartOf}>
       {#each rows as { version, steps }, i (version)}
-        <text x="0" y={top(i) + 13} class="head">Version {version}</text>
+        <text x="0" y={top(i) + 13} class="head">{say.version(version)}</text>
         {#each steps as { part, text, count }, step (part)}
           {@const at = top(i) + 22 + step * (bar + 4)}
           {@const long = Math.max(1, x(Math.max(0.5, middle(count))))}
@@ -72,10 +65,11 @@
   {/snippet}
   {#snippet table()}
     <div class="tabled">
-      <Table aria-label="People left after each part">
+      <Table aria-label={say.peopleLeftAfterEachPart}>
         <TableHead
           ><TableRow
-            ><TableHeader>Version</TableHeader><TableHeader>After</TableHeader><TableHeader>People left</TableHeader
+            ><TableHeader>{say.version2}</TableHeader><TableHeader>{say.after}</TableHeader><TableHeader
+              >{say.peopleLeft}</TableHeader
             ></TableRow
           ></TableHead
         >

@@ -47,6 +47,8 @@ export async function pngFile(chart: SVGSVGElement): Promise<Blob> {
   canvas.height = chart.viewBox.baseVal.height * 2;
   canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
   return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The browser made no picture of the chart.'))))
+    canvas.toBlob((blob) =>
+      blob ? resolve(blob) : reject(new Error('Your browser couldn’t create a picture of the chart.'))
+    )
   );
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { board as say } from './words';
   import { searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import { afterPaint } from '$lib/ui/after-paint';
@@ -51,12 +52,13 @@
       winners: winnerAt(sourceId)?.version === version ? others : [...others, { sourceId, version, note: '' }]
     });
   }
-  const note = (sourceId: string, text: string) =>
-    onchoice({
-      ...choice,
-      winners: choice.winners.map((one) => (one.sourceId === sourceId ? { ...one, note: text } : one))
-    });
-
+  const note = (isMeant: (one: (typeof choice.winners)[number]) => boolean, text: string) =>
+    onchoice({ ...choice, winners: choice.winners.map((one) => (isMeant(one) ? { ...one, note: text } : one)) });
+  /** The reason for a version that was chosen at several sources, where it is one; null where they differ or there is none. */
+  function reasonFor(version: number): string | null {
+    const notes = new Set(choice.winners.filter((one) => one.version === version).map((one) => one.note));
+    return notes.size === 1 ? [...notes][0]! : null;
+  }
   /** How a cell's precision stands to the baseline's at the same source. */
   function toBaseline(cell: Cell): string | null {
     const base = choice.baseline === null ? undefined : cellOf(choice.baseline, cell.sourceId);
@@ -68,20 +70,20 @@
       return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)}`;
     };
     const { low, middle, high, decided } = difference;
-    return `${points(middle)} points against ${base.version} (${points(low)} to ${points(high)})${decided ? '' : ', not decided'}`;
+    return `${points(middle)} points against ${base.version} (${points(low)} to ${points(high)})${decided ? '' : ', undecided'}`;
   }
 </script>
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned" aria-label="Versions at sources">
+    <Table class="pinned" aria-label={say.versionsAtSources}>
       <TableHead>
         <TableRow>
-          <TableHeader class="first">Version</TableHeader>
+          <TableHeader class="first">{say.version}</TableHeader>
           {#each sources as source (source.id)}
             <TableHeader
               ><b>{source.name}</b><small class="soft"
-                >{source.people === null ? 'run by hand' : `${count(source.people)} people`}{source.sheet.price
+                >{source.people === null ? say.runByHand : say.people(count(source.people))}{source.sheet.price
                   ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
                   : ''}</small
               ></TableHeader
@@ -96,7 +98,18 @@
             <TableHeader class="first" scope="row">
               <b>{version.number}</b>
               {[version.name, version.note].filter(Boolean).join(' · ')}
-              {#each chosenFor(version.number) as name (name)}<small class="chosen">chosen for {name}</small>{/each}
+              {#if chosenFor(version.number).length}
+                <small class="chosen">{say.chosenFor(chosenFor(version.number).join(', '))}</small>
+                {#if reasonFor(version.number) !== null}
+                  <Field
+                    aria-label={say.whyVersion(version.number)}
+                    placeholder={say.whyThisOne}
+                    maxlength="500"
+                    value={reasonFor(version.number)}
+                    onchange={(event) => note((one) => one.version === version.number, event.currentTarget.value)}
+                  />
+                {/if}
+              {/if}
               <a class="mono text" href={briefPath(briefId, 'string', { version: version.number })} title={version.text}
                 >{version.text}</a
               >
@@ -104,10 +117,10 @@
                 <Act
                   aria-pressed={isBaseline}
                   onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
-                  >{isBaseline ? 'Baseline ✓' : 'Baseline'}</Act
+                  >{isBaseline ? say.baseline : say.baseline2}</Act
                 >
                 {#if version.parent !== null}
-                  <Act onclick={() => oncost(version)}>What did it cost?</Act>
+                  <Act onclick={() => oncost(version)}>{say.whatDidItCost}</Act>
                 {/if}
               </div>
             </TableHeader>
@@ -117,7 +130,7 @@
               <TableCell class={winner?.version === version.number ? 'winner' : ''}>
                 {#if cell}
                   {#if searchesRunInWords(cell.figures)}
-                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> run: figures are of these alone</div>
+                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> {say.runFiguresAreOfTheseAlone}</div>
                   {/if}
                   {#each shown as measure (measure.id)}
                     {@const figure = measure.figure(cell, source, reading())}
@@ -140,7 +153,11 @@
                             source={source.id}
                             version={version.number}>{figure.words}</Figure
                           >{:else}{figure.words}{/if}
-                        {#if figure.soft}<small class="soft">{figure.soft}</small>{/if}
+                        {#if figure.soft}<small class="soft"
+                            >{#each figure.soft.split(' · ') as piece, i (piece)}{i ? ' · ' : ''}<span class="whole"
+                                >{piece}</span
+                              >{/each}</small
+                          >{/if}
                       </div>
                       {#if measure.id === 'precision'}
                         {@const { share, interval } = cell.figures.precision[reading()]}
@@ -150,46 +167,48 @@
                   {/each}
                   {#if cell.figures.precision[reading()].share === null}
                     <div class="small soft">
-                      {#if cell.sampled}nobody judged · <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}
-                          >judge the sample</a
-                        >{:else}nobody to judge: of those shown nobody is left{/if}
+                      {#if cell.sampled}{say.nobodyJudged}
+                        <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.judgeTheSample}</a
+                        >{:else}{say.nobodyToJudgeOfThoseShown}{/if}
                     </div>
                   {/if}
                   {@const against = toBaseline(cell)}
                   {#if against}<div class="small soft">{against}</div>{/if}
                   {#if cell.standing.is === 'best'}
-                    <div class="standing best">highest precision here</div>
+                    <div class="standing best">{say.highestPrecisionHere}</div>
                   {:else if cell.standing.is === 'open'}
                     {@const { against: rival, decide } = cell.standing}
                     <div class="standing">
-                      not decided against {rival}
+                      {say.notDecidedAgainst(rival)}
                       {#if decide}
                         <Act look="plain" onclick={() => ondecide(cell)}
-                          >Draw those {count(decide.here + decide.there)} who would</Act
+                          >{say.drawThoseWhoWould(count(decide.here + decide.there))}</Act
                         >
-                      {:else}(judging all would not do it){/if}
+                      {:else}{say.judgingAllWouldNotDoIt}{/if}
                     </div>
                   {/if}
                   <div class="acts">
                     <Act
                       aria-pressed={winner?.version === version.number}
-                      aria-label="{winner?.version === version.number
-                        ? 'Chosen ✓'
-                        : 'Choose'}: version {version.number} for {source.name}"
-                      onclick={() => choose(cell)}>{winner?.version === version.number ? 'Chosen ✓' : 'Choose'}</Act
+                      aria-label={say.versionFor(
+                        winner?.version === version.number ? 'Chosen ✓' : 'Choose',
+                        version.number,
+                        source.name
+                      )}
+                      onclick={() => choose(cell)}>{winner?.version === version.number ? say.chosen : say.choose}</Act
                     >
-                    <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>people</a>
+                    <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.people2}</a>
                   </div>
-                  {#if winner?.version === version.number}
+                  {#if winner?.version === version.number && reasonFor(version.number) === null}
                     <Field
-                      aria-label="Why version {version.number} for {source.name}"
-                      placeholder="why this one"
+                      aria-label={say.whyVersionFor(version.number, source.name)}
+                      placeholder={say.whyThisOne}
                       maxlength="500"
                       value={winner.note}
-                      onchange={(event) => note(source.id, event.currentTarget.value)}
+                      onchange={(event) => note((one) => one.sourceId === source.id, event.currentTarget.value)}
                     />
                   {/if}
-                {:else}<span class="soft">not run</span>{/if}
+                {:else}<span class="soft">{say.notRun}</span>{/if}
               </TableCell>
             {/each}
           </TableRow>
@@ -242,7 +261,12 @@
     font-weight: 300;
   }
   .large small {
+    display: block;
     font-size: 12px;
+    line-height: 1.35;
+  }
+  .whole {
+    white-space: nowrap;
   }
   .small,
   .standing {

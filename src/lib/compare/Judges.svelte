@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { judges as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
@@ -68,11 +69,11 @@
   <small class="soft">{said.reason}</small>
 {/snippet}
 
-<section class="sheet panel" aria-label="Two judges">
+<section class="sheet panel" aria-label={say.twoJudges}>
   <header>
-    <h2>Two judges</h2>
+    <h2>{say.twoJudges}</h2>
     {#if judges && judges.length > 1}
-      <Pick label="second judge" value={judge} onpick={(picked) => (wanted = picked)}
+      <Pick label={say.secondJudge} value={judge} onpick={(picked) => (wanted = picked)}
         >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</Pick
       >
     {/if}
@@ -80,36 +81,35 @@
   <Refused problem={refused} />
   {#if judges && !judges.length}
     <p>
-      Nobody judged a second time yet. Open the <a href={briefPath(briefId, 'trial')}>trial</a>, choose “judging as” and
-      give the second judge’s name: they see the same people and none of the verdicts given before.
+      {say.nobodyJudgedASecondTimeYet}
+      <a href={briefPath(briefId, 'trial')}>{say.trial}</a>{say.chooseJudgingAsAndGiveThe}
     </p>
   {:else if agreement}
     <div class="two">
       <div>
         <p>
-          {agreement.judge} and the first judge both judged <b>{agreement.judged}</b> people and agree on
-          {agreement.agreed}{agreement.judged ? `, ${percent(agreement.observed)}` : ''}; by their habits alone they
-          would agree on {percent(agreement.expected)}.
+          {say.andTheFirstJudgeBothJudged(agreement.judge)} <b>{agreement.judged}</b>
+          {say.peopleAndAgreeOn(agreement.agreed)}{agreement.judged
+            ? `, ${percent(agreement.observed)}`
+            : ''}{say.byTheirHabitsAloneTheyWould(percent(agreement.expected))}
         </p>
         <p>
           {#if agreement.kappa === null}
-            Cohen’s kappa cannot be told: {agreement.judged
-              ? 'all verdicts are the same'
-              : 'they have nobody in common yet'}.
+            {say.cohensKappaCannotBeTold}
+            {agreement.judged ? say.allVerdictsAreTheSame : say.theyHaveNobodyInCommonYet}.
           {:else}
-            Cohen’s kappa <b>{agreement.kappa.toFixed(2)}</b>
+            {say.cohensKappa} <b>{agreement.kappa.toFixed(2)}</b>
             <span class="soft"
-              >{agreement.interval.low.toFixed(2)} to {agreement.interval.high.toFixed(2)} in 95 of 100; 1 is full agreement,
-              0 is what chance does</span
+              >{say.toIn95Of1001(agreement.interval.low.toFixed(2), agreement.interval.high.toFixed(2))}</span
             >
           {/if}
         </p>
       </div>
       <div class="tabled">
-        <Table aria-label="Verdicts of both">
+        <Table aria-label={say.verdictsOfBoth}>
           <TableHead
             ><TableRow
-              ><TableHeader class="soft">first ↓ {agreement.judge} →</TableHeader
+              ><TableHeader class="soft">{say.first(agreement.judge)}</TableHeader
               >{#each order as verdict (verdict)}<TableHeader
                   >{verdicts[verdict].sign} {verdicts[verdict].word}</TableHeader
                 >{/each}</TableRow
@@ -129,14 +129,15 @@
       </div>
     </div>
     {#if agreement.differences.length}
-      <h3>Where they differ</h3>
+      <h3>{say.whereTheyDiffer}</h3>
       <div class="list">
         <div class="tabled">
-          <Table aria-label="Where the judges differ">
+          <Table aria-label={say.whereTheJudgesDiffer}>
             <TableHead
               ><TableRow
-                ><TableHeader>Person</TableHeader><TableHeader>Source</TableHeader><TableHeader>First judge</TableHeader
-                ><TableHeader>{agreement.judge}</TableHeader><TableHeader>Settle as</TableHeader></TableRow
+                ><TableHeader>{say.person}</TableHeader><TableHeader>{say.source}</TableHeader><TableHeader
+                  >{say.firstJudge}</TableHeader
+                ><TableHeader>{agreement.judge}</TableHeader><TableHeader>{say.settleAs}</TableHeader></TableRow
               ></TableHead
             >
             <TableBody>
@@ -155,7 +156,7 @@
                     {#each order as verdict (verdict)}
                       <Act
                         aria-pressed={one.settled?.verdict === verdict}
-                        aria-label="Settle {one.person.name} as {verdicts[verdict].word.toLowerCase()}"
+                        aria-label={say.settleAs2(one.person.name, verdicts[verdict].word.toLowerCase())}
                         onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</Act
                       >
                     {/each}
@@ -167,7 +168,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<Waiting says="Counting…" lines={3} />{/if}
+  {:else if !refused}<Waiting says={say.counting} lines={3} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { peopleBehind as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { untrack } from 'svelte';
@@ -23,11 +24,11 @@
 
   const words: Record<BehindKind, string> = {
     found: 'found',
-    fits: 'judged fit in the sample',
-    misses: 'judged miss in the sample',
-    known: 'known-goods found',
-    onlyVersion: 'found by no other version',
-    onlySource: 'found at no other source'
+    fits: say.judgedFitInTheSample,
+    misses: say.judgedMissInTheSample,
+    known: say.knownGoodsFound,
+    onlyVersion: say.foundByNoOtherVersion,
+    onlySource: say.foundAtNoOtherSource
   };
   let answer: Answer<'behind'> | null = $state.raw(null);
   let refused: unknown = $state(null);
@@ -59,27 +60,26 @@
   }
 </script>
 
-<section class="sheet panel" aria-label="The people behind it">
+<section class="sheet panel" aria-label={say.thePeopleBehindIt}>
   <header>
     <h2>
-      {answer ? count(answer.count) : '…'}
-      {words[kind]}: version {version} at {source.name}
+      {say.versionAt(answer ? count(answer.count) : '…', words[kind], version, source.name)}
     </h2>
-    <Act onclick={onclose}>Close</Act>
+    <Act onclick={onclose}>{say.close}</Act>
   </header>
   <Refused problem={refused} />
   {#if answer?.people.length}
     <div class="list">
-      <PeopleToJudge {briefId} sourceId={source.id} people={answer.people} label="People {words[kind]}" {onjudged} />
+      <PeopleToJudge {briefId} sourceId={source.id} people={answer.people} label={say.people(words[kind])} {onjudged} />
     </div>
     {#if answer.count > answer.people.length}
       <Act onclick={() => load(last, answer!.people.length + 1000)}
-        >Show {count(Math.min(1000, answer.count - answer.people.length))} more</Act
+        >{say.showMore(count(Math.min(1000, answer.count - answer.people.length)))}</Act
       >
-      <span class="soft">{count(answer.people.length)} of {count(answer.count)} are shown</span>
+      <span class="soft">{say.ofAreShown(count(answer.people.length), count(answer.count))}</span>
     {/if}
-  {:else if answer}<p class="soft">Nobody.</p>
-  {:else if !refused}<Waiting says="Finding them…" lines={4} />{/if}
+  {:else if answer}<p class="soft">{say.nobody}</p>
+  {:else if !refused}<Waiting says={say.findingThem} lines={4} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { recall as say } from './words';
   import { hasPeopleHere } from '$api/source-kinds';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count, percentRange } from '$lib/marks/format';
@@ -23,17 +24,17 @@
   );
   const where = $derived(sources.find(({ id }) => id === source));
   const whole = ({ low, high }: { low: number; high: number }) =>
-    `${count(Math.round(low))} to ${count(Math.round(high))}`;
+    say.to(count(Math.round(low)), count(Math.round(high)));
 </script>
 
-<section class="sheet panel" aria-label="Recall">
-  <h2>How much of what there is, version {version.number}</h2>
+<section class="sheet panel" aria-label={say.recall}>
+  <h2>{say.howMuchOfWhatThereIs(version.number)}</h2>
   <div class="tabled">
-    <Table aria-label="Recall by source">
+    <Table aria-label={say.recallBySource}>
       <TableHead
         ><TableRow
-          ><TableHeader>Source</TableHeader><TableHeader>Known-goods found, of those in it</TableHeader><TableHeader
-            >Judged fits found, of all versions and sources</TableHeader
+          ><TableHeader>{say.source}</TableHeader><TableHeader>{say.knownGoodsFoundOfThoseIn}</TableHeader><TableHeader
+            >{say.judgedFitsFoundOfAllVersions}</TableHeader
           ></TableRow
         ></TableHead
       >
@@ -42,15 +43,15 @@
           <TableRow>
             <TableCell>{nameOf(cell.sourceId)}</TableCell>
             <TableCell
-              >{#if cell.known.inSource}{cell.known.found} of {cell.known.inSource}
+              >{#if cell.known.inSource}{say.ofText(cell.known.found, cell.known.inSource)}
                 <span class="soft">{percentRange(wilson(cell.known.found, cell.known.inSource))}</span>{:else}<span
-                  class="soft">none known to be in it</span
+                  class="soft">{say.noneKnownToBeInIt}</span
                 >{/if}</TableCell
             >
             <TableCell
-              >{#if cell.pooled.of}{cell.pooled.found} of {cell.pooled.of}
+              >{#if cell.pooled.of}{say.ofText2(cell.pooled.found, cell.pooled.of)}
                 <span class="soft">{percentRange(wilson(cell.pooled.found, cell.pooled.of))}</span>{:else}<span
-                  class="soft">nobody judged fit yet</span
+                  class="soft">{say.nobodyJudgedFitYet}</span
                 >{/if}</TableCell
             >
           </TableRow>
@@ -59,18 +60,17 @@
     </Table>
   </div>
   <p class="soft">
-    The second share counts only fits that some version found somewhere and someone judged: nobody knows of the others
-    by it.
+    {say.theSecondShareCountsOnlyFits}
   </p>
-  <h3>How many fits there are</h3>
+  <h3>{say.howManyFitsThereAre}</h3>
   {#if overlap?.population.length}
     <div class="tabled">
-      <Table aria-label="How many fits there are">
+      <Table aria-label={say.howManyFitsThereAre}>
         <TableHead
           ><TableRow
-            ><TableHeader>Sources</TableHeader><TableHeader>Judged fits of the first</TableHeader><TableHeader
-              >found at the second too</TableHeader
-            ><TableHeader>Fits there are, by both</TableHeader></TableRow
+            ><TableHeader>{say.sources}</TableHeader><TableHeader>{say.judgedFitsOfTheFirst}</TableHeader><TableHeader
+              >{say.foundAtTheSecondToo}</TableHeader
+            ><TableHeader>{say.fitsThereAreByBoth}</TableHeader></TableRow
           ></TableHead
         >
         <TableBody>
@@ -79,21 +79,20 @@
               <TableCell>{nameOf(pair.first)}, {nameOf(pair.second)}</TableCell>
               <TableCell>{pair.judgedFits}</TableCell>
               <TableCell>{pair.both}</TableCell>
-              <TableCell><b>about {count(pair.fits.middle)}</b> <span class="soft">{whole(pair.fits)}</span></TableCell>
+              <TableCell
+                ><b>{say.about(count(pair.fits.middle))}</b> <span class="soft">{whole(pair.fits)}</span></TableCell
+              >
             </TableRow>
           {/each}
         </TableBody>
       </Table>
     </div>
     <p class="soft">
-      Chapman’s estimate. It takes for granted that whether one source shows a person has nothing to do with whether the
-      other does, and that nobody came or left meanwhile. Where both favour the same people, as the well known, there
-      are more than it says; people a source lists under an old job count as not found there.
+      {say.chapmansEstimateItTakesForGranted}
     </p>
   {:else}
     <p class="soft">
-      Run this version at two sources and judge fits at one of them: how many of these the other finds too tells how
-      many there are.
+      {say.runThisVersionAtTwoSources}
     </p>
   {/if}
   {#if where && hasPeopleHere(where.kind)}

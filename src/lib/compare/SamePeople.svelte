@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { samePeople as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { leadingJob } from '$core/people';
   import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
@@ -97,11 +98,10 @@
   <TableCell><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</TableCell>
 {/snippet}
 
-<section class="sheet panel" aria-label="The same person at several sources">
-  <h2>The same person at several sources</h2>
+<section class="sheet panel" aria-label={say.theSamePersonAtSeveralSources}>
+  <h2>{say.theSamePersonAtSeveralSources}</h2>
   <p class="soft">
-    Records are taken for one person by mail or page address, or by name and firm. These may be one, and are counted as
-    two until someone says so.
+    {say.recordsAreTakenForOnePerson}
   </p>
   <Refused problem={refused} />
   <form
@@ -110,19 +110,19 @@
       void find();
     }}
   >
-    <Field label="A name" inline bind:value={name} maxlength="100" placeholder="to join or split by hand" />
-    <Act type="submit">Find</Act>
+    <Field label={say.aName} inline bind:value={name} maxlength="100" placeholder={say.toJoinOrSplitByHand} />
+    <Act type="submit">{say.find}</Act>
     {#if named}
       <Act type="button" disabled={picked.length < 2 || together} onclick={() => decidePicked(true)}
-        >These two are one person</Act
+        >{say.theseTwoAreOnePerson}</Act
       >
-      <Act type="button" disabled={!together} onclick={() => decidePicked(false)}>These two are not</Act>
+      <Act type="button" disabled={!together} onclick={() => decidePicked(false)}>{say.theseTwoAreNot}</Act>
     {/if}
   </form>
   {#if named?.length}
     <div class="list">
       <div class="tabled">
-        <Table aria-label="Records of that name">
+        <Table aria-label={say.recordsOfThatName}>
           <TableBody>
             {#each named as one, i (`${one.sourceId} ${one.person.id}`)}
               <TableRow class={i > 0 && named[i - 1]!.number === one.number ? 'follows' : ''}>
@@ -134,7 +134,7 @@
                   /></TableCell
                 >
                 <TableCell class="soft"
-                  >{i > 0 && named[i - 1]!.number === one.number ? 'the same person as above' : ''}</TableCell
+                  >{i > 0 && named[i - 1]!.number === one.number ? say.theSamePersonAsAbove : ''}</TableCell
                 >
               </TableRow>
             {/each}
@@ -142,20 +142,20 @@
         </Table>
       </div>
     </div>
-  {:else if named}<p>Nobody of that name was found by a version of this brief.</p>{/if}
+  {:else if named}<p>{say.nobodyOfThatNameWasFound}</p>{/if}
   {#if pairs}
     {#if pairs.doubtful.length}
       <div class="list">
         <div class="tabled">
-          <Table aria-label="Doubtful pairs">
+          <Table aria-label={say.doubtfulPairs}>
             <TableBody>
               {#each pairs.doubtful as pair (JSON.stringify([pair.first, pair.second]))}
                 <TableRow>
                   {@render both(pair)}
                   <TableCell class="soft">{pair.why}</TableCell>
                   <TableCell class="acts">
-                    <Act onclick={() => decide(pair, true)}>One person</Act>
-                    <Act onclick={() => decide(pair, false)}>Two</Act>
+                    <Act onclick={() => decide(pair, true)}>{say.onePerson}</Act>
+                    <Act onclick={() => decide(pair, false)}>{say.two}</Act>
                   </TableCell>
                 </TableRow>
               {/each}
@@ -163,18 +163,18 @@
           </Table>
         </div>
       </div>
-    {:else}<p>No pair is in doubt.</p>{/if}
+    {:else}<p>{say.noPairIsInDoubt}</p>{/if}
     {#if pairs.decided.length}
-      <h3>Decided</h3>
+      <h3>{say.decided}</h3>
       <div class="list">
         <div class="tabled">
-          <Table aria-label="Decided pairs">
+          <Table aria-label={say.decidedPairs}>
             <TableBody>
               {#each pairs.decided as pair (JSON.stringify([pair.first, pair.second]))}
                 <TableRow>
                   {@render both(pair)}
-                  <TableCell>{pair.same ? 'one person' : 'two people'}</TableCell>
-                  <TableCell class="acts"><Act onclick={() => decide(pair, null)}>Undo</Act></TableCell>
+                  <TableCell>{pair.same ? say.onePerson2 : say.twoPeople}</TableCell>
+                  <TableCell class="acts"><Act onclick={() => decide(pair, null)}>{say.undo}</Act></TableCell>
                 </TableRow>
               {/each}
             </TableBody>
@@ -182,7 +182,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<Waiting says="Holding records against each other…" lines={4} />{/if}
+  {:else if !refused}<Waiting says={say.holdingRecordsAgainstEachOther} lines={4} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sourcesSideBySide as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
@@ -62,32 +63,32 @@
   };
 </script>
 
-<section class="sheet panel" aria-label="Two sources side by side">
+<section class="sheet panel" aria-label={say.twoSourcesSideBySide}>
   <header>
-    <h2>Two sources side by side</h2>
-    <Pick label="version" value={version} onpick={(picked) => onchoose({ to: Number(picked) })}
+    <h2>{say.twoSourcesSideBySide}</h2>
+    <Pick label={say.version} value={version} onpick={(picked) => onchoose({ to: Number(picked) })}
       >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
     >
-    <Pick label="found at" value={here} onpick={(picked) => onchoose({ here: picked })}
+    <Pick label={say.foundAt} value={here} onpick={(picked) => onchoose({ here: picked })}
       >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
     >
-    <Pick label="and not at" value={there} onpick={(picked) => onchoose({ there: picked })}
+    <Pick label={say.andNotAt} value={there} onpick={(picked) => onchoose({ there: picked })}
       >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
     >
-    <Act onclick={() => onchoose({ here: there, there: here })}>Turn round</Act>
+    <Act onclick={() => onchoose({ here: there, there: here })}>{say.turnRound}</Act>
   </header>
   <Refused problem={refused} />
   {#if here === there}
-    <p class="soft">Choose two sources.</p>
+    <p class="soft">{say.chooseTwoSources}</p>
   {:else if answer}
     <p>
-      {nameOf(here)} shows {count(answer.found)}; {count(answer.both)} of them {nameOf(there)} shows too, and
-      <b>{count(answer.lacking)} it does not</b>{answer.looked < answer.lacking
-        ? `; ${count(answer.looked)} of these, drawn through the depth, were looked into`
+      {say.showsOfThemShowsTooAnd(nameOf(here), count(answer.found), count(answer.both), nameOf(there))}
+      <b>{say.itDoesNot(count(answer.lacking))}</b>{answer.looked < answer.lacking
+        ? say.ofTheseDrawnThroughTheDepth(count(answer.looked))
         : ''}.
     </p>
     {#if reasons.length}
-      <div class="reasons" role="group" aria-label="Why {nameOf(there)} lacks them">
+      <div class="reasons" role="group" aria-label={say.whyLacksThem(nameOf(there))}>
         {#each reasons as [reason, people] (reason)}
           <Act aria-pressed={only === reason} onclick={() => (only = only === reason ? null : reason)}
             ><b>{percent(people / answer.looked)}</b> {reason} <span class="soft">{people}</span></Act
@@ -95,14 +96,14 @@
         {/each}
       </div>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="list" role="region" aria-label="Those it lacks" tabindex="0">
+      <div class="list" role="region" aria-label={say.thoseItLacks} tabindex="0">
         <div class="tabled">
-          <Table aria-label="People that {nameOf(there)} lacks">
+          <Table aria-label={say.peopleThatLacks(nameOf(there))}>
             <TableHead
               ><TableRow
-                ><TableHeader>Name</TableHeader><TableHeader>At {nameOf(here)}</TableHeader><TableHeader
-                  >At {nameOf(there)}</TableHeader
-                ><TableHeader>Why</TableHeader><TableHeader>Verdict</TableHeader></TableRow
+                ><TableHeader>{say.name}</TableHeader><TableHeader>{say.at(nameOf(here))}</TableHeader><TableHeader
+                  >{say.at2(nameOf(there))}</TableHeader
+                ><TableHeader>{say.why}</TableHeader><TableHeader>{say.verdict}</TableHeader></TableRow
               ></TableHead
             >
             <TableBody>
@@ -124,7 +125,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<Waiting says="Looking for each of them…" lines={4} />{/if}
+  {:else if !refused}<Waiting says={say.lookingForEachOfThem} lines={4} />{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { versionsSideBySide as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { hasPeopleHere } from '$api/source-kinds';
   import Fold from '$lib/ui/Fold.svelte';
@@ -80,8 +81,13 @@
   type Side = Answer<'sideBySide'>['goes'];
   const judged = ({ fits }: Side) =>
     fits.judged
-      ? `${fits.count} of ${fits.judged} judged among them are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
-      : 'nobody judged among them yet';
+      ? say.ofJudgedAmongThemAreFits(
+          fits.count,
+          fits.judged,
+          percent(fits.count / fits.judged),
+          percentRange(fits.interval)
+        )
+      : say.nobodyJudgedAmongThemYet;
   /** How many fits a side holds, with the uncertainty of its count and of its share. */
   const fitsIn = ({ count: all, fits }: Side) => ({
     low: all.low * fits.interval.low,
@@ -90,7 +96,7 @@
   const range = ({ low, high }: { low: number; high: number }) =>
     Math.round(low) === Math.round(high)
       ? count(Math.round(low))
-      : `${count(Math.round(low))} to ${count(Math.round(high))}`;
+      : say.to2(count(Math.round(low)), count(Math.round(high)));
   const cost = $derived.by(() => {
     if (!answer) return '';
     const { goes, comes } = answer;
@@ -98,54 +104,59 @@
     if (goes.count.high)
       said.push(
         goes.fits.judged
-          ? `The change removes ${about(goes.count)} people; ${goes.fits.count} of the ${goes.fits.judged} judged among them are fits, so that ${range(fitsIn(goes))} of all may be`
-          : `The change removes ${about(goes.count)} people, nobody of whom is judged yet: judge some below to know what it costs`
+          ? `The change removes ${about(goes.count)} people; ${goes.fits.count} of the ${goes.fits.judged} judged among them are fits, so about ${range(fitsIn(goes))} of all are likely fits`
+          : `The change removes ${about(goes.count)} people, none of them judged yet. Judge some below to see what is lost`
       );
     if (comes.count.high)
       said.push(
         comes.fits.judged
-          ? `it brings ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so that ${range(fitsIn(comes))} of all may be`
-          : `it brings ${about(comes.count)}, nobody judged yet`
+          ? `it adds ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so about ${range(fitsIn(comes))} of all are likely fits`
+          : `it adds ${about(comes.count)}, none judged yet`
       );
-    return said.length ? `${said.join('; ')}.` : 'Both find the same people here.';
+    return said.length ? `${said.join('; ')}.` : say.bothFindTheSamePeopleHere;
   });
   const chance = (p: number) => (p < 0.001 ? 'p < 0.001' : `p = ${p.toFixed(3)}`);
-  const fileName = $derived(`narrowing-${from}-${to}`);
+  const fileName = $derived(say.narrowing(from, to));
 </script>
 
-<section class="sheet panel" aria-label="Two versions side by side">
+<section class="sheet panel" aria-label={say.twoVersionsSideBySide}>
   <header>
-    <h2>Two versions side by side</h2>
-    <Pick label="from" value={from} onpick={(picked) => onchoose({ from: Number(picked) })}
+    <h2>{say.twoVersionsSideBySide}</h2>
+    <Pick label={say.from} value={from} onpick={(picked) => onchoose({ from: Number(picked) })}
       >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
     >
-    <Pick label="to" value={to} onpick={(picked) => onchoose({ to: Number(picked) })}
+    <Pick label={say.to} value={to} onpick={(picked) => onchoose({ to: Number(picked) })}
       >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
     >
-    <Pick label="at" value={source} onpick={(picked) => onchoose({ source: picked })}
+    <Pick label={say.at} value={source} onpick={(picked) => onchoose({ source: picked })}
       >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
     >
   </header>
   {#if from === to}
-    <p class="soft">Choose two versions that differ.</p>
+    <p class="soft">{say.chooseTwoVersionsThatDiffer}</p>
   {:else}
     <div class="top">
       <div>
-        <h3>What differs in the string</h3>
-        {#if parts.length}<PartChanges {parts} />{:else}<p class="soft">Nothing but how it is written.</p>{/if}
+        <h3>{say.whatDiffersInTheString}</h3>
+        {#if parts.length}<PartChanges {parts} />{:else}<p class="soft">{say.nothingButHowItIsWritten}</p>{/if}
         <Refused problem={refused} />
         {#if answer}
           <p class="cost">
-            {#if excluded.length}<b>What {excluded.length === 1 ? 'this exclusion' : 'these exclusions'} cost:</b>{/if}
+            {#if excluded.length}<b
+                >{say.what} {excluded.length === 1 ? say.thisExclusion : say.theseExclusions}{say.cost}</b
+              >{/if}
             {cost}
           </p>
           <p class="soft">
-            Of the people judged, {answer.test.before} are treated rightly by version {from} alone and {answer.test
-              .after}
-            by version {to} alone{answer.test.before + answer.test.after
-              ? ` (McNemar’s exact test: ${chance(answer.test.p)}${answer.test.p < 0.05 ? '' : ', which chance alone can do'})`
-              : ''}. Fits gone {answer.test.gone.fits}, misses gone {answer.test.gone.misses}; fits come
-            {answer.test.come.fits}, misses come {answer.test.come.misses}.
+            {say.ofThePeopleJudgedAreTreated(answer.test.before, from, answer.test.after, to)}{answer.test.before +
+            answer.test.after
+              ? ` (McNemar’s exact test: ${chance(answer.test.p)}${answer.test.p < 0.05 ? '' : ', which could be chance'})`
+              : ''}{say.fitsGoneMissesGoneFitsCome(
+              answer.test.gone.fits,
+              answer.test.gone.misses,
+              answer.test.come.fits,
+              answer.test.come.misses
+            )}
           </p>
         {/if}
       </div>
@@ -172,19 +183,19 @@
               {word}
               <span class="soft"
                 >{side.shown
-                  ? `${judged(side)}; ${side.sample.length} of ${count(side.shown)} drawn through the depth`
+                  ? say.ofDrawnThroughTheDepth(judged(side), side.sample.length, count(side.shown))
                   : ''}</span
               >
             {/snippet}
             {#if side.sample.length}
               <div class="list">
-                <PeopleToJudge {briefId} sourceId={source} people={side.sample} label="People {word}" {onjudged} />
+                <PeopleToJudge {briefId} sourceId={source} people={side.sample} label={say.people(word)} {onjudged} />
               </div>
-            {:else}<p class="soft">Nobody.</p>{/if}
+            {:else}<p class="soft">{say.nobody}</p>{/if}
           </Fold>
         {/each}
       </div>
-    {:else if !refused}<Waiting says="Comparing…" lines={4} />{/if}
+    {:else if !refused}<Waiting says={say.comparing} lines={4} />{/if}
   {/if}
 </section>
 

@@ -60,9 +60,9 @@ describe('the measures of a board', () => {
     ];
     const at = source(quillbank);
     const words = (id: string, one: Cell) => measure(id).figure(one, at)?.words ?? null;
-    expect(words('precision', cell)).toBe('50 % fits');
+    expect(words('precision', cell)).toBe('50% fits');
     expect(words('misses', cell)).toBe('50 misses in 100');
-    expect(words('price', cell)).toMatch(/credits a fit$/);
+    expect(words('price', cell)).toMatch(/credits per fit$/);
     expect(words('searches', cell)).toBe('one search');
     expect(words('age', cell)).toBe('up to 120 months old');
     for (const id of ['precision', 'misses', 'fits', 'price', 'known']) expect(words(id, judgedless)).toBeNull();
@@ -82,7 +82,7 @@ describe('the headline', () => {
       tried(2, 'quillbank', 33)
     );
     expect(headline(cells, names)).toMatch(
-      /^Version 2 is better than 1 at Harrow Guild by \d+ to \d+ points\. Against 1 it is not decided at Quillbank: \d+ more verdicts would\.$/
+      /^Version 2 is better than 1 at Harrow Guild by \d+ to \d+ points\. Undecided against 1 at Quillbank: \d+ more verdicts would decide it\.$/
     );
     expect(headline(told(tried(1, 'quillbank', 5)), names)).toBe('');
   });

@@ -29,7 +29,7 @@ export type Reading = 'certain' | 'possible';
 const judgedIn = ({ fits, misses, unsure }: { fits: number; misses: number; unsure: number }) => fits + misses + unsure;
 const price = (amount: number) => (amount >= 10 ? count(amount) : amount.toFixed(2));
 const judgedOf = ({ fits, misses }: { fits: number; misses: number }) =>
-  fits + misses ? `${fits} of ${fits + misses} judged fit` : 'nobody judged';
+  fits + misses ? `${fits} of ${fits + misses} judged are fits` : 'nobody judged';
 
 /** The measures that a board can show, in the order in which they stand in a cell. */
 export const boardMeasures: readonly BoardMeasure[] = [
@@ -85,7 +85,7 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'misses',
-    name: 'misses per hundred',
+    name: 'misses per 100 people',
     value: ({ missesPerHundred }) => missesPerHundred,
     lessIsBetter: true,
     figure: ({ missesPerHundred }) =>
@@ -143,12 +143,12 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'price',
-    name: 'price of a fit',
+    name: 'price per fit',
     value: ({ priceOfFit }) => priceOfFit,
     lessIsBetter: true,
     figure: ({ priceOfFit, spent }) =>
       spent && priceOfFit !== null
-        ? { words: `${price(priceOfFit)} ${spent.unit}s a fit`, soft: `${price(spent.amount)} spent` }
+        ? { words: `${price(priceOfFit)} ${spent.unit}s per fit`, soft: `${price(spent.amount)} spent` }
         : null
   },
   {
@@ -248,7 +248,7 @@ export function headline(
     sentences.push(
       better.length
         ? `Version ${leader} is better than ${against} ${listed(better)}.`
-        : `Nothing is decided yet between ${leader} and ${against}.`
+        : `Versions ${leader} and ${against} are still undecided.`
     );
   }
   const open = sources.flatMap(({ id, name }) => {
@@ -259,7 +259,7 @@ export function headline(
     const rivals = [...new Set(open.map((standing) => standing.against))].sort((a, b) => a - b).map(String);
     const lacking = open.reduce((sum, { decide }) => sum + (decide ? decide.here + decide.there : 0), 0);
     sentences.push(
-      `Against ${listed(rivals)} it is not decided${open.length < sources.length ? ` at ${listed(open.map(({ name }) => name))}` : ''}${lacking ? `: ${count(lacking)} more verdicts would` : ', and judging all would not do it'}.`
+      `Undecided against ${listed(rivals)}${open.length < sources.length ? ` at ${listed(open.map(({ name }) => name))}` : ''}${lacking ? `: ${count(lacking)} more verdicts would decide it` : '; judging everyone wouldn’t decide it'}.`
     );
   }
   return sentences.join(' ');

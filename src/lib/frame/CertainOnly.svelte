@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { certainOnly as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import OnOff from '$lib/ui/OnOff.svelte';
   import { invalidateAll } from '$app/navigation';
@@ -18,10 +19,8 @@
 </script>
 
 <div class="certain">
-  <OnOff label="Certain only" on={certainOnly()} onswitch={choose} />
-  <Hint align="end" says="Leaves out the people of whom the source does not say something that the string asks for."
-    >?</Hint
-  >
+  <OnOff label={say.certainOnly} on={certainOnly()} onswitch={choose} />
+  <Hint align="end" says={say.leavesOutThePeopleOfWhom}>?</Hint>
 </div>
 
 <style>

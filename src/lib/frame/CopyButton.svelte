@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { copyButton as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Copy from 'carbon-icons-svelte/lib/Copy.svelte';
@@ -18,9 +19,9 @@
     clearTimeout(timer);
     try {
       await navigator.clipboard.writeText(text);
-      said = 'Copied';
+      said = say.copied;
     } catch {
-      said = 'Not allowed';
+      said = say.notAllowed;
     }
     timer = setTimeout(() => (said = ''), 2000);
   }

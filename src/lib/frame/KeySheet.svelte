@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { keySheet as say } from './words';
   import { keys, keyScopeNames, type KeyScope } from './keys';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
 
@@ -7,7 +8,7 @@
   const places = Object.entries(keys) as [KeyScope, Record<string, { shown: string; does: string }>][];
 </script>
 
-<Modal passiveModal hasScrollingContent bind:open modalHeading="Keys" size="sm">
+<Modal passiveModal hasScrollingContent bind:open modalHeading={say.keys} size="sm">
   {#each places as [place, list] (place)}
     <h2>{keyScopeNames[place]}</h2>
     <dl>

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { refused as say } from './words';
   import InlineNotification from 'carbon-components-svelte/src/Notification/InlineNotification.svelte';
   import { ApiProblem } from '$lib/api/call';
 
   let { problem }: { problem: unknown } = $props();
 
-  const title = $derived(problem instanceof ApiProblem ? problem.title : 'Unforeseen error');
+  const title = $derived(problem instanceof ApiProblem ? problem.title : say.unforeseenError);
   const detail = $derived(problem instanceof Error ? problem.message : String(problem));
 </script>
 

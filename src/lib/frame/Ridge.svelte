@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ridge as say } from './words';
   import Asleep from 'carbon-icons-svelte/lib/Asleep.svelte';
   import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
   import Light from 'carbon-icons-svelte/lib/Light.svelte';
@@ -18,10 +19,10 @@
 </script>
 
 <header>
-  <a class="logo" href="/" aria-label="Eave, all briefs"><Logo /><span>eave</span></a>
+  <a class="logo" href="/" aria-label={say.eaveAllBriefs}><Logo /><span>{say.eave}</span></a>
   {#if brief}
     <div class="brief">{brief.name}</div>
-    <nav aria-label="Steps of this brief">
+    <nav aria-label={say.stepsOfThisBrief}>
       {#each steps as step (step.id)}
         <a
           href={briefPath(brief.id, step.id)}
@@ -33,19 +34,19 @@
       {/each}
     </nav>
   {:else}
-    <nav aria-label="Eave">
+    <nav aria-label={say.eave2}>
       <a href="/" class:on={page.route.id === '/'} aria-current={page.route.id === '/' ? 'page' : undefined}
-        >Briefs<small>all jobs</small></a
+        >{say.briefs}<small>{say.allJobs}</small></a
       >
     </nav>
   {/if}
   <div class="side">
-    <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>Library</a>
-    <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>Sources</a>
-    <Act look="plain" onclick={() => theme.toggle()} aria-label="Switch between light and dark"
-      >{#if theme.current === 'white'}<Asleep /> dark{:else}<Light /> light{/if}</Act
+    <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>{say.library}</a>
+    <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>{say.sources}</a>
+    <Act look="plain" onclick={() => theme.toggle()} aria-label={say.switchBetweenLightAndDark}
+      >{#if theme.current === 'white'}<Asleep /> {say.dark}{:else}<Light /> {say.light}{/if}</Act
     >
-    <Act look="plain" onclick={onkeysheet} aria-label="Keys"><Keyboard /></Act>
+    <Act look="plain" onclick={onkeysheet} aria-label={say.keys}><Keyboard /></Act>
   </div>
 </header>
 

@@ -13,7 +13,7 @@ interface Key {
  */
 export const keys = {
   everywhere: {
-    sheet: { press: ['?', 'Shift+?'], shown: '?', does: 'this sheet' },
+    sheet: { press: ['?', 'Shift+?'], shown: '?', does: 'this list' },
     undo: { press: ['$mod+KeyZ'], shown: 'Ctrl Z', does: 'undo' },
     redo: { press: ['$mod+KeyY', '$mod+Shift+KeyZ'], shown: 'Ctrl Y', does: 'redo' },
     step: {
@@ -23,25 +23,25 @@ export const keys = {
     }
   },
   string: {
-    run: { press: ['Mod-Enter'], shown: 'Ctrl Enter', does: 'run on the chosen sources' },
+    run: { press: ['Mod-Enter'], shown: 'Ctrl Enter', does: 'run on the selected sources' },
     complete: { press: [], shown: 'Ctrl Space', does: 'complete a scope, a value, a title or @ a word set' },
     problem: { press: [], shown: 'F8', does: 'next problem' },
-    fix: { press: ['Mod-.'], shown: 'Ctrl .', does: 'take the fix offered at the cursor' }
+    fix: { press: ['Mod-.'], shown: 'Ctrl .', does: 'apply the fix at the cursor' }
   },
   tree: {
-    up: { press: ['ArrowUp'], shown: '↑', does: 'the part before' },
-    down: { press: ['ArrowDown'], shown: '↓', does: 'the part after' },
-    first: { press: ['Home'], shown: 'Home', does: 'the first part' },
-    last: { press: ['End'], shown: 'End', does: 'the last part' },
-    fold: { press: ['ArrowLeft'], shown: '←', does: 'fold, or the group it is in' },
+    up: { press: ['ArrowUp'], shown: '↑', does: 'previous part' },
+    down: { press: ['ArrowDown'], shown: '↓', does: 'next part' },
+    first: { press: ['Home'], shown: 'Home', does: 'first part' },
+    last: { press: ['End'], shown: 'End', does: 'last part' },
+    fold: { press: ['ArrowLeft'], shown: '←', does: 'collapse it, or its group' },
     unfold: { press: ['ArrowRight'], shown: '→', does: 'unfold' },
-    moveUp: { press: ['Alt+ArrowUp'], shown: 'Alt ↑', does: 'move it up, out of its group at the edge' },
+    moveUp: { press: ['Alt+ArrowUp'], shown: 'Alt ↑', does: 'move it up, or out of its group' },
     moveDown: { press: ['Alt+ArrowDown'], shown: 'Alt ↓', does: 'move it down' },
     edit: { press: ['Enter'], shown: 'Enter', does: 'edit it' },
-    add: { press: ['+', 'Shift++', 'Insert'], shown: '+', does: 'add a part after it, or in the group' },
+    add: { press: ['+', 'Shift++', 'Insert'], shown: '+', does: 'add a part after it, or inside the group' },
     exclude: { press: ['x'], shown: 'X', does: 'exclude it' },
-    mute: { press: ['m'], shown: 'M', does: 'set it aside' },
-    kind: { press: ['o'], shown: 'O', does: 'all or any of the group' },
+    mute: { press: ['m'], shown: 'M', does: 'disable it' },
+    kind: { press: ['o'], shown: 'O', does: 'switch between all of and any of' },
     wrap: { press: ['w'], shown: 'W', does: 'wrap it in a group' },
     unwrap: { press: ['u'], shown: 'U', does: 'unwrap the group' },
     remove: { press: ['Delete', 'Backspace'], shown: 'Del', does: 'remove it' }
@@ -53,38 +53,46 @@ export const keys = {
     reason: { press: ['1', '2', '3', '4', '5', '6'], shown: '1–6', does: 'reason' },
     before: { press: ['ArrowLeft', 'ArrowUp'], shown: '←', does: 'previous person' },
     after: { press: ['ArrowRight', 'ArrowDown'], shown: '→', does: 'next person' },
-    ownReason: { press: ['n'], shown: 'N', does: 'write a reason of your own' },
-    note: { press: ['w'], shown: 'W', does: 'write a note on the person' },
-    takeBack: { press: ['Backspace'], shown: 'Backspace', does: 'take the verdict back' },
-    keep: { press: ['k'], shown: 'K', does: 'keep the person on the shortlist' }
+    ownReason: { press: ['n'], shown: 'N', does: 'type your own reason' },
+    note: { press: ['w'], shown: 'W', does: 'write a note' },
+    takeBack: { press: ['Backspace'], shown: 'Backspace', does: 'undo the verdict' },
+    keep: { press: ['k'], shown: 'K', does: 'add to shortlist' }
   },
   harvest: {
     fit: { press: ['f'], shown: 'F', does: 'fit' },
     miss: { press: ['m'], shown: 'M', does: 'miss' },
     unsure: { press: ['u'], shown: 'U', does: 'unsure' },
-    before: { press: ['ArrowUp'], shown: '↑', does: 'the person before' },
-    after: { press: ['ArrowDown'], shown: '↓', does: 'the next person' },
-    next: { press: ['n'], shown: 'N', does: 'the next to judge: the likeliest, every tenth time one at random' },
-    keep: { press: ['k'], shown: 'K', does: 'keep the person on the shortlist' }
+    before: { press: ['ArrowUp'], shown: '↑', does: 'previous person' },
+    after: { press: ['ArrowDown'], shown: '↓', does: 'next person' },
+    next: {
+      press: ['n'],
+      shown: 'N',
+      does: 'next person to judge: usually the most likely fit, sometimes a random one'
+    },
+    keep: { press: ['k'], shown: 'K', does: 'add to shortlist' }
   },
   shortlist: {
-    before: { press: ['ArrowUp'], shown: '↑', does: 'the person before' },
-    after: { press: ['ArrowDown'], shown: '↓', does: 'the next person' },
-    choose: { press: ['x', 'Shift+x', 'Shift+X'], shown: 'X', does: 'choose the person, with Shift all between' },
-    all: { press: ['a'], shown: 'A', does: 'choose everybody by the filter, or nobody' },
+    before: { press: ['ArrowUp'], shown: '↑', does: 'previous person' },
+    after: { press: ['ArrowDown'], shown: '↓', does: 'next person' },
+    choose: {
+      press: ['x', 'Shift+x', 'Shift+X'],
+      shown: 'X',
+      does: 'select the person; with Shift, everyone in between'
+    },
+    all: { press: ['a'], shown: 'A', does: 'select everyone matching the filter, or nobody' },
     search: { press: ['/'], shown: '/', does: 'search' },
-    leaveOut: { press: ['o'], shown: 'O', does: 'leave out those chosen' },
-    remove: { press: ['Delete'], shown: 'Del', does: 'take those chosen off the list' },
-    close: { press: ['Escape'], shown: 'Esc', does: 'close the card, or choose nobody' }
+    leaveOut: { press: ['o'], shown: 'O', does: 'exclude selected people' },
+    remove: { press: ['Delete'], shown: 'Del', does: 'remove selected people from the list' },
+    close: { press: ['Escape'], shown: 'Esc', does: 'close the card, or clear the selection' }
   },
   inbox: {
-    before: { press: ['ArrowUp'], shown: '↑', does: 'the news before' },
-    after: { press: ['ArrowDown'], shown: '↓', does: 'the next news' },
+    before: { press: ['ArrowUp'], shown: '↑', does: 'previous update' },
+    after: { press: ['ArrowDown'], shown: '↓', does: 'next update' },
     fit: { press: ['f'], shown: 'F', does: 'fit' },
     miss: { press: ['m'], shown: 'M', does: 'miss' },
     unsure: { press: ['u'], shown: 'U', does: 'unsure' },
-    keep: { press: ['k'], shown: 'K', does: 'keep the person on the shortlist' },
-    read: { press: ['r'], shown: 'R', does: 'read, or unread again' }
+    keep: { press: ['k'], shown: 'K', does: 'add to shortlist' },
+    read: { press: ['r'], shown: 'R', does: 'mark as read or unread' }
   }
 } as const satisfies Record<string, Record<string, Key>>;
 
@@ -98,7 +106,7 @@ export const keyScopeNames: Record<KeyScope, string> = {
   trial: 'Trial',
   harvest: 'Harvest',
   shortlist: 'Shortlist',
-  inbox: 'What watches have found'
+  inbox: 'Updates from watches'
 };
 
 /** The first key of those that are pressed one after the other. */

@@ -17,6 +17,6 @@ describe('a JSON file', () => {
     expect(await refusal('{')).toBe(
       'x.json is not valid JSON. Choose one that was exported here. Nothing was changed.'
     );
-    expect(await refusal('{"name":1}')).toMatch(/^x\.json is no capability sheet: name .*Nothing was changed\.$/);
+    expect(await refusal('{"name":1}')).toMatch(/^x\.json isn’t a capability sheet: name .*Nothing was changed\.$/);
   });
 });

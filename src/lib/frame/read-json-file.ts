@@ -22,6 +22,6 @@ export async function readJsonFile<S extends z.ZodType>(
   throw new ApiProblem(
     0,
     `Not a ${kind.split(' ').at(-1)}`,
-    `${file.name} is no ${kind}: ${issue!.path.join(' ')} ${issue!.message}. Nothing was changed.`.replace('..', '.')
+    `${file.name} isn’t a ${kind}: ${issue!.path.join(' ')} ${issue!.message}. Nothing was changed.`.replace('..', '.')
   );
 }

@@ -5,7 +5,11 @@ type Brief = Answer<'readBrief'>;
 
 /** Each step with what can be said of it in a word or two. */
 export const steps: readonly { id: Step; name: string; state: (brief: Brief) => string }[] = [
-  { id: 'persona', name: 'Persona', state: (brief) => (brief.sentence.startsWith('Nobody') ? 'empty' : 'described') },
+  {
+    id: 'persona',
+    name: 'Persona',
+    state: (brief) => (brief.sentence.startsWith('No persona') ? 'empty' : 'described')
+  },
   { id: 'wording', name: 'Wording', state: (brief) => `${brief.wordingsInUse} in use` },
   { id: 'string', name: 'String', state: (brief) => (brief.versions ? `version ${brief.versions}` : 'not run yet') },
   { id: 'trial', name: 'Trial', state: ({ judged }) => (judged === null ? '' : `${judged} judged`) },
@@ -13,11 +17,11 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
   {
     id: 'harvest',
     name: 'Harvest',
-    state: ({ harvested }) => (harvested === null ? 'not begun' : `${harvested.toLocaleString('en')} people`)
+    state: ({ harvested }) => (harvested === null ? 'not started' : `${harvested.toLocaleString('en')} people`)
   },
   {
     id: 'shortlist',
     name: 'Shortlist',
-    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} kept`)
+    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} listed`)
   }
 ];

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { budgetFields as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import { readLimit, type Budget } from './budget';
 
@@ -18,14 +19,14 @@
     newShare: budget.newShare ? String(Math.round(budget.newShare * 1000) / 10) : ''
   });
   const fields = $derived<{ key: Limit; label: string; whole: boolean; placeholder?: string }[]>([
-    { key: 'requestsPerDay', label: 'Requests a day, at most', whole: true },
-    { key: 'records', label: 'Records, at most', whole: true },
-    { key: 'spend', label: 'Spend, at most', whole: false },
+    { key: 'requestsPerDay', label: say.requestsADayAtMost, whole: true },
+    { key: 'records', label: say.recordsAtMost, whole: true },
+    { key: 'spend', label: say.spendAtMost, whole: false },
     ...(words
       ? [
           {
             key: 'newShare' as const,
-            label: 'Neutral words while so many of 100 rows are new',
+            label: 'Use neutral words while this many of 100 rows are new',
             whole: false,
             placeholder: 'none'
           }
@@ -47,9 +48,9 @@
     {label}
     value={typed[key]}
     inputmode="decimal"
-    placeholder={placeholder ?? 'no limit'}
+    placeholder={placeholder ?? say.noLimit}
     invalid={readLimit(typed[key]) === undefined}
-    invalidText="A number above 0, or nothing"
+    invalidText={say.aNumberAbove0OrNothing}
     oninput={(event: Event & { currentTarget: HTMLInputElement }) => take(key, whole, event.currentTarget.value)}
   />
 {/each}

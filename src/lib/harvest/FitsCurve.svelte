@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fitsCurve as say } from './words';
   import { scaleLinear } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
   import type { Answer } from '$api';
@@ -23,17 +24,15 @@
 
 <!-- What judging in this order saves, on those who are judged. -->
 <ChartFrame
-  title="Fits against verdicts"
-  about={most
-    ? `80 % of the fits took ${count(most.judged)} verdicts; in the order in which the same people came, ${count(most.asTheyCame)} (dashed)`
-    : 'nobody judged so far is a fit'}
+  title={say.fitsAgainstVerdicts}
+  about={most ? say.n80OfTheFitsTookVerdicts(count(most.judged), count(most.asTheyCame)) : say.nobodyJudgedSoFarIsA}
   file="fits-against-verdicts"
 >
   {#snippet chart()}
     <svg
       viewBox="0 0 {width} {height}"
       role="img"
-      aria-label="{count(last.fits)} fits in {count(last.verdicts)} verdicts; the table has the same figures"
+      aria-label={say.fitsInVerdictsTheTableHas(count(last.fits), count(last.verdicts))}
     >
       {#each y.ticks(3) as tick (tick)}
         <line x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" />
@@ -48,7 +47,8 @@
     <Table>
       <TableHead
         ><TableRow
-          ><TableHeader>Verdicts</TableHeader><TableHeader>Fits</TableHeader><TableHeader>As they came</TableHeader
+          ><TableHeader>{say.verdicts}</TableHeader><TableHeader>{say.fits}</TableHeader><TableHeader
+            >{say.asTheyCame}</TableHeader
           ></TableRow
         ></TableHead
       >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { harvestCard as say } from './words';
   import type { Answer } from '$api';
   import { disagreements, leadingJob, countryName } from '$core/people';
   import { moment } from '$lib/marks/format';
@@ -17,7 +18,7 @@
 </script>
 
 <!-- All records of one person, the newest first. -->
-<section class="sheet" aria-label="The person">
+<section class="sheet" aria-label={say.thePerson}>
   <header>
     <h2>{first?.person.name}</h2>
     <span class="give">
@@ -31,10 +32,10 @@
     </span>
   </header>
   {#if differing.length}
-    <div class="record" role="group" aria-label="Where the records disagree">
+    <div class="record" role="group" aria-label={say.whereTheRecordsDisagree}>
       <p>
-        <b>The records disagree.</b>
-        <span class="soft">The newest leads: {first?.sourceName}, {moment(first!.seenAt)}.</span>
+        <b>{say.theRecordsDisagree}</b>
+        <span class="soft">{say.theNewestLeads(first?.sourceName, moment(first!.seenAt))}</span>
       </p>
       <dl>
         {#each differing as { field, says } (field)}
@@ -52,14 +53,15 @@
     <div class="record">
       <p>
         <b>{sourceName}</b>
-        <span class="soft">{moment(seenAt)}, in {slices.join('; ')}</span>
-        <span class="soft">{reading === 'met' ? 'certain' : `possible: ${untold.join(', ')} not told`}</span>
+        <span class="soft">{say.inText(moment(seenAt), slices.join('; '))}</span>
+        <span class="soft">{reading === 'met' ? 'certain' : say.possibleNotTold(untold.join(', '))}</span>
       </p>
       <p>
-        {[job && `${job.title} at ${job.company}`, person.place, person.country && countryName(person.country)]
+        {[job && say.at(job.title, job.company), person.place, person.country && countryName(person.country)]
           .filter(Boolean)
           .join(' · ')}
-        {#if person.headcount !== undefined}<span class="soft">· {person.headcount.toLocaleString('en')} people</span
+        {#if person.headcount !== undefined}<span class="soft"
+            >· {person.headcount.toLocaleString('en')} {say.people}</span
           >{/if}
       </p>
       {#if person.contact?.length}<p class="soft">{person.contact.join(' · ')}</p>{/if}

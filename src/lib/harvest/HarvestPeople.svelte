@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { harvestPeople as say } from './words';
   import type { Answer } from '$api';
   import { countryName } from '$core/people';
   import { count, percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import { markPath } from '$lib/charts/source-marks';
+  import { sourceSign } from '$lib/marks/source-sign';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -19,7 +20,7 @@
   }
   let { desk, harvest, facets, others }: Props = $props();
 
-  const place = $derived(new Map(harvest.sources.map(({ sourceId, sourceName }, i) => [sourceId, { i, sourceName }])));
+  const sourceName = $derived(new Map(harvest.sources.map((source) => [source.sourceId, source.sourceName])));
   const { filter } = $derived(desk);
   let typing: ReturnType<typeof setTimeout> | undefined;
   function type(words: string) {
@@ -32,51 +33,50 @@
   }
 </script>
 
-<section class="sheet" aria-label="People gathered">
+<section class="sheet" aria-label={say.peopleGathered}>
   <header>
-    <h2>{harvest.learnt ? 'The likely ones first' : 'As they came'}</h2>
+    <h2>{harvest.learnt ? say.theLikelyOnesFirst : say.asTheyCame}</h2>
     <span class="soft">
-      {#if harvest.learnt}learnt from {count(harvest.learnt.judged)} verdicts{harvest.learnt.area === null
+      {#if harvest.learnt}{say.learntFromVerdicts(count(harvest.learnt.judged))}{harvest.learnt.area === null
           ? ''
-          : `: a fit comes before a miss ${percent(harvest.learnt.area)} of the time`}; every fourth to judge is drawn
-        at random
-      {:else}judge some fits and some misses, and the order is learnt from them{/if}
+          : say.aFitComesBeforeAMiss(percent(harvest.learnt.area))}{say.everyFourthToJudgeIsDrawn}
+      {:else}{say.judgeSomeFitsAndSomeMisses}{/if}
     </span>
-    <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : 'Order anew'}</Act>
+    <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : say.orderAnew}</Act>
   </header>
   <div class="filter" role="search">
     <Field
-      aria-label="Words in name, title, firm or place"
-      placeholder="words in name, title, firm, place"
+      aria-label={say.wordsInNameTitleFirmOr}
+      placeholder={say.wordsInNameTitleFirmPlace}
       value={filter.words}
       oninput={(event: Event & { currentTarget: HTMLInputElement }) => type(event.currentTarget.value)}
     />
-    <Pick label="Source" hideLabel value={filter.source} onpick={(source) => desk.change({ source })}>
-      <option value="">all sources</option>
+    <Pick label={say.source} hideLabel value={filter.source} onpick={(source) => desk.change({ source })}>
+      <option value="">{say.allSources}</option>
       {#each harvest.sources as one (one.sourceId)}<option value={one.sourceId}>{one.sourceName}</option>{/each}
     </Pick>
-    <Pick label="Country" hideLabel value={filter.country} onpick={(country) => desk.change({ country })}>
-      <option value="">all countries</option>
+    <Pick label={say.country} hideLabel value={filter.country} onpick={(country) => desk.change({ country })}>
+      <option value="">{say.allCountries}</option>
       {#each facets.countries.slice(0, 60) as { value, people } (value)}<option {value}
           >{countryName(value)} ({count(people)})</option
         >{/each}
     </Pick>
-    <Pick label="Verdict" hideLabel value={filter.verdict} onpick={(verdict) => desk.change({ verdict })}>
-      <option value="">judged or not</option>
-      <option value="none">not judged</option>
+    <Pick label={say.verdict} hideLabel value={filter.verdict} onpick={(verdict) => desk.change({ verdict })}>
+      <option value="">{say.judgedOrNot}</option>
+      <option value="none">{say.notJudged}</option>
       {#each Object.entries(verdicts) as [name, { word }] (name)}<option value={name}>{word}</option>{/each}
     </Pick>
     {#if others.length}
-      <Pick label="Over another harvest" hideLabel value={filter.notIn} onpick={(notIn) => desk.change({ notIn })}>
-        <option value="">in others or not</option>
-        {#each others as one (one.id)}<option value={one.id}>not in {one.name}</option>{/each}
+      <Pick label={say.overAnotherHarvest} hideLabel value={filter.notIn} onpick={(notIn) => desk.change({ notIn })}>
+        <option value="">{say.inOthersOrNot}</option>
+        {#each others as one (one.id)}<option value={one.id}>{say.notIn(one.name)}</option>{/each}
       </Pick>
     {/if}
-    <Tick label="certain only" checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
-    <span class="soft" role="status">{desk.of === null ? '' : `${count(desk.of)} people`}</span>
+    <Tick label={say.certainOnly} checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
+    <span class="soft" role="status">{desk.of === null ? '' : say.people(count(desk.of))}</span>
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label="People, a row each">
+  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label={say.peopleARowEach}>
     {#each desk.shown as person (person.number)}
       {@const verdict = desk.verdictOn(person)}
       <Act
@@ -88,24 +88,23 @@
         <span class="likely">
           {#if person.score === null}<i class="soft">–</i>{:else}
             <span class="bar"><i style:width="{person.score * 100}%"></i></span><small
-              >{person.score > 0.99 ? '> 99 %' : percent(person.score)}</small
+              >{person.score > 0.99 ? '> 99%' : percent(person.score)}</small
             >
           {/if}
         </span>
         <span class="who">
           <b>{person.name}</b>{#if desk.drawn?.number === person.number}<small class="soft">
-              drawn at random</small
+              {say.drawnAtRandom}</small
             >{/if}
-          <span>{person.title || 'no title told'}</span>
+          <span>{person.title || say.noTitleTold}</span>
           <span class="soft"
             >{[person.company, person.place || (person.country && countryName(person.country))]
               .filter(Boolean)
               .join(' · ')}</span
           >
         </span>
-        <span class="where" aria-label={person.sources.map((id) => place.get(id)?.sourceName).join(', ')}>
-          {#each person.sources as id (id)}<svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true"
-              ><title>{place.get(id)?.sourceName}</title><path d={markPath(place.get(id)?.i ?? 0, 60)} /></svg
+        <span class="where" aria-label={person.sources.map((id) => sourceName.get(id)).join(', ')}>
+          {#each person.sources as id (id)}<abbr title={sourceName.get(id)}>{sourceSign(sourceName.get(id) ?? '')}</abbr
             >{/each}
         </span>
         <span class="soft">{person.certain ? '' : 'possible'}</span>
@@ -115,16 +114,21 @@
       </Act>
     {:else}
       <p class="soft empty">
-        {harvest.people
-          ? 'Nobody by this filter.'
-          : 'Nobody yet: people are listed, each once, when all has been gathered or the harvest is stopped.'}
+        {harvest.people ? say.nobodyByThisFilter : say.nobodyYetPeopleAreListedEach}
       </p>
     {/each}
-    {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>More</Act>{/if}
+    {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>{say.more}</Act>{/if}
   </div>
 </section>
 
 <style>
+  abbr {
+    margin-right: 3px;
+    padding: 0 4px;
+    border: 1px solid var(--line);
+    font-size: 11px;
+    text-decoration: none;
+  }
   section {
     display: grid;
     grid-template-rows: auto auto 1fr;
@@ -188,9 +192,6 @@
     display: block;
     height: 100%;
     background: var(--accent);
-  }
-  .where path {
-    fill: var(--accent);
   }
   .empty {
     padding: 14px;

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { harvestRoad as say } from './words';
   import type { Answer } from '$api';
-  import { about, count, counted, percentRange, whole } from '$lib/marks/format';
+  import Figure from '$lib/marks/Figure.svelte';
+  import { about, count, counted, percent, whole } from '$lib/marks/format';
 
   interface Props {
     harvest: Answer<'readHarvest'>;
@@ -26,31 +28,35 @@
 <dl class="sheet">
   <div>
     <dd>{reported ? about(reported) : '…'}</dd>
-    <dt>rows reported</dt>
+    <dt>{say.rowsReported}</dt>
   </div>
   <div>
     <dd>{count(rows)}</dd>
     <dt>
-      rows came{missing && missing.high >= 0.5 ? `, ${counted(whole(missing))} ${isOver ? 'did not' : 'to come'}` : ''}
+      {say.rowsCame}{missing && missing.high >= 0.5
+        ? `, ${counted(whole(missing))} ${isOver ? say.didNot : say.toCome}`
+        : ''}
     </dt>
   </div>
   <div>
-    <dd>{count(harvest.people)}</dd>
-    <dt>people, each once; {count(harvest.atSeveral)} at several sources</dt>
+    <dd><Figure name="harvested" value={harvest.people}>{count(harvest.people)}</Figure></dd>
+    <dt>{say.peopleEachOnceAtSeveralSources(count(harvest.atSeveral))}</dt>
   </div>
   <div>
     <dd>{count(harvest.certain)} · {count(harvest.people - harvest.certain)}</dd>
-    <dt>certain · possible</dt>
+    <dt>{say.certainPossible}</dt>
   </div>
   <div>
     <dd>{count(reading.judged)}</dd>
-    <dt>judged, {count(reading.fits)} fit</dt>
+    <dt>{say.judgedFit(count(reading.fits))}</dt>
   </div>
   <div>
     <dd>{reading.there ? about(reading.there) : '–'}</dd>
     <dt>
-      {#if reading.there && reading.recall}fits there ({counted(whole(reading.there))}); {percentRange(reading.recall)} read{:else}fits
-        there: judge some drawn at random{/if}
+      {#if reading.there && reading.atLeast !== null}{say.fitsThereAtLeastRead(
+          counted(whole(reading.there)),
+          percent(reading.atLeast)
+        )}{:else}{say.fitsThereJudgeSomeDrawnAt}{/if}
     </dt>
   </div>
 </dl>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { neutralWords as say } from './words';
   import { scaleLinear } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
   import type { Answer, Body } from '$api';
@@ -53,11 +54,11 @@
 </script>
 
 <!-- A search that is longer than is shown and cannot be cut, asked again with words that nobody cares about. -->
-<div class="words" role="group" aria-label="Neutral words at {source.sourceName}, {slice.what}">
+<div class="words" role="group" aria-label={say.neutralWordsAt(source.sourceName, slice.what)}>
   <svg
     viewBox="0 0 {width} {height}"
     role="img"
-    aria-label="{count(asked.people)} people came in {count(asked.rows)} rows of {points.length - 1} searches"
+    aria-label={say.peopleCameInRowsOfSearches(count(asked.people), count(asked.rows), points.length - 1)}
   >
     {#each y.ticks(3) as tick (tick)}
       <line class="rule" x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} />
@@ -71,41 +72,35 @@
     <path class="curve" d={path(points)} />
     {#each points.slice(1) as point (point.what)}
       <circle cx={x(point.rows)} cy={y(point.people)} r="3"
-        ><title>{point.what}: {count(point.people)} people in {count(point.rows)} rows</title></circle
+        ><title>{say.peopleInRows(point.what, count(point.people), count(point.rows))}</title></circle
       >
     {/each}
   </svg>
   <div>
     <p>
-      <b>{count(asked.people)} people in {count(asked.rows)} rows</b> of {points.length - 1} searches; the dashed line would
-      be all new.
+      <b>{say.peopleInRows2(count(asked.people), count(asked.rows))}</b>
+      {say.ofSearchesTheDashedLineWould(points.length - 1)}
     </p>
     <p>
-      <b>About {Math.round(asked.share * 100)} of the next 100 rows</b>
-      <Hint
-        says="Good 1953: the share of rows whose people came only once so far. Words draw people unevenly, so it is a guide."
-        >should be new</Hint
-      >
+      <b>{say.aboutOfTheNext100Rows(Math.round(asked.share * 100))}</b>
+      <Hint says={say.good1953TheShareOfRows}>{say.shouldBeNew}</Hint>
     </p>
     <p>
-      <b>{counted(whole(asked.unseen))} people</b>
-      <Hint
-        says="Chao 1984, from how many came once and twice, with its 95 % interval. Words are no independent draws: in tests it was too high in up to one run of five where every person has such a word, and too low where some have none."
-        >were not seen</Hint
-      >
+      <b>{say.people(counted(whole(asked.unseen)))}</b>
+      <Hint says={say.chao1984FromHowManyCame}>{say.wereNotSeen}</Hint>
     </p>
-    {#if asked.end === 'few are new'}<p><b>It stopped: few are new.</b></p>
-    {:else if asked.end === 'enough words'}<p><b>It stopped after the last of its words.</b></p>{/if}
+    {#if asked.end === 'few are new'}<p><b>{say.itStoppedFewAreNew}</b></p>
+    {:else if asked.end === 'enough words'}<p><b>{say.itStoppedAfterTheLastOf}</b></p>{/if}
     {#if still}
       <div class="line">
-        <Act disabled={looking} onclick={look}>Which words next?</Act>
-        <Field label="A word of your own" inline bind:value={typed} maxlength="100" />
-        <Act disabled={typed.trim().length < 2} onclick={() => ask(typed.trim())}>Ask with it</Act>
+        <Act disabled={looking} onclick={look}>{say.whichWordsNext}</Act>
+        <Field label={say.aWordOfYourOwn} inline bind:value={typed} maxlength="100" />
+        <Act disabled={typed.trim().length < 2} onclick={() => ask(typed.trim())}>{say.askWithIt}</Act>
       </div>
       {#if offered.length}
         <p class="line">
           {#each offered as { word, fresh } (word)}
-            <Act onclick={() => ask(word)}>{word} <span class="soft">≈ {count(fresh)} new</span></Act>
+            <Act onclick={() => ask(word)}>{word} <span class="soft">{say.newText(count(fresh))}</span></Act>
           {/each}
         </p>
       {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sourceSlices as say } from './words';
   import type { Body } from '$api';
   import { call } from '$lib/api/call';
   import { cutName } from '$core/harvest';
@@ -29,10 +30,10 @@
   const read = $derived(leaves.filter(({ state }) => state === 'read').length);
   const words: Record<Slice['state'], string> = {
     waiting: 'waits',
-    read: 'read to its end',
+    read: say.readToItsEnd,
     cut: 'cut',
-    stuck: 'longer than is shown, and not to be cut further',
-    'left out': 'left out'
+    stuck: say.longerThanIsShownAndNot,
+    'left out': say.leftOut
   };
   /** How many cuts a slice comes from; those it was cut out of stand before it. */
   const depths = $derived.by(() => {
@@ -59,13 +60,13 @@
   }
 </script>
 
-<section aria-label="{source.sourceName}, slices">
+<section aria-label={say.slices(source.sourceName)}>
   <header>
     <h2>{source.sourceName}</h2>
-    {#if source.state === 'failed'}<span class="warn">broke off</span>{/if}
+    {#if source.state === 'failed'}<span class="warn">{say.brokeOff}</span>{/if}
     <span class="soft">
-      {source.reported ? `says ${counted(source.reported)}` : source.byHand ? 'no count typed yet' : 'not asked yet'} ·
-      {source.shownCap === null ? 'shows everybody' : `shows ${count(source.shownCap)} of a search`}{source.spent
+      {source.reported ? say.says(counted(source.reported)) : source.byHand ? say.noCountTypedYet : say.notAskedYet} ·
+      {source.shownCap === null ? say.showsEverybody : say.showsOfASearch(count(source.shownCap))}{source.spent
         ? ` · ${source.spent.amount.toLocaleString('en', { maximumFractionDigits: 2 })} ${source.spent.unit}s`
         : ''}
     </span>
@@ -75,12 +76,12 @@
       width="100%"
       height="38"
       role="img"
-      aria-label="{count(source.gathered.rows)} rows came in {read} of {leaves.length} slices"
+      aria-label={say.rowsCameInOfSlices(count(source.gathered.rows), read, leaves.length)}
     >
       {#each drawn as { slice, x, width: wide, done, label } (slice.id)}
         <g transform="translate({x} 0)">
           <title
-            >{slice.what}: {count(slice.rows)} rows of {count(Math.round(sizeOf(slice)))}, {words[slice.state]}</title
+            >{say.rowsOf(slice.what, count(slice.rows), count(Math.round(sizeOf(slice))), words[slice.state])}</title
           >
           <rect class="there {slice.state.replace(' ', '-')}" width={Math.max(1, wide)} height="16" />
           <rect class="came" width={done} height="16" />
@@ -92,36 +93,38 @@
     </svg>
   </div>
   <p class="soft">
-    {count(source.gathered.rows)} rows in {read} of {leaves.length} slice{leaves.length === 1 ? '' : 's'}{source.byHand
-      ? ', by hand'
-      : `, ${count(source.requests)} requests`}.
-    {#if source.missing.high < 0.5}{#if source.state === 'done'}All of it came.{/if}
-    {:else if source.state === 'waiting'}{counted(whole(source.missing))} to come{source.restCost && source.spent
-        ? `, for ${counted(whole(source.restCost))} ${source.spent.unit}s`
+    {say.rowsInOfSlice(count(source.gathered.rows), read, leaves.length, leaves.length === 1 ? '' : 's')}{source.byHand
+      ? say.byHand
+      : say.requests(count(source.requests))}.
+    {#if source.missing.high < 0.5}{#if source.state === 'done'}{say.allOfItCame}{/if}
+    {:else if source.state === 'waiting'}{say.toCome(counted(whole(source.missing)))}{source.restCost && source.spent
+        ? say.forS(counted(whole(source.restCost)), source.spent.unit)
         : ''}.
-    {:else}<b class="warn">{counted(whole(source.missing))} did not come.</b>{/if}
-    {#each lost as one, i (i)}Whose {one.scope} is not told comes in no slice: about {count(one.expected)}.
+    {:else}<b class="warn">{say.didNotCome(counted(whole(source.missing)))}</b>{/if}
+    {#each lost as one, i (i)}{say.whoseIsNotToldComesIn(one.scope, count(one.expected))}
     {/each}
     {#if source.problem}<span class="warn">{source.problem}</span>{/if}
   </p>
   {#if source.byHand}
     <p>
       <a href={briefPath(briefId, 'by-hand', { version: source.version, source: source.sourceId, harvest: harvestId })}
-        >{next ? `Run the next search by hand: ${next.what}` : 'What was typed and pasted'}</a
+        >{next ? say.runTheNextSearchByHand(next.what) : say.whatWasTypedAndPasted}</a
       >
     </p>
   {/if}
   {#each source.slices.filter(({ words: asked }) => asked) as slice (slice.id)}
     <NeutralWords {slice} {source} {briefId} {harvestId} {still} {onchange} {onrefused} />
   {/each}
-  <Fold title="Slices of {source.sourceName} ({source.slices.length})">
+  <Fold title={say.slicesOf(source.sourceName, source.slices.length)}>
     <div class="tabled">
       <Table>
         <TableHead
           ><TableRow
-            ><TableHeader>Slice</TableHeader><TableHeader>Says</TableHeader><TableHeader>Came</TableHeader><TableHeader
-              >New</TableHeader
-            ><TableHeader>State</TableHeader><TableHeader>Change</TableHeader></TableRow
+            ><TableHeader>{say.slice}</TableHeader><TableHeader>{say.says2}</TableHeader><TableHeader
+              >{say.came}</TableHeader
+            ><TableHeader>{say.newText}</TableHeader><TableHeader>{say.state}</TableHeader><TableHeader
+              >{say.change}</TableHeader
+            ></TableRow
           ></TableHead
         >
         <TableBody>
@@ -131,8 +134,8 @@
                 ><span style:padding-left="{depths.get(slice.id)! * 14}px"
                   >{slice.what}{slice.cutBy
                     ? slice.cutBy.kind === 'neutral'
-                      ? ' · asked with neutral words'
-                      : ` · cut by ${cutName(slice.cutBy)}`
+                      ? say.askedWithNeutralWords
+                      : say.cutBy(cutName(slice.cutBy))
                     : ''}</span
                 ></TableCell
               >
@@ -149,16 +152,16 @@
               <TableCell class="acts">
                 {#if still}
                   {#if slice.state === 'waiting'}<Act onclick={() => onchange(slice.id, { do: 'leave out' })}
-                      >Leave out</Act
+                      >{say.leaveOut}</Act
                     >{/if}
                   {#if slice.state === 'left out'}<Act onclick={() => onchange(slice.id, { do: 'take in' })}
-                      >Take in</Act
+                      >{say.takeIn}</Act
                     >{/if}
-                  {#if slice.state === 'cut'}<Act onclick={() => onchange(slice.id, { do: 'join' })}>Join</Act
+                  {#if slice.state === 'cut'}<Act onclick={() => onchange(slice.id, { do: 'join' })}>{say.join}</Act
                     >{:else if !isWithWord(slice)}
                     {#if cutting === slice.id && cuts.length}
                       <Pick
-                        label="Cut {slice.what} by"
+                        label={say.cutBy2(slice.what)}
                         hideLabel
                         value=""
                         onpick={(at) => {
@@ -166,13 +169,14 @@
                           if (cut) onchange(slice.id, { do: 'cut', by: cut.by });
                         }}
                       >
-                        <option value="">cut by…</option>
-                        {#each cuts as cut, i (i)}<option value={i}>{cut.name}, {cut.parts.length} parts</option>{/each}
+                        <option value="">{say.cutBy3}</option>
+                        {#each cuts as cut, i (i)}<option value={i}>{say.parts(cut.name, cut.parts.length)}</option
+                          >{/each}
                       </Pick>
-                    {:else}<Act onclick={() => showCuts(slice.id)}>Cut…</Act>{/if}
+                    {:else}<Act onclick={() => showCuts(slice.id)}>{say.cut}</Act>{/if}
                   {/if}
                 {/if}
-                <CopyButton text={JSON.stringify(slice.search)} label="Copy" of={slice.what} />
+                <CopyButton text={JSON.stringify(slice.search)} label={say.copy} of={slice.what} />
               </TableCell>
             </TableRow>
           {/each}

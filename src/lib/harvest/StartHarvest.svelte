@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { startHarvest as say } from './words';
   import type { Answer, Body } from '$api';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -33,7 +34,7 @@
   let budget: Body<'startHarvest'>['budget'] = $state({ ...noBudget });
   let starting = $state(false);
   let refused: unknown = $state(null);
-  const usualName = $derived(`Version ${[...new Set(taken.map((id) => versionAt[id]))].join(', ')}, whole`);
+  const usualName = $derived(say.versionWhole([...new Set(taken.map((id) => versionAt[id]))].join(', ')));
 
   async function start(event: SubmitEvent) {
     event.preventDefault();
@@ -56,16 +57,16 @@
   }
 </script>
 
-<form class="sheet" onsubmit={start} aria-label="Start a harvest">
+<form class="sheet" onsubmit={start} aria-label={say.startAHarvest}>
   <p>
-    A trial reads a sample; a harvest brings <b>everybody</b> home. Where a source shows only the first part of a long result,
-    Eave cuts it into slices that fit and asks for each. At a place run by hand it hands you their searches, one after another.
+    {say.aTrialReadsASampleA} <b>{say.everybody}</b>{say.homeWhereASourceShowsOnly}
   </p>
   <Table>
     <TableHead
       ><TableRow
-        ><TableHeader>Gather from</TableHeader><TableHeader>Version</TableHeader><TableHeader>Shows</TableHeader
-        ><TableHeader>Price</TableHeader></TableRow
+        ><TableHeader>{say.gatherFrom}</TableHeader><TableHeader>{say.version}</TableHeader><TableHeader
+          >{say.shows}</TableHeader
+        ><TableHeader>{say.price}</TableHeader></TableRow
       ></TableHead
     >
     <TableBody>
@@ -80,7 +81,7 @@
             /></TableCell
           >
           <TableCell
-            ><Pick label="Version at {source.name}" hideLabel bind:value={versionAt[source.id]}>
+            ><Pick label={say.versionAt(source.name)} hideLabel bind:value={versionAt[source.id]}>
               {#each versions as version (version.number)}
                 <option value={version.number}
                   >{version.number}{version.name && ` ${version.name}`}{chosen.get(source.id) === version.number
@@ -95,11 +96,11 @@
               ? source.kind === 'by-hand'
                 ? '–'
                 : 'everybody'
-              : `the first ${count(limits.shown)}`}{source.kind === 'by-hand' ? ', by hand' : ''}</TableCell
+              : say.theFirst(count(limits.shown))}{source.kind === 'by-hand' ? say.byHand : ''}</TableCell
           >
           <TableCell
             >{price
-              ? `${price.perRecord} a record${price.perSearch ? `, ${price.perSearch} a search` : ''} (${price.unit}s)`
+              ? `${price.perRecord} per record${price.perSearch ? `, ${price.perSearch} per search` : ''} (${price.unit}s)`
               : '–'}</TableCell
           >
         </TableRow>
@@ -107,10 +108,10 @@
     </TableBody>
   </Table>
   <div class="limits">
-    <Field label="Name" bind:value={name} placeholder={usualName} maxlength="200" />
+    <Field label={say.name} bind:value={name} placeholder={usualName} maxlength="200" />
     <BudgetFields bind:budget words />
     <Act look="main" type="submit" disabled={starting || !taken.length || !versions.length}
-      >{starting ? 'Starting…' : 'Start the harvest'}</Act
+      >{starting ? 'Starting…' : say.startTheHarvest}</Act
     >
   </div>
   <Refused problem={refused} />

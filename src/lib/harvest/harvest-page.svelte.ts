@@ -3,6 +3,7 @@ import { Attempts } from '$lib/kept/attempts.svelte';
 import { reload } from '$lib/kept/reload';
 import { KeptVerdicts } from '$lib/trial/kept-verdicts.svelte';
 import type { Answer, Body } from '$api';
+import { drawEvery } from '$core/harvest';
 import type { Verdict } from '$core/measure';
 
 export type ListedPerson = Answer<'listHarvestPeople'>['people'][number];
@@ -21,9 +22,8 @@ interface Data {
   harvest: Answer<'readHarvest'> | null;
 }
 
-/** Verdicts after which is learnt anew, and of how many judged one is drawn at random. */
+/** Verdicts after which is learnt anew. */
 const learnEvery = 10;
-const drawEvery = 4;
 
 const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '', notIn: '' };
 
@@ -149,11 +149,12 @@ export class HarvestPage extends Attempts {
     void this.next();
   }
 
-  /** The next to judge: the likeliest who is not, and every fourth time one drawn at random: from them follows when enough is read. */
+  /** The next to judge: the likeliest who is not, and in turn one drawn at random: from them follows when enough is read. */
   next = () =>
     this.attempt(async () => {
       this.drawn = null;
-      if (this.#given % drawEvery === drawEvery - 1) {
+      const every = drawEvery(this.#data().harvest?.people ?? 0);
+      if (this.#given % every === every - 1) {
         const { next } = await call('nextDrawn', { params: this.#params });
         if (next) {
           this.drawn = next;

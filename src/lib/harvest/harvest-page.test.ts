@@ -39,7 +39,7 @@ function serve(size: number) {
     }
     return {};
   });
-  return new HarvestPage(() => ({ brief: { id: 'b' }, harvest: { id: 'h' } as never }));
+  return new HarvestPage(() => ({ brief: { id: 'b' }, harvest: { id: 'h', people: 5000 } as never }));
 }
 const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name);
 
@@ -127,8 +127,8 @@ describe('judging down the list', () => {
     expect(calls('goOnWithHarvest')[0]![1]).toMatchObject({ body: { budget: { requestsPerDay: 5 } } });
     await desk.act('stopHarvest');
     expect(calls('stopHarvest')[0]![1]).not.toHaveProperty('body');
-    asked.call.mockRejectedValueOnce(new Error('Under way'));
+    asked.call.mockRejectedValueOnce(new Error('In progress'));
     await desk.act('stopHarvest');
-    expect(desk.refused).toMatchObject({ message: 'Under way' });
+    expect(desk.refused).toMatchObject({ message: 'In progress' });
   });
 });

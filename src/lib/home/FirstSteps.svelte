@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { firstSteps as say } from './words';
   import { onMount } from 'svelte';
   import Close from 'carbon-icons-svelte/lib/Close.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -16,16 +17,16 @@
 </script>
 
 {#if shown}
-  <section class="sheet" aria-label="A short way through Eave">
-    <h2>A short way through a finished job</h2>
+  <section class="sheet" aria-label={say.aShortWayThroughEave}>
+    <h2>{say.aShortWayThroughAFinished}</h2>
     <ol>
-      <li><a href={briefPath(demo.id, 'persona')}>Who is wanted</a>, as facts</li>
-      <li><a href={briefPath(demo.id, 'string')}>The string</a>, and what each part is worth</li>
-      <li><a href={briefPath(demo.id, 'trial')}>Who it really finds</a>, judged</li>
-      <li><a href={briefPath(demo.id, 'compare')}>Which version is best</a>, proven</li>
-      {#if empty}<li><a href={briefPath(empty.id, 'persona')}>Begin one of your own</a></li>{/if}
+      <li><a href={briefPath(demo.id, 'persona')}>{say.whoIsWanted}</a>{say.asFacts}</li>
+      <li><a href={briefPath(demo.id, 'string')}>{say.theString}</a>{say.andWhatEachPartIsWorth}</li>
+      <li><a href={briefPath(demo.id, 'trial')}>{say.whoItReallyFinds}</a>{say.judged}</li>
+      <li><a href={briefPath(demo.id, 'compare')}>{say.whichVersionIsBest}</a>{say.proven}</li>
+      {#if empty}<li><a href={briefPath(empty.id, 'persona')}>{say.beginOneOfYourOwn}</a></li>{/if}
     </ol>
-    <Act look="plain" aria-label="Close the short way through Eave" onclick={dismiss}><Close /></Act>
+    <Act look="plain" aria-label={say.closeTheShortWayThroughEave} onclick={dismiss}><Close /></Act>
   </section>
 {/if}
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { filePreview as say } from './words';
   import type { Answer } from '$api';
   import { columnFields, type ColumnField } from '$core/formats';
   import Pick from '$lib/ui/Pick.svelte';
@@ -15,15 +16,15 @@
 
 <!-- The first rows of a file, and what each of its columns holds. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="preview" role="region" aria-label="First rows of the file" tabindex="0">
+<div class="preview" role="region" aria-label={say.firstRowsOfTheFile} tabindex="0">
   <div class="tabled">
     <Table>
       <TableHead>
         <TableRow>
           {#each columns as column, i (i)}
             <TableHeader>
-              <b>{column.name || `column ${i + 1}`}</b>
-              <Pick aria-label="What column {column.name || i + 1} holds" bind:value={mapping[i]}>
+              <b>{column.name || say.column(i + 1)}</b>
+              <Pick aria-label={say.whatColumnHolds(column.name || i + 1)} bind:value={mapping[i]}>
                 {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option
                   >{/each}
               </Pick>

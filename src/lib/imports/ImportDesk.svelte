@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { importDesk as say } from './words';
   import FileUploaderDropContainer from 'carbon-components-svelte/src/FileUploader/FileUploaderDropContainer.svelte';
   import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
   import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
@@ -155,7 +156,8 @@
       <Table>
         <TableHead
           ><TableRow
-            ><TableHeader>Row</TableHeader><TableHeader>Line</TableHeader><TableHeader>What is wrong</TableHeader
+            ><TableHeader>{say.row}</TableHeader><TableHeader>{say.line}</TableHeader><TableHeader
+              >{say.whatIsWrong}</TableHeader
             ></TableRow
           ></TableHead
         >
@@ -167,29 +169,28 @@
         </TableBody>
       </Table>
     </div>
-    <Act onclick={() => saveErrors(outcome)}>Save as CSV</Act>
+    <Act onclick={() => saveErrors(outcome)}>{say.saveAsCsv}</Act>
     {#if outcome.skipped + outcome.leftOut + outcome.emptied > outcome.errors.length}<p class="soft">
-        and {count(outcome.skipped + outcome.leftOut + outcome.emptied - outcome.errors.length)} more
+        {say.andMore(count(outcome.skipped + outcome.leftOut + outcome.emptied - outcome.errors.length))}
       </p>{/if}
   {/if}
 {/snippet}
 
-<section class="sheet" aria-label="Import a file of people">
-  <h2>Import a file of people</h2>
+<section class="sheet" aria-label={say.importAFileOfPeople}>
+  <h2>{say.importAFileOfPeople}</h2>
   <ProgressIndicator currentIndex={step} preventChangeOnClick>
-    <ProgressStep label="Choose a file" complete={step > 0} current={step === 0} />
-    <ProgressStep label="Match columns" complete={step > 1} current={step === 1} />
-    <ProgressStep label="Bring in" complete={job?.state === 'done'} current={step === 2} />
+    <ProgressStep label={say.chooseAFile} complete={step > 0} current={step === 0} />
+    <ProgressStep label={say.matchColumns} complete={step > 1} current={step === 1} />
+    <ProgressStep label={say.bringIn} complete={job?.state === 'done'} current={step === 2} />
   </ProgressIndicator>
   {#if !job || job.state === 'done'}
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>
       {#if job.outcome?.errors.length}{@render errorsOf(job.outcome)}{/if}{/if}
     <p class="soft">
-      CSV or XLSX with a heading line, or JSON Lines, up to 500,000 people. Of a workbook the first sheet with rows is
-      read. The file stays on this machine.
+      {say.csvOrXlsxWithAHeading}
     </p>
     <FileUploaderDropContainer
-      labelText={uploading ? `Reading ${uploading}…` : 'File of people: drop it here, or choose one'}
+      labelText={uploading ? say.reading(uploading) : say.fileOfPeopleDropItHere}
       accept={['.csv', '.tsv', '.txt', '.jsonl', '.ndjson', '.xlsx', 'text/csv', 'application/jsonl']}
       on:change={({ detail }: CustomEvent<readonly File[]>) => receive(detail[0])}
     />
@@ -197,17 +198,17 @@
     <p>
       <b>{job.fileName}</b>
       <span class="soft">
-        {count(job.bytes)} bytes, {job.reading.format === 'csv'
+        {say.bytes(count(job.bytes))}
+        {job.reading.format === 'csv'
           ? `CSV with ${separators[job.reading.delimiter ?? ','] ?? job.reading.delimiter}`
-          : 'JSON Lines'}, {job.reading.encoding},
-        {job.reading.columns.length} columns
+          : say.jsonLines}{say.columns(job.reading.encoding, job.reading.columns.length)}
       </span>
     </p>
     {#if isUnderWay(job)}
       <p role="status">
-        {job.outcome ? `${count(job.outcome.rows)} rows read` : 'Starting'}
-        <ProgressBar size="sm" max={1} value={share} labelText="Share of the file read" hideLabel />
-        <Act onclick={stop}>Stop</Act>
+        {job.outcome ? say.rowsRead(count(job.outcome.rows)) : say.starting}
+        <ProgressBar size="sm" max={1} value={share} labelText={say.shareOfTheFileRead} hideLabel />
+        <Act onclick={stop}>{say.stop}</Act>
       </p>
     {:else}
       {#if job.outcome?.message}
@@ -221,27 +222,28 @@
       <ImportValues importId={job.id} {mapping} ready={job.state === 'ready' && !beginning} bind:read bind:values />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
-        <Pick label="It is" bind:value={into}>
-          <option value="">a new source</option>
-          {#each files as file (file.id)}<option value={file.id}>a newer file of {file.name}</option>{/each}
+        <Pick label={say.itIs} bind:value={into}>
+          <option value="">{say.aNewSource}</option>
+          {#each files as file (file.id)}<option value={file.id}>{say.aNewerFileOf(file.name)}</option>{/each}
           {#each briefs as brief (brief.id)}
-            <option value="contacted {brief.id}">people contacted, of {brief.name}</option>
-            <option value="known {brief.id}">known-goods, of {brief.name}</option>
-            <option value="customers {brief.id}">customers, left out of the shortlists of {brief.name}</option>
+            <option value="contacted {brief.id}">{say.peopleContactedOf(brief.name)}</option>
+            <option value="known {brief.id}">{say.knownGoodsOf(brief.name)}</option>
+            <option value="customers {brief.id}">{say.customersLeftOutOfTheShortlists(brief.name)}</option>
           {/each}
-          <option value="objected">people who objected: they are erased</option>
+          <option value="objected">{say.peopleWhoObjectedTheyAreErased}</option>
         </Pick>
-        {#if !into}<Field label="Name of the source" inline bind:value={name} maxlength="100" />{/if}
-        <Pick label="A cell that is not what its column holds" bind:value={badCells}>
-          <option value="empty">is left empty</option>
-          <option value="skip">leaves its row out</option>
+        {#if !into}<Field label={say.nameOfTheSource} inline bind:value={name} maxlength="100" />{/if}
+        <Pick label={say.aCellThatIsNotWhat} bind:value={badCells}>
+          <option value="empty">{say.isLeftEmpty}</option>
+          <option value="skip">{say.leavesItsRowOut}</option>
         </Pick>
         <Acts>
-          <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>Import</Act>
+          <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>{say.importText}</Act>
           {#if job.outcome?.errors.length}
-            <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>Import without those rows</Act>
+            <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>{say.importWithoutThoseRows}</Act
+            >
           {/if}
-          <Act onclick={stop}>Throw the file away</Act>
+          <Act onclick={stop}>{say.throwTheFileAway}</Act>
         </Acts>
       </div>
     {/if}

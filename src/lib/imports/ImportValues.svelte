@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { importValues as say } from './words';
   import ComboBox from 'carbon-components-svelte/src/ComboBox/ComboBox.svelte';
   import InlineLoading from 'carbon-components-svelte/src/InlineLoading/InlineLoading.svelte';
   import { untrack } from 'svelte';
@@ -61,7 +62,7 @@
   const rows = $derived(read?.told.values.map((value, i) => ({ ...value, i })) ?? []);
   const mend = $derived(toMend(rows));
   const shown = $derived(all ? rows : mend);
-  const how: Record<string, string> = { name: 'by its name', likeness: 'likely', memory: 'as before' };
+  const how: Record<string, string> = { name: say.byItsName, likeness: 'likely', memory: say.asBefore };
   const choose = (i: number, standard: string | null) =>
     (values = values.map((value, at) => (at === i ? { ...value, standard } : value)));
   const items = $derived(
@@ -76,24 +77,25 @@
 
 <!-- What the values of a file's columns become, to be looked through before anything is kept. -->
 {#if read && rows.length}
-  <section aria-label="What the values mean">
+  <section aria-label={say.whatTheValuesMean}>
     <p>
-      <b>{count(rows.length - mend.length)} of {count(rows.length)} different values are known by name.</b>
-      {#if mend.length}These {count(mend.length)} are not: what they become can be changed, and is remembered for the next
-        file.{/if}
-      {#if read.told.more}{count(read.told.more)} rare values more are read by their names.{/if}
+      <b>{say.ofDifferentValuesAreKnownBy(count(rows.length - mend.length), count(rows.length))}</b>
+      {#if mend.length}{say.theseAreNotWhatTheyBecome(count(mend.length))}{/if}
+      {#if read.told.more}{say.rareValuesMoreAreReadBy(count(read.told.more))}{/if}
       {#if rows.length > mend.length}
-        <Act onclick={() => (all = !all)}>{all ? 'Show those to look at' : 'Show all'}</Act>
+        <Act onclick={() => (all = !all)}>{all ? say.showThoseToLookAt : say.showAll}</Act>
       {/if}
     </p>
     {#if shown.length}
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="tabled" role="region" aria-label="Values of the file" tabindex="0">
+      <div class="tabled" role="region" aria-label={say.valuesOfTheFile} tabindex="0">
         <Table>
           <TableHead>
             <TableRow>
-              <TableHeader>Column</TableHeader><TableHeader>In the file</TableHeader><TableHeader>Rows</TableHeader>
-              <TableHeader>Becomes</TableHeader><TableHeader>Read</TableHeader>
+              <TableHeader>{say.column}</TableHeader><TableHeader>{say.inTheFile}</TableHeader><TableHeader
+                >{say.rows}</TableHeader
+              >
+              <TableHeader>{say.becomes}</TableHeader><TableHeader>{say.read}</TableHeader>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -105,17 +107,17 @@
                 <TableCell>
                   {#if field === 'headcount'}
                     <Field
-                      aria-label="People that “{text}” means"
-                      placeholder="as written"
+                      aria-label={say.peopleThatMeans(text)}
+                      placeholder={say.asWritten}
                       value={values[i]?.standard ?? ''}
                       onchange={(e) => choose(i, e.currentTarget.value.trim() || null)}
                     />
                   {:else}
                     <ComboBox
                       size="sm"
-                      labelText="What “{text}” becomes"
+                      labelText={say.whatBecomes(text)}
                       hideLabel
-                      placeholder="as written"
+                      placeholder={say.asWritten}
                       items={items[field] ?? []}
                       selectedId={values[i]?.standard ?? undefined}
                       shouldFilterItem={(item: { text: string }, typed: string) =>
@@ -125,7 +127,7 @@
                     />
                   {/if}
                 </TableCell>
-                <TableCell>{(by && how[by]) ?? 'not known'}</TableCell>
+                <TableCell>{(by && how[by]) ?? say.notKnown}</TableCell>
               </TableRow>
             {/each}
           </TableBody>
@@ -134,7 +136,7 @@
     {/if}
   </section>
 {:else if ready && !read && !refused && mapping.some(isStandardField)}
-  <InlineLoading description="Going through the file’s values" />
+  <InlineLoading description={say.goingThroughTheFilesValues} />
 {/if}
 <Refused problem={refused} />
 

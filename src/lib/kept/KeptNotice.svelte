@@ -1,4 +1,5 @@
 <script lang="ts" generics="T">
+  import { keptNotice as say } from './words';
   import Sure from '$lib/ui/Sure.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { beforeNavigate, goto } from '$app/navigation';
@@ -15,13 +16,13 @@
 
   const said = $derived(
     {
-      kept: 'All kept',
-      typing: 'Keeping…',
-      keeping: 'Keeping…',
-      waiting: 'Waiting to keep',
-      invalid: 'Not kept yet',
+      kept: 'Saved',
+      typing: 'Saving…',
+      keeping: 'Saving…',
+      waiting: 'Offline: not saved yet',
+      invalid: 'Not saved',
       conflict: 'Changed elsewhere',
-      refused: 'Not kept'
+      refused: 'Not saved'
     }[document.state]
   );
 
@@ -55,20 +56,20 @@
 
 <span class="state" role="status" data-state={document.state}>{said}</span>
 {#if history}
-  <Act disabled={!document.canUndo} onclick={() => document.undo()}>Undo</Act>
-  <Act disabled={!document.canRedo} onclick={() => document.redo()}>Redo</Act>
+  <Act disabled={!document.canUndo} onclick={() => document.undo()}>{say.undo}</Act>
+  <Act disabled={!document.canRedo} onclick={() => document.redo()}>{say.redo}</Act>
 {/if}
 
 <Sure
   size="xs"
   open={leaving !== null}
-  heading="Leave what is not kept?"
-  yes="Leave"
-  no="Stay"
+  heading={say.leaveWhatIsNotKept}
+  yes={say.leave}
+  no={say.stay}
   onyes={goAllTheSame}
   onclose={() => (leaving = null)}
 >
-  What you changed here is not kept yet. It is lost when you leave.
+  {say.whatYouChangedHereIsNot}
 </Sure>
 
 {#if document.message}
@@ -76,10 +77,10 @@
     <InlineNotification lowContrast kind="warning" hideCloseButton title={said} subtitle={document.message}>
       <svelte:fragment slot="actions">
         {#if document.state === 'conflict'}
-          <Act onclick={() => document.keepMine()}>Keep mine</Act>
-          <Act onclick={() => document.takeTheirs()}>Take theirs</Act>
+          <Act onclick={() => document.keepMine()}>{say.keepMine}</Act>
+          <Act onclick={() => document.takeTheirs()}>{say.takeTheirs}</Act>
         {:else if document.state === 'waiting'}
-          <Act onclick={() => document.flush()}>Try now</Act>
+          <Act onclick={() => document.flush()}>{say.tryNow}</Act>
         {/if}
       </svelte:fragment>
     </InlineNotification>

@@ -86,7 +86,7 @@ export class KeptDocument<T> {
     if (this.state === 'conflict') return;
     if (!read.success) {
       this.state = 'invalid';
-      this.message = 'Not kept yet: something below needs mending.';
+      this.message = 'Not saved: fix the errors below.';
       return;
     }
     this.state = 'typing';

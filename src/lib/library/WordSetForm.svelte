@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { wordSetForm as say } from './words';
   import TextBox from '$lib/ui/TextBox.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Acts from '$lib/ui/Acts.svelte';
@@ -72,7 +73,7 @@
 
 <form
   class="sheet"
-  aria-label={set ? `Word set ${set.name}` : 'New word set'}
+  aria-label={set ? say.wordSet(set.name) : say.newWordSet}
   onsubmit={(event) => {
     event.preventDefault();
     void keep();
@@ -80,43 +81,37 @@
 >
   <div class="line">
     {#if set}<h2 class="mono">@{set.name}</h2>{:else}
-      <Field label="Name" inline bind:value={name} maxlength="60" placeholder="quality-heads" />
+      <Field label={say.name} inline bind:value={name} maxlength="60" placeholder={say.qualityHeads} />
     {/if}
-    <Pick bind:value={kind} aria-label="Meant to be">
-      <option value="wanted">wanted</option>
-      <option value="unwanted">to exclude</option>
+    <Pick bind:value={kind} aria-label={say.meantToBe}>
+      <option value="wanted">{say.wanted}</option>
+      <option value="unwanted">{say.toExclude}</option>
     </Pick>
-    <Field label="Note" inline bind:value={note} maxlength="500" />
+    <Field label={say.note} inline bind:value={note} maxlength="500" />
   </div>
-  <TextBox
-    label="Wordings, one a line: a word, several words, pharma*, or with a scope of its own such as company:“…”"
-    rows="12"
-    bind:value={lines}
-    spellcheck="false"
-  />
+  <TextBox label={say.wordingsOneALineAWord} rows="12" bind:value={lines} spellcheck="false" />
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {#if asking && set}
     <p class="ask" role="alert">
-      This changes the string of {set.usedIn.map((brief) => `“${brief.name}”`).join(', ')}. Versions that were kept stay
-      as they were.
+      {say.thisChangesTheStringIn(set.usedIn.map((brief) => `“${brief.name}”`).join(', '))}
     </p>
     <Acts>
       <Act type="submit" look="main"
-        >Change it in {set.usedIn.length === 1 ? 'this string' : `all ${set.usedIn.length}`}</Act
+        >{say.changeItIn} {set.usedIn.length === 1 ? say.thisString : say.all(set.usedIn.length)}</Act
       >
-      <Act type="button" onclick={() => (asking = false)}>Leave it</Act>
+      <Act type="button" onclick={() => (asking = false)}>{say.leaveIt}</Act>
     </Acts>
   {/if}
   <div class="line">
     <Act type="submit" look="main" disabled={!read.success || !changed || asking}
-      >{set ? 'Keep' : 'Add to the library'}</Act
+      >{set ? say.keep : say.addToTheLibrary}</Act
     >
     {#if set}
-      <Act type="button" disabled={set.usedIn.length > 0} onclick={() => onremove(set.name)}>Delete</Act>
-      {#if set.usedIn.length}<span class="soft">not while a string uses it</span>{/if}
+      <Act type="button" disabled={set.usedIn.length > 0} onclick={() => onremove(set.name)}>{say.deleteText}</Act>
+      {#if set.usedIn.length}<span class="soft">{say.notWhileAStringUsesIt}</span>{/if}
     {/if}
-    {#if written}<CopyButton text={written} label="Copy as a group" of={set?.name ?? 'the new set'} />{/if}
-    <Act type="button" onclick={() => onopen(null)}>Close</Act>
+    {#if written}<CopyButton text={written} label={say.copyAsAGroup} of={set?.name ?? say.theNewSet} />{/if}
+    <Act type="button" onclick={() => onopen(null)}>{say.close}</Act>
   </div>
 </form>
 

@@ -77,7 +77,7 @@ export class LexiconPage {
     if (!given.success) {
       this.refused = new Error(
         senses.length < 2
-          ? 'A word has two meanings or more, a line each: what it means, a colon, and the words that tell it.'
+          ? 'Enter at least two meanings, one per line: the meaning, a colon, and the words that indicate it.'
           : `“${word}” ${given.error.issues[0]!.message}.`
       );
       return false;
@@ -100,7 +100,7 @@ export class LexiconPage {
     try {
       const more = await readJsonFile(file, ownLexiconShape, {
         kind: 'lexicon',
-        hint: 'Choose one that was saved here.'
+        hint: 'Choose a file exported from Eave.'
       });
       this.#take(joinLexicons(this.#now(), more));
     } catch (problem) {

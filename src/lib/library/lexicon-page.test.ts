@@ -43,7 +43,7 @@ describe('what is added to the lexicon', () => {
     expect(lexicon.addTitle({ rank: 'head', function: 'falconry' }, 'en', 'Falconer')).toBe(false);
     expect(String(lexicon.refused)).toContain('no function is called “falconry”');
     expect(lexicon.addMeaning('drone', 'male bee: hive')).toBe(false);
-    expect(String(lexicon.refused)).toContain('two meanings or more');
+    expect(String(lexicon.refused)).toContain('at least two meanings');
     expect(lexicon.addMeaning('two words', 'a: b\nc: d')).toBe(false);
     expect(String(lexicon.refused)).toContain('is one word of letters');
     expect(lexicon.document.value).toEqual(none);
@@ -60,7 +60,7 @@ describe('what is added to the lexicon', () => {
     await lexicon.take(file);
     expect(lexicon.texts.map(({ text }) => text)).toEqual(['beekeeping', 'falconry']);
     await lexicon.take(new File(['{"functions":1}'], 'other.json'));
-    expect(String((lexicon.refused as Error).message)).toContain('other.json is no lexicon');
+    expect(String((lexicon.refused as Error).message)).toContain('other.json isn’t a lexicon');
     expect(lexicon.texts).toHaveLength(2);
   });
 });

@@ -1,7 +1,18 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
 
-  type Name = 'reported' | 'shown' | 'certain' | 'possible' | 'estimated' | 'precision' | 'fits' | 'judged';
+  type Name =
+    | 'reported'
+    | 'shown'
+    | 'certain'
+    | 'possible only'
+    | 'estimated'
+    | 'precision'
+    | 'fits'
+    | 'judged'
+    | 'harvested'
+    | 'shortlisted'
+    | 'to export';
   interface Props {
     /** What the figure is called everywhere. */
     name: Name;

@@ -1,9 +1,9 @@
 /** How exactly a source can be asked a string: the word shown for it, and what it means. */
 export const exactness: Readonly<Record<'exact' | 'wider' | 'impossible', { word: string; means: string }>> = {
-  exact: { word: 'exact', means: 'The source finds just those whom the string means.' },
+  exact: { word: 'exact', means: 'The source finds exactly the people the string describes.' },
   wider: {
     word: 'finds more',
-    means: 'The source cannot be asked all of it, so it finds more people. Eave checks them and takes out the others.'
+    means: 'This source can’t express the whole string; Eave filters out the extras.'
   },
-  impossible: { word: 'cannot be asked', means: 'Nothing of the string can be searched at this source.' }
+  impossible: { word: 'can’t be searched here', means: 'This source can’t search any part of the string.' }
 };

@@ -53,9 +53,9 @@ describe('a number on the screen', () => {
   });
 
   it('is a share in whole per cent with its bounds', () => {
-    expect(percent(0.314)).toBe('31 %');
-    expect(percentRange({ low: 0.174, high: 0.486 })).toBe('17–49 %');
-    expect(percent(1)).toBe('100 %');
+    expect(percent(0.314)).toBe('31%');
+    expect(percentRange({ low: 0.174, high: 0.486 })).toBe('17–49%');
+    expect(percent(1)).toBe('100%');
   });
 
   it('is a day or a moment as people write them', () => {

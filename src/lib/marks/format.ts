@@ -31,9 +31,9 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 export const moment = (iso: string): string => when.format(new Date(iso));
 
 /** A share as whole per cent, with a thin space before the sign. */
-export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+export const percent = (share: number): string => `${Math.round(share * 100)}%`;
 
-export const percentRange = ({ low, high }: Interval): string => `${Math.round(low * 100)}–${Math.round(high * 100)} %`;
+export const percentRange = ({ low, high }: Interval): string => `${Math.round(low * 100)}–${Math.round(high * 100)}%`;
 
 const longDay = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' });
 /** `1 November 2026` for a day as ISO 8601. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { briefReader as say } from './words';
   import TextBox from '$lib/ui/TextBox.svelte';
   import { type Regions } from '$core/people';
   import { personaFromText, type BriefFact } from '$core/persona';
@@ -15,17 +16,17 @@
   const reading = $derived(text.trim() ? personaFromText(text.slice(0, 50_000), regions) : null);
 </script>
 
-<section class="sheet" aria-label="Read a written brief">
+<section class="sheet" aria-label={say.readAWrittenBrief}>
   <div>
-    <h2>Read a written brief</h2>
+    <h2>{say.readAWrittenBrief}</h2>
     <TextBox
       rows="9"
-      aria-label="The brief as it was written"
-      placeholder="Paste a page of text: what is sold, who the best customers are, who is spoken to, who is not wanted. It is read here, by rules, and goes nowhere."
+      aria-label={say.theBriefAsItWasWritten}
+      placeholder={say.pasteAPageOfTextWhat}
       bind:value={text}
     />
     {#if reading?.unread.length}
-      <p class="soft">Not understood: {reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}</p>
+      <p class="soft">{say.notUnderstood} {reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}</p>
     {/if}
   </div>
   <FactsRead {reading} {text} {ontake} {onclose} />

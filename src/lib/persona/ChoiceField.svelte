@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { choiceField as say } from './words';
   import { tick } from 'svelte';
   import ComboBox from 'carbon-components-svelte/src/ComboBox/ComboBox.svelte';
   import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
@@ -41,15 +42,13 @@
   <ComboBox
     size="sm"
     labelText={label}
-    placeholder="add…"
+    placeholder={say.add}
     {items}
     bind:value={typed}
     bind:selectedId={picked}
     shouldFilterItem={(item: { id: string; text: string }, value: string) =>
       !value || `${item.text} ${item.id}`.toLowerCase().includes(value.toLowerCase())}
-    helperText={typed
-      ? 'Enter adds what is marked, or what is written out; only what is on the list can be added.'
-      : hint}
+    helperText={typed ? say.enterAddsWhatIsMarkedOr : hint}
     invalid={invalid !== undefined}
     invalidText={invalid ?? ''}
     on:select={({ detail }: CustomEvent<{ selectedId: string }>) => add(detail.selectedId)}
@@ -62,7 +61,7 @@
         <Tag
           filter
           size="sm"
-          title="Take {name} out"
+          title={say.takeOut(name)}
           on:close={() => onchange(chosen.filter((other) => other !== value))}>{name}</Tag
         >
       {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { contacted as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -22,7 +23,7 @@
       const params = { id: briefId };
       const { revision } = await call('writeContacted', { params, body: { body: [], revision: list.revision } });
       list = { body: [], revision };
-      told = 'The list is empty.';
+      told = say.theListIsEmpty;
     } catch (problem) {
       refused = problem;
       list = await call('readContacted', { params: { id: briefId } }).catch(() => list);
@@ -30,19 +31,19 @@
   }
 </script>
 
-<div class="field" role="group" aria-label="People already contacted">
-  <span class="bx--label">People already contacted</span>
+<div class="field" role="group" aria-label={say.peopleAlreadyContacted}>
+  <span class="bx--label">{say.peopleAlreadyContacted}</span>
   <div class="line">
     <span
       >{list.body.length
         ? `${count(list.body.length)} ${list.body.length === 1 ? 'person' : 'people'}`
-        : 'Nobody yet'}</span
+        : say.nobodyYet}</span
     >
-    <a href="/sources?list=contacted+{briefId}">Add people from a file…</a>
-    {#if list.body.length}<Act onclick={empty}>Empty it</Act>{/if}
+    <a href="/sources?list=contacted+{briefId}">{say.addPeopleFromAFile}</a>
+    {#if list.body.length}<Act onclick={empty}>{say.emptyIt}</Act>{/if}
     <span class="soft" role="status">{told}</span>
   </div>
-  <div class="hint">Known by mail address, or by name and firm. A trial leaves them out and says how many.</div>
+  <div class="hint">{say.knownByMailAddressOrBy}</div>
   <Refused problem={refused} />
 </div>
 

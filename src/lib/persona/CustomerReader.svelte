@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { customerReader as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -29,11 +30,11 @@
   const summary = $derived.by(() => {
     if (!read) return '';
     const { people, faults } = read;
-    const first = faults.slice(0, 3).map(({ line, error }) => `line ${line}: ${error}`);
+    const first = faults.slice(0, 3).map(({ line, error }) => say.line(line, error));
     const bad = faults.length
-      ? ` ${count(faults.length)} row${faults.length === 1 ? ' has' : 's have'} what cannot be read: ${first.join(' ')}`
+      ? ` ${count(faults.length)} row${faults.length === 1 ? ' was' : 's were'} only partly read: ${first.join(' ')}`
       : '';
-    return `${count(people.length)} customers read.${bad}`;
+    return say.customersRead(count(people.length), bad);
   });
 
   // svelte-ignore state_referenced_locally
@@ -85,12 +86,12 @@
   };
 </script>
 
-<section class="sheet" aria-label="From customers won">
+<section class="sheet" aria-label={say.fromCustomersWon}>
   <div class="line">
-    <h2>From customers won</h2>
-    <FileButton label="Choose a CSV" accept={['.csv', '.txt', '.tsv']} onfile={open} />
-    <span class="soft">company, size, industry, country, and who was spoken to; it is read on this page</span>
-    <Act onclick={onclose}>Close</Act>
+    <h2>{say.fromCustomersWon}</h2>
+    <FileButton label={say.chooseACsv} accept={['.csv', '.txt', '.tsv']} onfile={open} />
+    <span class="soft">{say.companySizeIndustryCountryAndWho}</span>
+    <Act onclick={onclose}>{say.close}</Act>
   </div>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if table && read && reading}
@@ -107,21 +108,21 @@
     <p>
       {summary}
       <Act
-        onclick={async () =>
-          (kept = (await onkeep(read.people)) ? `${count(read.people.length)} known-goods kept.` : '')}
-        >Keep them as known-goods</Act
+        onclick={async () => (kept = (await onkeep(read.people)) ? say.knownGoodsKept(count(read.people.length)) : '')}
+        >{say.keepThemAsKnownGoods}</Act
       >
       <span class="soft" role="status">{kept}</span>
     </p>
     <div class="scroll">
       <div class="tabled">
-        <Table aria-label="What customers have in common">
+        <Table aria-label={say.whatCustomersHaveInCommon}>
           <TableHead>
             <TableRow
-              ><TableHeader></TableHeader><TableHeader>Trait</TableHeader><TableHeader>Share of customers</TableHeader
+              ><TableHeader></TableHeader><TableHeader>{say.trait}</TableHeader><TableHeader
+                >{say.shareOfCustomers}</TableHeader
               ><TableHeader
-                >How much more than at
-                <Pick bind:value={sourceId} aria-label="Source to compare with">
+                >{say.howMuchMoreThanAt}
+                <Pick bind:value={sourceId} aria-label={say.sourceToCompareWith}>
                   {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
                 </Pick></TableHeader
               ></TableRow
@@ -134,19 +135,20 @@
                 <TableCell
                   ><Act
                     disabled={isTaken}
-                    aria-label={isTaken ? `${trait.words} is taken` : `Take ${trait.words}`}
-                    onclick={() => take(trait)}>{isTaken ? 'taken' : 'Take'}</Act
+                    aria-label={isTaken ? say.isTaken(trait.words) : say.take(trait.words)}
+                    onclick={() => take(trait)}>{isTaken ? 'taken' : say.take2}</Act
                   ></TableCell
                 >
                 <TableCell><span class="soft">{trait.kind}</span> {trait.words}</TableCell>
                 <TableCell
                   >{percent(trait.share)}
-                  <span class="soft">{percentRange(trait.interval)}, {trait.count} of {trait.of}</span>
-                  {#if trait.thin}<span class="soft">too thin to say</span>{/if}</TableCell
+                  <span class="soft">{say.ofText(percentRange(trait.interval), trait.count, trait.of)}</span>
+                  {#if trait.thin}<span class="soft">{say.tooThinToSay}</span>{/if}</TableCell
                 >
                 <TableCell
                   >{lift(trait)}
-                  {#if base.get(trait.query)}<span class="soft">{count(base.get(trait.query)!.count)} people there</span
+                  {#if base.get(trait.query)}<span class="soft"
+                      >{say.peopleThere(count(base.get(trait.query)!.count))}</span
                     >{/if}</TableCell
                 >
               </TableRow>
@@ -157,9 +159,10 @@
     </div>
     {#each reading.pairs.slice(0, 5) as pair (pair.size + pair.rank)}
       <p>
-        At firms of {pair.size} you spoke to {article(pair.rank)} <b>{pair.rank}</b>: {pair.count} times, {pair.expected.toFixed(
-          1
-        )} if size did not matter.
+        {say.atFirmsOfYouSpokeTo(pair.size, article(pair.rank))} <b>{pair.rank}</b>{say.timesIfSizeDidNotMatter(
+          pair.count,
+          pair.expected.toFixed(1)
+        )}
       </p>
     {/each}
   {/if}

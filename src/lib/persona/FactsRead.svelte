@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { factsRead as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import Acts from '$lib/ui/Acts.svelte';
@@ -25,18 +26,18 @@
     industry: 'industry',
     country: 'country',
     place: 'place',
-    size: 'size of firm',
+    size: say.sizeOfFirm,
     revenue: 'revenue',
-    'must have': 'must have',
-    exclusion: 'must not come',
-    'firm left out': 'firm to leave out',
-    offer: 'what is sold'
+    'must have': say.mustHave,
+    exclusion: say.mustNotCome,
+    'firm left out': say.firmToLeaveOut,
+    offer: say.whatIsSold
   };
   const valueOf = ({ value, kind, words }: BriefFact): string => {
     if (typeof value === 'string') return kind === 'industry' ? words : kind === 'country' ? countryName(value) : value;
     const { from, to } = value;
-    const unit = kind === 'size' ? ' people' : ' million';
-    return from === null ? `up to ${to}${unit}` : to === null ? `${from}${unit} or more` : `${from} to ${to}${unit}`;
+    const unit = kind === 'size' ? say.people : say.million;
+    return from === null ? say.upTo(to, unit) : to === null ? say.orMore(from, unit) : say.to(from, to, unit);
   };
   function toggle(fact: BriefFact) {
     const next = new Set(refused);
@@ -48,10 +49,11 @@
 <div>
   {#if reading}
     <div class="tabled">
-      <Table aria-label="What the brief says">
+      <Table aria-label={say.whatTheBriefSays}>
         <TableHead
           ><TableRow
-            ><TableHeader></TableHeader><TableHeader>Fact</TableHeader><TableHeader>Read from</TableHeader></TableRow
+            ><TableHeader></TableHeader><TableHeader>{say.fact}</TableHeader><TableHeader>{say.readFrom}</TableHeader
+            ></TableRow
           ></TableHead
         >
         <TableBody>
@@ -59,7 +61,7 @@
             <TableRow class={refused.has(keyOf(fact)) ? 'off' : ''}>
               <TableCell
                 ><Tick
-                  label="Accept {kinds[fact.kind]} {valueOf(fact)}"
+                  label={say.accept(kinds[fact.kind], valueOf(fact))}
                   hideLabel
                   disabled={!canTake(fact)}
                   checked={canTake(fact) && !refused.has(keyOf(fact))}
@@ -68,28 +70,26 @@
               >
               <TableCell
                 ><span class="soft">{kinds[fact.kind]}</span> <b>{valueOf(fact)}</b>
-                {#if !canTake(fact)}<span class="soft">(no source can be asked for it)</span>{/if}</TableCell
+                {#if !canTake(fact)}<span class="soft">{say.noSourceCanBeAskedFor}</span>{/if}</TableCell
               >
               <TableCell class="soft">“{text.slice(fact.from, fact.to)}”</TableCell>
             </TableRow>
           {:else}
             <TableRow
-              ><TableCell class="soft" colspan={3}
-                >Nothing was understood. Name titles, trades, countries and sizes, in English.</TableCell
-              ></TableRow
+              ><TableCell class="soft" colspan={3}>{say.nothingWasUnderstoodNameTitlesTrades}</TableCell></TableRow
             >
           {/each}
         </TableBody>
       </Table>
     </div>
   {:else}
-    <p class="soft">Facts appear here as you paste, each with the words it was read from.</p>
+    <p class="soft">{say.factsAppearHereAsYouPaste}</p>
   {/if}
   <Acts>
     <Act look="main" disabled={!accepted.length} onclick={() => ontake(accepted)}
-      >Take {accepted.length} fact{accepted.length === 1 ? '' : 's'} into the persona</Act
+      >{say.takeFactIntoThePersona(accepted.length, accepted.length === 1 ? '' : 's')}</Act
     >
-    <Act onclick={onclose}>Close</Act>
+    <Act onclick={onclose}>{say.close}</Act>
   </Acts>
 </div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { guidedStart as say } from './words';
   import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
   import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
@@ -28,16 +29,16 @@
 </script>
 
 <!-- For whoever does not know yet whom to look for. -->
-<section class="sheet" aria-label="Six questions">
+<section class="sheet" aria-label={say.sixQuestions}>
   <div class="questions">
-    <h2>Six questions</h2>
+    <h2>{say.sixQuestions}</h2>
     <ProgressIndicator>
       {#each sixQuestions as { id }, i (id)}
         <ProgressStep
           label={String(i + 1)}
           complete={answers[id].trim() !== ''}
           current={id === next}
-          description={answers[id].trim() ? 'answered' : 'not answered'}
+          description={answers[id].trim() ? 'answered' : say.notAnswered}
         />
       {/each}
     </ProgressIndicator>
@@ -49,7 +50,8 @@
     <FactsRead reading={read?.reading ?? null} text={read?.text ?? ''} {ontake} {onclose} />
     {#if read?.reading.unread.length}
       <p class="soft">
-        Not taken for a fact: {read.reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}
+        {say.notTakenForAFact}
+        {read.reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}
       </p>
     {/if}
   </div>

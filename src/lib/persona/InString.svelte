@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { inString as say } from './words';
   import { brief as briefPath } from '$lib/frame/paths';
   import type { Origin } from '$core/persona';
 
@@ -16,7 +17,7 @@
 <!-- Leads from a line of the persona to what of the string comes from it. -->
 <div id="line-{of}">
   {#if terms}<a href={briefPath(briefId, 'string', { panel: 'tree', from: of })}
-      >{terms} term{terms === 1 ? '' : 's'} of the string</a
+      >{say.termOfTheString(terms, terms === 1 ? '' : 's')}</a
     >{/if}
 </div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { otherFacts as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -18,21 +19,21 @@
 
   const known: Partial<Record<Fact['scope'], string>> = {
     place: 'place',
-    growth: 'growth in a year, %',
-    founded: 'year founded',
-    tenure: 'months in the role',
-    moved: 'days since the last move',
-    active: 'days since the last post',
-    hiring: 'firm is hiring (yes, no)',
-    funded: 'firm was funded (yes, no)',
-    tech: 'technology of the firm',
-    mail: 'mail (verified, risky, none)',
+    growth: say.growthInAYear,
+    founded: say.yearFounded,
+    tenure: say.monthsInTheRole,
+    moved: say.daysSinceTheLastMove,
+    active: say.daysSinceTheLastPost,
+    hiring: say.firmIsHiringYesNo,
+    funded: say.firmWasFundedYesNo,
+    tech: say.technologyOfTheFirm,
+    mail: say.mailGoodUncertainNone,
     group: 'group',
     skill: 'skill',
     school: 'school',
-    language: 'language of the profile'
+    language: say.languageOfTheProfile
   };
-  const words = (scope: Fact['scope']) => known[scope] ?? `own field “${ownWords(scope)}”`;
+  const words = (scope: Fact['scope']) => known[scope] ?? say.ownField(ownWords(scope));
   let typed: Record<string, string> = $state({});
   const unused = $derived([...otherFacts, ...own].filter((scope) => !facts.some((fact) => fact.scope === scope)));
   const put = (scope: Fact['scope'], change: Partial<Fact>) =>
@@ -57,23 +58,23 @@
 </script>
 
 <fieldset>
-  <legend>Other facts</legend>
+  <legend>{say.otherFacts}</legend>
   {#each facts as fact (fact.scope)}
     <div>
       <span>{words(fact.scope)}</span>
       {#if takesRange(fact.scope)}
         <Field
           inputmode="numeric"
-          aria-label="{fact.scope} from"
-          placeholder="any"
+          aria-label={say.from(fact.scope)}
+          placeholder={say.any}
           value={shown(fact, 'from')}
           oninput={(e) => putNumber(fact.scope, 'from', e.currentTarget.value)}
         />
-        to
+        {say.to}
         <Field
           inputmode="numeric"
-          aria-label="{fact.scope} to"
-          placeholder="any"
+          aria-label={say.to2(fact.scope)}
+          placeholder={say.any}
           value={shown(fact, 'to')}
           oninput={(e) => putNumber(fact.scope, 'to', e.currentTarget.value)}
         />
@@ -81,8 +82,8 @@
       {#if !isNumberFact(fact.scope)}
         <Field
           class="wide"
-          aria-label="{fact.scope}: values with commas"
-          placeholder="values with commas"
+          aria-label={say.valuesWithCommas(fact.scope)}
+          placeholder={say.valuesWithCommas2}
           value={fact.values.join(', ')}
           onchange={(e) =>
             put(fact.scope, {
@@ -96,24 +97,24 @@
       <Act
         look="plain"
         type="button"
-        aria-label="Take {fact.scope} out"
+        aria-label={say.takeOut(fact.scope)}
         onclick={() => onchange(facts.filter((one) => one !== fact))}>✕</Act
       >
     </div>
   {/each}
   {#if unused.length}
     <Pick
-      aria-label="Add a fact"
+      aria-label={say.addAFact}
       value=""
       onpick={(picked) => {
         add(picked);
       }}
     >
-      <option value="">add a fact …</option>
+      <option value="">{say.addAFact2}</option>
       {#each unused as scope (scope)}<option value={scope}>{words(scope)}</option>{/each}
     </Pick>
   {/if}
-  {#if problem}<p role="alert">A fact: {problem}</p>{/if}
+  {#if problem}<p role="alert">{say.aFact(problem)}</p>{/if}
 </fieldset>
 
 <style>

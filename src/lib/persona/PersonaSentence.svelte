@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { personaSentence as say } from './words';
   import { describePersona, missingFrom, type Persona } from '$core/persona';
 
   /** `whole`: nothing of it is wrong, so that what is missing can be told. */
@@ -7,9 +8,9 @@
 </script>
 
 <div class="said">
-  <p class="sentence" aria-label="The persona in a sentence">{describePersona(persona)}</p>
+  <p class="sentence" aria-label={say.thePersonaInASentence}>{describePersona(persona)}</p>
   {#if missing.length}
-    <ul class="missing" aria-label="What is missing">
+    <ul class="missing" aria-label={say.whatIsMissing}>
       {#each missing as note (note)}<li>{note}</li>{/each}
     </ul>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sizeBands as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Persona } from '$core/persona';
@@ -33,29 +34,29 @@
 </script>
 
 <fieldset>
-  <legend>Size bands</legend>
-  <p class="soft">Who decides depends on the size: give each band its own titles.</p>
+  <legend>{say.sizeBands}</legend>
+  <p class="soft">{say.whoDecidesDependsOnTheSize}</p>
   {#each bands as band, i (i)}
     <div class="band">
       <Field
-        label="from"
+        label={say.from}
         inline
         inputmode="numeric"
-        aria-label="Band {i + 1} from"
+        aria-label={say.bandFrom(i + 1)}
         value={shown(i, 'from')}
         oninput={(e) => putSize(i, 'from', e.currentTarget.value)}
       />
       <Field
-        label="to"
+        label={say.to}
         inline
         inputmode="numeric"
-        aria-label="Band {i + 1} to"
-        placeholder="any"
+        aria-label={say.bandTo(i + 1)}
+        placeholder={say.any}
         value={shown(i, 'to')}
         oninput={(e) => putSize(i, 'to', e.currentTarget.value)}
       />
       <LinesField
-        label="Titles of band {i + 1}"
+        label={say.titlesOfBand(i + 1)}
         hint=""
         rows={2}
         lines={band.titles}
@@ -64,12 +65,12 @@
       <Act
         look="plain"
         type="button"
-        aria-label="Take band {i + 1} out"
+        aria-label={say.takeBandOut(i + 1)}
         onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</Act
       >
     </div>
   {/each}
-  <Act type="button" onclick={add}>Add a band</Act>
+  <Act type="button" onclick={add}>{say.addABand}</Act>
   {#each notes as note (note)}<p class="note">{note}</p>{/each}
 </fieldset>
 

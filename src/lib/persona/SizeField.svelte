@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sizeField as say } from './words';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
   import type { Persona } from '$core/persona';
   import { readSize, shownSize } from './typed-size';
@@ -27,22 +28,22 @@
 
 <div class="sizes">
   <TextInput
-    labelText="People employed, from"
+    labelText={say.peopleEmployedFrom}
     value={text.from}
-    placeholder="any"
+    placeholder={say.any}
     invalid={problem !== undefined}
     on:input={(event) => type('from', String(event.detail ?? ''))}
   />
   <TextInput
-    labelText="to"
+    labelText={say.to}
     value={text.to}
-    placeholder="any"
+    placeholder={say.any}
     invalid={problem !== undefined}
     on:input={(event) => type('to', String(event.detail ?? ''))}
   />
 </div>
 {#if problem}<p class="wrong" role="alert">
-    Company size: {problem}{problem.endsWith('.') ? '' : '.'} Write digits, as in 51.
+    {say.companySizeWriteDigitsAsIn(problem, problem.endsWith('.') ? '' : '.')}
   </p>{/if}
 
 <style>

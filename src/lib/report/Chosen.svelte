@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { chosen as say } from './words';
   import { searchesRunInWords } from '$core/measure';
   import { call } from '$lib/api/call';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -17,29 +18,32 @@
     );
   });
   const figuresOf = (trialId: string) => measured.find((one) => one.trialId === trialId)?.figures;
+  /** A note that is the same for every source is said once. */
+  const note = $derived(
+    new Set(brief.chosen.map((one) => one.note)).size === 1 && brief.chosen.length > 1 ? brief.chosen[0]!.note : ''
+  );
   const which = $derived(brief.certainOnly ? 'certain' : 'possible');
 </script>
 
-<ul aria-label="Versions chosen">
+<ul aria-label={say.versionsChosen}>
   {#each brief.chosen as one (one.sourceId)}
     {@const figures = figuresOf(one.trialId)}
     {@const precision = figures?.precision[which]}
     <li>
       <b>{one.source}</b>:
       <a href={briefPath(brief.id, 'trial', { trial: one.trialId })}
-        >version {one.version}{one.name ? `, ${one.name}` : ''}</a
+        >{say.version(one.version)}{one.name ? `, ${one.name}` : ''}</a
       >
       {#if figures && precision}
-        · {about(figures.estimated[which])} found{searchesRunInWords(figures)
-          ? ` by ${searchesRunInWords(figures)}`
-          : ''}{precision.share === null
-          ? ''
-          : ` · ${percent(precision.share)} fits (${percentRange(precision.interval)})`}
+        {say.found(about(figures.estimated[which]))}{searchesRunInWords(figures)
+          ? say.by(searchesRunInWords(figures))
+          : ''}{precision.share === null ? '' : say.fits(percent(precision.share), percentRange(precision.interval))}
       {/if}
-      {#if one.note}<span class="soft">{one.note}</span>{/if}
+      {#if one.note && !note}<span class="soft">{one.note}</span>{/if}
     </li>
   {/each}
-  <li><a href={briefPath(brief.id, 'report')}>Report</a></li>
+  {#if note}<li class="soft">{note}</li>{/if}
+  <li><a href={briefPath(brief.id, 'report')}>{say.report}</a></li>
 </ul>
 
 <style>

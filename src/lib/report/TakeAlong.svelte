@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { takeAlong as say } from './words';
   import FileButton from '$lib/ui/FileButton.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
@@ -48,38 +49,38 @@
       if (kind === 'qrels') {
         const told = await call('importQrels', { params, body: { text } });
         return [
-          `${told.added} verdicts taken in`,
-          `${told.same} were here already`,
-          told.otherwise ? `${told.otherwise} say otherwise than here and were left` : '',
-          told.elsewhere ? `${told.elsewhere} are on sources that are not here` : ''
+          say.verdictsTakenIn(told.added),
+          say.wereHereAlready(told.same),
+          told.otherwise ? say.sayOtherwiseThanHereAndWere(told.otherwise) : '',
+          told.elsewhere ? say.areOnSourcesThatAreNot(told.elsewhere) : ''
         ]
           .filter(Boolean)
           .join(', ');
       }
       const told = await call('importRuns', { params, body: { text } });
-      return `${told.added} runs taken in, ${told.same} were here already${told.unknown ? `, ${told.unknown} people are not known at their source` : ''}`;
+      return `${told.added} runs imported, ${told.same} already here${told.unknown ? `, ${told.unknown} people aren’t known at their source` : ''}`;
     });
     ontaken();
   }
 </script>
 
-<section class="sheet" aria-label="Take it along">
+<section class="sheet" aria-label={say.takeItAlong}>
   <div>
-    <Act onclick={() => window.print()}>Print</Act>
-    <Act onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}>Markdown</Act>
-    <Act onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>CSV</Act>
-    <Act onclick={saveBrief}>Whole brief as a file</Act>
+    <Act onclick={() => window.print()}>{say.print}</Act>
+    <Act onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}>{say.markdown}</Act>
+    <Act onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>{say.csv}</Act>
+    <Act onclick={saveBrief}>{say.wholeBriefAsAFile}</Act>
   </div>
   <div>
-    <span class="soft">TREC</span>
-    <Act onclick={saveQrels}>Verdicts (qrels)</Act>
-    <Act onclick={saveRuns}>Results (runs)</Act>
+    <span class="soft">{say.trec}</span>
+    <Act onclick={saveQrels}>{say.verdictsQrels}</Act>
+    <Act onclick={saveRuns}>{say.resultsRuns}</Act>
     <FileButton
-      label="Take qrels in"
+      label={say.takeQrelsIn}
       accept={['.qrels', '.txt', 'text/plain']}
       onfile={(file) => take(file, 'qrels')}
     />
-    <FileButton label="Take runs in" accept={['.run', '.txt', 'text/plain']} onfile={(file) => take(file, 'runs')} />
+    <FileButton label={say.takeRunsIn} accept={['.run', '.txt', 'text/plain']} onfile={(file) => take(file, 'runs')} />
   </div>
   {#if said}<p role="status">{said}.</p>{/if}
   <Refused problem={refused} />

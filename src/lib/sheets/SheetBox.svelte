@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sheetBox as say } from './words';
   import type { Box } from '$core/dialect';
   import { textScopes } from '$core/language';
   import Act from '$lib/ui/Act.svelte';
@@ -18,77 +19,81 @@
 <div class="box">
   <div class="form-line">
     <Field
-      label="Label"
+      label={say.label}
       inline
       value={box.label}
       maxlength="100"
       oninput={(e) => onchange({ label: e.currentTarget.value })}
     />
-    <Pick label="searches" value={box.searches} onpick={(picked) => onchange({ searches: picked as Box['searches'] })}>
-      {#each textScopes as scope (scope)}<option value={scope}>{scope === 'any' ? 'whole profile' : scope}</option
+    <Pick
+      label={say.searches}
+      value={box.searches}
+      onpick={(picked) => onchange({ searches: picked as Box['searches'] })}
+    >
+      {#each textScopes as scope (scope)}<option value={scope}>{scope === 'any' ? say.wholeProfile : scope}</option
         >{/each}
     </Pick>
-    <Act type="button" onclick={onremove} aria-label="Take out {box.label}">Take out</Act>
+    <Act type="button" onclick={onremove} aria-label={say.takeOut(box.label)}>{say.takeOut2}</Act>
   </div>
   {#if box.scoped}
-    <p class="soft">Takes Eave’s notation as it is.</p>
+    <p class="soft">{say.takesEavesNotationAsItIs}</p>
   {:else}
     <div class="form-line">
       <Pick
-        label="and"
-        aria-label="How “and” is written"
+        label={say.and}
+        aria-label={say.howAndIsWritten}
         value={box.and ?? ''}
         onpick={(picked) => onchange({ and: nullable(picked) as Box['and'] })}
       >
-        <option value="">no sign</option>{#each ['AND', '&', '+'] as sign (sign)}<option>{sign}</option>{/each}
+        <option value="">{say.noSign}</option>{#each ['AND', '&', '+'] as sign (sign)}<option>{sign}</option>{/each}
       </Pick>
       <Pick
-        label="or"
-        aria-label="How “or” is written"
+        label={say.or}
+        aria-label={say.howOrIsWritten}
         value={box.or ?? ''}
         onpick={(picked) => onchange({ or: nullable(picked) as Box['or'] })}
       >
-        <option value="">cannot</option>{#each ['OR', '|', ',', ';'] as sign (sign)}<option>{sign}</option>{/each}
+        <option value="">{say.cannot}</option>{#each ['OR', '|', ',', ';'] as sign (sign)}<option>{sign}</option>{/each}
       </Pick>
       <Pick
-        label="not"
-        aria-label="How “not” is written"
+        label={say.not}
+        aria-label={say.howNotIsWritten}
         value={box.not ?? ''}
         onpick={(picked) => onchange({ not: nullable(picked) as Box['not'] })}
       >
-        <option value="">cannot</option>{#each ['NOT', '-', '!'] as sign (sign)}<option>{sign}</option>{/each}
+        <option value="">{say.cannot}</option>{#each ['NOT', '-', '!'] as sign (sign)}<option>{sign}</option>{/each}
       </Pick>
       <Pick
-        label="words side by side mean"
-        aria-label="What words side by side mean"
+        label={say.wordsSideBySideMean}
+        aria-label={say.whatWordsSideBySideMean}
         value={box.beside}
         onpick={(picked) => onchange({ beside: picked as Box['beside'] })}
       >
-        <option value="and">all of them</option><option value="or">any of them</option><option value="phrase"
-          >a phrase</option
+        <option value="and">{say.allOfThem}</option><option value="or">{say.anyOfThem}</option><option value="phrase"
+          >{say.aPhrase}</option
         >
       </Pick>
       <Pick
-        label="binds first"
-        aria-label="What binds first"
+        label={say.bindsFirst}
+        aria-label={say.whatBindsFirst}
         value={box.binding}
         onpick={(picked) => onchange({ binding: picked as Box['binding'] })}
       >
-        <option value="standard">and</option><option value="or-first">or</option><option value="left-to-right"
-          >what stands left</option
+        <option value="standard">{say.and}</option><option value="or-first">{say.or}</option><option
+          value="left-to-right">{say.whatStandsLeft}</option
         >
       </Pick>
     </div>
     <div class="form-line">
-      {#each [['phrase', 'quotes make phrases'], ['group', 'brackets make groups'], ['prefix', '* ends a word beginning'], ['excludesAlone', 'answers exclusions alone']] as const as [key, words] (key)}
+      {#each [['phrase', say.quotesMakePhrases], ['group', say.bracketsMakeGroups], ['prefix', say.endsAWordBeginning], ['excludesAlone', say.answersExclusionsAlone]] as const as [key, words] (key)}
         <Tick label={words} checked={box[key]} ontick={(on) => onchange({ [key]: on })} />
       {/each}
       <Field
-        label="written before all"
+        label={say.writtenBeforeAll}
         inline
         value={box.opening}
         maxlength="200"
-        placeholder="site:…"
+        placeholder={say.site}
         oninput={(e) => onchange({ opening: e.currentTarget.value })}
       />
     </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sheetCounting as say } from './words';
   import type { Sheet } from '$core/dialect';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -13,17 +14,17 @@
 
 <div class="form-line">
   <Tick
-    label="finds other endings (English)"
+    label={say.findsOtherEndingsEnglish}
     checked={sheet.matching.stemming !== null}
     ontick={(on) => put('matching', { ...sheet.matching, stemming: on ? 'english' : null })}
   />
   <Tick
-    label="takes é for e"
+    label={say.takesEForE}
     checked={sheet.matching.diacritics === 'folded'}
     ontick={(on) => put('matching', { ...sheet.matching, diacritics: on ? 'folded' : 'kept' })}
   />
   <Pick
-    label="counts"
+    label={say.counts}
     value={sheet.counting.kind}
     onpick={(picked) =>
       put(
@@ -35,14 +36,14 @@
             : { kind: 'exact' }
       )}
   >
-    <option value="exact">exactly</option><option value="rounded">rounded</option><option value="guess"
-      >by a guess</option
+    <option value="exact">{say.exactly}</option><option value="rounded">{say.rounded}</option><option value="guess"
+      >{say.byAGuess}</option
     >
   </Pick>
   {#if sheet.counting.kind === 'rounded'}
     {@const counting = sheet.counting}
     <Field
-      label="above"
+      label={say.above}
       inline
       class="number"
       inputmode="numeric"
@@ -50,7 +51,7 @@
       oninput={(e) => put('counting', { ...counting, above: Number(e.currentTarget.value) })}
     />
     <Field
-      label="to figures"
+      label={say.toFigures}
       inline
       class="number"
       inputmode="numeric"
@@ -60,7 +61,7 @@
   {:else if sheet.counting.kind === 'guess'}
     {@const counting = sheet.counting}
     <Field
-      label="up to times off"
+      label={say.upToTimesOff}
       inline
       class="number"
       inputmode="decimal"
@@ -71,10 +72,10 @@
 </div>
 <div class="form-line">
   <Field
-    label="words it drops, inside quotes too"
+    label={say.wordsItDropsInsideQuotesToo}
     inline
     value={sheet.matching.stopWords.join(' ')}
-    placeholder="of the and"
+    placeholder={say.ofTheAnd}
     onchange={(e) =>
       put('matching', {
         ...sheet.matching,
@@ -85,14 +86,14 @@
       })}
   />
   <Tick
-    label="charges"
+    label={say.charges}
     checked={sheet.price !== null}
     ontick={(on) => put('price', on ? { perSearch: 0, perRecord: 0, unit: 'EUR' } : null)}
   />
   {#if sheet.price}
     {@const price = sheet.price}
     <Field
-      label="a search"
+      label={say.aSearch}
       inline
       class="number"
       inputmode="decimal"
@@ -100,7 +101,7 @@
       oninput={(e) => put('price', { ...price, perSearch: Number(e.currentTarget.value) })}
     />
     <Field
-      label="a record"
+      label={say.aRecord}
       inline
       class="number"
       inputmode="decimal"
@@ -108,7 +109,7 @@
       oninput={(e) => put('price', { ...price, perRecord: Number(e.currentTarget.value) })}
     />
     <Field
-      label="in"
+      label={say.inText}
       inline
       class="number"
       value={price.unit}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sheetFact as say } from './words';
   import { bucketsFrom, type Fact } from '$core/dialect';
   import { isNumberFact } from '$core/language';
   import Act from '$lib/ui/Act.svelte';
@@ -17,7 +18,7 @@
 <div class="fact">
   <b>{fact.scope}</b>
   <Field
-    label="label"
+    label={say.label}
     inline
     value={fact.label ?? ''}
     placeholder={fact.scope}
@@ -25,15 +26,15 @@
     oninput={(e) => onchange({ label: e.currentTarget.value || undefined })}
   />
   {#if isNumberFact(fact.scope)}
-    <Tick label="from – to" checked={fact.range} ontick={(on) => onchange({ range: on })} />
+    <Tick label={say.fromTo} checked={fact.range} ontick={(on) => onchange({ range: on })} />
     {#if !fact.range}
       <Field
-        label="named ranges"
+        label={say.namedRanges}
         inline
         value={fact.buckets?.map(({ label }) => label).join('; ') ?? ''}
-        placeholder="none; or 1–10; 11–50; 51+"
+        placeholder={say.noneOr191049}
         invalid={unread !== ''}
-        invalidText="“{unread}” tells no numbers. Write it as in 11–50 or 501+."
+        invalidText={say.tellsNoNumbersWriteItAs(unread)}
         onchange={(e) => {
           const read = bucketsFrom(e.currentTarget.value);
           unread = 'unread' in read ? read.unread : '';
@@ -43,22 +44,22 @@
       />
     {/if}
   {:else}
-    <Tick label="include" checked={fact.include} ontick={(on) => onchange({ include: on })} />
-    <Tick label="exclude" checked={fact.exclude} ontick={(on) => onchange({ exclude: on })} />
+    <Tick label={say.include} checked={fact.include} ontick={(on) => onchange({ include: on })} />
+    <Tick label={say.exclude} checked={fact.exclude} ontick={(on) => onchange({ exclude: on })} />
     <Field
-      label="at most"
+      label={say.atMost}
       inline
       class="number"
       inputmode="numeric"
       value={fact.most ?? ''}
-      placeholder="any"
+      placeholder={say.any}
       oninput={(e) => onchange({ most: e.currentTarget.value.trim() ? Number(e.currentTarget.value) : null })}
     />
     <Field
-      label="values"
+      label={say.values}
       inline
       value={fact.values?.join('; ') ?? ''}
-      placeholder="any; or a list with semicolons"
+      placeholder={say.anyOrAListWithSemicolons}
       onchange={(e) =>
         onchange({
           values: e.currentTarget.value.trim()
@@ -70,7 +71,7 @@
         })}
     />
   {/if}
-  <Act type="button" onclick={onremove} aria-label="Take out {fact.scope}">Take out</Act>
+  <Act type="button" onclick={onremove} aria-label={say.takeOut(fact.scope)}>{say.takeOut2}</Act>
 </div>
 
 <style>

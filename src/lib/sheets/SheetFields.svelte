@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sheetFields as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -11,10 +12,9 @@
 
   interface Props {
     sheet: Sheet;
-    disabled: boolean;
     onchange: (sheet: Sheet) => void;
   }
-  let { sheet, disabled, onchange }: Props = $props();
+  let { sheet, onchange }: Props = $props();
 
   const put = <K extends keyof Sheet>(key: K, value: Sheet[K]) => onchange({ ...sheet, [key]: value });
   const putBox = (at: number, change: Partial<Box>) =>
@@ -87,22 +87,28 @@
       ]);
   }
   const limits: [keyof Sheet['limits'], string][] = [
-    ['characters', 'Characters in a box'],
-    ['words', 'Words in a search'],
-    ['operators', 'Operators in a search'],
-    ['nesting', 'Brackets in brackets'],
-    ['shown', 'Results shown'],
-    ['page', 'Results a page'],
-    ['perMinute', 'Requests a minute'],
-    ['searches', 'Searches a string may take']
+    ['characters', say.charactersInABox],
+    ['words', say.wordsInASearch],
+    ['operators', say.operatorsInASearch],
+    ['nesting', say.bracketsInBrackets],
+    ['shown', say.resultsShown],
+    ['page', say.resultsAPage],
+    ['perMinute', say.requestsAMinute],
+    ['searches', say.searchesAStringMayTake]
   ];
 </script>
 
-<fieldset {disabled}>
+<fieldset>
   <div class="form-line">
-    <Field label="Name" inline value={sheet.name} maxlength="100" oninput={(e) => put('name', e.currentTarget.value)} />
     <Field
-      label="About"
+      label={say.name}
+      inline
+      value={sheet.name}
+      maxlength="100"
+      oninput={(e) => put('name', e.currentTarget.value)}
+    />
+    <Field
+      label={say.about}
       inline
       value={sheet.about}
       maxlength="500"
@@ -110,7 +116,7 @@
     />
   </div>
 
-  <h2>Boxes</h2>
+  <h2>{say.boxes}</h2>
   {#each sheet.boxes as box, i (box.id)}
     <SheetBox
       {box}
@@ -122,9 +128,9 @@
         )}
     />
   {/each}
-  <Act type="button" onclick={addBox} class="add">Add a box</Act>
+  <Act type="button" onclick={addBox} class="add">{say.addABox}</Act>
 
-  <h2>Facts and lists</h2>
+  <h2>{say.factsAndLists}</h2>
   {#each sheet.facts as fact, i (fact.scope)}
     <SheetFact
       {fact}
@@ -137,25 +143,25 @@
     />
   {/each}
   <Pick
-    label="Add"
+    label={say.add}
     value=""
     onpick={(picked) => {
       addFact(picked);
     }}
   >
-    <option value="">a fact or a list …</option>
+    <option value="">{say.aFactOrAList}</option>
     {#each unusedScopes as scope (scope)}<option value={scope}>{scope}</option>{/each}
   </Pick>
 
   <fieldset class="tells">
-    <legend>What its results tell of a person</legend>
-    <p class="soft">What is not ticked is unknown of its people, never a no: they stay, marked as possible.</p>
+    <legend>{say.whatItsResultsTellOfA}</legend>
+    <p class="soft">{say.whatIsNotTickedIsUnknown}</p>
     {#each tellable as { name, scopes: some } (name)}
       <div>
         <b>{name}</b>
         {#each some as scope (scope)}
           <Checkbox
-            labelText={scope === 'any' ? 'the whole profile' : scope}
+            labelText={scope === 'any' ? say.theWholeProfile : scope}
             title=""
             checked={sheet.tells.includes(scope)}
             on:check={({ detail }) => tell(scope, detail)}
@@ -165,7 +171,7 @@
     {/each}
   </fieldset>
 
-  <h2>Limits</h2>
+  <h2>{say.limits}</h2>
   <div class="grid">
     {#each limits as [key, words] (key)}
       <Field
@@ -174,13 +180,13 @@
         class="number"
         inputmode="numeric"
         value={typed[key] ?? sheet.limits[key] ?? ''}
-        placeholder="none"
+        placeholder={say.none}
         oninput={(e) => putLimit(key, e.currentTarget.value)}
       />
     {/each}
   </div>
 
-  <h2>How it matches, counts and charges</h2>
+  <h2>{say.howItMatchesCountsAndCharges}</h2>
   <SheetCounting {sheet} {put} />
 </fieldset>
 

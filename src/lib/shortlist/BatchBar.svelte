@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { batchBar as say } from './words';
   import type { Answer } from '$api';
   import { count } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
@@ -29,39 +30,39 @@
 </script>
 
 <!-- What can be done with those who are chosen. -->
-<div class="bar" role="toolbar" aria-label="With those chosen">
-  <b>{count(desk.many)} chosen</b>
+<div class="bar" role="toolbar" aria-label={say.withThoseChosen}>
+  <b>{say.chosen(count(desk.many))}</b>
   <form
     onsubmit={(event) => {
       event.preventDefault();
       void addTag();
     }}
   >
-    <Field aria-label="A tag to add" placeholder="tag" list="tags" maxlength="60" bind:value={tag} />
+    <Field aria-label={say.aTagToAdd} placeholder={say.tag} list="tags" maxlength="60" bind:value={tag} />
     <datalist id="tags"
       >{#each tags as name (name)}<option value={name}></option>{/each}</datalist
     >
   </form>
   {#if tags.length}
     <Pick
-      label="Take a tag off"
+      label={say.takeATagOff}
       hideLabel
       value=""
       onpick={(name) => void (name && desk.change({ removeTags: [name] }))}
     >
-      <option value="">take a tag off…</option>
+      <option value="">{say.takeATagOff2}</option>
       {#each tags as name (name)}<option value={name}>{name}</option>{/each}
     </Pick>
   {/if}
   <Pick
-    label="Priority"
+    label={say.priority}
     hideLabel
     value=""
     onpick={(one) => void (one && desk.change({ priority: one === '-' ? null : Number(one) }))}
   >
-    <option value="">priority…</option>
+    <option value="">{say.priority2}</option>
     {#each ['1', '2', '3', '4', '5'] as one (one)}<option value={one}>{one}</option>{/each}
-    <option value="-">none</option>
+    <option value="-">{say.none}</option>
   </Pick>
   <form
     onsubmit={(event) => {
@@ -70,7 +71,7 @@
       step = '';
     }}
   >
-    <Field aria-label="Next step" placeholder="next step" maxlength="200" bind:value={step} />
+    <Field aria-label={say.nextStep} placeholder={say.nextStep2} maxlength="200" bind:value={step} />
   </form>
   <form
     onsubmit={(event) => {
@@ -79,14 +80,14 @@
       why = '';
     }}
   >
-    <Field aria-label="Why they are left out" placeholder="leave out: why" maxlength="200" bind:value={why} />
+    <Field aria-label={say.whyTheyAreLeftOut} placeholder={say.leaveOutWhy} maxlength="200" bind:value={why} />
   </form>
-  <Act onclick={() => desk.change({ leaveOut: null })}>Take in</Act>
-  <Act disabled={desk.everybody || desk.many < 2 || desk.many > 50} onclick={desk.join}>One person</Act>
-  <Act disabled={desk.many < 2} onclick={onmorelike}>More like these</Act>
-  <Act onclick={oncopy}>Copy</Act>
-  <Act onclick={() => desk.change({ drop: true })}>Take off</Act>
-  <Act look="plain" onclick={() => desk.clear()}>none</Act>
+  <Act onclick={() => desk.change({ leaveOut: null })}>{say.takeIn}</Act>
+  <Act disabled={desk.everybody || desk.many < 2 || desk.many > 50} onclick={desk.join}>{say.onePerson}</Act>
+  <Act disabled={desk.many < 2} onclick={onmorelike}>{say.moreLikeThese}</Act>
+  <Act onclick={oncopy}>{say.copy}</Act>
+  <Act onclick={() => desk.change({ drop: true })}>{say.takeOff}</Act>
+  <Act look="plain" onclick={() => desk.clear()}>{say.none}</Act>
 </div>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { doubtfulPairs as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
@@ -23,7 +24,7 @@
 <Modal
   open={pairs !== null}
   passiveModal
-  modalHeading="Perhaps the same person"
+  modalHeading={say.perhapsTheSamePerson}
   size="lg"
   on:close={() => (pairs = null)}
 >
@@ -39,9 +40,9 @@
           >
         </div>
       {/each}
-      <div><span class="soft">{why}</span><br /><Act onclick={() => join(numbers)}>One person</Act></div>
+      <div><span class="soft">{why}</span><br /><Act onclick={() => join(numbers)}>{say.onePerson}</Act></div>
     </div>
-  {:else}<p>Nobody on this list looks like another.</p>{/each}
+  {:else}<p>{say.nobodyOnThisListLooksLike}</p>{/each}
 </Modal>
 
 <style>

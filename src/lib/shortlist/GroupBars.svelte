@@ -1,7 +1,9 @@
 <script lang="ts">
+  import { groupBars as say } from './words';
   import { scaleLinear } from 'd3-scale';
   import type { Answer } from '$api';
   import { countryName } from '$core/people';
+  import Figure from '$lib/marks/Figure.svelte';
   import { count } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import Act from '$lib/ui/Act.svelte';
@@ -19,21 +21,21 @@
   const width = $derived(scaleLinear([0, most], [0, 100]));
   const words: Record<string, string> = {
     none: 'none',
-    unchecked: 'not checked',
-    in: 'to export',
-    out: 'excluded, in all'
+    unchecked: say.notChecked,
+    in: say.toExport,
+    out: say.excludedInAll
   };
   function said(value: string): string {
     if (group === 'country') return countryName(value);
-    if (group === 'verdict') return value === 'none' ? 'not judged' : verdicts[value as Verdict].word;
+    if (group === 'verdict') return value === 'none' ? say.notJudged : verdicts[value as Verdict].word;
     if (group === 'leftOut') return words[value] ?? leftOutShort[value as LeftOutReason];
     return words[value] ?? value;
   }
 </script>
 
 <!-- How many there are of each: a small chart whose bars filter the table. -->
-<section class="sheet" aria-label="How many there are of each">
-  <Pick label="By" value={group} onpick={(picked) => desk.look({ group: picked as GroupName })}>
+<section class="sheet" aria-label={say.howManyThereAreOfEach}>
+  <Pick label={say.by} value={group} onpick={(picked) => desk.look({ group: picked as GroupName })}>
     {#each Object.entries(groups) as [name, word] (name)}<option value={name}>{word}</option>{/each}
   </Pick>
   <ul>
@@ -41,13 +43,16 @@
       {@const on = desk.query.filter[group] === value}
       <li>
         <Act look="plain" aria-pressed={on} onclick={() => desk.filter(group, on ? '' : value)}>
-          <span class="said">{said(value)}</span><span class="number">{count(people)}</span>
+          <span class="said">{said(value)}</span><span class="number"
+            >{#if group === 'leftOut' && value === 'in'}<Figure name="to export" value={people}>{count(people)}</Figure
+              >{:else}{count(people)}{/if}</span
+          >
           <svg viewBox="0 0 100 3" preserveAspectRatio="none" aria-hidden="true"
             ><rect width="100" height="3" class="ground" /><rect width={width(people)} height="3" /></svg
           >
         </Act>
       </li>
-    {:else}<li class="soft">nothing known</li>{/each}
+    {:else}<li class="soft">{say.nothingKnown}</li>{/each}
   </ul>
 </section>
 

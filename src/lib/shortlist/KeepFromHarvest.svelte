@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { keepFromHarvest as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
@@ -54,19 +55,18 @@
 <!-- Keeps those whom the filter of a harvest finds. -->
 <Modal
   bind:open
-  modalHeading="Keep on the shortlist"
-  primaryButtonText={busy ? 'Keeping…' : 'Keep them'}
+  modalHeading={say.keepOnTheShortlist}
+  primaryButtonText={busy ? 'Adding…' : say.keepThem}
   primaryButtonDisabled={busy}
-  secondaryButtonText="Not now"
+  secondaryButtonText={say.notNow}
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={keep}
 >
   <Refused problem={refused} />
   <p>
-    {desk.of === null ? 'Those' : count(desk.of)} whom the filter finds, each once with all records; who is on the list already
-    is brought up to date.
+    {say.whomTheFilterFindsEachOnce(desk.of === null ? say.those : say.people(count(desk.of)))}
   </p>
-  {#if learnt}<NumberField label="Likely to fit from, in %" max={100} placeholder="any" bind:value={likely} />{/if}
-  <Field label="Why they are kept" maxlength="500" bind:value={why} />
+  {#if learnt}<NumberField label={say.likelyToFitFromIn} max={100} placeholder={say.any} bind:value={likely} />{/if}
+  <Field label={say.whyTheyAreKept} maxlength="500" bind:value={why} />
 </Modal>

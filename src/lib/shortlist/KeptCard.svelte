@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { keptCard as say } from './words';
   import type { Answer } from '$api';
   import { leadingJob, countryName } from '$core/people';
   import Sure from '$lib/ui/Sure.svelte';
   import { moment } from '$lib/marks/format';
   import Act from '$lib/ui/Act.svelte';
+  import DateField from '$lib/ui/DateField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -18,9 +20,9 @@
     desk.change(what, whom, was);
   const typed = (event: Event) => (event.currentTarget as HTMLInputElement).value.trim();
   const letter = $derived([
-    { name: 'greeting', word: 'Greeting', now: person.greeting, before: person.name },
-    { name: 'firm', word: 'Firm', now: person.firmSaid, before: person.company },
-    { name: 'title', word: 'Title', now: person.tidyTitle, before: person.title }
+    { name: 'greeting', word: say.greeting, now: person.greeting, before: person.name },
+    { name: 'firm', word: say.firm, now: person.firmSaid, before: person.company },
+    { name: 'title', word: say.title, now: person.tidyTitle, before: person.title }
   ] as const);
   let objecting = $state(false);
   const fields = $derived(card.fields.filter(({ told }) => told.some(Boolean)));
@@ -28,10 +30,10 @@
 </script>
 
 <!-- Everything that is known of one person, by source and date. -->
-<section class="sheet" aria-label="The person">
+<section class="sheet" aria-label={say.thePerson}>
   <header>
     <h2>{person.name}</h2>
-    <Act onclick={() => desk.close()} aria-label="Close the card">Close</Act>
+    <Act onclick={() => desk.close()} aria-label={say.closeTheCard}>{say.close}</Act>
   </header>
   <p>
     {[person.title, person.company].filter(Boolean).join(' at ')}
@@ -40,41 +42,50 @@
   <p>
     {#if person.mail}{person.mail} <span class="soft">{person.mailState}{person.mailWhy && `: ${person.mailWhy}`}</span>
     {:else if card.guess}<span class="soft"
-        >no address; likely <b>{card.guess.address}</b>, a guess by {card.guess.pattern} ({card.guess.seen} of {card
-          .guess.of} there)</span
-      >{:else}<span class="soft">no address</span>{/if}
+        >{say.noAddressLikely} <b>{card.guess.address}</b>{say.aGuessByOfThere(
+          card.guess.pattern,
+          card.guess.seen,
+          card.guess.of
+        )}</span
+      >{:else}<span class="soft">{say.noAddress}</span>{/if}
     {#if person.phone}· {person.phone}{/if}
   </p>
   <p class="soft">
-    Kept {moment(person.keptAt)}{person.keptBy && ` by ${person.keptBy}`} from {person.keptFrom === 'people'
-      ? 'a file'
+    {say.kept(moment(person.keptAt))}{person.keptBy && say.by(person.keptBy)}
+    {say.from}
+    {person.keptFrom === 'people'
+      ? say.aFile
       : person.keptFrom === 'records'
-        ? 'a trial'
+        ? say.aTrial
         : person.keptFrom}{person.keptWhy && `: ${person.keptWhy}`}{person.takenAt
-      ? `; taken along ${moment(person.takenAt)}`
+      ? say.takenAlong(moment(person.takenAt))
       : ''}
   </p>
   <div class="line">
-    <Pick label="Priority" value={person.priority ?? 0} onpick={(priority) => change({ priority: priority || null })}>
+    <Pick
+      label={say.priority}
+      value={person.priority ?? 0}
+      onpick={(priority) => change({ priority: priority || null })}
+    >
       <option value={0}>–</option>
       {#each [1, 2, 3, 4, 5] as one (one)}<option value={one}>{one}</option>{/each}
     </Pick>
     <Field
-      label="Next"
+      label={say.next}
       inline
       value={person.nextStep}
       maxlength="500"
       onchange={(event: Event) => change({ nextStep: typed(event) }, { nextStep: person.nextStep })}
     />
-    <Field
-      type="date"
-      aria-label="On which day"
+    <DateField
+      label={say.onWhichDay}
+      hideLabel
       value={person.nextOn ?? ''}
-      onchange={(event: Event) => change({ nextOn: typed(event) || null }, { nextOn: person.nextOn })}
+      onpick={(day) => change({ nextOn: day || null }, { nextOn: person.nextOn })}
     />
   </div>
   <Field
-    label="Note"
+    label={say.note}
     value={person.note}
     maxlength="2000"
     onchange={(event: Event) => change({ note: typed(event) }, { note: person.note })}
@@ -92,7 +103,7 @@
     </div>
   {/if}
 
-  <h3>In a letter</h3>
+  <h3>{say.inALetter}</h3>
   <table class="plain">
     <tbody>
       {#each letter as { name, word, now, before } (name)}
@@ -101,7 +112,7 @@
           <td class="soft before">{before}</td>
           <td
             ><Field
-              aria-label="{word} in a letter"
+              aria-label={say.inALetter2(word)}
               value={now}
               maxlength="200"
               onchange={(event: Event) => change({ written: { [name]: typed(event) } })}
@@ -109,15 +120,15 @@
           >
           <td
             >{#if card.written.includes(name)}<Act look="plain" onclick={() => change({ written: { [name]: null } })}
-                >as Eave would: {card.cleaned[name] || 'none'}</Act
-              >{:else if name === 'greeting' && !card.cleaned.sure}<span class="soft">not sure</span>{/if}</td
+                >{say.asEaveWould} {card.cleaned[name] || 'none'}</Act
+              >{:else if name === 'greeting' && !card.cleaned.sure}<span class="soft">{say.notSure}</span>{/if}</td
           >
         </tr>
       {/each}
     </tbody>
   </table>
 
-  <h3>{card.records.length === 1 ? 'One record' : `${card.records.length} records`}</h3>
+  <h3>{card.records.length === 1 ? say.oneRecord : say.records(card.records.length)}</h3>
   {#if card.records.length > 1}
     <table class="plain">
       <tbody>
@@ -133,7 +144,7 @@
             </td>
             <td class="soft"
               >{why}{#if why === 'chosen'}
-                <Act look="plain" onclick={() => change({ choice: { [field]: null } })}>let go</Act>{/if}</td
+                <Act look="plain" onclick={() => change({ choice: { [field]: null } })}>{say.letGo}</Act>{/if}</td
             >
           </tr>
         {/each}
@@ -143,9 +154,9 @@
   {#each card.records as { sourceId, sourceName, seenAt, person: one }, i (sourceId + one.id)}
     {@const job = leadingJob(one)}
     <div class="record">
-      <b>{sourceId === 'list' ? 'a file' : sourceName}</b> <span class="soft">{moment(seenAt)}</span>
+      <b>{sourceId === 'list' ? say.aFile : sourceName}</b> <span class="soft">{moment(seenAt)}</span>
       {#if card.records.length > 1}<Act look="plain" onclick={() => desk.split(person.number, i)}
-          >somebody else: split</Act
+          >{say.somebodyElseSplit}</Act
         >{/if}
       <div>
         {[
@@ -159,29 +170,28 @@
       </div>
     </div>
   {/each}
-  <Fold title="Leave out, take off, or they objected">
+  <Fold title={say.leaveOutTakeOffOrThey}>
     <div class="line">
       {#if person.leftOut.includes('by hand')}
-        <Act onclick={() => change({ leaveOut: null })}>Take in again</Act>
-      {:else}<Act onclick={() => change({ leaveOut: '' })}>Leave out</Act>{/if}
-      <Act onclick={() => change({ drop: true })}>Take off the list</Act>
-      <Act look="danger" onclick={() => (objecting = true)}>Erase on objection…</Act>
+        <Act onclick={() => change({ leaveOut: null })}>{say.takeInAgain}</Act>
+      {:else}<Act onclick={() => change({ leaveOut: '' })}>{say.leaveOut}</Act>{/if}
+      <Act onclick={() => change({ drop: true })}>{say.takeOffTheList}</Act>
+      <Act look="danger" onclick={() => (objecting = true)}>{say.eraseOnObjection}</Act>
     </div>
   </Fold>
 </section>
 <Sure
   open={objecting}
-  heading="Erase {person.name} everywhere?"
-  yes="Erase for good"
-  no="Cancel"
+  heading={say.eraseEverywhere(person.name)}
+  yes={say.eraseForGood}
+  no={say.cancel}
   onyes={() => {
     const [first] = card.records;
     if (first) void desk.erase({ sourceId: first.sourceId, personId: first.person.id });
   }}
   onclose={() => (objecting = false)}
 >
-  This deletes every record of this person from files, trials, diaries, harvests, watches and shortlists. Verdicts stay
-  as numbers without a name. Only a keyed hash is kept, so that they are never imported again. You can't undo this.
+  {say.thisDeletesEveryRecordOfThis}
 </Sure>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { leftToSettle as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Answer } from '$api';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -11,15 +12,15 @@
   passiveModal
   size="sm"
   open={left.length > 0}
-  modalHeading="Erased. Please check these places"
+  modalHeading={say.erasedPleaseCheckThesePlaces}
   on:close={() => (left = [])}
 >
-  <p>Every record was erased. These texts may still name the person; only you can tell what to remove.</p>
+  <p>{say.everyRecordWasErasedTheseTexts}</p>
   <ul>
     {#each left as { what, brief, rows } (`${what} ${brief?.id ?? ''}`)}
       <li>
-        {what}: {rows.toLocaleString('en')}{#if brief}&nbsp;in <a href={briefPath(brief.id, 'persona')}>{brief.name}</a
-          >{/if}
+        {what}: {rows.toLocaleString('en')}{#if brief}{say.inText}
+          <a href={briefPath(brief.id, 'persona')}>{brief.name}</a>{/if}
       </li>
     {/each}
   </ul>

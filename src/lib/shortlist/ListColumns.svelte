@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { listColumns as say } from './words';
   import type { Answer } from '$api';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -30,7 +31,7 @@
         })}
     />
   {/each}
-  <Fold title="Keep this view">
+  <Fold title={say.keepThisView}>
     <form
       onsubmit={(event) => {
         event.preventDefault();
@@ -38,8 +39,8 @@
         viewName = '';
       }}
     >
-      <Field label="Name" inline maxlength="200" bind:value={viewName} />
-      <Act type="submit">Keep</Act>
+      <Field label={say.name} inline maxlength="200" bind:value={viewName} />
+      <Act type="submit">{say.keep}</Act>
     </form>
   </Fold>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { listSettings as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Answer, Body } from '$api';
   import Act from '$lib/ui/Act.svelte';
@@ -20,9 +21,9 @@
   const types = ['text', 'number', 'date', 'choice', 'yes/no'] as const;
   const colours = ['red', 'green', 'blue', 'purple', 'teal', 'gray'] as const;
   const firmLists = {
-    customers: 'Customers',
-    competitors: 'Competitors',
-    own: 'Our own firms, subsidiaries too'
+    customers: say.customers,
+    competitors: say.competitors,
+    own: say.ourOwnFirmsSubsidiariesToo
   } as const;
 
   const draftOf = () => ({
@@ -75,79 +76,75 @@
 
 <Modal
   bind:open
-  modalHeading="Settings of this list"
-  primaryButtonText="Keep"
+  modalHeading={say.settingsOfThisList}
+  primaryButtonText={say.keep}
   primaryButtonDisabled={!draft.name.trim()}
-  secondaryButtonText="Leave them"
+  secondaryButtonText={say.leaveThem}
   size="lg"
   on:click:button--secondary={() => (open = false)}
   on:submit={keep}
 >
   {#if open}
     <div class="two">
-      <Field label="Name" maxlength="200" bind:value={draft.name} />
+      <Field label={say.name} maxlength="200" bind:value={draft.name} />
       <Field
-        label="For what it is kept"
+        label={say.forWhatItIsKept}
         maxlength="500"
-        placeholder="to write to them about …"
+        placeholder={say.toWriteToThemAbout}
         bind:value={draft.purpose}
       />
     </div>
     <Field
-      label="Your name, remembered with whom you keep"
+      label={say.yourNameRememberedWithWhomYou}
       maxlength="100"
-      placeholder="kept in this browser"
+      placeholder={say.keptInThisBrowser}
       bind:value={me}
     />
-    <h4>Columns of its own</h4>
+    <h4>{say.columnsOfItsOwn}</h4>
     {#each draft.columns as column, i (i)}
       <div class="line">
-        <Field aria-label="Name of column {i + 1}" maxlength="200" bind:value={column.name} />
-        <Pick label="Type" hideLabel value={column.type} onpick={(type) => (column.type = type)}>
+        <Field aria-label={say.nameOfColumn(i + 1)} maxlength="200" bind:value={column.name} />
+        <Pick label={say.type} hideLabel value={column.type} onpick={(type) => (column.type = type)}>
           {#each types as type (type)}<option value={type}>{type}</option>{/each}
         </Pick>
         {#if column.type === 'choice'}<Field
-            aria-label="Choices, commas between"
-            placeholder="choices, commas between"
+            aria-label={say.choicesCommasBetween}
+            placeholder={say.choicesCommasBetween2}
             bind:value={column.listed}
           />{/if}
         <Act
           look="plain"
-          aria-label="Take {column.name} out"
+          aria-label={say.takeOut(column.name)}
           onclick={() => (draft.columns = draft.columns.filter((_, at) => at !== i))}>✕</Act
         >
       </div>
     {/each}
-    <Act onclick={() => draft.columns.push({ name: '', type: 'text', choices: [], listed: '' })}>Add a column</Act>
-    <h4>Tags and their colours</h4>
+    <Act onclick={() => draft.columns.push({ name: '', type: 'text', choices: [], listed: '' })}>{say.addAColumn}</Act>
+    <h4>{say.tagsAndTheirColours}</h4>
     <div class="line">
       {#each draft.tags as tag, i (i)}
-        <Field aria-label="Tag {i + 1}" maxlength="60" bind:value={tag.name} />
-        <Pick label="Colour" hideLabel value={tag.colour} onpick={(colour) => (tag.colour = colour)}>
+        <Field aria-label={say.tag(i + 1)} maxlength="60" bind:value={tag.name} />
+        <Pick label={say.colour} hideLabel value={tag.colour} onpick={(colour) => (tag.colour = colour)}>
           {#each colours as colour (colour)}<option value={colour}>{colour}</option>{/each}
         </Pick>
       {/each}
-      <Act onclick={() => draft.tags.push({ name: '', colour: 'teal' })}>Add a tag</Act>
+      <Act onclick={() => draft.tags.push({ name: '', colour: 'teal' })}>{say.addATag}</Act>
     </div>
-    <h4>Whom to leave out, always with the reason shown</h4>
+    <h4>{say.whomToLeaveOutAlwaysWith}</h4>
     <div class="three">
       {#each Object.entries(firmLists) as [name, word] (name)}
         <TextBox
-          label="{word}, one a line"
+          label={say.oneALine(word)}
           rows="4"
           bind:value={draft.firms[name as keyof typeof firmLists]}
-          placeholder="firm or its domain"
+          placeholder={say.firmOrItsDomain}
         />
       {/each}
     </div>
-    <a href="/sources?list=customers+{briefId}">Customers from a file…</a>
+    <a href="/sources?list=customers+{briefId}">{say.customersFromAFile}</a>
+    <Tick label={say.peopleInCountriesThatAskPrior} checked={draft.consent} ontick={(on) => (draft.consent = on)} />
     <Tick
-      label="people in countries that ask prior consent (the list is in the library)"
-      checked={draft.consent}
-      ontick={(on) => (draft.consent = on)}
-    />
-    <Tick
-      label="whoever is taken along counts as contacted in this brief’s other lists"
+      label={say.whoeverIsTakenAlongCountsAs}
       checked={draft.takenCounts}
       ontick={(on) => (draft.takenCounts = on)}
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mailCheck as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import type { Answer } from '$api';
@@ -32,49 +33,56 @@
   const stateWords = {
     waiting: 'waits',
     running: 'checks',
-    paused: 'stands still',
-    done: 'is done',
-    failed: 'broke off'
+    paused: say.standsStill,
+    done: say.isDone,
+    failed: say.brokeOff
   };
 </script>
 
 <Modal
   bind:open
-  modalHeading="Check addresses"
-  primaryButtonText={underWay ? 'Stop' : isPaused ? `Go on with ${count(toAsk)}` : `Check ${count(toAsk)}`}
+  modalHeading={say.checkAddresses}
+  primaryButtonText={underWay ? say.stop : isPaused ? say.goOnWith(count(toAsk)) : say.check(count(toAsk))}
   primaryButtonDisabled={!underWay && !toAsk}
-  secondaryButtonText="Close"
+  secondaryButtonText={say.close}
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={() => void desk.checkMail({ do: underWay ? 'stop' : isPaused ? 'go on' : 'check', ...wanted() })}
 >
   <Refused problem={desk.refused} />
   <p>
-    {count(toAsk)} addresses can be asked about, at {cost.toLocaleString('en')}
-    {unit}{cost === 1 ? '' : 's'} at most: only valid ones are paid for.
+    {say.addressesCanBeAskedAboutAt(count(toAsk))}
+    {cost.toLocaleString('en')}
+    {say.atMostOnlyGoodOnesAre(unit, cost === 1 ? '' : 's')}
   </p>
   <p class="soft">
-    Told without asking: {count(told.malformed)} malformed, {count(told.duplicate)} twice, {count(told.role)} of firms, {count(
-      told.throwAway
+    {say.toldWithoutAskingMalformedTwiceOf(
+      count(told.malformed),
+      count(told.duplicate),
+      count(told.role),
+      count(told.throwAway)
     )}
-    to throw away.
   </p>
   {#if run}
     <p role="status">
-      The check {stateWords[run.state]}: {count(run.checked)} of {count(run.addresses)} asked, {count(run.valid)} valid, {run.spent.toLocaleString(
-        'en',
-        { maximumFractionDigits: 2 }
-      )}
-      {unit}s spent{run.goesOnAt ? `; goes on ${moment(run.goesOnAt)}` : ''}.{run.problem && ` ${run.problem}`}
+      {say.theCheckOfAskedGood(stateWords[run.state], count(run.checked), count(run.addresses), count(run.good))}
+      {run.spent.toLocaleString('en', { maximumFractionDigits: 2 })}
+      {say.sSpent(unit)}{run.goesOnAt ? say.goesOn(moment(run.goesOnAt)) : ''}.{run.problem && ` ${run.problem}`}
     </p>
-    <ProgressBar size="sm" max={Math.max(1, run.addresses)} value={run.checked} labelText="Addresses asked" hideLabel />
+    <ProgressBar
+      size="sm"
+      max={Math.max(1, run.addresses)}
+      value={run.checked}
+      labelText={say.addressesAsked}
+      hideLabel
+    />
   {/if}
   <div class="line">
-    <NumberField label="Checks a day" min={1} bind:value={perDay} />
-    <NumberField label="a month" min={1} bind:value={perMonth} />
-    {#if underWay}<Act onclick={() => desk.checkMail({ do: 'go on', ...wanted() })}>Keep the plan</Act>{/if}
+    <NumberField label={say.checksADay} min={1} bind:value={perDay} />
+    <NumberField label={say.aMonth} min={1} bind:value={perMonth} />
+    {#if underWay}<Act onclick={() => desk.checkMail({ do: 'go on', ...wanted() })}>{say.keepThePlan}</Act>{/if}
   </div>
-  <p class="soft">Used: {count(plan.today)} today, {count(plan.month)} this month (UTC).</p>
+  <p class="soft">{say.usedTodayThisMonthUtc(count(plan.today), count(plan.month))}</p>
 </Modal>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { moreLike as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { goto } from '$app/navigation';
   import type { Answer } from '$api';
@@ -26,10 +27,10 @@
 <!-- What chosen people share, as a string that is tested like any other. -->
 <Modal
   open={told !== null}
-  modalHeading="More like these"
-  primaryButtonText="Keep as a version, and test it"
+  modalHeading={say.moreLikeThese}
+  primaryButtonText={say.keepAsAVersionAndTest}
   primaryButtonDisabled={!told?.text}
-  secondaryButtonText="Close"
+  secondaryButtonText={say.close}
   size="lg"
   on:close={() => (told = null)}
   on:click:button--secondary={() => (told = null)}
@@ -38,11 +39,12 @@
   {#if told}
     {#if told.text}<pre class="mono">{told.text}</pre>
       <p>
-        {#if told.precision.judged}Of {count(told.precision.judged)} judged whom it finds, {percent(
-            told.precision.fits / told.precision.judged
-          )} fit ({percentRange(told.precision.interval)}).{:else}Nobody whom it finds was judged yet.{/if}
-        It would add {count(told.adds.people)} people whom this brief has seen and who are not on the list{told.adds
-          .some.length
+        {#if told.precision.judged}{say.ofJudgedWhomItFindsFit(
+            count(told.precision.judged),
+            percent(told.precision.fits / told.precision.judged),
+            percentRange(told.precision.interval)
+          )}{:else}{say.nobodyWhomItFindsWasJudged}{/if}
+        {say.itWouldAddPeopleWhomThis(count(told.adds.people))}{told.adds.some.length
           ? `, such as ${told.adds.some
               .slice(0, 4)
               .map(({ name, jobs }) => [name, jobs?.[0]?.title].filter(Boolean).join(', '))
@@ -50,25 +52,27 @@
           : ''}.
       </p>
       <table>
-        <thead><tr><th>They share</th><th>these</th><th>the rest</th><th>times as often</th></tr></thead>
+        <thead
+          ><tr><th>{say.theyShare}</th><th>{say.these}</th><th>{say.theRest}</th><th>{say.timesAsOften}</th></tr></thead
+        >
         <tbody>
           {#each told.traits as { text, good, ofGood, rest, ofRest, lift } (text)}
             <tr
-              ><td class="mono">{text}</td><td>{good} of {ofGood}</td><td>{count(rest)} of {count(ofRest)}</td><td
-                >{lift.toFixed(1)}</td
-              ></tr
+              ><td class="mono">{text}</td><td>{say.ofText(good, ofGood)}</td><td
+                >{say.ofText2(count(rest), count(ofRest))}</td
+              ><td>{lift.toFixed(1)}</td></tr
             >
           {/each}
         </tbody>
       </table>
     {:else}<p>
-        They share nothing that a string could ask for: their titles are not told, or have nothing in common.
+        {say.theyShareNothingThatAString}
       </p>{/if}
     {#if told.firms.length}
-      <h4>Firms like theirs</h4>
+      <h4>{say.firmsLikeTheirs}</h4>
       <ul>
         {#each told.firms as { company, people, shared, told: of } (company)}
-          <li>{company} <span class="soft">{shared} of {of} facts alike; {count(people)} seen there</span></li>
+          <li>{company} <span class="soft">{say.ofFactsAlikeSeenThere(shared, of, count(people))}</span></li>
         {/each}
       </ul>
     {/if}

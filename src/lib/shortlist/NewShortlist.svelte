@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { newShortlist as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { goto } from '$app/navigation';
   import { call } from '$lib/api/call';
@@ -28,15 +29,15 @@
 
 <Modal
   bind:open
-  modalHeading="A new shortlist"
-  primaryButtonText="Begin it"
+  modalHeading={say.aNewShortlist}
+  primaryButtonText={say.beginIt}
   primaryButtonDisabled={!name.trim()}
-  secondaryButtonText="Not now"
+  secondaryButtonText={say.notNow}
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={create}
 >
   <Refused problem={refused} />
-  <Field label="Name" maxlength="200" bind:value={name} />
-  <Field label="For what it is kept" maxlength="500" bind:value={purpose} />
+  <Field label={say.name} maxlength="200" bind:value={name} />
+  <Field label={say.forWhatItIsKept} maxlength="500" bind:value={purpose} />
 </Modal>

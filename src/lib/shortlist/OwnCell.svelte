@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ownCell as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import type { Answer } from '$api';
@@ -20,7 +21,7 @@
     value={value === true ? 'yes' : value === false ? 'no' : ''}
     onpick={(picked) => onchange(picked === '' ? null : picked === 'yes')}
   >
-    <option value="">–</option><option value="yes">yes</option><option value="no">no</option>
+    <option value="">–</option><option value="yes">{say.yes}</option><option value="no">{say.no}</option>
   </Pick>
 {:else if column.type === 'choice'}
   <Pick label={column.name} value={String(value ?? '')} onpick={(picked) => onchange(picked || null)}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pasteRows as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -39,7 +40,7 @@
         params: desk.params,
         body: { why, by: myName(), from: { kind: 'people', people, own } }
       });
-      said = `${count(told.kept)} kept, ${count(told.there)} were there${told.joined ? `, ${count(told.joined)} were one of these` : ''}${told.objected ? `, ${count(told.objected)} objected before and were left away` : ''}.`;
+      said = `${count(told.kept)} added, ${count(told.there)} already there${told.joined ? `, ${count(told.joined)} merged with one of these` : ''}${told.objected ? `, ${count(told.objected)} excluded because they objected` : ''}.`;
       text = '';
       await desk.again();
     } catch (problem) {
@@ -50,24 +51,23 @@
 
 <Modal
   bind:open
-  modalHeading="Keep people of a file or a spreadsheet"
-  primaryButtonText="Keep them"
+  modalHeading={say.keepPeopleOfAFileOr}
+  primaryButtonText={say.keepThem}
   primaryButtonDisabled={!text.trim()}
-  secondaryButtonText="Close"
+  secondaryButtonText={say.close}
   on:click:button--secondary={() => (open = false)}
   on:submit={keep}
 >
   <Refused problem={refused} />
   <p>
-    Rows copied from a spreadsheet, or a CSV, with their heading: names and firms are recognised in all languages of the
-    lexicon, columns of this list by their name. Whoever is on the list already is brought up to date.
+    {say.rowsCopiedFromASpreadsheetOr}
   </p>
-  <TextBox label="Rows" rows="9" bind:value={text} placeholder="Name, Title, Company, Email" />
+  <TextBox label={say.rows} rows="9" bind:value={text} placeholder={say.nameTitleCompanyEmail} />
   <div class="line">
-    <Tick label="other columns become columns of this list" checked={more} ontick={(on) => (more = on)} />
-    <Field label="Why they are kept" inline maxlength="500" bind:value={why} />
+    <Tick label={say.otherColumnsBecomeColumnsOfThis} checked={more} ontick={(on) => (more = on)} />
+    <Field label={say.whyTheyAreKept} inline maxlength="500" bind:value={why} />
     <FileButton
-      label="From a CSV"
+      label={say.fromACsv}
       accept={['.csv', '.tsv', 'text/csv']}
       onfile={async (file) => (text = await file.text())}
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { peopleTable as say } from './words';
   import type { Answer } from '$api';
   import ArrowDown from 'carbon-icons-svelte/lib/ArrowDown.svelte';
   import ArrowUp from 'carbon-icons-svelte/lib/ArrowUp.svelte';
@@ -49,12 +50,12 @@
   };
   const colourOf = (tag: string) => list.tags.find(({ name }) => name === tag)?.colour ?? 'gray';
   const mailWords: Record<string, string> = {
-    valid: '✓ valid',
-    risky: '△ risky',
-    invalid: '✕ invalid',
-    unknown: '? unknown',
-    unchecked: 'not checked',
-    none: 'no address'
+    good: say.good,
+    uncertain: say.uncertain,
+    bad: say.bad,
+    unanswered: say.noAnswer,
+    unchecked: say.notChecked,
+    none: say.noAddress
   };
   function ownText(person: KeptPerson, name: string): string {
     const value = person.own[name.slice(4)];
@@ -77,14 +78,14 @@
   onscroll={() => (top = box!.scrollTop)}
   tabindex="0"
   role="region"
-  aria-label="People, a row each"
+  aria-label={say.peopleARowEach}
 >
   <Table aria-rowcount={desk.of + 1}>
     <TableHead>
       <TableRow>
         <TableHeader class="tick"
           ><Tick
-            label="Everybody by this filter"
+            label={say.everybodyByThisFilter}
             hideLabel
             checked={desk.everybody}
             ontick={(on) => {
@@ -101,7 +102,7 @@
           >
             {#if unsorted.has(name)}<span class="head">{heading(name)}</span>{:else}
               <Act look="plain" onclick={(event: MouseEvent) => desk.sort(name, event.shiftKey)}
-                >{name === 'name' ? 'Name' : heading(name)}
+                >{name === 'name' ? say.name : heading(name)}
                 {#if now}{#if now.down}<ArrowDown size={16} />{:else}<ArrowUp size={16} />{/if}{now.place ??
                     ''}{/if}</Act
               >{/if}
@@ -118,7 +119,7 @@
             {@const verdict = person.verdict && verdicts[person.verdict]}
             <TableCell class="tick"
               ><Tick
-                label="Choose {person.name}"
+                label={say.choose(person.name)}
                 hideLabel
                 checked={desk.everybody || desk.chosen.has(person.number)}
                 ontick={(on, { shiftKey }) => desk.choose(place, on, shiftKey)}
@@ -169,9 +170,7 @@
     </TableBody>
   </Table>
   {#if !desk.of}<p class="soft nobody">
-      {list.people
-        ? 'Nobody by this filter.'
-        : 'Nobody is kept here yet. Keep people from a trial (K), a harvest, all fits, or a file.'}
+      {list.people ? say.nobodyByThisFilter : say.nobodyIsKeptHereYetKeep}
     </p>{/if}
 </div>
 
@@ -214,10 +213,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
-  .valid {
+  .good {
     color: var(--accent);
   }
-  .invalid {
+  .bad {
     color: var(--warm);
   }
   .nobody {

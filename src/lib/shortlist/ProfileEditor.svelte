@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { profileEditor as say } from './words';
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
   import Act from '$lib/ui/Act.svelte';
@@ -50,46 +51,46 @@
   <ol>
     {#each body.columns as column, i (i)}
       <li>
-        <Field aria-label="Header of column {i + 1}" bind:value={column.header} />
-        <Pick label="From what" hideLabel value={column.from} onpick={(from) => (column.from = from)}>
+        <Field aria-label={say.headerOfColumn(i + 1)} bind:value={column.header} />
+        <Pick label={say.fromWhat} hideLabel value={column.from} onpick={(from) => (column.from = from)}>
           {#each columnSources as from (from)}<option value={from}>{from}</option>{/each}
         </Pick>
         {#if column.from === 'own column'}
-          <Pick label="Which" hideLabel value={column.of} onpick={(of) => (column.of = of)}>
-            <option value="">which…</option>
+          <Pick label={say.which} hideLabel value={column.of} onpick={(of) => (column.of = of)}>
+            <option value="">{say.which2}</option>
             {#each list.columns as own (own.name)}<option value={own.name}>{own.name}</option>{/each}
           </Pick>
         {:else if column.from === 'fixed text'}<Field
-            aria-label="The text"
-            placeholder="the text"
+            aria-label={say.theText}
+            placeholder={say.theText2}
             bind:value={column.of}
           />{/if}
-        <Act look="plain" disabled={!i} aria-label="Move {column.header} up" onclick={() => move(i, -1)}>↑</Act>
+        <Act look="plain" disabled={!i} aria-label={say.moveUp(column.header)} onclick={() => move(i, -1)}>↑</Act>
         <Act
           look="plain"
           disabled={i === body.columns.length - 1}
-          aria-label="Move {column.header} down"
+          aria-label={say.moveDown(column.header)}
           onclick={() => move(i, 1)}>↓</Act
         >
         <Act
           look="plain"
           disabled={body.columns.length === 1}
-          aria-label="Take {column.header} out"
+          aria-label={say.takeOut(column.header)}
           onclick={() => (body!.columns = body!.columns.filter((_, at) => at !== i))}>✕</Act
         >
       </li>
     {/each}
   </ol>
   <div class="line">
-    <Act onclick={() => body!.columns.push({ header: 'New column', from: 'fixed text', of: '' })}>Add a column</Act>
-    <Pick label="Dates" value={body.dates} onpick={(one) => (body!.dates = one)}>
+    <Act onclick={() => body!.columns.push({ header: 'New column', from: 'fixed text', of: '' })}>{say.addAColumn}</Act>
+    <Pick label={say.dates} value={body.dates} onpick={(one) => (body!.dates = one)}>
       {#each dates as one (one)}<option value={one}>{one}</option>{/each}
     </Pick>
-    <Pick label="Numbers" value={body.numbers} onpick={(one) => (body!.numbers = one)}>
+    <Pick label={say.numbers} value={body.numbers} onpick={(one) => (body!.numbers = one)}>
       {#each numbers as one (one)}<option value={one}>{one}</option>{/each}
     </Pick>
-    <Field label="Keep as" inline bind:value={as} maxlength="200" />
-    <Act disabled={!as.trim()} onclick={keep}>Keep these columns</Act>
+    <Field label={say.keepAs} inline bind:value={as} maxlength="200" />
+    <Act disabled={!as.trim()} onclick={keep}>{say.keepTheseColumns}</Act>
   </div>
 {/if}
 

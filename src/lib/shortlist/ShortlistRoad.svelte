@@ -1,33 +1,53 @@
 <script lang="ts">
+  import { shortlistRoad as say } from './words';
   import type { Answer } from '$api';
+  import Figure from '$lib/marks/Figure.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
 
+  interface Step {
+    what: string;
+    said: string;
+    figure?: { name: 'harvested' | 'shortlisted'; value: number | null };
+  }
   let { list }: { list: Answer<'readShortlist'> } = $props();
 
   const { road, precision } = $derived(list);
   const steps = $derived(
     [
-      { what: 'rows reported', said: road.reported ? about(road.reported) : '–' },
-      { what: 'people gathered', said: road.gathered === null ? '–' : count(road.gathered) },
-      { what: 'judged fit', said: count(road.fits) },
-      { what: 'kept here', said: count(road.kept) },
-      { what: 'addresses valid', said: count(road.valid) },
-      { what: 'taken along', said: count(road.taken) }
-    ].map((one, i) => ({ ...one, i }))
+      { what: say.rowsReported, said: road.reported ? about(road.reported) : '–' },
+      {
+        what: say.peopleCollected,
+        said: road.gathered === null ? '–' : count(road.gathered),
+        figure: { name: 'harvested' as const, value: road.gathered }
+      },
+      { what: say.judgedFit, said: count(road.fits) },
+      {
+        what: say.onThisList,
+        said: count(road.kept),
+        figure: { name: 'shortlisted' as const, value: road.kept }
+      },
+      { what: say.goodAddresses, said: count(road.good) },
+      { what: say.takenAlong, said: count(road.taken) }
+    ].map((one: Step, i) => ({ ...one, i }))
   );
 </script>
 
 <!-- The whole road on one line. -->
-<ol class="sheet" aria-label="The road to this list">
-  {#each steps as { what, said, i } (what)}
+<ol class="sheet" aria-label={say.theRoadToThisList}>
+  {#each steps as { what, said, figure, i } (what)}
     <li>
-      {#if i}<span class="soft" aria-hidden="true">→</span>{/if}<b>{said}</b> <span class="soft">{what}</span>
+      {#if i}<span class="soft" aria-hidden="true">→</span>{/if}<b
+        >{#if figure}<Figure {...figure}>{said}</Figure>{:else}{said}{/if}</b
+      > <span class="soft">{what}</span>
     </li>
   {/each}
   <li class="share">
-    {#if precision.judged}<b>{percent(precision.fits / precision.judged)}</b>
-      <span class="soft">fit ({percentRange(precision.interval)}), by {count(precision.judged)} judged here</span>
-    {:else}<span class="soft">nobody here is judged yet</span>{/if}
+    {#if precision.judged && precision.fits === precision.judged}<span class="soft"
+        >{say.allJudgedFit(count(precision.judged))}</span
+      >
+    {:else if precision.judged}<b>{percent(precision.fits / precision.judged)}</b>
+      <span class="soft">{say.fitByJudgedHere(percentRange(precision.interval), count(precision.judged))}</span>
+    {:else}<span class="soft">{say.nobodyHereIsJudgedYet}</span>{/if}
   </li>
 </ol>
 

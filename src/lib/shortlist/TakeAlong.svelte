@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { takeAlong as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { call } from '$lib/api/call';
   import { saveFile } from '$lib/frame/save-file';
   import Refused from '$lib/frame/Refused.svelte';
+  import Figure from '$lib/marks/Figure.svelte';
   import { count, moment } from '$lib/marks/format';
   import { Attempts } from '$lib/kept/attempts.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -29,13 +31,13 @@
   const forms = {
     csv: 'CSV',
     xlsx: 'XLSX',
-    jsonl: 'JSON Lines',
-    vcf: 'vCard 4.0',
-    hashed: 'hashed audience (SHA-256)'
+    jsonl: say.jsonLines,
+    vcf: say.vcard40,
+    hashed: say.hashedAudienceSha256
   };
   let form = $state<keyof typeof forms>('csv');
-  let addresses = $state<'any' | 'valid' | 'valid and risky'>('any');
-  let profile = $state('Standard');
+  let addresses = $state<'any' | 'good' | 'good and uncertain'>('any');
+  let profile = $state(say.standard);
   let everybody = $state<boolean>(false);
   let size: number | null = $state(null);
   let batch = $state(1);
@@ -82,10 +84,10 @@
 
 <Modal
   bind:open
-  modalHeading="Take along"
-  primaryButtonText={look ? `Take ${count(look.people)} along` : 'Take along'}
+  modalHeading={say.takeAlong}
+  primaryButtonText={look ? say.takeAlong2(count(look.people)) : say.takeAlong}
   primaryButtonDisabled={!look?.people}
-  secondaryButtonText="Not now"
+  secondaryButtonText={say.notNow}
   size="lg"
   on:click:button--secondary={() => (open = false)}
   on:submit={take}
@@ -93,43 +95,42 @@
   {#if open}
     <Refused problem={attempts.refused} />
     <div class="line">
-      <Pick label="As" value={form} onpick={(picked) => (form = picked)}>
+      <Pick label={say.as} value={form} onpick={(picked) => (form = picked)}>
         {#each Object.entries(forms) as [name, word] (name)}<option value={name}>{word}</option>{/each}
       </Pick>
-      <Pick label="Addresses" value={addresses} onpick={(picked) => (addresses = picked)}>
-        <option value="any">checked or not</option><option value="valid">valid only</option><option
-          value="valid and risky">valid and risky</option
+      <Pick label={say.addresses} value={addresses} onpick={(picked) => (addresses = picked)}>
+        <option value="any">{say.checkedOrNot}</option><option value="good">{say.goodOnly}</option><option
+          value="good and uncertain">{say.goodAndUncertain}</option
         >
       </Pick>
       {#if form === 'csv' || form === 'xlsx'}
-        <Pick label="Columns" value={profile} onpick={(picked) => (profile = picked)}>
+        <Pick label={say.columns} value={profile} onpick={(picked) => (profile = picked)}>
           {#each profiles as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
         </Pick>
       {/if}
       {#if form === 'hashed'}<Field
-          label="Salt"
+          label={say.salt}
           inline
           value={salt}
           onchange={(event: Event) => (salt = (event.currentTarget as HTMLInputElement).value)}
         />{/if}
-      <NumberField label="In batches of" min={1} placeholder="all" bind:value={size} />
+      <NumberField label={say.inBatchesOf} min={1} placeholder={say.all} bind:value={size} />
       {#if look && look.batches > 1}
-        <Pick label="Batch" value={batch} onpick={(picked) => (batch = picked)}>
-          {#each { length: look.batches }, i (i)}<option value={i + 1}>{i + 1} of {look.batches}</option>{/each}
+        <Pick label={say.batch} value={batch} onpick={(picked) => (batch = picked)}>
+          {#each { length: look.batches }, i (i)}<option value={i + 1}>{say.ofText(i + 1, look.batches)}</option>{/each}
         </Pick>
       {/if}
-      <Tick label="also those who are left out" checked={everybody} ontick={(on) => (everybody = on)} />
+      <Tick label={say.alsoThoseWhoAreLeftOut} checked={everybody} ontick={(on) => (everybody = on)} />
     </div>
     {#if look}
       <p class="soft" role="status">
-        {count(look.people)} people{look.leftOut.length
-          ? `. Left out: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
-          : ''}{form === 'hashed'
-          ? '. Addresses in small letters and numbers in E.164 are hashed, each by itself.'
-          : '.'}
+        <Figure name="to export" value={look.people}>{count(look.people)}</Figure>
+        {say.people}{look.leftOut.length
+          ? `. Excluded: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
+          : ''}{form === 'hashed' ? say.addressesInSmallLettersAndNumbers : '.'}
       </p>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="preview" tabindex="0" role="region" aria-label="The first lines">
+      <div class="preview" tabindex="0" role="region" aria-label={say.theFirstLines}>
         <Table>
           <TableHead
             ><TableRow
@@ -145,7 +146,7 @@
       </div>
     {/if}
     {#if form === 'csv' || form === 'xlsx'}
-      <Fold title="Columns of this file">
+      <Fold title={say.columnsOfThisFile}>
         <ProfileEditor
           {list}
           {profiles}
@@ -157,9 +158,9 @@
           onrefused={(problem) => (attempts.refused = problem)}
         />
       </Fold>
-      <Fold title="What a merge would do" open={merged !== null}>
+      <Fold title={say.whatAMergeWouldDo} open={merged !== null}>
         <div class="line">
-          <FileButton label="A CSV of the receiving system" accept={['.csv', 'text/csv']} onfile={merge} />
+          <FileButton label={say.aCsvOfTheReceivingSystem} accept={['.csv', 'text/csv']} onfile={merge} />
           {#if merged}<b
               >{Object.entries(merged.counts)
                 .map(([what, n]) => `${count(n)} ${what}`)
@@ -168,16 +169,16 @@
         </div>
         {#if merged}
           <p class="soft">
-            Compared: {merged.compared
-              .map(({ here, there }) => (here === there ? here : `${here} with ${there}`))
-              .join(', ') || 'no column'}.
+            {say.compared}
+            {merged.compared.map(({ here, there }) => (here === there ? here : say.withText(here, there))).join(', ') ||
+              say.noColumn}.
           </p>
           {#if merged.onlyThere.length}<p class="soft">
-              Columns that nothing here fills: {merged.onlyThere.join(', ')}.
+              {say.columnsThatNothingHereFills(merged.onlyThere.join(', '))}
             </p>{/if}
-          {#if merged.onlyHere.length}<p class="soft">Columns that are not there: {merged.onlyHere.join(', ')}.</p>{/if}
+          {#if merged.onlyHere.length}<p class="soft">{say.columnsThatAreNotThere(merged.onlyHere.join(', '))}</p>{/if}
           <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <ul class="merged" tabindex="0" aria-label="Line by line">
+          <ul class="merged" tabindex="0" aria-label={say.lineByLine}>
             {#each merged.lines.filter(({ what }) => what !== 'same') as { who, what, why: reason, changes }, i (i)}
               <li>
                 <b>{what}</b>
@@ -190,10 +191,10 @@
       </Fold>
     {/if}
     {#if list.takings.length}
-      <Fold title="Taken along before ({list.takings.length})">
+      <Fold title={say.takenAlongBefore(list.takings.length)}>
         <ul>
           {#each list.takings as { at, form: as, people, what }, i (i)}<li>
-              {moment(at)}: {count(people)} as {as}{what && `, ${what}`}
+              {say.as2(moment(at), count(people), as)}{what && `, ${what}`}
             </li>{/each}
         </ul>
       </Fold>
@@ -201,7 +202,7 @@
     <Act
       look="plain"
       onclick={() => window.open(`/api/briefs/${desk.params.id}/shortlists/${desk.params.list}/processing`, '_blank')}
-      >Record of processing, to print</Act
+      >{say.recordOfProcessingToPrint}</Act
     >
   {/if}
 </Modal>

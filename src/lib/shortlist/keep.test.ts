@@ -38,8 +38,8 @@ describe('people kept on a shortlist', () => {
     ]);
     expect(toasts.shown).toMatchObject([
       {
-        text: '1,200 kept on To write to.',
-        link: { href: '/briefs/b/shortlist?list=l', text: 'Open the shortlist' }
+        text: '1,200 added to To write to.',
+        link: { href: '/briefs/b/shortlist?list=l', text: 'Open shortlist' }
       }
     ]);
   });
@@ -49,13 +49,13 @@ describe('people kept on a shortlist', () => {
     await keepOnShortlist('b', { kind: 'news', ids: [1] }, '');
     expect(calls('createShortlist')[0]).toEqual({ params: { id: 'b' }, body: { name: 'Shortlist' } });
     expect(calls('keepPeople')[0]).toMatchObject({ params: { list: 'new' }, body: { by: '' } });
-    expect(toasts.shown[0]!.text).toBe('3 kept on the new shortlist.');
+    expect(toasts.shown[0]!.text).toBe('3 added to the new shortlist.');
   });
 
   it('who were there, or who objected, are told apart', async () => {
     serve([{ id: 'l', name: 'A' }], { kept: 0, there: 4, objected: 1 });
     await keepOnShortlist('b', { kind: 'news', ids: [1] }, '');
-    expect(toasts.shown[0]!.text).toBe('0 kept on A, 4 were there, 1 objected before and were left away.');
+    expect(toasts.shown[0]!.text).toBe('0 added to A, 4 already there, 1 excluded because they objected.');
   });
 
   it('are not said to be kept where the server refuses', async () => {

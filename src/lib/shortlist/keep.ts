@@ -13,12 +13,12 @@ export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>[
   const list = newest ?? (await call('createShortlist', { params, body: { name: 'Shortlist' } }));
   const told = await call('keepPeople', { params: { ...params, list: list.id }, body: { from, why, by: myName() } });
   const parts = [
-    `${told.kept.toLocaleString('en')} kept on ${newest?.name ?? 'the new shortlist'}`,
-    ...(told.there ? [`${told.there.toLocaleString('en')} were there`] : []),
-    ...(told.objected ? [`${told.objected.toLocaleString('en')} objected before and were left away`] : [])
+    `${told.kept.toLocaleString('en')} added to ${newest?.name ?? 'the new shortlist'}`,
+    ...(told.there ? [`${told.there.toLocaleString('en')} already there`] : []),
+    ...(told.objected ? [`${told.objected.toLocaleString('en')} excluded because they objected`] : [])
   ];
   toast(`${parts.join(', ')}.`, {
     href: briefPath(briefId, 'shortlist', { list: list.id }),
-    text: 'Open the shortlist'
+    text: 'Open shortlist'
   });
 }

@@ -18,7 +18,7 @@ export const groups = {
   tag: 'Tag',
   verdict: 'Verdict',
   mail: 'Address',
-  leftOut: 'Left out'
+  leftOut: 'Excluded'
 } as const satisfies Partial<Record<FilterName, string>>;
 export type GroupName = keyof typeof groups;
 
@@ -33,17 +33,17 @@ export const plainColumns = {
   phone: 'Phone',
   headcount: 'Firm size',
   verdict: 'Verdict',
-  likelihood: 'Likely',
+  likelihood: 'Likelihood',
   tags: 'Tags',
-  priority: 'Prio',
+  priority: 'Priority',
   nextOn: 'Next step',
   note: 'Note',
   greeting: 'Greeting',
-  keptAt: 'Kept',
-  leftOut: 'Left out'
+  keptAt: 'Added',
+  leftOut: 'Excluded'
 } as const;
 export type PlainColumn = keyof typeof plainColumns;
-const usual: readonly string[] = ['title', 'company', 'mailState', 'verdict', 'tags', 'priority', 'nextOn', 'leftOut'];
+const usual: readonly string[] = ['title', 'company', 'mail', 'mailState', 'verdict', 'tags', 'leftOut'];
 /** Columns that the server cannot put in order. */
 export const unsorted: ReadonlySet<string> = new Set(['phone', 'note', 'greeting']);
 
@@ -90,9 +90,9 @@ export const leftOutShort: Record<LeftOutReason, string> = {
   competitor: 'competitor',
   'own firm': 'own firm',
   'excluded firm': 'excluded firm',
-  consent: 'asks consent',
-  'role mailbox': 'firm’s mailbox',
+  consent: 'consent required',
+  'shared mailbox': 'firm’s mailbox',
   'no address': 'no address',
-  'taken before': 'taken before',
+  'already exported': 'already exported',
   'by hand': 'by hand'
 };

@@ -41,8 +41,8 @@ describe('rows that are pasted', () => {
     });
   });
   it('say what is wrong where they cannot be read', () => {
-    expect(readPastedPeople('Name;Company', columns).problem).toContain('no row under a heading');
-    expect(readPastedPeople('Colour,Size\nred,4', columns).problem).toContain('No column is recognised as a name');
+    expect(readPastedPeople('Name;Company', columns).problem).toContain('no rows below the header');
+    expect(readPastedPeople('Colour,Size\nred,4', columns).problem).toContain('Couldn’t find a name column');
     expect(readPastedPeople('Name,Company\n"unclosed,x', columns).problem).toContain('cannot be read');
   });
 });

@@ -24,14 +24,13 @@ export function readPastedPeople(
     return none((error as Error).message);
   }
   const [headers = [], ...body] = rows;
-  if (!body.length)
-    return none('There is no row under a heading. Copy the rows together with the line that names their columns.');
+  if (!body.length) return none('There are no rows below the header. Copy the rows together with their header row.');
   const mapping = guessColumns(
     headers,
     headers.map((_, i) => body.slice(0, 50).map((cells) => cells[i] ?? ''))
   );
   if (!mapping.some((field) => ['name', 'firstName', 'lastName', 'person'].includes(field)))
-    return none(`No column is recognised as a name. The headings read are: ${headers.join(', ').slice(0, 300)}.`);
+    return none(`Couldn’t find a name column. Headers found: ${headers.join(', ').slice(0, 300)}.`);
   const placeOf = (name: string) => headers.findIndex((header) => header.trim().toLowerCase() === name.toLowerCase());
   const fresh = headers.flatMap((header, i): Column[] => {
     const name = header.trim().slice(0, 200);
@@ -52,9 +51,7 @@ export function readPastedPeople(
       )
     );
   });
-  return people.length
-    ? { people, own, fresh, problem: '' }
-    : none('No row could be read as a person: none tells a name.');
+  return people.length ? { people, own, fresh, problem: '' } : none('None of the rows has a name.');
 }
 
 /** What a column holds, by all its cells that hold something. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { connectService as say } from './words';
   import { goto } from '$app/navigation';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -26,16 +27,15 @@
   }
 </script>
 
-<section class="sheet" aria-label="Connect a service">
-  <h2>A service that Eave asks itself</h2>
+<section class="sheet" aria-label={say.connectAService}>
+  <h2>{say.aServiceThatEaveAsksItself}</h2>
   <p class="soft">
-    For a place that speaks Eave’s connector protocol, through a small adapter of yours perhaps: docs/connector.md has
-    an example of under 60 lines and a check to run against it. The key is kept encrypted and never shown again.
+    {say.forAPlaceThatSpeaksEaves}
   </p>
   <form onsubmit={connect}>
-    <Field label="Address" bind:value={address} placeholder="https://people.example/eave" spellcheck="false" />
-    <SecretField label="Key (where it needs one)" bind:value={key} />
-    <Act look="main" type="submit" disabled={asking || !address.trim()}>{asking ? 'Asking it…' : 'Connect'}</Act>
+    <Field label={say.address} bind:value={address} placeholder={say.httpsPeopleExampleEave} spellcheck="false" />
+    <SecretField label={say.keyWhereItNeedsOne} bind:value={key} />
+    <Act look="main" type="submit" disabled={asking || !address.trim()}>{asking ? say.askingIt : say.connect}</Act>
   </form>
   <Refused problem={refused} />
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { retention as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count } from '$lib/marks/format';
   import type { Answer } from '$api';
@@ -6,24 +7,27 @@
   let { rules }: { rules: Answer<'retention'> } = $props();
 
   const words: Record<Answer<'retention'>[number]['kind'], string> = {
-    trialPages: 'Result pages of trials that are not the newest of their version and source',
-    trials: 'Those trials with their samples; the verdicts stay',
-    harvests: 'Harvests that stand still or are done, with their people; the verdicts stay',
-    imports: 'Records of imports that are over; their people stay'
+    trialPages: say.resultPagesOfTrialsThatAre,
+    trials: say.thoseTrialsWithTheirSamplesThe,
+    harvests: say.harvestsThatStandStillOrAre,
+    imports: say.recordsOfImportsThatAreOver
   };
-  const days = (number: number) => (number === 0 ? 'until deleted' : number === 1 ? 'a day' : `${count(number)} days`);
+  const days = (number: number) =>
+    number === 0 ? say.untilDeleted : number === 1 ? say.aDay : say.days(count(number));
   const goes = ({ days: kept, rows }: Answer<'retention'>[number]) =>
-    kept === 0 ? 'never' : rows === 0 ? 'nothing now' : `${count(rows)} now, within the hour`;
+    kept === 0 ? 'never' : rows === 0 ? say.nothingNow : say.nowWithinTheHour(count(rows));
 </script>
 
-<section class="sheet" aria-label="What is cleared away">
-  <h2>What is cleared away</h2>
-  <p class="soft">How long things are kept is a setting of the server (docs/run.md). Nothing else goes by itself.</p>
+<section class="sheet" aria-label={say.whatIsClearedAway}>
+  <h2>{say.whatIsClearedAway}</h2>
+  <p class="soft">{say.howLongThingsAreKeptIs}</p>
   <div class="tabled">
     <Table>
       <TableHead
         ><TableRow
-          ><TableHeader>What</TableHeader><TableHeader>Kept for</TableHeader><TableHeader>Goes</TableHeader></TableRow
+          ><TableHeader>{say.what}</TableHeader><TableHeader>{say.keptFor}</TableHeader><TableHeader
+            >{say.goes}</TableHeader
+          ></TableRow
         ></TableHead
       >
       <TableBody>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { serviceConnection as say } from './words';
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -28,7 +29,7 @@
     try {
       await call('reconnect', { params: { source }, body: change });
       key = '';
-      told = 'It answered, and its sheet was taken.';
+      told = say.itAnsweredAndItsSheetWas;
       await ondone();
     } catch (problem) {
       refused = problem;
@@ -41,25 +42,25 @@
   });
 </script>
 
-<section class="sheet" aria-label="How it is reached">
+<section class="sheet" aria-label={say.howItIsReached}>
   <form
     onsubmit={(event) => {
       event.preventDefault();
       void ask(change());
     }}
   >
-    <Field label="Address" bind:value={address} spellcheck="false" />
+    <Field label={say.address} bind:value={address} spellcheck="false" />
     <SecretField
-      label={connection.hasKey ? 'Another key (one is kept)' : 'Key (none is kept)'}
+      label={connection.hasKey ? say.anotherKeyOneIsKept : say.keyNoneIsKept}
       bind:value={key}
-      placeholder={connection.hasKey ? 'stays as it is' : ''}
+      placeholder={connection.hasKey ? say.staysAsItIs : ''}
     />
     <Act look="main" type="submit" disabled={asking || !address.trim()}>
-      {asking ? 'Asking it…' : Object.keys(change()).length ? 'Keep and take its sheet' : 'Take its sheet anew'}
+      {asking ? say.askingIt : Object.keys(change()).length ? say.keepAndTakeItsSheet : say.takeItsSheetAnew}
     </Act>
-    {#if connection.hasKey}<Act disabled={asking} onclick={() => ask({ key: null })}>Forget the key</Act>{/if}
+    {#if connection.hasKey}<Act disabled={asking} onclick={() => ask({ key: null })}>{say.forgetTheKey}</Act>{/if}
   </form>
-  <p class="soft" role="status">{told || `Its sheet was taken ${moment(connection.checkedAt)}.`}</p>
+  <p class="soft" role="status">{told || say.itsSheetWasTaken(moment(connection.checkedAt))}</p>
   <Refused problem={refused} />
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { worldCalendar as say } from './words';
   import CalendarIcon from 'carbon-icons-svelte/lib/Calendar.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -29,26 +30,26 @@
   }
 </script>
 
-<section class="calendar" aria-label="The stand-ins’ calendar">
+<section class="calendar" aria-label={say.theStandInsCalendar}>
   <CalendarIcon />
   <p aria-live="polite">
-    In their world it is <b>{day(world.date)}</b>{busy ? '; its people are being prepared.' : '.'}
-    <span class="soft">As time goes on, people and firms there change.</span>
+    {say.inTheirWorldItIs} <b>{day(world.date)}</b>{busy ? say.itsPeopleAreBeingPrepared : '.'}
+    <span class="soft">{say.asTimeGoesOnPeopleAnd}</span>
   </p>
   {#each steps as step (step)}
-    <Act disabled={busy || world.isLast} onclick={() => move(step)}>A {step} on</Act>
+    <Act disabled={busy || world.isLast} onclick={() => move(step)}>{say.aOn(step)}</Act>
   {/each}
-  {#if world.day > 0}<Act disabled={busy} onclick={() => (back = true)}>Back to the first day</Act>{/if}
+  {#if world.day > 0}<Act disabled={busy} onclick={() => (back = true)}>{say.backToTheFirstDay}</Act>{/if}
 </section>
 <Refused problem={refused} />
 <Sure
   open={back}
-  heading="Back to the first day?"
-  yes="Go back"
+  heading={say.backToTheFirstDay2}
+  yes={say.goBack}
   onyes={() => move('first day')}
   onclose={() => (back = false)}
 >
-  All people and firms of the stand-ins are then as they were. What you have found, judged and kept stays.
+  {say.allPeopleAndFirmsOfThe}
 </Sure>
 
 <style>

@@ -7,28 +7,28 @@ type Source = Answer<'listSources'>[number];
 export const kinds = {
   'stand-in': 'stand-in',
   file: 'imported file',
-  'by-hand': 'run by hand',
+  'by-hand': 'manual source',
   connected: 'connected service'
 };
 
 /** What can go wrong at a stand-in. */
 export const faultWords = {
   slow: 'slow answers',
-  timeOuts: 'no answer now and then',
-  refusals: 'refuses too many requests',
-  repeats: 'a page that repeats',
-  drift: 'a count that changes between pages'
+  timeOuts: 'occasional timeouts',
+  refusals: 'rate limits',
+  repeats: 'repeated pages',
+  drift: 'counts that change between pages'
 } as const;
 
 /** Whether a source can be asked now. */
 export function readiness(source: Source): string {
   const { readiness: now } = source;
-  if (source.kind === 'by-hand') return 'you run it';
-  if (source.kind === 'connected') return 'asked over the net';
+  if (source.kind === 'by-hand') return 'run by you';
+  if (source.kind === 'connected') return 'searched online';
   if ('reason' in now) return `not ready: ${now.reason}`;
   if (now.state === 'ready') return 'ready';
   const what = source.kind === 'file' ? 'people' : 'places';
-  return `its people are being prepared${now.of ? ` (${count(now.done ?? 0)} of ${count(now.of)} ${what})` : ''}`;
+  return `preparing its people${now.of ? ` (${count(now.done ?? 0)} of ${count(now.of)} ${what})` : ''}`;
 }
 
 /** How a source counts, and whom it shows. */
@@ -43,11 +43,11 @@ export function counting({ counting: how, limits }: Source['sheet']): string {
 }
 /** How a source is asked. */
 export function asking({ boxes, facts }: Source['sheet']): string {
-  if (boxes.some((box) => box.scoped)) return 'Takes every string as it is.';
+  if (boxes.some((box) => box.scoped)) return 'Accepts any string as is.';
   const words = boxes.map((box) => box.label.toLowerCase()).join(', ');
   const can = (['or', 'not', 'phrase', 'group'] as const).filter((sign) => boxes.some((box) => box[sign]));
-  const how = can.length ? ['and', ...can].join(', ') : 'words joined by and, nothing else';
-  const first = boxes.some((box) => box.binding === 'or-first') ? ', or binds first' : '';
+  const how = can.length ? ['and', ...can].join(', ') : 'words joined by AND only';
+  const first = boxes.some((box) => box.binding === 'or-first') ? ', OR binds first' : '';
   return [
     boxes.length ? `Boxes: ${words} (${how}${first}).` : 'No free text: lists and facts.',
     facts.length ? `Facts: ${facts.map(factLabel).join(', ')}.` : ''

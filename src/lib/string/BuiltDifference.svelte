@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { builtDifference as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Acts from '$lib/ui/Acts.svelte';
   import { compareVersions } from '$core/semantics';
@@ -15,16 +16,16 @@
   const parts = $derived(compareVersions(text, proposal));
 </script>
 
-<section class="sheet" aria-label="What the persona would change">
+<section class="sheet" aria-label={say.whatThePersonaWouldChange}>
   {#if parts.length}
-    <p>The persona and its wordings would change this string. What you edited by hand stays unless you take this.</p>
+    <p>{say.thePersonaAndItsWordingsWould}</p>
     <PartChanges {parts} />
   {:else}
-    <p>The string says what the persona and its wordings say.</p>
+    <p>{say.theStringSaysWhatThePersona}</p>
   {/if}
   <Acts>
-    {#if parts.length}<Act look="main" onclick={ontake}>Take it</Act>{/if}
-    <Act onclick={onclose}>{parts.length ? 'Leave mine' : 'Good'}</Act>
+    {#if parts.length}<Act look="main" onclick={ontake}>{say.takeIt}</Act>{/if}
+    <Act onclick={onclose}>{parts.length ? say.leaveMine : say.good}</Act>
   </Acts>
 </section>
 

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { ledger as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
   import { reading } from '$lib/frame/certain-only';
-  import { about, count } from '$lib/marks/format';
+  import { about } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Query } from '$core/language';
@@ -11,9 +12,9 @@
   import type { Answer } from '$api';
   import LedgerHead from './LedgerHead.svelte';
   import PartWeight from './PartWeight.svelte';
-  import { changeWords, judgedWords } from './ledger-words';
+  import { changeWords, judgedWords, standsOutWords } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
-  import { broughtByAll, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
+  import { keptOutBy, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
 
   type Source = Answer<'listSources'>[number];
   interface Props {
@@ -39,10 +40,12 @@
       wholeOf(answers[sourceId], reading())
     )
   );
-  const brought = $derived(broughtByAll(answers, reading()));
+  const keptOut = $derived(
+    new Map(lines.map((line) => [line.key, keptOutBy(line, (sourceId) => wholeOf(answers[sourceId], reading()))]))
+  );
+  const most = $derived(Math.max(0, ...[...keptOut.values()].map((one) => one ?? 0)));
   const nameOf = (line: LedgerLine) => partName(line.excludes ? { kind: 'not', part: line.node } : line.node, origins);
   const groups = $derived(lines.filter(({ isGroup }) => isGroup));
-  const outstanding = { idle: 'finds nobody', harmful: 'brings misses', 'costs fits': 'costs fits' };
 
   function toggle(line: LedgerLine) {
     const next = new Set(unfolded);
@@ -57,22 +60,18 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned {stale ? 'stale' : ''}" aria-label="Worth of each part by source">
+    <Table class="pinned {stale ? 'stale' : ''}" aria-label={say.worthOfEachPartBySource}>
       <TableHead>
         <TableRow>
           <TableHeader class="first"
-            ><span class="soft"
-              >people found alone, and the change if left out{brought.misses
-                ? `; bar: share of the ${count(brought.misses)} misses it brings`
-                : ''}</span
-            >
+            ><span class="soft">{say.peopleFoundAloneAndTheChange}{most ? say.barMoreWithoutIt : ''}</span>
             <div class="folds">
               <Act
                 disabled={!groups.length}
                 onclick={() => (unfolded = unfolded.size ? new Set() : new Set(groups.map(({ key }) => key)))}
-                >{unfolded.size ? 'Fold all' : 'Unfold all'}</Act
+                >{unfolded.size ? say.foldAll : say.unfoldAll}</Act
               >
-              {#if sorting}<Act onclick={() => (sorting = null)}>In the string’s order</Act>{/if}
+              {#if sorting}<Act onclick={() => (sorting = null)}>{say.inTheStringsOrder}</Act>{/if}
             </div></TableHeader
           >
           {#each sources as source (source.id)}
@@ -87,11 +86,11 @@
           <TableCell class="part"></TableCell>
           {#each sources as source (source.id)}
             <TableCell>
-              {#each [['al', 'alone', 'alone'], ['ch', 'if left out', 'change'], ['jd', 'misses · fits', 'misses']] as const as [name, words, what] (what)}
+              {#each [['al', 'alone', 'alone'], ['ch', say.ifLeftOut, 'change'], ['jd', say.missesFits, 'misses']] as const as [name, words, what] (what)}
                 <Act
                   look="plain"
                   aria-pressed={sortedBy(source.id, what)}
-                  aria-label="Sort by {words} at {source.name}"
+                  aria-label={say.sortByAt(words, source.name)}
                   onclick={() => sortBy(source.id, what)}
                   class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Act
                 >
@@ -102,14 +101,14 @@
       </TableHead>
       <TableBody>
         {#each lines as line (line.key)}
-          {@const stands = standsOut(line)}
+          {@const stands = standsOut(line, (sourceId) => wholeOf(answers[sourceId], reading()))}
           <TableRow class={line.level > 1 ? 'inner' : ''} data-stands={stands}>
             <TableCell class="part" style="padding-left: {(line.level - 1) * 22 + 10}px">
               {#if line.isGroup}
                 <Act
                   look="plain"
                   aria-expanded={unfolded.has(line.key)}
-                  aria-label="{unfolded.has(line.key) ? 'Fold' : 'Unfold'} {line.text.slice(0, 40)}"
+                  aria-label="{unfolded.has(line.key) ? say.fold : say.unfold} {line.text.slice(0, 40)}"
                   onclick={() => toggle(line)}
                   class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Act
                 >
@@ -119,8 +118,8 @@
                 {@const name = nameOf(line)}
                 <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
               {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
-              <PartWeight {line} {brought} />
-              {#if stands}<span class="stands {stands.replace(' ', '-')}">{outstanding[stands]}</span>{/if}
+              <PartWeight {line} keptOut={keptOut.get(line.key) ?? null} {most} />
+              {#if stands}<span class="stands {stands.replace(' ', '-')}">{standsOutWords[stands]}</span>{/if}
             </TableCell>
             {#each sources as source (source.id)}
               {@const figures = line.figures[source.id]}
@@ -130,7 +129,7 @@
                   <span class="al"
                     >{#if figures.alone}{about(figures.alone)}{:else}<Hint
                         class="soft"
-                        says="This alone cannot be asked there: nothing in it can be searched.">not asked</Hint
+                        says={say.thisAloneCannotBeAskedThere}>{say.notAsked}</Hint
                       >{/if}</span
                   ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
                       class="jd"

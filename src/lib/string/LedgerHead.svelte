@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { ledgerHead as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { exactness } from '$lib/marks/exactness';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact } from '$lib/marks/format';
-  import { expectedSpend } from '$core/measure';
+  import { expectedSpend, possibleOnly } from '$core/measure';
   import type { Answer } from '$api';
   import { fullestLimit } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
@@ -29,15 +30,16 @@
   >
   {#if rows && now.answer.rendering.leftover}
     <div class="use soft">
-      <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure> certain,
-      <Figure name="possible" value={found.possible} source={source.id}>{count(found.possible)}</Figure> possible of <Figure
-        name="shown"
-        value={found.shown}
-        source={source.id}>{count(found.shown)}</Figure
-      > shown
+      <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure>
+      {say.certain}
+      <Figure name="possible only" value={possibleOnly(found)} source={source.id}>{count(possibleOnly(found))}</Figure>
+      {say.possibleOf}
+      <Figure name="shown" value={found.shown} source={source.id}>{count(found.shown)}</Figure>
+      {say.shown}
     </div>
   {/if}
-  {#if blocked}<span class="badge">before the errors</span>{:else}<span class="badge {now.answer.rendering.exactness}"
+  {#if blocked}<span class="badge">{say.beforeTheErrors}</span>{:else}<span
+      class="badge {now.answer.rendering.exactness}"
       ><Hint says={exactness[now.answer.rendering.exactness].means}
         >{exactness[now.answer.rendering.exactness].word}</Hint
       ></span
@@ -45,10 +47,10 @@
   {now.answer.rendering.searches.length}
   {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
   {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}
-  {#if cost && now.answer.rows}<div class="use soft">a run costs {counted(cost)} {cost.unit}s</div>{/if}
+  {#if cost && now.answer.rows}<div class="use soft">{say.aRunCostsS(counted(cost), cost.unit)}</div>{/if}
   {@const fullest = fullestLimit(source, now.answer)}
   {#if fullest}
-    <div class="use-bar" role="img" aria-label="{count(fullest.used)} of {count(fullest.most)} {fullest.kind} used">
+    <div class="use-bar" role="img" aria-label={say.ofUsed(count(fullest.used), count(fullest.most), fullest.kind)}>
       <i style:width="{Math.min(100, (100 * fullest.used) / fullest.most)}%" class:full={fullest.used > fullest.most}
       ></i>
     </div>
@@ -57,7 +59,7 @@
   <span class="refused">{now.message}</span>
 {:else}
   <span class="n soft">…</span><span class="soft"
-    >{source.readiness.state === 'preparing' ? 'its people are being prepared' : 'counting'}</span
+    >{source.readiness.state === 'preparing' ? say.itsPeopleAreBeingPrepared : 'counting'}</span
   >
 {/if}
 

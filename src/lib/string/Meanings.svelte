@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { meanings as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -40,37 +41,39 @@
     };
   });
   type Change = Senses['words'][number]['senses'][number]['changes'][number];
-  const says = { asking: 'Want a word of it too', excluding: 'Leave the others out' };
+  const says = { asking: say.wantAWordOfItToo, excluding: say.leaveTheOthersOut };
   const losing = (before: number, change: Change) =>
-    change.kept < before ? `loses ${count(before - change.kept)} of this meaning` : 'loses none of this meaning';
+    change.kept < before ? say.losesOfThisMeaning(count(before - change.kept)) : say.losesNoneOfThisMeaning;
 </script>
 
-<section class="sheet" aria-label="Meanings of words in this string">
+<section class="sheet" aria-label={say.meaningsOfWordsInThisString}>
   <div class="line">
-    <h2>Meanings</h2>
-    <Pick label="among the people found at" bind:value={sourceId}>
+    <h2>{say.meanings}</h2>
+    <Pick label={say.amongThePeopleFoundAt} bind:value={sourceId}>
       {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
     </Pick>
   </div>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if answer}
     {#if answer.unmeasured}<p class="soft">
-        {answer.unmeasured} more ways to want one meaning would take too long to measure here.
+        {say.moreWaysToWantOneMeaning(answer.unmeasured)}
       </p>{/if}
     {#each answer.words as { word, people, senses } (word)}
       {@const told = senses.reduce((sum, sense) => sum + sense.people, 0)}
       <h3>
         <span class="mono">{word}</span>
         <span class="soft"
-          >in {count(people)} of the profiles shown{#if people > told}; {count(people - told)} do not tell what it means{/if}</span
+          >{say.inOfTheProfilesShown(count(people))}{#if people > told}{say.doNotTellWhatItMeans(
+              count(people - told)
+            )}{/if}</span
         >
       </h3>
       <div class="tabled">
-        <Table aria-label="Meanings of {word}">
+        <Table aria-label={say.meaningsOf(word)}>
           <TableHead
             ><TableRow
-              ><TableHeader>Meaning</TableHeader><TableHeader>Share</TableHeader><TableHeader
-                >If only this is wanted</TableHeader
+              ><TableHeader>{say.meaning}</TableHeader><TableHeader>{say.share}</TableHeader><TableHeader
+                >{say.ifOnlyThisIsWanted}</TableHeader
               ></TableRow
             ></TableHead
           >
@@ -86,13 +89,16 @@
                 <TableCell class="changes">
                   {#each sense.changes as change (change.how)}
                     <div>
-                      <Act aria-label="{says[change.how]}: {word} as {sense.name}" onclick={() => ontake(change.text)}
+                      <Act aria-label={say.as(says[change.how], word, sense.name)} onclick={() => ontake(change.text)}
                         >{says[change.how]}</Act
                       >
                       <span class="soft"
-                        >{about(answer.estimated[reading()])} → {about(change.estimated[reading()])}; {count(
-                          change.othersLeft
-                        )} of other meanings stay; {losing(sense.people, change)}</span
+                        >{say.ofOtherMeaningsStay(
+                          about(answer.estimated[reading()]),
+                          about(change.estimated[reading()]),
+                          count(change.othersLeft),
+                          losing(sense.people, change)
+                        )}</span
                       >
                     </div>
                   {/each}
@@ -103,10 +109,10 @@
         </Table>
       </div>
     {:else}
-      <p>No word of this string is known to have several meanings by itself.</p>
+      <p>{say.noWordOfThisStringIs}</p>
     {/each}
   {:else if !fault}
-    <Waiting says="Reading the people found…" lines={4} />
+    <Waiting says={say.readingThePeopleFound} lines={4} />
   {/if}
 </section>
 

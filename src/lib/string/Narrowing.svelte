@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { narrowing as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -63,25 +64,25 @@
   }
 </script>
 
-<section class="sheet" aria-label="Narrowing">
+<section class="sheet" aria-label={say.narrowing}>
   <header>
-    <h2>Narrowing</h2>
-    <span class="soft">how the count falls, part by part; move a part to see what the others do without it</span>
-    <Act onclick={() => onorder(parts.map((_, i) => i))}>The string’s order</Act>
+    <h2>{say.narrowing}</h2>
+    <span class="soft">{say.howTheCountFallsPartBy}</span>
+    <Act onclick={() => onorder(parts.map((_, i) => i))}>{say.theStringsOrder}</Act>
   </header>
   <div class="both">
     <div class="tabled">
-      <Table aria-label="Count after each part">
+      <Table aria-label={say.countAfterEachPart}>
         <TableHead>
           <TableRow
-            ><TableHeader>After</TableHeader>{#each sources as source (source.id)}<TableHeader
+            ><TableHeader>{say.after}</TableHeader>{#each sources as source (source.id)}<TableHeader
                 >{source.name}</TableHeader
-              >{/each}<TableHeader>Order</TableHeader></TableRow
+              >{/each}<TableHeader>{say.order}</TableHeader></TableRow
           >
         </TableHead>
         <TableBody>
           <TableRow>
-            <TableCell class="soft">everybody</TableCell>
+            <TableCell class="soft">{say.everybody}</TableCell>
             {#each sources as source (source.id)}<TableCell class="number"
                 >{source.people === null ? '' : count(source.people)}</TableCell
               >{/each}<TableCell></TableCell>
@@ -100,18 +101,17 @@
                     {#if i === order.length - 1}
                       <Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure>
                     {:else}{about(estimated)}{/if}
-                  {:else}<Hint class="soft" says="The first parts alone cannot be asked there.">cannot be asked</Hint
-                    >{/if}
+                  {:else}<Hint class="soft" says={say.theFirstPartsAloneCannotBe}>{say.cannotBeAsked}</Hint>{/if}
                 </TableCell>
               {/each}
               <TableCell class="moves">
-                <Act look="plain" disabled={i === 0} aria-label="Move part {part + 1} up" onclick={() => move(i, -1)}
+                <Act look="plain" disabled={i === 0} aria-label={say.movePartUp(part + 1)} onclick={() => move(i, -1)}
                   >↑</Act
                 >
                 <Act
                   look="plain"
                   disabled={i === order.length - 1}
-                  aria-label="Move part {part + 1} down"
+                  aria-label={say.movePartDown(part + 1)}
                   onclick={() => move(i, 1)}>↓</Act
                 >
               </TableCell>
@@ -120,7 +120,7 @@
         </TableBody>
       </Table>
     </div>
-    <svg viewBox="0 0 {width} {height}" role="img" aria-label="Chart of the same figures on a logarithmic scale">
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.chartOfTheSameFiguresOn}>
       {#each ticks as tick (tick)}
         <line x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} class="grid" />
         <text x={inset.left - 8} y={y(tick) + 4} text-anchor="end">{count(tick)}</text>

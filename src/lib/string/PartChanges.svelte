@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { partChanges as say } from './words';
   import type { PartChange } from '$core/semantics';
 
   let { parts }: { parts: readonly PartChange[] } = $props();
@@ -8,16 +9,16 @@
 
 <!-- It can be scrolled by keys. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<ul aria-label="Parts that differ" tabindex="0">
+<ul aria-label={say.partsThatDiffer} tabindex="0">
   {#each parts.slice(0, most) as part, i (i)}
     <li class={part.change}>
       <b><span aria-hidden="true">{sign[part.change]}</span> {part.change}</b>
       <span class="mono">{part.text}</span>
-      <span class="soft">{part.before ? `from ${part.before} to ${part.place}` : part.place}</span>
+      <span class="soft">{part.before ? say.fromTo(part.before, part.place) : part.place}</span>
     </li>
   {/each}
 </ul>
-{#if parts.length > most}<p class="soft">and {parts.length - most} more</p>{/if}
+{#if parts.length > most}<p class="soft">{say.andMore(parts.length - most)}</p>{/if}
 
 <style>
   ul {

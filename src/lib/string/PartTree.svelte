@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { partTree as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -10,7 +11,6 @@
   import { draggableRow } from './draggable-row';
   import { PartTree, scopeOf, wordOf, type Given } from './part-tree.svelte';
   import { pathKey } from './tree-rows';
-
   interface Props extends Given {
     personaPath: string;
     /** The line of the persona whose parts are lit up. */
@@ -19,7 +19,6 @@
     onredo: () => void;
   }
   let { personaPath, lit, onundo, onredo, ...given }: Props = $props();
-
   let over: { key: string; operation: string } | null = $state(null);
   let list: HTMLUListElement;
   const tree = new PartTree(
@@ -59,8 +58,8 @@
   }
 </script>
 
-<section class="sheet" aria-label="The string as a tree">
-  <div class="acts" role="toolbar" aria-label="What to do with the chosen part">
+<section class="sheet" aria-label={say.theStringAsATree}>
+  <div class="acts" role="toolbar" aria-label={say.whatToDoWithTheChosen}>
     {#each tree.actions as action (action.name)}
       <Act disabled={!enabled} onclick={action.does}
         >{action.name}{#if action.key}<kbd aria-hidden="true">{action.key}</kbd>{/if}</Act
@@ -69,19 +68,19 @@
     {#if tree.selected}
       {@const scope = scopeOf(tree.selected.node)}
       <Pick
-        label="searched in"
+        label={say.searchedIn}
         disabled={!enabled}
         value={scope as string}
         onpick={(picked) => tree.rescope(picked as Scope)}
       >
-        {#if scope === 'mixed'}<option value="mixed" disabled>several</option>{/if}
-        {#each scopes as one (one)}<option value={one}>{one === 'any' ? 'whole profile' : one}</option>{/each}
+        {#if scope === 'mixed'}<option value="mixed" disabled>{say.several}</option>{/if}
+        {#each scopes as one (one)}<option value={one}>{one === 'any' ? say.wholeProfile : one}</option>{/each}
         {#if scope !== 'mixed' && isOwnScope(scope)}<option value={scope}>{scope}</option>{/if}
       </Pick>
     {/if}
   </div>
   {#if !enabled}<p class="told">
-      The string has something that must be mended first: the tree shows what can be read, and cannot be changed.
+      {say.theStringHasSomethingThatMust}
     </p>{/if}
   {#if tree.refused}<p class="told" role="alert">{tree.refused}</p>{/if}
   {#if tree.pulling}
@@ -93,22 +92,24 @@
       }}
     >
       <Field
-        label="Name of the word set"
+        label={say.nameOfTheWordSet}
         inline
         id="set-name"
         bind:value={tree.pulling.name}
         maxlength="60"
-        placeholder="quality-heads"
+        placeholder={say.qualityHeads}
         required
       />
-      <span class="soft">{tree.pulling.wordings.length} wordings: {tree.pulling.wordings.slice(0, 4).join(', ')}</span>
+      <span class="soft"
+        >{say.wordings(tree.pulling.wordings.length, tree.pulling.wordings.slice(0, 4).join(', '))}</span
+      >
       <Acts>
-        <Act type="submit" look="main">Keep in the library</Act>
-        <Act onclick={() => (tree.pulling = null)}>Leave it</Act>
+        <Act type="submit" look="main">{say.keepInTheLibrary}</Act>
+        <Act onclick={() => (tree.pulling = null)}>{say.leaveIt}</Act>
       </Acts>
     </form>
   {/if}
-  <ul role="tree" aria-label="Parts of the string" bind:this={list} onkeydown={hear}>
+  <ul role="tree" aria-label={say.partsOfTheString} bind:this={list} onkeydown={hear}>
     {#each tree.rows as row (pathKey(row.path))}
       {@const key = pathKey(row.path)}
       {@const isGroup = !isLeaf(row.node)}
@@ -141,7 +142,7 @@
         <span class="grip" aria-hidden="true">⠿</span>
         {#if row.part !== null && row.level === 1}<span style:color={partTint(row.part)}>{partGlyph(row.part)}</span
           >{/if}
-        {#if row.node.not}<b class="sign">not</b>{/if}
+        {#if row.node.not}<b class="sign">{say.not}</b>{/if}
         {#if tree.typing && !tree.typing.isNew && pathKey(tree.typing.path) === key}
           {@render typed()}
         {:else}
@@ -151,19 +152,22 @@
             style:border-color={row.part === null ? 'transparent' : partTint(row.part)}>{wordOf(row.node)}</span
           >
         {/if}
-        {#if place}<span class="scope">in {place}</span>{/if}
+        {#if place}<span class="scope">{say.inText(place)}</span>{/if}
         {#if isLeaf(row.node) && row.node.kind === 'set'}
           <span class="soft"
-            >{sets.find(({ name }) => name === (row.node as { text: string }).text)?.wordings.length ?? 0} wordings</span
+            >{say.wordings2(
+              sets.find(({ name }) => name === (row.node as { text: string }).text)?.wordings.length ?? 0
+            )}</span
           >
         {/if}
-        {#if row.node.muted}<span class="soft">set aside</span>{/if}
+        {#if row.node.muted}<span class="soft">{say.setAside}</span>{/if}
         {#if origin && (row.level === 1 || !isGroup)}
           <a class="origin soft" href="{personaPath}#line-{origin.of}" tabindex="-1"
-            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : `wording of ${origin.line}`}</a
+            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : say.wordingOf(origin.line)}</a
           >
         {/if}
-        {#if isGroup && tree.folded.has(key)}<span class="soft">{(row.node as OutlineGroup).parts.length} parts</span
+        {#if isGroup && tree.folded.has(key)}<span class="soft"
+            >{say.parts((row.node as OutlineGroup).parts.length)}</span
           >{/if}
       </li>
       {#if tree.typing?.isNew && pathKey(tree.typing.wrap ?? tree.previous(tree.typing.path)) === key && tree.typing.path.at(-1)! > 0}
@@ -180,7 +184,7 @@
   {#if tree.typing}
     <input
       class="typed mono"
-      aria-label={tree.typing.isNew ? 'New part' : 'Part'}
+      aria-label={tree.typing.isNew ? say.newPart : say.part}
       bind:value={tree.typing.text}
       onkeydown={(event) => {
         if (event.key === 'Enter') tree.commit();

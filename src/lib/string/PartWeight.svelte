@@ -1,27 +1,33 @@
 <script lang="ts">
+  import { partWeight as say } from './words';
   import Hint from '$lib/ui/Hint.svelte';
   import { count } from '$lib/marks/format';
-  import { broughtBy, type Judged, type LedgerLine } from './ledger-rows';
+  import { broughtBy, type LedgerLine } from './ledger-rows';
 
-  let { line, brought }: { line: LedgerLine; /** Whom the whole string brings. */ brought: Judged } = $props();
+  interface Props {
+    line: LedgerLine;
+    /** How many more people would match without the part, over all sources; null where that is not known. */
+    keptOut: number | null;
+    /** The largest of these among the parts. */
+    most: number;
+  }
+  let { line, keptOut, most }: Props = $props();
   const judged = $derived(broughtBy(line));
 </script>
 
-<!-- How much of the misses a part brings; of an exclusion, whom it throws out. -->
+<!-- How many people a part keeps out, on a log scale; of an exclusion, whom it removes. -->
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"
-      >throws out {count(judged.misses)}
+      >{say.throwsOut(count(judged.misses))}
       {judged.misses === 1 ? 'miss' : 'misses'},
       <span class:costs={judged.fits > 0}>{count(judged.fits)} {judged.fits === 1 ? 'fit' : 'fits'}</span></span
     >
   {/if}
-{:else if brought.misses && !line.excludes}
-  <Hint
-    class="weight"
-    says="{count(judged.misses)} of the {count(brought.misses)} judged misses come with it, {count(judged.fits)} fits"
-    ><span class="bar" role="img" aria-label="{count(judged.misses)} of {count(brought.misses)} misses"
-      ><i style:width="{Math.min(100, (100 * judged.misses) / brought.misses)}%"></i></span
+{:else if keptOut !== null && keptOut >= 0 && line.level === 1}
+  <Hint class="weight" says={say.keepsOut(count(keptOut))}
+    ><span class="bar" role="img" aria-label={say.keepsOut(count(keptOut))}
+      ><i style:width="{(100 * Math.log1p(keptOut)) / Math.log1p(Math.max(1, most))}%"></i></span
     ></Hint
   >
 {/if}
@@ -37,7 +43,7 @@
   .bar i {
     display: block;
     height: 100%;
-    background: var(--warm);
+    background: var(--accent);
   }
   .throws {
     font-size: 12px;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pasteNotice as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import type { CleanPaste } from '$core/formats';
 
@@ -13,14 +14,14 @@
 
 <div class="notice" role="status">
   {#if clean.changes.length}
-    <span>Pasted and cleaned: {clean.changes.join('; ')}.</span>
-    <Act onclick={onasitwas}>Put it as it was</Act>
+    <span>{say.pastedAndCleaned(clean.changes.join('; '))}</span>
+    <Act onclick={onasitwas}>{say.putItAsItWas}</Act>
   {/if}
   {#if clean.ask}
     <span>{clean.ask.question}</span>
-    <Act onclick={onask}>Yes, in capitals</Act>
+    <Act onclick={onask}>{say.yesInCapitals}</Act>
   {/if}
-  <Act onclick={onclose}>{clean.ask ? 'No, leave it' : 'Good'}</Act>
+  <Act onclick={onclose}>{clean.ask ? say.noLeaveIt : say.good}</Act>
 </div>
 
 <style>

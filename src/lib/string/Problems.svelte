@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problems as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import type { Problem } from '$core/language';
 
@@ -9,15 +10,15 @@
   }
   let { problems, text, onfix }: Props = $props();
 
-  const words = { error: 'must be mended', warning: 'look again', hint: 'hint' };
+  const words = { error: say.mustBeMended, warning: say.lookAgain, hint: 'hint' };
   const place = (from: number) => {
     const before = text.slice(0, from).split('\n');
-    return before.length > 1 || text.includes('\n') ? `line ${before.length}` : '';
+    return before.length > 1 || text.includes('\n') ? say.line(before.length) : '';
   };
 </script>
 
 {#if problems.length}
-  <ul aria-label="Problems of the string">
+  <ul aria-label={say.problemsOfTheString}>
     {#each problems.slice(0, 6) as problem, i (i)}
       <li class={problem.severity}>
         <b>{words[problem.severity]}</b>
@@ -28,7 +29,7 @@
       </li>
     {/each}
     {#if problems.length > 6}<li class="hint">
-        <span class="soft">and {problems.length - 6} more, marked in the string</span>
+        <span class="soft">{say.andMoreMarkedInTheString(problems.length - 6)}</span>
       </li>{/if}
   </ul>
 {/if}

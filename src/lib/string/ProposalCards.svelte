@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { proposalCards as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import { reading } from '$lib/frame/certain-only';
   import { about, percent } from '$lib/marks/format';
@@ -18,28 +19,33 @@
   const strongest = ({ effects }: Proposal) =>
     [...effects].sort((a, b) => b.removed + b.added - (a.removed + a.added))[0]!;
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
-  const share = (told: Proposal['effects'][number]['fitsLost']) => (told ? percent(told.share) : 'none judged');
+  const share = (told: Proposal['effects'][number]['fitsLost']) => (told ? percent(told.share) : say.noneJudged);
 </script>
 
-<ul aria-label="The best changes">
+<ul aria-label={say.theBestChanges}>
   {#each proposals.slice(0, 3) as proposal (proposal.says)}
     {@const effect = strongest(proposal)}
     <li class="sheet" class:stale={!current}>
       <div>
         <b>{proposal.says}</b>
         <p class="soft">
-          {nameOf(effect.sourceId)}: {about(effect.before[reading()])} → {about(effect.after[reading()])}; misses
-          removed
-          {share(effect.missesRemoved)}, fits lost
+          {say.missesRemovedFitsLost(
+            nameOf(effect.sourceId),
+            about(effect.before[reading()]),
+            about(effect.after[reading()]),
+            share(effect.missesRemoved)
+          )}
           <span class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</span>
         </p>
       </div>
-      <Act disabled={!current} aria-label="Take: {proposal.says}" onclick={() => ontake(proposal.text, proposal.says)}
-        >Take</Act
+      <Act disabled={!current} aria-label={say.take(proposal.says)} onclick={() => ontake(proposal.text, proposal.says)}
+        >{say.take2}</Act
       >
     </li>
   {/each}
-  {#if proposals.length > 3}<li class="more"><Act look="plain" onclick={onall}>All {proposals.length}</Act></li>{/if}
+  {#if proposals.length > 3}<li class="more">
+      <Act look="plain" onclick={onall}>{say.all(proposals.length)}</Act>
+    </li>{/if}
 </ul>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { proposals as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -62,7 +63,8 @@
     if (!next.delete(says)) next.add(says);
     chosen = next;
   }
-  const share = (told: Effect['fitsLost']) => (told ? `${percent(told.share)} (${percentRange(told)})` : 'none judged');
+  const share = (told: Effect['fitsLost']) =>
+    told ? `${percent(told.share)} (${percentRange(told)})` : say.noneJudged;
   const allTogether = $derived(taken.map(({ says }) => says).join('; '));
 </script>
 
@@ -77,39 +79,37 @@
       </div>
       <div class="soft">
         {#if effect.gone.misses + effect.gone.fits + effect.come.fits + effect.come.misses || effect.removed || effect.added}
-          misses removed {share(effect.missesRemoved)}<br />
-          fits lost <b class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</b>
-          {#if effect.come.fits + effect.come.misses}<br />{effect.come.fits} fits and {effect.come.misses} misses come{/if}
-        {:else}nothing changes{/if}
+          {say.missesRemoved(share(effect.missesRemoved))}<br />
+          {say.fitsLost} <b class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</b>
+          {#if effect.come.fits + effect.come.misses}<br />{say.fitsAndMissesCome(
+              effect.come.fits,
+              effect.come.misses
+            )}{/if}
+        {:else}{say.nothingChanges}{/if}
       </div>
     </TableCell>
   {/each}
 {/snippet}
 
-<section class="sheet" aria-label="Proposals">
+<section class="sheet" aria-label={say.proposals}>
   <header>
-    <h2>Proposals</h2>
-    <span class="soft"
-      >changes that the verdicts on {judged === null ? 'the' : count(judged)} people judged speak for, each measured before
-      it is taken; shares are of the judged people found</span
-    >
+    <h2>{say.proposals}</h2>
+    <span class="soft">{say.changesYourVerdictsSupport(judged === null ? null : count(judged))}</span>
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if proposals === null}
-    {#if !fault}<Waiting says="Measuring…" lines={3} />{/if}
+    {#if !fault}<Waiting says={say.measuring} lines={3} />{/if}
   {:else if !proposals.length}
     <p>
-      {judged
-        ? 'No change gains anything by the verdicts there are. Judge more people, above all misses.'
-        : 'Run the string and judge some people first: proposals come from who is a fit and who is not.'}
+      {judged ? say.noChangeGainsAnythingByThe : say.runTheStringAndJudgeSome}
     </p>
   {:else}
     <div class="scroll">
       <div class="tabled">
-        <Table class={readFor !== text ? 'stale' : ''} aria-label="Proposals, best first">
+        <Table class={readFor !== text ? 'stale' : ''} aria-label={say.proposalsBestFirst}>
           <TableHead>
             <TableRow>
-              <TableHeader></TableHeader><TableHeader>Change</TableHeader>
+              <TableHeader></TableHeader><TableHeader>{say.change}</TableHeader>
               {#each sources as source (source.id)}<TableHeader>{source.name}</TableHeader>{/each}
               <TableHeader></TableHeader>
             </TableRow>
@@ -119,7 +119,7 @@
               <TableRow>
                 <TableCell
                   ><Tick
-                    label="Choose: {proposal.says}"
+                    label={say.choose(proposal.says)}
                     hideLabel
                     checked={chosen.has(proposal.says)}
                     ontick={() => choose(proposal.says)}
@@ -128,19 +128,19 @@
                 <TableCell
                   ><b>{proposal.says}</b>
                   {#if proposal.costly}<div class="costly">
-                      may lose more than a few fits: look at who goes first
+                      {say.mayLoseMoreThanAFew}
                     </div>{/if}
                 </TableCell>
                 {@render effects(proposal.effects)}
                 <TableCell class="acts">
                   <Act
-                    aria-label="Who goes? {proposal.says}"
-                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}>Who goes?</Act
+                    aria-label={say.whoGoes(proposal.says)}
+                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}>{say.whoGoes2}</Act
                   >
                   <Act
                     disabled={readFor !== text}
-                    aria-label="Take: {proposal.says}"
-                    onclick={() => ontake(proposal.text, proposal.says)}>Take</Act
+                    aria-label={say.take(proposal.says)}
+                    onclick={() => ontake(proposal.text, proposal.says)}>{say.take2}</Act
                   >
                 </TableCell>
               </TableRow>
@@ -148,18 +148,18 @@
             {#if joint}
               <TableRow class="joint">
                 <TableCell></TableCell>
-                <TableCell><b>The {taken.length} chosen together</b></TableCell>
+                <TableCell><b>{say.theChosenTogether(taken.length)}</b></TableCell>
                 {@render effects(joint.effects)}
                 <TableCell class="acts">
                   <Act
-                    aria-label="Who goes? All chosen"
-                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>Who goes?</Act
+                    aria-label={say.whoGoesAllChosen}
+                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>{say.whoGoes2}</Act
                   >
                   <Act
                     look="main"
                     disabled={readFor !== text}
-                    aria-label="Take all chosen"
-                    onclick={() => ontake(joint!.text, allTogether)}>Take all</Act
+                    aria-label={say.takeAllChosen}
+                    onclick={() => ontake(joint!.text, allTogether)}>{say.takeAll}</Act
                   >
                 </TableCell>
               </TableRow>

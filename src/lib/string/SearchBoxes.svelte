@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchBoxes as say } from './words';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { factLabel, type Search, type Sheet } from '$core/dialect';
   import { factWords } from './fact-words';
@@ -16,14 +17,14 @@
     const fact = source.sheet.facts.find((one) => one.scope === scope);
     return fact ? factLabel(fact) : scope;
   };
-  const which = $derived(of === null ? '' : ` of search ${of + 1}`);
+  const which = $derived(of === null ? '' : say.ofSearch(of + 1));
 </script>
 
 <!-- What to put in each box of one search, and which facts to choose. -->
 {#each Object.entries(search.boxes) as [id, text] (id)}
   <div class="row">
     <span class="label">{label(id)}</span><code>{text}</code>
-    <CopyButton {text} label="Copy" of="{label(id)}{which} for {source.name}" />
+    <CopyButton {text} label={say.copy} of={say.forText(label(id), which, source.name)} />
   </div>
 {/each}
 {#each search.facts as fact (fact.scope)}
@@ -31,8 +32,8 @@
     <span class="label">{factName(fact.scope)}</span><span>{factWords(fact)}</span>
     <CopyButton
       text={[...(fact.include ?? []), ...(fact.exclude ?? [])].join('\n') || factWords(fact)}
-      label="Copy"
-      of="{factName(fact.scope)}{which} for {source.name}"
+      label={say.copy}
+      of={say.forText2(factName(fact.scope), which, source.name)}
     />
   </div>
 {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchesToCopy as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import SourceCard from './SourceCard.svelte';
   import type { StringPage } from './string-page.svelte';
@@ -16,8 +17,8 @@
     <div id="card-{source.id}" class:asked={asked === source.id}>
       {#snippet hand()}
         <p class="hand">
-          <Act look="main" onclick={() => string.runByHand(source.id)}>Run it by hand</Act>
-          <span class="soft">Type the count you see and paste the pages, over days if need be.</span>
+          <Act look="main" onclick={() => string.runByHand(source.id)}>{say.runItByHand}</Act>
+          <span class="soft">{say.typeTheCountYouSeeAnd}</span>
         </p>
       {/snippet}
       <SourceCard

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sourceCard as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import { exactness } from '$lib/marks/exactness';
   import SearchBoxes from './SearchBoxes.svelte';
@@ -34,18 +35,18 @@
   let shown = $state(3);
 </script>
 
-<section class="sheet" class:stale aria-label="How {source.name} is asked">
+<section class="sheet" class:stale aria-label={say.howIsAsked(source.name)}>
   <header>
     <h2>{source.name}</h2>
-    {#if source.kind === 'by-hand'}<span class="soft">run by hand</span>{/if}
-    {#if source.kind === 'connected'}<span class="soft">connected service: counted when it is run</span>{/if}
+    {#if source.kind === 'by-hand'}<span class="soft">{say.runByHand}</span>{/if}
+    {#if source.kind === 'connected'}<span class="soft">{say.connectedServiceCountedWhenItIs}</span>{/if}
     {#if reading}
       <span class="badge {reading.rendering.exactness}">{exactness[reading.rendering.exactness].word}</span>
       <span class="soft">{exactness[reading.rendering.exactness].means}</span>
       <span class="end">
         {#if reading.rendering.searches.length}
-          {reading.rendering.searches.length} search{several ? 'es' : ''}
-          <CopyButton text={reading.copy} label={several ? 'Copy all' : 'Copy'} of={source.name} />
+          {say.search(reading.rendering.searches.length)}{several ? 'es' : ''}
+          <CopyButton text={reading.copy} label={several ? say.copyAll : say.copy} of={source.name} />
         {/if}
       </span>
     {/if}
@@ -55,7 +56,7 @@
       <div class="limits">
         {#each limits as { kind, used, most } (kind)}
           <div>
-            <span class="soft">{count(used)} of {count(most)} {kind}</span>
+            <span class="soft">{say.ofText(count(used), count(most), kind)}</span>
             <div class="use-bar">
               <i style:width="{Math.min(100, (100 * used) / most)}%" class:full={used > 0.9 * most}></i>
             </div>
@@ -68,8 +69,8 @@
         .map(({ message }) => message)] as note (note)}<p class="note">{note}</p>{/each}
     {#if keptBack}
       <p class="note">
-        {source.name} drops {count(keptBack.people)} people itself, {percent(keptBack.share)} of all who could meet the string
-        there: it lacks their {keptBack.facts.join(' or ')}, which it is asked.
+        {say.dropsPeopleItselfOfAllWho(source.name, count(keptBack.people), percent(keptBack.share))}
+        {keptBack.facts.join(' or ')}{say.whichItIsAsked}
       </p>
     {/if}
     <ol>
@@ -80,12 +81,12 @@
       {/each}
     </ol>
     {#if reading.rendering.searches.length > shown}
-      <Act onclick={() => (shown = Infinity)}>Show all {reading.rendering.searches.length} searches</Act>
+      <Act onclick={() => (shown = Infinity)}>{say.showAllSearches(reading.rendering.searches.length)}</Act>
     {/if}
   {:else if blocked}
-    <p class="note">Fix the errors in the string to see its search.</p>
+    <p class="note">{say.fixTheErrorsInTheString}</p>
   {:else}
-    <Waiting says="Translating…" />
+    <Waiting says={say.translating} />
   {/if}
   {#if hand && reading?.rendering.searches.length}{@render hand()}{/if}
 </section>

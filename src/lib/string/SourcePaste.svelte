@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sourcePaste as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import TextBox from '$lib/ui/TextBox.svelte';
@@ -26,41 +27,39 @@
   );
 </script>
 
-<section class="sheet" aria-label="Paste from a source">
+<section class="sheet" aria-label={say.pasteFromASource}>
   <div class="from">
     <div class="line">
-      <h2>Paste from a source</h2>
-      <Pick label="as written for" bind:value={sourceId} aria-label="Source the text was written for">
+      <h2>{say.pasteFromASource}</h2>
+      <Pick label={say.asWrittenFor} bind:value={sourceId} aria-label={say.sourceTheTextWasWrittenFor}>
         {#each sources as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
       </Pick>
     </div>
     <TextBox
       rows="5"
-      aria-label="Text as it stands at the source"
-      placeholder={labels.length > 1
-        ? `${labels[0]}: …\n${labels.at(-1)}: …\n(a line for each box or fact, or just the text of one box)`
-        : 'The search as it stands in the source’s box'}
+      aria-label={say.textAsItStandsAtThe}
+      placeholder={labels.length > 1 ? say.aLineForEachBoxOr(labels[0], labels.at(-1)) : say.theSearchAsItStandsIn}
       bind:value={text}
     />
   </div>
   <div class="to">
     {#if found?.query}
-      <p class="soft">Understood as</p>
+      <p class="soft">{say.understoodAs}</p>
       <pre>{written}</pre>
       <p>{describe(found.query)}</p>
     {:else if found}
       <p>
-        Nothing to search for was found in this text. Paste the search itself, or choose the source it was written for.
+        {say.nothingToSearchForWasFound}
       </p>
     {:else}
       <p class="soft">
-        What you paste is read by the rules of {source?.name ?? 'its source'}: what binds first there, what its words
-        side by side mean.
+        {say.whatYouPasteIsReadBy}
+        {source?.name ?? say.itsSource}{say.whatBindsFirstThereWhatIts}
       </p>
     {/if}
     {#each found?.problems ?? [] as problem, i (i)}<p class="note">{problem.message}</p>{/each}
     <div class="line">
-      <Act look="main" disabled={!found?.query} onclick={() => ontake(written)}>Take it as the string</Act>
+      <Act look="main" disabled={!found?.query} onclick={() => ontake(written)}>{say.takeItAsTheString}</Act>
     </div>
   </div>
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { stringPanels as say } from './words';
   import { reload } from '$lib/kept/reload';
   import Tab from 'carbon-components-svelte/src/Tabs/Tab.svelte';
   import TabContent from 'carbon-components-svelte/src/Tabs/TabContent.svelte';
@@ -29,14 +30,14 @@
     string.chosen.reduce((sum, { id }) => sum + (string.reading.sources[id]?.problems.length ?? 0), 0)
   );
   const names: Record<Panel, string> = $derived({
-    worth: 'Worth of each part',
+    worth: say.worthOfEachPart,
     proposals: `Proposals${string.best.list?.length ? ` (${string.best.list.length})` : ''}`,
-    narrowing: 'Narrowing',
+    narrowing: say.narrowing,
     meanings: `Meanings${string.ambiguous.length ? ` (${string.ambiguous.length})` : ''}`,
-    tree: 'As a tree',
-    searches: `Searches to copy${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
-    versions: `Versions (${data.versions.length})`,
-    paste: 'Paste from a source'
+    tree: say.asATree,
+    searches: `Searches${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
+    versions: say.versions(data.versions.length),
+    paste: say.pasteFromASource
   });
   const show = (next: Panel, more: Record<string, string> = {}) =>
     goto(briefPath(data.brief.id, 'string', { ...(next !== 'worth' && { panel: next }), ...more }), {
@@ -104,7 +105,7 @@
     {/await}
   {:else if !string.parts.length || !string.parsed.query}
     <p class="empty soft">
-      Nothing is wanted yet. Write the string above, or build it from the persona and its wordings.
+      {say.nothingIsWantedYetWriteThe}
     </p>
   {:else if one === 'searches'}
     {#await import('./SearchesToCopy.svelte') then { default: SearchesToCopy }}
@@ -112,8 +113,7 @@
     {/await}
   {:else if !canCount}
     <p class="empty soft">
-      No source that can be counted is ticked above: tick one, run a connected service, or copy the searches of a place
-      run by hand.
+      {say.noSourceThatCanBeCounted}
     </p>
   {:else if one === 'worth'}
     <Ledger
@@ -145,7 +145,7 @@
       />
     {/await}
   {:else if string.blocked}
-    <p class="empty soft">The string has something that must be mended first: see the list under the editor.</p>
+    <p class="empty soft">{say.theStringHasSomethingThatMust}</p>
   {:else if one === 'proposals'}
     {#await import('./Proposals.svelte') then { default: Proposals }}
       <Proposals
@@ -162,7 +162,7 @@
       />
     {/await}
   {:else if !string.ambiguous.length}
-    <p class="empty soft">No word of this string is known to mean several things.</p>
+    <p class="empty soft">{say.noWordOfThisStringIs}</p>
   {:else}
     {#await import('./Meanings.svelte') then { default: Meanings }}
       <Meanings text={string.text} sources={string.counted} ontake={(taken) => string.write(taken)} />

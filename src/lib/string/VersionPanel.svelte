@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { versionPanel as say } from './words';
   import { moment } from '$lib/marks/format';
   import Fold from '$lib/ui/Fold.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -29,8 +30,8 @@
   const other = $derived(versions.find(({ number }) => String(number) === against && number !== version?.number));
   const to = $derived(
     other
-      ? { text: other.text, sets: setQueries(other.sets), name: `version ${other.number}` }
-      : { text, sets, name: 'the string above' }
+      ? { text: other.text, sets: setQueries(other.sets), name: say.version(other.number) }
+      : { text, sets, name: say.theStringAbove }
   );
   const parts = $derived(
     version ? compareVersions(version.text, to.text, { before: setQueries(version.sets), after: to.sets }) : []
@@ -39,60 +40,61 @@
   const same = $derived(version?.text === to.text);
 </script>
 
-<section class="sheet" aria-label="Versions">
+<section class="sheet" aria-label={say.versions}>
   <div class="list">
-    <h2>Versions</h2>
+    <h2>{say.versions}</h2>
     {#each versions as one (one.number)}
       <Act look="plain" aria-current={one.number === version?.number} onclick={() => onopen(one.number)} class="one">
         <b>{one.number}</b><span>{one.name || one.note || moment(one.createdAt)}</span>
-        {#if one.parent !== null && one.parent !== one.number - 1}<small>from {one.parent}</small>{/if}
+        {#if one.parent !== null && one.parent !== one.number - 1}<small>{say.from(one.parent)}</small>{/if}
       </Act>
     {:else}
-      <p class="soft">None yet. Every string that is run is kept here.</p>
+      <p class="soft">{say.noneYetEveryStringThatIs}</p>
     {/each}
   </div>
   {#if version}
     <div class="open">
       <div class="acts">
         <Field
-          aria-label="Name of version {version.number}"
-          placeholder="Name of version {version.number}"
+          aria-label={say.nameOfVersion(version.number)}
+          placeholder={say.nameOfVersion(version.number)}
           value={version.name}
           maxlength="100"
           onchange={(event) => onname(version.number, { name: event.currentTarget.value })}
         />
         <Field
           class="note"
-          aria-label="Note on version {version.number}"
-          placeholder="Note on version {version.number}"
+          aria-label={say.noteOnVersion(version.number)}
+          placeholder={say.noteOnVersion(version.number)}
           value={version.note}
           maxlength="500"
           onchange={(event) => onname(version.number, { note: event.currentTarget.value })}
         />
-        <Act disabled={version.text === text} onclick={() => ontake(version)}>Take up again</Act>
-        <CopyButton text={version.text} of="version {version.number}" />
+        <Act disabled={version.text === text} onclick={() => ontake(version)}>{say.takeUpAgain}</Act>
+        <CopyButton text={version.text} of={say.version(version.number)} />
       </div>
       <p class="soft">
-        From version {version.number} to
-        <Pick bind:value={against} aria-label="Compare with">
-          <option value="string">the string above</option>
+        {say.fromVersionTo(version.number)}
+        <Pick bind:value={against} aria-label={say.compareWith}>
+          <option value="string">{say.theStringAbove}</option>
           {#each versions.filter(({ number }) => number !== version.number) as one (one.number)}
-            <option value={String(one.number)}>version {one.number}</option>
+            <option value={String(one.number)}>{say.version(one.number)}</option>
           {/each}
         </Pick>:
-        {same ? 'the same text.' : parts.length ? '' : 'the same parts, written otherwise.'}
+        {same ? say.theSameText : parts.length ? '' : say.theSamePartsWrittenOtherwise}
       </p>
       {#if parts.length}
         <PartChanges {parts} />
       {/if}
-      <Fold title="As text" open={!parts.length && !same}>
+      <Fold title={say.asText} open={!parts.length && !same}>
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <pre tabindex="0">{#each words as change, i (i)}{#if change.added}<ins>{change.value}</ins
               >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
       </Fold>
       {#if version.sets.length}
         <p class="soft">
-          Word sets as they were: {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
+          {say.wordSetsAsTheyWere}
+          {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
         </p>
       {/if}
     </div>

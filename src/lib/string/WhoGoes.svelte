@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whoGoes as say } from './words';
   import Waiting from '$lib/ui/Waiting.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
@@ -47,26 +48,26 @@
   });
   const summary = ({ fits }: Answered['goes']) =>
     fits.judged
-      ? `${fits.count} of ${fits.judged} judged are fits: ${percent(fits.count / fits.judged)}, ${percentRange(fits.interval)}`
-      : 'nobody judged yet';
+      ? say.ofJudgedAreFits(fits.count, fits.judged, percent(fits.count / fits.judged), percentRange(fits.interval))
+      : say.nobodyJudgedYet;
 </script>
 
-<section class="sheet" aria-label="Who goes">
+<section class="sheet" aria-label={say.whoGoes}>
   <header>
-    <h3>Who goes: {says}</h3>
-    <Pick label="at" bind:value={sourceId}>
+    <h3>{say.whoGoes2(says)}</h3>
+    <Pick label={say.at} bind:value={sourceId}>
       {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
     </Pick>
-    <Act onclick={onclose}>Close</Act>
+    <Act onclick={onclose}>{say.close}</Act>
   </header>
   <Refused problem={refused} />
   {#if answer}
-    {#each [['goes', 'would go'], ['comes', 'would come']] as const as [key, words] (key)}
+    {#each [['goes', say.wouldGo], ['comes', say.wouldCome]] as const as [key, words] (key)}
       {@const side = answer[key]}
       {#if key === 'goes' || side.shown}
         <p>
           <b>{about(side.count)} {words}</b>{side.shown
-            ? `, ${count(side.sample.length)} of ${count(side.shown)} shown drawn to read; ${summary(side)}.`
+            ? say.ofShownDrawnToRead(count(side.sample.length), count(side.shown), summary(side))
             : '.'}
         </p>
         {#if side.sample.length}
@@ -74,7 +75,7 @@
             {briefId}
             {sourceId}
             people={side.sample}
-            label="People who {words}"
+            label={say.peopleWho(words)}
             onjudged={() => {
               onjudged();
               void load();
@@ -84,7 +85,7 @@
       {/if}
     {/each}
   {:else if !refused}
-    <Waiting says="Finding them…" lines={3} />
+    <Waiting says={say.findingThem} lines={3} />
   {/if}
 </section>
 

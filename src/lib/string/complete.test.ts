@@ -46,7 +46,7 @@ describe('completion', () => {
     ['country:De', 'Denmark'],
     ['country:(Denmark OR Sw', 'Sweden'],
     ['country:("United Kingdom" OR Sw', 'Sweden'],
-    ['mail:v', 'verified'],
+    ['mail:g', 'good'],
     ['rank:he', 'head'],
     ['industry:4', '46'],
     ['a AND hiring:y', 'yes']

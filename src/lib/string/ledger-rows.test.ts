@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parse } from '$core/language';
 import type { Answer } from '$api';
-import { broughtBy, broughtByAll, changeOf, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
+import { broughtBy, changeOf, keptOutBy, ledgerLines, sortLines, standsOut, wholeOf } from './ledger-rows';
 import { changeWords, fullestLimit, judgedWords } from './ledger-words';
 
 type Row = NonNullable<Answer<'ledger'>['rows']>['possible'][number];
@@ -56,7 +56,20 @@ describe('lines of the ledger', () => {
     expect(changeOf(rows[0]!, exact(10))).toBeNull();
   });
   it('stand out when they find nobody, bring misses, or throw out fits', () =>
-    expect(lines(['0', '1']).map(standsOut)).toEqual([null, null, 'idle', 'harmful', null, 'costs fits', null]));
+    expect(lines(['0', '1']).map((line) => standsOut(line, whole))).toEqual([
+      null,
+      null,
+      'idle',
+      'harmful',
+      null,
+      'costs fits',
+      null
+    ]));
+  it('tell a part that shuts everyone out from one without effect', () => {
+    const of = [row([], 0, null), row([0], 0, 5), row([1], 0, 5, { excludes: true }), row([2], 0, 0)];
+    const parts = ledgerLines(parse('a NOT b c').query!, new Set(), answer(of));
+    expect(parts.map((line) => standsOut(line, () => exact(0)))).toEqual(['blocking', null, 'idle']);
+  });
   it('are sorted among their fellows', () => {
     const sorted = sortLines(lines(['0', '1']), { sourceId: 'here', what: 'change' }, whole);
     expect(sorted.map(({ key }) => key)).toEqual(['0', '0.2', '0.0', '0.1', '1', '1.0', '1.1']);
@@ -71,7 +84,10 @@ describe('lines of the ledger', () => {
       row([1], 7, 15, { excludes: true, brings: { fits: 1, misses: 4 } })
     ];
     const both = { ...answer(judged), there: answer(judged).here };
-    expect(broughtByAll(both)).toEqual({ fits: 10, misses: 18 });
+    const parts = ledgerLines(query, new Set(), both);
+    // 40 and 5 more at either source.
+    expect(parts.map((line) => keptOutBy(line, whole))).toEqual([80, 10]);
+    expect(keptOutBy({ ...parts[0]!, figures: {} }, whole)).toBeNull();
     expect(ledgerLines(query, new Set(), both).map(broughtBy)).toEqual([
       { fits: 10, misses: 18 },
       { fits: 2, misses: 8 }
@@ -95,7 +111,7 @@ describe('what is said of a line', () => {
     expect(judgedWords(group!, here, answer(rows).here, 'possible')).toBeNull();
     const said = judgedWords(bad!, here, answer(rows).here, 'possible')!;
     expect(said).toMatchObject({ fits: 1, misses: 8 });
-    expect(said.told).toContain('It alone brings 8 judged misses and 1 judged fits: 89 % misses');
+    expect(said.told).toContain('It alone brings 8 judged misses and 1 judged fits: 89% misses');
     const priced = { ...here, sheet: { price: { perSearch: 0, perRecord: 2, unit: 'EUR' } } } as typeof here;
     expect(judgedWords(bad!, priced, answer(rows).here, 'possible')!.told).toContain(
       'Price of those it alone brings: 14 EUR.'

@@ -71,15 +71,6 @@ const sumOf = (counts: readonly Judged[]): Judged => ({
   misses: counts.reduce((sum, { misses }) => sum + misses, 0)
 });
 
-/** The judged people whom the whole string brings. */
-export const broughtByAll = (
-  answers: Readonly<Record<string, Answer<'ledger'> | undefined>>,
-  reading: Reading = 'possible'
-): Judged =>
-  sumOf(
-    Object.values(answers).flatMap((answer) => answer?.rows?.[reading].find(({ path }) => !path.length)?.brings ?? [])
-  );
-
 /** The judged people whom a part brings or, of an exclusion, throws out. */
 export const broughtBy = (line: LedgerLine): Judged => sumOf(Object.values(line.figures).map(({ brings }) => brings));
 
@@ -91,11 +82,35 @@ export const wholeOf = (answer: Answer<'ledger'> | undefined, reading: Reading =
 export const changeOf = (figures: Figures, whole: Counted): number | null =>
   figures.without && figures.without.middle - whole.middle;
 
-/** What stands out about a part: it does nothing anywhere, or brings misses and hardly a fit. */
-export function standsOut(line: LedgerLine): 'idle' | 'harmful' | 'costs fits' | null {
+/** How many more people would match without a part, over all sources that can be asked without it; null where none can. */
+export function keptOutBy(line: LedgerLine, whole: (sourceId: string) => Counted | undefined): number | null {
+  const changes = Object.entries(line.figures).flatMap(([sourceId, figures]) => {
+    const of = whole(sourceId);
+    const change = of && changeOf(figures, of);
+    return change === null || change === undefined ? [] : [change];
+  });
+  return changes.length ? Math.max(0, Math.round(changes.reduce((sum, change) => sum + change, 0))) : null;
+}
+
+/**
+ * What stands out about a part: it matches nobody and changes nothing anywhere (`idle`), matches nobody and so shuts
+ * everyone out (`blocking`), brings misses and hardly a fit, or excludes fits. An exclusion that matches nobody for certain
+ * can still remove people whose facts are unknown: it is neither.
+ */
+export function standsOut(
+  line: LedgerLine,
+  whole: (sourceId: string) => Counted | undefined
+): 'idle' | 'blocking' | 'harmful' | 'costs fits' | null {
   const all = Object.values(line.figures);
   if (!all.length) return null;
-  if (all.every(({ alone }) => alone?.high === 0)) return 'idle';
+  if (all.every(({ alone }) => alone?.high === 0)) {
+    const changes = Object.entries(line.figures).map(([sourceId, figures]) => {
+      const of = whole(sourceId);
+      return (of && changeOf(figures, of)) ?? 0;
+    });
+    if (changes.every((change) => change === 0)) return 'idle';
+    return line.excludes ? null : 'blocking';
+  }
   const fits = all.reduce((sum, { only }) => sum + only.fits, 0);
   const misses = all.reduce((sum, { only }) => sum + only.misses, 0);
   if (line.excludes) return fits > 0 && fits >= misses / 4 ? 'costs fits' : null;

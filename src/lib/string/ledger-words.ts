@@ -7,6 +7,14 @@ type Reading = 'certain' | 'possible';
 type Source = Answer<'listSources'>[number];
 type Ledger = Answer<'ledger'> | undefined;
 
+/** What is said of a part that stands out. */
+export const standsOutWords = {
+  idle: 'no effect',
+  blocking: 'shuts everyone out',
+  harmful: 'brings misses',
+  'costs fits': 'costs fits'
+};
+
 /** The change in the count when a part is left out, in words; empty where it is not known. */
 export function changeWords(line: LedgerLine, { id }: Pick<Source, 'id'>, answer: Ledger, reading: Reading): string {
   const whole = wholeOf(answer, reading);

@@ -140,7 +140,7 @@ export class PartTree {
     const leaf = readLeaf(text, scope);
     if (!leaf) {
       this.refused = text.trim()
-        ? 'This holds no word to find. Type a word, several words, or @ and the name of a word set.'
+        ? 'There’s nothing to search for. Type one or more words, or @ and the name of a word set.'
         : '';
       if (!text.trim()) this.typing = null;
       return;
@@ -155,8 +155,7 @@ export class PartTree {
     const { selected } = this;
     const found = this.#enabled && selected ? wordingsOf(selected.node) : null;
     if (!found) {
-      this.refused =
-        'Only alternatives (any of some words) can become a word set. Choose such a group, or a single term.';
+      this.refused = 'Only an “any of” group or a single term can become a word set. Select one.';
       return;
     }
     this.pulling = { ...found, path: selected!.path, name: '', unwanted: this.#isExcludedAt(selected!.path) };
@@ -259,25 +258,25 @@ export class PartTree {
       { name: 'Add', key: '+', does: () => void this.add(), can: true },
       { name: 'Edit', key: '↵', does: () => void this.edit(this.selected), can: node !== undefined && !group },
       {
-        name: group && node.kind === 'all' ? 'Make it any of' : 'Make it all of',
+        name: group && node.kind === 'all' ? 'Change to any of' : 'Change to all of',
         key: 'O',
         does: this.switchKind,
         can: group
       },
-      { name: node?.not ? 'Want again' : 'Exclude', key: 'X', does: this.exclude, can: node !== undefined },
-      { name: node?.muted ? 'Take up again' : 'Set aside', key: 'M', does: this.mute, can: node !== undefined },
+      { name: node?.not ? 'Stop excluding' : 'Exclude', key: 'X', does: this.exclude, can: node !== undefined },
+      { name: node?.muted ? 'Enable' : 'Disable', key: 'M', does: this.mute, can: node !== undefined },
       { name: 'Wrap in a group', key: 'W', does: () => void this.wrap(), can: node !== undefined },
       { name: 'Unwrap', key: 'U', does: this.unwrap, can: group && !node.not },
       { name: 'Up', key: 'Alt ↑', does: () => this.shift(-1), can: node !== undefined },
       { name: 'Down', key: 'Alt ↓', does: () => this.shift(1), can: node !== undefined },
       {
-        name: 'Keep as a word set…',
+        name: 'Save as word set…',
         key: '',
         does: this.startPull,
         can: node !== undefined && (!isLeaf(node) || node.kind === 'term')
       },
       {
-        name: 'Unfold the set',
+        name: 'Expand word set',
         key: '',
         does: this.unfoldSet,
         can: node !== undefined && isLeaf(node) && node.kind === 'set'

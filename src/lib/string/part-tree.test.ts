@@ -61,7 +61,7 @@ describe('the string as a tree', () => {
     await tree.add();
     tree.typing!.text = '…';
     tree.commit();
-    expect(tree.refused).toContain('no word to find');
+    expect(tree.refused).toContain('nothing to search for');
     tree.typing!.text = 'midwife';
     tree.commit();
     same(text(), 'title:(QA OR "head of quality" OR midwife) software');
@@ -139,9 +139,9 @@ describe('the string as a tree', () => {
     const { tree, choose } = treeOf('title:(QA OR nurse) NOT software');
     const offered = () => tree.actions.map(({ name }) => name);
     choose('0');
-    expect(offered()).toEqual(expect.arrayContaining(['Make it all of', 'Unwrap', 'Keep as a word set…']));
+    expect(offered()).toEqual(expect.arrayContaining(['Change to all of', 'Unwrap', 'Save as word set…']));
     choose('1');
-    expect(offered()).toEqual(expect.arrayContaining(['Edit', 'Want again', 'Keep as a word set…']));
-    expect(offered()).not.toContain('Unfold the set');
+    expect(offered()).toEqual(expect.arrayContaining(['Edit', 'Stop excluding', 'Save as word set…']));
+    expect(offered()).not.toContain('Expand word set');
   });
 });

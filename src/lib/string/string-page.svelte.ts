@@ -212,15 +212,15 @@ export class StringPage {
     }
     if (this.runAt.length) return null;
     return this.chosen.length
-      ? 'Only places run by hand are chosen. Copy the search from their cards, or tick a source that can be asked.'
-      : 'No source is chosen. Tick at least one under the string.';
+      ? 'Only manual sources are selected. Copy their searches, or select a source Eave can search.'
+      : 'No source selected. Select at least one below the string.';
   }
 
   run = async () => {
     if (this.running) return;
     const why = this.#whyNot();
     if (why !== null) {
-      this.refused = new ApiProblem(0, 'Not run', why);
+      this.refused = new ApiProblem(0, 'Couldn’t run', why);
       return;
     }
     this.running = true;
@@ -256,11 +256,7 @@ export class StringPage {
     this.#attempt(async () => {
       const built = await call('buildString', { params: { id: this.briefId } });
       if (!built.text)
-        throw new ApiProblem(
-          0,
-          'Nothing to build from',
-          'The persona says nothing yet. Name at least one title there.'
-        );
+        throw new ApiProblem(0, 'Couldn’t build a string', 'The persona is empty. Add at least one job title.');
       // An edited string is never overwritten unasked.
       if (this.text.trim()) this.proposed = built.text;
       else this.write(built.text);

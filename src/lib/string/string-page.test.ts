@@ -156,8 +156,8 @@ describe('what is done with the string', () => {
   it.each([
     ['', [], /Write a string first/],
     ['title:(chef OR', [], /./],
-    ['title:chef', ['ledgers', 'sheets'], /Only places run by hand/],
-    ['title:chef', ['ledgers', 'sheets', 'square'], /No source is chosen/]
+    ['title:chef', ['ledgers', 'sheets'], /Only manual sources/],
+    ['title:chef', ['ledgers', 'sheets', 'square'], /No source selected/]
   ])('is not run as %j without %j, and why is said', async (text, leftOut, why) => {
     const page = desk(text, { brief: { id: 'b', leftOut } });
     await page.run();
@@ -214,7 +214,7 @@ describe('what is done with the string', () => {
     serve({ buildString: () => ({ text: '' }) });
     const nothing = desk('');
     await nothing.build();
-    expect((nothing.refused as Error).message).toMatch(/Name at least one title/);
+    expect((nothing.refused as Error).message).toMatch(/Add at least one job title/);
   });
 
   it('takes a proposal as a version made from the one before, with what it says', async () => {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { causes as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { partGlyph, partTint } from '$lib/marks/parts';
   import { percent } from '$lib/marks/format';
@@ -24,14 +25,15 @@
   );
 </script>
 
-<section class="sheet" aria-label="Why misses came">
-  <h2>Why the {misses.length === 1 ? 'one miss' : `${misses.length} misses`} came</h2>
+<section class="sheet" aria-label={say.whyMissesCame}>
+  <h2>{say.whyMissesWereFound(misses.length)}</h2>
   <div class="tabled">
-    <Table aria-label="Terms and fields that brought misses">
+    <Table aria-label={say.termsAndFieldsThatBroughtMisses}>
       <TableHead
         ><TableRow
-          ><TableHeader>Term</TableHeader><TableHeader>found in</TableHeader><TableHeader>Misses</TableHeader
-          ><TableHeader>Fits</TableHeader></TableRow
+          ><TableHeader>{say.term}</TableHeader><TableHeader>{say.foundIn}</TableHeader><TableHeader
+            >{say.misses2}</TableHeader
+          ><TableHeader>{say.fits}</TableHeader></TableRow
         ></TableHead
       >
       <TableBody>
@@ -51,7 +53,7 @@
       </TableBody>
     </Table>
   </div>
-  <p class="soft"><a href={proposalsPath}>What would keep them away</a>, measured before it is taken.</p>
+  <p class="soft"><a href={proposalsPath}>{say.whatWouldKeepThemAway}</a>{say.measuredBeforeItIsTaken}</p>
 </section>
 
 <style>

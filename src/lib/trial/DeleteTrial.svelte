@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { deleteTrial as say } from './words';
   import Button from 'carbon-components-svelte/src/Button/Button.svelte';
   import Sure from '$lib/ui/Sure.svelte';
   import { call } from '$lib/api/call';
@@ -22,15 +23,15 @@
   }
 </script>
 
-<Button kind="ghost" size="small" on:click={() => (open = true)}>Delete this trial</Button>
+<Button kind="ghost" size="small" on:click={() => (open = true)}>{say.deleteThisTrial}</Button>
 <Sure
   size="xs"
   {open}
-  heading="Delete the trial of version {trial.version} on {trial.sourceName}?"
-  yes="Delete"
-  no="Keep"
+  heading={say.deleteTheTrialOfVersionOn(trial.version, trial.sourceName)}
+  yes={say.deleteText}
+  no={say.keep}
   onyes={remove}
   onclose={() => (open = false)}
 >
-  Its pages and its sample go, and its figures leave the comparison. The verdicts on its people stay.
+  {say.itsPagesAndItsSampleGo}
 </Sure>

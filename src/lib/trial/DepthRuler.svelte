@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { depthRuler as say } from './words';
   import { count, counted } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Answer } from '$api';
@@ -47,8 +48,8 @@
   });
 </script>
 
-<div class="depth sheet" bind:this={list} role="group" aria-label="Where in the result the sample sits">
-  <h2 class="soft">Where in the result</h2>
+<div class="depth sheet" bind:this={list} role="group" aria-label={say.whereInTheResultTheSample}>
+  <h2 class="soft">{say.whereInTheResult}</h2>
   <div class="plot" style:height="{height}px">
     <svg width="62" {height} aria-hidden="true">
       <line x1="52" x2="52" y1={y(1)} y2={y(trial.people)} stroke="var(--ink)" />
@@ -82,7 +83,7 @@
               >{verdict ? verdicts[verdict.verdict].sign : '·'}</span
             >
             <span class="name" class:open={untold.length}>{person.name}</span><span class="visually-hidden"
-              >{verdict ? verdicts[verdict.verdict].word : 'not judged'}{untold.length ? ', possible' : ''}</span
+              >{verdict ? verdicts[verdict.verdict].word : say.notJudged}{untold.length ? say.possible : ''}</span
             >{#if untold.length}<span class="possible" aria-hidden="true">◇</span>{/if}
           </button>
         </li>
@@ -91,7 +92,7 @@
   </div>
   {#if unseen.high > 0}
     <p class="beyond">
-      <i></i><span>beyond the {count(trial.found.shown)} shown:<br />{counted(unseen)} unseen</span>
+      <i></i><span>{say.beyondTheShown(count(trial.found.shown))}<br />{say.unseen(counted(unseen))}</span>
     </p>
   {/if}
 </div>

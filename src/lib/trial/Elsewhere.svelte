@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { elsewhere as say } from './words';
   import { untrack } from 'svelte';
   import { call } from '$lib/api/call';
   import { presentJob, type Person } from '$core/people';
@@ -29,14 +30,15 @@
 </script>
 
 {#if others.length}
-  <section aria-label="The same person elsewhere">
-    <span class="soft">Elsewhere</span>
+  <section aria-label={say.theSamePersonElsewhere}>
+    <span class="soft">{say.elsewhere}</span>
     {#each others as { sourceId, sourceName, person: other } (sourceId)}
       <p>
-        <b>{sourceName}</b>: {now(other)?.title ?? 'no title'}, {now(other)?.company ?? 'no firm'}
-        {#if other.headcount !== undefined}<span class="soft">· {other.headcount.toLocaleString('en')} people</span
+        <b>{sourceName}</b>: {now(other)?.title ?? say.noTitle}, {now(other)?.company ?? say.noFirm}
+        {#if other.headcount !== undefined}<span class="soft"
+            >· {other.headcount.toLocaleString('en')} {say.people}</span
           >{/if}
-        {#if other.mail}<span class="soft">· mail {other.mail}</span>{/if}
+        {#if other.mail}<span class="soft">{say.mail(other.mail)}</span>{/if}
       </p>
     {/each}
   </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { judgingAs as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
 
@@ -14,9 +15,9 @@
 
 {#if naming}
   <Field
-    label="judging as"
+    label={say.judgingAs}
     inline
-    aria-label="Name of the second judge"
+    aria-label={say.nameOfTheSecondJudge}
     maxlength="60"
     onchange={(event: Event & { currentTarget: HTMLInputElement }) => {
       naming = false;
@@ -28,15 +29,15 @@
   />
 {:else}
   <Pick
-    label="judging as"
+    label={say.judgingAs}
     value={as ?? ''}
     onpick={(name) => {
       if (name === '+') naming = true;
       else onjudge(name);
     }}
   >
-    <option value="">first judge</option>
+    <option value="">{say.firstJudge}</option>
     {#each names as name (name)}<option value={name}>{name}</option>{/each}
-    <option value="+">someone else…</option>
+    <option value="+">{say.someoneElse}</option>
   </Pick>
 {/if}

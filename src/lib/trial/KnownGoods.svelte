@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { knownGoods as say } from './words';
   import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
   import { call } from '$lib/api/call';
   import type { Answer } from '$api';
@@ -28,11 +29,11 @@
 </script>
 
 {#if known.length}
-  <section class="sheet" aria-label="Known-goods here">
-    <h2>Known-goods</h2>
-    <p>{there} of {known.length} are in {source.name}; this string finds {found} of them.</p>
+  <section class="sheet" aria-label={say.knownGoodsHere}>
+    <h2>{say.knownGoods}</h2>
+    <p>{say.ofAreInThisStringFinds(there, known.length, source.name, found)}</p>
     <div class="tabled">
-      <Table aria-label="Known-goods not found">
+      <Table aria-label={say.knownGoodsNotFound}>
         <TableBody>
           {#each known.filter(({ explanation }) => !explanation?.found) as one (one.id)}
             <TableRow>
@@ -41,17 +42,17 @@
                 <div class="soft">{one.company}</div></TableCell
               >
               <TableCell>
-                {#if !one.person}not in {source.name}
+                {#if !one.person}{say.notIn(source.name)}
                 {:else if one.explanation?.letIn}
-                  to let them in: {one.explanation.letIn.says.join('; ')}
-                {:else}no single change lets them in{/if}
+                  {say.toLetThemIn(one.explanation.letIn.says.join('; '))}
+                {:else}{say.noSingleChangeLetsThemIn}{/if}
               </TableCell>
               <TableCell class="soft"
                 >{one.explanation?.parts
                   .filter(({ met }) => !met)
                   .map(
                     ({ part, untold }) =>
-                      `part ${part + 1} fails${untold.length ? ` (${untold.join(', ')} not told)` : ''}`
+                      `part ${part + 1} doesn’t match${untold.length ? ` (${untold.join(', ')} not listed)` : ''}`
                   )
                   .join(', ') ?? ''}</TableCell
               >
@@ -60,7 +61,7 @@
         </TableBody>
       </Table>
     </div>
-    <p class="soft"><a href={stringPath}>Change the string</a></p>
+    <p class="soft"><a href={stringPath}>{say.changeTheString}</a></p>
   </section>
 {/if}
 

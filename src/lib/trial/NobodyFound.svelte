@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { nobodyFound as say } from './words';
   import { certainOnly } from '$lib/frame/certain-only';
   import { count } from '$lib/marks/format';
   import { print } from '$core/language';
@@ -14,21 +15,19 @@
 </script>
 
 {#if trial.filtered || people}
-  <h2>Nobody is left</h2>
+  <h2>{say.nobodyIsLeft}</h2>
   <p>
     {#if certainOnly() && people}
-      {count(people)} people are possible here, and none is certain: {trial.sourceName} does not tell all that the string
-      asks. Untick <i>Certain only</i> to read them.
+      {say.peopleArePossibleHereAndNone(count(people), trial.sourceName)} <i>{say.certainOnly}</i> {say.toReadThem}
     {:else}
-      {count(trial.filtered)} came from {trial.sourceName}, and what it tells of them contradicts the part that it
-      cannot be asked:
+      {say.cameFromAndWhatItTells(count(trial.filtered), trial.sourceName)}
       <code class="mono">{trial.rendering.leftover ? print(trial.rendering.leftover) : trial.text}</code>
     {/if}
   </p>
 {:else}
-  <h2>Nobody is found</h2>
+  <h2>{say.nobodyIsFound}</h2>
   <p>
-    {trial.rendering.notes.join(' ') || `${trial.sourceName} has nobody for this string.`}
-    <a href={stringPath}>Change the string.</a>
+    {trial.rendering.notes.join(' ') || say.hasNobodyForThisString(trial.sourceName)}
+    <a href={stringPath}>{say.changeTheString}</a>
   </p>
 {/if}

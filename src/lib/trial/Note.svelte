@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { note as say } from './words';
   import TextBox from '$lib/ui/TextBox.svelte';
   import { untrack } from 'svelte';
   import { ApiProblem, call } from '$lib/api/call';
@@ -36,7 +37,7 @@
         body: { sourceId, personId, text, revision: known }
       });
       known = kept?.revision ?? 0;
-      said = kept ? 'kept' : 'taken away';
+      said = kept ? 'kept' : say.takenAway;
       onkept();
     } catch (problem) {
       refused = problem;
@@ -51,12 +52,12 @@
 </script>
 
 <TextBox
-  label="Note"
+  label={say.note}
   bind:ref={field}
   bind:value={text}
   rows="2"
   maxlength="2000"
-  placeholder="what to remember of them (W)"
+  placeholder={say.whatToRememberOfThemW}
   onchange={keep}
   onkeydown={(event: KeyboardEvent & { currentTarget: HTMLElement }) => {
     if (event.key === 'Escape') event.currentTarget.blur();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { peopleToJudge as say } from './words';
   import DataTable from 'carbon-components-svelte/src/DataTable/DataTable.svelte';
   import Toolbar from 'carbon-components-svelte/src/DataTable/Toolbar.svelte';
   import ToolbarBatchActions from 'carbon-components-svelte/src/DataTable/ToolbarBatchActions.svelte';
@@ -27,12 +28,12 @@
   const byId = $derived(new Map(people.map((one) => [one.person.id, one])));
   let selected: string[] = $state([]);
   const headers: { key: keyof PersonRow; value: string }[] = [
-    { key: 'rank', value: 'Shown at' },
-    { key: 'name', value: 'Name' },
-    { key: 'title', value: 'Title' },
-    { key: 'company', value: 'Firm' },
-    { key: 'country', value: 'Country' },
-    { key: 'verdict', value: 'Verdict' }
+    { key: 'rank', value: say.shownAt },
+    { key: 'name', value: say.name },
+    { key: 'title', value: say.title },
+    { key: 'company', value: say.firm },
+    { key: 'country', value: say.country },
+    { key: 'verdict', value: say.verdict }
   ];
 
   let refused: unknown = $state(null);
@@ -90,14 +91,14 @@
     <Toolbar size="sm">
       <ToolbarBatchActions>
         {#each Object.entries(verdicts) as [verdict, { sign, word }] (verdict)}
-          <Act onclick={() => judge(selected, verdict as Verdict)}>{sign} All {word.toLowerCase()}</Act>
+          <Act onclick={() => judge(selected, verdict as Verdict)}>{say.all(sign, word.toLowerCase())}</Act>
         {/each}
-        <Act onclick={keep}>Keep on the shortlist</Act>
+        <Act onclick={keep}>{say.keepOnTheShortlist}</Act>
       </ToolbarBatchActions>
       <ToolbarContent>
-        <ToolbarSearch persistent shouldFilterRows placeholder="Find in {label.toLowerCase()}" />
+        <ToolbarSearch persistent shouldFilterRows placeholder={say.findIn(label.toLowerCase())} />
         <Act onclick={() => saveFile(peopleCsv(people), `${label.toLowerCase().replaceAll(' ', '-')}.csv`, 'text/csv')}
-          >Save as CSV</Act
+          >{say.saveAsCsv}</Act
         >
       </ToolbarContent>
     </Toolbar>
@@ -107,7 +108,7 @@
           {#each Object.entries(verdicts) as [verdict, { sign, word, colour }] (verdict)}
             <Act
               aria-pressed={(row as PersonRow).verdict === verdict}
-              aria-label="{(row as PersonRow).name} is {verdict === 'unsure' ? '' : 'a '}{word.toLowerCase()}"
+              aria-label={say.is((row as PersonRow).name, verdict === 'unsure' ? '' : 'a ', word.toLowerCase())}
               style="color: {colour}"
               onclick={() => judge([(row as PersonRow).id], verdict as Verdict)}>{sign} {word}</Act
             >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { personCard as say } from './words';
   import Elsewhere from './Elsewhere.svelte';
   import { fieldWords } from './field-words';
   import { ownWords } from '$lib/marks/own-words';
@@ -45,7 +46,7 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<article class="sheet" aria-label="Profile of {person.name}" tabindex="0">
+<article class="sheet" aria-label={say.profileOf(person.name)} tabindex="0">
   <p class="name"><Marked text={person.name} marks={highlightsOf(0)} /></p>
   {#if now >= 0}
     {@const title = valueOfJob(now, ['title'])}
@@ -58,7 +59,9 @@
       [place, country].filter(Boolean).join(', ')
     ]
       .filter(Boolean)
-      .join(' · ')} · {trial.sourceName} shows this at {sampled.rank.toLocaleString('en')}
+      .join(' · ')}
+    {say.showsThisAt(trial.sourceName)}
+    {sampled.rank.toLocaleString('en')}
   </p>
 
   <dl class="career">
@@ -79,7 +82,7 @@
   {#each valuesIn('about') as value (value.index)}<p class="about">
       <Marked text={value.text} marks={highlightsOf(value.index)} />
     </p>{/each}
-  {#each [['Skills', 'skill'], ['Groups', 'group'], ['School', 'school'], ['Contact', 'contact']] as [label, field] (field)}
+  {#each [[say.skills, 'skill'], [say.groups, 'group'], [say.school, 'school'], [say.contact, 'contact']] as [label, field] (field)}
     {@const values = valuesIn(field!)}
     {#if values.length}
       <p class="list">
@@ -94,7 +97,7 @@
 
   {#if person.language || ownValues.length}
     <dl class="facts">
-      {#if person.language}<dt>Language</dt>
+      {#if person.language}<dt>{say.language}</dt>
         <dd>{languageName(person.language)}{isRead('language')}</dd>{/if}
       {#each ownValues as value (value.index)}<dt>{ownWords(value.field)}</dt>
         <dd><Marked text={value.text} marks={highlightsOf(value.index)} /></dd>{/each}
@@ -103,18 +106,19 @@
 
   {#if because.length}
     <p class="because">
-      Found because
-      {#each because as { part, word, field }, i (part)}{i ? (i === because.length - 1 ? ' and ' : ', ') : ''}<b
+      {say.foundBecause}
+      {#each because as { part, word, field }, i (part)}{i ? (i === because.length - 1 ? say.and : ', ') : ''}<b
           style:color={partTint(part)}>{partGlyph(part)} {word}</b
         >
-        is in
+        {say.isIn}
         {fieldWords[field] ?? `“${ownWords(field)}”`}{/each}.
     </p>
   {/if}
   {#if sampled.untold.length}
     <p class="untold">
-      <b>◇ Possible</b>, not certain: {trial.sourceName} does not tell
-      {#each sampled.untold as part, i (part)}{i ? ', ' : ''}<span class="mono">{part}</span>{/each} of this person.
+      <b>{say.possible}</b>{say.notCertainDoesNotTell(trial.sourceName)}
+      {#each sampled.untold as part, i (part)}{i ? ', ' : ''}<span class="mono">{part}</span>{/each}
+      {say.ofThisPerson}
     </p>
   {/if}
   <Elsewhere {person} except={trial.sourceId} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { precisionBar as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Figure from '$lib/marks/Figure.svelte';
@@ -33,11 +34,11 @@
   const x = (share: number) => 4 + share * 552;
 </script>
 
-<section class="sheet" aria-label="Precision so far">
+<section class="sheet" aria-label={say.precisionSoFar}>
   <div>
-    <h2 class="soft">Precision so far</h2>
+    <h2 class="soft">{say.precisionSoFar}</h2>
     {#if precision.share === null}
-      <span class="n soft">nobody judged</span>
+      <span class="n soft">{say.nobodyJudged}</span>
     {:else}
       <span class="n"
         ><Figure name="precision" value={precision.share} {source}>{percent(precision.share)}</Figure></span
@@ -59,33 +60,32 @@
       <rect x={x(precision.interval.high) - 1} y="14" width="2" height="16" fill="var(--accent)" />
       <circle cx={x(precision.share)} cy="22" r="6" fill="var(--accent)" />
       <text x={Math.min(520, Math.max(20, x(precision.share)))} y="10" text-anchor="middle"
-        >{precision.fits} of {judged}</text
+        >{say.ofText(precision.fits, judged)}</text
       >
     {/if}
-    <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100 %</text>
+    <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100%</text>
   </svg>
   <div class="tally">
     {#each [['fit', precision.fits, precision.fits === 1 ? 'fit' : 'fits'], ['miss', precision.misses, precision.misses === 1 ? 'miss' : 'misses'], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}
       <span><b style:color={verdicts[verdict].colour}>{verdicts[verdict].sign}</b> {number} {word}</span>
     {/each}
     <br /><span class="soft">
-      {judged + precision.unsure} of {sampled} judged.
+      {say.ofJudged(judged + precision.unsure, sampled)}
       {more === 0
-        ? `Judged enough for ±${points} points.`
-        : `About ${more} more verdict${more === 1 ? '' : 's'} bring it to ±${points} points${waiting ? `; ${waiting} drawn are not judged yet` : ''}${speaksOf > population && more > waiting ? '; read more pages of the result for them' : ''}.`}
+        ? say.judgedEnoughForPoints(points)
+        : `About ${more} more verdict${more === 1 ? '' : 's'} for ±${points} points${waiting ? `; ${waiting} in the sample aren’t judged yet` : ''}${speaksOf > population && more > waiting ? '; read more pages first' : ''}.`}
     </span>
     {#if top.share !== null && precision.share !== null && judged > top.fits + top.misses}
       <br /><span class="soft"
-        >The first tenth alone: {top.fits} of {top.fits + top.misses}, {percentRange(top.interval)}. Read only from the
-        top, that is all one knows, and of the rest nothing.</span
+        >{say.theFirstTenthAloneOfRead(top.fits, top.fits + top.misses, percentRange(top.interval))}</span
       >
     {/if}
     <br />
-    <Pick label="Half-width" bind:value={halfWidth}>
-      {#each halfWidths as width (width)}<option value={width}>±{Math.round(width * 100)} points</option>{/each}
+    <Pick label={say.halfWidth} bind:value={halfWidth}>
+      {#each halfWidths as width (width)}<option value={width}>{say.points(Math.round(width * 100))}</option>{/each}
     </Pick>
     {#if toDraw}
-      <Act onclick={() => onmore(toDraw)}>Draw {toDraw} more ({sampled + toDraw} in all)</Act>
+      <Act onclick={() => onmore(toDraw)}>{say.drawMoreInAll(toDraw, sampled + toDraw)}</Act>
     {/if}
   </div>
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sampleList as say } from './words';
   import Fold from '$lib/ui/Fold.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import { count } from '$lib/marks/format';
@@ -36,25 +37,25 @@
 
 <!-- Everybody drawn at once: to be searched, sorted, judged together and saved. -->
 <div class="sheet">
-  <Fold title="All {count(sample.length)} as a list" bind:open>
+  <Fold title={say.allAsAList(count(sample.length))} bind:open>
     <div class="line">
-      <Pick label="Verdict" bind:value={verdict}>
+      <Pick label={say.verdict} bind:value={verdict}>
         {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Pick>
-      <Pick label="Told" bind:value={certainty}>
+      <Pick label={say.told} bind:value={certainty}>
         {#each Object.entries(told) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Pick>
       {#if causes.length}
-        <Pick label="Came by" bind:value={cause}>
-          <option value="">any term</option>
+        <Pick label={say.cameBy} bind:value={cause}>
+          <option value="">{say.anyTerm}</option>
           {#each causes as { term, people } (term)}<option value={term}>{term} ({count(people)})</option>{/each}
         </Pick>
       {/if}
-      <span class="soft">{count(people.length)} shown</span>
+      <span class="soft">{say.shown(count(people.length))}</span>
     </div>
     {#if open}
       {#await import('./PeopleToJudge.svelte') then { default: PeopleToJudge }}
-        <PeopleToJudge {briefId} {sourceId} {people} label="People drawn" {onjudged} />
+        <PeopleToJudge {briefId} {sourceId} {people} label={say.peopleDrawn} {onjudged} />
       {/await}
     {/if}
   </Fold>

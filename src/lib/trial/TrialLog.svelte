@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trialLog as say } from './words';
   import type { Answer } from '$api';
   import Fold from '$lib/ui/Fold.svelte';
 
@@ -6,9 +7,9 @@
 </script>
 
 <div class="sheet">
-  <Fold title="What went wrong on the way ({events.length})">
+  <Fold title={say.whatWentWrongOnTheWay(events.length)}>
     <ul>
-      {#each events as event, i (i)}<li>search {event.search + 1}, page {event.page + 1}: {event.what}</li>{/each}
+      {#each events as event, i (i)}<li>{say.searchPage(event.search + 1, event.page + 1, event.what)}</li>{/each}
     </ul>
   </Fold>
 </div>

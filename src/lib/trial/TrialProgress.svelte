@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trialProgress as say } from './words';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { count } from '$lib/marks/format';
@@ -17,26 +18,28 @@
   const progress = $derived(trial.progress);
   const last = $derived(trial.events.at(-1));
   const words = {
-    waiting: 'waits for its turn',
-    running: 'is running',
-    done: 'is done',
-    stopped: 'was stopped',
-    failed: 'could not go on'
+    waiting: say.waitsForItsTurn,
+    running: say.isRunning,
+    done: say.isDone,
+    stopped: say.wasStopped,
+    failed: say.couldNotGoOn
   };
 </script>
 
-<div class="row" role="region" aria-label="How far version {trial.version} on {trial.sourceName} is">
+<div class="row" role="region" aria-label={say.howFarVersionOnIs(trial.version, trial.sourceName)}>
   <p role="status">
-    {#if href}<a {href}>Version {trial.version} on {trial.sourceName}</a>{:else}<b
-        >Version {trial.version} on {trial.sourceName}</b
+    {#if href}<a {href}>{say.versionOn(trial.version, trial.sourceName)}</a>{:else}<b
+        >{say.versionOn(trial.version, trial.sourceName)}</b
       >{/if}
     <b>{words[trial.state]}.</b>
     <span class="soft"
-      >{progress.searchesDone} of {progress.searches} search{progress.searches === 1 ? '' : 'es'}, {count(
-        progress.pages
-      )} page{progress.pages === 1 ? '' : 's'}, {count(progress.rows)} rows so far{trial.spent
-        ? `, ${count(trial.spent.amount)} ${trial.spent.unit}s spent`
-        : ''}{last ? `; last: search ${last.search + 1}, page ${last.page + 1}: ${last.what}` : ''}</span
+      >{say.ofSearch(progress.searchesDone, progress.searches)}{progress.searches === 1 ? '' : 'es'}{say.pageRowsSoFar(
+        count(progress.pages),
+        progress.pages === 1 ? '' : 's',
+        count(progress.rows)
+      )}{trial.spent ? say.sSpent(count(trial.spent.amount), trial.spent.unit) : ''}{last
+        ? say.lastSearchPage(last.search + 1, last.page + 1, last.what)
+        : ''}</span
     >
     {trial.problem}
   </p>
@@ -44,13 +47,13 @@
     size="sm"
     max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)}
     value={progress.rows}
-    labelText="Rows so far"
+    labelText={say.rowsSoFar}
     hideLabel
   />
   {#if isUnderWay(trial)}
-    <Act onclick={onstop}>Stop</Act>
+    <Act onclick={onstop}>{say.stop}</Act>
   {:else}
-    <Act look="main" onclick={onresume}>Go on</Act>
+    <Act look="main" onclick={onresume}>{say.goOn}</Act>
   {/if}
 </div>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { searchesRunInWords } from '$core/measure';
+  import { trialSummary as say } from './words';
+  import { possibleOnly, searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact } from '$lib/marks/format';
@@ -15,25 +16,28 @@
     <Figure name="estimated" value={found.estimated[reading()].middle} source={trial.sourceId} version={trial.version}
       >{about(found.estimated[reading()])}</Figure
     >
-    found{isExact(found.estimated[reading()])
+    {say.found}{isExact(found.estimated[reading()])
       ? ''
       : ` (${counted(found.estimated[reading()])})`}{#if trial.rendering.leftover}:
       <Figure name="shown" value={found.shown} source={trial.sourceId} version={trial.version}
         >{count(found.shown)}</Figure
-      > shown,
+      >
+      {say.shown}
       <Figure name="certain" value={found.certain} source={trial.sourceId} version={trial.version}
         >{count(found.certain)}</Figure
-      > certain,
-      <Figure name="possible" value={found.possible} source={trial.sourceId} version={trial.version}
-        >{count(found.possible)}</Figure
-      > possible{#if trial.filtered}, {count(trial.filtered)} contradicted and removed{/if}{/if}.
+      >
+      {say.certain}
+      <Figure name="possible only" value={possibleOnly(found)} source={trial.sourceId} version={trial.version}
+        >{count(possibleOnly(found))}</Figure
+      >
+      {say.possible}{#if trial.filtered}{say.contradictedAndRemoved(count(trial.filtered))}{/if}{/if}.
     {!trial.people
-      ? 'Nobody is left to read.'
+      ? say.nobodyIsLeftToRead
       : trial.sample.length === trial.people
-        ? `All ${count(trial.people)} are here to read.`
-        : `${trial.sample.length} drawn through all ${count(trial.people)}.`}
-    {#if trial.contacted}{count(trial.contacted)} were contacted already and are left out.{/if}
-    {#if trial.duplicates}{count(trial.duplicates)} look like a person shown before under another id.{/if}
-    {#if trial.spent}Spent: {count(trial.spent.amount)} {trial.spent.unit}s.{/if}
+        ? say.allAreHereToRead(count(trial.people))
+        : say.drawnThroughAll(trial.sample.length, count(trial.people))}
+    {#if trial.contacted}{say.wereContactedAlreadyAndAreLeft(count(trial.contacted))}{/if}
+    {#if trial.duplicates}{say.lookLikeAPersonShownBefore(count(trial.duplicates))}{/if}
+    {#if trial.spent}{say.spentS(count(trial.spent.amount), trial.spent.unit)}{/if}
   {/if}
 </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { verdictDesk as say } from './words';
   import Act from '$lib/ui/Act.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Snippet } from 'svelte';
@@ -51,8 +52,8 @@
   export const focusReason = () => own?.focus();
 </script>
 
-<aside class="sheet" aria-label="Verdict">
-  <h2 class="soft">Against the persona</h2>
+<aside class="sheet" aria-label={say.verdict}>
+  <h2 class="soft">{say.againstThePersona}</h2>
   {#each checks as { fact, outcome, has } (fact)}
     <div class="fact">
       <span style:color={signs[outcome].colour}>{signs[outcome].sign}</span><span
@@ -74,22 +75,22 @@
     {/each}
   </div>
   <div class="why">
-    {#if byRule}<p class="rule"><b>By rule</b>: {reason}. Give a verdict of your own to overrule it.</p>{/if}
+    {#if byRule}<p class="rule"><b>{say.byRule}</b>{say.giveAVerdictOfYourOwn(reason)}</p>{/if}
     {#if elsewhere}<p class="rule">
-        Judged <b>{verdicts[elsewhere.verdict].word.toLowerCase()}</b> at {elsewhere.at}, and counted so here until you
-        say otherwise.
+        {say.judged} <b>{verdicts[elsewhere.verdict].word.toLowerCase()}</b>
+        {say.atAndCountedSoHereUntil(elsewhere.at)}
       </p>{/if}
     {#if conflict.length}
-      <div class="rule" role="group" aria-label="Records judged differently">
-        Records of this person were judged differently: {#each conflict as { verdict: said, at }, i (i)}{i
-            ? ', '
-            : ''}<b>{verdicts[said].word.toLowerCase()}</b> at {at}{/each}. The newest counts, once.
+      <div class="rule" role="group" aria-label={say.recordsJudgedDifferently}>
+        {say.recordsOfThisPersonWereJudged}
+        {#each conflict as { verdict: said, at }, i (i)}{i ? ', ' : ''}<b>{verdicts[said].word.toLowerCase()}</b>
+          {say.at(at)}{/each}{say.theNewestCountsOnce}
         {#each [...new Set(conflict.map((one) => one.verdict))] as said (said)}
-          <Act look="plain" onclick={() => onsettle(said)}>Make all {verdicts[said].word.toLowerCase()}</Act>
+          <Act look="plain" onclick={() => onsettle(said)}>{say.makeAll(verdicts[said].word.toLowerCase())}</Act>
         {/each}
       </div>
     {/if}
-    <span class="soft">Because</span>
+    <span class="soft">{say.because}</span>
     <div>
       {#each reasons as text, i (text)}
         <Act
@@ -103,8 +104,8 @@
     </div>
     <Field
       bind:ref={own}
-      aria-label="A reason of your own"
-      placeholder="or in your own words (N)"
+      aria-label={say.aReasonOfYourOwn}
+      placeholder={say.orInYourOwnWordsN}
       maxlength="500"
       disabled={!verdict}
       value={(reasons as readonly string[]).includes(reason) ? '' : reason}
@@ -114,10 +115,11 @@
       }}
     />
     {@render children?.()}
-    <OnOff label="go on to the next by itself" on={onward.on} onswitch={(on) => onward.switch(on)} />
+    <OnOff label={say.goOnToTheNextBy} on={onward.on} onswitch={(on) => onward.switch(on)} />
     <p class="soft keys">
-      <kbd>←</kbd> <kbd>→</kbd> go through ·
-      <Act look="plain" disabled={!verdict} onclick={onback} class="link">take back</Act> <kbd>⌫</kbd>
+      <kbd>←</kbd> <kbd>→</kbd>
+      {say.goThrough}
+      <Act look="plain" disabled={!verdict} onclick={onback} class="link">{say.takeBack}</Act> <kbd>⌫</kbd>
     </p>
   </div>
 </aside>

@@ -2,8 +2,8 @@
 export const reasons = [
   'wrong rank',
   'wrong function',
-  'wrong trade',
-  'moved on',
+  'wrong industry',
+  'changed jobs',
   'too small or large',
-  'ours already'
+  'already a customer'
 ] as const;

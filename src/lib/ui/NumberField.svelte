@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { numberField as say } from './words';
   import NumberInput from 'carbon-components-svelte/src/NumberInput/NumberInput.svelte';
 
   interface Props {
@@ -21,7 +22,7 @@
   {min}
   allowEmpty={placeholder !== undefined}
   disableWheel
-  invalidText="A whole number from {min}{max === undefined ? '' : ` to ${max}`}"
+  invalidText={say.aWholeNumberFrom(min, max === undefined ? '' : ` to ${max}`)}
   {...{
     ...(max !== undefined && { max }),
     ...(placeholder && { placeholder })

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { secretField as say } from './words';
   import PasswordInput from 'carbon-components-svelte/src/TextInput/PasswordInput.svelte';
 
   interface Props {
@@ -16,7 +17,7 @@
   labelText={label}
   bind:value
   autocomplete="off"
-  showPasswordLabel="Show the key"
-  hidePasswordLabel="Hide the key"
+  showPasswordLabel={say.showTheKey}
+  hidePasswordLabel={say.hideTheKey}
   {...rest}
 />

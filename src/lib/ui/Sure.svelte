@@ -15,7 +15,7 @@
     /** What goes, and whether it can be had back. */
     children: Snippet;
   }
-  let { open, heading, yes, no = 'Leave it', size = 'sm', onyes, onclose, children }: Props = $props();
+  let { open, heading, yes, no = 'Cancel', size = 'sm', onyes, onclose, children }: Props = $props();
 </script>
 
 <!-- Asks before something is done that cannot be undone. -->

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { toasts as say } from './words';
   import ToastNotification from 'carbon-components-svelte/src/Notification/ToastNotification.svelte';
   import { dismiss, toasts } from './toasts.svelte';
 
@@ -7,7 +8,7 @@
 </script>
 
 <!-- What was done with its effect elsewhere, in the corner. -->
-<div class="toasts" role="region" aria-label="Done just now" hidden={!toasts.shown.length}>
+<div class="toasts" role="region" aria-label={say.doneJustNow} hidden={!toasts.shown.length}>
   {#each toasts.shown as { id, text, link } (id)}
     <ToastNotification
       kind="success"
@@ -16,7 +17,7 @@
       role="status"
       timeout={stands}
       pauseOnHover
-      closeButtonDescription="Dismiss"
+      closeButtonDescription={say.dismiss}
       on:close={() => dismiss(id)}
     >
       {#if link}<a href={link.href} onclick={() => dismiss(id)}>{link.text}</a>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { rhythmFields as say } from './words';
   import Field from '$lib/ui/Field.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -19,7 +20,7 @@
 
 <div class="line">
   <Pick
-    label="Again"
+    label={say.again}
     value={own ? 'own' : rule}
     onpick={(picked) => {
       own = picked === 'own';
@@ -29,15 +30,15 @@
     }}
   >
     {#each Object.entries(rhythms) as [one, word] (one)}<option value={one}>{word}</option>{/each}
-    <option value="own">by a rule</option>
+    <option value="own">{say.byARule}</option>
   </Pick>
-  <Pick label="at" value={rhythm.hour} onpick={(hour) => (rhythm = { ...rhythm, hour })}>
+  <Pick label={say.at} value={rhythm.hour} onpick={(hour) => (rhythm = { ...rhythm, hour })}>
     {#each { length: 24 }, one (one)}<option value={one}>{String(one).padStart(2, '0')}:00</option>{/each}
   </Pick>
   <span class="soft">{rhythm.zone}</span>
 </div>
 {#if own}
-  <Field label="Rule of RFC 5545" maxlength="500" placeholder="FREQ=MONTHLY;BYDAY=1MO" bind:value={rhythm.rule} />
+  <Field label={say.ruleOfRfc5545} maxlength="500" placeholder={say.freqMonthlyByday1mo} bind:value={rhythm.rule} />
 {:else if hasDays}
   <div class="line">
     {#each Object.entries(days) as [day, word] (day)}

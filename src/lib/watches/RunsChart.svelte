@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { runsChart as say } from './words';
   import { scaleLinear, scaleTime } from 'd3-scale';
   import { line } from 'd3-shape';
   import type { Answer } from '$api';
@@ -44,29 +45,26 @@
 </script>
 
 <!-- How many were found over time, with breaks; failed runs are in the table alone. -->
-<ChartFrame title="How many were found" about="people at each run; a dotted line is a break in the series" file="watch">
+<ChartFrame title={say.howManyWereFound} about={say.peopleAtEachRunADotted} file="watch">
   {#snippet chart()}
     {#if done.length > 1}
-      <svg
-        viewBox="0 0 {width} {height}"
-        role="img"
-        aria-label="People found by {name} over time; the table has the same figures"
-      >
+      <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleFoundByOverTimeThe(name)}>
         {#each stretches as stretch, i (i)}
           {#if i}<line x1={x(at(stretch[0]!))} x2={x(at(stretch[0]!))} y1={edge} y2={height - 16} class="break" />{/if}
           <path d={path(stretch) ?? ''} />
         {/each}
         {#each done as run (run.id)}<circle cx={x(at(run))} cy={y(run.people)} r="2.5" />{/each}
         <text x={edge} y={height - 3}>{moment(done[0]!.endedAt ?? done[0]!.dueAt)}</text>
-        <text x={width - edge} y={height - 3} text-anchor="end">{count(done.at(-1)!.people)} found last</text>
+        <text x={width - edge} y={height - 3} text-anchor="end">{say.foundLast(count(done.at(-1)!.people))}</text>
       </svg>
-    {:else}<p class="soft">After two runs there is a line.</p>{/if}
+    {:else}<p class="soft">{say.afterTwoRunsThereIsA}</p>{/if}
   {/snippet}
   {#snippet table()}
     <Table>
       <TableHead
         ><TableRow
-          >{#each ['Run', 'Found', 'New', 'Back', 'Changed', 'Left', ''] as head (head)}<TableHeader>{head}</TableHeader
+          >{#each [say.run, say.found, say.newText, say.back, say.changed, say.left, ''] as head (head)}<TableHeader
+              >{head}</TableHeader
             >{/each}</TableRow
         ></TableHead
       >

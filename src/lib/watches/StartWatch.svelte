@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { startWatch as say } from './words';
   import { call } from '$lib/api/call';
   import BudgetFields from '$lib/harvest/BudgetFields.svelte';
   import { noBudget, type Budget } from '$lib/harvest/budget';
@@ -30,10 +31,8 @@
 
 <WatchDialog
   {briefId}
-  heading="Watch this search"
-  about={byHand
-    ? 'Home says when a look is due. Whatever you then paste here is held against all earlier entries: who is new and who changed is told.'
-    : 'It is run again by itself, and tells only who is new, who changed, who left and who is back.'}
+  heading={say.watchThisSearch}
+  about={byHand ? say.homeSaysWhenALookIs : say.itIsRunAgainByItself}
   ready={places.length > 0}
   what={() => ({
     budget: $state.snapshot(budget),
@@ -46,7 +45,7 @@
     <ChosenSources
       sources={from.map(({ sourceId, sourceName, version }) => ({
         id: sourceId,
-        label: `version ${version} at ${sourceName}`
+        label: say.versionAt(version, sourceName)
       }))}
       bind:left
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { thresholdFields as say } from './words';
   import { usualThresholds, watchedFields, type Thresholds } from '$core/changes';
   import NumberField from '$lib/ui/NumberField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -6,20 +7,20 @@
   let { thresholds = $bindable() }: { thresholds: Thresholds } = $props();
 
   const words = {
-    title: 'Job title',
-    company: 'Firm',
-    country: 'Country',
-    place: 'Place',
-    headcount: 'Headcount',
-    mail: 'Email address',
-    name: 'Person’s name'
+    title: say.jobTitle,
+    company: say.firm,
+    country: say.country,
+    place: say.place,
+    headcount: say.headcount,
+    mail: say.emailAddress,
+    name: say.personsName
   } as const;
   const percent = $derived(thresholds.headcount ?? 0);
 </script>
 
 <!-- Which changes a watch reports: of which fields, and from how large a step of the headcount. -->
 <fieldset>
-  <legend>Report changes of</legend>
+  <legend>{say.reportChangesOf}</legend>
   <div class="fields">
     {#each watchedFields as field (field)}
       <Tick
@@ -31,7 +32,7 @@
   </div>
   {#if thresholds.headcount !== null}
     <NumberField
-      label="Smallest change of headcount, in percent"
+      label={say.smallestChangeOfHeadcountInPercent}
       max={1000}
       bind:value={() => percent, (value) => (thresholds = { ...thresholds, headcount: value ?? 0 })}
     />

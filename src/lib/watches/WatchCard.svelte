@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { watchCard as say } from './words';
   import { page } from '$app/state';
   import Tag from 'carbon-components-svelte/src/Tag/Tag.svelte';
   import type { Answer, Body } from '$api';
@@ -24,14 +25,14 @@
   let { watch, inbox, opened = $bindable(), ondelete }: Props = $props();
 
   function outcome({ lastRun, unread }: Answer<'listWatches'>[number]): string {
-    if (!lastRun) return 'not run yet';
-    if (lastRun.state === 'running') return 'is being run';
-    if (lastRun.state === 'due') return `a look is due since ${moment(lastRun.dueAt)}`;
-    if (lastRun.state === 'failed') return `broke off ${moment(lastRun.endedAt ?? lastRun.dueAt)}: ${lastRun.problem}`;
+    if (!lastRun) return say.notRunYet;
+    if (lastRun.state === 'running') return say.isBeingRun;
+    if (lastRun.state === 'due') return say.aLookIsDueSince(moment(lastRun.dueAt));
+    if (lastRun.state === 'failed') return say.brokeOff(moment(lastRun.endedAt ?? lastRun.dueAt), lastRun.problem);
     const parts = Object.entries(lastRun.counts).map(
       ([kind, n]) => `${count(n ?? 0)} ${kinds[kind as keyof typeof kinds].word}`
     );
-    return `${parts.join(', ') || 'nothing since'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
+    return `${parts.join(', ') || 'no changes'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
   }
   const change = (body: Body<'changeWatch'>) =>
     inbox.attempt(async () => {
@@ -48,50 +49,51 @@
       inbox.watch = inbox.watch === watch.id ? '' : watch.id;
       void inbox.list();
     }}
-    ><b>{watch.name}</b>{#if watch.unread}<Tag size="sm" type="teal">{count(watch.unread)} unread</Tag>{/if}</Act
+    ><b>{watch.name}</b>{#if watch.unread}<Tag size="sm" type="teal">{say.unread(count(watch.unread))}</Tag>{/if}</Act
   >
   <p class="soft">
     {outcome(watch)}. {watch.active
       ? watch.nextAt
-        ? `Next ${moment(watch.nextAt)}, ${rhythmInWords(watch.rhythm.rule)}.`
-        : 'Its rhythm has ended.'
-      : 'Switched off.'}
+        ? say.next(moment(watch.nextAt), rhythmInWords(watch.rhythm.rule))
+        : say.itsRhythmHasEnded
+      : say.switchedOff}
   </p>
   {#if watch.lastRun?.state === 'due'}
     {#each watch.sources as { sourceId, sourceName, version } (sourceId)}
       <p class="due">
         <a href={briefPath(watch.briefId, 'by-hand', { version: String(version), source: sourceId })}
-          >Look at {sourceName}</a
-        >: copy the search, paste what it shows; what is new is told here.
+          >{say.lookAt(sourceName)}</a
+        >{say.copyTheSearchPasteWhatIt}
       </p>
     {/each}
   {/if}
   {#if watch.lastRun?.breaks.length}<p class="soft">
-      A break in the series: {watch.lastRun.breaks.join('; ')}.
+      {say.aBreakInTheSeries(watch.lastRun.breaks.join('; '))}
     </p>{/if}
   {#if watch.reach !== 'goes on'}<p class="warm">
-      Run after run, significantly more people {watch.reach === 'fewer' ? 'leave than come' : 'come than leave'}: the
-      string reaches {watch.reach}.
+      {say.runAfterRunSignificantlyMorePeople}
+      {watch.reach === 'fewer' ? say.leaveThanCome : say.comeThanLeave}{say.theStringReaches(watch.reach)}
     </p>{/if}
   {#if watch.drift && watch.drift.says !== 'worse'}<p class="soft">
-      {count(watch.drift.fits)} of {count(watch.drift.judged)} new people judged so far fit{watch.drift.says ===
-      'as before'
-        ? ', as many as before'
+      {say.ofNewPeopleJudgedSoFar(count(watch.drift.fits), count(watch.drift.judged))}{watch.drift.says === 'as before'
+        ? say.asManyAsBefore
         : ''}.
     </p>{/if}
   {#if watch.drift?.says === 'worse'}<p class="warm">
-      {count(watch.drift.fits)} of {count(watch.drift.judged)} new people judged so far fit: significantly fewer than before.
-      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>Improve the string</a>.
+      {say.ofNewPeopleJudgedSoFar2(count(watch.drift.fits), count(watch.drift.judged))}
+      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>{say.improveTheString}</a>.
     </p>{/if}
-  <Fold title="More of this watch" bind:open={opened}>
+  <Fold title={say.moreOfThisWatch} bind:open={opened}>
     <p class="soft">
       {#if watch.list}
-        The people of <a href={briefPath(watch.briefId, 'shortlist', { list: watch.list.id })}>{watch.list.name}</a>,
-        looked up at {watch.sources.map(({ sourceName }) => sourceName).join(', ')}:
-        {watch.rules.map(({ name }) => name).join(', ')}
+        {say.thePeopleOf}
+        <a href={briefPath(watch.briefId, 'shortlist', { list: watch.list.id })}>{watch.list.name}</a>{say.lookedUpAt(
+          watch.sources.map(({ sourceName }) => sourceName).join(', '),
+          watch.rules.map(({ name }) => name).join(', ')
+        )}
       {:else}
         <a href={briefPath(watch.briefId, 'harvest')}>{watch.briefName}</a>: {watch.sources
-          .map(({ sourceName, version }) => `version ${version} at ${sourceName}`)
+          .map(({ sourceName, version }) => say.versionAt(version, sourceName))
           .join(', ')}
       {/if}
     </p>
@@ -101,21 +103,21 @@
         onclick={() =>
           inbox.attempt(async () => {
             await call('runWatch', { params: { watch: watch.id } });
-          })}>Run now</Act
+          })}>{say.runNow}</Act
       >
-      <Act onclick={() => change({ active: !watch.active })}>{watch.active ? 'Switch off' : 'Switch on'}</Act>
-      <Act disabled={!watch.unread} onclick={() => inbox.readAll(watch.id)}>All read</Act>
-      <Act onclick={ondelete}>Delete</Act>
+      <Act onclick={() => change({ active: !watch.active })}>{watch.active ? say.switchOff : say.switchOn}</Act>
+      <Act disabled={!watch.unread} onclick={() => inbox.readAll(watch.id)}>{say.allRead}</Act>
+      <Act onclick={ondelete}>{say.deleteText}</Act>
     </div>
     <div class="line">
-      {#each [['atom', 'Atom feed'], ['json', 'JSON feed'], ['ics', 'Calendar']] as [form, word] (form)}
+      {#each [['atom', say.atomFeed], ['json', say.jsonFeed], ['ics', say.calendar]] as [form, word] (form)}
         <CopyButton
           label={word}
-          of="the address of the {word} of {watch.name}"
-          text="{page.url.origin}/api/feeds/{watch.feed}?form={form}"
+          of={say.theAddressOfTheOf(word, watch.name)}
+          text={`${page.url.origin}/api/feeds/${watch.feed}?form=${form}`}
         />
       {/each}
-      <Act onclick={() => change({ renewFeed: true })}>New address</Act>
+      <Act onclick={() => change({ renewFeed: true })}>{say.newAddress}</Act>
     </div>
     {#if opened && !watch.list}
       <ThresholdFields bind:thresholds={() => watch.thresholds, (thresholds) => void change({ thresholds })} />

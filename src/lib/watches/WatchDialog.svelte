@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { watchDialog as say } from './words';
   import { toast } from '$lib/ui/toasts.svelte';
   import type { Snippet } from 'svelte';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
@@ -50,7 +51,7 @@
       const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), thresholds, ...what() };
       await call('createWatch', { params: { id: briefId }, body });
       open = false;
-      toast(`${name.trim()} is watched from now on: news comes to Home.`, { href: '/', text: 'Home' });
+      toast(say.isWatchedFromNowOnNews(name.trim()), { href: '/', text: say.home });
     } catch (problem) {
       refused = problem;
     }
@@ -61,15 +62,15 @@
 <Modal
   bind:open
   modalHeading={heading}
-  primaryButtonText="Begin to watch"
+  primaryButtonText={say.beginToWatch}
   primaryButtonDisabled={!name.trim() || !ready}
-  secondaryButtonText="Not now"
+  secondaryButtonText={say.notNow}
   on:click:button--secondary={() => (open = false)}
   on:submit={begin}
 >
   <Refused problem={refused ?? problem} />
   <p>{about}</p>
-  <Field label="Name" maxlength="200" bind:value={name} />
+  <Field label={say.name} maxlength="200" bind:value={name} />
   <RhythmFields bind:rhythm />
   <ThresholdFields bind:thresholds />
   {@render children()}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { watchInbox as say } from './words';
   import { onMount, untrack } from 'svelte';
   import type { Answer } from '$api';
   import Refused from '$lib/frame/Refused.svelte';
@@ -52,9 +53,9 @@
 <svelte:window onkeydown={hear} />
 
 <!-- What came, by watch: gone through by keys. -->
-<section class="sheet" aria-label="What watches have found">
+<section class="sheet" aria-label={say.whatWatchesHaveFound}>
   <div class="watches">
-    <h2>Watches</h2>
+    <h2>{say.watches}</h2>
     {#each watches as watch (watch.id)}
       <WatchCard
         {watch}
@@ -66,9 +67,9 @@
   </div>
   <div class="news">
     <div class="line">
-      <h2>{inbox.watch ? nameOf(inbox.watch) : 'What came'}</h2>
+      <h2>{inbox.watch ? nameOf(inbox.watch) : say.whatCame}</h2>
       <Pick
-        label="Show"
+        label={say.show}
         hideLabel
         value={inbox.unread ? 'unread' : 'all'}
         onpick={(picked) => {
@@ -76,13 +77,17 @@
           void inbox.list();
         }}
       >
-        <option value="unread">unread</option><option value="all">read and unread</option>
+        <option value="unread">{say.unread}</option><option value="all">{say.readAndUnread}</option>
       </Pick>
-      <Tick label="without those known already" checked={inbox.onlyUnknown} ontick={(on) => (inbox.onlyUnknown = on)} />
+      <Tick
+        label={say.withoutThoseKnownAlready}
+        checked={inbox.onlyUnknown}
+        ontick={(on) => (inbox.onlyUnknown = on)}
+      />
     </div>
     <Refused problem={inbox.refused} />
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="list" tabindex="0" role="region" aria-label="News, a row each">
+    <div class="list" tabindex="0" role="region" aria-label={say.newsARowEach}>
       {#each inbox.shown as one (one.id)}
         <Act
           look="plain"
@@ -96,7 +101,7 @@
             <span>{[one.facts.title, one.facts.company].filter(Boolean).join(' at ')}</span>
             <span class="soft">{[one.facts.place, one.facts.country].filter(Boolean).join(', ')}</span>
             {#each one.changes as { field, before, now } (field)}<span
-                >{field}: <s class="soft">{before ?? 'not told'}</s> → {now ?? 'not told'}</span
+                >{field}: <s class="soft">{before ?? say.notTold}</s> → {now ?? say.notTold}</span
               >{/each}
           </span>
           <span class="soft">{[one.why, ...one.known].filter(Boolean).join('; ')}</span>
@@ -105,9 +110,9 @@
           >
         </Act>
       {:else}<p class="soft">
-          Nothing {inbox.unread ? 'unread' : 'yet'}: whoever is new, changes, leaves or comes back is shown here.
+          {inbox.unread ? say.nothingUnread : say.nothingYet}{say.whoeverIsNewChangesLeavesOr}
         </p>{/each}
-      {#if !inbox.last}<Act onclick={inbox.more}>More</Act>{/if}
+      {#if !inbox.last}<Act onclick={inbox.more}>{say.more}</Act>{/if}
     </div>
     {#if inbox.current}
       <div class="line">
@@ -116,8 +121,9 @@
             ><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Act
           >
         {/each}
-        <Act disabled={inbox.current.kind === 'left'} onclick={inbox.keep}>Keep <kbd>K</kbd></Act>
-        <Act onclick={() => inbox.read(!inbox.current?.read)}>{inbox.current.read ? 'Unread' : 'Read'} <kbd>R</kbd></Act
+        <Act disabled={inbox.current.kind === 'left'} onclick={inbox.keep}>{say.keep} <kbd>K</kbd></Act>
+        <Act onclick={() => inbox.read(!inbox.current?.read)}
+          >{inbox.current.read ? say.unread2 : say.read} <kbd>R</kbd></Act
         >
       </div>
     {/if}
@@ -126,15 +132,15 @@
 
 <Sure
   open={deleting !== null}
-  heading="Delete this watch?"
-  yes="Delete for good"
+  heading={say.deleteThisWatch}
+  yes={say.deleteForGood}
   onyes={() => {
     const watch = deleting?.id;
     if (watch) void inbox.attempt(() => call('deleteWatch', { params: { watch } }));
   }}
   onclose={() => (deleting = null)}
 >
-  “{deleting?.name}” goes with all that it has found; people who were kept, and verdicts, stay. This cannot be undone.
+  {say.goesWithAllThatItHas(deleting?.name)}
 </Sure>
 
 <style>

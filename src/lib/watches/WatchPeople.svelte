@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { watchPeople as say } from './words';
   import TrashCan from 'carbon-icons-svelte/lib/TrashCan.svelte';
   import type { Answer } from '$api';
   import { hasPeopleHere } from '$api/source-kinds';
@@ -27,7 +28,7 @@
   let sources = $state.raw<Answer<'listSources'>>([]);
   $effect(() => {
     if (!open) return;
-    name ||= `${list.name}: changes`;
+    name ||= say.changes(list.name);
     call('listSources').then(
       (all) => (sources = all.filter(({ kind, hidden }) => hasPeopleHere(kind) && !hidden)),
       (problem) => (refused = problem)
@@ -39,8 +40,8 @@
 
 <WatchDialog
   {briefId}
-  heading="Watch these people"
-  about="Everybody on this list is looked up again by itself. Somebody is news when one of these begins to hold of them."
+  heading={say.watchThesePeople}
+  about={say.everybodyOnThisListIsLooked}
   ready={chosen.length > 0 && looked.length > 0}
   what={() => ({
     budget: { ...noBudget },
@@ -55,24 +56,32 @@
   bind:open
 >
   <ChosenSources sources={sources.map(({ id, name: label }) => ({ id, label }))} bind:left />
-  <div class="rules" role="group" aria-label="When somebody is news">
+  <div class="rules" role="group" aria-label={say.whenSomebodyIsNews}>
     {#each rules as one, i (i)}
       {#if one.own}
-        <Field aria-label="What it is called" placeholder="what it is called" maxlength="100" bind:value={one.name} />
+        <Field
+          aria-label={say.whatItIsCalled}
+          placeholder={say.whatItIsCalled2}
+          maxlength="100"
+          bind:value={one.name}
+        />
       {:else}
         <Tick label={one.name} checked={one.on} ontick={(on) => (one.on = on)} />
       {/if}
-      <Field aria-label="When: {one.name || 'a rule of your own'}" maxlength="2000" bind:value={one.rule} />
+      <Field aria-label={say.when(one.name || 'a rule of your own')} maxlength="2000" bind:value={one.rule} />
       {#if one.own}
-        <Act look="plain" icon={TrashCan} aria-label="Take this rule out" onclick={() => rules.splice(i, 1)} />
+        <Act look="plain" icon={TrashCan} aria-label={say.takeThisRuleOut} onclick={() => rules.splice(i, 1)} />
       {:else}<span></span>{/if}
     {/each}
   </div>
-  <Act onclick={() => rules.push({ name: '', rule: '', on: true, own: true })}>A rule of your own</Act>
+  <Act onclick={() => rules.push({ name: '', rule: '', on: true, own: true })}>{say.aRuleOfYourOwn}</Act>
   <p class="soft">
-    A rule is a string. <code>was.</code> asks what was told before, as in <code>was.company:"…"</code>;
-    <code>changed:</code> goes with a field; <code>grown:</code> is per cent, <code>leaders:</code> days since somebody came
-    who leads the firm. What a source does not tell makes nobody news.
+    {say.aRuleIsAString} <code>{say.was}</code>
+    {say.asksWhatWasToldBeforeAs} <code>{say.wasCompany}</code>;
+    <code>{say.changed}</code>
+    {say.goesWithAField} <code>{say.grown}</code>
+    {say.isPerCent} <code>{say.leaders}</code>
+    {say.daysSinceSomebodyCameWhoLeads}
   </p>
 </WatchDialog>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { wordingTable as say } from './words';
   import { onMount, tick } from 'svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Act from '$lib/ui/Act.svelte';
@@ -8,10 +9,8 @@
   import { afterPaint } from '$lib/ui/after-paint';
   import { about } from '$lib/marks/format';
   import { groupOf, type WordingRow } from '$core/persona';
-  import { tokenKeys, quoted } from '$core/language';
   import type { Interval } from '$core/measure';
-  import { wordingName } from './word-set-edits';
-
+  import { wordingName, written } from './word-set-edits';
   interface Props {
     rows: readonly WordingRow[];
     sources: readonly { id: string; name: string }[];
@@ -23,7 +22,6 @@
     onremove: (texts: string[]) => void;
   }
   let { rows, sources, counts, house, onuse, onrefuse, onremove }: Props = $props();
-
   const groups = ['own', 'same', 'translated', 'rank', 'function'];
   let filter = $state('');
   let show: 'all' | 'set' | 'proposed' | 'refused' = $state('all');
@@ -37,8 +35,6 @@
   const more = (reached: number) => (drawn = Math.max(drawn, Math.ceil((reached + 1) / page + 0.5) * page));
   const scrolled = ({ currentTarget: list }: UIEvent & { currentTarget: HTMLElement }) =>
     list.scrollTop + 2 * list.clientHeight > list.scrollHeight && drawn < shown.length && more(drawn);
-
-  const written = (text: string) => (tokenKeys(text).length > 1 ? quoted(text) : text);
   const countIn = (source: string, text: string) => {
     const count = counts[source]?.get(text);
     return count ? (count.low + count.high) / 2 : -1;
@@ -79,7 +75,6 @@
     });
   });
   const targets = $derived(shown.map(({ text }) => text).filter((text) => chosen.has(text)));
-
   function sortBy(by: string) {
     sort =
       sort?.by === by
@@ -131,38 +126,42 @@
 </script>
 
 <div class="acts">
-  <Field type="search" placeholder="Find a wording" aria-label="Find a wording" bind:value={filter} />
-  <Pick aria-label="Show" bind:value={show}>
-    <option value="all">all but refused</option>
-    <option value="set">in the set</option>
-    <option value="proposed">proposals</option>
-    <option value="refused">refused</option>
+  <Field type="search" placeholder={say.findAWording} aria-label={say.findAWording} bind:value={filter} />
+  <Pick aria-label={say.show} bind:value={show}>
+    <option value="all">{say.allButRefused}</option>
+    <option value="set">{say.inTheSet}</option>
+    <option value="proposed">{say.proposals}</option>
+    <option value="refused">{say.refused}</option>
   </Pick>
-  <span class="soft" role="status">{chosen.size ? `${targets.length} chosen` : `${shown.length} shown`}</span>
+  <span class="soft" role="status">{chosen.size ? say.chosen(targets.length) : say.shown(shown.length)}</span>
   {#if folded || withIdle}
     <Act look="plain" aria-expanded={withIdle} onclick={() => (withIdle = !withIdle)}
-      >{withIdle ? 'Fold those that find nobody' : `and ${folded} that find nobody`}</Act
+      >{withIdle ? say.foldThoseThatFindNobody : say.andThatFindNobody(folded)}</Act
     >
   {/if}
-  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}>Take <kbd>↵</kbd></Act>
-  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
-    >Set aside <kbd>S</kbd></Act
+  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}
+    >{say.take} <kbd>↵</kbd></Act
   >
-  <Act disabled={!targets.length} onclick={() => act(onrefuse, targets)}>Refuse <kbd>R</kbd></Act>
-  <Act disabled={!targets.length} onclick={() => act(onremove, targets)}>Remove <kbd>Del</kbd></Act>
-  <Act onclick={copyChosen}>Copy {targets.length ? 'the chosen' : 'those in use'} as a group</Act>
+  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
+    >{say.setAside} <kbd>S</kbd></Act
+  >
+  <Act disabled={!targets.length} onclick={() => act(onrefuse, targets)}>{say.refuse} <kbd>R</kbd></Act>
+  <Act disabled={!targets.length} onclick={() => act(onremove, targets)}>{say.remove} <kbd>{say.del}</kbd></Act>
+  <Act onclick={copyChosen}>{say.copy} {targets.length ? say.theChosen : say.thoseInUse} {say.asAGroup}</Act>
 </div>
 
 <div class="scroll" onscroll={scrolled}>
   <div class="tabled" bind:this={box}>
-    <Table aria-label="Wordings">
+    <Table aria-label={say.wordings}>
       <TableHead>
         <TableRow>
-          <TableHeader class="tick"><span class="visually-hidden">Chosen</span></TableHeader>
+          <TableHeader class="tick"><span class="visually-hidden">{say.chosen2}</span></TableHeader>
           <TableHeader aria-sort={sorted('text')}
-            ><Act look="plain" onclick={() => sortBy('text')}>Wording</Act></TableHeader
+            ><Act look="plain" onclick={() => sortBy('text')}>{say.wording}</Act></TableHeader
           >
-          <TableHeader aria-sort={sorted('why')}><Act look="plain" onclick={() => sortBy('why')}>Why</Act></TableHeader>
+          <TableHeader aria-sort={sorted('why')}
+            ><Act look="plain" onclick={() => sortBy('why')}>{say.why}</Act></TableHeader
+          >
           {#each sources as source (source.id)}
             <TableHeader class="count" aria-sort={sorted(source.id)}
               ><Act look="plain" onclick={() => sortBy(source.id)}>{source.name}</Act></TableHeader
@@ -182,7 +181,7 @@
           >
             <TableCell class="tick"
               ><Tick
-                label="Choose {row.text}"
+                label={say.choose(row.text)}
                 hideLabel
                 tabindex="-1"
                 checked={chosen.has(row.text)}
@@ -191,7 +190,7 @@
             >
             <TableCell>
               {#if row.state === 'proposed' || row.state === 'refused'}
-                <Act tabindex="-1" aria-label="Take {row.text}" onclick={() => onuse([row.text], true)} class="take"
+                <Act tabindex="-1" aria-label={say.take2(row.text)} onclick={() => onuse([row.text], true)} class="take"
                   >+</Act
                 >
                 <span class="mono">{written(row.text)}</span>
@@ -206,12 +205,12 @@
               {/if}
             </TableCell>
             <TableCell class="why">
-              {row.nearness === 'same' ? `same meaning: ${row.why}` : row.why}
+              {row.nearness === 'same' ? say.sameMeaning(row.why) : row.why}
               <span class="soft">{row.language}</span>
-              {#if row.coveredBy}<span class="note">free of cost: “{row.coveredBy}” finds them all</span>{/if}
-              {#if isIdle(row.text)}<span class="note warm">finds nobody in any source</span>{/if}
+              {#if row.coveredBy}<span class="note">{say.freeOfCostFindsThemAll(row.coveredBy)}</span>{/if}
+              {#if isIdle(row.text)}<span class="note warm">{say.findsNobodyInAnySource}</span>{/if}
               {#if row.state === 'proposed' && house.has(wordingName(row.text))}<span class="note"
-                  >{house.get(wordingName(row.text)) ? 'taken' : 'refused'} in another brief</span
+                  >{house.get(wordingName(row.text)) ? say.usedElsewhere : say.rejectedElsewhere}</span
                 >{/if}
             </TableCell>
             {#each sources as source (source.id)}
@@ -221,7 +220,7 @@
           </TableRow>
         {:else}
           <TableRow
-            ><TableCell class="soft" colspan={3 + sources.length}>Nothing here. Type or paste wordings above.</TableCell
+            ><TableCell class="soft" colspan={3 + sources.length}>{say.nothingHereTypeOrPasteWordings}</TableCell
             ></TableRow
           >
         {/each}

@@ -1,4 +1,4 @@
-import { tokenKeys } from '$core/language';
+import { quoted, tokenKeys } from '$core/language';
 import { readWordingList, type Wording, type WordSet } from '$core/persona';
 
 /** Names a wording whatever its case and the signs between its words. */
@@ -48,3 +48,6 @@ export function addTyped(set: WordSet, typed: string): { set: WordSet; added: nu
     known: list.length - fresh.length
   };
 }
+
+/** A wording as a string has it: several words in quotes. */
+export const written = (text: string): string => (tokenKeys(text).length > 1 ? quoted(text) : text);

@@ -137,7 +137,7 @@ export class WordingPage {
     const fresh = set.wordings.flatMap(({ text }) => (before.has(text) ? [] : [text]));
     this.#change(() => set);
     if (fresh.length) void this.#remember(fresh, true);
-    this.told = `${added} added${known ? `, ${known} there already` : ''}.`;
+    this.told = `${added} added${known ? `, ${known} already there` : ''}.`;
     this.typed = '';
   };
 
@@ -154,7 +154,7 @@ export class WordingPage {
       const known = this.sets.value.filter(({ name }) => byName.has(name.toLowerCase()));
       this.sets.change(this.sets.value.map((set) => putInto(set, byName.get(set.name.toLowerCase()) ?? [])));
       const strange = found.size - known.length;
-      this.told = `${file.name}: wordings of ${known.length} title${known.length === 1 ? '' : 's'} taken${strange ? `; ${strange} title${strange === 1 ? ' is' : 's are'} not in the persona` : ''}.`;
+      this.told = `${file.name}: wordings of ${known.length} title${known.length === 1 ? '' : 's'} imported${strange ? `; ${strange} title${strange === 1 ? ' is' : 's are'} not in the persona` : ''}.`;
     } catch (problem) {
       this.refused = new ApiProblem(
         0,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { libraryPage as say } from '$lib/library/words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
@@ -44,19 +45,19 @@
   const create = (set: NamedSet) =>
     attempt(async () => {
       await call('createWordSet', { body: set });
-      return `@${set.name} is in the library.`;
+      return say.isInTheLibrary(set.name);
     });
   const change = (set: NamedSet, revision: number, seen: string[]) =>
     attempt(async () => {
       const { name, ...rest } = set;
       await call('writeWordSet', { params: { name }, body: { ...rest, revision, seen } });
-      return `@${name} is kept${seen.length ? ` and changed in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
+      return `@${name} saved${seen.length ? ` and updated in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
     });
   const remove = (name: string) =>
     attempt(async () => {
       await call('deleteWordSet', { params: { name } });
       await open(null);
-      return `@${name} is deleted.`;
+      return say.isDeleted(name);
     });
 
   async function save(format: 'json' | 'csv') {
@@ -71,23 +72,29 @@
       const { added, extended, unchanged, wordings } = await call('importWordSets', {
         body: { text: await file.text() }
       });
-      return `${file.name}: ${added} set${added === 1 ? '' : 's'} added, ${extended} extended, ${unchanged} unchanged; ${count(wordings)} wordings new.`;
+      return say.setAddedExtendedUnchangedWordingsNew(
+        file.name,
+        added,
+        added === 1 ? '' : 's',
+        extended,
+        unchanged,
+        count(wordings)
+      );
     });
   }
 </script>
 
 <div class="strip">
-  <h1>Library</h1>
+  <h1>{say.library}</h1>
   <p class="soft">
-    Word sets to use in any string by their name, as in <code>title:@quality-heads NOT @never-interns</code>. A change
-    shows in all strings that use the set; versions that were kept stay as they were.
+    {say.wordSetsToUseInAny} <code>{say.titleQualityHeadsNotNeverInterns}</code>{say.aChangeShowsInAllStrings}
   </p>
-  <a href="/library/lexicon">Your lexicon</a>
-  <a href="/library/places">Regions and consent</a>
-  <Act onclick={() => save('json')}>Export JSON</Act>
-  <Act onclick={() => save('csv')}>Export CSV</Act>
-  <FileButton label="Import" accept={['.json', '.csv', '.txt']} onfile={take} />
-  <Act look="main" onclick={() => open('')}>New word set</Act>
+  <a href="/library/lexicon">{say.yourLexicon}</a>
+  <a href="/library/places">{say.regionsAndConsent}</a>
+  <Act onclick={() => save('json')}>{say.exportJson}</Act>
+  <Act onclick={() => save('csv')}>{say.exportCsv}</Act>
+  <FileButton label={say.importText} accept={['.json', '.csv', '.txt']} onfile={take} />
+  <Act look="main" onclick={() => open('')}>{say.newWordSet}</Act>
 </div>
 <Refused problem={refused} />
 {#if told}<p class="told" role="status">{told}</p>{/if}
@@ -97,15 +104,16 @@
     <Field
       class="filter"
       type="search"
-      placeholder="Find a set or a wording"
-      aria-label="Find a set or a wording"
+      placeholder={say.findASetOrAWording}
+      aria-label={say.findASetOrAWording}
       bind:value={filter}
     />
     <div class="tabled">
-      <Table aria-label="Word sets">
+      <Table aria-label={say.wordSets}>
         <TableHead
           ><TableRow
-            ><TableHeader>Set</TableHeader><TableHeader>Wordings</TableHeader><TableHeader>Used in</TableHeader
+            ><TableHeader>{say.set}</TableHeader><TableHeader>{say.wordings}</TableHeader><TableHeader
+              >{say.usedIn}</TableHeader
             ></TableRow
           ></TableHead
         >
@@ -115,7 +123,7 @@
               <TableCell>
                 <Act look="plain" onclick={() => open(set.name)} class="name mono">@{set.name}</Act>
                 <div class="soft">
-                  {set.kind === 'unwanted' ? 'to exclude' : 'wanted'}{set.note ? ` · ${set.note}` : ''}
+                  {set.kind === 'unwanted' ? say.toExclude : 'wanted'}{set.note ? ` · ${set.note}` : ''}
                 </div>
               </TableCell>
               <TableCell>
@@ -124,15 +132,13 @@
               </TableCell>
               <TableCell>
                 {#each set.usedIn as brief (brief.id)}<a href={briefPath(brief.id, 'string')}>{brief.name}</a><br
-                  />{:else}<span class="soft">no string</span>{/each}
+                  />{:else}<span class="soft">{say.noString}</span>{/each}
               </TableCell>
             </TableRow>
           {:else}
             <TableRow
               ><TableCell class="soft" colspan={3}
-                >{filter
-                  ? 'No set and no wording has this in it.'
-                  : 'Nothing yet. Make a set here, keep one from the tree of a string, or import a file.'}</TableCell
+                >{filter ? say.noSetAndNoWordingHas : say.nothingYetMakeASetHere}</TableCell
               ></TableRow
             >
           {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sourcesPage as say } from '$lib/sources/words';
   import Sure from '$lib/ui/Sure.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Fold from '$lib/ui/Fold.svelte';
@@ -82,9 +83,9 @@
 </script>
 
 <div class="strip">
-  <h1>Sources</h1>
+  <h1>{say.sources}</h1>
   <p class="soft">
-    Places that find people. The stand-ins ship with Eave: all their people and firms are invented, from one world.
+    {say.placesThatFindPeopleTheStand}
   </p>
 </div>
 <Refused problem={refused} />
@@ -98,8 +99,10 @@
     <Table>
       <TableHead
         ><TableRow
-          ><TableHeader>Source</TableHeader><TableHeader>People</TableHeader><TableHeader>How it is asked</TableHeader
-          ><TableHeader>How it counts</TableHeader><TableHeader>State</TableHeader><TableHeader>Order</TableHeader
+          ><TableHeader>{say.source}</TableHeader><TableHeader>{say.people}</TableHeader><TableHeader
+            >{say.howItIsAsked}</TableHeader
+          ><TableHeader>{say.howItCounts}</TableHeader><TableHeader>{say.state}</TableHeader><TableHeader
+            >{say.order}</TableHeader
           ></TableRow
         ></TableHead
       >
@@ -108,7 +111,7 @@
           <TableRow class={source.hidden ? 'hidden' : ''}>
             <TableCell class="who"
               ><a href="/sources/{source.id}"><b>{source.name}</b></a>
-              <div class="soft">{kinds[source.kind]}{source.hidden ? ', hidden' : ''}</div></TableCell
+              <div class="soft">{kinds[source.kind]}{source.hidden ? say.hidden : ''}</div></TableCell
             >
             <TableCell
               >{!hasPeopleHere(source.kind) ? '–' : source.people === null ? '…' : count(source.people)}</TableCell
@@ -117,10 +120,10 @@
             <TableCell>{counting(source.sheet)}</TableCell>
             <TableCell
               >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Act onclick={() => (deleting = source)}
-                  >Delete</Act
+                  >{say.deleteText}</Act
                 >{/if}
               {#if source.faults}
-                <Fold title="Faults ({Object.values(source.faults).filter(Boolean).length} on)">
+                <Fold title={say.faultsOn(Object.values(source.faults).filter(Boolean).length)}>
                   {#each Object.entries(faultWords) as [fault, words] (fault)}
                     <Tick
                       label={words}
@@ -135,19 +138,19 @@
               ><Act
                 look="plain"
                 icon={ArrowUp}
-                aria-label="Move {source.name} up"
+                aria-label={say.moveUp(source.name)}
                 disabled={i === 0}
                 onclick={() => arrange({ move: { id: source.id, by: -1 } })}
               /><Act
                 look="plain"
                 icon={ArrowDown}
-                aria-label="Move {source.name} down"
+                aria-label={say.moveDown(source.name)}
                 disabled={i === data.sources.length - 1}
                 onclick={() => arrange({ move: { id: source.id, by: 1 } })}
               /><Act
-                aria-label="{source.hidden ? 'Show' : 'Hide'} {source.name}"
+                aria-label="{source.hidden ? say.show : say.hide} {source.name}"
                 onclick={() => arrange({ hidden: { id: source.id, is: !source.hidden } })}
-                >{source.hidden ? 'Show' : 'Hide'}</Act
+                >{source.hidden ? say.show : say.hide}</Act
               ></TableCell
             >
           </TableRow>
@@ -155,11 +158,10 @@
       </TableBody>
     </Table>
   </div>
-  <section class="sheet own" aria-label="Add a place that you run by hand">
-    <h2>A place that you run by hand</h2>
+  <section class="sheet own" aria-label={say.addAPlaceThatYouRun}>
+    <h2>{say.aPlaceThatYouRunBy}</h2>
     <p class="soft">
-      For a place Eave cannot reach: it writes the search for you to copy. Start from what comes closest, and say how
-      the place is asked.
+      {say.forAPlaceEaveCannotReach}
     </p>
     {#each generalSheets as sheet (sheet.id)}
       <p><Act onclick={() => start(sheet)}>{sheet.name}</Act> <span class="soft">{sheet.about}</span></p>
@@ -177,13 +179,13 @@
 
 <Sure
   open={deleting !== null}
-  heading="Delete this source?"
-  yes="Delete for good"
+  heading={say.deleteThisSource}
+  yes={say.deleteForGood}
   onyes={() => deleting && void remove(deleting)}
   onclose={() => (deleting = null)}
 >
-  “{deleting?.name}” goes with {deleting && hasPeopleHere(deleting.kind) ? 'its people' : 'its sheet'}, its trials and
-  the verdicts on its people, in every brief. This cannot be undone.
+  {say.goesWith(deleting?.name)}
+  {deleting && hasPeopleHere(deleting.kind) ? say.itsPeople : say.itsSheet}{say.itsTrialsAndTheVerdictsOn}
 </Sure>
 
 <style>

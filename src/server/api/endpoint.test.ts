@@ -26,8 +26,8 @@ describe('an error', () => {
       503,
       'Database away'
     ],
-    ['a character zero', said('22021'), 422, 'Not accepted'],
-    ['a number beyond the column', said('22003'), 422, 'Not accepted'],
+    ['a character zero', said('22021'), 422, 'Invalid input'],
+    ['a number beyond the column', said('22003'), 422, 'Invalid input'],
     ['a body that is too large', Object.assign(new Error('large'), { status: 413 }), 413, 'Too large'],
     ['a syntax error of our own', said('42601'), 500, 'Unforeseen error'],
     ['anything unforeseen', new Error('a secret of the inside'), 500, 'Unforeseen error']

@@ -105,38 +105,38 @@ const known = (error: unknown): Refusal | null => {
     return new Refusal(
       503,
       'Database away',
-      'The database does not answer, so nothing was changed. What you typed is still on this page; it is kept as soon as the database is back.'
+      'Couldn’t reach the database, so nothing was changed. Your changes are kept on this page and will be saved when it is back.'
     );
   if (isDiskFull(error))
     return new Refusal(
       507,
       'Disk full',
-      'There is no room left on the disk, so nothing was kept. Make room on the machine that Eave or its database runs on, then try again.'
+      'The disk is full, so nothing was saved. Free up space on the machine that runs Eave or its database, then try again.'
     );
   const { code = '' } = driverErrorOf(error);
   if (error instanceof ForeignKeyConstraintError || code === '23503')
     return new Refusal(
       404,
       'Not there',
-      'What this belongs to is not there, or not any more: it may have been deleted in another tab. Nothing was changed; load the page again.'
+      'This no longer exists; it may have been deleted in another tab. Nothing was changed. Reload the page.'
     );
   if (error instanceof UniqueConstraintError || code === '23505')
     return new Refusal(
       409,
       'There already',
-      'Something of this is there already, or was sent twice. Nothing was changed; load the page again.'
+      'This already exists, or was sent twice. Nothing was changed. Reload the page.'
     );
   // PostgreSQL's text and JSON cannot hold the character zero, nor half a sign.
   if (/^(22021|22P05)$/.test(code))
     return new Refusal(
       422,
-      'Not accepted',
-      'The text holds a character that cannot be kept (code zero). Take it out and try again.'
+      'Invalid input',
+      'The text contains a character that can’t be saved (code zero). Remove it and try again.'
     );
   if (/^(22003|22P02|22007|22008)$/.test(code))
-    return new Refusal(422, 'Not accepted', 'A number or a date in what was sent is beyond what can be kept.');
+    return new Refusal(422, 'Invalid input', 'A number or date is out of range.');
   if ((error as { status?: number } | null)?.status === 413)
-    return new Refusal(413, 'Too large', 'This is larger than Eave takes. Split it and try again.');
+    return new Refusal(413, 'Too large', 'This is too large. Split it and try again.');
   return null;
 };
 
@@ -150,7 +150,7 @@ export function problemResponse(error: unknown, route: string, request: string):
       new Refusal(
         500,
         'Unforeseen error',
-        'Something went wrong in Eave itself. Nothing of yours was changed; the server’s log tells more.'
+        'Something went wrong in Eave. Nothing was changed. The server’s log has the details.'
       )
   );
 }

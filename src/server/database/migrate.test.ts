@@ -59,9 +59,9 @@ describe('migrations', () => {
     await sequelize.query(`
       INSERT INTO briefs (id, persona_id, name, created_at, updated_at) VALUES ('${brief}', '${brief}', 'First', now(), now());
       INSERT INTO documents (brief_id, kind, body, created_at, updated_at) VALUES ('${brief}', 'draft', '{"text": "QA"}', now(), now());
-      INSERT INTO versions (id, brief_id, number, text, created_at) VALUES ('${version}', '${brief}', 1, 'QA', now());
+      INSERT INTO versions (id, brief_id, number, text, created_at) VALUES ('${version}', '${brief}', 1, 'QA mail:(none OR verified OR risky) NOT mail:verified', now());
       INSERT INTO sources (id, kind, name, sheet, created_at) VALUES ('file-1', 'file', 'Old', '{"tells": []}', now());
-      INSERT INTO source_people VALUES ('file-1', 0, '{"id": "1", "name": "Ann"}');
+      INSERT INTO source_people VALUES ('file-1', 0, '{"id": "1", "name": "Ann", "mail": "risky", "about": "verified"}');
       INSERT INTO imports (id, file_name, bytes, reading, state, created_at, updated_at)
         VALUES ('${trial}', 'a.csv', 1, '{}', 'running', now(), now());
       INSERT INTO trials (id, version_id, source_id, seed, rendering, answers, count_low, count_high, shown, filtered, created_at)
@@ -71,11 +71,14 @@ describe('migrations', () => {
     `);
     await migrate(sequelize);
     expect(await isMigrated(sequelize)).toBe(true);
-    const { Brief, Document, Source, Trial, Verdict } = models();
+    const { Brief, Document, Source, Trial, Verdict, Version } = models();
     expect(await Brief.count()).toBe(1);
     const kinds = (await Document.findAll({ where: { briefId: brief! } })).map(({ kind }) => kind).sort();
     expect(kinds).toEqual(['choice', 'contacted', 'draft', 'known']);
     expect(await Source.findByPk('file-1')).toMatchObject({ peopleRevision: 0 });
+    expect((await Version.findByPk(version!))!.text).toBe('QA mail:(none OR good OR uncertain) NOT mail:good');
+    const [people] = await sequelize.query('SELECT person FROM source_people');
+    expect(people).toEqual([{ person: { id: '1', name: 'Ann', mail: 'uncertain', about: 'verified' } }]);
     expect(await Trial.findByPk(trial!)).toMatchObject({ state: 'done', open: [] });
     expect(await Verdict.findAll()).toMatchObject([{ verdict: 'fit', by: 'person' }]);
   });

@@ -29,6 +29,7 @@ import * as lexiconTold from './migrations/0026-lexicon-told';
 import * as erasedOfTrials from './migrations/0027-erased-of-trials';
 import * as checkedOfAddresses from './migrations/0028-checked-of-addresses';
 import * as changeThresholds from './migrations/0029-change-thresholds';
+import * as addressStates from './migrations/0030-address-states';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -62,7 +63,8 @@ export const migrations: readonly Migration[] = [
   lexiconTold,
   erasedOfTrials,
   checkedOfAddresses,
-  changeThresholds
+  changeThresholds,
+  addressStates
 ];
 interface Migration {
   name: string;

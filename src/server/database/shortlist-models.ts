@@ -30,7 +30,7 @@ export interface MailRunRow extends Row<MailRunRow> {
   problem: CreationOptional<string>;
   addresses: number;
   checked: CreationOptional<number>;
-  valid: CreationOptional<number>;
+  good: CreationOptional<number>;
   spent: CreationOptional<number>;
   goesOnAt: CreationOptional<Date | null>;
   createdAt: CreationOptional<Date>;
@@ -83,7 +83,7 @@ export const defineShortlists = () => ({
       problem: { type: TEXT, defaultValue: '' },
       addresses: INTEGER,
       checked: { type: INTEGER, defaultValue: 0 },
-      valid: { type: INTEGER, defaultValue: 0 },
+      good: { type: INTEGER, defaultValue: 0 },
       spent: { type: DOUBLE, defaultValue: 0 },
       goesOnAt: DATE
     },

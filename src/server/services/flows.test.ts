@@ -33,7 +33,9 @@ describe('flows that change several things', () => {
   it('run a string at all sources named, or at none', async () => {
     const id = await brief();
     const wanted = { text: 'title:QA', parent: null, sampleSize: 10 };
-    await expect(runAtSources(id, { ...wanted, sourceIds: ['harrow-guild', 'nobody'] })).rejects.toThrow('not there');
+    await expect(runAtSources(id, { ...wanted, sourceIds: ['harrow-guild', 'nobody'] })).rejects.toThrow(
+      'doesn’t exist'
+    );
     expect(await listVersions(id)).toEqual([]);
     const { version, trials } = await runAtSources(id, { ...wanted, sourceIds: ['harrow-guild', 'quillbank'] });
     expect(version.number).toBe(1);

@@ -32,7 +32,7 @@ export const briefWork = (task: BriefTask): Promise<Uint8Array<ArrayBuffer>> =>
       throw new Refusal(
         503,
         'Broken off',
-        'This was broken off before its end: it took too long, or the database does not answer. Nothing was changed; try again.'
+        'This was stopped before it finished: it took too long, or the database isn’t responding. Nothing was changed; try again.'
       );
     }
   });

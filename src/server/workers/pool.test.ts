@@ -231,7 +231,7 @@ describe('a question', () => {
     const one = pool(1);
     const dies = one.ask('dies', {}, how());
     const next = one.ask('works', { says: 'on' }, how());
-    await expect(dies).rejects.toMatchObject({ status: 503, message: expect.stringMatching(/Nothing of yours/) });
+    await expect(dies).rejects.toMatchObject({ status: 503, message: expect.stringMatching(/stopped unexpectedly/) });
     expect(((await next) as Said).says).toBe('on');
   });
 

@@ -105,7 +105,7 @@ const nearness = 15;
 /** Milliseconds after which a thread beyond the usual number is stopped when nothing is asked of it. */
 const idleFor = 30_000;
 
-const gone = () => new Refusal(499, 'Asked no more', 'Whoever asked has gone, so this was not worked out to its end.');
+const gone = () => new Refusal(499, 'Cancelled', 'Whoever asked has gone, so this was not worked out to its end.');
 /** Milliseconds that a thread has to come to a place where it can break off; then it is stopped and another started. */
 const grace = 300;
 
@@ -254,13 +254,7 @@ export class Pool {
       this.restart(thread);
       if (running)
         this.end(running, () =>
-          running.reject(
-            new Refusal(
-              503,
-              'Stopped',
-              'Working this out stopped unexpectedly. Nothing of yours was changed; try once more.'
-            )
-          )
+          running.reject(new Refusal(503, 'Stopped', 'This stopped unexpectedly. Nothing was changed; try again.'))
         );
     });
     this.serve();

@@ -5,5 +5,5 @@ export const tooLong = () =>
   new Refusal(
     422,
     'Takes too long',
-    'This takes too long to work out, so it was broken off; nothing of yours was changed. Make the string shorter, or ask for less at once.'
+    'This took too long and was stopped. Nothing was changed. Shorten the string, or do less at once.'
   );

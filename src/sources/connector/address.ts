@@ -53,12 +53,11 @@ export function serviceAddress(text: string): { address: string } | { wrong: str
   try {
     url = new URL(text.trim());
   } catch {
-    return { wrong: 'This is no web address. Write it whole, as in https://people.example/eave.' };
+    return { wrong: 'This isn’t a web address. Write it in full, like https://people.example/eave.' };
   }
   if (url.protocol !== 'https:' && url.protocol !== 'http:')
-    return { wrong: 'The address of a service begins with https:// or http://.' };
-  if (url.username || url.password)
-    return { wrong: 'A name or a password does not belong into the address. Put the key into its own field.' };
+    return { wrong: 'The address must start with https:// or http://.' };
+  if (url.username || url.password) return { wrong: 'Don’t put a name or password in the address. Use the key field.' };
   url.search = '';
   url.hash = '';
   return { address: trimSigns(url.href, (sign) => sign === '/', 'end') };

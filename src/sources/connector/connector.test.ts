@@ -61,8 +61,8 @@ describe('what a service answers', () => {
   it.each([
     ['nonsense', 200, '<html>', 'is not JSON'],
     ['another shape', 200, { count: -1, people: [], last: true }, 'not as the protocol has it: count'],
-    ['a wrong key', 401, {}, 'does not take the key'],
-    ['a redirect', 302, '', 'does not follow'],
+    ['a wrong key', 401, {}, 'rejected the key'],
+    ['a redirect', 302, '', 'doesn’t follow'],
     ['no such path', 404, '', 'Check the address'],
     ['a fault of its own', 500, '', 'fault of its own']
   ])('is refused with a sentence: %s', async (_, status, body, sentence) => {

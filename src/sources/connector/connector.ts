@@ -106,13 +106,13 @@ async function askService(...[connection, method, path, body, signal]: Parameter
 function jsonOf(text: string, path: string): unknown {
   if (isDeep(text, maxLevels))
     throw new ServiceFault(
-      `What it answers to ${path} has lists or objects more than ${maxLevels} levels deep. Its maker has to fix that.`,
+      `What it answers to ${path} has lists or objects more than ${maxLevels} levels deep. Its operator has to fix that.`,
       false
     );
   try {
     return parseWithoutZero(text);
   } catch {
-    throw new ServiceFault(`What it answers to ${path} is not JSON. Its maker has to fix that.`, false);
+    throw new ServiceFault(`What it answers to ${path} is not JSON. Its operator has to fix that.`, false);
   }
 }
 
@@ -132,11 +132,11 @@ function refuseStatus({ status, headers }: HttpAnswer, path: string): void {
   if (status >= 200 && status < 300) return;
   if (status === 429 || (status === 503 && headers['retry-after'])) throw new Refused(waitOf(headers['retry-after']));
   if (status === 401 || status === 403)
-    throw new ServiceFault('It does not take the key. Give it another one on its page under Sources.', false);
+    throw new ServiceFault('It rejected the key. Enter another one on its page under Sources.', false);
   if (status >= 500 || status === 408) throw new ServiceFault(`It has a fault of its own (${status})`, true);
   if (status >= 300 && status < 400)
     throw new ServiceFault(
-      `It sends on to another address (${status}), which Eave does not follow. Give its new address.`,
+      `It redirects to another address (${status}), which Eave doesn’t follow. Enter the new address.`,
       false
     );
   if (status === 404)

@@ -2,7 +2,7 @@ import { seededRandom } from '$core/measure';
 import { Refused } from '../faults';
 
 /** What a service says of a mail address. */
-export type MailState = 'valid' | 'risky' | 'invalid' | 'unknown';
+export type MailState = 'good' | 'uncertain' | 'bad' | 'unanswered';
 export interface CheckedMail {
   address: string;
   state: MailState;
@@ -14,8 +14,8 @@ export interface CheckedMail {
 /** A service that checks whether mail addresses exist. */
 export interface MailChecker {
   name: string;
-  /** What one valid address costs, and in what. */
-  price: { perValid: number; unit: string };
+  /** What one good address costs, and in what. */
+  price: { perGood: number; unit: string };
   /** Addresses of one question at most. */
   batch: number;
   /** Throws Refused, with a time to wait, where it is asked too fast. */
@@ -26,12 +26,12 @@ const risks = ['takes mail for every name', 'the mailbox is full', 'answers slow
 const faults = ['no such mailbox', 'the domain takes no mail'];
 
 /**
- * The stand-in: always the same of the same address. About half are valid and a bit over a quarter risky (common practice,
- * no published source). It takes its time, refuses whoever asks too fast, and is paid for valid ones alone.
+ * The stand-in: always the same of the same address. About half are good and a bit over a quarter uncertain (common practice,
+ * no published source). It takes its time, refuses whoever asks too fast, and is paid for good ones alone.
  */
 export class StandInChecker implements MailChecker {
   readonly name = 'Postgate';
-  readonly price = { perValid: 0.01, unit: 'credit' };
+  readonly price = { perGood: 0.01, unit: 'credit' };
   readonly batch = 50;
   readonly #perMinute: number;
   readonly #pause: number;
@@ -56,10 +56,10 @@ export class StandInChecker implements MailChecker {
       const luck = seededRandom(`mail/${address}`);
       const dice = luck();
       const pick = (list: readonly string[]) => list[Math.floor(luck() * list.length)]!;
-      if (dice < 0.51) return { address, state: 'valid', why: '', price: this.price.perValid };
-      if (dice < 0.79) return { address, state: 'risky', why: pick(risks), price: 0 };
-      if (dice < 0.93) return { address, state: 'invalid', why: pick(faults), price: 0 };
-      return { address, state: 'unknown', why: 'the server does not say', price: 0 };
+      if (dice < 0.51) return { address, state: 'good', why: '', price: this.price.perGood };
+      if (dice < 0.79) return { address, state: 'uncertain', why: pick(risks), price: 0 };
+      if (dice < 0.93) return { address, state: 'bad', why: pick(faults), price: 0 };
+      return { address, state: 'unanswered', why: 'the server does not say', price: 0 };
     });
   }
 }

@@ -308,8 +308,8 @@ export const quillbank: RecordRules = {
       headcount: headcountIn(now),
       funded: now.firm.funded,
       ...(now.firm.tech.length && { tech: [...now.firm.tech] }),
-      // About half of the addresses verify and a bit over a quarter more are risky: common practice, no published source.
-      mail: checked < 0.5 ? ('verified' as const) : checked < 0.77 ? ('risky' as const) : ('none' as const),
+      // About half of the addresses verify and a bit over a quarter more are uncertain: common practice, no published source.
+      mail: checked < 0.5 ? ('good' as const) : checked < 0.77 ? ('uncertain' as const) : ('none' as const),
       ...(checked < 0.77 && { contact: [person.mail] })
     };
   }

@@ -153,9 +153,9 @@ export function isTrulyWanted(person: WorldPerson): boolean {
 /** Why a person is not wanted, in the words that verdicts give as reasons; null for one who is. */
 export function whyUnwanted(person: WorldPerson): string | null {
   if (isTrulyWanted(person)) return null;
-  if (!person.present) return 'moved on';
+  if (!person.present) return 'changed jobs';
   const { role, firm } = person.career[0]!;
-  if (!wantedTrades.has(firm.trade.id)) return 'wrong trade';
+  if (!wantedTrades.has(firm.trade.id)) return 'wrong industry';
   if (role.function !== 'quality' && role.function !== 'compliance') return 'wrong function';
   return deciding.has(role.rank) ? 'too small or large' : 'wrong rank';
 }

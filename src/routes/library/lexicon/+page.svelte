@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { libraryLexiconPage as say } from '$lib/library/words';
   import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
   import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
   import ComboBox from 'carbon-components-svelte/src/ComboBox/ComboBox.svelte';
@@ -19,7 +20,7 @@
   // svelte-ignore state_referenced_locally
   const lexicon = new LexiconPage(data.lexicon);
 
-  const senseExample = 'male bee: hive, queen\naircraft: rotor, pilot';
+  const senseExample = say.maleBeeHiveQueenAircraftRotor;
   let language: Language = $state('en');
   let title = $state('');
   let rank = $state('head');
@@ -52,95 +53,91 @@
 </script>
 
 {#snippet inLanguage()}
-  <Pick label="Language" value={language} onpick={(picked) => (language = picked as Language)}>
+  <Pick label={say.language} value={language} onpick={(picked) => (language = picked as Language)}>
     {#each languages as one (one)}<option value={one}>{languageNames[one]}</option>{/each}
   </Pick>
 {/snippet}
 
 <Breadcrumb noTrailingSlash>
-  <BreadcrumbItem href="/library">Library</BreadcrumbItem>
-  <BreadcrumbItem isCurrentPage>Your lexicon</BreadcrumbItem>
+  <BreadcrumbItem href="/library">{say.library}</BreadcrumbItem>
+  <BreadcrumbItem isCurrentPage>{say.yourLexicon}</BreadcrumbItem>
 </Breadcrumb>
 <div class="strip">
-  <h1>Your lexicon</h1>
+  <h1>{say.yourLexicon}</h1>
   <p class="soft">
-    Titles, fields of work and meanings of your trade, beside those that Eave brings. They hold in all briefs: titles
-    are read by them, and wordings proposed.
+    {say.titlesFieldsOfWorkAndMeanings}
   </p>
   <KeptNotice document={lexicon.document} />
   <Act
     disabled={!lexicon.texts.length && !own.meanings.length}
-    onclick={() => saveFile(lexicon.json, 'lexicon.json', 'application/json')}>Export JSON</Act
+    onclick={() => saveFile(lexicon.json, 'lexicon.json', 'application/json')}>{say.exportJson}</Act
   >
-  <FileButton label="Import JSON" accept={['.json']} onfile={lexicon.take} />
+  <FileButton label={say.importJson} accept={['.json']} onfile={lexicon.take} />
 </div>
 <Refused problem={lexicon.refused} />
 
 <div class="columns">
   <div class="stack">
-    <form class="sheet" aria-label="Add a title" onsubmit={addTitle}>
-      <h2>A title</h2>
-      <p class="soft">What a job is called that follows no pattern: “Hive Steward”, a head of beekeeping.</p>
-      <Field label="Title" maxlength="200" bind:value={title} />
+    <form class="sheet" aria-label={say.addATitle} onsubmit={addTitle}>
+      <h2>{say.aTitle}</h2>
+      <p class="soft">{say.whatAJobIsCalledThat}</p>
+      <Field label={say.title} maxlength="200" bind:value={title} />
       <div class="line">
         {@render inLanguage()}
-        <Pick label="Rank" bind:value={rank}>
+        <Pick label={say.rank} bind:value={rank}>
           {#each ranks as { id } (id)}<option value={id}>{id}</option>{/each}
         </Pick>
       </div>
       <ComboBox
         size="sm"
-        labelText="Function"
-        placeholder="field of work"
+        labelText={say.functionText}
+        placeholder={say.fieldOfWork}
         items={all}
         bind:selectedId={job}
         bind:value={jobTyped}
         shouldFilterItem={(item: { text: string }, typed: string) => item.text.includes(typed.toLowerCase())}
       />
-      <Act type="submit" disabled={!title.trim() || !job}>Add the title</Act>
+      <Act type="submit" disabled={!title.trim() || !job}>{say.addTheTitle}</Act>
     </form>
-    <form class="sheet" aria-label="Add a function" onsubmit={addName}>
-      <h2>A function, or one more name of one</h2>
-      <p class="soft">With it come all titles of the kind: head of …, … manager.</p>
-      <Field label="Function" placeholder="beekeeping" maxlength="100" bind:value={named} />
+    <form class="sheet" aria-label={say.addAFunction} onsubmit={addName}>
+      <h2>{say.aFunctionOrOneMoreName}</h2>
+      <p class="soft">{say.withItComeAllTitlesOf}</p>
+      <Field label={say.functionText} placeholder={say.beekeeping} maxlength="100" bind:value={named} />
       <div class="line">
         {@render inLanguage()}
-        <Field label="Its name there" placeholder="Imkerei" maxlength="200" bind:value={name} />
+        <Field label={say.itsNameThere} placeholder={say.imkerei} maxlength="200" bind:value={name} />
       </div>
-      <Act type="submit" disabled={!named.trim() || !name.trim()}>Add the name</Act>
+      <Act type="submit" disabled={!named.trim() || !name.trim()}>{say.addTheName}</Act>
     </form>
-    <form class="sheet" aria-label="Add meanings" onsubmit={addMeaning}>
-      <h2>A word with several meanings</h2>
-      <Field label="Word" placeholder="drone" maxlength="30" bind:value={word} />
-      <TextBox
-        label="Its meanings, a line each, with the words that tell it"
-        rows="3"
-        placeholder={senseExample}
-        bind:value={senses}
-      />
-      <Act type="submit" disabled={!word.trim() || !senses.trim()}>Add the meanings</Act>
+    <form class="sheet" aria-label={say.addMeanings} onsubmit={addMeaning}>
+      <h2>{say.aWordWithSeveralMeanings}</h2>
+      <Field label={say.word} placeholder={say.drone} maxlength="30" bind:value={word} />
+      <TextBox label={say.itsMeaningsALineEachWith} rows="3" placeholder={senseExample} bind:value={senses} />
+      <Act type="submit" disabled={!word.trim() || !senses.trim()}>{say.addTheMeanings}</Act>
     </form>
   </div>
   <div class="stack">
-    <section class="sheet" aria-label="Try a title">
-      <h2>Try a title</h2>
-      <Field label="Any title" bind:value={lexicon.tried} />
+    <section class="sheet" aria-label={say.tryATitle}>
+      <h2>{say.tryATitle}</h2>
+      <Field label={say.anyTitle} bind:value={lexicon.tried} />
       <p role="status">
         {#if lexicon.reading}
           {#if lexicon.reading.rank || lexicon.reading.function}
-            read as <b>{lexicon.reading.rank ?? 'no rank'}</b> of <b>{lexicon.reading.function ?? 'nothing known'}</b>,
-            <span class="soft">sure to {percent(lexicon.reading.confidence)}</span>
-          {:else}nothing in it is known{/if}
+            {say.readAs} <b>{lexicon.reading.rank ?? say.noRank}</b>
+            {say.ofText} <b>{lexicon.reading.function ?? say.nothingKnown}</b>,
+            <span class="soft">{say.sureTo(percent(lexicon.reading.confidence))}</span>
+          {:else}{say.nothingInItIsKnown}{/if}
         {/if}
       </p>
     </section>
-    <section class="sheet" aria-label="What you added">
-      <h2>What you added</h2>
+    <section class="sheet" aria-label={say.whatYouAdded}>
+      <h2>{say.whatYouAdded}</h2>
       {#if lexicon.texts.length}
-        <Table aria-label="Titles and names that you added">
+        <Table aria-label={say.titlesAndNamesThatYouAdded}>
           <TableHead
             ><TableRow
-              ><TableHeader>Text</TableHeader><TableHeader>Language</TableHeader><TableHeader>Means</TableHeader
+              ><TableHeader>{say.text}</TableHeader><TableHeader>{say.language}</TableHeader><TableHeader
+                >{say.means}</TableHeader
               ><TableHeader></TableHeader></TableRow
             ></TableHead
           >
@@ -150,10 +147,10 @@
                 <TableCell>{one.text}</TableCell>
                 <TableCell>{languageNames[one.language]}</TableCell>
                 <TableCell
-                  >{one.kind === 'title' ? `${one.rank}, ${one.function}` : `a name of ${one.function}`}</TableCell
+                  >{one.kind === 'title' ? `${one.rank}, ${one.function}` : say.aNameOf(one.function)}</TableCell
                 >
                 <TableCell
-                  ><Act look="plain" aria-label="Take {one.text} out" onclick={() => lexicon.remove(one)}>✕</Act
+                  ><Act look="plain" aria-label={say.takeOut(one.text)} onclick={() => lexicon.remove(one)}>✕</Act
                   ></TableCell
                 >
               </TableRow>
@@ -164,13 +161,12 @@
       {#each own.meanings as { word: of, senses: several } (of)}
         <p>
           <b>{of}</b>: {several.map(({ name: means, tells }) => `${means} (${few(tells)})`).join('; ')}
-          <Act look="plain" aria-label="Take the meanings of {of} out" onclick={() => lexicon.removeMeaning(of)}>✕</Act>
+          <Act look="plain" aria-label={say.takeTheMeaningsOfOut(of)} onclick={() => lexicon.removeMeaning(of)}>✕</Act>
         </p>
       {/each}
       {#if !lexicon.texts.length && !own.meanings.length}
         <p class="soft">
-          Nothing yet. Eave brings {count(functions().length)} functions in {languages.length} languages; what your trade
-          says otherwise is added here, or taken from a file.
+          {say.nothingYetEaveBringsFunctionsIn(count(functions().length), languages.length)}
         </p>
       {/if}
     </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { libraryPlacesPage as say } from '$lib/library/words';
   import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
   import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -43,34 +44,34 @@
 </script>
 
 <Breadcrumb noTrailingSlash>
-  <BreadcrumbItem href="/library">Library</BreadcrumbItem>
-  <BreadcrumbItem isCurrentPage>Regions and consent</BreadcrumbItem>
+  <BreadcrumbItem href="/library">{say.library}</BreadcrumbItem>
+  <BreadcrumbItem isCurrentPage>{say.regionsAndConsent}</BreadcrumbItem>
 </Breadcrumb>
 <div class="strip">
-  <h1>Regions and consent</h1>
-  <p class="soft">Kept for all briefs. Personas that took a region keep the countries they took.</p>
+  <h1>{say.regionsAndConsent}</h1>
+  <p class="soft">{say.keptForAllBriefsPersonasThat}</p>
 </div>
 
 <div class="columns">
   <section class="sheet" aria-labelledby="regions">
     <div class="line">
-      <h2 id="regions">Regions</h2>
+      <h2 id="regions">{say.regions}</h2>
       <KeptNotice document={regions} history={false} />
-      <Act disabled={!regions.canUndo} onclick={() => regions.undo()}>Undo</Act>
-      <Act onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}>New region</Act>
-      <Act onclick={() => regions.change(shippedRegions)}>As shipped</Act>
+      <Act disabled={!regions.canUndo} onclick={() => regions.undo()}>{say.undo}</Act>
+      <Act onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}>{say.newRegion}</Act>
+      <Act onclick={() => regions.change(shippedRegions)}>{say.asShipped}</Act>
     </div>
     {#each regions.value as region, i (i)}
       <div class="row">
         <Field
-          label="Names, with commas"
+          label={say.namesWithCommas}
           inline
           value={region.names.join(', ')}
           aria-invalid={wrong(regions, i) !== undefined}
           onchange={(event) => putRegion(i, { names: event.currentTarget.value.split(',').map((name) => name.trim()) })}
         />
         <ChoiceField
-          label="Countries of {region.names[0] || 'the new region'}"
+          label={say.countriesOf(region.names[0] || 'the new region')}
           hint=""
           {choices}
           chosen={region.countries.map(countryName)}
@@ -78,7 +79,7 @@
           onchange={(chosen) => putRegion(i, { countries: codes(chosen) })}
         />
         <Act
-          aria-label="Delete {region.names[0] || 'the new region'}"
+          aria-label={say.deleteText(region.names[0] || 'the new region')}
           onclick={() => regions.change(regions.value.filter((_, at) => at !== i))}>✕</Act
         >
       </div>
@@ -86,18 +87,17 @@
   </section>
   <section class="sheet" aria-labelledby="consent">
     <div class="line">
-      <h2 id="consent">Ask consent before a mail</h2>
+      <h2 id="consent">{say.askConsentBeforeAMail}</h2>
       <KeptNotice document={consent} history={false} />
-      <Act disabled={!consent.canUndo} onclick={() => consent.undo()}>Undo</Act>
-      <Act onclick={() => consent.change(consentCountries)}>As shipped</Act>
+      <Act disabled={!consent.canUndo} onclick={() => consent.undo()}>{say.undo}</Act>
+      <Act onclick={() => consent.change(consentCountries)}>{say.asShipped}</Act>
     </div>
     <p class="soft">
-      Where the trade holds that a first mail needs the person’s consent. Common practice, no published source and no
-      legal advice: set it to what your own lawyers say.
+      {say.whereTheTradeHoldsThatA}
     </p>
     <ChoiceField
-      label="Countries"
-      hint="Names or codes of ISO 3166-1."
+      label={say.countries}
+      hint={say.namesOrCodesOfIso3166}
       {choices}
       chosen={consent.value.map(({ country }) => countryName(country))}
       invalid={consent.issues[0]?.message}
@@ -108,7 +108,7 @@
         label={countryName(row.country)}
         inline
         value={row.note}
-        placeholder="a note"
+        placeholder={say.aNote}
         oninput={(event) =>
           consent.change(
             consent.value.map((other, at) => (at === i ? { ...other, note: event.currentTarget.value } : other)),

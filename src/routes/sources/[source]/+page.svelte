@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sourcesSourcePage as say } from '$lib/sources/words';
   import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
   import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
   import { reload } from '$lib/kept/reload';
@@ -13,6 +14,7 @@
   import { readJsonFile } from '$lib/frame/read-json-file';
   import { saveFile } from '$lib/frame/save-file';
   import SheetFields from '$lib/sheets/SheetFields.svelte';
+  import SheetView from '$lib/sheets/SheetView.svelte';
   import SourceCard from '$lib/string/SourceCard.svelte';
   import { render, read, writeText, sheetSchema, upgradedSheet, type Sheet } from '$core/dialect';
   import { sourceProblems } from '$core/lint';
@@ -31,13 +33,11 @@
   const wrong = $derived(
     checked.success
       ? []
-      : checked.error.issues.map(({ path, message }) => `${path.join(' ') || 'The sheet'}: ${message}`)
+      : checked.error.issues.map(({ path, message }) => `${path.join(' ') || say.theSheet}: ${message}`)
   );
   const changed = $derived(JSON.stringify(sheet) !== JSON.stringify(data.source.sheet));
 
-  let sample = $state(
-    'title:("head of quality" OR "quality director" OR QA) AND ("cold chain" OR pharma*) AND country:(Denmark OR Sweden) AND headcount:[51 TO 1000] NOT (intern OR "test engineer")'
-  );
+  let sample = $state(say.titleHeadOfQualityOrQuality);
   const query = $derived(parse(sample).query);
   const reading = $derived.by(() => {
     if (!query || !checked.success) return null;
@@ -48,7 +48,7 @@
       problems: sourceProblems(sample, query, checked.data, rendering)
     };
   });
-  let native = $state('quality OR qa pharma');
+  let native = $state(say.qualityOrQaPharma);
   const understood = $derived(checked.success && native.trim() ? read(native, checked.data) : null);
 
   async function keep() {
@@ -63,7 +63,7 @@
       revision = kept.revision;
       sheet = kept.sheet;
       await reload('eave:sources');
-      told = 'Kept.';
+      told = 'Saved.';
     } catch (problem) {
       refused = problem;
       if (problem instanceof ApiProblem && problem.status === 409) {
@@ -88,7 +88,7 @@
   async function take(file: File) {
     refused = null;
     try {
-      const hint = 'Choose a sheet that was exported here, or one written after its schema.';
+      const hint = say.chooseASheetThatWasExported;
       const given = await readJsonFile(file, sheetSchema, { kind: 'capability sheet', hint, upgrade: upgradedSheet });
       sheet = { ...given, id: sheet.id };
     } catch (problem) {
@@ -98,26 +98,26 @@
 </script>
 
 <Breadcrumb noTrailingSlash>
-  <BreadcrumbItem href="/sources">Sources</BreadcrumbItem>
+  <BreadcrumbItem href="/sources">{say.sources}</BreadcrumbItem>
   <BreadcrumbItem isCurrentPage>{data.source.name}</BreadcrumbItem>
 </Breadcrumb>
 <div class="strip">
   <h1>{data.source.name}</h1>
   <p class="soft">
     {own
-      ? 'A place that you run by hand: its sheet says how it is asked.'
+      ? say.aPlaceThatYouRunBy
       : data.source.kind === 'connected'
-        ? 'A connected service: it gives its sheet itself.'
-        : 'Its sheet says how it is searched here and stays as it is. Copy it to change it.'}
+        ? say.aConnectedServiceItGivesIts
+        : say.itsSheetSaysHowItIs}
   </p>
   {#if told && !changed}<span class="soft" role="status">{told}</span>{/if}
   <Act onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
-    >Export JSON</Act
+    >{say.exportJson}</Act
   >
-  {#if own}<FileButton label="Import JSON" accept={['.json']} onfile={take} />{/if}
-  <a href="/api/sheet.schema.json">Schema</a>
-  <Act onclick={copyToOwn}>Copy to a place of my own</Act>
-  {#if own}<Act look="main" disabled={!checked.success || !changed} onclick={keep}>Keep</Act>{/if}
+  {#if own}<FileButton label={say.importJson} accept={['.json']} onfile={take} />{/if}
+  <a href="/api/sheet.schema.json">{say.schema}</a>
+  <Act onclick={copyToOwn}>{say.copyToAPlaceOfMy}</Act>
+  {#if own}<Act look="main" disabled={!checked.success || !changed} onclick={keep}>{say.keep}</Act>{/if}
 </div>
 <Refused problem={refused} />
 {#if data.connection}
@@ -132,8 +132,8 @@
 {/if}
 
 <div class="grid">
-  <section class="sheet" aria-label="Capability sheet">
-    <SheetFields {sheet} disabled={!own} onchange={(next) => (sheet = next)} />
+  <section class="sheet" aria-label={say.capabilitySheet}>
+    {#if own}<SheetFields {sheet} onchange={(next) => (sheet = next)} />{:else}<SheetView {sheet} />{/if}
     {#if wrong.length}
       <div class="wrong" role="alert">
         <ul>
@@ -143,20 +143,20 @@
     {/if}
   </section>
   <div class="live">
-    <section class="sheet" aria-label="What follows from it">
-      <h2>What follows from it</h2>
-      <TextBox label="A string in Eave’s notation" rows="3" bind:value={sample} spellcheck="false" />
-      {#if !query}<p class="soft">Write a string to see how it would be asked.</p>{/if}
+    <section class="sheet" aria-label={say.whatFollowsFromIt}>
+      <h2>{say.whatFollowsFromIt}</h2>
+      <TextBox label={say.aStringInEavesNotation} rows="3" bind:value={sample} spellcheck="false" />
+      {#if !query}<p class="soft">{say.writeAStringToSeeHow}</p>{/if}
     </section>
     {#if reading}<SourceCard source={{ ...data.source, name: sheet.name, sheet }} {reading} stale={false} />{/if}
-    <section class="sheet" aria-label="Reading back">
-      <TextBox label="A text as it would be typed there" rows="2" bind:value={native} spellcheck="false" />
+    <section class="sheet" aria-label={say.readingBack}>
+      <TextBox label={say.aTextAsItWouldBe} rows="2" bind:value={native} spellcheck="false" />
       {#if understood?.query}
         <p>
-          is read as <code>{layOut(understood.query)}</code>
-          <CopyButton text={layOut(understood.query)} of="what was understood" />
+          {say.isReadAs} <code>{layOut(understood.query)}</code>
+          <CopyButton text={layOut(understood.query)} of={say.whatWasUnderstood} />
         </p>
-      {:else}<p class="soft">asks nothing.</p>{/if}
+      {:else}<p class="soft">{say.asksNothing}</p>{/if}
       {#each understood?.problems ?? [] as problem, i (i)}<p class="soft">{problem.message}</p>{/each}
     </section>
   </div>

@@ -167,7 +167,7 @@ export async function changeBrief(
 export async function deleteBrief(id: string): Promise<void> {
   const brief = await findBrief(id);
   if (!brief.archivedAt)
-    throw new Refusal(409, 'Not archived', 'Only an archived brief can be deleted. Archive it first.');
+    throw new Refusal(409, 'Not archived', 'You can only delete an archived brief. Archive it first.');
   await brief.destroy();
 }
 

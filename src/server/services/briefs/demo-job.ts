@@ -5,6 +5,7 @@ import { buildString, type Persona, type WordSet } from '$core/persona';
 import { models } from '../../database/models';
 import { Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
+import { nextDrawn, readingOf } from '../harvest/harvest-people';
 import { listHarvests, startHarvest } from '../harvest/harvests';
 import { changeKept } from '../shortlist/change-kept';
 import { keepPeople } from '../shortlist/keep';
@@ -28,6 +29,8 @@ const [drawn, judgedOf] = [40, 30];
 /** Share of verdicts that a person gets wrong, and of those they would not decide. */
 const [mistaken, undecided] = [0.03, 0.04];
 const proposalsTaken = 4;
+/** People of the harvest who are drawn at random and judged. */
+const judgedAtRandom = 60;
 const secondJudge = { name: 'Mira', people: 40, differs: 0.1 };
 
 /** The versions as somebody makes them who learns on the way. */
@@ -112,6 +115,7 @@ export async function finishDemo(briefId: string, halt: AbortSignal): Promise<vo
   await gatherAll(briefId, last);
   await keepFits(briefId);
   await watchTwo(briefId, last);
+  await judgeAtRandom(briefId, halt);
 }
 
 /** The places whose whole result is short are watched each Monday. */
@@ -159,6 +163,24 @@ async function keepFits(briefId: string): Promise<void> {
   await checkMail(briefId, id, { do: 'check' }).catch((error: unknown) => {
     if (!(error instanceof Refusal)) throw error;
   });
+}
+
+/** Judges some people of the harvest drawn at random, once all of it was collected: how many fits there are follows from them. */
+async function judgeAtRandom(briefId: string, halt: AbortSignal): Promise<void> {
+  const [harvest] = await models().Harvest.findAll({ where: { briefId, watchId: null } });
+  if (!harvest || (await readingOf(briefId, harvest.id)).there) return;
+  while ((await harvest.reload()).state === 'waiting' || harvest.state === 'running') {
+    halt.throwIfAborted();
+    await new Promise((done) => setTimeout(done, 1000));
+  }
+  for (let given = 0; given < judgedAtRandom; given++) {
+    halt.throwIfAborted();
+    const next = await nextDrawn(briefId, harvest.id);
+    if (!next) return;
+    const { sourceId, personId, revision } = next.on;
+    const [said] = await verdictsFor(sourceId, [{ id: personId, name: next.name }], 'first', mistaken);
+    await judgeMany(briefId, [{ sourceId, ...said!, revision }]);
+  }
 }
 
 /** Begins to gather the whole result of the last version, which goes on by itself. */

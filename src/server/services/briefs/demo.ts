@@ -1,6 +1,7 @@
 import { buildString, personaSchema } from '$core/persona';
 import { layOut } from '$core/language';
-import { QueryTypes, type Transaction } from 'sequelize';
+import pRetry from 'p-retry';
+import { DatabaseError, QueryTypes, type Transaction } from 'sequelize';
 import * as z from 'zod';
 import { database } from '../../database/connection';
 import { models } from '../../database/models';
@@ -95,14 +96,21 @@ async function createDemo(transaction: Transaction): Promise<string> {
 
 /** Puts the demo back as it was at first: its brief is made and done anew, and nothing else is touched. Gives the brief's id. */
 export async function resetDemo(): Promise<{ id: string }> {
-  const id = await database().transaction(async (transaction) => {
-    await database().query(`SELECT pg_advisory_xact_lock(${demoLock})`, { type: QueryTypes.SELECT, transaction });
-    await models().Brief.destroy({ where: { demo: true }, transaction });
-    return createDemo(transaction);
-  });
+  const remade = () =>
+    database().transaction(async (transaction) => {
+      await database().query(`SELECT pg_advisory_xact_lock(${demoLock})`, { type: QueryTypes.SELECT, transaction });
+      await models().Brief.destroy({ where: { demo: true }, transaction });
+      return createDemo(transaction);
+    });
+  // Its harvest and its watch may be writing rows that are deleted here: PostgreSQL then breaks off one of the two.
+  const id = await pRetry(remade, { retries: 5, minTimeout: 200, shouldRetry: ({ error }) => isDeadlock(error) });
   await beginDemoJob();
   return { id };
 }
+
+/** Whether PostgreSQL broke a transaction off because it and another waited for each other (code 40P01). */
+const isDeadlock = (error: unknown): boolean =>
+  error instanceof DatabaseError && (error.original as { code?: string }).code === '40P01';
 
 /** Has the demo's job done in the background, where it is there and was not done. */
 export async function beginDemoJob(): Promise<void> {

@@ -198,9 +198,9 @@ describe('the diary of a place run by hand', () => {
 
   it('takes no text for a count that is none, and nothing for an entry', async () => {
     const { see, id, number } = await place();
-    expect((await refusal(see({ said: 'Seite 1 von 12' }))).message).toContain('No count can be read');
+    expect((await refusal(see({ said: 'Seite 1 von 12' }))).message).toContain('Couldn’t read a count');
     expect((await refusal(see({ rows: [row('  ')] }))).message).toContain('a count, or rows with a name');
     expect((await refusal(see({ search: 7, said: '3' }))).status).toBe(409);
-    expect((await refusal(readDiary(id, number, 'harrow-guild'))).message).toContain('asked by Eave itself');
+    expect((await refusal(readDiary(id, number, 'harrow-guild'))).message).toContain('searched by Eave');
   });
 });

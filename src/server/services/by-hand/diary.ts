@@ -32,7 +32,7 @@ function countOf(said: string, { sheet }: SourceRow): HandCount | null {
     throw new Refusal(
       422,
       'No count',
-      `No count can be read in “${said.trim().slice(0, 60)}”. Write it as the place shows it: 1–10 of 140, about 3,000, 3K+.`
+      `Couldn’t read a count in “${said.trim().slice(0, 60)}”. Write it as shown at the source: 1–10 of 140, about 3,000, 3K+.`
     );
   const counted = countInterval(read.said, sheet.counting);
   return {
@@ -138,7 +138,7 @@ export async function addEntry(
     );
   const kept = rowsKept(seen.rows);
   if (!seen.said.trim() && !kept.length)
-    throw new Refusal(422, 'Nothing seen', 'An entry has a count, or rows with a name, or both.');
+    throw new Refusal(422, 'Nothing entered', 'An entry has a count, or rows with a name, or both.');
   // A whole search is the trial's as well.
   const part = slice && slice.parent !== null ? slice.id : null;
   await changeDiary(place, async (transaction) => [
@@ -158,7 +158,7 @@ async function sliceAt({ version, source }: HandSearch, id: string): Promise<Har
     throw new Refusal(
       409,
       'Another plan',
-      'This slice is not there any more: the plan was changed elsewhere. Reload the page; what you typed waits here.'
+      'This slice no longer exists because the plan changed. Reload the page; your entry is kept here.'
     );
   return slice!;
 }

@@ -23,7 +23,7 @@ export async function placeOf(briefId: string, number: number, sourceId: string)
 
 export function byHandOnly(source: SourceRow): SourceRow {
   if (source.kind !== 'by-hand')
-    throw new Refusal(409, 'Not run by hand', `${source.name} is asked by Eave itself: run the string there.`);
+    throw new Refusal(409, 'Not a manual source', `${source.name} is searched by Eave: run the string there.`);
   return source;
 }
 

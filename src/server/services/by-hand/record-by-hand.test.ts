@@ -45,6 +45,6 @@ describe('what came back from a place run by hand', () => {
     const source = await createByHand({ ...harrowGuild, name: 'Over There' });
     const answer = { said: 0, interval: { low: 0, high: 0 }, rows: [] };
     await expect(recordByHand(id, text, null, source.id, [answer, answer])).rejects.toThrow('Copy the searches again');
-    await expect(recordByHand(id, text, null, 'harrow-guild', [answer])).rejects.toThrow('asked by Eave itself');
+    await expect(recordByHand(id, text, null, 'harrow-guild', [answer])).rejects.toThrow('searched by Eave');
   });
 });

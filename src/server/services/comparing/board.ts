@@ -1,3 +1,4 @@
+import { recordName } from '../record-name';
 import { hasPeopleHere } from '$api/source-kinds';
 import { randomUUID } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
@@ -32,7 +33,7 @@ class Numbers {
   of(sourceId: string, personId: string): number {
     const number = this.identity.numberOf(sourceId, personId);
     if (number !== undefined) return number;
-    const name = JSON.stringify([sourceId, personId]);
+    const name = recordName(sourceId, personId);
     let own = this.more.get(name);
     if (own === undefined) this.more.set(name, (own = this.size++));
     return own;

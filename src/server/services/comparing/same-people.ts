@@ -15,7 +15,7 @@ const written = (sourceId: string, personId: string) => JSON.stringify([sourceId
 /** Decides whether two records are of one person; with null, forgets what was decided. */
 export async function decideSame(first: RecordName, second: RecordName, same: boolean | null): Promise<void> {
   if (written(first.sourceId, first.personId) === written(second.sourceId, second.personId))
-    throw new Refusal(422, 'One record', 'These are one and the same record. Choose two.');
+    throw new Refusal(422, 'One record', 'These are the same record. Choose two different ones.');
   const [a, b] =
     written(first.sourceId, first.personId) < written(second.sourceId, second.personId)
       ? [first, second]

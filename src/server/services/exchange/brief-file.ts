@@ -1,3 +1,4 @@
+import { recordName } from '../record-name';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { Person } from '$core/people';
@@ -134,8 +135,6 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
   };
 }
 
-const nameOf = (sourceId: string, personId: string) => JSON.stringify([sourceId, personId]);
-
 /** The records in a file of people who objected, and of whoever the file says is the same person; each with a name that means nothing. */
 async function objectedOf(
   file: BriefFile,
@@ -161,11 +160,16 @@ async function objectedOf(
     )
   ];
   const allowed = new Set(await withoutObjected(records, transaction));
-  const objected = new Set(records.flatMap((one) => (allowed.has(one) ? [] : [nameOf(one.sourceId, one.person.id)])));
+  const objected = new Set(
+    records.flatMap((one) => (allowed.has(one) ? [] : [recordName(one.sourceId, one.person.id)]))
+  );
   if (!objected.size) return new Map();
   const pairs = file.samePeople
     .filter(({ same }) => same)
-    .map(({ first, second }) => [nameOf(first.sourceId, first.personId), nameOf(second.sourceId, second.personId)]);
+    .map(({ first, second }) => [
+      recordName(first.sourceId, first.personId),
+      recordName(second.sourceId, second.personId)
+    ]);
   for (let before = -1; before < objected.size;) {
     before = objected.size;
     for (const pair of pairs) if (pair.some((one) => objected.has(one))) for (const one of pair) objected.add(one);
@@ -181,19 +185,19 @@ export async function importBrief(file: BriefFile) {
   const person = (place: number): Person => {
     const one = file.people[place];
     if (!one)
-      throw new Refusal(422, 'Not accepted', `The file names person ${place} and holds only ${file.people.length}.`);
+      throw new Refusal(422, 'Invalid input', `The file names person ${place} and holds only ${file.people.length}.`);
     return one;
   };
   const versionIds = new Map(file.versions.map(({ number }) => [number, randomUUID()]));
   const versionOf = (number: number) => {
     const id = versionIds.get(number);
-    if (!id) throw new Refusal(422, 'Not accepted', `The file holds a run of version ${number} and no such version.`);
+    if (!id) throw new Refusal(422, 'Invalid input', `The file holds a run of version ${number} and no such version.`);
     return id;
   };
   const named = new Set(file.sources.map(({ id }) => id));
   for (const { sourceId } of [...file.trials, ...file.verdicts, ...file.judgements, ...file.notes])
     if (!named.has(sourceId))
-      throw new Refusal(422, 'Not accepted', `The file speaks of the source ${sourceId} and does not describe it.`);
+      throw new Refusal(422, 'Invalid input', `The file speaks of the source ${sourceId} and does not describe it.`);
   const {
     Brief,
     Source,
@@ -210,9 +214,9 @@ export async function importBrief(file: BriefFile) {
   return database().transaction(async (transaction) => {
     const objected = await objectedOf(file, person, transaction);
     /** The id of a record, or a name that means nothing where the person objected: figures stay as they are. */
-    const idOf = (sourceId: string, personId: string) => objected.get(nameOf(sourceId, personId)) ?? personId;
+    const idOf = (sourceId: string, personId: string) => objected.get(recordName(sourceId, personId)) ?? personId;
     const isAllowed = ({ sourceId, personId }: { sourceId: string; personId: string }) =>
-      !objected.has(nameOf(sourceId, personId));
+      !objected.has(recordName(sourceId, personId));
     const judged = <Row extends { sourceId: string; personId: string; reason: string }>(row: Row): Row =>
       isAllowed(row) ? row : { ...row, personId: idOf(row.sourceId, row.personId), reason: '' };
     const brief = await createBrief(file.name, file.documents, transaction);

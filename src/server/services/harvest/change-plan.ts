@@ -61,18 +61,18 @@ export async function changeSlice(
 ) {
   const { harvest, slice, source } = await findSlice(briefId, id, sliceId);
   if (harvest.state === 'running')
-    throw new Refusal(409, 'Under way', 'The plan can be changed while the harvest stands still. Stop it first.');
+    throw new Refusal(409, 'In progress', 'You can change the plan while the harvest is paused. Stop it first.');
   const byHand = source.kind === 'by-hand';
   const cannot = (why: string) => new Refusal(409, 'Cannot be done', why);
   await database().transaction(async (transaction) => {
     if (change.do === 'leave out') {
-      if (slice.state !== 'waiting') throw cannot('Only a slice that waits can be left out.');
+      if (slice.state !== 'waiting') throw cannot('Only a waiting slice can be excluded.');
       await slice.update({ state: 'left out' }, { transaction });
     } else if (change.do === 'take in') {
-      if (slice.state !== 'left out') throw cannot('This slice is not left out.');
+      if (slice.state !== 'left out') throw cannot('This slice isn’t excluded.');
       await slice.update({ state: 'waiting' }, { transaction });
     } else if (change.do === 'join') {
-      if (slice.state !== 'cut') throw cannot('This slice is not cut.');
+      if (slice.state !== 'cut') throw cannot('This slice isn’t split.');
       // What was typed and pasted of its parts came of the whole.
       await models().HandEntry.update(
         { sliceId: slice.id, page: null, count: null },
@@ -82,18 +82,19 @@ export async function changeSlice(
       await slice.update({ state: 'waiting', cutBy: null, lost: null }, { transaction });
     } else if (change.do === 'end' || change.do === 'reopen') {
       if (!byHand) throw cannot(`${source.name} is read by Eave itself.`);
-      if (slice.state === 'cut' || slice.state === 'left out') throw cannot('This slice is cut or left out.');
+      if (slice.state === 'cut' || slice.state === 'left out') throw cannot('This slice is split or excluded.');
       await slice.update({ ended: change.do === 'end' }, { transaction });
     } else if (change.do === 'ask with') {
-      if (slice.state === 'cut' && !isAskedWithWords(slice)) throw cannot('This slice is cut. Join its parts first.');
+      if (slice.state === 'cut' && !isAskedWithWords(slice))
+        throw cannot('This slice is split. Merge its parts first.');
       if (!(await askWith(slice, source, { word: change.word, expected: null }, transaction)))
         throw cannot(
-          `${source.name} cannot be asked this search with “${change.word}” in one search, or has been. Choose another word.`
+          `${source.name} can’t add “${change.word}” to this search, or it was used already. Choose another word.`
         );
     } else {
-      if (slice.state === 'cut') throw cannot('This slice is cut already. Join its parts first.');
+      if (slice.state === 'cut') throw cannot('This slice is already split. Merge its parts first.');
       const cut = (await cutsOfSlice(briefId, slice, source)).find(({ by }) => sameCut(by, change.by));
-      if (!cut) throw cannot('It cannot be cut so any more: choose among the ways that are shown.');
+      if (!cut) throw cannot('It can’t be split this way any more. Choose one of the options shown.');
       await cutSlice(slice, cut, transaction);
     }
     if (byHand) await recountSlice(slice, transaction);

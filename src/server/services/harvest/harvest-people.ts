@@ -228,7 +228,7 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
      WHERE r.harvest_id = $harvestId AND r.number = $number ORDER BY (s.sheet->>'age')::numeric NULLS LAST, r.seen_at DESC, r.ordinal`,
     { bind: { harvestId, number }, type: QueryTypes.SELECT }
   );
-  if (!records.length) throw new Refusal(404, 'Not found', 'This person is not in the harvest any more.');
+  if (!records.length) throw new Refusal(404, 'Not found', 'This person is no longer in the harvest.');
   return { records: records.map((record) => ({ ...record, seenAt: record.seenAt.toISOString() })) };
 }
 
@@ -236,6 +236,6 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
 export async function orderAnew(briefId: string, harvestId: string) {
   const harvest = await findHarvest(briefId, harvestId);
   if (harvest.state === 'running')
-    throw new Refusal(409, 'Under way', 'People are put in order when the harvest stands still or is done.');
+    throw new Refusal(409, 'In progress', 'You can re-rank people when the harvest is paused or done.');
   await orderInThread(harvestId);
 }

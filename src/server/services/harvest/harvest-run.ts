@@ -86,7 +86,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
     );
     const byHand = await leftToHand(harvestId);
     const end = Number(left!.failed)
-      ? { state: 'failed' as const, problem: 'Not every source could be read to its end: each says why below.' }
+      ? { state: 'failed' as const, problem: 'Some sources couldn’t be read completely; see below.' }
       : { state: byHand ? ('paused' as const) : ('done' as const), problem: byHand };
     await Harvest.update(end, { where: { id: harvestId, state: 'running' } });
   } catch (error) {
@@ -199,7 +199,7 @@ async function keepBudget(
     const tomorrow = Date.parse(`${today}T00:00:00Z`) + 86_400_000;
     throw new Later(
       tomorrow - Date.now(),
-      `The ${requestsPerDay.toLocaleString('en')} requests of today at ${source.name} are used up; it goes on tomorrow (UTC).`
+      `The ${requestsPerDay.toLocaleString('en')} requests for today at ${source.name} are used up; it resumes tomorrow (UTC).`
     );
   }
   if (records === null && spend === null) return;
@@ -210,11 +210,11 @@ async function keepBudget(
   );
   if (records !== null && Number(taken!.records) >= records)
     throw new Paused(
-      `The ${records.toLocaleString('en')} records of its budget are used up. Raise it to let it go on.`
+      `The ${records.toLocaleString('en')} records in its budget are used up. Raise the limit to resume.`
     );
   if (spend !== null && source.sheet.price && taken!.spent >= spend)
     throw new Paused(
-      `The ${spend.toLocaleString('en')} ${source.sheet.price.unit}s of its budget are spent. Raise it to let it go on.`
+      `The ${spend.toLocaleString('en')} ${source.sheet.price.unit}s in its budget are spent. Raise the limit to resume.`
     );
 }
 

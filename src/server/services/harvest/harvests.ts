@@ -29,7 +29,7 @@ interface Wanted {
 export async function startHarvest(briefId: string, { name, from, budget, watchId, along }: Wanted) {
   await findBrief(briefId);
   if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length)
-    throw new Refusal(422, 'A source twice', 'Each source is gathered by one version. Take one of them out.');
+    throw new Refusal(422, 'Duplicate source', 'Each source can only be collected with one version. Remove one.');
   const runs = await Promise.all(
     from.map(async ({ sourceId, version: number }) => {
       const [source, version] = await Promise.all([findGathered(sourceId), findVersion(briefId, number)]);
@@ -63,7 +63,7 @@ async function renderedFor(source: SourceRow, version: VersionRow) {
     throw new Refusal(
       409,
       'Cannot be asked there',
-      `${source.name} cannot be asked version ${version.number}: ${rendering.notes[0] ?? 'it has nothing for it'}. Leave that source out.`
+      `${source.name} cannot be asked version ${version.number}: ${rendering.notes[0] ?? 'it has nothing for it'}. Remove that source.`
     );
   return rendering;
 }
@@ -222,7 +222,7 @@ export async function readHarvest(briefId: string, id: string) {
 export async function stopHarvest(briefId: string, id: string) {
   await findHarvest(briefId, id);
   const [stopped] = await models().Harvest.update(
-    { state: 'paused', problem: 'It was stopped. What came is kept.' },
+    { state: 'paused', problem: 'Stopped. Everything collected so far is saved.' },
     { where: { id, state: ['waiting', 'running'] } }
   );
   if (stopped) await linkInThread(id);

@@ -21,7 +21,7 @@ const atOnce = 2000;
 export async function linkHarvest(harvestId: string): Promise<null> {
   const harvest = await models().Harvest.findByPk(harvestId);
   const brief = harvest && (await models().Brief.findByPk(harvest.briefId));
-  if (!harvest || !brief) throw new Refusal(404, 'Not found', 'This harvest is not there any more.');
+  if (!harvest || !brief) throw new Refusal(404, 'Not found', 'This harvest no longer exists.');
   const rows = await rowsOf(harvestId);
   const { personOf, people } = samePeople(rows, await decisionsAmong(rows))!;
   const records: number[][] = Array.from({ length: people }, () => []);

@@ -114,7 +114,7 @@ describe('places run by hand', () => {
 
   it('alone have a sheet that can be changed', async () => {
     const { sheet } = await readSource('harrow-guild');
-    expect((await refusal(writeSheet('harrow-guild', { sheet, revision: 1 }))).message).toContain('Copy it');
-    expect((await refusal(deleteSource('harrow-guild'))).message).toContain('cannot be deleted');
+    expect((await refusal(writeSheet('harrow-guild', { sheet, revision: 1 }))).message).toContain('Duplicate it');
+    expect((await refusal(deleteSource('harrow-guild'))).message).toContain('can’t be deleted');
   });
 });

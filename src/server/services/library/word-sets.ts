@@ -52,7 +52,7 @@ export async function createWordSet(given: NamedSet) {
     .WordSet.create(set)
     .catch((error: Error) => {
       if (!(error instanceof UniqueConstraintError)) throw error;
-      throw new Refusal(409, 'Name taken', `There is a word set called ${set.name} already. Choose another name.`);
+      throw new Refusal(409, 'Name taken', `There’s already a word set called ${set.name}. Choose another name.`);
     });
   return serialize(row, (await uses()).get(row.name) ?? []);
 }
@@ -68,7 +68,7 @@ export async function writeWordSet(
   await findSet(name);
   const usedIn = (await uses()).get(name) ?? [];
   if (usedIn.some(({ id }) => !change.seen.includes(id)))
-    throw inUse(name, usedIn, 'A change shows in all of them; kept versions stay as they were.');
+    throw inUse(name, usedIn, 'This changes all of them; saved versions aren’t changed.');
   const { kind, note, revision } = change;
   const { wordings } = check(namedSetSchema.pick({ wordings: true }), change, 'what was sent');
   const [changed] = await models().WordSet.update(
@@ -86,7 +86,7 @@ export async function deleteWordSet(name: string): Promise<void> {
     const row = await models().WordSet.findByPk(name, { transaction, lock: true });
     if (!row) throw notFound('This word set');
     const usedIn = (await uses(transaction)).get(name) ?? [];
-    if (usedIn.length) throw inUse(name, usedIn, 'Take it out of these strings first.');
+    if (usedIn.length) throw inUse(name, usedIn, 'Remove it from these strings first.');
     await row.destroy({ transaction });
   });
 }

@@ -51,7 +51,7 @@ export async function objectTo(who: Objecting) {
       throw new Refusal(
         422,
         'Not enough',
-        'Give a name with a firm, or a mail address: by a name alone somebody else might be erased.'
+        'Enter a name with a firm, or an email address. A name alone could erase somebody else.'
       );
     const person = randomUUID();
     await keepHashes(records, person, transaction);

@@ -83,7 +83,7 @@ async function checkUnchanged(id: string, number: number, change: Change, was: S
     throw new Refusal(
       409,
       'Changed elsewhere',
-      `${what} was changed meanwhile, to ${words(stands)}. Yours, ${words(typed)}, was not kept: write it again if it is to stand.`
+      `${what} was changed meanwhile, to ${words(stands)}. Yours, ${words(typed)}, wasn’t saved. Enter it again if you want it.`
     );
   };
   check('The next step', was.nextStep, now.nextStep, change.nextStep);
@@ -97,7 +97,7 @@ async function checkUnchanged(id: string, number: number, change: Change, was: S
 function checkOwn(list: ShortlistRow, own: Record<string, unknown>): void {
   for (const [name, value] of Object.entries(own)) {
     const column = list.columns.find((one) => one.name === name);
-    const wrong = (what: string) => new Refusal(422, 'Not accepted', `${what} Nothing was changed.`);
+    const wrong = (what: string) => new Refusal(422, 'Invalid input', `${what} Nothing was changed.`);
     if (!column) throw wrong(`This list has no column “${name.slice(0, 60)}”.`);
     if (value === null || value === '') continue;
     const fits = {
@@ -184,7 +184,7 @@ async function changeJoined(
   for (const { records } of rows)
     for (const chosen of Object.values(change.choice ?? {}))
       if (chosen && 'record' in chosen && !records[chosen.record])
-        throw new Refusal(409, 'No such record', 'That record is not there any more. Load the page again.');
+        throw new Refusal(409, 'No such record', 'That record no longer exists. Reload the page.');
   await remember(id, `${many} corrected`, { numbers }, transaction);
   await rewrite(
     id,

@@ -69,7 +69,7 @@ export async function keepOnList(
     const more = groups.filter((one) => one.number !== null && one.adds) as (Group & { number: number })[];
     await remember(
       shortlistId,
-      `${fresh.length.toLocaleString('en')} kept`,
+      `${fresh.length.toLocaleString('en')} people`,
       { came: fresh.map(({ number }) => number), numbers: more.map(({ number }) => number) },
       transaction
     );

@@ -25,7 +25,7 @@ export interface KeptFilter {
   tag?: string | undefined;
   rank?: string | undefined;
   verdict?: Verdict | 'none' | undefined;
-  mail?: 'valid' | 'risky' | 'invalid' | 'unknown' | 'unchecked' | 'none' | undefined;
+  mail?: 'good' | 'uncertain' | 'bad' | 'unanswered' | 'unchecked' | 'none' | undefined;
   leftOut?: LeftOutReason | 'in' | 'out' | undefined;
   due?: string | undefined;
   numbers?: readonly number[] | undefined;

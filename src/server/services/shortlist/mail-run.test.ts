@@ -16,7 +16,7 @@ useFreshDatabase();
 /** Checks at once; tells what it was asked, and refuses where it is told to. */
 class Scripted implements MailChecker {
   readonly name = 'Scripted';
-  readonly price = { perValid: 0.5, unit: 'credit' };
+  readonly price = { perGood: 0.5, unit: 'credit' };
   readonly batch = 4;
   asked: string[] = [];
   refusals = 0;
@@ -26,7 +26,7 @@ class Scripted implements MailChecker {
     if (this.refusals-- > 0) throw new Refused(50);
     await this.before();
     this.asked.push(...addresses);
-    return addresses.map((address) => ({ address, state: 'valid' as const, why: '', price: this.price.perValid }));
+    return addresses.map((address) => ({ address, state: 'good' as const, why: '', price: this.price.perGood }));
   }
 }
 let checker: Scripted;
@@ -68,11 +68,11 @@ describe('a check of addresses', () => {
     expect(mail).toMatchObject({ open: 10, cost: 5, unit: 'credit', told: { role: 1, throwAway: 1 } });
     await checkMail(briefId, id, { do: 'check', plan: { perDay: 1000, perMonth: 1000 } });
     const done = await until(briefId, id, 'done');
-    expect(done.run).toMatchObject({ checked: 10, valid: 10, spent: 5, addresses: 10 });
+    expect(done.run).toMatchObject({ checked: 10, good: 10, spent: 5, addresses: 10 });
     expect([...checker.asked].sort()).toEqual([...ten].sort());
     expect(done.open).toBe(0);
-    expect((await listKept(briefId, id, { mail: 'valid' })).of).toBe(10);
-    await expect(checkMail(briefId, id, { do: 'check' })).rejects.toThrow('was checked');
+    expect((await listKept(briefId, id, { mail: 'good' })).of).toBe(10);
+    await expect(checkMail(briefId, id, { do: 'check' })).rejects.toThrow('has been checked');
   });
 
   it('never counts more addresses checked than there are, though the list grows and shrinks meanwhile', async () => {
@@ -102,11 +102,11 @@ describe('a check of addresses', () => {
     await until(briefId, id, 'waiting');
     for (let i = 0; i < 100 && checker.asked.length < 6; i++) await new Promise((done) => setTimeout(done, 20));
     expect(checker.asked).toHaveLength(6);
-    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/of today are used up/);
+    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/for today are used up/);
     expect(waiting.plan.perDay).toBe(6);
     await checkMail(briefId, id, { do: 'go on', plan: { perDay: 100, perMonth: 8 } });
     for (let i = 0; i < 200 && checker.asked.length < 8; i++) await new Promise((done) => setTimeout(done, 20));
-    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/of this month are used up/);
+    expect((await until(briefId, id, 'waiting')).run!.problem).toMatch(/for this month are used up/);
     expect(checker.asked).toHaveLength(8);
     await checkMail(briefId, id, { do: 'go on', plan: { perDay: 100, perMonth: 100 } });
     await until(briefId, id, 'done');
@@ -127,22 +127,22 @@ describe('a check of addresses', () => {
     await checkMail(other.briefId, other.id, { do: 'check' });
     await until(other.briefId, other.id, 'waiting');
     await checkMail(other.briefId, other.id, { do: 'stop' });
-    expect((await until(other.briefId, other.id, 'paused')).run!.problem).toMatch(/stopped/);
+    expect((await until(other.briefId, other.id, 'paused')).run!.problem).toMatch(/Stopped/);
   });
 });
 
 describe('the stand-in that checks', () => {
-  it('finds about half valid and a bit over a quarter risky, always the same, and refuses whoever asks too fast', async () => {
+  it('finds about half good and a bit over a quarter uncertain, always the same, and refuses whoever asks too fast', async () => {
     const { signal } = new AbortController();
     const quick = new StandInChecker({ perMinute: 3, pause: 0 });
     const addresses = Array.from({ length: 2000 }, (_, i) => `a${i}@b.example`);
     const told = await quick.check(addresses, signal);
     const share = (state: string) => told.filter((one) => one.state === state).length / told.length;
-    expect(share('valid')).toBeGreaterThan(0.46);
-    expect(share('valid')).toBeLessThan(0.56);
-    expect(share('risky')).toBeGreaterThan(0.24);
-    expect(share('risky')).toBeLessThan(0.32);
-    expect(told.every(({ state, price }) => (state === 'valid') === price > 0)).toBe(true);
+    expect(share('good')).toBeGreaterThan(0.46);
+    expect(share('good')).toBeLessThan(0.56);
+    expect(share('uncertain')).toBeGreaterThan(0.24);
+    expect(share('uncertain')).toBeLessThan(0.32);
+    expect(told.every(({ state, price }) => (state === 'good') === price > 0)).toBe(true);
     expect(await quick.check(addresses, signal)).toEqual(told);
     await quick.check(['x@y.example'], signal);
     await expect(quick.check(['x@y.example'], signal)).rejects.toThrow('too many requests');

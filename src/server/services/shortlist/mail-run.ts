@@ -83,7 +83,7 @@ const serializeRun = (run: MailRunRow) => ({
   problem: run.problem ?? '',
   addresses: run.addresses,
   checked: run.checked,
-  valid: run.valid,
+  good: run.good,
   spent: run.spent,
   goesOnAt: run.goesOnAt?.toISOString() ?? null
 });
@@ -104,12 +104,12 @@ export async function mailOfList(list: ShortlistRow) {
       { bind: { id: list.id }, type: QueryTypes.SELECT }
     )
   ]);
-  const { perValid, unit } = checker.price;
+  const { perGood, unit } = checker.price;
   return {
     run: run && serializeRun(run),
     plan,
     open: many,
-    cost: Math.round(many * perValid * 100) / 100,
+    cost: Math.round(many * perGood * 100) / 100,
     unit,
     told: told!
   };
@@ -132,7 +132,8 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
   const run = await newestRun(id);
   const underWay = run && ['waiting', 'running'].includes(run.state);
   if (what === 'stop') {
-    if (underWay) await run.update({ state: 'paused', problem: 'It was stopped. What came is kept.', goesOnAt: null });
+    if (underWay)
+      await run.update({ state: 'paused', problem: 'Stopped. Everything collected so far is saved.', goesOnAt: null });
     return run && serializeRun(run);
   }
   if (underWay) {
@@ -149,12 +150,7 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
     return serializeRun(run);
   }
   const many = await openCount(id);
-  if (!many)
-    throw new Refusal(
-      409,
-      'Nothing to check',
-      'Every address of this list that can be checked was checked, or is left out.'
-    );
+  if (!many) throw new Refusal(409, 'Nothing to check', 'Every address on this list has been checked or is excluded.');
   const begun = await models().MailRun.create({
     id: randomUUID(),
     shortlistId: id,
@@ -192,19 +188,19 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
       if (month >= perMonth)
         throw new Later(
           untilNext('month'),
-          `The ${perMonth.toLocaleString('en')} checks of this month are used up; it goes on next month (UTC).`
+          `The ${perMonth.toLocaleString('en')} checks for this month are used up; it resumes next month (UTC).`
         );
       if (today >= perDay)
         throw new Later(
           untilNext('day'),
-          `The ${perDay.toLocaleString('en')} checks of today are used up; it goes on tomorrow (UTC).`
+          `The ${perDay.toLocaleString('en')} checks for today are used up; it resumes tomorrow (UTC).`
         );
       const batch = await openAddresses(run.shortlistId, Math.min(checker.batch, perDay - today, perMonth - month));
       if (!batch.length) break;
       const asked = new Set(batch);
       const told = (await checker.check(batch, halt)).filter(({ address }) => asked.has(address));
       // One that answers nothing that was asked would be asked for ever.
-      if (!told.length) throw new Error('The checker answered for none of the addresses.');
+      if (!told.length) throw new Error('The checker returned no results.');
       if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
       await database().transaction(async (transaction) => {
         await database().query(
@@ -219,7 +215,7 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
             checked,
             // The list may have changed since: people were added or excluded, or another list's run checked some.
             addresses: checked + (await openCount(run.shortlistId, transaction)),
-            valid: run.valid + told.filter(({ state }) => state === 'valid').length,
+            good: run.good + told.filter(({ state }) => state === 'good').length,
             spent: run.spent + told.reduce((sum, { price }) => sum + price, 0)
           },
           { transaction }

@@ -49,7 +49,7 @@ export async function moreLikeThese(briefId: string, id: string, numbers: readon
     { bind: { id: list.id, numbers: [...numbers] }, type: QueryTypes.SELECT }
   );
   if (chosen.length < 2)
-    throw new Refusal(409, 'Too few', 'Choose two people or more: from one nothing can be told of what they share.');
+    throw new Refusal(409, 'Too few', 'Select at least two people to see what they have in common.');
   const seen = await seenIn(briefId, personaId, id);
   const wanted = new Set(numbers);
   const good = chosen.map(({ records }) => firstLeads(records.map(({ person }) => person)));

@@ -74,7 +74,7 @@ describe('keeping', () => {
     expect((await listKept(briefId, id, { words: 'dahl' })).people[0]!.place).toBe('');
     await undo(briefId, id);
     expect(await names(briefId, id)).toEqual([]);
-    await expect(undo(briefId, id)).rejects.toThrow('Nothing was done');
+    await expect(undo(briefId, id)).rejects.toThrow('nothing to undo');
   });
 
   it('takes people from a trial, all fits, and a harvest by filter', async () => {
@@ -242,7 +242,7 @@ describe('the table', () => {
     expect((await readShortlist(briefId, id)).people).toBe(1);
     await expect(
       changeKept(briefId, id, { numbers: [numbers[0]] }, { choice: { place: { record: 7 } } })
-    ).rejects.toThrow('not there any more');
+    ).rejects.toThrow('no longer exists');
   });
 });
 
@@ -274,7 +274,7 @@ describe('leaving out', () => {
       consent: 1,
       contacted: 1,
       competitor: 1,
-      'role mailbox': 1,
+      'shared mailbox': 1,
       'no address': 1,
       customer: 1
     });
@@ -350,7 +350,7 @@ describe('taking along', () => {
       here: 'Quality Manager'
     });
     expect(merged.onlyThere).toEqual(['Owner']);
-    await expect(mergeInto(briefId, id, everybody, 'nothing')).rejects.toThrow('needs a heading');
+    await expect(mergeInto(briefId, id, everybody, 'nothing')).rejects.toThrow('needs a header row');
   });
 });
 

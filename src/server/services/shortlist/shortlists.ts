@@ -130,7 +130,7 @@ export async function readShortlist(briefId: string, id: string) {
       ...gathered,
       fits: [...judged.verdicts.values()].filter((verdict) => verdict === 'fit').length,
       kept: people,
-      valid: one('mail', 'valid'),
+      good: one('mail', 'good'),
       taken: one('people', 'taken')
     },
     precision: { fits, judged: fits + misses, interval: wilson(fits, fits + misses, Math.max(people, fits + misses)) },

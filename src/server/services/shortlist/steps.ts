@@ -92,7 +92,7 @@ export async function undo(briefId: string, shortlistId: string): Promise<{ what
        FROM shortlist_steps WHERE shortlist_id = $shortlistId ORDER BY id DESC LIMIT 1`,
       { bind, type: QueryTypes.SELECT, transaction }
     );
-    if (!step) throw new Refusal(409, 'Nothing to undo', 'Nothing was done on this list that could be undone.');
+    if (!step) throw new Refusal(409, 'Nothing to undo', 'There’s nothing to undo on this list.');
     const before = `FROM shortlist_steps s, jsonb_populate_recordset(NULL::shortlist_people, s.before) b WHERE s.id = $id`;
     if (step.light)
       await database().query(

@@ -27,7 +27,7 @@ export type Form = 'csv' | 'xlsx' | 'jsonl' | 'vcf' | 'tsv' | 'hashed';
 export interface Leaving extends Omit<KeptFilter, 'numbers'> {
   form: Form;
   profile?: string | undefined;
-  addresses: 'any' | 'valid' | 'valid and risky';
+  addresses: 'any' | 'good' | 'good and uncertain';
   /** Also those who are left out. */
   all: 'true' | 'false';
   size?: number | undefined;
@@ -69,8 +69,8 @@ async function whoLeaves(
     }
     const wished =
       addresses === 'any' ||
-      person.mailState === 'valid' ||
-      (addresses === 'valid and risky' && person.mailState === 'risky');
+      person.mailState === 'good' ||
+      (addresses === 'good and uncertain' && person.mailState === 'uncertain');
     if (!wished) out(`address ${person.mailState}`);
     return wished;
   });
@@ -156,7 +156,7 @@ export async function mergeInto(briefId: string, id: string, leaving: Leaving, t
     throw new Refusal(
       422,
       'No CSV',
-      'The file needs a heading and at least one line under it. Export it again from the receiving system, with its heading.'
+      'The file needs a header row and at least one row below it. Export it again from the receiving system, including the header row.'
     );
   const [{ people }, profile, names] = await Promise.all([
     whoLeaves(list, leaving),

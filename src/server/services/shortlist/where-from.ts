@@ -99,11 +99,7 @@ export async function fromRecords(briefId: string, names: readonly RecordName[])
     return records.length ? [{ records: records.map(recordOf) }] : [];
   });
   if (!candidates.length)
-    throw new Refusal(
-      404,
-      'Not found',
-      'None of these people is among those whom this brief has seen. Load the page again.'
-    );
+    throw new Refusal(404, 'Not found', 'This brief hasn’t seen any of these people. Reload the page.');
   return candidates;
 }
 
@@ -114,8 +110,7 @@ export async function fromFits(briefId: string): Promise<Candidate[]> {
     `SELECT source_id AS "sourceId", person_id AS "personId" FROM verdicts WHERE persona_id = $personaId AND verdict = 'fit' ORDER BY updated_at`,
     { bind: { personaId }, type: QueryTypes.SELECT }
   );
-  if (!names.length)
-    throw new Refusal(409, 'No fits yet', 'Nobody was judged a fit in this brief yet. Judge a sample first.');
+  if (!names.length) throw new Refusal(409, 'No fits yet', 'No fits in this brief yet. Judge a sample first.');
   return fromRecords(briefId, names);
 }
 
@@ -139,7 +134,7 @@ export async function fromHarvest(
     if (known) known.records.push(recordOf(row));
     else byNumber.set(row.number, { records: [recordOf(row)], likelihood: row.likelihood });
   }
-  if (!byNumber.size) throw new Refusal(409, 'Nobody to keep', 'Nobody in this harvest is found by that filter.');
+  if (!byNumber.size) throw new Refusal(409, 'No matches', 'Nobody in this harvest matches the filter.');
   return [...byNumber.values()];
 }
 
@@ -150,6 +145,6 @@ export async function fromNews(briefId: string, ids: readonly number[]): Promise
      WHERE w.brief_id = $briefId AND n.id = ANY ($ids::bigint[]) AND n.person IS NOT NULL ORDER BY n.id`,
     { bind: { briefId, ids: [...ids] }, type: QueryTypes.SELECT }
   );
-  if (!rows.length) throw new Refusal(404, 'Not found', 'This news is not there any more. Load the page again.');
+  if (!rows.length) throw new Refusal(404, 'Not found', 'This update no longer exists. Reload the page.');
   return rows.map((row) => ({ records: [recordOf(row)] }));
 }

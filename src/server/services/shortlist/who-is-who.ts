@@ -61,7 +61,7 @@ export async function splitKept(briefId: string, id: string, number: number, rec
     const out = row?.records[record];
     if (!row || !out) throw notFound('This record');
     if (row.records.length < 2)
-      throw new Refusal(409, 'Only one record', 'This person has one record, so there is nothing to take out.');
+      throw new Refusal(409, 'Only one record', 'This person has only one record, so there’s nothing to split.');
     const [given] = await database().query<{ next: number }>(
       'UPDATE shortlists SET next_number = next_number + 1 WHERE id = $id RETURNING next_number - 1 AS next',
       { bind: { id }, type: QueryTypes.SELECT, transaction }

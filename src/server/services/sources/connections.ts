@@ -45,9 +45,9 @@ async function sheetAt(address: string, key: string | null): Promise<Sheet> {
     return await askSheet({ address, key, ...reach() }, undefined, readInThread);
   } catch (error) {
     if (error instanceof TimedOut)
-      throw new Refusal(504, 'No answer', 'The service did not answer in time. Nothing was changed; try again later.');
+      throw new Refusal(504, 'No answer', 'The service didn’t answer in time. Nothing was changed; try again later.');
     if (error instanceof Refused || error instanceof ServiceFault)
-      throw new Refusal(502, 'The service cannot be used', `${sentence(error.message)} Nothing was changed.`);
+      throw new Refusal(502, 'Couldn’t use the service', `${sentence(error.message)} Nothing was changed.`);
     throw error;
   }
 }
@@ -75,11 +75,7 @@ async function connectionRow(id: string) {
   const source = await findSource(id);
   const row = await models().Connection.findByPk(id);
   if (!row)
-    throw new Refusal(
-      409,
-      'No connected service',
-      `${source.name} is not asked over the net: only connected services have an address.`
-    );
+    throw new Refusal(409, 'No connected service', `${source.name} isn’t a connected service, so it has no address.`);
   return row;
 }
 
@@ -95,7 +91,7 @@ export async function reconnect(id: string, change: { address?: string | undefin
   const address = change.address === undefined ? row.address : checkedAddress(change.address);
   // A key goes nowhere but where it was given for.
   if (new URL(address).origin !== new URL(row.address).origin && change.key === undefined && row.sealedKey !== null)
-    throw new Refusal(422, 'Give the key again', 'Another address may be another service: give the key for it, too.');
+    throw new Refusal(422, 'Key required', 'A new address may be another service: enter its key, too.');
   const key = change.key === undefined ? await keyOf(row.sealedKey, id) : change.key;
   const sheet = { ...(await sheetAt(address, key)), id };
   const sealedKey = key === null ? null : await seal(key, id);

@@ -114,7 +114,7 @@ export async function findRunnable(id: string): Promise<SourceRow> {
     throw new Refusal(
       409,
       'Run by hand',
-      `${source.name} cannot be reached from here. Copy the search from its card and run it there.`
+      `${source.name} is a manual source. Copy the search from its card and run it there.`
     );
   return source;
 }
@@ -134,7 +134,7 @@ export async function readySource(id: string): Promise<SourceRow> {
     throw new Refusal(
       409,
       'Asked over the net',
-      `${source.name} is a connected service: its people are not here, so that it is counted only when it is run.`
+      `${source.name} is a connected service, so it is only counted when you run it.`
     );
   const known = loading.get(id);
   const isCurrent = known !== undefined && known.revision >= source.peopleRevision;
@@ -204,7 +204,7 @@ export async function writeSheet(id: string, change: { sheet: Sheet; revision: n
     throw new Refusal(
       409,
       'Cannot be changed',
-      `The sheet of ${source.name} says how its people are searched here and stays as it is. Copy it to a place of your own and change that.`
+      `The sheet of ${source.name} can’t be changed. Duplicate it as a manual source and change that.`
     );
   const sheet = { ...change.sheet, id };
   const [changed] = await models().Source.update(
@@ -220,7 +220,7 @@ export async function writeSheet(id: string, change: { sheet: Sheet; revision: n
 export async function switchFaults(id: string, faults: Faults) {
   const source = await findSource(id);
   if (source.kind !== 'stand-in')
-    throw new Refusal(409, 'No stand-in', `${source.name} has no faults to switch: only stand-ins have.`);
+    throw new Refusal(409, 'Not a stand-in', `${source.name} has no faults: only stand-ins do.`);
   return serialize(await source.update({ faults }));
 }
 
@@ -231,7 +231,7 @@ export const readSource = async (id: string) => serialize(await findSource(id));
 export async function deleteSource(id: string): Promise<void> {
   const source = await findSource(id);
   if (source.kind === 'stand-in')
-    throw new Refusal(409, 'Cannot be deleted', `${source.name} ships with Eave and cannot be deleted.`);
+    throw new Refusal(409, 'Cannot be deleted', `${source.name} ships with Eave and can’t be deleted.`);
   await source.destroy();
   loading.delete(id);
   readiness.delete(id);

@@ -1,3 +1,4 @@
+import { recordName } from '../record-name';
 import { agreementOf, type Verdict } from '$core/measure';
 import { database } from '../../database/connection';
 import { models, type JudgementRow } from '../../database/models';
@@ -57,7 +58,7 @@ export async function agreementWith(briefId: string, judge: string) {
     Verdicts.findAll({ where: { personaId, by: 'person' } }),
     Judgement.findAll({ where: { personaId, judge: [judge, firstJudge] } })
   ]);
-  const name = ({ sourceId, personId }: RecordName) => JSON.stringify([sourceId, personId]);
+  const name = ({ sourceId, personId }: RecordName) => recordName(sourceId, personId);
   const settled = new Map(said.filter((one) => one.judge === firstJudge).map((one) => [name(one), one]));
   const now = new Map(standing.map((one) => [name(one), one]));
   const both = said
@@ -115,11 +116,7 @@ export async function settle(
     const current = await Verdicts.findOne({ where, transaction, lock: true });
     const second = await Judgement.findOne({ where: { ...where, judge }, transaction });
     if (!current || !second)
-      throw new Refusal(
-        409,
-        'Nothing to settle',
-        'Not both judges have judged this person any more. Load the page again.'
-      );
+      throw new Refusal(409, 'Nothing to settle', 'Not both judges have judged this person any more. Reload the page.');
     if (current.revision !== revision)
       throw changedElsewhere('This verdict', { verdict: current.verdict, revision: current.revision });
     await Judgement.findOrCreate({

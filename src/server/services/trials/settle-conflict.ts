@@ -16,7 +16,7 @@ export async function settleConflict(
     throw new Refusal(
       409,
       'Nothing to settle',
-      'The records of this person are not judged differently any more. Load the page again.'
+      'The records of this person are not judged differently any more. Reload the page.'
     );
   await database().transaction(async (transaction) => {
     for (const { sourceId, personId, revision } of said.records) {

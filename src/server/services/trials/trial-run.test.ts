@@ -79,7 +79,7 @@ describe('a trial that does not come to its end at once', () => {
     await until(async () => (await readTrial(id, trialId)).state === 'done');
     const done = await readTrial(id, trialId);
     expect(done.progress.pages).toBeGreaterThan(pages);
-    expect(done.people).toBe(1000);
+    expect(done.people).toBe(1200);
     expect((await listTrials(id)).map(({ state }) => state)).toEqual(['done']);
   }, 60_000);
 
@@ -94,7 +94,7 @@ describe('a trial that does not come to its end at once', () => {
     await startJobs();
     await until(async () => (await readTrial(id, trialId)).state === 'done');
     const done = await readTrial(id, trialId);
-    expect(done.people).toBe(1000);
+    expect(done.people).toBe(1200);
     expect(done.progress.pages).toBe(40);
   }, 60_000);
 });

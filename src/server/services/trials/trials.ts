@@ -152,7 +152,11 @@ export async function drawMore(briefId: string, trialId: string, size: number) {
 export async function drawAtOnce(briefId: string, draws: readonly { trial: string; size: number }[]): Promise<void> {
   const found = await Promise.all(draws.map(async (draw) => ({ ...draw, ...(await findTrial(briefId, draw.trial)) })));
   if (found.some(({ trial }) => trial.state !== 'done'))
-    throw new Refusal(409, 'Not done yet', 'People can be drawn when the trial is done. Wait for it, or let it go on.');
+    throw new Refusal(
+      409,
+      'Not done yet',
+      'You can draw more people when the trial is done. Wait for it, or resume it.'
+    );
   const { TrialPerson } = models();
   await database().transaction(async (transaction) => {
     for (const { trial, size } of found.sort((a, b) => (a.trial.id < b.trial.id ? -1 : 1))) {

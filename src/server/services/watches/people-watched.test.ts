@@ -131,7 +131,7 @@ describe('a place run by hand that is watched', () => {
     await database().query(`UPDATE watches SET next_at = now() - interval '1 hour' WHERE id = '${id}'`);
     await Promise.all([lookAtWatches(), lookAtWatches()]);
     expect((await runsOfWatch(id)).map(({ state }) => state)).toEqual(['due', 'done']);
-    await expect(runWatch(id)).rejects.toThrow('waits for somebody');
+    await expect(runWatch(id)).rejects.toThrow('waiting for you to check');
     await lookAtWatches();
     expect((await runsOfWatch(id))[0]!.state).toBe('due');
     // Bo is not on the page that was read: nobody says that he left.

@@ -87,8 +87,7 @@ export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | n
 async function gather(watch: WatchRow, runId: string, from: readonly WatchedSource[]): Promise<void> {
   const { WatchRun } = models();
   try {
-    if (!from.length)
-      throw new Refusal(409, 'Nowhere to look', 'The sources or versions that it watched were deleted.');
+    if (!from.length) throw new Refusal(409, 'Nothing to watch', 'The sources or versions it watched were deleted.');
     if (!watch.shortlistId) {
       const marks = Object.fromEntries(
         from.map(({ sourceId, sourceName, sheet, version }) => [

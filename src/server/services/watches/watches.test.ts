@@ -135,7 +135,7 @@ describe('a watch', () => {
     expect(await runsOfWatch(id)).toHaveLength(2);
     await stopQueue();
     await runWatch(id);
-    await expect(runWatch(id)).rejects.toThrow('being run already');
+    await expect(runWatch(id)).rejects.toThrow('already running');
     await startJobs();
     await over(id, 3);
     await changeWatch(id, { active: false });

@@ -48,7 +48,7 @@ type Wanted = WantedWatch &
 async function placesOf(briefId: string, wanted: Wanted) {
   const ids = 'from' in wanted ? wanted.from.map(({ sourceId }) => sourceId) : wanted.people.sources;
   if (new Set(ids).size < ids.length)
-    throw new Refusal(422, 'A source twice', 'Each source is watched once. Take one of them out.');
+    throw new Refusal(422, 'Duplicate source', 'Each source can only be watched once. Remove one.');
   if ('from' in wanted) {
     const places = await Promise.all(
       wanted.from.map(async ({ sourceId, version }) => ({
@@ -123,7 +123,7 @@ export async function createWatch(briefId: string, wanted: Wanted) {
 function checkRules(rules: readonly { name: string; rule: string }[]): void {
   for (const { name, rule } of rules) {
     const { trigger, problems } = readTrigger(rule);
-    if (!trigger) throw new Refusal(422, 'A rule that cannot be read', `“${name}”: ${problems[0]}`);
+    if (!trigger) throw new Refusal(422, 'Invalid rule', `“${name}”: ${problems[0]}`);
   }
 }
 
@@ -164,8 +164,8 @@ export async function runWatch(id: string): Promise<void> {
   if (!begun)
     throw new Refusal(
       409,
-      'Under way',
-      'This watch is being run already, or waits for somebody to look. What it finds comes by itself.'
+      'In progress',
+      'This watch is already running, or waiting for you to check. Its updates will appear automatically.'
     );
 }
 

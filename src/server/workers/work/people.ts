@@ -202,7 +202,7 @@ export const people: Answers<
     return ids.map((id) => {
       const row = source.rowOf(id);
       const person = row === undefined ? undefined : worldPersonAt(source, row);
-      return person ? whyUnwanted(person) : 'moved on';
+      return person ? whyUnwanted(person) : 'changed jobs';
     });
   },
 

@@ -17,7 +17,7 @@ export function runnable({ text, sets }: StringText, named: SetQueries = setQuer
   const { query, problems } = parse(text, named);
   const error = problems.find((problem) => problem.severity === 'error');
   if (error) throw new Refusal(422, 'The string cannot be read', error.message, { problems: mostOf(problems) });
-  if (!query) throw new Refusal(422, 'The string is empty', 'There is nothing to run yet: write a string first.');
+  if (!query) throw new Refusal(422, 'The string is empty', 'There’s nothing to run yet. Write a string first.');
   read.set(key, query);
   return query;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { byHandPage as say } from '$lib/by-hand/words';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import ByHandFigures from '$lib/by-hand/ByHandFigures.svelte';
@@ -42,17 +43,17 @@
 
   const stateWords = {
     waiting: 'waits',
-    read: 'read to its end',
+    read: say.readToItsEnd,
     cut: 'cut',
-    stuck: 'longer than is shown',
-    'left out': 'left out'
+    stuck: say.longerThanIsShown,
+    'left out': say.leftOut
   };
   const howFar = ({ slice, entries, rows }: (typeof page.diary.searches)[number]): string =>
     slice
-      ? `${stateWords[slice.state]}${rows || slice.state === 'read' ? `, ${count(rows)} people` : slice.expected === null ? '' : `, ≈ ${count(Math.round(slice.expected))}`}`
+      ? `${stateWords[slice.state]}${rows || slice.state === 'read' ? say.people(count(rows)) : slice.expected === null ? '' : `, ≈ ${count(Math.round(slice.expected))}`}`
       : entries
-        ? `${count(rows)} people read`
-        : 'not run yet';
+        ? say.peopleRead(count(rows))
+        : say.notRunYet;
 
   function paste(event: ClipboardEvent) {
     const html = event.clipboardData?.getData('text/html');
@@ -74,22 +75,23 @@
 <svelte:window onpointerdown={page.warm} onkeydown={page.warm} />
 
 <div class="strip">
-  <h1>{page.diary.harvest ? page.diary.harvest.name : `Version ${page.diary.version.number}`} at {source.name}</h1>
+  <h1>{page.diary.harvest ? page.diary.harvest.name : say.version(page.diary.version.number)} {say.at(source.name)}</h1>
   <p class="soft">
     {page.diary.entries.length
-      ? `run by hand; ${count(page.diary.searches.reduce((sum, { rows }) => sum + rows, 0))} people read. Nothing here is replaced by what comes later.`
-      : 'run by hand: copy the search, type the count you see, and paste the pages.'}
+      ? say.runByHandPeopleReadNothing(count(page.diary.searches.reduce((sum, { rows }) => sum + rows, 0)))
+      : say.runByHandCopyTheSearch}
   </p>
   {#if page.diary.harvest}
-    <Act onclick={() => goto(briefPath(data.brief.id, 'harvest', { harvest: page.diary.harvest!.id }))}>The harvest</Act
+    <Act onclick={() => goto(briefPath(data.brief.id, 'harvest', { harvest: page.diary.harvest!.id }))}
+      >{say.theHarvest}</Act
     >
   {:else if data.trial}
     <Act onclick={() => goto(briefPath(data.brief.id, 'trial', { trial: data.trial!.id }))}
-      >Judge {count(data.trial.people)} people</Act
+      >{say.judgePeople(count(data.trial.people))}</Act
     >
   {/if}
-  <Act disabled={!page.diary.entries.length} onclick={() => (watching = true)}>Watch…</Act>
-  <Act look="main" disabled={!page.ready || page.keeping} onclick={page.keep}>Keep what is here</Act>
+  <Act disabled={!page.diary.entries.length} onclick={() => (watching = true)}>{say.watch}</Act>
+  <Act look="main" disabled={!page.ready || page.keeping} onclick={page.keep}>{say.keepWhatIsHere}</Act>
 </div>
 <StartWatch
   briefId={data.brief.id}
@@ -100,12 +102,16 @@
 <Refused problem={page.refused} />
 
 <div class="three">
-  <section class="sheet steps" aria-label="What to do">
+  <section class="sheet steps" aria-label={say.whatToDo}>
     {#if searches.length > 1}
-      <Pick label={page.diary.harvest ? 'Slice' : 'Search'} value={page.search} onpick={(to) => page.pick(Number(to))}>
+      <Pick
+        label={page.diary.harvest ? say.slice : say.search}
+        value={page.search}
+        onpick={(to) => page.pick(Number(to))}
+      >
         {#each page.diary.searches as told, i (i)}
           <option value={i}
-            >{i + 1} of {searches.length}{told.slice ? `, ${told.slice.what}` : ''}: {howFar(told)}</option
+            >{say.ofText(i + 1, searches.length)}{told.slice ? `, ${told.slice.what}` : ''}: {howFar(told)}</option
           >
         {/each}
       </Pick>
@@ -113,83 +119,78 @@
     {#if here?.slice}
       <div class="line">
         {#if here.slice.state === 'waiting'}
-          <Act disabled={!here.entries || page.keeping} onclick={() => page.end(true)}>That is all it shows</Act>
+          <Act disabled={!here.entries || page.keeping} onclick={() => page.end(true)}>{say.thatIsAllItShows}</Act>
         {:else if here.slice.state !== 'cut'}
-          <Act disabled={page.keeping} onclick={() => page.end(false)}>There is more to read</Act>
+          <Act disabled={page.keeping} onclick={() => page.end(false)}>{say.thereIsMoreToRead}</Act>
         {/if}
         {#if page.next >= 0 && page.next !== page.search}
-          <Act onclick={() => (page.unkept.slice = null)}>Next slice</Act>
+          <Act onclick={() => (page.unkept.slice = null)}>{say.nextSlice}</Act>
         {/if}
       </div>
     {/if}
-    <h2>1 Copy the search</h2>
+    <h2>{say.n1CopyTheSearch}</h2>
     {#if searches[page.search]}
       <SearchBoxes {source} search={searches[page.search]!} of={searches.length > 1 ? page.search : null} />
     {:else}
-      <p class="soft">Nothing of this string can be asked there.</p>
+      <p class="soft">{say.nothingOfThisStringCanBe}</p>
     {/if}
     {#each page.diary.rendering.notes as note (note)}<p class="note">{note}</p>{/each}
-    <h2>2 Type the count you see</h2>
-    <Field aria-label="Count as seen" placeholder="as it stands there: about 3,000" bind:value={page.unkept.said} />
+    <h2>{say.n2TypeTheCountYouSee}</h2>
+    <Field aria-label={say.countAsSeen} placeholder={say.asItStandsThereAbout3} bind:value={page.unkept.said} />
     <p class="soft" role="status">
-      {#if page.unkept.said.trim() && !page.count}no count can be read in this: write it as in 1–10 of 140, about 3,000,
-        or 3K+
-      {:else if page.count}read as {page.count.open
-          ? `${count(page.count.said)} or more`
-          : counted(page.count.interval)}
+      {#if page.unkept.said.trim() && !page.count}{say.noCountCanBeReadIn}
+      {:else if page.count}{say.readAs}
+        {page.count.open ? say.orMore(count(page.count.said)) : counted(page.count.interval)}
       {/if}
     </p>
-    <h2>3 Open these pages, paste each whole</h2>
+    <h2>{say.n3OpenThesePagesPasteEach}</h2>
     {#if here?.pages}
       <p class="soft">
-        of about {count(here.pages)} pages, {here.slice
-          ? 'one after another: all are wanted'
-          : 'drawn through the depth'}
+        {say.ofAboutPages(count(here.pages))}
+        {here.slice ? say.oneAfterAnotherAllAreWanted : say.drawnThroughTheDepth}
       </p>
       <div class="pages">
         {#each page.pagesOf(here) as one (one)}
           {@const read = here.pagesRead.includes(one)}
           <Act
             aria-pressed={page.page === one}
-            aria-label="Page {one}{read ? ', read' : ', to open'}"
+            aria-label={say.page(one, read ? ', read' : ', to open')}
             onclick={() => (page.unkept.page = String(one))}>{read ? '✓ ' : ''}{one}</Act
           >
         {/each}
-        {#if page.toOpen[0]}<CopyButton text={String(page.toOpen[0])} label="Copy next" of="page to open" />{/if}
+        {#if page.toOpen[0]}<CopyButton text={String(page.toOpen[0])} label={say.copyNext} of={say.pageToOpen} />{/if}
       </div>
       {#if !here.slice}
-        <p class="soft">Only the top? Then the figures speak of the top, and the rest is shown as unseen.</p>
+        <p class="soft">{say.onlyTheTopThenTheFigures}</p>
       {/if}
     {:else}
       <p class="soft">
-        {here?.slice
-          ? 'Paste the first page, with its count.'
-          : 'Keep a count first: by it the pages are drawn. Or paste the first page.'}
+        {here?.slice ? say.pasteTheFirstPageWithIts : say.keepACountFirstByIt}
       </p>
     {/if}
   </section>
 
-  <section class="sheet" aria-label="Diary">
+  <section class="sheet" aria-label={say.diary}>
     <div class="paste">
       <TextBox
         rows="3"
-        aria-label="What the page shows"
-        placeholder="Paste here what the page shows: text, a table, or a copy with its links."
+        aria-label={say.whatThePageShows}
+        placeholder={say.pasteHereWhatThePageShows}
         bind:value={pasted}
         onpaste={paste}
       />
       <div class="line">
         <Field
-          label="page"
+          label={say.page2}
           inline
           inputmode="numeric"
-          aria-label="Page of the result"
+          aria-label={say.pageOfTheResult}
           placeholder={String(page.page ?? '')}
           bind:value={page.unkept.page}
         />
-        <Act disabled={!pasted.trim() || page.reading} onclick={() => take(pasted)}>Read people out of it</Act>
+        <Act disabled={!pasted.trim() || page.reading} onclick={() => take(pasted)}>{say.readPeopleOutOfIt}</Act>
         <FileButton
-          label="or a CSV"
+          label={say.orACsv}
           accept={['.csv', '.txt', '.tsv', '.html']}
           onfile={async (file) => {
             const text = await file.text();
@@ -200,21 +201,22 @@
       </div>
       {#if page.unkept.rows.length}
         <p>
-          <b>{count(page.unkept.rows.length)} people, not kept yet</b>
+          <b>{say.peopleNotKeptYet(count(page.unkept.rows.length))}</b>
           <span class="soft"
-            >{page.doubtful ? `${count(page.doubtful)} with dashed fields: look at them. ` : ''}It waits here if you
-            leave.</span
+            >{page.doubtful
+              ? say.withDashedFieldsLookAtThem(count(page.doubtful))
+              : ''}{say.itWaitsHereIfYouLeave}</span
           >
           <Act
             look="plain"
             onclick={() => {
               page.unkept.rows = [];
               page.told = '';
-            }}>Throw them away</Act
+            }}>{say.throwThemAway}</Act
           >
         </p>
         <RowsTable
-          label="People read, not kept yet"
+          label={say.peopleReadNotKeptYet}
           rows={page.unkept.rows}
           oncorrect={(row, field, value) => page.correct(row, field, value)}
           onremove={(i) => page.unkept.rows.splice(i, 1)}

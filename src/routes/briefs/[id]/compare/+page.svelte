@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { comparePage as say } from '$lib/compare/words';
   import Fold from '$lib/ui/Fold.svelte';
   import Later from '$lib/ui/Later.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -120,57 +121,57 @@
 </script>
 
 <div class="strip">
-  <h1>Compare</h1>
+  <h1>{say.compare}</h1>
   <p class="soft">
     {board
-      ? headline(cells, sources, reading(), data.choice.body.baseline) ||
-        'Versions down, sources across. Precision is the share of fits in the sample, with its 95 % interval.'
+      ? headline(cells, sources, reading(), data.choice.body.baseline) || say.versionsDownSourcesAcrossPrecisionIs
       : ''}
   </p>
   {#if board}
     <CertainOnly {briefId} onrefused={(problem) => (refused = problem)} />
-    <a class="report" href={briefPath(briefId, 'report')}>Report</a>
+    <a class="report" href={briefPath(briefId, 'report')}>{say.report}</a>
   {/if}
 </div>
 <Refused problem={refused} />
 
 {#if !board}
   <div class="sheet empty">
-    <h2>Nothing to compare yet</h2>
+    <h2>{say.nothingToCompareYet}</h2>
     <p>
-      <a href={briefPath(briefId, 'string')}>Run the string</a>, judge its sample, change one thing and run it again.
-      Both versions then stand here side by side.
+      <a href={briefPath(briefId, 'string')}>{say.runTheString}</a>{say.judgeItsSampleChangeOneThing}
     </p>
   </div>
 {:else}
   <div class="tools">
     {#if triedVersions.length > 1}
       <fieldset>
-        <legend>Versions</legend>
+        <legend>{say.versions}</legend>
         {#each triedVersions as { number } (number)}
           <Tick label={String(number)} checked={shown.includes(number)} ontick={(on) => toggle(number, on)} />
         {/each}
       </fieldset>
     {/if}
-    <Fold title="Measures">
+    <Fold title={say.measures}>
       <fieldset>
-        <legend class="visually-hidden">Measures shown</legend>
+        <legend class="visually-hidden">{say.measuresShown}</legend>
         {#each boardMeasures as { id, name } (id)}
           <Tick label={name} checked={measures.includes(id)} ontick={(on) => toggleMeasure(id, on)} />
         {/each}
       </fieldset>
     </Fold>
-    <Pick label="Sort by" value={ask('sort') ?? ''} onpick={(picked) => choose({ sort: picked || null })}>
-      <option value="">newest first</option>
+    <Pick label={say.sortBy} value={ask('sort') ?? ''} onpick={(picked) => choose({ sort: picked || null })}>
+      <option value="">{say.newestFirst}</option>
       {#each sources as one (one.id)}
         <optgroup label={one.name}>
-          {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{name} at {one.name}</option>{/each}
+          {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{say.at(name, one.name)}</option
+            >{/each}
         </optgroup>
       {/each}
     </Pick>
     <span class="soft"
-      >{count(board.people)} people seen, <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure> judged,
-      each once</span
+      >{say.peopleSeen(count(board.people))}
+      <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure>
+      {say.judgedEachOnce}</span
     >
   </div>
   <Board
@@ -193,7 +194,7 @@
       <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
       {#if overlap}<OverlapChart {overlap} {sources} file="who-is-found-where" />{/if}
     </div>
-    <nav class="panels" aria-label="What to look into">
+    <nav class="panels" aria-label={say.whatToLookInto}>
       {#each Object.entries(panels) as [id, name] (id)}
         <Act aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Act>
       {/each}
@@ -212,7 +213,7 @@
           onjudged={refresh}
         />
       {:else}
-        <p class="soft hint">Change the string and run it again to see who came and who went.</p>
+        <p class="soft hint">{say.changeTheStringAndRunIt}</p>
       {/if}
     {:else if panel === 'sources'}
       {#if sources.length > 1}
@@ -225,7 +226,7 @@
           {there}
           onchoose={choose}
         />
-      {:else}<p class="soft hint">Run a version at two sources to see whom one finds and the other lacks.</p>{/if}
+      {:else}<p class="soft hint">{say.runAVersionAtTwoSources}</p>{/if}
     {:else if panel === 'recall' && version}
       <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
     {:else if panel === 'judges'}

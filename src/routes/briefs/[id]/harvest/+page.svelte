@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { harvestPage as say } from '$lib/harvest/words';
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
@@ -89,13 +90,13 @@
   let raising = $state(false);
   let budget: Budget = $state({ ...noBudget });
   let deleting = $state(false);
-  const formats: Record<Format, string> = { csv: 'CSV', xlsx: 'XLSX', jsonl: 'JSON Lines', trec: 'TREC run' };
+  const formats: Record<Format, string> = { csv: 'CSV', xlsx: 'XLSX', jsonl: say.jsonLines, trec: say.trecRun };
   const stateWords = {
     waiting: 'waits',
     running: 'gathers',
-    paused: 'stands still',
-    done: 'all is read',
-    failed: 'broke off'
+    paused: say.standsStill,
+    done: say.allIsRead,
+    failed: say.brokeOff
   };
   async function remove() {
     try {
@@ -111,8 +112,8 @@
 
 {#if !harvest || !data.facets || !data.reading}
   <div class="strip">
-    <h1>{data.harvests.length ? 'A new harvest' : 'Harvest'}</h1>
-    {#if data.harvests.length}<Act onclick={() => goto(path({}))}>Back</Act>{/if}
+    <h1>{data.harvests.length ? say.aNewHarvest : say.harvest}</h1>
+    {#if data.harvests.length}<Act onclick={() => goto(path({}))}>{say.back}</Act>{/if}
   </div>
   {#if data.versions.length}
     <StartHarvest
@@ -123,10 +124,10 @@
     />
   {:else}
     <div class="sheet empty">
-      <h2>No version yet</h2>
+      <h2>{say.noVersionYet}</h2>
       <p>
-        A harvest gathers the whole result of a version. <a href={briefPath(data.brief.id, 'string')}>Run a string</a> first,
-        and judge a sample of it.
+        {say.aHarvestGathersTheWholeResult} <a href={briefPath(data.brief.id, 'string')}>{say.runAString}</a>
+        {say.firstAndJudgeASampleOf}
       </p>
     </div>
   {/if}
@@ -134,41 +135,41 @@
   <div class="strip">
     <h1>{harvest.name}</h1>
     <p class="soft" role="status">
-      {stateWords[harvest.state]}{harvest.goesOnAt
-        ? `, and goes on ${moment(harvest.goesOnAt)}`
-        : ''}{harvest.problem && `. ${harvest.problem}`}
+      {stateWords[harvest.state]}{harvest.goesOnAt ? say.andGoesOn(moment(harvest.goesOnAt)) : ''}{harvest.problem &&
+        `. ${harvest.problem}`}
     </p>
     {#if data.harvests.length > 1}
-      <Pick label="Harvest" hideLabel value={harvest.id} onpick={(id) => goto(path({ harvest: id }))}>
+      <Pick label={say.harvest} hideLabel value={harvest.id} onpick={(id) => goto(path({ harvest: id }))}>
         {#each data.harvests as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
       </Pick>
     {/if}
     <Pick
-      label="Take along as"
+      label={say.takeAlongAs}
       hideLabel
       value=""
       onpick={(format) => {
         if (format) window.location.href = desk.file(format as Format);
       }}
     >
-      <option value="">take along…</option>
+      <option value="">{say.takeAlong}</option>
       {#each Object.entries(formats) as [format, word] (format)}<option value={format}>{word}</option>{/each}
     </Pick>
-    <Act disabled={!harvest.people} onclick={() => (keeping = true)}>Keep…</Act>
-    <Act disabled={harvest.sources.every(({ byHand }) => byHand)} onclick={() => (watching = true)}>Watch…</Act>
-    <Act onclick={() => goto(path({ new: '1' }))}>New harvest</Act>
-    <Act onclick={() => (deleting = true)}>Delete</Act>
+    <Act disabled={!harvest.people} onclick={() => (keeping = true)}>{say.keep}</Act>
+    <Act disabled={harvest.sources.every(({ byHand }) => byHand)} onclick={() => (watching = true)}>{say.watch}</Act>
+    <Act onclick={() => goto(path({ new: '1' }))}>{say.newHarvest}</Act>
+    <Act onclick={() => (deleting = true)}>{say.deleteText}</Act>
     <Act
       onclick={() => {
         budget = { ...harvest.budget };
         raising = true;
-      }}>Limits</Act
+      }}>{say.limits}</Act
     >
-    {#if underWay}<Act look="main" onclick={() => desk.act('stopHarvest')}>Stop</Act
+    {#if underWay}<Act look="main" onclick={() => desk.act('stopHarvest')}>{say.stop}</Act
       >{:else if harvest.state !== 'done' || harvest.sources.some( ({ slices }) => slices.some(({ state }) => state === 'waiting') )}<Act
         look="main"
-        onclick={() => desk.act('goOnWithHarvest')}>Go on</Act
-      >{:else}<Act look="main" disabled={!desk.people.length} onclick={desk.next}>Judge the next <kbd>N</kbd></Act>{/if}
+        onclick={() => desk.act('goOnWithHarvest')}>{say.goOn}</Act
+      >{:else}<Act look="main" disabled={!desk.people.length} onclick={desk.next}>{say.judgeTheNext} <kbd>N</kbd></Act
+      >{/if}
   </div>
   <Refused problem={desk.kept.problem ?? desk.refused} />
   <HarvestRoad {harvest} reading={data.reading} />
@@ -186,7 +187,7 @@
       {/each}
       {#if data.reading.curve.length > 1}<FitsCurve curve={data.reading.curve} />{/if}
       {#if harvest.events.length}
-        <Fold title="What went wrong on the way ({harvest.events.length})">
+        <Fold title={say.whatWentWrongOnTheWay(harvest.events.length)}>
           <ul>
             {#each harvest.events as { at, source, what }, i (i)}<li class="soft">
                 {moment(at)}, {harvest.sources.find(({ sourceId }) => sourceId === source)?.sourceName ?? source}: {what}
@@ -227,9 +228,9 @@
 {/if}
 <Modal
   bind:open={raising}
-  modalHeading="Limits of this harvest"
-  primaryButtonText="Keep, and go on"
-  secondaryButtonText="Leave them"
+  modalHeading={say.limitsOfThisHarvest}
+  primaryButtonText={say.keepAndGoOn}
+  secondaryButtonText={say.leaveThem}
   size="sm"
   on:click:button--secondary={() => (raising = false)}
   on:submit={() => {
@@ -241,12 +242,12 @@
 </Modal>
 <Sure
   open={deleting}
-  heading="Delete this harvest?"
-  yes="Delete for good"
+  heading={say.deleteThisHarvest}
+  yes={say.deleteForGood}
   onyes={remove}
   onclose={() => (deleting = false)}
 >
-  Its people and slices go; the verdicts on them stay. This cannot be undone.
+  {say.itsPeopleAndSlicesGoThe}
 </Sure>
 
 <style>

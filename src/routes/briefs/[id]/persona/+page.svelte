@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { personaPage as say } from '$lib/persona/words';
   import { untrack } from 'svelte';
   import { reload } from '$lib/kept/reload';
   import FileButton from '$lib/ui/FileButton.svelte';
@@ -98,7 +99,7 @@
   async function take(file: File) {
     refused = null;
     try {
-      const hint = 'Choose a persona that was exported here.';
+      const hint = say.chooseAPersonaThatWasExported;
       persona.change(await readJsonFile(file, personaSchema, { kind: 'persona', hint }));
     } catch (problem) {
       refused = problem;
@@ -107,16 +108,16 @@
 </script>
 
 <div class="strip">
-  <h1>Persona</h1>
+  <h1>{say.persona}</h1>
   <span class="rest"></span>
   <KeptNotice document={persona} />
-  <Act aria-expanded={reading === 'six'} onclick={() => read('six')}>Six questions</Act>
-  <Act aria-expanded={reading === 'text'} onclick={() => read('text')}>Read a written brief</Act>
-  <Act aria-expanded={reading === 'customers'} onclick={() => read('customers')}>From customers won</Act>
+  <Act aria-expanded={reading === 'six'} onclick={() => read('six')}>{say.sixQuestions}</Act>
+  <Act aria-expanded={reading === 'text'} onclick={() => read('text')}>{say.readAWrittenBrief}</Act>
+  <Act aria-expanded={reading === 'customers'} onclick={() => read('customers')}>{say.fromCustomersWon}</Act>
   <Act onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
-    >Export JSON</Act
+    >{say.exportJson}</Act
   >
-  <FileButton label="Import JSON" accept={['.json']} onfile={take} />
+  <FileButton label={say.importJson} accept={['.json']} onfile={take} />
 </div>
 <Refused problem={refused} />
 <PersonaSentence persona={persona.value} whole={!persona.issues.length} />
@@ -124,36 +125,36 @@
 
 <div class="columns">
   <section class="sheet" aria-labelledby="who">
-    <h2 id="who">Who</h2>
+    <h2 id="who">{say.who}</h2>
     <TextArea
-      labelText="What is sold"
+      labelText={say.whatIsSold}
       rows={2}
       value={persona.value.offer}
       invalid={wrong('offer') !== undefined}
-      invalidText="This {wrong('offer')}."
+      invalidText={say.thisText(wrong('offer'))}
       on:input={(event) => set('offer', (event.target as HTMLTextAreaElement).value)}
     />
     <LinesField
-      label="Titles wanted"
-      hint="One a line. Each gets a word set of its own in the next step."
+      label={say.titlesWanted}
+      hint={say.oneALineEachGetsA}
       lines={persona.value.titles}
       invalid={wrong('titles')}
       onchange={(lines) => set('titles', lines)}
     />
     <InString briefId={data.brief.id} of="titles" counts={inUse?.counts} />
-    <Fold title="Functions and ranks" open={used.functions}>
+    <Fold title={say.functionsAndRanks} open={used.functions}>
       <div class="folded">
         <LinesField
-          label="Functions"
-          hint="One a line, such as quality. Sources that know functions are asked for them."
+          label={say.functions}
+          hint={say.oneALineSuchAsQuality}
           lines={persona.value.functions}
           invalid={wrong('functions')}
           onchange={(lines) => set('functions', lines)}
         />
         <InString briefId={data.brief.id} of="functions" counts={inUse?.counts} />
         <SeveralField
-          label="Ranks"
-          hint="Sources that know ranks are asked for them."
+          label={say.ranks}
+          hint={say.sourcesThatKnowRanksAreAsked}
           choices={rankChoices}
           chosen={persona.value.ranks}
           invalid={wrong('ranks')}
@@ -164,10 +165,10 @@
     </Fold>
   </section>
   <section class="sheet" aria-labelledby="firm">
-    <h2 id="firm">What firm, and where</h2>
+    <h2 id="firm">{say.whatFirmAndWhere}</h2>
     <SizeField size={persona.value.size} problem={wrong('size')} onchange={(size) => set('size', size)} />
     <InString briefId={data.brief.id} of="size" counts={inUse?.counts} />
-    <Fold title="Titles by size of firm" open={used.bands}>
+    <Fold title={say.titlesBySizeOfFirm} open={used.bands}>
       <div class="folded">
         <SizeBands
           bands={persona.value.bands}
@@ -177,28 +178,28 @@
       </div>
     </Fold>
     <ChoiceField
-      label="Countries"
-      hint="Names or codes of ISO 3166-1."
+      label={say.countries}
+      hint={say.namesOrCodesOfIso3166}
       choices={countryChoices}
       chosen={persona.value.countries}
       invalid={wrong('countries')}
       onchange={(chosen) => set('countries', chosen)}
     />
     <InString briefId={data.brief.id} of="countries" counts={inUse?.counts} />
-    <Pick label="A whole region" value="" onpick={addRegion}>
-      <option value="">add all of it …</option>
+    <Pick label={say.aWholeRegion} value="" onpick={addRegion}>
+      <option value="">{say.addAllOfIt}</option>
       {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
     </Pick>
     <ChoiceField
-      label="Industries"
-      hint="Divisions of ISIC Rev. 4, by name or number."
+      label={say.industries}
+      hint={say.divisionsOfIsicRev4By}
       choices={industryChoices}
       chosen={persona.value.industries}
       invalid={wrong('industries')}
       onchange={(chosen) => set('industries', chosen)}
     />
     <InString briefId={data.brief.id} of="industries" counts={inUse?.counts} />
-    <Fold title="Other facts of the firm or the person" open={used.facts}>
+    <Fold title={say.otherFactsOfTheFirmOr} open={used.facts}>
       <div class="folded">
         <OtherFacts
           facts={persona.value.facts}
@@ -211,28 +212,28 @@
     </Fold>
   </section>
   <section class="sheet" aria-labelledby="words">
-    <h2 id="words">Words, and who must not come</h2>
+    <h2 id="words">{say.wordsAndWhoMustNotCome}</h2>
     <LinesField
-      label="Must have one of"
-      hint="One a line, anywhere in the profile."
+      label={say.mustHaveOneOf}
+      hint={say.oneALineAnywhereInThe}
       lines={persona.value.mustHave}
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
     />
     <InString briefId={data.brief.id} of="mustHave" counts={inUse?.counts} />
     <LinesField
-      label="Firms to leave out"
-      hint="Competitors, customers, your own: one a line. Legal forms and spellings are seen to."
+      label={say.firmsToLeaveOut}
+      hint={say.competitorsCustomersYourOwnOneA}
       lines={persona.value.notFirms}
       invalid={wrong('notFirms')}
       onchange={(lines) => set('notFirms', lines)}
     />
     <InString briefId={data.brief.id} of="notFirms" counts={inUse?.counts} />
-    <Fold title="Industries, countries and people to leave out" open={used.leftOut}>
+    <Fold title={say.industriesCountriesAndPeopleToLeave} open={used.leftOut}>
       <div class="folded">
         <ChoiceField
-          label="Industries to leave out"
-          hint="Your own, for one: divisions of ISIC Rev. 4."
+          label={say.industriesToLeaveOut}
+          hint={say.yourOwnForOneDivisionsOf}
           choices={industryChoices}
           chosen={persona.value.notIndustries}
           invalid={wrong('notIndustries')}
@@ -240,8 +241,8 @@
         />
         <InString briefId={data.brief.id} of="notIndustries" counts={inUse?.counts} />
         <ChoiceField
-          label="Countries to leave out"
-          hint="Names or codes of ISO 3166-1."
+          label={say.countriesToLeaveOut}
+          hint={say.namesOrCodesOfIso3166}
           choices={countryChoices}
           chosen={persona.value.notCountries}
           invalid={wrong('notCountries')}
@@ -249,15 +250,15 @@
         />
         <InString briefId={data.brief.id} of="notCountries" counts={inUse?.counts} />
         <p class="region">
-          <Act onclick={addConsent}>Add those that ask consent first</Act>
-          {data.consent.length} countries on <a href="/library/places">the list for all briefs</a>
+          <Act onclick={addConsent}>{say.addThoseThatAskConsentFirst}</Act>
+          {say.countriesOn(data.consent.length)} <a href="/library/places">{say.theListForAllBriefs}</a>
         </p>
         <Contacted briefId={data.brief.id} kept={data.contacted} />
       </div>
     </Fold>
     <LinesField
-      label="Must not come"
-      hint="One a line. Whoever has one of these is left out."
+      label={say.mustNotCome}
+      hint={say.oneALineWhoeverHasOne}
       lines={persona.value.mustNot}
       invalid={wrong('mustNot')}
       onchange={(lines) => set('mustNot', lines)}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { searchesRunInWords } from '$core/measure';
+  import { reportPage as say } from '$lib/report/words';
+  import { possibleOnly, searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import IntervalLine from '$lib/compare/IntervalLine.svelte';
@@ -31,10 +32,9 @@
     <h1>{report.brief}</h1>
     <p>{report.persona}</p>
     <p class="soft">
-      {day.format(new Date(report.made))} · {count(report.people)} people seen,
-      <Figure name="judged" value={report.judged}>{count(report.judged)}</Figure> judged, each once. {certainOnlyNote(
-        report
-      )}
+      {say.peopleSeen(day.format(new Date(report.made)), count(report.people))}
+      <Figure name="judged" value={report.judged}>{count(report.judged)}</Figure>
+      {say.judgedEachOnce(certainOnlyNote(report))}
     </p>
   </header>
   {#each report.entries as entry (entry.source)}
@@ -43,9 +43,9 @@
     {@const precision = figures.precision[which]}
     <section aria-label={entry.source}>
       <h2>
-        {entry.source}: version {entry.version}{entry.name ? `, ${entry.name}` : ''}
+        {say.version(entry.source, entry.version)}{entry.name ? `, ${entry.name}` : ''}
         <span class="soft"
-          >{entry.chosen ? 'chosen' : 'newest run here, nobody chose one'} · {day.format(new Date(entry.run))}</span
+          >{entry.chosen ? 'chosen' : say.newestRunHereNobodyChoseOne} · {day.format(new Date(entry.run))}</span
         >
       </h2>
       {#if entry.note}<p>{entry.note}</p>{/if}
@@ -56,26 +56,26 @@
               <pre class="mono">{search}</pre>
               <CopyButton
                 text={search}
-                of="the search for {entry.source}{entry.searches.length > 1 ? `, ${i + 1}` : ''}"
+                of={say.theSearchFor(entry.source, entry.searches.length > 1 ? `, ${i + 1}` : '')}
               />
             </div>
-          {:else}<p class="soft">{entry.source} cannot be asked this string.</p>{/each}
+          {:else}<p class="soft">{say.cannotBeAskedThisString(entry.source)}</p>{/each}
           {#if entry.leftOver}
             <p class="soft left">
-              {entry.source} cannot be asked all of it: of what comes, only those stay who answer
+              {say.cannotBeAskedAllOfIt(entry.source)}
               <span class="mono">{entry.leftOver}</span>.
             </p>
           {/if}
         </div>
         <dl>
-          <dt>Reported</dt>
+          <dt>{say.reported}</dt>
           <dd>
             <Figure name="reported" value={figures.reported.middle} source={entry.source} version={entry.version}
               >{about(figures.reported)}</Figure
             >
             {#if !isExact(figures.reported)}<span class="soft">{counted(figures.reported)}</span>{/if}
           </dd>
-          <dt>Shown</dt>
+          <dt>{say.shown}</dt>
           <dd>
             <Figure name="shown" value={figures.shown} source={entry.source} version={entry.version}
               >{count(figures.shown)}</Figure
@@ -83,17 +83,19 @@
             <span class="soft"
               ><Figure name="certain" value={figures.certain} source={entry.source} version={entry.version}
                 >{count(figures.certain)}</Figure
-              > certain,
-              <Figure name="possible" value={figures.possible} source={entry.source} version={entry.version}
-                >{count(figures.possible)}</Figure
-              > possible</span
+              >
+              {say.certain}
+              <Figure name="possible only" value={possibleOnly(figures)} source={entry.source} version={entry.version}
+                >{count(possibleOnly(figures))}</Figure
+              >
+              {say.possible}</span
             >
           </dd>
           {#if searchesRunInWords(figures)}
-            <dt>Run</dt>
-            <dd><b>{searchesRunInWords(figures)}</b>: every figure here is of these alone</dd>
+            <dt>{say.run}</dt>
+            <dd><b>{searchesRunInWords(figures)}</b>{say.everyFigureHereIsOfThese}</dd>
           {/if}
-          <dt>Estimated result</dt>
+          <dt>{say.estimatedResult}</dt>
           <dd>
             <Figure
               name="estimated"
@@ -103,56 +105,62 @@
             >
             {#if !isExact(figures.estimated[which])}<span class="soft">{counted(figures.estimated[which])}</span>{/if}
           </dd>
-          <dt>Precision</dt>
+          <dt>{say.precision}</dt>
           <dd>
-            {#if precision.share === null}nobody judged{:else}
+            {#if precision.share === null}{say.nobodyJudged}{:else}
               <Figure name="precision" value={precision.share} source={entry.source} version={entry.version}
-                >{percent(precision.share)} fits</Figure
+                >{say.fits(percent(precision.share))}</Figure
               >
-              <span class="soft">{percentRange(precision.interval)}, {precision.fits + precision.misses} judged</span>
+              <span class="soft">{say.judged(percentRange(precision.interval), precision.fits + precision.misses)}</span
+              >
               <IntervalLine share={precision.share} interval={precision.interval} />
             {/if}
             {#if partReadInWords(figures)}<p class="soft">{partReadInWords(figures)}</p>{/if}
           </dd>
           {#if figures.fits[which]}
-            <dt>Estimated fits</dt>
+            <dt>{say.estimatedFits}</dt>
             <dd>
               <Figure name="fits" value={figures.fits[which].middle} source={entry.source} version={entry.version}
-                >about {count(figures.fits[which].middle)}</Figure
+                >{say.about(count(figures.fits[which].middle))}</Figure
               > <span class="soft">{counted(figures.fits[which])}</span>
             </dd>
           {/if}
           {#if entry.known.inSource}
-            <dt>Known-goods</dt>
-            <dd>{entry.known.found} of the {entry.known.inSource} it has</dd>
+            <dt>{say.knownGoods}</dt>
+            <dd>{say.ofTheItHas(entry.known.found, entry.known.inSource)}</dd>
           {/if}
           {#if entry.spent}
-            <dt>Spent</dt>
+            <dt>{say.spent}</dt>
             <dd>{count(entry.spent.amount)} {entry.spent.unit}s</dd>
           {/if}
-          <dt>Against others</dt>
+          <dt>{say.againstOthers}</dt>
           <dd>{entry.standing}</dd>
-          <dt>Not seen</dt>
-          <dd>{unseen.high ? `${reportedRange(unseen)} rows beyond what it shows` : 'nobody'}</dd>
+          <dt>{say.notSeen}</dt>
+          <dd>{unseen.high ? say.rowsBeyondWhatItShows(reportedRange(unseen)) : 'nobody'}</dd>
         </dl>
       </div>
     </section>
   {:else}
     <p>
-      Nothing to report yet. <a href={briefPath(data.brief.id, 'string')}>Run the string</a>, judge its sample, and
-      choose a version for each source on <a href={briefPath(data.brief.id, 'compare')}>Compare</a>.
+      {say.nothingToReportYet}
+      <a href={briefPath(data.brief.id, 'string')}>{say.runTheString}</a>{say.judgeItsSampleAndChooseA}
+      <a href={briefPath(data.brief.id, 'compare')}>{say.compare}</a>.
     </p>
   {/each}
   {#if report.agreement}
     <p>
-      {report.agreement.judge} judged {report.agreement.judged} of the same people a second time: Cohen’s kappa
+      {say.judgedOfTheSamePeopleA(report.agreement.judge, report.agreement.judged)}
       {report.agreement.kappa === null
-        ? 'cannot be told'
-        : `${report.agreement.kappa.toFixed(2)}, ${report.agreement.interval.low.toFixed(2)} to ${report.agreement.interval.high.toFixed(2)}`}.
+        ? say.cannotBeTold
+        : say.to(
+            report.agreement.kappa.toFixed(2),
+            report.agreement.interval.low.toFixed(2),
+            report.agreement.interval.high.toFixed(2)
+          )}.
     </p>
   {/if}
   <footer>
-    <h2>How it was measured</h2>
+    <h2>{say.howItWasMeasured}</h2>
     <ul>
       {#each reportMethod as sentence (sentence)}<li>{sentence}</li>{/each}
     </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shortlistPage as say } from '$lib/shortlist/words';
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -31,7 +32,7 @@
   import { myName } from '$lib/shortlist/my-name';
   import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
   import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import DateField from '$lib/ui/DateField.svelte';
   import Pick from '$lib/ui/Pick.svelte';
 
   let { data } = $props();
@@ -76,7 +77,7 @@
     await desk.attempt(async () => {
       const rows = await desk.file({ form: 'tsv', ...numbers });
       await navigator.clipboard.writeText(await rows.text());
-      said = `${count(desk.many)} copied, to paste into a spreadsheet`;
+      said = say.copiedToPasteIntoASpreadsheet(count(desk.many));
     });
   }
   const allFits = () =>
@@ -85,7 +86,7 @@
         params: desk.params,
         body: { why: 'all fits', by: myName(), from: { kind: 'fits' } }
       });
-      said = `${count(told.kept)} kept, ${count(told.there)} were there`;
+      said = say.keptWereThere(count(told.kept), count(told.there));
     });
   async function remove() {
     const gone = await desk.attempt(async () => {
@@ -124,53 +125,52 @@
 />
 
 {#if !list}
-  <div class="strip"><h1>Shortlist</h1></div>
+  <div class="strip"><h1>{say.shortlist}</h1></div>
   <Refused problem={desk.refused} />
   <div class="sheet empty">
-    <h2>Nobody is kept yet</h2>
+    <h2>{say.nobodyIsKeptYet}</h2>
     <p>
-      A shortlist holds the people that somebody will write to: each once, checked, cleaned, and nobody who is to be
-      left out.
+      {say.aShortlistHoldsThePeopleThat}
     </p>
-    <Act look="main" onclick={() => (naming = true)}>Begin a shortlist</Act>
+    <Act look="main" onclick={() => (naming = true)}>{say.beginAShortlist}</Act>
   </div>
 {:else}
   <div class="strip">
     <h1>{list.name}</h1>
     <p class="soft" role="status">{said || list.purpose}</p>
     {#if data.lists.length > 1}
-      <Pick label="Shortlist" hideLabel value={list.id} onpick={(id) => goto(path({ list: id }))}>
+      <Pick label={say.shortlist} hideLabel value={list.id} onpick={(id) => goto(path({ list: id }))}>
         {#each data.lists as one (one.id)}<option value={one.id}>{one.name} ({count(one.people)})</option>{/each}
       </Pick>
     {/if}
-    <Act disabled={!list.undo || desk.busy} onclick={desk.undo}>{list.undo ? `Undo: ${list.undo}` : 'Undo'}</Act>
-    <Act onclick={allFits}>Keep all fits</Act>
+    <Act disabled={!list.undo || desk.busy} onclick={desk.undo}>{list.undo ? say.undo(list.undo) : say.undo2}</Act>
+    <Act onclick={allFits}>{say.keepAllFits}</Act>
     <Act onclick={() => (checking = true)}
       >{list.mail.run?.state === 'running'
-        ? `Checking ${count(list.mail.run.checked)} of ${count(list.mail.run.addresses)}`
-        : 'Check addresses'}</Act
+        ? say.checkingOf(count(list.mail.run.checked), count(list.mail.run.addresses))
+        : say.checkAddresses}</Act
     >
-    <Act look="main" disabled={!list.people} onclick={() => (taking = true)}>Take along</Act>
-    <OverflowMenu flipped size="sm" aria-label="More to do with the list">
-      <OverflowMenuItem text="Paste, or from a file" on:click={() => (pasting = true)} />
-      <OverflowMenuItem text="Watch these people" on:click={() => (watching = true)} />
-      <OverflowMenuItem text="Perhaps the same person" on:click={doubtful} />
-      <OverflowMenuItem text="Settings" on:click={() => (settings = true)} />
-      <OverflowMenuItem text="New list" on:click={() => (naming = true)} />
-      <OverflowMenuItem danger text="Delete" on:click={() => (deleting = true)} />
+    <Act look="main" disabled={!list.people} onclick={() => (taking = true)}>{say.takeAlong}</Act>
+    <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithTheList}>
+      <OverflowMenuItem text={say.pasteOrFromAFile} on:click={() => (pasting = true)} />
+      <OverflowMenuItem text={say.watchThesePeople} on:click={() => (watching = true)} />
+      <OverflowMenuItem text={say.perhapsTheSamePerson} on:click={doubtful} />
+      <OverflowMenuItem text={say.settings} on:click={() => (settings = true)} />
+      <OverflowMenuItem text={say.newList} on:click={() => (naming = true)} />
+      <OverflowMenuItem danger text={say.deleteText} on:click={() => (deleting = true)} />
     </OverflowMenu>
   </div>
   <Refused problem={desk.refused} />
   <ShortlistRoad {list} />
   <div class="desk" class:open={desk.card}>
     <GroupBars {desk} {list} />
-    <section class="sheet table" aria-label="The people kept">
+    <section class="sheet table" aria-label={say.thePeopleKept}>
       <div class="look">
         <Search
           size="sm"
           bind:ref={search}
-          labelText="Words in everything that is told"
-          placeholder="search"
+          labelText={say.wordsInEverythingThatIsTold}
+          placeholder={say.search}
           value={desk.query.filter.words}
           on:input={(event) => {
             const words = (event.target as HTMLInputElement).value;
@@ -181,28 +181,22 @@
         />
         {#each filtered as one (one)}<Act
             onclick={() => desk.filter(one, '')}
-            aria-label="No longer only {one} {desk.query.filter[one]}"
-            >{one === 'leftOut' ? 'left out' : one}: {desk.query.filter[one]} ✕</Act
+            aria-label={say.noLongerOnly(one, desk.query.filter[one])}
+            >{one === 'leftOut' ? say.leftOut : one}: {desk.query.filter[one]} ✕</Act
           >{/each}
-        <Field
-          type="date"
-          label="due until"
-          inline
-          value={desk.query.filter.due}
-          onchange={(event: Event) => desk.filter('due', (event.currentTarget as HTMLInputElement).value)}
-        />
+        <DateField label={say.dueUntil} value={desk.query.filter.due} onpick={(day) => desk.filter('due', day)} />
         <Pick
-          label="View"
+          label={say.view}
           hideLabel
           value=""
           onpick={(query) => void (query !== '' && desk.view(query === '-' ? '' : query))}
         >
-          <option value="">view…</option>
-          <option value="-">as usual</option>
+          <option value="">{say.view2}</option>
+          <option value="-">{say.asUsual}</option>
           {#each list.views as view (view.name)}<option value={view.query || '-'}>{view.name}</option>{/each}
         </Pick>
-        <Act aria-expanded={columns} onclick={() => (columns = !columns)}>Columns</Act>
-        <span class="soft" role="status">{count(desk.of)} people</span>
+        <Act aria-expanded={columns} onclick={() => (columns = !columns)}>{say.columns}</Act>
+        <span class="soft" role="status">{say.people(count(desk.of))}</span>
       </div>
       {#if columns}<ListColumns {desk} {list} />{/if}
       {#if desk.many}<BatchBar {desk} {list} onmorelike={moreLike} oncopy={copy} />{/if}
@@ -223,12 +217,12 @@
 <NewShortlist briefId={data.brief.id} bind:open={naming} />
 <Sure
   open={deleting}
-  heading="Delete this list?"
-  yes="Delete for good"
+  heading={say.deleteThisList}
+  yes={say.deleteForGood}
   onyes={remove}
   onclose={() => (deleting = false)}
 >
-  Its people, tags and notes go; verdicts, trials and harvests stay. This cannot be undone.
+  {say.itsPeopleTagsAndNotesGo}
 </Sure>
 
 <style>

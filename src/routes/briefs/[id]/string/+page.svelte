@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { stringPage as say } from '$lib/string/words';
   import { onMount, untrack } from 'svelte';
   import OverflowMenu from 'carbon-components-svelte/src/OverflowMenu/OverflowMenu.svelte';
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
@@ -64,31 +65,31 @@
 <div class="strip">
   <h1>
     {string.same
-      ? `Version ${string.same.number}`
+      ? say.version(string.same.number)
       : data.versions.length
-        ? `After version ${data.versions[0]!.number}`
-        : 'String'}
+        ? say.afterVersion(data.versions[0]!.number)
+        : say.string}
   </h1>
   <p class="soft" title={string.reading.description}>
     {(string.isRead && string.reading.description) || string.same?.note || data.brief.sentence}
   </p>
   <KeptNotice document={string.draft} history={false} />
-  <Act onclick={string.build}>Build from persona</Act>
-  <Act disabled={string.blocked} onclick={string.layOut}>Format</Act>
+  <Act onclick={string.build}>{say.buildFromPersona}</Act>
+  <Act disabled={string.blocked} onclick={string.layOut}>{say.format}</Act>
   <Act look="main" onclick={string.run} disabled={string.running}
-    >Run on {string.runAt.length} source{string.runAt.length === 1 ? '' : 's'}{runCostWords(string.runCost)}
-    <kbd>Ctrl ↵</kbd></Act
+    >{say.runOnSource(string.runAt.length, string.runAt.length === 1 ? '' : 's', runCostWords(string.runCost))}
+    <kbd>{say.ctrl}</kbd></Act
   >
-  <OverflowMenu flipped size="sm" aria-label="More to do with the string">
-    <OverflowMenuItem text="Undo" on:click={() => editor.takeBack()} />
-    <OverflowMenuItem text="Redo" on:click={() => editor.doAgain()} />
-    <OverflowMenuItem text="On one line" disabled={string.blocked} on:click={string.onOneLine} />
+  <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithTheString}>
+    <OverflowMenuItem text={say.undo} on:click={() => editor.takeBack()} />
+    <OverflowMenuItem text={say.redo} on:click={() => editor.doAgain()} />
+    <OverflowMenuItem text={say.onOneLine} disabled={string.blocked} on:click={string.onOneLine} />
     <OverflowMenuItem
-      text="Shorten"
+      text={say.shorten}
       disabled={!string.isRead || !string.reading.shorter}
       on:click={() => string.write(string.reading.shorter!)}
     />
-    <OverflowMenuItem text="Import a file of people" on:click={() => goto('/sources')} />
+    <OverflowMenuItem text={say.importAFileOfPeople} on:click={() => goto('/sources')} />
   </OverflowMenu>
 </div>
 
@@ -136,7 +137,7 @@
   />
 {/if}
 
-<div class="sources" role="group" aria-label="Sources to run on">
+<div class="sources" role="group" aria-label={say.sourcesToRunOn}>
   {#each data.sources as source (source.id)}
     <Tick
       label="{source.name} {source.people === null ? '' : source.people.toLocaleString('en')}"

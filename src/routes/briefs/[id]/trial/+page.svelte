@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trialPage as say } from '$lib/trial/words';
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import CertainOnly from '$lib/frame/CertainOnly.svelte';
@@ -100,25 +101,24 @@
 <svelte:window onkeydown={keys} />
 
 {#if !trial}
-  <h1>Trial</h1>
+  <h1>{say.trial}</h1>
   <div class="sheet empty">
-    <h2>Nothing was run yet</h2>
+    <h2>{say.nothingWasRunYet}</h2>
     <p>
-      A trial runs the string at the sources and draws a sample to read. <a href={briefPath(data.brief.id, 'string')}
-        >Run the string</a
-      > first.
+      {say.aTrialRunsTheStringAt} <a href={briefPath(data.brief.id, 'string')}>{say.runTheString}</a>
+      {say.first}
     </p>
   </div>
 {:else}
   <div class="strip">
-    <h1>Version {trial.version} on {trial.sourceName}</h1>
+    <h1>{say.versionOn(trial.version, trial.sourceName)}</h1>
     <TrialSummary {trial} />
-    <Pick label="Trial" hideLabel value={trial.id} onpick={desk.openTrial}>
+    <Pick label={say.trial} hideLabel value={trial.id} onpick={desk.openTrial}>
       {#each desk.versionNumbers as number (number)}
-        <optgroup label="Version {number}">
+        <optgroup label={say.version(number)}>
           {#each data.trials.filter(({ version }) => version === number) as one (one.id)}
             <option value={one.id}
-              >Version {number} on {desk.sourceName(one.sourceId)}{one.state === 'done'
+              >{say.versionOn2(number, desk.sourceName(one.sourceId))}{one.state === 'done'
                 ? ''
                 : ` (${one.state})`}</option
             >
@@ -128,23 +128,20 @@
     </Pick>
     <JudgingAs as={data.as} names={desk.judgeNames} onjudge={desk.judgeAs} />
     {#if judging.ruled && !data.as}
-      <Act onclick={() => desk.doing(() => judging.judgeByRule())}>Pre-judge {judging.ruled} by rule</Act>
-      <TooltipIcon
-        tooltipText="By firm size, country, industry and firms to leave out; marked as by rule"
-        icon={Information}
-      />
+      <Act onclick={() => desk.doing(() => judging.judgeByRule())}>{say.preJudgeByRule(judging.ruled)}</Act>
+      <TooltipIcon tooltipText={say.byFirmSizeCountryIndustryAnd} icon={Information} />
     {/if}
     {#if judging.byRule && !data.as}
-      <Act onclick={() => desk.doing(() => judging.takeBackRules())}>Take back {judging.byRule} by rule</Act>
+      <Act onclick={() => desk.doing(() => judging.takeBackRules())}>{say.takeBackByRule(judging.byRule)}</Act>
     {/if}
     <CertainOnly briefId={data.brief.id} onrefused={(problem) => (desk.refused = problem)} />
     {#if source?.kind === 'by-hand'}
       <Act onclick={() => goto(briefPath(data.brief.id, 'by-hand', { version: trial.version, source: trial.sourceId }))}
-        >Diary</Act
+        >{say.diary}</Act
       >
     {/if}
-    <Act disabled={desk.nextUnjudged < 0} onclick={() => desk.go(desk.nextUnjudged)}>Next not judged</Act>
-    <Act disabled={!judging.canUndo} onclick={desk.undo}>Undo</Act>
+    <Act disabled={desk.nextUnjudged < 0} onclick={() => desk.go(desk.nextUnjudged)}>{say.nextNotJudged}</Act>
+    <Act disabled={!judging.canUndo} onclick={desk.undo}>{say.undo}</Act>
     {#if data.trial && !data.as}
       <DeleteTrial
         briefId={data.brief.id}
@@ -157,8 +154,9 @@
   <Refused problem={kept.problem ?? desk.refused} />
   {#if kept.waiting}
     <p class="sheet waiting" role="status">
-      {kept.waiting} verdict{kept.waiting === 1 ? ' is' : 's are'} not kept yet.
-      <Act onclick={() => kept.tryAgain()}>Try again</Act>
+      {say.verdict(kept.waiting)}{kept.waiting === 1 ? say.is : say.sAre}
+      {say.notKeptYet}
+      <Act onclick={() => kept.tryAgain()}>{say.tryAgain}</Act>
     </p>
   {/if}
   {@const running = [...(trial.state === 'done' ? [] : [data.trial!]), ...data.underWay]}
@@ -172,7 +170,7 @@
           onresume={() => desk.act('resumeTrial', one.id)}
         />
       {/each}
-      <p class="soft">What has come is kept: it goes on from there, also after a stop or a restart.</p>
+      <p class="soft">{say.whatHasComeIsKeptIt}</p>
     </div>
   {/if}
   {#if trial.state === 'done' && current}
@@ -204,7 +202,7 @@
             />{/if}
         {/key}
         <div class="keep">
-          <Act onclick={keepOne}>Keep on the shortlist <kbd>K</kbd></Act>
+          <Act onclick={keepOne}>{say.keepOnTheShortlist} <kbd>K</kbd></Act>
         </div>
       </VerdictDesk>
     </div>
@@ -230,8 +228,8 @@
       {/if}
       {#if data.as}
         <p class="sheet waiting">
-          {data.as} judges the same people without seeing what was said before. The brief goes by the first judge’s verdicts;
-          <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>hold both against each other</a>.
+          {say.judgesTheSamePeopleWithoutSeeing(data.as)}
+          <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>{say.holdBothAgainstEachOther}</a>.
         </p>
       {/if}
       {#if query && !data.as && judging.judgedAs('miss').length}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { wordingPage as say } from '$lib/wording/words';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Refused from '$lib/frame/Refused.svelte';
@@ -31,35 +32,33 @@
 </script>
 
 <div class="strip">
-  <h1>Wording</h1>
+  <h1>{say.wording}</h1>
   <p class="soft">
-    Every way a wanted title is written, with what the lexicon proposes and how often each stands in a current title.
-    Several words are quoted by themselves.
+    {say.everyWayAWantedTitleIs}
   </p>
   <KeptNotice document={sets} />
-  <Act onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>Export CSV</Act>
-  <FileButton label="Import CSV" accept={['.csv', '.txt']} onfile={wording.take} />
-  <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>Write the string</a>
+  <Act onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>{say.exportCsv}</Act>
+  <FileButton label={say.importCsv} accept={['.csv', '.txt']} onfile={wording.take} />
+  <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>{say.writeTheString}</a>
 </div>
 <Refused problem={wording.refused} />
 
 {#if !open}
   <div class="sheet empty">
-    <h2>No titles yet</h2>
+    <h2>{say.noTitlesYet}</h2>
     <p>
-      Word sets belong to the wanted titles. <a href={briefPath(data.brief.id, 'persona')}
-        >Name the titles in the persona</a
-      > first.
+      {say.wordSetsBelongToTheWanted} <a href={briefPath(data.brief.id, 'persona')}>{say.nameTheTitlesInThePersona}</a>
+      {say.first}
     </p>
   </div>
 {:else}
-  <div class="titles" role="group" aria-label="Titles wanted">
+  <div class="titles" role="group" aria-label={say.titlesWanted}>
     {#each sets.value as set (set.id)}
       <Act
         aria-pressed={set.id === open.id}
         onclick={() =>
           goto(briefPath(data.brief.id, 'wording', { title: set.id }), { keepFocus: true, noScroll: true })}
-        >{set.name} <span class="soft">{inUse(set)} of {set.wordings.length} in use</span></Act
+        >{set.name} <span class="soft">{say.ofInUse(inUse(set), set.wordings.length)}</span></Act
       >
     {/each}
   </div>
@@ -72,8 +71,8 @@
     >
       <TextBox
         rows="2"
-        aria-label="New wordings for {open.name}"
-        placeholder="Type or paste wordings: one a line, with commas, or cells of a spreadsheet"
+        aria-label={say.newWordingsFor(open.name)}
+        placeholder={say.typeOrPasteWordingsOneA}
         bind:value={wording.typed}
         onkeydown={(event) => {
           if (event.key === 'Enter' && !event.shiftKey) {
@@ -82,13 +81,15 @@
           }
         }}
       />
-      <Act type="submit">Add</Act>
+      <Act type="submit">{say.add}</Act>
       <span class="soft" role="status">{wording.told}</span>
       <div class="languages">
         <PopOut
-          title="Propose in {wording.spoken.length === languages.length
-            ? 'all languages'
-            : wording.spoken.map((one) => languageNames[one]).join(', ') || 'no language'}"
+          title={say.proposeIn(
+            wording.spoken.length === languages.length
+              ? 'all languages'
+              : wording.spoken.map((one) => languageNames[one]).join(', ') || 'no language'
+          )}
         >
           {#each languages as language (language)}
             <Tick
@@ -100,15 +101,17 @@
           {/each}
         </PopOut>
       </div>
-      <Tick label="remember for all briefs" bind:checked={wording.houseRemembers} />
+      <Tick label={say.rememberForAllBriefs} bind:checked={wording.houseRemembers} />
     </form>
     {#each wording.ambiguous as { word, senses } (word)}
       <p class="warn">
-        <b>{word.toUpperCase()}</b> has several meanings: {senses.map(({ name }) => name).join('; ')}. Ask for one of
+        <b>{word.toUpperCase()}</b>
+        {say.hasSeveralMeaningsAskForOne(senses.map(({ name }) => name).join('; '))}
         {senses[0]!.tells
           .slice(0, 4)
           .map((tell) => `“${tell}”`)
-          .join(', ')} beside it, or exclude
+          .join(', ')}
+        {say.besideItOrExclude}
         {senses[1]!.tells
           .slice(0, 3)
           .map((tell) => `“${tell}”`)
@@ -126,24 +129,28 @@
     />
   </section>
   {#if data.found.length}
-    <section class="sheet found" aria-label="Found in results">
-      <h2>Found in results</h2>
-      <p class="soft">Titles of people judged fit that no wording in use covers.</p>
+    <section class="sheet found" aria-label={say.foundInResults}>
+      <h2>{say.foundInResults}</h2>
+      <p class="soft">{say.titlesOfPeopleJudgedFitThat}</p>
       <ul>
         {#each data.found.slice(0, 20) as one (one.title)}
           {@const there = open.wordings.some(({ text }) => wordingName(text) === wordingName(one.title))}
           <li>
             <Act
               disabled={there}
-              aria-label={there ? `${one.title} is taken` : `Take ${one.title}`}
-              onclick={() => wording.takeFound(one.title)}>{there ? 'taken' : '+'}</Act
+              aria-label={there ? say.isTaken(one.title) : say.take(one.title)}
+              onclick={() => wording.takeFound(one.title)}>{there ? 'added' : '+'}</Act
             >
             <span class="mono">{one.title}</span>
             <Hint class="soft" says={one.people.map(({ name, company }) => `${name}, ${company}`).join('; ')}
-              >{one.people.length} fit{one.people.length === 1 ? '' : 's'}: {one.people
-                .slice(0, 3)
-                .map(({ name }) => name)
-                .join(', ')}</Hint
+              >{say.fit(
+                one.people.length,
+                one.people.length === 1 ? '' : 's',
+                one.people
+                  .slice(0, 3)
+                  .map(({ name }) => name)
+                  .join(', ')
+              )}</Hint
             >
           </li>
         {/each}

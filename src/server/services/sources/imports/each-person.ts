@@ -35,7 +35,7 @@ export async function* eachRow(row: ImportRow, progress: Progress) {
   const { outcome } = progress;
   for await (const read of readRows(pathOf(row.id), row.reading)) {
     if (progress.halt === 'lost') throw new Lost();
-    if (progress.halt === 'stop') throw new Ended('stopped', 'The import was stopped. Nothing of the file was kept.');
+    if (progress.halt === 'stop') throw new Ended('stopped', 'Import stopped. Nothing was saved.');
     outcome.rows = read.row;
     outcome.bytesRead = Math.max(outcome.bytesRead, read.bytes);
     if (read.row > maxRows)
@@ -102,9 +102,9 @@ export async function* eachPerson(
   if (outcome.skipped && !skipBadRows)
     throw new Ended(
       'refused',
-      `${outcome.skipped.toLocaleString('en')} of ${outcome.rows.toLocaleString('en')} rows cannot be read, so nothing was kept. Mend the rows named below, match the columns otherwise, or import without these rows.`
+      `${outcome.skipped.toLocaleString('en')} of ${outcome.rows.toLocaleString('en')} rows couldn’t be read, so nothing was saved. Fix the rows below, match the columns differently, or import without these rows.`
     );
-  if (!keys.size) throw new Ended('refused', 'No row could be read as a person, so nothing was kept.');
+  if (!keys.size) throw new Ended('refused', 'None of the rows could be read as a person, so nothing was saved.');
 }
 
 /** What of a file was left out, for the sentence that tells how its import ended. */

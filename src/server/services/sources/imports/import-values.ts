@@ -78,7 +78,11 @@ export async function readImportValues(
     const row = await models().Import.findByPk(id);
     if (!row) throw notFound('This import');
     if (row.state !== 'ready')
-      throw new Refusal(409, 'Begun or over', 'This file is imported already, or its import is over. Choose it again.');
+      throw new Refusal(
+        409,
+        'Already imported',
+        'This file was already imported, or its import has ended. Choose it again.'
+      );
     return row;
   };
   const { reading } = await waiting();

@@ -126,7 +126,7 @@ describe('own fields', () => {
 describe('values on standard lists', () => {
   const file = [
     'Nombre;Puesto;País;Sector;Área;Empleados',
-    'Ana Gil;Jefa de cocina;España;Hotelería;Cocina;51-200',
+    'Ana Gil;Jefa de cocina;España;Hotelería;Cocina;50-249',
     'Rui Sá;Chefe;Portugal;Casa de pasto;Cozinha;Pequena empresa',
     'Ugo Neri;Capocuoco;Italia;Empresas de catering;Misterios;',
     'Eva Ruiz;Jefa;España;Casa de Pasto;Cocina;muchos'
@@ -143,7 +143,7 @@ describe('values on standard lists', () => {
       ['Casa de pasto', 2, null, null],
       ['Hotelería', 1, '55', 'name'],
       ['Empresas de catering', 1, '56', 'likeness'],
-      ['51-200', 1, '51-200', 'name'],
+      ['50-249', 1, '50-249', 'name'],
       ['Pequena empresa', 1, '10-49', 'likeness'],
       ['muchos', 1, null, null]
     ]);
@@ -170,7 +170,7 @@ describe('values on standard lists', () => {
     expect(
       (await peopleOf(sourceId)).map(({ industry, headcount, country }) => [industry, headcount, country])
     ).toEqual([
-      ['55', 126, 'ES'],
+      ['55', 150, 'ES'],
       ['56', 30, 'PT'],
       ['Empresas de catering', undefined, 'IT'],
       ['56', undefined, 'ES']
@@ -237,7 +237,7 @@ describe('lists of people', () => {
       ['Hotel Mar S.L.', 'Casa Pequena'],
       ['Hotel Mar', 'Casa Pequena']
     ]);
-    await expect(onto('customers', id, 'Nombre;Notas\nAna;x\n')).rejects.toThrow('No column holds firms');
+    await expect(onto('customers', id, 'Nombre;Notas\nAna;x\n')).rejects.toThrow('Couldn’t find a firm column');
   });
 
   it('are of those who objected too: erased everywhere, and never taken in again', async () => {
@@ -285,12 +285,12 @@ describe('reading a file', () => {
 
   it('refuses, with a sentence, what is no table of people', async () => {
     expect(await refused('')).toContain('is empty');
-    expect(await refused('Name,Title\n')).toContain('no rows');
+    expect(await refused('Name,Title\n')).toContain('no other rows');
     expect(await refused(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]), 'photo.png')).toContain(
       'not a text file'
     );
-    expect(await refused('<html><body>x</body></html>')).toContain('no CSV');
-    expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object a line');
+    expect(await refused('<html><body>x</body></html>')).toContain('neither CSV');
+    expect(await refused('[{"name":"x"}]', 'x.json')).toContain('one JSON object per line');
     expect(await refused('{"name": oops}\n', 'x.jsonl')).toContain('line 1');
     expect(await refused('x'.repeat(5000))).toContain('no columns');
     expect(readdirSync(environment().uploads)).not.toContain('x.jsonl');
@@ -305,7 +305,7 @@ describe('reading a file', () => {
 
 describe('importing', () => {
   it('keeps people of CSV and JSON Lines, whole careers among them', async () => {
-    const csv = await importAll('name,title,employees\nAnn Ash,"Head of\nQuality",51-200\nBo By,QA,12\n');
+    const csv = await importAll('name,title,employees\nAnn Ash,"Head of\nQuality",50-249\nBo By,QA,12\n');
     expect(csv).toMatchObject({ state: 'done', outcome: { message: '2 people imported.' } });
     const flat = await importAll('{"name":"Cy","title":"QA","skills":["a","b"]}\n\n{"name":"Di"}\n', {
       name: 'p.jsonl'
@@ -358,13 +358,13 @@ describe('importing', () => {
   it('tells the line of a broken quote', async () => {
     const job = await importAll('name,title\nAnn,QA\nBo,"QA\nCy,QA\n');
     expect(job.state).toBe('refused');
-    expect(job.outcome!.errors[0]!.message).toContain('never closed');
+    expect(job.outcome!.errors[0]!.message).toContain('never closes');
   });
 
   it('refuses a column matching that names nobody, and a key that stands twice', async () => {
     const job = await upload('name,title\nAnn,QA\n');
     const error = await startImport(job.id, settings(['ignore', 'title'])).catch((thrown: unknown) => thrown);
-    expect((error as Refusal).message).toContain('No column holds names');
+    expect((error as Refusal).message).toContain('Couldn’t find a name column');
     const twice = await importAll('id,name\n1,Ann\n1,Bo\n');
     expect(twice.outcome!.errors).toMatchObject([{ row: 2, message: 'The key “1” stands twice in the file.' }]);
   });
@@ -379,11 +379,11 @@ describe('importing', () => {
     const stopped = await ended(job.id);
     expect(stopped).toMatchObject({
       state: 'stopped',
-      outcome: { message: expect.stringContaining('Nothing of the file was kept') as string }
+      outcome: { message: expect.stringContaining('Nothing was saved') as string }
     });
     expect(existsSync(`${environment().uploads}/${job.id}`)).toBe(false);
     await stopImport(job.id);
-    await expect(readImport(job.id)).rejects.toThrow('not there');
+    await expect(readImport(job.id)).rejects.toThrow('doesn’t exist');
     expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(0);
   });
 
@@ -449,7 +449,7 @@ describe('importing', () => {
     expect(trial.sample.map(({ person }) => person.name)).toEqual(['Ann']);
     expect(trial).toMatchObject({ found: { possible: 1, certain: 1 }, rendering: { exactness: 'exact' } });
     await deleteSource(job.sourceId!);
-    await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('not there');
+    await expect(runTrial(brief.id, version.number, job.sourceId!, 10)).rejects.toThrow('doesn’t exist');
     await expect(deleteSource('harrow-guild')).rejects.toThrow();
   });
 
@@ -497,7 +497,7 @@ describe('importing', () => {
     const after = await runTrial(brief.id, number, first.sourceId!, 10);
     expect(after.sample.map(({ person }) => person.name)).toEqual(['Cy', 'Di']);
     const job = await upload('name\nX\n');
-    await expect(startImport(job.id, settings(['name'], false, 'nowhere'))).rejects.toThrow('not there');
+    await expect(startImport(job.id, settings(['name'], false, 'nowhere'))).rejects.toThrow('doesn’t exist');
   });
 
   it('knows people without a key by mail, or by name and firm, and shows those that look alike', async () => {
@@ -546,7 +546,9 @@ describe('a workbook', () => {
   });
 
   it('is refused with a sentence where it is none, or has no rows', async () => {
-    expect(await refused(new Uint8Array([0x50, 0x4b, 3, 4, 1, 2, 3]), 'x.zip')).toContain('no XLSX workbook');
-    expect(await refused(await book([[text('Name')]]), 'x.xlsx')).toContain('a heading and rows under it');
+    expect(await refused(new Uint8Array([0x50, 0x4b, 3, 4, 1, 2, 3]), 'x.zip')).toContain(
+      'isn’t a readable XLSX workbook'
+    );
+    expect(await refused(await book([[text('Name')]]), 'x.xlsx')).toContain('a header row and rows below it');
   });
 });

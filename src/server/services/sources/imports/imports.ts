@@ -83,10 +83,14 @@ export async function startImport(id: string, settings: ImportSettings) {
   if (into !== null) {
     const source = await findSource(into);
     if (source.kind !== 'file')
-      throw new Refusal(409, 'No imported file', `${source.name} is no imported file, so no file can take its place.`);
+      throw new Refusal(
+        409,
+        'No imported file',
+        `${source.name} isn’t an imported file, so it can’t be updated from one.`
+      );
   }
   if (row.state === 'refused' || row.state === 'stopped')
-    throw new Refusal(409, 'Over', 'This import is over and its file was cleared away. Choose the file again.');
+    throw new Refusal(409, 'Over', 'This import has ended and its file was removed. Choose the file again.');
   if (mapping.length !== row.reading.columns.length)
     throw new Refusal(
       422,
@@ -96,7 +100,7 @@ export async function startImport(id: string, settings: ImportSettings) {
   const fault = mappingFault(mapping, settings.onto?.list === 'customers');
   if (fault) throw new Refusal(422, 'Columns do not match', fault);
   const [begun] = await models().Import.update({ state: 'waiting', settings }, { where: { id, state: 'ready' } });
-  if (!begun) throw new Refusal(409, 'Already begun', 'This file is being imported or is imported already.');
+  if (!begun) throw new Refusal(409, 'Already importing', 'This file is being imported or was already imported.');
   await addJob(task, { importId: id }, { key: `import ${id}`, priority: 0 });
   return readImport(id);
 }

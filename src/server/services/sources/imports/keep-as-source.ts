@@ -53,8 +53,7 @@ export async function keepAsSource(
           { transaction }
         )
       : await Source.findByPk(into, { transaction, lock: true });
-  if (!source)
-    throw new Ended('refused', 'The file whose place it was to take was deleted meanwhile. Nothing was kept.');
+  if (!source) throw new Ended('refused', 'The source to update was deleted in the meantime. Nothing was saved.');
   const before = into === null ? null : await fingerprints(into, transaction);
   if (into !== null) await SourcePerson.destroy({ where: { sourceId: into }, transaction });
   const changes = { came: 0, changed: 0 };
@@ -87,7 +86,7 @@ export async function keepAsSource(
     if (waiting.length === batch) await flush();
   }
   await flush();
-  if (!kept) throw new Ended('refused', 'No row could be read as a person, so nothing was kept.');
+  if (!kept) throw new Ended('refused', 'None of the rows could be read as a person, so nothing was saved.');
   const n = (count: number) => count.toLocaleString('en');
   outcome.message =
     [

@@ -29,7 +29,7 @@ export async function keepCustomers(
         `A list of customers holds at most ${maxCustomers.toLocaleString('en')}, and this file has more. Nothing was kept. Split it.`
       );
   }
-  if (!firms.size) throw new Ended('refused', 'No row names a firm, so nothing was kept.');
+  if (!firms.size) throw new Ended('refused', 'None of the rows has a firm, so nothing was saved.');
   const { added, there } = await addCustomers(onto!.briefId!, [...firms.values()], transaction);
   const n = (count: number) => count.toLocaleString('en');
   progress.outcome.message =

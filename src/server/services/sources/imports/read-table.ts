@@ -28,7 +28,7 @@ export async function recognise(path: string, fileName: string): Promise<Reading
   const first = text.trimStart();
   const format = first.startsWith('{') ? 'jsonl' : 'csv';
   if (format === 'csv' && (first.startsWith('[') || first.startsWith('<')))
-    throw refuse(`${fileName} is no CSV and no JSON Lines. Save the table as CSV, or with one JSON object a line.`);
+    throw refuse(`${fileName} is neither CSV nor JSON Lines. Save the table as CSV, or as one JSON object per line.`);
   const delimiter = format === 'csv' ? delimiterOf(text) : null;
   const reading: Reading = { format, encoding, delimiter, columns: [] };
   const names = format === 'csv' ? await csvHeading(path, reading, fileName) : await jsonKeys(path, reading, fileName);
@@ -42,7 +42,7 @@ export async function recognise(path: string, fileName: string): Promise<Reading
     if ('cells' in row) row.cells.forEach((cell, i) => reading.columns[i]?.samples.push(sample(cell)));
     if (++seen === previewRows) break;
   }
-  if (!seen) throw refuse(`${fileName} has a heading and no rows. Choose a file with people in it.`);
+  if (!seen) throw refuse(`${fileName} has a header row and no other rows. Choose a file with people in it.`);
   guessAllColumns(
     names,
     reading.columns.map(({ samples }) => samples)
@@ -117,7 +117,7 @@ async function jsonKeys(path: string, reading: Reading, fileName: string): Promi
 const deepest = 32;
 
 function readJson(text: string | null): { object: Record<string, unknown> } | { error: string } {
-  if (text === null) return { error: 'This line is longer than 1 MiB. Put each person on a line of their own.' };
+  if (text === null) return { error: 'This line is longer than 1 MiB. Put each person on a separate line.' };
   if (isDeep(text, deepest)) return { error: `This line has lists or objects more than ${deepest} levels deep.` };
   try {
     const value: unknown = parseWellFormed(text);
@@ -134,7 +134,7 @@ const hasZero = (cell: unknown): boolean =>
   typeof cell === 'string'
     ? cell.includes('\0')
     : typeof cell === 'object' && cell !== null && Object.values(cell).some(hasZero);
-const zeroError = 'This row holds a character that cannot be kept (code zero). Take it out, or leave the row out.';
+const zeroError = 'This row contains a character that can’t be saved (code zero). Remove it, or skip the row.';
 
 /** The rows of a file in order, those that cannot be read among them. */
 export async function* readRows(path: string, reading: Reading): AsyncGenerator<TableRow> {
@@ -192,7 +192,7 @@ async function* csvRows(path: string, reading: Reading, checkWidth: boolean): As
   } catch (error) {
     const { code, lines } = error as CsvError & { lines?: number };
     const known: Partial<Record<string, string>> = {
-      CSV_QUOTE_NOT_CLOSED: 'A quote is opened here and never closed.',
+      CSV_QUOTE_NOT_CLOSED: 'A quote opens here and never closes.',
       INVALID_OPENING_QUOTE:
         'A quote stands in the middle of a cell. Put the whole cell in quotes and double the quote inside it.',
       CSV_INVALID_CLOSING_QUOTE:

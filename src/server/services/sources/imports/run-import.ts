@@ -81,13 +81,10 @@ export async function runImport(id: string, server: string): Promise<void> {
 function endedBy(error: unknown): Ended {
   if (error instanceof Refusal) return new Ended('refused', `${error.message} Nothing was kept.`);
   if (isDiskFull(error))
-    return new Ended(
-      'refused',
-      'There is no room left on the disk, so nothing was kept. Make room and import it again.'
-    );
+    return new Ended('refused', 'The disk is full, so nothing was saved. Free up space and import the file again.');
   if ((error as NodeJS.ErrnoException).code === 'ENOENT')
-    return new Ended('stopped', 'The uploaded file is not here any more, so nothing was kept. Choose it again.');
-  return new Ended('refused', 'The import broke off and nothing was kept. Try it again; the server’s log tells more.');
+    return new Ended('stopped', 'The uploaded file is gone, so nothing was saved. Choose it again.');
+  return new Ended('refused', 'The import failed and nothing was saved. Try again; the server’s log has the details.');
 }
 
 async function keepAll(

@@ -59,11 +59,12 @@ export async function csvOfWorkbook(path: string, fileName: string): Promise<voi
   });
   const sheets = await readWorkbook(path).catch(() => {
     throw refuse(
-      `${fileName} is an archive and no XLSX workbook that can be read. Save the table as XLSX, CSV or JSON Lines and choose that.`
+      `${fileName} isn’t a readable XLSX workbook. Save the table as XLSX, CSV or JSON Lines and choose that.`
     );
   });
   const rows = sheets.find(({ data }) => data.length > 1)?.data.map((row) => row.map(textOf));
-  if (!rows) throw refuse(`No sheet of ${fileName} has a heading and rows under it. Choose a file with people in it.`);
+  if (!rows)
+    throw refuse(`No sheet of ${fileName} has a header row and rows below it. Choose a file with people in it.`);
   // The heading is the first row with most of its cells filled: a title above the table is none.
   const width = rows.reduce((most, row) => Math.max(most, row.filter(Boolean).length), 0);
   const heading = rows.findIndex((row) => row.filter(Boolean).length > width / 2);
