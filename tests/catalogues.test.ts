@@ -44,7 +44,7 @@ function textsIn(source: string): string[] {
 
 describe('what components say', () => {
   it('is looked for where it is shown', () => {
-    expect(textsIn('<p title="One">{say.two} three <b>{4}</b></p><Act text={five}>six</Act>')).toEqual([
+    expect(textsIn('<p title="One">{say.two} three <b>{4}</b></p><Button text={five}>six</Button>')).toEqual([
       'One',
       'three',
       'six'

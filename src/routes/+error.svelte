@@ -3,13 +3,13 @@
   import { page } from '$app/state';
 </script>
 
-<h1>{page.status === 404 ? say.notHere : say.thisPageCannotBeShownNow}</h1>
+<h1>{page.status === 404 ? say.pageNotFound : say.couldntLoadThisPage}</h1>
 <p>
-  {page.route.id === null ? say.thereIsNoPageAtThis : page.error?.message}
+  {page.route.id === null ? say.theresNoPageAtThisAddress : page.error?.message}
 </p>
 <p>
   <a href="/">{say.allBriefs}</a> ·
-  <a href={page.url.pathname + page.url.search} data-sveltekit-reload>{say.tryAgain}</a>
+  <a href={page.url.pathname + page.url.search} data-sveltekit-reload>{say.retry}</a>
 </p>
 
 <style>

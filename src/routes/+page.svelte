@@ -1,11 +1,11 @@
 <script lang="ts">
   import { homePage as say } from '$lib/home/words';
   import { onMount } from 'svelte';
-  import Sure from '$lib/ui/Sure.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { watchAll } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { goto } from '$app/navigation';
   import OverflowMenu from 'carbon-components-svelte/src/OverflowMenu/OverflowMenu.svelte';
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
@@ -91,20 +91,14 @@
 <div class="top">
   <h1>{say.briefs}</h1>
   <p class="soft">
-    {say.aBriefIsOneProspectingJob}
+    {say.briefIsOneProspectingJobWho}
   </p>
   <form onsubmit={make}>
-    <TextInput
-      size="sm"
-      hideLabel
-      labelText={say.nameOfTheNewBrief}
-      placeholder={say.nameOfTheNewBrief}
-      bind:value={newName}
-    />
-    <Act look="main" type="submit">{say.newBrief}</Act>
-    <FileButton label={say.openAFile} accept={['.json', 'application/json']} onfile={open} />
-    <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithBriefs}>
-      <OverflowMenuItem text={say.putTheDemoBack} on:click={() => (resetting = true)} />
+    <TextInput size="sm" hideLabel labelText={say.nameNewBrief} placeholder={say.nameNewBrief} bind:value={newName} />
+    <Button kind="primary" type="submit">{say.newBrief}</Button>
+    <FileUploadButton label={say.importFile} accept={['.json', 'application/json']} onfile={open} />
+    <OverflowMenu flipped size="sm" aria-label={say.moreActions}>
+      <OverflowMenuItem text={say.resetDemo} on:click={() => (resetting = true)} />
     </OverflowMenu>
   </form>
 </div>
@@ -119,7 +113,7 @@
   <div class="sheet empty">
     <h2>{say.noBriefYet}</h2>
     <p>
-      {say.giveTheJobANameAbove}
+      {say.nameJobAboveForExampleAfter}
     </p>
   </div>
 {:else}
@@ -155,33 +149,33 @@
           </div>
         </dl>
         <div class="acts">
-          <Act
+          <Button
             onclick={() => {
               renaming = brief;
               newTitle = brief.name;
-            }}>{say.rename}</Act
+            }}>{say.rename}</Button
           >
-          <Act onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>{say.copy}</Act>
-          <Act onclick={() => change(brief, { archived: !brief.archived })}
-            >{brief.archived ? say.bringBack : say.archive}</Act
+          <Button onclick={() => act(() => call('copyBrief', { params: { id: brief.id } }))}>{say.duplicate}</Button>
+          <Button onclick={() => change(brief, { archived: !brief.archived })}
+            >{brief.archived ? say.restore : say.archive}</Button
           >
-          {#if brief.archived}<Act onclick={() => (deleting = brief)}>{say.deleteText}</Act>{/if}
+          {#if brief.archived}<Button onclick={() => (deleting = brief)}>{say.deleteText}</Button>{/if}
         </div>
       </li>
     {/each}
   </ul>
 {/if}
 {#if archived}
-  <Act onclick={() => (showArchived = !showArchived)}
-    >{showArchived ? say.hide : say.show} {say.archived2(archived)}</Act
+  <Button onclick={() => (showArchived = !showArchived)}
+    >{showArchived ? say.hide : say.show} {say.archived2(archived)}</Button
   >
 {/if}
 
 <Modal
   open={renaming !== null}
-  modalHeading={say.renameTheBrief}
+  modalHeading={say.renameBrief}
   primaryButtonText={say.rename}
-  secondaryButtonText={say.leaveIt}
+  secondaryButtonText={say.cancel}
   selectorPrimaryFocus="#new-title"
   size="sm"
   shouldSubmitOnEnter
@@ -196,28 +190,28 @@
   <TextInput id="new-title" labelText={say.name} bind:value={newTitle} />
 </Modal>
 
-<Sure
+<ConfirmDialog
   open={resetting}
-  heading={say.putTheDemoBack2}
-  yes={say.putItBack}
-  onyes={() => void act(() => call('resetDemo', {}))}
+  heading={say.resetDemo2}
+  confirm={say.reset}
+  onconfirm={() => void act(() => call('resetDemo', {}))}
   onclose={() => (resetting = false)}
 >
-  {say.theDemosTwoBriefsAreMade}
-</Sure>
+  {say.thisRecreatesDemosTwoBriefsWith}
+</ConfirmDialog>
 
-<Sure
+<ConfirmDialog
   open={deleting !== null}
   heading={say.deleteThisBrief}
-  yes={say.deleteForGood}
-  onyes={() => {
+  confirm={say.deleteText2}
+  onconfirm={() => {
     const brief = deleting;
     if (brief) void act(() => call('deleteBrief', { params: { id: brief.id } }));
   }}
   onclose={() => (deleting = null)}
 >
-  {say.goesWithItsVersionsItsTrials(deleting?.name, deleting?.versions)}
-</Sure>
+  {say.thisDeletesWithItsVersionsIts(deleting?.name, deleting?.versions)}
+</ConfirmDialog>
 
 <style>
   .top {
@@ -235,7 +229,7 @@
     align-items: center;
     width: 480px;
   }
-  form :global(.act.bx--btn) {
+  form :global(.button.bx--btn) {
     white-space: nowrap;
     padding: 6px 12px;
   }

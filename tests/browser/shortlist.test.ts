@@ -71,7 +71,7 @@ describe('a shortlist', () => {
     const card = page.getByRole('region', { name: 'Person' });
     await card.getByLabel('Greeting in a letter').fill('Dear one');
     await page.keyboard.press('Tab');
-    await card.getByRole('button', { name: /^as Eave would/ }).waitFor();
+    await card.getByRole('button', { name: /^suggested:/ }).waitFor();
     await expectAccessible(page);
     await card.getByRole('button', { name: 'Close card' }).click();
 

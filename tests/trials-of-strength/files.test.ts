@@ -86,7 +86,7 @@ describe('files as they should not be', () => {
     };
     const open = await ended('name,title\nAnn,"QA\nBo,QA\n');
     expect(open.state).toBe('refused');
-    expect(open.outcome.errors[0]!.message).toMatch(/never closed/);
+    expect(open.outcome.errors[0]!.message).toMatch(/never closes/);
     const utf16 = await upload(new Uint8Array(Buffer.from('\ufeffname,title\nSøren,QA\n', 'utf16le')));
     expect(utf16.status).toBe(201);
     const long = await ended(`name,title\nAnn,QA\nBo,"${'x'.repeat(8_000_000)}"\n`);

@@ -23,13 +23,13 @@
 </script>
 
 <!-- What follows from what was seen. -->
-<section class="sheet" aria-label={say.whatFollows}>
-  <h2>{say.whereInTheResult}</h2>
+<section class="sheet" aria-label={say.resultsSoFar}>
+  <h2>{say.pagesRead}</h2>
   <DepthRead pages={here?.pages ?? null} read={here?.pagesRead ?? []} drawn={here?.drawn ?? []} />
-  {#if here?.pages}<p class="soft">{say.betweenThePagesUnseenEstimated}</p>{/if}
+  {#if here?.pages}<p class="soft">{say.pagesBetweenThoseYouReadAre}</p>{/if}
   {#if trial && figures}
     {#if searchesRunInWords(figures)}
-      <p class="warn">{say.runTheseFiguresAreOfThat(searchesRunInWords(figures))}</p>
+      <p class="warn">{say.runTheseFiguresCoverThatPart(searchesRunInWords(figures))}</p>
     {/if}
     <dl>
       <dt>{say.reported}</dt>
@@ -48,7 +48,11 @@
       </dd>
     </dl>
     <h2>
-      {figures.part === 'pages' ? say.precisionByPages : figures.part === 'top' ? say.precisionOfTheTop : say.precision}
+      {figures.part === 'pages'
+        ? say.precisionFromPagesRead
+        : figures.part === 'top'
+          ? say.precisionFirstPages
+          : say.precision}
     </h2>
     {#if precision && precision.share !== null}
       <p>
@@ -58,20 +62,20 @@
         >
         <span class="soft">{percentRange(precision.interval)}</span>
       </p>
-      <p>{say.ofJudgedFit(count(precision.fits), count(precision.fits + precision.misses))}</p>
+      <p>{say.judgedAreFits(count(precision.fits), count(precision.fits + precision.misses))}</p>
       {#if figures.part === 'pages'}
         <p class="soft">
-          {say.peopleOnOnePageAreAlike(count(precision.draws ?? 0))}
+          {say.peopleOnOnePageResembleEach(count(precision.draws ?? 0))}
         </p>
       {:else if figures.part === 'top'}
-        <p class="soft">{say.onlyTheTopWasReadOf}</p>
+        <p class="soft">{say.youveOnlyReadFirstPagesOpen}</p>
       {/if}
       {#if fits}<p><b>{say.fits(about(fits))}</b> <span class="soft">{counted(fits)}</span></p>{/if}
     {:else}
-      <p class="soft">{say.nobodyIsJudgedYet}</p>
+      <p class="soft">{say.nobodyJudgedYet}</p>
     {/if}
   {/if}
-  {#each missing as number (number)}<p class="warn">{say.searchWasNotRunYet(number)}</p>{/each}
+  {#each missing as number (number)}<p class="warn">{say.searchHasntBeenRunYet(number)}</p>{/each}
 </section>
 
 <style>

@@ -32,12 +32,7 @@
   width="220"
   {height}
   role="img"
-  aria-label={say.pageReadToOpen(
-    read.length,
-    read.length === 1 ? '' : 's',
-    pages ? ` of about ${count(pages)}` : '',
-    toOpen.length
-  )}
+  aria-label={say.readToOpen(read.length, pages ? ` of about ${count(pages)}` : '', toOpen.length)}
   font-size="12"
 >
   <line x1="40" x2="40" y1="10" y2={height - 10} stroke="var(--ink)" />

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { diaryEntries as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { count, counted } from '$lib/marks/format';
   import RowsTable from './RowsTable.svelte';
   import type { ByHandPage, Entry } from './by-hand-page.svelte';
@@ -31,7 +31,7 @@
       <li class:back={entry.takenBack}>
         <span class="what">
           {#if several}{say.search(entry.search + 1)}{/if}
-          {#if entry.rows.length}<b>{entry.page === null ? say.aPage : say.page(count(entry.page))}</b>
+          {#if entry.rows.length}<b>{entry.page === null ? say.page : say.page2(count(entry.page))}</b>
             {people(entry.rows.length)}{/if}
           {#if entry.count}<b>{say.count}</b>
             {entry.said}
@@ -40,43 +40,46 @@
               {entry.count.open ? say.orMore(count(entry.count.said)) : counted(entry.count.interval)}</span
             >{/if}
           <span class="soft">
-            {entry.known ? say.knownFromBefore(count(entry.known)) : ''}{entry.known && doubts ? '; ' : ''}{doubts
-              ? say.inDoubt(count(doubts))
-              : ''}{entry.takenBack ? say.takenBack : ''}</span
+            {entry.known ? say.alreadyKnown(count(entry.known)) : ''}{entry.known && doubts ? '; ' : ''}{doubts
+              ? say.toCheck(count(doubts))
+              : ''}{entry.takenBack ? say.removed : ''}</span
           >
         </span>
         {#if !entry.takenBack}
-          <Act
-            look="plain"
+          <Button
+            kind="ghost"
             disabled={page.keeping}
             aria-expanded={open}
             onclick={() => (page.correcting = open ? null : structuredClone($state.snapshot(entry)))}
-            >{open ? say.leaveIt : say.correct}</Act
+            >{open ? say.cancel : say.edit}</Button
           >
         {/if}
-        <Act look="plain" disabled={page.keeping} onclick={() => page.change({ ...entry, takenBack: !entry.takenBack })}
-          >{entry.takenBack ? say.putInAgain : say.takeBack}</Act
+        <Button
+          kind="ghost"
+          disabled={page.keeping}
+          onclick={() => page.change({ ...entry, takenBack: !entry.takenBack })}
+          >{entry.takenBack ? say.restore : say.remove}</Button
         >
         {#if open && page.correcting}
           {@const draft = page.correcting}
           <div class="correct">
-            <Field label={say.countAsSeen} inline bind:value={draft.said} />
+            <TextInput label={say.countShown} inline bind:value={draft.said} />
             {#if draft.rows.length}
               <RowsTable
-                label={say.peopleOfThisEntry}
+                label={say.peopleInThisEntry}
                 rows={draft.rows}
                 oncorrect={(row, field, value) => page.correct(row, field, value)}
                 onremove={(i) => draft.rows.splice(i, 1)}
               />
             {/if}
-            <Act look="main" onclick={page.keepCorrection}>{say.keepTheCorrection}</Act>
+            <Button kind="primary" onclick={page.keepCorrection}>{say.save}</Button>
           </div>
         {/if}
       </li>
     {/each}
   </ul>
 {:else}
-  <p class="soft empty">{say.nothingYetRunTheSearchType}</p>
+  <p class="soft empty">{say.nothingHereYetRunSearchEnter}</p>
 {/each}
 
 <style>

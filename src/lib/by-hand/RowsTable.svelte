@@ -1,7 +1,7 @@
 <script lang="ts">
   import { rowsTable as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { pageFields, type PageField, type PageRow } from '$core/formats';
 
@@ -19,7 +19,7 @@
     company: say.firm,
     place: say.place,
     url: say.page,
-    mail: say.mail,
+    mail: say.email,
     phone: say.phone
   };
   /** Rows that are drawn; more as the list is scrolled. The thousands of a long page would hold the screen up for seconds. */
@@ -47,15 +47,16 @@
         <TableRow>
           {#each shown as field (field)}
             <TableCell class={row.doubtful.includes(field) ? 'doubtful' : ''}
-              ><Field
+              ><TextInput
                 value={row.values[field] ?? ''}
-                aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? say.inDoubt : ''}"
+                aria-label="{fieldWords[field]} {i + 1}{row.doubtful.includes(field) ? say.toCheck : ''}"
                 onchange={(event) => oncorrect(row, field, event.currentTarget.value)}
               /></TableCell
             >
           {/each}
           <TableCell
-            ><Act look="plain" aria-label={say.leaveOut(row.values.name)} onclick={() => onremove(i)}>✕</Act></TableCell
+            ><Button kind="ghost" aria-label={say.remove(row.values.name)} onclick={() => onremove(i)}>✕</Button
+            ></TableCell
           >
         </TableRow>
       {/each}

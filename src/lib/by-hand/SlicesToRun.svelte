@@ -1,6 +1,6 @@
 <script lang="ts">
   import { slicesToRun as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { count } from '$lib/marks/format';
   import type { Answer } from '$api';
 
@@ -9,9 +9,9 @@
     /** The one that is looked at, and the next that waits; -1 for none. */
     at: number;
     next: number;
-    onpick: (at: number) => void;
+    onchange: (at: number) => void;
   }
-  let { searches, at, next, onpick }: Props = $props();
+  let { searches, at, next, onchange }: Props = $props();
 
   const slices = $derived(
     searches.flatMap(({ slice, rows }, i) => (slice && slice.state !== 'cut' ? [{ slice, rows, i }] : []))
@@ -20,20 +20,20 @@
   const signs = { read: '✓', waiting: '·', stuck: '!', 'left out': '–', cut: '' } as const;
   const words = {
     read: 'read',
-    waiting: say.toRun,
-    stuck: say.longerThanIsShown,
-    'left out': say.leftOut,
+    waiting: say.notRun,
+    stuck: say.overLimit,
+    'left out': say.excluded,
     cut: ''
   } as const;
 </script>
 
 <!-- The slices of a harvest here: what is done, and what is next. -->
 <section class="sheet" aria-label={say.slices}>
-  <h2>{say.ofSlicesRead(count(read), count(slices.length))}</h2>
+  <h2>{say.slicesRead(count(read), count(slices.length))}</h2>
   <ol>
     {#each slices as { slice, rows, i } (slice.id)}
       <li>
-        <Act look="plain" aria-current={i === at ? 'step' : undefined} onclick={() => onpick(i)}>
+        <Button kind="ghost" aria-current={i === at ? 'step' : undefined} onclick={() => onchange(i)}>
           <span class="sign">{i === next ? '▸' : signs[slice.state]}</span>
           <span class="what">{slice.what}</span>
           <span class="soft"
@@ -43,7 +43,7 @@
                 ? ''
                 : `, ≈ ${count(Math.round(slice.expected))}`}</span
           >
-        </Act>
+        </Button>
       </li>
     {/each}
   </ol>
@@ -67,7 +67,7 @@
   li {
     border-top: 1px solid var(--rule);
   }
-  li :global(.act) {
+  li :global(.button) {
     width: 100%;
     max-width: none;
     display: flex;
@@ -78,7 +78,7 @@
     padding: 5px 2px;
     height: auto;
   }
-  li :global(.act[aria-current]) {
+  li :global(.button[aria-current]) {
     background: var(--accent-2);
   }
   .sign {

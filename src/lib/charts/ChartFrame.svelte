@@ -2,7 +2,7 @@
   import { chartFrame as say } from './words';
   import ContentSwitcher from 'carbon-components-svelte/src/ContentSwitcher/ContentSwitcher.svelte';
   import Switch from 'carbon-components-svelte/src/ContentSwitcher/Switch.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { Snippet } from 'svelte';
   import { saveFile } from '$lib/frame/save-file';
   import { pngFile, svgFile } from './chart-file';
@@ -39,15 +39,16 @@
   <header>
     <h2>{title}</h2>
     <span class="acts">
-      <ContentSwitcher size="sm" aria-label={say.as(title)} bind:selectedIndex={shown}>
+      <ContentSwitcher size="sm" aria-label={say.view(title)} bind:selectedIndex={shown}>
         <Switch text={say.chart} />
         <Switch text={say.table} />
       </ContentSwitcher>
       {#if !asTable}
-        <Act aria-label={say.saveAsSvg(title)} onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}
-          >{say.svg}</Act
+        <Button
+          aria-label={say.downloadAsSvg(title)}
+          onclick={() => saveFile(svgFile(svg()), `${file}.svg`, 'image/svg+xml')}>{say.svg}</Button
         >
-        <Act aria-label={say.saveAsPng(title)} onclick={savePng}>{say.png}</Act>
+        <Button aria-label={say.downloadAsPng(title)} onclick={savePng}>{say.png}</Button>
       {/if}
     </span>
   </header>
@@ -55,7 +56,7 @@
   {@render children?.()}
   {#if problem}<p role="alert">{problem}</p>{/if}
   {#if asTable}<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="table" role="region" aria-label={say.asATable(title)} tabindex="0">{@render table()}</div>{:else}<div
+    <div class="table" role="region" aria-label={say.asTable(title)} tabindex="0">{@render table()}</div>{:else}<div
       bind:this={drawn}
     >
       {@render chart()}
@@ -102,7 +103,7 @@
     display: flex;
     gap: 4px;
   }
-  .acts :global(.act.bx--btn) {
+  .acts :global(.button.bx--btn) {
     font-size: 11.5px;
     padding: 1px 7px;
   }

@@ -34,15 +34,15 @@
 </script>
 
 <ChartFrame
-  title={say.whoIsFoundWhereVersion(overlap.version)}
-  about={say.peopleByTheSourcesThatFind(
+  title={say.overlapBetweenSourcesVersion(overlap.version)}
+  about={say.peopleBySourcesThatFindThem(
     count(overlap.people),
     left ? `, ${count(left)} of them in ${overlap.parts.length - parts.length} smaller groups not shown` : ''
   )}
   {file}
 >
   {#snippet chart()}
-    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleByTheSourcesThatFind2}>
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleBySourcesThatFindThem2}>
       {#each overlap.sourceIds as id, i (id)}
         <text x={names - 12} y={dot(i) + 4} text-anchor="end" class="tick">{nameOf(id)}</text>
         <line x1={names} x2={width - 6} y1={dot(i)} y2={dot(i)} class="rule" />
@@ -55,7 +55,7 @@
           <title
             >{say.people(who(part), part.people)}{share === null
               ? say.nobodyJudged
-              : say.ofJudgedAreFits(part.fits, judged(part))}</title
+              : say.judgedAreFits(part.fits, judged(part))}</title
           >
           <rect x={at(i) - wide / 2} y={barTop + barHeight - tall} width={wide} height={tall} class="all" />
           {#if share !== null}<rect
@@ -81,17 +81,17 @@
       {/each}
     </svg>
     {#if overlap.parts.length > most}<p class="soft">
-        {say.andSmallerOnesInTheTable(overlap.parts.length - most)}
+        {say.andSmallerGroupsInTable(overlap.parts.length - most)}
       </p>{/if}
   {/snippet}
   {#snippet table()}
     <div class="tabled">
-      <Table aria-label={say.whoIsFoundWhere}>
+      <Table aria-label={say.overlapBetweenSources}>
         <TableHead
           ><TableRow
-            ><TableHeader>{say.foundByJust}</TableHeader><TableHeader>{say.people2}</TableHeader><TableHeader
+            ><TableHeader>{say.foundOnlyBy}</TableHeader><TableHeader>{say.people2}</TableHeader><TableHeader
               >{say.judged}</TableHeader
-            ><TableHeader>{say.fitsAmongThem}</TableHeader></TableRow
+            ><TableHeader>{say.fits}</TableHeader></TableRow
           ></TableHead
         >
         <TableBody>

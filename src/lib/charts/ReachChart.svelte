@@ -57,7 +57,7 @@
     {/each}
   </p>
   {#snippet chart()}
-    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.precisionAgainstEstimatedFitsTheTable}>
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.precisionAgainstEstimatedFitsSame}>
       {#each [0, 0.25, 0.5, 0.75, 1] as share (share)}
         <line x1={inset.left} x2={width - inset.right} y1={y(share)} y2={y(share)} class="rule" />
         <text x={inset.left - 6} y={y(share) + 4} text-anchor="end" class="tick">{percent(share)}</text>
@@ -65,7 +65,7 @@
       {#each x.ticks().filter((tick) => /^[125]/.test(tick.toExponential())) as tick (tick)}
         <text x={x(tick)} y={height - 18} text-anchor="middle" class="tick">{count(tick)}</text>
       {/each}
-      <text x={width - inset.right} y={height - 4} text-anchor="end" class="tick">{say.estimatedFitsLogarithmic}</text>
+      <text x={width - inset.right} y={height - 4} text-anchor="end" class="tick">{say.estimatedFitsLogScale}</text>
       <path d={path(front) ?? ''} class="front" />
       {#each points as { cell, x: reach, y: share } (`${cell.version} ${cell.sourceId}`)}
         <g class="spread">
@@ -109,7 +109,7 @@
           ><TableRow
             ><TableHeader>{say.version}</TableHeader><TableHeader>{say.source}</TableHeader><TableHeader
               >{say.precision}</TableHeader
-            ><TableHeader>{say.estimatedFits}</TableHeader><TableHeader>{say.beatenByNone}</TableHeader></TableRow
+            ><TableHeader>{say.estimatedFits}</TableHeader><TableHeader>{say.unbeaten}</TableHeader></TableRow
           ></TableHead
         >
         <TableBody>

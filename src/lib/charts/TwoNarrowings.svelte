@@ -46,9 +46,9 @@
   const short = (text: string) => (text.length > 18 ? `${text.slice(0, 17)}…` : text);
 </script>
 
-<ChartFrame title={say.howBothNarrowAt(sourceName)} about={say.peopleLeftAfterEachPartBoth} {file}>
+<ChartFrame title={say.narrowingBothVersionsAt(sourceName)} about={say.peopleLeftAfterEachPartBoth} {file}>
   {#snippet chart()}
-    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleLeftAfterEachPartOf}>
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleLeftAfterEachPartTwo}>
       {#each rows as { version, steps }, i (version)}
         <text x="0" y={top(i) + 13} class="head">{say.version(version)}</text>
         {#each steps as { part, text, count }, step (part)}

@@ -4,8 +4,8 @@
   import { onMount } from 'svelte';
   import { afterPaint } from '$lib/ui/after-paint';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -28,14 +28,13 @@
     choice: Choice;
     onchoice: (choice: Choice) => void;
     onbehind: (cell: Cell, kind: BehindKind) => void;
-    /** Draws so many people more at this cell and at the version it is not decided against. */
+    /** Draws more people at this cell and at the version it is undecided against. */
     ondecide: (cell: Cell) => void;
-    /** What did the change from its parent cost? */
     oncost: (version: Version) => void;
   }
   let { briefId, versions, sources, cells, measures, choice, onchoice, onbehind, ondecide, oncost }: Props = $props();
 
-  /** Versions that are drawn: those of the first screen, and then all. */
+  /** How many versions are drawn: the first screen at once, the rest after it. */
   let drawn = $state(3);
   onMount(() => afterPaint(() => (drawn = Infinity)));
   const shown = $derived(boardMeasures.filter(({ id }) => measures.includes(id)));
@@ -54,7 +53,7 @@
   }
   const note = (isMeant: (one: (typeof choice.winners)[number]) => boolean, text: string) =>
     onchoice({ ...choice, winners: choice.winners.map((one) => (isMeant(one) ? { ...one, note: text } : one)) });
-  /** The reason for a version that was chosen at several sources, where it is one; null where they differ or there is none. */
+  /** The reason given for a version chosen at several sources; null when they differ or there is none. */
   function reasonFor(version: number): string | null {
     const notes = new Set(choice.winners.filter((one) => one.version === version).map((one) => one.note));
     return notes.size === 1 ? [...notes][0]! : null;
@@ -76,14 +75,14 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned" aria-label={say.versionsAtSources}>
+    <Table class="pinned" aria-label={say.versionsBySource}>
       <TableHead>
         <TableRow>
           <TableHeader class="first">{say.version}</TableHeader>
           {#each sources as source (source.id)}
             <TableHeader
               ><b>{source.name}</b><small class="soft"
-                >{source.people === null ? say.runByHand : say.people(count(source.people))}{source.sheet.price
+                >{source.people === null ? say.manualSource : say.people(count(source.people))}{source.sheet.price
                   ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
                   : ''}</small
               ></TableHeader
@@ -101,9 +100,9 @@
               {#if chosenFor(version.number).length}
                 <small class="chosen">{say.chosenFor(chosenFor(version.number).join(', '))}</small>
                 {#if reasonFor(version.number) !== null}
-                  <Field
+                  <TextInput
                     aria-label={say.whyVersion(version.number)}
-                    placeholder={say.whyThisOne}
+                    placeholder={say.whyThisVersion}
                     maxlength="500"
                     value={reasonFor(version.number)}
                     onchange={(event) => note((one) => one.version === version.number, event.currentTarget.value)}
@@ -114,13 +113,13 @@
                 >{version.text}</a
               >
               <div class="acts">
-                <Act
+                <Button
                   aria-pressed={isBaseline}
                   onclick={() => onchoice({ ...choice, baseline: isBaseline ? null : version.number })}
-                  >{isBaseline ? say.baseline : say.baseline2}</Act
+                  >{isBaseline ? say.baseline : say.baseline2}</Button
                 >
                 {#if version.parent !== null}
-                  <Act onclick={() => oncost(version)}>{say.whatDidItCost}</Act>
+                  <Button onclick={() => oncost(version)}>{say.gainedAndLost}</Button>
                 {/if}
               </div>
             </TableHeader>
@@ -130,7 +129,7 @@
               <TableCell class={winner?.version === version.number ? 'winner' : ''}>
                 {#if cell}
                   {#if searchesRunInWords(cell.figures)}
-                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> {say.runFiguresAreOfTheseAlone}</div>
+                    <div class="small"><b>{searchesRunInWords(cell.figures)}</b> {say.runFiguresCoverTheseOnly}</div>
                   {/if}
                   {#each shown as measure (measure.id)}
                     {@const figure = measure.figure(cell, source, reading())}
@@ -139,13 +138,13 @@
                       <div class={measure.id === 'count' ? 'large' : 'small'}>
                         {#if figure.behind}
                           {@const kind = figure.behind}
-                          <Act look="plain" onclick={() => onbehind(cell, kind)} class="figure"
+                          <Button kind="ghost" onclick={() => onbehind(cell, kind)} class="figure"
                             >{#if same}<Figure
                                 name={same.name}
                                 value={same.value}
                                 source={source.id}
                                 version={version.number}>{figure.words}</Figure
-                              >{:else}{figure.words}{/if}</Act
+                              >{:else}{figure.words}{/if}</Button
                           >
                         {:else if same}<Figure
                             name={same.name}
@@ -168,8 +167,8 @@
                   {#if cell.figures.precision[reading()].share === null}
                     <div class="small soft">
                       {#if cell.sampled}{say.nobodyJudged}
-                        <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.judgeTheSample}</a
-                        >{:else}{say.nobodyToJudgeOfThoseShown}{/if}
+                        <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.judgeSample}</a
+                        >{:else}{say.nobodyLeftToJudge}{/if}
                     </div>
                   {/if}
                   {@const against = toBaseline(cell)}
@@ -179,30 +178,31 @@
                   {:else if cell.standing.is === 'open'}
                     {@const { against: rival, decide } = cell.standing}
                     <div class="standing">
-                      {say.notDecidedAgainst(rival)}
+                      {say.undecidedAgainst(rival)}
                       {#if decide}
-                        <Act look="plain" onclick={() => ondecide(cell)}
-                          >{say.drawThoseWhoWould(count(decide.here + decide.there))}</Act
+                        <Button kind="ghost" onclick={() => ondecide(cell)}
+                          >{say.drawThatWouldDecideIt(count(decide.here + decide.there))}</Button
                         >
-                      {:else}{say.judgingAllWouldNotDoIt}{/if}
+                      {:else}{say.judgingEveryoneWouldntDecideIt}{/if}
                     </div>
                   {/if}
                   <div class="acts">
-                    <Act
+                    <Button
                       aria-pressed={winner?.version === version.number}
                       aria-label={say.versionFor(
                         winner?.version === version.number ? 'Chosen ✓' : 'Choose',
                         version.number,
                         source.name
                       )}
-                      onclick={() => choose(cell)}>{winner?.version === version.number ? say.chosen : say.choose}</Act
+                      onclick={() => choose(cell)}
+                      >{winner?.version === version.number ? say.chosen : say.choose}</Button
                     >
                     <a href={briefPath(briefId, 'trial', { trial: cell.trialId })}>{say.people2}</a>
                   </div>
                   {#if winner?.version === version.number && reasonFor(version.number) === null}
-                    <Field
+                    <TextInput
                       aria-label={say.whyVersionFor(version.number, source.name)}
-                      placeholder={say.whyThisOne}
+                      placeholder={say.whyThisVersion}
                       maxlength="500"
                       value={winner.note}
                       onchange={(event) => note((one) => one.sourceId === source.id, event.currentTarget.value)}
@@ -288,8 +288,8 @@
     margin-top: 4px;
     font-size: 12px;
   }
-  .acts :global(.act.bx--btn),
-  .standing :global(.act.bx--btn) {
+  .acts :global(.button.bx--btn),
+  .standing :global(.button.bx--btn) {
     font-size: 11.5px;
     padding: 1px 7px;
   }

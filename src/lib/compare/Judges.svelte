@@ -1,10 +1,10 @@
 <script lang="ts">
   import { judges as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -73,40 +73,40 @@
   <header>
     <h2>{say.twoJudges}</h2>
     {#if judges && judges.length > 1}
-      <Pick label={say.secondJudge} value={judge} onpick={(picked) => (wanted = picked)}
-        >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</Pick
+      <Select label={say.secondJudge} value={judge} onchange={(picked) => (wanted = picked)}
+        >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</Select
       >
     {/if}
   </header>
   <Refused problem={refused} />
   {#if judges && !judges.length}
     <p>
-      {say.nobodyJudgedASecondTimeYet}
-      <a href={briefPath(briefId, 'trial')}>{say.trial}</a>{say.chooseJudgingAsAndGiveThe}
+      {say.theresNoSecondJudgeYetOpen}
+      <a href={briefPath(briefId, 'trial')}>{say.trial}</a>{say.chooseJudgingAsAndEnterSecond}
     </p>
   {:else if agreement}
     <div class="two">
       <div>
         <p>
-          {say.andTheFirstJudgeBothJudged(agreement.judge)} <b>{agreement.judged}</b>
+          {say.andFirstJudgeBothJudged(agreement.judge)} <b>{agreement.judged}</b>
           {say.peopleAndAgreeOn(agreement.agreed)}{agreement.judged
             ? `, ${percent(agreement.observed)}`
-            : ''}{say.byTheirHabitsAloneTheyWould(percent(agreement.expected))}
+            : ''}{say.expectedByChance(percent(agreement.expected))}
         </p>
         <p>
           {#if agreement.kappa === null}
-            {say.cohensKappaCannotBeTold}
-            {agreement.judged ? say.allVerdictsAreTheSame : say.theyHaveNobodyInCommonYet}.
+            {say.cohensKappaCantBeComputed}
+            {agreement.judged ? say.allVerdictsAreSame : say.theyHaventJudgedAnyoneInCommon}.
           {:else}
             {say.cohensKappa} <b>{agreement.kappa.toFixed(2)}</b>
             <span class="soft"
-              >{say.toIn95Of1001(agreement.interval.low.toFixed(2), agreement.interval.high.toFixed(2))}</span
+              >{say.n95IntervalTo1IsFull(agreement.interval.low.toFixed(2), agreement.interval.high.toFixed(2))}</span
             >
           {/if}
         </p>
       </div>
       <div class="tabled">
-        <Table aria-label={say.verdictsOfBoth}>
+        <Table aria-label={say.verdictsBothJudges}>
           <TableHead
             ><TableRow
               ><TableHeader class="soft">{say.first(agreement.judge)}</TableHeader
@@ -129,15 +129,15 @@
       </div>
     </div>
     {#if agreement.differences.length}
-      <h3>{say.whereTheyDiffer}</h3>
+      <h3>{say.disagreements}</h3>
       <div class="list">
         <div class="tabled">
-          <Table aria-label={say.whereTheJudgesDiffer}>
+          <Table aria-label={say.disagreementsBetweenJudges}>
             <TableHead
               ><TableRow
                 ><TableHeader>{say.person}</TableHeader><TableHeader>{say.source}</TableHeader><TableHeader
                   >{say.firstJudge}</TableHeader
-                ><TableHeader>{agreement.judge}</TableHeader><TableHeader>{say.settleAs}</TableHeader></TableRow
+                ><TableHeader>{agreement.judge}</TableHeader><TableHeader>{say.finalVerdict}</TableHeader></TableRow
               ></TableHead
             >
             <TableBody>
@@ -154,10 +154,10 @@
                   <TableCell>{@render mark(one.second)}</TableCell>
                   <TableCell class="judge">
                     {#each order as verdict (verdict)}
-                      <Act
+                      <Button
                         aria-pressed={one.settled?.verdict === verdict}
-                        aria-label={say.settleAs2(one.person.name, verdicts[verdict].word.toLowerCase())}
-                        onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</Act
+                        aria-label={say.settleAs(one.person.name, verdicts[verdict].word.toLowerCase())}
+                        onclick={() => settle(one, verdict)}>{verdicts[verdict].sign} {verdicts[verdict].word}</Button
                       >
                     {/each}
                   </TableCell>
@@ -168,7 +168,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<Waiting says={say.counting} lines={3} />{/if}
+  {:else if !refused}<Loading label={say.counting} lines={3} />{/if}
 </section>
 
 <style>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { peopleBehind as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { untrack } from 'svelte';
   import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
@@ -24,8 +24,8 @@
 
   const words: Record<BehindKind, string> = {
     found: 'found',
-    fits: say.judgedFitInTheSample,
-    misses: say.judgedMissInTheSample,
+    fits: say.judgedFitInSample,
+    misses: say.judgedMissInSample,
     known: say.knownGoodsFound,
     onlyVersion: say.foundByNoOtherVersion,
     onlySource: say.foundAtNoOtherSource
@@ -60,12 +60,12 @@
   }
 </script>
 
-<section class="sheet panel" aria-label={say.thePeopleBehindIt}>
+<section class="sheet panel" aria-label={say.peopleBehindThisFigure}>
   <header>
     <h2>
       {say.versionAt(answer ? count(answer.count) : '…', words[kind], version, source.name)}
     </h2>
-    <Act onclick={onclose}>{say.close}</Act>
+    <Button onclick={onclose}>{say.close}</Button>
   </header>
   <Refused problem={refused} />
   {#if answer?.people.length}
@@ -73,13 +73,13 @@
       <PeopleToJudge {briefId} sourceId={source.id} people={answer.people} label={say.people(words[kind])} {onjudged} />
     </div>
     {#if answer.count > answer.people.length}
-      <Act onclick={() => load(last, answer!.people.length + 1000)}
-        >{say.showMore(count(Math.min(1000, answer.count - answer.people.length)))}</Act
+      <Button onclick={() => load(last, answer!.people.length + 1000)}
+        >{say.showMore(count(Math.min(1000, answer.count - answer.people.length)))}</Button
       >
-      <span class="soft">{say.ofAreShown(count(answer.people.length), count(answer.count))}</span>
+      <span class="soft">{say.shown(count(answer.people.length), count(answer.count))}</span>
     {/if}
   {:else if answer}<p class="soft">{say.nobody}</p>
-  {:else if !refused}<Waiting says={say.findingThem} lines={4} />{/if}
+  {:else if !refused}<Loading label={say.loading} lines={4} />{/if}
 </section>
 
 <style>

@@ -24,17 +24,17 @@
   );
   const where = $derived(sources.find(({ id }) => id === source));
   const whole = ({ low, high }: { low: number; high: number }) =>
-    say.to(count(Math.round(low)), count(Math.round(high)));
+    say.toText(count(Math.round(low)), count(Math.round(high)));
 </script>
 
 <section class="sheet panel" aria-label={say.recall}>
-  <h2>{say.howMuchOfWhatThereIs(version.number)}</h2>
+  <h2>{say.recallVersion(version.number)}</h2>
   <div class="tabled">
     <Table aria-label={say.recallBySource}>
       <TableHead
         ><TableRow
-          ><TableHeader>{say.source}</TableHeader><TableHeader>{say.knownGoodsFoundOfThoseIn}</TableHeader><TableHeader
-            >{say.judgedFitsFoundOfAllVersions}</TableHeader
+          ><TableHeader>{say.source}</TableHeader><TableHeader>{say.knownGoodsFound}</TableHeader><TableHeader
+            >{say.judgedFitsFoundAcrossAllVersions}</TableHeader
           ></TableRow
         ></TableHead
       >
@@ -45,13 +45,13 @@
             <TableCell
               >{#if cell.known.inSource}{say.ofText(cell.known.found, cell.known.inSource)}
                 <span class="soft">{percentRange(wilson(cell.known.found, cell.known.inSource))}</span>{:else}<span
-                  class="soft">{say.noneKnownToBeInIt}</span
+                  class="soft">{say.noneKnownHere}</span
                 >{/if}</TableCell
             >
             <TableCell
               >{#if cell.pooled.of}{say.ofText2(cell.pooled.found, cell.pooled.of)}
                 <span class="soft">{percentRange(wilson(cell.pooled.found, cell.pooled.of))}</span>{:else}<span
-                  class="soft">{say.nobodyJudgedFitYet}</span
+                  class="soft">{say.noFitsJudgedYet}</span
                 >{/if}</TableCell
             >
           </TableRow>
@@ -60,17 +60,17 @@
     </Table>
   </div>
   <p class="soft">
-    {say.theSecondShareCountsOnlyFits}
+    {say.secondShareOnlyCoversFitsThat}
   </p>
-  <h3>{say.howManyFitsThereAre}</h3>
+  <h3>{say.fitsInTotal}</h3>
   {#if overlap?.population.length}
     <div class="tabled">
-      <Table aria-label={say.howManyFitsThereAre}>
+      <Table aria-label={say.fitsInTotal}>
         <TableHead
           ><TableRow
-            ><TableHeader>{say.sources}</TableHeader><TableHeader>{say.judgedFitsOfTheFirst}</TableHeader><TableHeader
-              >{say.foundAtTheSecondToo}</TableHeader
-            ><TableHeader>{say.fitsThereAreByBoth}</TableHeader></TableRow
+            ><TableHeader>{say.sources}</TableHeader><TableHeader>{say.judgedFitsFirst}</TableHeader><TableHeader
+              >{say.alsoFoundAtSecond}</TableHeader
+            ><TableHeader>{say.estimatedTotal}</TableHeader></TableRow
           ></TableHead
         >
         <TableBody>
@@ -88,7 +88,7 @@
       </Table>
     </div>
     <p class="soft">
-      {say.chapmansEstimateItTakesForGranted}
+      {say.chapmansEstimateItAssumesThatTwo}
     </p>
   {:else}
     <p class="soft">

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { samePeople as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { leadingJob } from '$core/people';
   import { Table, TableBody, TableCell, TableRow } from '$lib/ui/table';
-  import Tick from '$lib/ui/Tick.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import type { Answer } from '$api';
@@ -98,10 +98,10 @@
   <TableCell><b>{nameOf(pair.second.sourceId)}</b> {said(pair.people[1])}</TableCell>
 {/snippet}
 
-<section class="sheet panel" aria-label={say.theSamePersonAtSeveralSources}>
-  <h2>{say.theSamePersonAtSeveralSources}</h2>
+<section class="sheet panel" aria-label={say.samePersonAtSeveralSources}>
+  <h2>{say.samePersonAtSeveralSources}</h2>
   <p class="soft">
-    {say.recordsAreTakenForOnePerson}
+    {say.recordsWithSameEmailOrPage}
   </p>
   <Refused problem={refused} />
   <form
@@ -110,31 +110,31 @@
       void find();
     }}
   >
-    <Field label={say.aName} inline bind:value={name} maxlength="100" placeholder={say.toJoinOrSplitByHand} />
-    <Act type="submit">{say.find}</Act>
+    <TextInput label={say.name} inline bind:value={name} maxlength="100" placeholder={say.toMergeOrSplit} />
+    <Button type="submit">{say.find}</Button>
     {#if named}
-      <Act type="button" disabled={picked.length < 2 || together} onclick={() => decidePicked(true)}
-        >{say.theseTwoAreOnePerson}</Act
+      <Button type="button" disabled={picked.length < 2 || together} onclick={() => decidePicked(true)}
+        >{say.samePerson}</Button
       >
-      <Act type="button" disabled={!together} onclick={() => decidePicked(false)}>{say.theseTwoAreNot}</Act>
+      <Button type="button" disabled={!together} onclick={() => decidePicked(false)}>{say.differentPeople}</Button>
     {/if}
   </form>
   {#if named?.length}
     <div class="list">
       <div class="tabled">
-        <Table aria-label={say.recordsOfThatName}>
+        <Table aria-label={say.recordsWithThatName}>
           <TableBody>
             {#each named as one, i (`${one.sourceId} ${one.person.id}`)}
               <TableRow class={i > 0 && named[i - 1]!.number === one.number ? 'follows' : ''}>
                 <TableCell
-                  ><Tick
+                  ><Checkbox
                     label="{nameOf(one.sourceId)}: {said(one.person)}"
                     checked={picked.includes(one)}
-                    ontick={(on) => pick(one, on)}
+                    onchange={(on) => pick(one, on)}
                   /></TableCell
                 >
                 <TableCell class="soft"
-                  >{i > 0 && named[i - 1]!.number === one.number ? say.theSamePersonAsAbove : ''}</TableCell
+                  >{i > 0 && named[i - 1]!.number === one.number ? say.samePersonAsAbove : ''}</TableCell
                 >
               </TableRow>
             {/each}
@@ -142,20 +142,20 @@
         </Table>
       </div>
     </div>
-  {:else if named}<p>{say.nobodyOfThatNameWasFound}</p>{/if}
+  {:else if named}<p>{say.noVersionThisBriefFoundAnybody}</p>{/if}
   {#if pairs}
     {#if pairs.doubtful.length}
       <div class="list">
         <div class="tabled">
-          <Table aria-label={say.doubtfulPairs}>
+          <Table aria-label={say.possibleDuplicates}>
             <TableBody>
               {#each pairs.doubtful as pair (JSON.stringify([pair.first, pair.second]))}
                 <TableRow>
                   {@render both(pair)}
                   <TableCell class="soft">{pair.why}</TableCell>
                   <TableCell class="acts">
-                    <Act onclick={() => decide(pair, true)}>{say.onePerson}</Act>
-                    <Act onclick={() => decide(pair, false)}>{say.two}</Act>
+                    <Button onclick={() => decide(pair, true)}>{say.samePerson2}</Button>
+                    <Button onclick={() => decide(pair, false)}>{say.different}</Button>
                   </TableCell>
                 </TableRow>
               {/each}
@@ -163,7 +163,7 @@
           </Table>
         </div>
       </div>
-    {:else}<p>{say.noPairIsInDoubt}</p>{/if}
+    {:else}<p>{say.noPossibleDuplicates}</p>{/if}
     {#if pairs.decided.length}
       <h3>{say.decided}</h3>
       <div class="list">
@@ -173,8 +173,8 @@
               {#each pairs.decided as pair (JSON.stringify([pair.first, pair.second]))}
                 <TableRow>
                   {@render both(pair)}
-                  <TableCell>{pair.same ? say.onePerson2 : say.twoPeople}</TableCell>
-                  <TableCell class="acts"><Act onclick={() => decide(pair, null)}>{say.undo}</Act></TableCell>
+                  <TableCell>{pair.same ? say.samePerson3 : say.differentPeople2}</TableCell>
+                  <TableCell class="acts"><Button onclick={() => decide(pair, null)}>{say.undo}</Button></TableCell>
                 </TableRow>
               {/each}
             </TableBody>
@@ -182,7 +182,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<Waiting says={say.holdingRecordsAgainstEachOther} lines={4} />{/if}
+  {:else if !refused}<Loading label={say.comparingRecords} lines={4} />{/if}
 </section>
 
 <style>

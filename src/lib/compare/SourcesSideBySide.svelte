@@ -1,10 +1,10 @@
 <script lang="ts">
   import { sourcesSideBySide as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -66,39 +66,39 @@
 <section class="sheet panel" aria-label={say.twoSourcesSideBySide}>
   <header>
     <h2>{say.twoSourcesSideBySide}</h2>
-    <Pick label={say.version} value={version} onpick={(picked) => onchoose({ to: Number(picked) })}
-      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
+    <Select label={say.version} value={version} onchange={(picked) => onchoose({ to: Number(picked) })}
+      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Select
     >
-    <Pick label={say.foundAt} value={here} onpick={(picked) => onchoose({ here: picked })}
-      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
+    <Select label={say.foundAt} value={here} onchange={(picked) => onchoose({ here: picked })}
+      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Select
     >
-    <Pick label={say.andNotAt} value={there} onpick={(picked) => onchoose({ there: picked })}
-      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
+    <Select label={say.butNotAt} value={there} onchange={(picked) => onchoose({ there: picked })}
+      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Select
     >
-    <Act onclick={() => onchoose({ here: there, there: here })}>{say.turnRound}</Act>
+    <Button onclick={() => onchoose({ here: there, there: here })}>{say.swap}</Button>
   </header>
   <Refused problem={refused} />
   {#if here === there}
     <p class="soft">{say.chooseTwoSources}</p>
   {:else if answer}
     <p>
-      {say.showsOfThemShowsTooAnd(nameOf(here), count(answer.found), count(answer.both), nameOf(there))}
+      {say.showsAlsoShowsThemAndMisses(nameOf(here), count(answer.found), count(answer.both), nameOf(there))}
       <b>{say.itDoesNot(count(answer.lacking))}</b>{answer.looked < answer.lacking
-        ? say.ofTheseDrawnThroughTheDepth(count(answer.looked))
+        ? say.theseDrawnFromWholeResultWere(count(answer.looked))
         : ''}.
     </p>
     {#if reasons.length}
-      <div class="reasons" role="group" aria-label={say.whyLacksThem(nameOf(there))}>
+      <div class="reasons" role="group" aria-label={say.whyMissesThem(nameOf(there))}>
         {#each reasons as [reason, people] (reason)}
-          <Act aria-pressed={only === reason} onclick={() => (only = only === reason ? null : reason)}
-            ><b>{percent(people / answer.looked)}</b> {reason} <span class="soft">{people}</span></Act
+          <Button aria-pressed={only === reason} onclick={() => (only = only === reason ? null : reason)}
+            ><b>{percent(people / answer.looked)}</b> {reason} <span class="soft">{people}</span></Button
           >
         {/each}
       </div>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="list" role="region" aria-label={say.thoseItLacks} tabindex="0">
+      <div class="list" role="region" aria-label={say.peopleItMisses} tabindex="0">
         <div class="tabled">
-          <Table aria-label={say.peopleThatLacks(nameOf(there))}>
+          <Table aria-label={say.peopleMisses(nameOf(there))}>
             <TableHead
               ><TableRow
                 ><TableHeader>{say.name}</TableHeader><TableHeader>{say.at(nameOf(here))}</TableHeader><TableHeader
@@ -125,7 +125,7 @@
         </div>
       </div>
     {/if}
-  {:else if !refused}<Waiting says={say.lookingForEachOfThem} lines={4} />{/if}
+  {:else if !refused}<Loading label={say.checkingEachThem} lines={4} />{/if}
 </section>
 
 <style>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { versionsSideBySide as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { hasPeopleHere } from '$api/source-kinds';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { certainQuery, reading } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -81,13 +81,8 @@
   type Side = Answer<'sideBySide'>['goes'];
   const judged = ({ fits }: Side) =>
     fits.judged
-      ? say.ofJudgedAmongThemAreFits(
-          fits.count,
-          fits.judged,
-          percent(fits.count / fits.judged),
-          percentRange(fits.interval)
-        )
-      : say.nobodyJudgedAmongThemYet;
+      ? say.judgedAreFits(fits.count, fits.judged, percent(fits.count / fits.judged), percentRange(fits.interval))
+      : say.nobodyJudgedYet;
   /** How many fits a side holds, with the uncertainty of its count and of its share. */
   const fitsIn = ({ count: all, fits }: Side) => ({
     low: all.low * fits.interval.low,
@@ -96,7 +91,7 @@
   const range = ({ low, high }: { low: number; high: number }) =>
     Math.round(low) === Math.round(high)
       ? count(Math.round(low))
-      : say.to2(count(Math.round(low)), count(Math.round(high)));
+      : say.toText2(count(Math.round(low)), count(Math.round(high)));
   const cost = $derived.by(() => {
     if (!answer) return '';
     const { goes, comes } = answer;
@@ -113,7 +108,7 @@
           ? `it adds ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so about ${range(fitsIn(comes))} of all are likely fits`
           : `it adds ${about(comes.count)}, none judged yet`
       );
-    return said.length ? `${said.join('; ')}.` : say.bothFindTheSamePeopleHere;
+    return said.length ? `${said.join('; ')}.` : say.bothFindSamePeopleHere;
   });
   const chance = (p: number) => (p < 0.001 ? 'p < 0.001' : `p = ${p.toFixed(3)}`);
   const fileName = $derived(say.narrowing(from, to));
@@ -122,36 +117,36 @@
 <section class="sheet panel" aria-label={say.twoVersionsSideBySide}>
   <header>
     <h2>{say.twoVersionsSideBySide}</h2>
-    <Pick label={say.from} value={from} onpick={(picked) => onchoose({ from: Number(picked) })}
-      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
+    <Select label={say.from} value={from} onchange={(picked) => onchoose({ from: Number(picked) })}
+      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Select
     >
-    <Pick label={say.to} value={to} onpick={(picked) => onchoose({ to: Number(picked) })}
-      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Pick
+    <Select label={say.toText} value={to} onchange={(picked) => onchoose({ to: Number(picked) })}
+      >{#each versions as { number, name } (number)}<option value={number}>{number} {name}</option>{/each}</Select
     >
-    <Pick label={say.at} value={source} onpick={(picked) => onchoose({ source: picked })}
-      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Pick
+    <Select label={say.at} value={source} onchange={(picked) => onchoose({ source: picked })}
+      >{#each sources as { id, name } (id)}<option value={id}>{name}</option>{/each}</Select
     >
   </header>
   {#if from === to}
-    <p class="soft">{say.chooseTwoVersionsThatDiffer}</p>
+    <p class="soft">{say.chooseTwoDifferentVersions}</p>
   {:else}
     <div class="top">
       <div>
-        <h3>{say.whatDiffersInTheString}</h3>
-        {#if parts.length}<PartChanges {parts} />{:else}<p class="soft">{say.nothingButHowItIsWritten}</p>{/if}
+        <h3>{say.changesInString}</h3>
+        {#if parts.length}<PartChanges {parts} />{:else}<p class="soft">{say.onlySpellingDiffers}</p>{/if}
         <Refused problem={refused} />
         {#if answer}
           <p class="cost">
             {#if excluded.length}<b
-                >{say.what} {excluded.length === 1 ? say.thisExclusion : say.theseExclusions}{say.cost}</b
+                >{say.gainedAndLostBy} {excluded.length === 1 ? say.thisExclusion : say.theseExclusions}{say.cost}</b
               >{/if}
             {cost}
           </p>
           <p class="soft">
-            {say.ofThePeopleJudgedAreTreated(answer.test.before, from, answer.test.after, to)}{answer.test.before +
+            {say.peopleJudgedVersionAloneIsRight(answer.test.before, from, answer.test.after, to)}{answer.test.before +
             answer.test.after
               ? ` (McNemar’s exact test: ${chance(answer.test.p)}${answer.test.p < 0.05 ? '' : ', which could be chance'})`
-              : ''}{say.fitsGoneMissesGoneFitsCome(
+              : ''}{say.fitsLostMissesRemovedFitsGained(
               answer.test.gone.fits,
               answer.test.gone.misses,
               answer.test.come.fits,
@@ -177,14 +172,12 @@
       <div class="sides">
         {#each [['goes', 'removed'], ['comes', 'added'], ['stays', 'kept']] as const as [key, word] (key)}
           {@const side = answer[key]}
-          <Fold title={word} open={key !== 'stays' && side.shown > 0}>
+          <Accordion title={word} open={key !== 'stays' && side.shown > 0}>
             {#snippet heading()}
               <span class="n">{about(side.count)}</span>
               {word}
               <span class="soft"
-                >{side.shown
-                  ? say.ofDrawnThroughTheDepth(judged(side), side.sample.length, count(side.shown))
-                  : ''}</span
+                >{side.shown ? say.drawnFromWholeResult(judged(side), side.sample.length, count(side.shown)) : ''}</span
               >
             {/snippet}
             {#if side.sample.length}
@@ -192,10 +185,10 @@
                 <PeopleToJudge {briefId} sourceId={source} people={side.sample} label={say.people(word)} {onjudged} />
               </div>
             {:else}<p class="soft">{say.nobody}</p>{/if}
-          </Fold>
+          </Accordion>
         {/each}
       </div>
-    {:else if !refused}<Waiting says={say.comparing} lines={4} />{/if}
+    {:else if !refused}<Loading label={say.comparing} lines={4} />{/if}
   {/if}
 </section>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { certainOnly as say } from './words';
-  import Hint from '$lib/ui/Hint.svelte';
-  import OnOff from '$lib/ui/OnOff.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
+  import Toggle from '$lib/ui/Toggle.svelte';
   import { invalidateAll } from '$app/navigation';
   import { call } from '$lib/api/call';
   import { certainOnly } from './certain-only';
@@ -19,8 +19,8 @@
 </script>
 
 <div class="certain">
-  <OnOff label={say.certainOnly} on={certainOnly()} onswitch={choose} />
-  <Hint align="end" says={say.leavesOutThePeopleOfWhom}>?</Hint>
+  <Toggle label={say.certainOnly} on={certainOnly()} onchange={choose} />
+  <Tooltip align="end" text={say.hidesPeopleForWhomSourceDoesnt}>?</Tooltip>
 </div>
 
 <style>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { copyButton as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Copy from 'carbon-icons-svelte/lib/Copy.svelte';
 
@@ -21,16 +21,16 @@
       await navigator.clipboard.writeText(text);
       said = say.copied;
     } catch {
-      said = say.notAllowed;
+      said = say.couldntCopy;
     }
     timer = setTimeout(() => (said = ''), 2000);
   }
 </script>
 
-<Act onclick={copy} aria-label="{said || label}: {of}">
+<Button onclick={copy} aria-label="{said || label}: {of}">
   {#if said === 'Copied'}<Checkmark size={16} />{:else}<Copy size={16} />{/if}
   {said || label}
-</Act>
+</Button>
 
 <style>
 </style>

@@ -8,7 +8,7 @@
   const places = Object.entries(keys) as [KeyScope, Record<string, { shown: string; does: string }>][];
 </script>
 
-<Modal passiveModal hasScrollingContent bind:open modalHeading={say.keys} size="sm">
+<Modal passiveModal hasScrollingContent bind:open modalHeading={say.keyboardShortcuts} size="sm">
   {#each places as [place, list] (place)}
     <h2>{keyScopeNames[place]}</h2>
     <dl>

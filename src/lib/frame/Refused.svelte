@@ -5,7 +5,7 @@
 
   let { problem }: { problem: unknown } = $props();
 
-  const title = $derived(problem instanceof ApiProblem ? problem.title : say.unforeseenError);
+  const title = $derived(problem instanceof ApiProblem ? problem.title : say.somethingWentWrong);
   const detail = $derived(problem instanceof Error ? problem.message : String(problem));
 </script>
 

@@ -4,7 +4,7 @@
   import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
   import Light from 'carbon-icons-svelte/lib/Light.svelte';
   import { page } from '$app/state';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { Answer } from '$api';
   import { brief as briefPath, type Step } from './paths';
   import { steps } from './steps';
@@ -22,7 +22,7 @@
   <a class="logo" href="/" aria-label={say.eaveAllBriefs}><Logo /><span>{say.eave}</span></a>
   {#if brief}
     <div class="brief">{brief.name}</div>
-    <nav aria-label={say.stepsOfThisBrief}>
+    <nav aria-label={say.stepsThisBrief}>
       {#each steps as step (step.id)}
         <a
           href={briefPath(brief.id, step.id)}
@@ -43,10 +43,10 @@
   <div class="side">
     <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>{say.library}</a>
     <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>{say.sources}</a>
-    <Act look="plain" onclick={() => theme.toggle()} aria-label={say.switchBetweenLightAndDark}
-      >{#if theme.current === 'white'}<Asleep /> {say.dark}{:else}<Light /> {say.light}{/if}</Act
+    <Button kind="ghost" onclick={() => theme.toggle()} aria-label={say.switchLightAndDarkTheme}
+      >{#if theme.current === 'white'}<Asleep /> {say.dark}{:else}<Light /> {say.light}{/if}</Button
     >
-    <Act look="plain" onclick={onkeysheet} aria-label={say.keys}><Keyboard /></Act>
+    <Button kind="ghost" onclick={onkeysheet} aria-label={say.keyboardShortcuts}><Keyboard /></Button>
   </div>
 </header>
 
@@ -61,7 +61,7 @@
     gap: 20px;
   }
   a,
-  .side :global(.act.plain) {
+  .side :global(.button.ghost) {
     color: var(--ridge-ink);
     text-decoration: none;
   }
@@ -124,7 +124,7 @@
     gap: 18px;
     font-size: 13px;
   }
-  .side :global(.act.plain:is(:hover, :focus, :active)) {
+  .side :global(.button.ghost:is(:hover, :focus, :active)) {
     background: var(--ridge);
     color: var(--ridge-ink);
   }

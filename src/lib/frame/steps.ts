@@ -1,4 +1,5 @@
 import type { Answer } from '$api';
+import { plural } from '$lib/words/catalogue';
 import type { Step } from './paths';
 
 type Brief = Answer<'readBrief'>;
@@ -13,7 +14,11 @@ export const steps: readonly { id: Step; name: string; state: (brief: Brief) => 
   { id: 'wording', name: 'Wording', state: (brief) => `${brief.wordingsInUse} in use` },
   { id: 'string', name: 'String', state: (brief) => (brief.versions ? `version ${brief.versions}` : 'not run yet') },
   { id: 'trial', name: 'Trial', state: ({ judged }) => (judged === null ? '' : `${judged} judged`) },
-  { id: 'compare', name: 'Compare', state: (brief) => `${brief.versions} version${brief.versions === 1 ? '' : 's'}` },
+  {
+    id: 'compare',
+    name: 'Compare',
+    state: (brief) => plural(brief.versions, { one: '1 version', other: `${brief.versions} versions` })
+  },
   {
     id: 'harvest',
     name: 'Harvest',

@@ -2,35 +2,35 @@ import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const certainOnly = catalogue('frame/certainOnly', {
   certainOnly: 'Certain only',
-  leavesOutThePeopleOfWhom: 'Hides people for whom the source doesn’t list everything the string asks for.'
+  hidesPeopleForWhomSourceDoesnt: 'Hides people for whom the source doesn’t list everything the string asks for.'
 });
 
 export const copyButton = catalogue('frame/copyButton', {
   copied: 'Copied',
-  notAllowed: 'Couldn’t copy'
+  couldntCopy: 'Couldn’t copy'
 });
 
 export const keySheet = catalogue('frame/keySheet', {
-  keys: 'Keyboard shortcuts'
+  keyboardShortcuts: 'Keyboard shortcuts'
 });
 
 export const refused = catalogue('frame/refused', {
-  unforeseenError: 'Something went wrong'
+  somethingWentWrong: 'Something went wrong'
 });
 
 export const ridge = catalogue('frame/ridge', {
   eaveAllBriefs: 'Eave, all briefs',
   eave: 'eave',
-  stepsOfThisBrief: 'Steps of this brief',
+  stepsThisBrief: 'Steps of this brief',
   eave2: 'Eave',
   briefs: 'Briefs',
   allJobs: 'all jobs',
   library: 'Library',
   sources: 'Sources',
-  switchBetweenLightAndDark: 'Switch light and dark theme',
+  switchLightAndDarkTheme: 'Switch light and dark theme',
   dark: 'dark',
   light: 'light',
-  keys: 'Keyboard shortcuts'
+  keyboardShortcuts: 'Keyboard shortcuts'
 });
 
 export const layout = catalogue('frame/layout', {
@@ -39,9 +39,9 @@ export const layout = catalogue('frame/layout', {
 });
 
 export const errorPage = catalogue('frame/errorPage', {
-  notHere: 'Page not found',
-  thisPageCannotBeShownNow: 'Couldn’t load this page',
-  thereIsNoPageAtThis: 'There’s no page at this address. Check it for typos, or start from all briefs.',
+  pageNotFound: 'Page not found',
+  couldntLoadThisPage: 'Couldn’t load this page',
+  theresNoPageAtThisAddress: 'There’s no page at this address. Check it for typos, or start from all briefs.',
   allBriefs: 'All briefs',
-  tryAgain: 'Retry'
+  retry: 'Retry'
 });

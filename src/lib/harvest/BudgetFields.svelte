@@ -1,6 +1,6 @@
 <script lang="ts">
   import { budgetFields as say } from './words';
-  import Field from '$lib/ui/Field.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { readLimit, type Budget } from './budget';
 
   interface Props {
@@ -19,7 +19,7 @@
     newShare: budget.newShare ? String(Math.round(budget.newShare * 1000) / 10) : ''
   });
   const fields = $derived<{ key: Limit; label: string; whole: boolean; placeholder?: string }[]>([
-    { key: 'requestsPerDay', label: say.requestsADayAtMost, whole: true },
+    { key: 'requestsPerDay', label: say.requestsPerDayAtMost, whole: true },
     { key: 'records', label: say.recordsAtMost, whole: true },
     { key: 'spend', label: say.spendAtMost, whole: false },
     ...(words
@@ -44,13 +44,13 @@
 </script>
 
 {#each fields as { key, label, whole, placeholder } (key)}
-  <Field
+  <TextInput
     {label}
     value={typed[key]}
     inputmode="decimal"
     placeholder={placeholder ?? say.noLimit}
     invalid={readLimit(typed[key]) === undefined}
-    invalidText={say.aNumberAbove0OrNothing}
+    invalidText={say.numberAbove0OrNothing}
     oninput={(event: Event & { currentTarget: HTMLInputElement }) => take(key, whole, event.currentTarget.value)}
   />
 {/each}

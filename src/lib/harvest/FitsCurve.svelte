@@ -25,14 +25,14 @@
 <!-- What judging in this order saves, on those who are judged. -->
 <ChartFrame
   title={say.fitsAgainstVerdicts}
-  about={most ? say.n80OfTheFitsTookVerdicts(count(most.judged), count(most.asTheyCame)) : say.nobodyJudgedSoFarIsA}
+  about={most ? say.n80FitsTookVerdictsInSources(count(most.judged), count(most.asTheyCame)) : say.noFitsJudgedSoFar}
   file="fits-against-verdicts"
 >
   {#snippet chart()}
     <svg
       viewBox="0 0 {width} {height}"
       role="img"
-      aria-label={say.fitsInVerdictsTheTableHas(count(last.fits), count(last.verdicts))}
+      aria-label={say.fitsInVerdictsSameFiguresAs(count(last.fits), count(last.verdicts))}
     >
       {#each y.ticks(3) as tick (tick)}
         <line x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" />
@@ -48,7 +48,7 @@
       <TableHead
         ><TableRow
           ><TableHeader>{say.verdicts}</TableHeader><TableHeader>{say.fits}</TableHeader><TableHeader
-            >{say.asTheyCame}</TableHeader
+            >{say.sourceOrder}</TableHeader
           ></TableRow
         ></TableHead
       >

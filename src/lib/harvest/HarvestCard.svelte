@@ -4,7 +4,7 @@
   import { disagreements, leadingJob, countryName } from '$core/people';
   import { moment } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { Verdict } from '$core/measure';
 
   interface Props {
@@ -18,24 +18,24 @@
 </script>
 
 <!-- All records of one person, the newest first. -->
-<section class="sheet" aria-label={say.thePerson}>
+<section class="sheet" aria-label={say.person}>
   <header>
     <h2>{first?.person.name}</h2>
     <span class="give">
       {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
-        <Act
+        <Button
           aria-pressed={verdict === name}
           class={verdict === name ? 'on' : ''}
-          onclick={() => ongive(name as Verdict)}><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Act
+          onclick={() => ongive(name as Verdict)}><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Button
         >
       {/each}
     </span>
   </header>
   {#if differing.length}
-    <div class="record" role="group" aria-label={say.whereTheRecordsDisagree}>
+    <div class="record" role="group" aria-label={say.differencesBetweenRecords}>
       <p>
-        <b>{say.theRecordsDisagree}</b>
-        <span class="soft">{say.theNewestLeads(first?.sourceName, moment(first!.seenAt))}</span>
+        <b>{say.recordsDiffer}</b>
+        <span class="soft">{say.newestIsUsed(first?.sourceName, moment(first!.seenAt))}</span>
       </p>
       <dl>
         {#each differing as { field, says } (field)}
@@ -54,7 +54,7 @@
       <p>
         <b>{sourceName}</b>
         <span class="soft">{say.inText(moment(seenAt), slices.join('; '))}</span>
-        <span class="soft">{reading === 'met' ? 'certain' : say.possibleNotTold(untold.join(', '))}</span>
+        <span class="soft">{reading === 'met' ? 'certain' : say.possibleNotListed(untold.join(', '))}</span>
       </p>
       <p>
         {[job && say.at(job.title, job.company), person.place, person.country && countryName(person.country)]
@@ -84,7 +84,7 @@
   h2 {
     font-size: 15px;
   }
-  .give :global(.act.on) {
+  .give :global(.button.on) {
     background: var(--accent-2);
   }
   dl {

@@ -5,10 +5,10 @@
   import { count, percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import { sourceSign } from '$lib/marks/source-sign';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import type { HarvestPage } from './harvest-page.svelte';
 
   interface Props {
@@ -33,54 +33,59 @@
   }
 </script>
 
-<section class="sheet" aria-label={say.peopleGathered}>
+<section class="sheet" aria-label={say.peopleCollected}>
   <header>
-    <h2>{harvest.learnt ? say.theLikelyOnesFirst : say.asTheyCame}</h2>
+    <h2>{harvest.learnt ? say.mostLikelyFitsFirst : say.sourceOrder}</h2>
     <span class="soft">
-      {#if harvest.learnt}{say.learntFromVerdicts(count(harvest.learnt.judged))}{harvest.learnt.area === null
+      {#if harvest.learnt}{say.learnedFromVerdicts(count(harvest.learnt.judged))}{harvest.learnt.area === null
           ? ''
-          : say.aFitComesBeforeAMiss(percent(harvest.learnt.area))}{say.everyFourthToJudgeIsDrawn}
+          : say.ranksFitAboveMissTime(percent(harvest.learnt.area))}{say.somePeopleToJudgeAreDrawn}
       {:else}{say.judgeSomeFitsAndSomeMisses}{/if}
     </span>
-    <Act disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : say.orderAnew}</Act>
+    <Button disabled={desk.busy} onclick={desk.learn}>{desk.busy ? 'Ordering…' : say.reRank}</Button>
   </header>
   <div class="filter" role="search">
-    <Field
-      aria-label={say.wordsInNameTitleFirmOr}
-      placeholder={say.wordsInNameTitleFirmPlace}
+    <TextInput
+      aria-label={say.searchNameTitleFirmOrPlace}
+      placeholder={say.nameTitleFirmOrPlace}
       value={filter.words}
       oninput={(event: Event & { currentTarget: HTMLInputElement }) => type(event.currentTarget.value)}
     />
-    <Pick label={say.source} hideLabel value={filter.source} onpick={(source) => desk.change({ source })}>
+    <Select label={say.source} hideLabel value={filter.source} onchange={(source) => desk.change({ source })}>
       <option value="">{say.allSources}</option>
       {#each harvest.sources as one (one.sourceId)}<option value={one.sourceId}>{one.sourceName}</option>{/each}
-    </Pick>
-    <Pick label={say.country} hideLabel value={filter.country} onpick={(country) => desk.change({ country })}>
+    </Select>
+    <Select label={say.country} hideLabel value={filter.country} onchange={(country) => desk.change({ country })}>
       <option value="">{say.allCountries}</option>
       {#each facets.countries.slice(0, 60) as { value, people } (value)}<option {value}
           >{countryName(value)} ({count(people)})</option
         >{/each}
-    </Pick>
-    <Pick label={say.verdict} hideLabel value={filter.verdict} onpick={(verdict) => desk.change({ verdict })}>
+    </Select>
+    <Select label={say.verdict} hideLabel value={filter.verdict} onchange={(verdict) => desk.change({ verdict })}>
       <option value="">{say.judgedOrNot}</option>
       <option value="none">{say.notJudged}</option>
       {#each Object.entries(verdicts) as [name, { word }] (name)}<option value={name}>{word}</option>{/each}
-    </Pick>
+    </Select>
     {#if others.length}
-      <Pick label={say.overAnotherHarvest} hideLabel value={filter.notIn} onpick={(notIn) => desk.change({ notIn })}>
-        <option value="">{say.inOthersOrNot}</option>
+      <Select
+        label={say.comparedWithAnotherHarvest}
+        hideLabel
+        value={filter.notIn}
+        onchange={(notIn) => desk.change({ notIn })}
+      >
+        <option value="">{say.inAnyHarvest}</option>
         {#each others as one (one.id)}<option value={one.id}>{say.notIn(one.name)}</option>{/each}
-      </Pick>
+      </Select>
     {/if}
-    <Tick label={say.certainOnly} checked={filter.certain} ontick={(certain) => desk.change({ certain })} />
+    <Checkbox label={say.certainOnly} checked={filter.certain} onchange={(certain) => desk.change({ certain })} />
     <span class="soft" role="status">{desk.of === null ? '' : say.people(count(desk.of))}</span>
   </div>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label={say.peopleARowEach}>
+  <div class="list" bind:this={list} onscroll={scrolled} tabindex="0" role="region" aria-label={say.people2}>
     {#each desk.shown as person (person.number)}
       {@const verdict = desk.verdictOn(person)}
-      <Act
-        look="plain"
+      <Button
+        kind="ghost"
         class="row {desk.at === person.number ? 'on' : ''}"
         aria-pressed={desk.at === person.number}
         onclick={() => desk.open(person.number)}
@@ -96,7 +101,7 @@
           <b>{person.name}</b>{#if desk.drawn?.number === person.number}<small class="soft">
               {say.drawnAtRandom}</small
             >{/if}
-          <span>{person.title || say.noTitleTold}</span>
+          <span>{person.title || say.noTitleListed}</span>
           <span class="soft"
             >{[person.company, person.place || (person.country && countryName(person.country))]
               .filter(Boolean)
@@ -111,13 +116,13 @@
         <span style:color={verdict ? verdicts[verdict].colour : undefined}
           >{verdict ? `${verdicts[verdict].sign} ${verdicts[verdict].word}` : ''}</span
         >
-      </Act>
+      </Button>
     {:else}
       <p class="soft empty">
-        {harvest.people ? say.nobodyByThisFilter : say.nobodyYetPeopleAreListedEach}
+        {harvest.people ? say.noMatches : say.nobodyYetPeopleAppearHereEach}
       </p>
     {/each}
-    {#if !desk.last}<Act disabled={desk.busy} onclick={desk.more}>{say.more}</Act>{/if}
+    {#if !desk.last}<Button disabled={desk.busy} onclick={desk.more}>{say.more}</Button>{/if}
   </div>
 </section>
 
@@ -162,7 +167,7 @@
     overflow: auto;
     border-top: 1px solid var(--line);
   }
-  .list :global(.act.row.bx--btn) {
+  .list :global(.button.row.bx--btn) {
     display: grid;
     grid-template-columns: 56px 1fr 62px 56px 76px;
     gap: 8px;
@@ -175,7 +180,7 @@
     font-size: 13px;
     line-height: 1.3;
   }
-  .list :global(.act.row.on.bx--btn) {
+  .list :global(.button.row.on.bx--btn) {
     background: var(--accent-2);
   }
   .who {

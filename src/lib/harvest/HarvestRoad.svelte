@@ -33,14 +33,14 @@
   <div>
     <dd>{count(rows)}</dd>
     <dt>
-      {say.rowsCame}{missing && missing.high >= 0.5
-        ? `, ${counted(whole(missing))} ${isOver ? say.didNot : say.toCome}`
+      {say.rowsCollected}{missing && missing.high >= 0.5
+        ? `, ${counted(whole(missing))} ${isOver ? say.notCollected : say.toCollect}`
         : ''}
     </dt>
   </div>
   <div>
     <dd><Figure name="harvested" value={harvest.people}>{count(harvest.people)}</Figure></dd>
-    <dt>{say.peopleEachOnceAtSeveralSources(count(harvest.atSeveral))}</dt>
+    <dt>{say.peopleEachCountedOnceAtSeveral(count(harvest.atSeveral))}</dt>
   </div>
   <div>
     <dd>{count(harvest.certain)} · {count(harvest.people - harvest.certain)}</dd>
@@ -48,15 +48,15 @@
   </div>
   <div>
     <dd>{count(reading.judged)}</dd>
-    <dt>{say.judgedFit(count(reading.fits))}</dt>
+    <dt>{say.judgedFits(count(reading.fits))}</dt>
   </div>
   <div>
     <dd>{reading.there ? about(reading.there) : '–'}</dd>
     <dt>
-      {#if reading.there && reading.atLeast !== null}{say.fitsThereAtLeastRead(
+      {#if reading.there && reading.atLeast !== null}{say.fitsInTotalAtLeastThem(
           counted(whole(reading.there)),
           percent(reading.atLeast)
-        )}{:else}{say.fitsThereJudgeSomeDrawnAt}{/if}
+        )}{:else}{say.fitsInTotalJudgeSomeRandom}{/if}
     </dt>
   </div>
 </dl>

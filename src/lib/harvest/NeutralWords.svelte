@@ -5,9 +5,9 @@
   import type { Answer, Body } from '$api';
   import { call } from '$lib/api/call';
   import { count, counted, whole } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Hint from '$lib/ui/Hint.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
   import { curveOf, type HarvestSource, type Slice } from './slice-bar';
 
   interface Props {
@@ -58,7 +58,7 @@
   <svg
     viewBox="0 0 {width} {height}"
     role="img"
-    aria-label={say.peopleCameInRowsOfSearches(count(asked.people), count(asked.rows), points.length - 1)}
+    aria-label={say.peopleInRowsFromSearches(count(asked.people), count(asked.rows), points.length - 1)}
   >
     {#each y.ticks(3) as tick (tick)}
       <line class="rule" x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} />
@@ -79,28 +79,28 @@
   <div>
     <p>
       <b>{say.peopleInRows2(count(asked.people), count(asked.rows))}</b>
-      {say.ofSearchesTheDashedLineWould(points.length - 1)}
+      {say.fromSearchesDashedLineWouldMean(points.length - 1)}
     </p>
     <p>
-      <b>{say.aboutOfTheNext100Rows(Math.round(asked.share * 100))}</b>
-      <Hint says={say.good1953TheShareOfRows}>{say.shouldBeNew}</Hint>
+      <b>{say.aboutNext100Rows(Math.round(asked.share * 100))}</b>
+      <Tooltip text={say.good1953ShareRowsWhosePerson}>{say.shouldBeNew}</Tooltip>
     </p>
     <p>
       <b>{say.people(counted(whole(asked.unseen)))}</b>
-      <Hint says={say.chao1984FromHowManyCame}>{say.wereNotSeen}</Hint>
+      <Tooltip text={say.chao1984FromHowManyPeople}>{say.notSeenYet}</Tooltip>
     </p>
-    {#if asked.end === 'few are new'}<p><b>{say.itStoppedFewAreNew}</b></p>
-    {:else if asked.end === 'enough words'}<p><b>{say.itStoppedAfterTheLastOf}</b></p>{/if}
+    {#if asked.end === 'few are new'}<p><b>{say.stoppedFewNewPeople}</b></p>
+    {:else if asked.end === 'enough words'}<p><b>{say.stoppedAfterLastWord}</b></p>{/if}
     {#if still}
       <div class="line">
-        <Act disabled={looking} onclick={look}>{say.whichWordsNext}</Act>
-        <Field label={say.aWordOfYourOwn} inline bind:value={typed} maxlength="100" />
-        <Act disabled={typed.trim().length < 2} onclick={() => ask(typed.trim())}>{say.askWithIt}</Act>
+        <Button disabled={looking} onclick={look}>{say.nextWords}</Button>
+        <TextInput label={say.yourOwnWord} inline bind:value={typed} maxlength="100" />
+        <Button disabled={typed.trim().length < 2} onclick={() => ask(typed.trim())}>{say.search}</Button>
       </div>
       {#if offered.length}
         <p class="line">
           {#each offered as { word, fresh } (word)}
-            <Act onclick={() => ask(word)}>{word} <span class="soft">{say.newText(count(fresh))}</span></Act>
+            <Button onclick={() => ask(word)}>{word} <span class="soft">{say.newText(count(fresh))}</span></Button>
           {/each}
         </p>
       {/if}

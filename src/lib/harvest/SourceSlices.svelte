@@ -6,9 +6,9 @@
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { count, counted, whole } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import NeutralWords from './NeutralWords.svelte';
   import { drawSlices, leavesOf, sizeOf, type HarvestSource, type Slice } from './slice-bar';
@@ -30,10 +30,10 @@
   const read = $derived(leaves.filter(({ state }) => state === 'read').length);
   const words: Record<Slice['state'], string> = {
     waiting: 'waits',
-    read: say.readToItsEnd,
+    read: say.fullyRead,
     cut: 'cut',
-    stuck: say.longerThanIsShownAndNot,
-    'left out': say.leftOut
+    stuck: say.overLimitCantBeSplitFurther,
+    'left out': say.excluded
   };
   /** How many cuts a slice comes from; those it was cut out of stand before it. */
   const depths = $derived.by(() => {
@@ -63,10 +63,14 @@
 <section aria-label={say.slices(source.sourceName)}>
   <header>
     <h2>{source.sourceName}</h2>
-    {#if source.state === 'failed'}<span class="warn">{say.brokeOff}</span>{/if}
+    {#if source.state === 'failed'}<span class="warn">{say.failed}</span>{/if}
     <span class="soft">
-      {source.reported ? say.says(counted(source.reported)) : source.byHand ? say.noCountTypedYet : say.notAskedYet} ·
-      {source.shownCap === null ? say.showsEverybody : say.showsOfASearch(count(source.shownCap))}{source.spent
+      {source.reported
+        ? say.reports(counted(source.reported))
+        : source.byHand
+          ? say.noCountEnteredYet
+          : say.notSearchedYet} ·
+      {source.shownCap === null ? say.showsEveryone : say.showsUpToPerSearch(count(source.shownCap))}{source.spent
         ? ` · ${source.spent.amount.toLocaleString('en', { maximumFractionDigits: 2 })} ${source.spent.unit}s`
         : ''}
     </span>
@@ -76,13 +80,11 @@
       width="100%"
       height="38"
       role="img"
-      aria-label={say.rowsCameInOfSlices(count(source.gathered.rows), read, leaves.length)}
+      aria-label={say.rowsCollectedInSlices(count(source.gathered.rows), read, leaves.length)}
     >
       {#each drawn as { slice, x, width: wide, done, label } (slice.id)}
         <g transform="translate({x} 0)">
-          <title
-            >{say.rowsOf(slice.what, count(slice.rows), count(Math.round(sizeOf(slice))), words[slice.state])}</title
-          >
+          <title>{say.rows(slice.what, count(slice.rows), count(Math.round(sizeOf(slice))), words[slice.state])}</title>
           <rect class="there {slice.state.replace(' ', '-')}" width={Math.max(1, wide)} height="16" />
           <rect class="came" width={done} height="16" />
           {#if label}<text y="29" x="1"
@@ -93,36 +95,36 @@
     </svg>
   </div>
   <p class="soft">
-    {say.rowsInOfSlice(count(source.gathered.rows), read, leaves.length, leaves.length === 1 ? '' : 's')}{source.byHand
-      ? say.byHand
+    {say.rowsIn(count(source.gathered.rows), read, leaves.length)}{source.byHand
+      ? say.manual
       : say.requests(count(source.requests))}.
-    {#if source.missing.high < 0.5}{#if source.state === 'done'}{say.allOfItCame}{/if}
-    {:else if source.state === 'waiting'}{say.toCome(counted(whole(source.missing)))}{source.restCost && source.spent
+    {#if source.missing.high < 0.5}{#if source.state === 'done'}{say.everythingCollected}{/if}
+    {:else if source.state === 'waiting'}{say.toCollect(counted(whole(source.missing)))}{source.restCost && source.spent
         ? say.forS(counted(whole(source.restCost)), source.spent.unit)
         : ''}.
-    {:else}<b class="warn">{say.didNotCome(counted(whole(source.missing)))}</b>{/if}
-    {#each lost as one, i (i)}{say.whoseIsNotToldComesIn(one.scope, count(one.expected))}
+    {:else}<b class="warn">{say.notCollected(counted(whole(source.missing)))}</b>{/if}
+    {#each lost as one, i (i)}{say.peopleWithUnknownAreMissedAbout(one.scope, count(one.expected))}
     {/each}
     {#if source.problem}<span class="warn">{source.problem}</span>{/if}
   </p>
   {#if source.byHand}
     <p>
       <a href={briefPath(briefId, 'by-hand', { version: source.version, source: source.sourceId, harvest: harvestId })}
-        >{next ? say.runTheNextSearchByHand(next.what) : say.whatWasTypedAndPasted}</a
+        >{next ? say.runNextSearch(next.what) : say.diary}</a
       >
     </p>
   {/if}
   {#each source.slices.filter(({ words: asked }) => asked) as slice (slice.id)}
     <NeutralWords {slice} {source} {briefId} {harvestId} {still} {onchange} {onrefused} />
   {/each}
-  <Fold title={say.slicesOf(source.sourceName, source.slices.length)}>
+  <Accordion title={say.slices2(source.sourceName, source.slices.length)}>
     <div class="tabled">
       <Table>
         <TableHead
           ><TableRow
-            ><TableHeader>{say.slice}</TableHeader><TableHeader>{say.says2}</TableHeader><TableHeader
-              >{say.came}</TableHeader
-            ><TableHeader>{say.newText}</TableHeader><TableHeader>{say.state}</TableHeader><TableHeader
+            ><TableHeader>{say.slice}</TableHeader><TableHeader>{say.reported}</TableHeader><TableHeader
+              >{say.collected}</TableHeader
+            ><TableHeader>{say.newText}</TableHeader><TableHeader>{say.status}</TableHeader><TableHeader
               >{say.change}</TableHeader
             ></TableRow
           ></TableHead
@@ -134,8 +136,8 @@
                 ><span style:padding-left="{depths.get(slice.id)! * 14}px"
                   >{slice.what}{slice.cutBy
                     ? slice.cutBy.kind === 'neutral'
-                      ? say.askedWithNeutralWords
-                      : say.cutBy(cutName(slice.cutBy))
+                      ? say.searchedWithNeutralWords
+                      : say.splitBy(cutName(slice.cutBy))
                     : ''}</span
                 ></TableCell
               >
@@ -151,29 +153,30 @@
               <TableCell>{words[slice.state]}</TableCell>
               <TableCell class="acts">
                 {#if still}
-                  {#if slice.state === 'waiting'}<Act onclick={() => onchange(slice.id, { do: 'leave out' })}
-                      >{say.leaveOut}</Act
+                  {#if slice.state === 'waiting'}<Button onclick={() => onchange(slice.id, { do: 'leave out' })}
+                      >{say.exclude}</Button
                     >{/if}
-                  {#if slice.state === 'left out'}<Act onclick={() => onchange(slice.id, { do: 'take in' })}
-                      >{say.takeIn}</Act
+                  {#if slice.state === 'left out'}<Button onclick={() => onchange(slice.id, { do: 'take in' })}
+                      >{say.include}</Button
                     >{/if}
-                  {#if slice.state === 'cut'}<Act onclick={() => onchange(slice.id, { do: 'join' })}>{say.join}</Act
+                  {#if slice.state === 'cut'}<Button onclick={() => onchange(slice.id, { do: 'join' })}
+                      >{say.merge}</Button
                     >{:else if !isWithWord(slice)}
                     {#if cutting === slice.id && cuts.length}
-                      <Pick
-                        label={say.cutBy2(slice.what)}
+                      <Select
+                        label={say.splitBy2(slice.what)}
                         hideLabel
                         value=""
-                        onpick={(at) => {
+                        onchange={(at) => {
                           const cut = cuts[Number(at)];
                           if (cut) onchange(slice.id, { do: 'cut', by: cut.by });
                         }}
                       >
-                        <option value="">{say.cutBy3}</option>
+                        <option value="">{say.splitBy3}</option>
                         {#each cuts as cut, i (i)}<option value={i}>{say.parts(cut.name, cut.parts.length)}</option
                           >{/each}
-                      </Pick>
-                    {:else}<Act onclick={() => showCuts(slice.id)}>{say.cut}</Act>{/if}
+                      </Select>
+                    {:else}<Button onclick={() => showCuts(slice.id)}>{say.split}</Button>{/if}
                   {/if}
                 {/if}
                 <CopyButton text={JSON.stringify(slice.search)} label={say.copy} of={slice.what} />
@@ -183,7 +186,7 @@
         </TableBody>
       </Table>
     </div>
-  </Fold>
+  </Accordion>
 </section>
 
 <style>

@@ -3,10 +3,10 @@
   import type { Answer, Body } from '$api';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import BudgetFields from './BudgetFields.svelte';
   import { noBudget } from './budget';
@@ -34,7 +34,7 @@
   let budget: Body<'startHarvest'>['budget'] = $state({ ...noBudget });
   let starting = $state(false);
   let refused: unknown = $state(null);
-  const usualName = $derived(say.versionWhole([...new Set(taken.map((id) => versionAt[id]))].join(', ')));
+  const usualName = $derived(say.versionWholeResult([...new Set(taken.map((id) => versionAt[id]))].join(', ')));
 
   async function start(event: SubmitEvent) {
     event.preventDefault();
@@ -57,14 +57,14 @@
   }
 </script>
 
-<form class="sheet" onsubmit={start} aria-label={say.startAHarvest}>
+<form class="sheet" onsubmit={start} aria-label={say.startHarvest}>
   <p>
-    {say.aTrialReadsASampleA} <b>{say.everybody}</b>{say.homeWhereASourceShowsOnly}
+    {say.trialReadsSampleHarvestCollects} <b>{say.wholeResult}</b>{say.ifSourceOnlyShowsFirstPart}
   </p>
   <Table>
     <TableHead
       ><TableRow
-        ><TableHeader>{say.gatherFrom}</TableHeader><TableHeader>{say.version}</TableHeader><TableHeader
+        ><TableHeader>{say.collectFrom}</TableHeader><TableHeader>{say.version}</TableHeader><TableHeader
           >{say.shows}</TableHeader
         ><TableHeader>{say.price}</TableHeader></TableRow
       ></TableHead
@@ -74,14 +74,14 @@
         {@const { limits, price } = source.sheet}
         <TableRow>
           <TableCell
-            ><Tick
+            ><Checkbox
               label={source.name}
               checked={taken.includes(source.id)}
-              ontick={(on) => (taken = on ? [...taken, source.id] : taken.filter((id) => id !== source.id))}
+              onchange={(on) => (taken = on ? [...taken, source.id] : taken.filter((id) => id !== source.id))}
             /></TableCell
           >
           <TableCell
-            ><Pick label={say.versionAt(source.name)} hideLabel bind:value={versionAt[source.id]}>
+            ><Select label={say.versionAt(source.name)} hideLabel bind:value={versionAt[source.id]}>
               {#each versions as version (version.number)}
                 <option value={version.number}
                   >{version.number}{version.name && ` ${version.name}`}{chosen.get(source.id) === version.number
@@ -89,14 +89,14 @@
                     : ''}</option
                 >
               {/each}
-            </Pick></TableCell
+            </Select></TableCell
           >
           <TableCell
             >{limits.shown === null
               ? source.kind === 'by-hand'
                 ? '–'
                 : 'everybody'
-              : say.theFirst(count(limits.shown))}{source.kind === 'by-hand' ? say.byHand : ''}</TableCell
+              : say.first(count(limits.shown))}{source.kind === 'by-hand' ? say.manual : ''}</TableCell
           >
           <TableCell
             >{price
@@ -108,10 +108,10 @@
     </TableBody>
   </Table>
   <div class="limits">
-    <Field label={say.name} bind:value={name} placeholder={usualName} maxlength="200" />
+    <TextInput label={say.name} bind:value={name} placeholder={usualName} maxlength="200" />
     <BudgetFields bind:budget words />
-    <Act look="main" type="submit" disabled={starting || !taken.length || !versions.length}
-      >{starting ? 'Starting…' : say.startTheHarvest}</Act
+    <Button kind="primary" type="submit" disabled={starting || !taken.length || !versions.length}
+      >{starting ? 'Starting…' : say.startHarvest2}</Button
     >
   </div>
   <Refused problem={refused} />

@@ -3,7 +3,7 @@
   import { onMount } from 'svelte';
   import Close from 'carbon-icons-svelte/lib/Close.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
 
   let { demo, empty }: { demo: { id: string }; empty: { id: string } | null } = $props();
 
@@ -17,16 +17,16 @@
 </script>
 
 {#if shown}
-  <section class="sheet" aria-label={say.aShortWayThroughEave}>
-    <h2>{say.aShortWayThroughAFinished}</h2>
+  <section class="sheet" aria-label={say.tourEave}>
+    <h2>{say.tourFinishedDemo}</h2>
     <ol>
-      <li><a href={briefPath(demo.id, 'persona')}>{say.whoIsWanted}</a>{say.asFacts}</li>
-      <li><a href={briefPath(demo.id, 'string')}>{say.theString}</a>{say.andWhatEachPartIsWorth}</li>
+      <li><a href={briefPath(demo.id, 'persona')}>{say.whoYoureLookingFor}</a>{say.asFacts}</li>
+      <li><a href={briefPath(demo.id, 'string')}>{say.string}</a>{say.andWhatEachPartDoes}</li>
       <li><a href={briefPath(demo.id, 'trial')}>{say.whoItReallyFinds}</a>{say.judged}</li>
       <li><a href={briefPath(demo.id, 'compare')}>{say.whichVersionIsBest}</a>{say.proven}</li>
-      {#if empty}<li><a href={briefPath(empty.id, 'persona')}>{say.beginOneOfYourOwn}</a></li>{/if}
+      {#if empty}<li><a href={briefPath(empty.id, 'persona')}>{say.startYourOwn}</a></li>{/if}
     </ol>
-    <Act look="plain" aria-label={say.closeTheShortWayThroughEave} onclick={dismiss}><Close /></Act>
+    <Button kind="ghost" aria-label={say.closeTour} onclick={dismiss}><Close /></Button>
   </section>
 {/if}
 

@@ -1,31 +1,31 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const firstSteps = catalogue('home/firstSteps', {
-  aShortWayThroughEave: 'Tour of Eave',
-  aShortWayThroughAFinished: 'Tour of the finished demo',
-  whoIsWanted: 'Who you’re looking for',
+  tourEave: 'Tour of Eave',
+  tourFinishedDemo: 'Tour of the finished demo',
+  whoYoureLookingFor: 'Who you’re looking for',
   asFacts: ', as facts',
-  theString: 'The string',
-  andWhatEachPartIsWorth: ', and what each part does',
+  string: 'The string',
+  andWhatEachPartDoes: ', and what each part does',
   whoItReallyFinds: 'Who it really finds',
   judged: ', judged',
   whichVersionIsBest: 'Which version is best',
   proven: ', proven',
-  beginOneOfYourOwn: 'Start your own',
-  closeTheShortWayThroughEave: 'Close the tour'
+  startYourOwn: 'Start your own',
+  closeTour: 'Close the tour'
 });
 
 export const homePage = catalogue('home/homePage', {
   briefs: 'Briefs',
-  aBriefIsOneProspectingJob:
+  briefIsOneProspectingJobWho:
     'A brief is one prospecting job: who you’re looking for, the strings that find them, and proof of which string is best.',
-  nameOfTheNewBrief: 'Name of the new brief',
+  nameNewBrief: 'Name of the new brief',
   newBrief: 'New brief',
-  openAFile: 'Import file',
-  moreToDoWithBriefs: 'More actions',
-  putTheDemoBack: 'Reset demo',
+  importFile: 'Import file',
+  moreActions: 'More actions',
+  resetDemo: 'Reset demo',
   noBriefYet: 'No brief yet',
-  giveTheJobANameAbove:
+  nameJobAboveForExampleAfter:
     'Name the job above, for example after the product and the market, then describe who you’re looking for. Eave writes the string from that.',
   archived: 'archived',
   versions: 'versions',
@@ -33,22 +33,22 @@ export const homePage = catalogue('home/homePage', {
   shortlisted: 'shortlisted',
   changed: 'changed',
   rename: 'Rename',
-  copy: 'Duplicate',
-  bringBack: 'Restore',
+  duplicate: 'Duplicate',
+  restore: 'Restore',
   archive: 'Archive',
   deleteText: 'Delete',
   hide: 'Hide',
   show: 'Show',
   archived2: (archived: Said) => `${archived} archived`,
-  renameTheBrief: 'Rename the brief',
-  leaveIt: 'Cancel',
+  renameBrief: 'Rename the brief',
+  cancel: 'Cancel',
   name: 'Name',
-  putTheDemoBack2: 'Reset the demo?',
-  putItBack: 'Reset',
-  theDemosTwoBriefsAreMade:
+  resetDemo2: 'Reset the demo?',
+  reset: 'Reset',
+  thisRecreatesDemosTwoBriefsWith:
     'This recreates the demo’s two briefs with their versions, trials and verdicts. Changes you made to them are lost. Your own briefs aren’t affected. It takes about a minute.',
   deleteThisBrief: 'Delete this brief?',
-  deleteForGood: 'Delete',
-  goesWithItsVersionsItsTrials: (name: Said, versions: Said) =>
+  deleteText2: 'Delete',
+  thisDeletesWithItsVersionsIts: (name: Said, versions: Said) =>
     `This deletes “${name}” with its ${versions} versions, its trials and its verdicts. You can’t undo this.`
 });

@@ -2,7 +2,7 @@
   import { filePreview as say } from './words';
   import type { Answer } from '$api';
   import { columnFields, type ColumnField } from '$core/formats';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
 
   interface Props {
@@ -16,7 +16,7 @@
 
 <!-- The first rows of a file, and what each of its columns holds. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="preview" role="region" aria-label={say.firstRowsOfTheFile} tabindex="0">
+<div class="preview" role="region" aria-label={say.firstRowsFile} tabindex="0">
   <div class="tabled">
     <Table>
       <TableHead>
@@ -24,10 +24,10 @@
           {#each columns as column, i (i)}
             <TableHeader>
               <b>{column.name || say.column(i + 1)}</b>
-              <Pick aria-label={say.whatColumnHolds(column.name || i + 1)} bind:value={mapping[i]}>
+              <Select aria-label={say.fieldForColumn(column.name || i + 1)} bind:value={mapping[i]}>
                 {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option
                   >{/each}
-              </Pick>
+              </Select>
             </TableHeader>
           {/each}
         </TableRow>

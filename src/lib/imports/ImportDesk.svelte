@@ -4,10 +4,10 @@
   import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
   import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Acts from '$lib/ui/Acts.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ButtonSet from '$lib/ui/ButtonSet.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { onMount, tick } from 'svelte';
   import { call } from '$lib/api/call';
   import { watchAll } from '$lib/kept/changes';
@@ -22,11 +22,11 @@
   import type { Answer } from '$api';
 
   interface Props {
-    /** Files imported before, which a newer one may take the place of. */
+    /** Earlier imports that this file may update. */
     files: readonly { id: string; name: string }[];
-    /** Briefs whose lists the people of a file can be put on. */
+    /** Briefs whose lists the people of the file can join. */
     briefs: readonly { id: string; name: string }[];
-    /** The list that is chosen at first, as `contacted BRIEF`. */
+    /** The list chosen at first, as `contacted BRIEF`. */
     onto?: string;
     ondone: () => void;
   }
@@ -44,7 +44,6 @@
   /** The imported file that the new one takes the place of; empty for a new source. */
   // svelte-ignore state_referenced_locally
   let into = $state(onto);
-  /** A list that was chosen instead of a source. */
   const list = $derived(readOnto(into));
   /** What is done with a row that has a cell which is not what its column holds. */
   let badCells: 'empty' | 'skip' = $state('empty');
@@ -157,7 +156,7 @@
         <TableHead
           ><TableRow
             ><TableHeader>{say.row}</TableHeader><TableHeader>{say.line}</TableHeader><TableHeader
-              >{say.whatIsWrong}</TableHeader
+              >{say.problem}</TableHeader
             ></TableRow
           ></TableHead
         >
@@ -169,28 +168,28 @@
         </TableBody>
       </Table>
     </div>
-    <Act onclick={() => saveErrors(outcome)}>{say.saveAsCsv}</Act>
+    <Button onclick={() => saveErrors(outcome)}>{say.downloadCsv}</Button>
     {#if outcome.skipped + outcome.leftOut + outcome.emptied > outcome.errors.length}<p class="soft">
         {say.andMore(count(outcome.skipped + outcome.leftOut + outcome.emptied - outcome.errors.length))}
       </p>{/if}
   {/if}
 {/snippet}
 
-<section class="sheet" aria-label={say.importAFileOfPeople}>
-  <h2>{say.importAFileOfPeople}</h2>
+<section class="sheet" aria-label={say.importFilePeople}>
+  <h2>{say.importFilePeople}</h2>
   <ProgressIndicator currentIndex={step} preventChangeOnClick>
-    <ProgressStep label={say.chooseAFile} complete={step > 0} current={step === 0} />
+    <ProgressStep label={say.chooseFile} complete={step > 0} current={step === 0} />
     <ProgressStep label={say.matchColumns} complete={step > 1} current={step === 1} />
-    <ProgressStep label={say.bringIn} complete={job?.state === 'done'} current={step === 2} />
+    <ProgressStep label={say.reviewAndImport} complete={job?.state === 'done'} current={step === 2} />
   </ProgressIndicator>
   {#if !job || job.state === 'done'}
     {#if job?.state === 'done'}<p class="done" role="status">✓ {job.outcome?.message}</p>
       {#if job.outcome?.errors.length}{@render errorsOf(job.outcome)}{/if}{/if}
     <p class="soft">
-      {say.csvOrXlsxWithAHeading}
+      {say.csvOrXlsxWithHeaderRow}
     </p>
     <FileUploaderDropContainer
-      labelText={uploading ? say.reading(uploading) : say.fileOfPeopleDropItHere}
+      labelText={uploading ? say.reading(uploading) : say.dropFilePeopleHereOrChoose}
       accept={['.csv', '.tsv', '.txt', '.jsonl', '.ndjson', '.xlsx', 'text/csv', 'application/jsonl']}
       on:change={({ detail }: CustomEvent<readonly File[]>) => receive(detail[0])}
     />
@@ -207,8 +206,8 @@
     {#if isUnderWay(job)}
       <p role="status">
         {job.outcome ? say.rowsRead(count(job.outcome.rows)) : say.starting}
-        <ProgressBar size="sm" max={1} value={share} labelText={say.shareOfTheFileRead} hideLabel />
-        <Act onclick={stop}>{say.stop}</Act>
+        <ProgressBar size="sm" max={1} value={share} labelText={say.shareFileRead} hideLabel />
+        <Button onclick={stop}>{say.stop}</Button>
       </p>
     {:else}
       {#if job.outcome?.message}
@@ -222,29 +221,32 @@
       <ImportValues importId={job.id} {mapping} ready={job.state === 'ready' && !beginning} bind:read bind:values />
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <div class="acts">
-        <Pick label={say.itIs} bind:value={into}>
-          <option value="">{say.aNewSource}</option>
-          {#each files as file (file.id)}<option value={file.id}>{say.aNewerFileOf(file.name)}</option>{/each}
+        <Select label={say.importAs} bind:value={into}>
+          <option value="">{say.newSource}</option>
+          {#each files as file (file.id)}<option value={file.id}>{say.update(file.name)}</option>{/each}
           {#each briefs as brief (brief.id)}
-            <option value="contacted {brief.id}">{say.peopleContactedOf(brief.name)}</option>
-            <option value="known {brief.id}">{say.knownGoodsOf(brief.name)}</option>
-            <option value="customers {brief.id}">{say.customersLeftOutOfTheShortlists(brief.name)}</option>
+            <option value="contacted {brief.id}">{say.peopleAlreadyContactedFor(brief.name)}</option>
+            <option value="known {brief.id}">{say.knownGoodsFor(brief.name)}</option>
+            <option value="customers {brief.id}">{say.customersExcludedFromShortlists(brief.name)}</option>
           {/each}
-          <option value="objected">{say.peopleWhoObjectedTheyAreErased}</option>
-        </Pick>
-        {#if !into}<Field label={say.nameOfTheSource} inline bind:value={name} maxlength="100" />{/if}
-        <Pick label={say.aCellThatIsNotWhat} bind:value={badCells}>
-          <option value="empty">{say.isLeftEmpty}</option>
-          <option value="skip">{say.leavesItsRowOut}</option>
-        </Pick>
-        <Acts>
-          <Act look="main" disabled={fault !== null || !name.trim()} onclick={() => start(false)}>{say.importText}</Act>
+          <option value="objected">{say.peopleWhoObjectedErasedEverywhere}</option>
+        </Select>
+        {#if !into}<TextInput label={say.sourceName} inline bind:value={name} maxlength="100" />{/if}
+        <Select label={say.invalidCells} bind:value={badCells}>
+          <option value="empty">{say.leaveEmpty}</option>
+          <option value="skip">{say.skipRow}</option>
+        </Select>
+        <ButtonSet>
+          <Button kind="primary" disabled={fault !== null || !name.trim()} onclick={() => start(false)}
+            >{say.importText}</Button
+          >
           {#if job.outcome?.errors.length}
-            <Act disabled={fault !== null || !name.trim()} onclick={() => start(true)}>{say.importWithoutThoseRows}</Act
+            <Button disabled={fault !== null || !name.trim()} onclick={() => start(true)}
+              >{say.importWithoutTheseRows}</Button
             >
           {/if}
-          <Act onclick={stop}>{say.throwTheFileAway}</Act>
-        </Acts>
+          <Button onclick={stop}>{say.discardFile}</Button>
+        </ButtonSet>
       </div>
     {/if}
   {/if}

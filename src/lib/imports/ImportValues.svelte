@@ -7,8 +7,8 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import type { Answer } from '$api';
   import { toMend } from './to-mend';
@@ -62,7 +62,7 @@
   const rows = $derived(read?.told.values.map((value, i) => ({ ...value, i })) ?? []);
   const mend = $derived(toMend(rows));
   const shown = $derived(all ? rows : mend);
-  const how: Record<string, string> = { name: say.byItsName, likeness: 'likely', memory: say.asBefore };
+  const how: Record<string, string> = { name: say.byName, likeness: 'likely', memory: say.asBefore };
   const choose = (i: number, standard: string | null) =>
     (values = values.map((value, at) => (at === i ? { ...value, standard } : value)));
   const items = $derived(
@@ -77,25 +77,25 @@
 
 <!-- What the values of a file's columns become, to be looked through before anything is kept. -->
 {#if read && rows.length}
-  <section aria-label={say.whatTheValuesMean}>
+  <section aria-label={say.values}>
     <p>
-      <b>{say.ofDifferentValuesAreKnownBy(count(rows.length - mend.length), count(rows.length))}</b>
-      {#if mend.length}{say.theseAreNotWhatTheyBecome(count(mend.length))}{/if}
-      {#if read.told.more}{say.rareValuesMoreAreReadBy(count(read.told.more))}{/if}
+      <b>{say.differentValuesWereRecognized(count(rows.length - mend.length), count(rows.length))}</b>
+      {#if mend.length}{say.theseWerentYouCanChangeWhat(count(mend.length))}{/if}
+      {#if read.told.more}{say.moreRareValuesAreReadBy(count(read.told.more))}{/if}
       {#if rows.length > mend.length}
-        <Act onclick={() => (all = !all)}>{all ? say.showThoseToLookAt : say.showAll}</Act>
+        <Button onclick={() => (all = !all)}>{all ? say.showValuesToCheck : say.showAll}</Button>
       {/if}
     </p>
     {#if shown.length}
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="tabled" role="region" aria-label={say.valuesOfTheFile} tabindex="0">
+      <div class="tabled" role="region" aria-label={say.valuesInFile} tabindex="0">
         <Table>
           <TableHead>
             <TableRow>
-              <TableHeader>{say.column}</TableHeader><TableHeader>{say.inTheFile}</TableHeader><TableHeader
+              <TableHeader>{say.column}</TableHeader><TableHeader>{say.inFile}</TableHeader><TableHeader
                 >{say.rows}</TableHeader
               >
-              <TableHeader>{say.becomes}</TableHeader><TableHeader>{say.read}</TableHeader>
+              <TableHeader>{say.becomes}</TableHeader><TableHeader>{say.recognized}</TableHeader>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -106,8 +106,8 @@
                 <TableCell class="number">{count(times)}</TableCell>
                 <TableCell>
                   {#if field === 'headcount'}
-                    <Field
-                      aria-label={say.peopleThatMeans(text)}
+                    <TextInput
+                      aria-label={say.numberPeopleMeans(text)}
                       placeholder={say.asWritten}
                       value={values[i]?.standard ?? ''}
                       onchange={(e) => choose(i, e.currentTarget.value.trim() || null)}
@@ -115,7 +115,7 @@
                   {:else}
                     <ComboBox
                       size="sm"
-                      labelText={say.whatBecomes(text)}
+                      labelText={say.newValueFor(text)}
                       hideLabel
                       placeholder={say.asWritten}
                       items={items[field] ?? []}
@@ -127,7 +127,7 @@
                     />
                   {/if}
                 </TableCell>
-                <TableCell>{(by && how[by]) ?? say.notKnown}</TableCell>
+                <TableCell>{(by && how[by]) ?? say.notRecognized}</TableCell>
               </TableRow>
             {/each}
           </TableBody>
@@ -136,7 +136,7 @@
     {/if}
   </section>
 {:else if ready && !read && !refused && mapping.some(isStandardField)}
-  <InlineLoading description={say.goingThroughTheFilesValues} />
+  <InlineLoading description={say.readingFilesValues} />
 {/if}
 <Refused problem={refused} />
 

@@ -1,68 +1,68 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const filePreview = catalogue('imports/filePreview', {
-  firstRowsOfTheFile: 'First rows of the file',
+  firstRowsFile: 'First rows of the file',
   column: (i: Said) => `column ${i}`,
-  whatColumnHolds: (name: Said) => `Field for column ${name}`
+  fieldForColumn: (name: Said) => `Field for column ${name}`
 });
 
 export const importDesk = catalogue('imports/importDesk', {
   row: 'Row',
   line: 'Line',
-  whatIsWrong: 'Problem',
-  saveAsCsv: 'Download CSV',
+  problem: 'Problem',
+  downloadCsv: 'Download CSV',
   andMore: (skipped: Said) => `and ${skipped} more`,
-  importAFileOfPeople: 'Import a file of people',
-  chooseAFile: 'Choose a file',
+  importFilePeople: 'Import a file of people',
+  chooseFile: 'Choose a file',
   matchColumns: 'Match columns',
-  bringIn: 'Review and import',
-  csvOrXlsxWithAHeading:
+  reviewAndImport: 'Review and import',
+  csvOrXlsxWithHeaderRow:
     'CSV or XLSX with a header row, or JSON Lines, up to 500,000 people. In a workbook, Eave reads the first sheet that has rows. The file stays on this machine.',
   reading: (uploading: Said) => `Reading ${uploading}…`,
-  fileOfPeopleDropItHere: 'Drop a file of people here, or choose one',
+  dropFilePeopleHereOrChoose: 'Drop a file of people here, or choose one',
   bytes: (bytes: Said) => `${bytes} bytes,`,
   jsonLines: 'JSON Lines',
   columns: (encoding: Said, length: Said) => `, ${encoding}, ${length} columns`,
   rowsRead: (rows: Said) => `${rows} rows read`,
   starting: 'Starting',
-  shareOfTheFileRead: 'Share of the file read',
+  shareFileRead: 'Share of the file read',
   stop: 'Stop',
-  itIs: 'Import as',
-  aNewSource: 'a new source',
-  aNewerFileOf: (name: Said) => `an update of ${name}`,
-  peopleContactedOf: (name: Said) => `people already contacted, for ${name}`,
-  knownGoodsOf: (name: Said) => `known-goods, for ${name}`,
-  customersLeftOutOfTheShortlists: (name: Said) => `customers, excluded from the shortlists of ${name}`,
-  peopleWhoObjectedTheyAreErased: 'people who objected (erased everywhere)',
-  nameOfTheSource: 'Source name',
-  aCellThatIsNotWhat: 'Invalid cells',
-  isLeftEmpty: 'leave empty',
-  leavesItsRowOut: 'skip the row',
+  importAs: 'Import as',
+  newSource: 'a new source',
+  update: (name: Said) => `an update of ${name}`,
+  peopleAlreadyContactedFor: (name: Said) => `people already contacted, for ${name}`,
+  knownGoodsFor: (name: Said) => `known-goods, for ${name}`,
+  customersExcludedFromShortlists: (name: Said) => `customers, excluded from the shortlists of ${name}`,
+  peopleWhoObjectedErasedEverywhere: 'people who objected (erased everywhere)',
+  sourceName: 'Source name',
+  invalidCells: 'Invalid cells',
+  leaveEmpty: 'leave empty',
+  skipRow: 'skip the row',
   importText: 'Import',
-  importWithoutThoseRows: 'Import without these rows',
-  throwTheFileAway: 'Discard file'
+  importWithoutTheseRows: 'Import without these rows',
+  discardFile: 'Discard file'
 });
 
 export const importValues = catalogue('imports/importValues', {
-  whatTheValuesMean: 'Values',
-  ofDifferentValuesAreKnownBy: (length: Said, length2: Said) =>
+  values: 'Values',
+  differentValuesWereRecognized: (length: Said, length2: Said) =>
     `${length} of ${length2} different values were recognized.`,
-  theseAreNotWhatTheyBecome: (length: Said) =>
+  theseWerentYouCanChangeWhat: (length: Said) =>
     `These ${length} weren’t. You can change what they become; Eave remembers it for the next file.`,
-  rareValuesMoreAreReadBy: (more: Said) => `${more} more rare values are read by name.`,
-  showThoseToLookAt: 'Show values to check',
+  moreRareValuesAreReadBy: (more: Said) => `${more} more rare values are read by name.`,
+  showValuesToCheck: 'Show values to check',
   showAll: 'Show all',
-  valuesOfTheFile: 'Values in the file',
+  valuesInFile: 'Values in the file',
   column: 'Column',
-  inTheFile: 'In the file',
+  inFile: 'In the file',
   rows: 'Rows',
   becomes: 'Becomes',
-  read: 'Recognized',
-  peopleThatMeans: (text: Said) => `Number of people “${text}” means`,
+  recognized: 'Recognized',
+  numberPeopleMeans: (text: Said) => `Number of people “${text}” means`,
   asWritten: 'as written',
-  whatBecomes: (text: Said) => `New value for “${text}”`,
-  notKnown: 'not recognized',
-  goingThroughTheFilesValues: 'Reading the file’s values',
-  byItsName: 'by name',
+  newValueFor: (text: Said) => `New value for “${text}”`,
+  notRecognized: 'not recognized',
+  readingFilesValues: 'Reading the file’s values',
+  byName: 'by name',
   asBefore: 'as before'
 });

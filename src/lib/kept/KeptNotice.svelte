@@ -1,7 +1,7 @@
 <script lang="ts" generics="T">
   import { keptNotice as say } from './words';
-  import Sure from '$lib/ui/Sure.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { beforeNavigate, goto } from '$app/navigation';
   import InlineNotification from 'carbon-components-svelte/src/Notification/InlineNotification.svelte';
   import { keysOf } from '$lib/frame/keys';
@@ -56,31 +56,31 @@
 
 <span class="state" role="status" data-state={document.state}>{said}</span>
 {#if history}
-  <Act disabled={!document.canUndo} onclick={() => document.undo()}>{say.undo}</Act>
-  <Act disabled={!document.canRedo} onclick={() => document.redo()}>{say.redo}</Act>
+  <Button disabled={!document.canUndo} onclick={() => document.undo()}>{say.undo}</Button>
+  <Button disabled={!document.canRedo} onclick={() => document.redo()}>{say.redo}</Button>
 {/if}
 
-<Sure
+<ConfirmDialog
   size="xs"
   open={leaving !== null}
-  heading={say.leaveWhatIsNotKept}
-  yes={say.leave}
-  no={say.stay}
-  onyes={goAllTheSame}
+  heading={say.discardUnsavedChanges}
+  confirm={say.discard}
+  cancel={say.stay}
+  onconfirm={goAllTheSame}
   onclose={() => (leaving = null)}
 >
-  {say.whatYouChangedHereIsNot}
-</Sure>
+  {say.yourLatestChangesArentSavedYet}
+</ConfirmDialog>
 
 {#if document.message}
   <div class="notice">
     <InlineNotification lowContrast kind="warning" hideCloseButton title={said} subtitle={document.message}>
       <svelte:fragment slot="actions">
         {#if document.state === 'conflict'}
-          <Act onclick={() => document.keepMine()}>{say.keepMine}</Act>
-          <Act onclick={() => document.takeTheirs()}>{say.takeTheirs}</Act>
+          <Button onclick={() => document.keepMine()}>{say.keepMine}</Button>
+          <Button onclick={() => document.takeTheirs()}>{say.useTheirs}</Button>
         {:else if document.state === 'waiting'}
-          <Act onclick={() => document.flush()}>{say.tryNow}</Act>
+          <Button onclick={() => document.flush()}>{say.retryNow}</Button>
         {/if}
       </svelte:fragment>
     </InlineNotification>
@@ -101,7 +101,7 @@
     z-index: 30;
     max-width: 640px;
   }
-  .notice :global(.act.bx--btn) {
+  .notice :global(.button.bx--btn) {
     margin: 8px 4px;
     white-space: nowrap;
   }

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { wordSetForm as say } from './words';
-  import TextBox from '$lib/ui/TextBox.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Acts from '$lib/ui/Acts.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ButtonSet from '$lib/ui/ButtonSet.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { namedSetSchema, setQueries, type NamedSet, print } from '$core/language';
   import type { Answer } from '$api';
@@ -81,37 +81,38 @@
 >
   <div class="line">
     {#if set}<h2 class="mono">@{set.name}</h2>{:else}
-      <Field label={say.name} inline bind:value={name} maxlength="60" placeholder={say.qualityHeads} />
+      <TextInput label={say.name} inline bind:value={name} maxlength="60" placeholder={say.qualityHeads} />
     {/if}
-    <Pick bind:value={kind} aria-label={say.meantToBe}>
-      <option value="wanted">{say.wanted}</option>
-      <option value="unwanted">{say.toExclude}</option>
-    </Pick>
-    <Field label={say.note} inline bind:value={note} maxlength="500" />
+    <Select bind:value={kind} aria-label={say.usedTo}>
+      <option value="wanted">{say.findPeople}</option>
+      <option value="unwanted">{say.excludePeople}</option>
+    </Select>
+    <TextInput label={say.note} inline bind:value={note} maxlength="500" />
   </div>
-  <TextBox label={say.wordingsOneALineAWord} rows="12" bind:value={lines} spellcheck="false" />
+  <TextArea label={say.oneWordingPerLineWordSeveral} rows="12" bind:value={lines} spellcheck="false" />
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {#if asking && set}
     <p class="ask" role="alert">
-      {say.thisChangesTheStringIn(set.usedIn.map((brief) => `“${brief.name}”`).join(', '))}
+      {say.thisChangesStringInSavedVersions(set.usedIn.map((brief) => `“${brief.name}”`).join(', '))}
     </p>
-    <Acts>
-      <Act type="submit" look="main"
-        >{say.changeItIn} {set.usedIn.length === 1 ? say.thisString : say.all(set.usedIn.length)}</Act
+    <ButtonSet>
+      <Button type="submit" kind="primary"
+        >{say.changeItIn} {set.usedIn.length === 1 ? say.thisString : say.all(set.usedIn.length)}</Button
       >
-      <Act type="button" onclick={() => (asking = false)}>{say.leaveIt}</Act>
-    </Acts>
+      <Button type="button" onclick={() => (asking = false)}>{say.cancel}</Button>
+    </ButtonSet>
   {/if}
   <div class="line">
-    <Act type="submit" look="main" disabled={!read.success || !changed || asking}
-      >{set ? say.keep : say.addToTheLibrary}</Act
+    <Button type="submit" kind="primary" disabled={!read.success || !changed || asking}
+      >{set ? say.save : say.addToLibrary}</Button
     >
     {#if set}
-      <Act type="button" disabled={set.usedIn.length > 0} onclick={() => onremove(set.name)}>{say.deleteText}</Act>
-      {#if set.usedIn.length}<span class="soft">{say.notWhileAStringUsesIt}</span>{/if}
+      <Button type="button" disabled={set.usedIn.length > 0} onclick={() => onremove(set.name)}>{say.deleteText}</Button
+      >
+      {#if set.usedIn.length}<span class="soft">{say.stringStillUsesIt}</span>{/if}
     {/if}
-    {#if written}<CopyButton text={written} label={say.copyAsAGroup} of={set?.name ?? say.theNewSet} />{/if}
-    <Act type="button" onclick={() => onopen(null)}>{say.close}</Act>
+    {#if written}<CopyButton text={written} label={say.copyAsGroup} of={set?.name ?? say.newSet} />{/if}
+    <Button type="button" onclick={() => onopen(null)}>{say.close}</Button>
   </div>
 </form>
 

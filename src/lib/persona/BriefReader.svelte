@@ -1,6 +1,6 @@
 <script lang="ts">
   import { briefReader as say } from './words';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import { type Regions } from '$core/people';
   import { personaFromText, type BriefFact } from '$core/persona';
   import FactsRead from './FactsRead.svelte';
@@ -16,15 +16,10 @@
   const reading = $derived(text.trim() ? personaFromText(text.slice(0, 50_000), regions) : null);
 </script>
 
-<section class="sheet" aria-label={say.readAWrittenBrief}>
+<section class="sheet" aria-label={say.importFromText}>
   <div>
-    <h2>{say.readAWrittenBrief}</h2>
-    <TextBox
-      rows="9"
-      aria-label={say.theBriefAsItWasWritten}
-      placeholder={say.pasteAPageOfTextWhat}
-      bind:value={text}
-    />
+    <h2>{say.importFromText}</h2>
+    <TextArea rows="9" aria-label={say.textBrief} placeholder={say.pastePageTextWhatIsSold} bind:value={text} />
     {#if reading?.unread.length}
       <p class="soft">{say.notUnderstood} {reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}</p>
     {/if}

@@ -48,7 +48,7 @@
     bind:selectedId={picked}
     shouldFilterItem={(item: { id: string; text: string }, value: string) =>
       !value || `${item.text} ${item.id}`.toLowerCase().includes(value.toLowerCase())}
-    helperText={typed ? say.enterAddsWhatIsMarkedOr : hint}
+    helperText={typed ? say.pressEnterToAddHighlightedItem : hint}
     invalid={invalid !== undefined}
     invalidText={invalid ?? ''}
     on:select={({ detail }: CustomEvent<{ selectedId: string }>) => add(detail.selectedId)}
@@ -61,7 +61,7 @@
         <Tag
           filter
           size="sm"
-          title={say.takeOut(name)}
+          title={say.remove(name)}
           on:close={() => onchange(chosen.filter((other) => other !== value))}>{name}</Tag
         >
       {/each}

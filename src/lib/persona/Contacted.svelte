@@ -1,6 +1,6 @@
 <script lang="ts">
   import { contacted as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
@@ -23,7 +23,7 @@
       const params = { id: briefId };
       const { revision } = await call('writeContacted', { params, body: { body: [], revision: list.revision } });
       list = { body: [], revision };
-      told = say.theListIsEmpty;
+      told = say.listCleared;
     } catch (problem) {
       refused = problem;
       list = await call('readContacted', { params: { id: briefId } }).catch(() => list);
@@ -39,11 +39,11 @@
         ? `${count(list.body.length)} ${list.body.length === 1 ? 'person' : 'people'}`
         : say.nobodyYet}</span
     >
-    <a href="/sources?list=contacted+{briefId}">{say.addPeopleFromAFile}</a>
-    {#if list.body.length}<Act onclick={empty}>{say.emptyIt}</Act>{/if}
+    <a href="/sources?list=contacted+{briefId}">{say.importPeople}</a>
+    {#if list.body.length}<Button onclick={empty}>{say.clearList}</Button>{/if}
     <span class="soft" role="status">{told}</span>
   </div>
-  <div class="hint">{say.knownByMailAddressOrBy}</div>
+  <div class="hint">{say.matchedByEmailAddressOrBy}</div>
   <Refused problem={refused} />
 </div>
 

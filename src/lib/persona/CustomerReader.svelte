@@ -1,9 +1,9 @@
 <script lang="ts">
   import { customerReader as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { call } from '$lib/api/call';
   import { count, percent, percentRange } from '$lib/marks/format';
   import type { Person } from '$core/people';
@@ -86,45 +86,45 @@
   };
 </script>
 
-<section class="sheet" aria-label={say.fromCustomersWon}>
+<section class="sheet" aria-label={say.fromWonCustomers}>
   <div class="line">
-    <h2>{say.fromCustomersWon}</h2>
-    <FileButton label={say.chooseACsv} accept={['.csv', '.txt', '.tsv']} onfile={open} />
+    <h2>{say.fromWonCustomers}</h2>
+    <FileUploadButton label={say.chooseCsv} accept={['.csv', '.txt', '.tsv']} onfile={open} />
     <span class="soft">{say.companySizeIndustryCountryAndWho}</span>
-    <Act onclick={onclose}>{say.close}</Act>
+    <Button onclick={onclose}>{say.close}</Button>
   </div>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if table && read && reading}
     <div class="columns">
       {#each table.columns as column, i (i)}
         <div>
-          <Pick label={column.name} value={column.field} onpick={(field) => settle(i, field)}>
+          <Select label={column.name} value={column.field} onchange={(field) => settle(i, field)}>
             {#each Object.entries(columnFields) as [field, words] (field)}<option value={field}>{words}</option>{/each}
-          </Pick>
+          </Select>
           <span class="soft">{column.samples.filter(Boolean).join(' · ').slice(0, 60)}</span>
         </div>
       {/each}
     </div>
     <p>
       {summary}
-      <Act
-        onclick={async () => (kept = (await onkeep(read.people)) ? say.knownGoodsKept(count(read.people.length)) : '')}
-        >{say.keepThemAsKnownGoods}</Act
+      <Button
+        onclick={async () => (kept = (await onkeep(read.people)) ? say.knownGoodsSaved(count(read.people.length)) : '')}
+        >{say.saveAsKnownGoods}</Button
       >
       <span class="soft" role="status">{kept}</span>
     </p>
     <div class="scroll">
       <div class="tabled">
-        <Table aria-label={say.whatCustomersHaveInCommon}>
+        <Table aria-label={say.whatTheseCustomersHaveInCommon}>
           <TableHead>
             <TableRow
               ><TableHeader></TableHeader><TableHeader>{say.trait}</TableHeader><TableHeader
-                >{say.shareOfCustomers}</TableHeader
+                >{say.shareCustomers}</TableHeader
               ><TableHeader
-                >{say.howMuchMoreThanAt}
-                <Pick bind:value={sourceId} aria-label={say.sourceToCompareWith}>
+                >{say.comparedWith}
+                <Select bind:value={sourceId} aria-label={say.sourceToCompareWith}>
                   {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-                </Pick></TableHeader
+                </Select></TableHeader
               ></TableRow
             >
           </TableHead>
@@ -133,17 +133,17 @@
               {@const isTaken = taken.has(trait.kind + trait.words)}
               <TableRow class={trait.thin ? 'thin' : ''}>
                 <TableCell
-                  ><Act
+                  ><Button
                     disabled={isTaken}
-                    aria-label={isTaken ? say.isTaken(trait.words) : say.take(trait.words)}
-                    onclick={() => take(trait)}>{isTaken ? 'taken' : say.take2}</Act
+                    aria-label={isTaken ? say.added(trait.words) : say.add(trait.words)}
+                    onclick={() => take(trait)}>{isTaken ? 'taken' : say.add2}</Button
                   ></TableCell
                 >
                 <TableCell><span class="soft">{trait.kind}</span> {trait.words}</TableCell>
                 <TableCell
                   >{percent(trait.share)}
                   <span class="soft">{say.ofText(percentRange(trait.interval), trait.count, trait.of)}</span>
-                  {#if trait.thin}<span class="soft">{say.tooThinToSay}</span>{/if}</TableCell
+                  {#if trait.thin}<span class="soft">{say.notEnoughData}</span>{/if}</TableCell
                 >
                 <TableCell
                   >{lift(trait)}
@@ -159,10 +159,8 @@
     </div>
     {#each reading.pairs.slice(0, 5) as pair (pair.size + pair.rank)}
       <p>
-        {say.atFirmsOfYouSpokeTo(pair.size, article(pair.rank))} <b>{pair.rank}</b>{say.timesIfSizeDidNotMatter(
-          pair.count,
-          pair.expected.toFixed(1)
-        )}
+        {say.atFirmsWithYouTalkedTo(pair.size, article(pair.rank))}
+        <b>{pair.rank}</b>{say.timesExpectedIfSizeDidntMatter(pair.count, pair.expected.toFixed(1))}
       </p>
     {/each}
   {/if}
@@ -199,7 +197,7 @@
   .tabled :global(td) {
     padding: 3px 10px;
   }
-  .tabled :global(td .act) {
+  .tabled :global(td .button) {
     padding: 1px 8px;
   }
   .tabled :global(.thin) {

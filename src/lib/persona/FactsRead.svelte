@@ -1,9 +1,9 @@
 <script lang="ts">
   import { factsRead as say } from './words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Acts from '$lib/ui/Acts.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ButtonSet from '$lib/ui/ButtonSet.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { countryName } from '$core/people';
   import { canTake, type BriefFact, type BriefReading } from '$core/persona';
 
@@ -26,18 +26,18 @@
     industry: 'industry',
     country: 'country',
     place: 'place',
-    size: say.sizeOfFirm,
+    size: say.firmSize,
     revenue: 'revenue',
     'must have': say.mustHave,
-    exclusion: say.mustNotCome,
-    'firm left out': say.firmToLeaveOut,
-    offer: say.whatIsSold
+    exclusion: say.exclude,
+    'firm left out': say.firmToExclude,
+    offer: say.whatYouSell
   };
   const valueOf = ({ value, kind, words }: BriefFact): string => {
     if (typeof value === 'string') return kind === 'industry' ? words : kind === 'country' ? countryName(value) : value;
     const { from, to } = value;
     const unit = kind === 'size' ? say.people : say.million;
-    return from === null ? say.upTo(to, unit) : to === null ? say.orMore(from, unit) : say.to(from, to, unit);
+    return from === null ? say.upTo(to, unit) : to === null ? say.orMore(from, unit) : say.toText(from, to, unit);
   };
   function toggle(fact: BriefFact) {
     const next = new Set(refused);
@@ -49,7 +49,7 @@
 <div>
   {#if reading}
     <div class="tabled">
-      <Table aria-label={say.whatTheBriefSays}>
+      <Table aria-label={say.factsFoundInText}>
         <TableHead
           ><TableRow
             ><TableHeader></TableHeader><TableHeader>{say.fact}</TableHeader><TableHeader>{say.readFrom}</TableHeader
@@ -60,24 +60,22 @@
           {#each reading.facts as fact (keyOf(fact))}
             <TableRow class={refused.has(keyOf(fact)) ? 'off' : ''}>
               <TableCell
-                ><Tick
+                ><Checkbox
                   label={say.accept(kinds[fact.kind], valueOf(fact))}
                   hideLabel
                   disabled={!canTake(fact)}
                   checked={canTake(fact) && !refused.has(keyOf(fact))}
-                  ontick={() => toggle(fact)}
+                  onchange={() => toggle(fact)}
                 /></TableCell
               >
               <TableCell
                 ><span class="soft">{kinds[fact.kind]}</span> <b>{valueOf(fact)}</b>
-                {#if !canTake(fact)}<span class="soft">{say.noSourceCanBeAskedFor}</span>{/if}</TableCell
+                {#if !canTake(fact)}<span class="soft">{say.noSourceCanSearchThis}</span>{/if}</TableCell
               >
               <TableCell class="soft">“{text.slice(fact.from, fact.to)}”</TableCell>
             </TableRow>
           {:else}
-            <TableRow
-              ><TableCell class="soft" colspan={3}>{say.nothingWasUnderstoodNameTitlesTrades}</TableCell></TableRow
-            >
+            <TableRow><TableCell class="soft" colspan={3}>{say.couldntFindAnyFactsMentionTitles}</TableCell></TableRow>
           {/each}
         </TableBody>
       </Table>
@@ -85,16 +83,16 @@
   {:else}
     <p class="soft">{say.factsAppearHereAsYouPaste}</p>
   {/if}
-  <Acts>
-    <Act look="main" disabled={!accepted.length} onclick={() => ontake(accepted)}
-      >{say.takeFactIntoThePersona(accepted.length, accepted.length === 1 ? '' : 's')}</Act
+  <ButtonSet>
+    <Button kind="primary" disabled={!accepted.length} onclick={() => ontake(accepted)}
+      >{say.addFacts(accepted.length)}</Button
     >
-    <Act onclick={onclose}>{say.close}</Act>
-  </Acts>
+    <Button onclick={onclose}>{say.close}</Button>
+  </ButtonSet>
 </div>
 
 <style>
-  div > :global(.act-set) {
+  div > :global(.button-set) {
     margin-top: 10px;
   }
   .tabled :global(table) {

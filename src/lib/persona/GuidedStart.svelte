@@ -2,7 +2,7 @@
   import { guidedStart as say } from './words';
   import ProgressIndicator from 'carbon-components-svelte/src/ProgressIndicator/ProgressIndicator.svelte';
   import ProgressStep from 'carbon-components-svelte/src/ProgressIndicator/ProgressStep.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import type { Regions } from '$core/people';
   import { readSixAnswers, sixQuestions, type BriefFact, type SixAnswers } from '$core/persona';
   import FactsRead from './FactsRead.svelte';
@@ -43,14 +43,14 @@
       {/each}
     </ProgressIndicator>
     {#each sixQuestions as { id, asks, such }, i (id)}
-      <TextBox label="{i + 1}. {asks}" rows="1" placeholder={such} maxlength={4000} bind:value={answers[id]} />
+      <TextArea label="{i + 1}. {asks}" rows="1" placeholder={such} maxlength={4000} bind:value={answers[id]} />
     {/each}
   </div>
   <div>
     <FactsRead reading={read?.reading ?? null} text={read?.text ?? ''} {ontake} {onclose} />
     {#if read?.reading.unread.length}
       <p class="soft">
-        {say.notTakenForAFact}
+        {say.notUsed}
         {read.reading.unread.map((one) => `“${one.text.slice(0, 120)}”`).join(' ')}
       </p>
     {/if}

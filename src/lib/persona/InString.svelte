@@ -16,9 +16,7 @@
 
 <!-- Leads from a line of the persona to what of the string comes from it. -->
 <div id="line-{of}">
-  {#if terms}<a href={briefPath(briefId, 'string', { panel: 'tree', from: of })}
-      >{say.termOfTheString(terms, terms === 1 ? '' : 's')}</a
-    >{/if}
+  {#if terms}<a href={briefPath(briefId, 'string', { panel: 'tree', from: of })}>{say.termsOfTheString(terms)}</a>{/if}
 </div>
 
 <style>

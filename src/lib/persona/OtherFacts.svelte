@@ -1,8 +1,8 @@
 <script lang="ts">
   import { otherFacts as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { otherFacts, type Persona } from '$core/persona';
   import { isNumberFact, isOwnScope, readDay, takesRange, writeDay, type OwnScope } from '$core/language';
   import { ownWords } from '$lib/marks/own-words';
@@ -19,19 +19,19 @@
 
   const known: Partial<Record<Fact['scope'], string>> = {
     place: 'place',
-    growth: say.growthInAYear,
+    growth: say.growthOverOneYear,
     founded: say.yearFounded,
-    tenure: say.monthsInTheRole,
-    moved: say.daysSinceTheLastMove,
-    active: say.daysSinceTheLastPost,
+    tenure: say.monthsInRole,
+    moved: say.daysSinceLastMove,
+    active: say.daysSinceLastPost,
     hiring: say.firmIsHiringYesNo,
     funded: say.firmWasFundedYesNo,
-    tech: say.technologyOfTheFirm,
-    mail: say.mailGoodUncertainNone,
+    tech: say.firmsTechnology,
+    mail: say.addressGoodUncertainNone,
     group: 'group',
     skill: 'skill',
     school: 'school',
-    language: say.languageOfTheProfile
+    language: say.profileLanguage
   };
   const words = (scope: Fact['scope']) => known[scope] ?? say.ownField(ownWords(scope));
   let typed: Record<string, string> = $state({});
@@ -63,27 +63,27 @@
     <div>
       <span>{words(fact.scope)}</span>
       {#if takesRange(fact.scope)}
-        <Field
+        <TextInput
           inputmode="numeric"
           aria-label={say.from(fact.scope)}
           placeholder={say.any}
           value={shown(fact, 'from')}
           oninput={(e) => putNumber(fact.scope, 'from', e.currentTarget.value)}
         />
-        {say.to}
-        <Field
+        {say.toText}
+        <TextInput
           inputmode="numeric"
-          aria-label={say.to2(fact.scope)}
+          aria-label={say.toText2(fact.scope)}
           placeholder={say.any}
           value={shown(fact, 'to')}
           oninput={(e) => putNumber(fact.scope, 'to', e.currentTarget.value)}
         />
       {/if}
       {#if !isNumberFact(fact.scope)}
-        <Field
+        <TextInput
           class="wide"
-          aria-label={say.valuesWithCommas(fact.scope)}
-          placeholder={say.valuesWithCommas2}
+          aria-label={say.valuesSeparatedByCommas(fact.scope)}
+          placeholder={say.valuesSeparatedByCommas2}
           value={fact.values.join(', ')}
           onchange={(e) =>
             put(fact.scope, {
@@ -94,27 +94,27 @@
             })}
         />
       {/if}
-      <Act
-        look="plain"
+      <Button
+        kind="ghost"
         type="button"
-        aria-label={say.takeOut(fact.scope)}
-        onclick={() => onchange(facts.filter((one) => one !== fact))}>✕</Act
+        aria-label={say.remove(fact.scope)}
+        onclick={() => onchange(facts.filter((one) => one !== fact))}>✕</Button
       >
     </div>
   {/each}
   {#if unused.length}
-    <Pick
-      aria-label={say.addAFact}
+    <Select
+      aria-label={say.addFact}
       value=""
-      onpick={(picked) => {
+      onchange={(picked) => {
         add(picked);
       }}
     >
-      <option value="">{say.addAFact2}</option>
+      <option value="">{say.addFact2}</option>
       {#each unused as scope (scope)}<option value={scope}>{words(scope)}</option>{/each}
-    </Pick>
+    </Select>
   {/if}
-  {#if problem}<p role="alert">{say.aFact(problem)}</p>{/if}
+  {#if problem}<p role="alert">{say.fact(problem)}</p>{/if}
 </fieldset>
 
 <style>

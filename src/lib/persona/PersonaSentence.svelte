@@ -8,9 +8,9 @@
 </script>
 
 <div class="said">
-  <p class="sentence" aria-label={say.thePersonaInASentence}>{describePersona(persona)}</p>
+  <p class="sentence" aria-label={say.personaInOneSentence}>{describePersona(persona)}</p>
   {#if missing.length}
-    <ul class="missing" aria-label={say.whatIsMissing}>
+    <ul class="missing" aria-label={say.missing}>
       {#each missing as note (note)}<li>{note}</li>{/each}
     </ul>
   {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { sizeBands as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import type { Persona } from '$core/persona';
   import LinesField from './LinesField.svelte';
 
@@ -35,10 +35,10 @@
 
 <fieldset>
   <legend>{say.sizeBands}</legend>
-  <p class="soft">{say.whoDecidesDependsOnTheSize}</p>
+  <p class="soft">{say.whoDecidesDependsOnFirmSize}</p>
   {#each bands as band, i (i)}
     <div class="band">
-      <Field
+      <TextInput
         label={say.from}
         inline
         inputmode="numeric"
@@ -46,8 +46,8 @@
         value={shown(i, 'from')}
         oninput={(e) => putSize(i, 'from', e.currentTarget.value)}
       />
-      <Field
-        label={say.to}
+      <TextInput
+        label={say.toText}
         inline
         inputmode="numeric"
         aria-label={say.bandTo(i + 1)}
@@ -56,21 +56,21 @@
         oninput={(e) => putSize(i, 'to', e.currentTarget.value)}
       />
       <LinesField
-        label={say.titlesOfBand(i + 1)}
+        label={say.titlesBand(i + 1)}
         hint=""
         rows={2}
         lines={band.titles}
         onchange={(titles) => put(i, { titles })}
       />
-      <Act
-        look="plain"
+      <Button
+        kind="ghost"
         type="button"
-        aria-label={say.takeBandOut(i + 1)}
-        onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</Act
+        aria-label={say.removeBand(i + 1)}
+        onclick={() => onchange(bands.filter((_, at) => at !== i))}>✕</Button
       >
     </div>
   {/each}
-  <Act type="button" onclick={add}>{say.addABand}</Act>
+  <Button type="button" onclick={add}>{say.addBand}</Button>
   {#each notes as note (note)}<p class="note">{note}</p>{/each}
 </fieldset>
 

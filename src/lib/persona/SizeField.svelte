@@ -28,14 +28,14 @@
 
 <div class="sizes">
   <TextInput
-    labelText={say.peopleEmployedFrom}
+    labelText={say.headcountFrom}
     value={text.from}
     placeholder={say.any}
     invalid={problem !== undefined}
     on:input={(event) => type('from', String(event.detail ?? ''))}
   />
   <TextInput
-    labelText={say.to}
+    labelText={say.toText}
     value={text.to}
     placeholder={say.any}
     invalid={problem !== undefined}
@@ -43,7 +43,7 @@
   />
 </div>
 {#if problem}<p class="wrong" role="alert">
-    {say.companySizeWriteDigitsAsIn(problem, problem.endsWith('.') ? '' : '.')}
+    {say.companySizeUseDigitsForExample(problem, problem.endsWith('.') ? '' : '.')}
   </p>{/if}
 
 <style>

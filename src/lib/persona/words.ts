@@ -1,176 +1,177 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const briefReader = catalogue('persona/briefReader', {
-  readAWrittenBrief: 'Import from text',
-  theBriefAsItWasWritten: 'Text of the brief',
-  pasteAPageOfTextWhat:
+  importFromText: 'Import from text',
+  textBrief: 'Text of the brief',
+  pastePageTextWhatIsSold:
     'Paste a page of text: what is sold, who the best customers are, who you talk to, and who to exclude. It is read on this machine.',
   notUnderstood: 'Not understood:'
 });
 
 export const choiceField = catalogue('persona/choiceField', {
   add: 'add…',
-  enterAddsWhatIsMarkedOr: 'Press Enter to add the highlighted item. You can only add items from the list.',
-  takeOut: (name: Said) => `Remove ${name}`
+  pressEnterToAddHighlightedItem: 'Press Enter to add the highlighted item. You can only add items from the list.',
+  remove: (name: Said) => `Remove ${name}`
 });
 
 export const contacted = catalogue('persona/contacted', {
   peopleAlreadyContacted: 'People already contacted',
   nobodyYet: 'Nobody yet',
-  addPeopleFromAFile: 'Import people…',
-  emptyIt: 'Clear list',
-  knownByMailAddressOrBy: 'Matched by email address, or by name and firm. Trials exclude them and say how many.',
-  theListIsEmpty: 'List cleared.'
+  importPeople: 'Import people…',
+  clearList: 'Clear list',
+  matchedByEmailAddressOrBy: 'Matched by email address, or by name and firm. Trials exclude them and say how many.',
+  listCleared: 'List cleared.'
 });
 
 export const customerReader = catalogue('persona/customerReader', {
-  fromCustomersWon: 'From won customers',
-  chooseACsv: 'Choose CSV',
+  fromWonCustomers: 'From won customers',
+  chooseCsv: 'Choose CSV',
   companySizeIndustryCountryAndWho: 'company, size, industry, country, and who you talked to; read on this page only',
   close: 'Close',
-  knownGoodsKept: (length: Said) => `${length} known-goods saved.`,
-  keepThemAsKnownGoods: 'Save as known-goods',
-  whatCustomersHaveInCommon: 'What these customers have in common',
+  knownGoodsSaved: (length: Said) => `${length} known-goods saved.`,
+  saveAsKnownGoods: 'Save as known-goods',
+  whatTheseCustomersHaveInCommon: 'What these customers have in common',
   trait: 'Trait',
-  shareOfCustomers: 'Share of customers',
-  howMuchMoreThanAt: 'Compared with',
+  shareCustomers: 'Share of customers',
+  comparedWith: 'Compared with',
   sourceToCompareWith: 'Source to compare with',
-  isTaken: (words: Said) => `${words} added`,
-  take: (words: Said) => `Add ${words}`,
-  take2: 'Add',
+  added: (words: Said) => `${words} added`,
+  add: (words: Said) => `Add ${words}`,
+  add2: 'Add',
   ofText: (interval: Said, count: Said, value: Said) => `${interval}, ${count} of ${value}`,
-  tooThinToSay: 'Not enough data',
+  notEnoughData: 'Not enough data',
   peopleThere: (count: Said) => `${count} people there`,
-  atFirmsOfYouSpokeTo: (size: Said, rank: Said) => `At firms with ${size} you talked to ${rank}`,
-  timesIfSizeDidNotMatter: (count: Said, toFixed: Said) =>
+  atFirmsWithYouTalkedTo: (size: Said, rank: Said) => `At firms with ${size} you talked to ${rank}`,
+  timesExpectedIfSizeDidntMatter: (count: Said, toFixed: Said) =>
     `: ${count} times, ${toFixed} expected if size didn’t matter.`,
   line: (line: Said, error: Said) => `line ${line}: ${error}`,
   customersRead: (length: Said, bad: Said) => `${length} customers read.${bad}`
 });
 
 export const factsRead = catalogue('persona/factsRead', {
-  whatTheBriefSays: 'Facts found in the text',
+  factsFoundInText: 'Facts found in the text',
   fact: 'Fact',
   readFrom: 'Read from',
   accept: (kinds: Said, fact: Said) => `Accept ${kinds} ${fact}`,
-  noSourceCanBeAskedFor: '(no source can search this)',
-  nothingWasUnderstoodNameTitlesTrades: 'Couldn’t find any facts. Mention titles, trades, countries and firm sizes.',
+  noSourceCanSearchThis: '(no source can search this)',
+  couldntFindAnyFactsMentionTitles: 'Couldn’t find any facts. Mention titles, trades, countries and firm sizes.',
   factsAppearHereAsYouPaste: 'Facts appear here as you paste, each with the words it comes from.',
-  takeFactIntoThePersona: (length: Said, length2: Said) => `Add ${length} fact${length2}`,
+  addFacts: (facts: number) => plural(facts, { one: 'Add 1 fact', other: `Add ${facts} facts` }),
   close: 'Close',
-  sizeOfFirm: 'firm size',
+  firmSize: 'firm size',
   mustHave: 'must have',
-  mustNotCome: 'exclude',
-  firmToLeaveOut: 'firm to exclude',
-  whatIsSold: 'what you sell',
+  exclude: 'exclude',
+  firmToExclude: 'firm to exclude',
+  whatYouSell: 'what you sell',
   people: ' people',
   million: ' million',
   upTo: (to: Said, unit: Said) => `up to ${to}${unit}`,
   orMore: (from: Said, unit: Said) => `${from}${unit} or more`,
-  to: (from: Said, to: Said, unit: Said) => `${from} to ${to}${unit}`
+  toText: (from: Said, to: Said, unit: Said) => `${from} to ${to}${unit}`
 });
 
 export const guidedStart = catalogue('persona/guidedStart', {
   sixQuestions: 'Six questions',
   notAnswered: 'not answered',
-  notTakenForAFact: 'Not used:'
+  notUsed: 'Not used:'
 });
 
 export const inString = catalogue('persona/inString', {
-  termOfTheString: (terms: Said, terms2: Said) => `${terms} term${terms2} of the string`
+  termsOfTheString: (terms: number) =>
+    plural(terms, { one: '1 term of the string', other: `${terms} terms of the string` })
 });
 
 export const otherFacts = catalogue('persona/otherFacts', {
   otherFacts: 'Other facts',
   from: (scope: Said) => `${scope} from`,
   any: 'any',
-  to: 'to',
-  to2: (scope: Said) => `${scope} to`,
-  valuesWithCommas: (scope: Said) => `${scope}: values, separated by commas`,
-  valuesWithCommas2: 'values, separated by commas',
-  takeOut: (scope: Said) => `Remove ${scope}`,
-  addAFact: 'Add a fact',
-  addAFact2: 'add a fact…',
-  aFact: (problem: Said) => `A fact: ${problem}`,
-  growthInAYear: 'growth over one year, %',
+  toText: 'to',
+  toText2: (scope: Said) => `${scope} to`,
+  valuesSeparatedByCommas: (scope: Said) => `${scope}: values, separated by commas`,
+  valuesSeparatedByCommas2: 'values, separated by commas',
+  remove: (scope: Said) => `Remove ${scope}`,
+  addFact: 'Add a fact',
+  addFact2: 'add a fact…',
+  fact: (problem: Said) => `A fact: ${problem}`,
+  growthOverOneYear: 'growth over one year, %',
   yearFounded: 'year founded',
-  monthsInTheRole: 'months in the role',
-  daysSinceTheLastMove: 'days since the last move',
-  daysSinceTheLastPost: 'days since the last post',
+  monthsInRole: 'months in the role',
+  daysSinceLastMove: 'days since the last move',
+  daysSinceLastPost: 'days since the last post',
   firmIsHiringYesNo: 'firm is hiring (yes, no)',
   firmWasFundedYesNo: 'firm was funded (yes, no)',
-  technologyOfTheFirm: 'firm’s technology',
-  mailGoodUncertainNone: 'address (good, uncertain, none)',
-  languageOfTheProfile: 'profile language',
+  firmsTechnology: 'firm’s technology',
+  addressGoodUncertainNone: 'address (good, uncertain, none)',
+  profileLanguage: 'profile language',
   ownField: (scope: Said) => `own field “${scope}”`
 });
 
 export const personaSentence = catalogue('persona/personaSentence', {
-  thePersonaInASentence: 'Persona in one sentence',
-  whatIsMissing: 'Missing'
+  personaInOneSentence: 'Persona in one sentence',
+  missing: 'Missing'
 });
 
 export const sizeBands = catalogue('persona/sizeBands', {
   sizeBands: 'Size bands',
-  whoDecidesDependsOnTheSize: 'Who decides depends on firm size: give each size band its own titles.',
+  whoDecidesDependsOnFirmSize: 'Who decides depends on firm size: give each size band its own titles.',
   from: 'from',
   bandFrom: (i: Said) => `Band ${i} from`,
-  to: 'to',
+  toText: 'to',
   bandTo: (i: Said) => `Band ${i} to`,
   any: 'any',
-  titlesOfBand: (i: Said) => `Titles of band ${i}`,
-  takeBandOut: (i: Said) => `Remove band ${i}`,
-  addABand: 'Add band'
+  titlesBand: (i: Said) => `Titles of band ${i}`,
+  removeBand: (i: Said) => `Remove band ${i}`,
+  addBand: 'Add band'
 });
 
 export const sizeField = catalogue('persona/sizeField', {
-  peopleEmployedFrom: 'Headcount, from',
+  headcountFrom: 'Headcount, from',
   any: 'any',
-  to: 'to',
-  companySizeWriteDigitsAsIn: (problem: Said, endsWith: Said) =>
+  toText: 'to',
+  companySizeUseDigitsForExample: (problem: Said, endsWith: Said) =>
     `Company size: ${problem}${endsWith} Use digits, for example 51.`
 });
 
 export const personaPage = catalogue('persona/personaPage', {
   persona: 'Persona',
   sixQuestions: 'Six questions',
-  readAWrittenBrief: 'Import from text',
-  fromCustomersWon: 'From won customers',
+  importFromText: 'Import from text',
+  fromWonCustomers: 'From won customers',
   exportJson: 'Export JSON',
   importJson: 'Import JSON',
-  who: 'Person',
-  whatIsSold: 'What you sell',
+  person: 'Person',
+  whatYouSell: 'What you sell',
   thisText: (wrong: Said) => `This ${wrong}.`,
-  titlesWanted: 'Job titles',
-  oneALineEachGetsA: 'One per line. Each gets its own word set in the next step.',
+  jobTitles: 'Job titles',
+  onePerLineEachGetsIts: 'One per line. Each gets its own word set in the next step.',
   functionsAndRanks: 'Functions and ranks',
   functions: 'Functions',
-  oneALineSuchAsQuality: 'One per line, for example quality. Used at sources that can search by function.',
+  onePerLineForExampleQuality: 'One per line, for example quality. Used at sources that can search by function.',
   ranks: 'Ranks',
-  sourcesThatKnowRanksAreAsked: 'Used at sources that can search by rank.',
-  whatFirmAndWhere: 'Firm and location',
-  titlesBySizeOfFirm: 'Titles by firm size',
+  usedAtSourcesThatCanSearch: 'Used at sources that can search by rank.',
+  firmAndLocation: 'Firm and location',
+  titlesByFirmSize: 'Titles by firm size',
   countries: 'Countries',
-  namesOrCodesOfIso3166: 'Names or ISO 3166-1 codes.',
-  aWholeRegion: 'Region',
-  addAllOfIt: 'add a whole region…',
+  namesOrIso31661Codes: 'Names or ISO 3166-1 codes.',
+  region: 'Region',
+  addWholeRegion: 'add a whole region…',
   industries: 'Industries',
-  divisionsOfIsicRev4By: 'ISIC Rev. 4 divisions, by name or number.',
-  otherFactsOfTheFirmOr: 'Other facts about the firm or person',
-  wordsAndWhoMustNotCome: 'Keywords and exclusions',
-  mustHaveOneOf: 'Any of these keywords',
-  oneALineAnywhereInThe: 'One per line, anywhere in the profile.',
-  firmsToLeaveOut: 'Excluded firms',
-  competitorsCustomersYourOwnOneA:
+  isicRev4DivisionsByName: 'ISIC Rev. 4 divisions, by name or number.',
+  otherFactsAboutFirmOrPerson: 'Other facts about the firm or person',
+  keywordsAndExclusions: 'Keywords and exclusions',
+  anyTheseKeywords: 'Any of these keywords',
+  onePerLineAnywhereInProfile: 'One per line, anywhere in the profile.',
+  excludedFirms: 'Excluded firms',
+  competitorsCustomersAndYourOwnFirm:
     'Competitors, customers and your own firm, one per line. Eave handles legal forms and spellings.',
-  industriesCountriesAndPeopleToLeave: 'Other exclusions',
-  industriesToLeaveOut: 'Excluded industries',
-  yourOwnForOneDivisionsOf: 'For example your own. ISIC Rev. 4 divisions.',
-  countriesToLeaveOut: 'Excluded countries',
-  addThoseThatAskConsentFirst: 'Add countries that require prior consent',
+  otherExclusions: 'Other exclusions',
+  excludedIndustries: 'Excluded industries',
+  forExampleYourOwnIsicRev: 'For example your own. ISIC Rev. 4 divisions.',
+  excludedCountries: 'Excluded countries',
+  addCountriesThatRequirePriorConsent: 'Add countries that require prior consent',
   countriesOn: (length: Said) => `${length} countries on`,
-  theListForAllBriefs: 'the shared list',
-  mustNotCome: 'Exclude keywords',
-  oneALineWhoeverHasOne: 'One per line. People with any of these are excluded.',
-  chooseAPersonaThatWasExported: 'Choose a persona file exported from Eave.'
+  sharedList: 'the shared list',
+  excludeKeywords: 'Exclude keywords',
+  onePerLinePeopleWithAny: 'One per line. People with any of these are excluded.',
+  choosePersonaFileExportedFromEave: 'Choose a persona file exported from Eave.'
 });

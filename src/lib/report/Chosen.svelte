@@ -36,7 +36,7 @@
       >
       {#if figures && precision}
         {say.found(about(figures.estimated[which]))}{searchesRunInWords(figures)
-          ? say.by(searchesRunInWords(figures))
+          ? say.from(searchesRunInWords(figures))
           : ''}{precision.share === null ? '' : say.fits(percent(precision.share), percentRange(precision.interval))}
       {/if}
       {#if one.note && !note}<span class="soft">{one.note}</span>{/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { takeAlong as say } from './words';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -49,10 +49,10 @@
       if (kind === 'qrels') {
         const told = await call('importQrels', { params, body: { text } });
         return [
-          say.verdictsTakenIn(told.added),
-          say.wereHereAlready(told.same),
-          told.otherwise ? say.sayOtherwiseThanHereAndWere(told.otherwise) : '',
-          told.elsewhere ? say.areOnSourcesThatAreNot(told.elsewhere) : ''
+          say.verdictsImported(told.added),
+          say.alreadyHere(told.same),
+          told.otherwise ? say.differFromYoursAndWerentImported(told.otherwise) : '',
+          told.elsewhere ? say.areForSourcesYouDontHave(told.elsewhere) : ''
         ]
           .filter(Boolean)
           .join(', ');
@@ -64,23 +64,27 @@
   }
 </script>
 
-<section class="sheet" aria-label={say.takeItAlong}>
+<section class="sheet" aria-label={say.exportText}>
   <div>
-    <Act onclick={() => window.print()}>{say.print}</Act>
-    <Act onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}>{say.markdown}</Act>
-    <Act onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>{say.csv}</Act>
-    <Act onclick={saveBrief}>{say.wholeBriefAsAFile}</Act>
+    <Button onclick={() => window.print()}>{say.print}</Button>
+    <Button onclick={() => saveFile(reportMarkdown(report), `${file}.md`, 'text/markdown')}>{say.markdown}</Button>
+    <Button onclick={() => saveFile(reportCsv(report), `${file}.csv`, 'text/csv')}>{say.csv}</Button>
+    <Button onclick={saveBrief}>{say.wholeBrief}</Button>
   </div>
   <div>
     <span class="soft">{say.trec}</span>
-    <Act onclick={saveQrels}>{say.verdictsQrels}</Act>
-    <Act onclick={saveRuns}>{say.resultsRuns}</Act>
-    <FileButton
-      label={say.takeQrelsIn}
+    <Button onclick={saveQrels}>{say.verdictsQrels}</Button>
+    <Button onclick={saveRuns}>{say.resultsRuns}</Button>
+    <FileUploadButton
+      label={say.importQrels}
       accept={['.qrels', '.txt', 'text/plain']}
       onfile={(file) => take(file, 'qrels')}
     />
-    <FileButton label={say.takeRunsIn} accept={['.run', '.txt', 'text/plain']} onfile={(file) => take(file, 'runs')} />
+    <FileUploadButton
+      label={say.importRuns}
+      accept={['.run', '.txt', 'text/plain']}
+      onfile={(file) => take(file, 'runs')}
+    />
   </div>
   {#if said}<p role="status">{said}.</p>{/if}
   <Refused problem={refused} />

@@ -2,10 +2,10 @@
   import { sheetBox as say } from './words';
   import type { Box } from '$core/dialect';
   import { textScopes } from '$core/language';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
 
   interface Props {
     box: Box;
@@ -18,78 +18,80 @@
 
 <div class="box">
   <div class="form-line">
-    <Field
+    <TextInput
       label={say.label}
       inline
       value={box.label}
       maxlength="100"
       oninput={(e) => onchange({ label: e.currentTarget.value })}
     />
-    <Pick
+    <Select
       label={say.searches}
       value={box.searches}
-      onpick={(picked) => onchange({ searches: picked as Box['searches'] })}
+      onchange={(picked) => onchange({ searches: picked as Box['searches'] })}
     >
       {#each textScopes as scope (scope)}<option value={scope}>{scope === 'any' ? say.wholeProfile : scope}</option
         >{/each}
-    </Pick>
-    <Act type="button" onclick={onremove} aria-label={say.takeOut(box.label)}>{say.takeOut2}</Act>
+    </Select>
+    <Button type="button" onclick={onremove} aria-label={say.remove(box.label)}>{say.remove2}</Button>
   </div>
   {#if box.scoped}
-    <p class="soft">{say.takesEavesNotationAsItIs}</p>
+    <p class="soft">{say.acceptsEavesNotationAsIs}</p>
   {:else}
     <div class="form-line">
-      <Pick
+      <Select
         label={say.and}
         aria-label={say.howAndIsWritten}
         value={box.and ?? ''}
-        onpick={(picked) => onchange({ and: nullable(picked) as Box['and'] })}
+        onchange={(picked) => onchange({ and: nullable(picked) as Box['and'] })}
       >
-        <option value="">{say.noSign}</option>{#each ['AND', '&', '+'] as sign (sign)}<option>{sign}</option>{/each}
-      </Pick>
-      <Pick
+        <option value="">{say.none}</option>{#each ['AND', '&', '+'] as sign (sign)}<option>{sign}</option>{/each}
+      </Select>
+      <Select
         label={say.or}
         aria-label={say.howOrIsWritten}
         value={box.or ?? ''}
-        onpick={(picked) => onchange({ or: nullable(picked) as Box['or'] })}
+        onchange={(picked) => onchange({ or: nullable(picked) as Box['or'] })}
       >
-        <option value="">{say.cannot}</option>{#each ['OR', '|', ',', ';'] as sign (sign)}<option>{sign}</option>{/each}
-      </Pick>
-      <Pick
+        <option value="">{say.notPossible}</option>{#each ['OR', '|', ',', ';'] as sign (sign)}<option>{sign}</option
+          >{/each}
+      </Select>
+      <Select
         label={say.not}
         aria-label={say.howNotIsWritten}
         value={box.not ?? ''}
-        onpick={(picked) => onchange({ not: nullable(picked) as Box['not'] })}
+        onchange={(picked) => onchange({ not: nullable(picked) as Box['not'] })}
       >
-        <option value="">{say.cannot}</option>{#each ['NOT', '-', '!'] as sign (sign)}<option>{sign}</option>{/each}
-      </Pick>
-      <Pick
-        label={say.wordsSideBySideMean}
-        aria-label={say.whatWordsSideBySideMean}
+        <option value="">{say.notPossible}</option>{#each ['NOT', '-', '!'] as sign (sign)}<option>{sign}</option
+          >{/each}
+      </Select>
+      <Select
+        label={say.adjacentWordsMean}
+        aria-label={say.meaningAdjacentWords}
         value={box.beside}
-        onpick={(picked) => onchange({ beside: picked as Box['beside'] })}
+        onchange={(picked) => onchange({ beside: picked as Box['beside'] })}
       >
-        <option value="and">{say.allOfThem}</option><option value="or">{say.anyOfThem}</option><option value="phrase"
-          >{say.aPhrase}</option
+        <option value="and">{say.allThem}</option><option value="or">{say.anyThem}</option><option value="phrase"
+          >{say.phrase}</option
         >
-      </Pick>
-      <Pick
+      </Select>
+      <Select
         label={say.bindsFirst}
-        aria-label={say.whatBindsFirst}
+        aria-label={say.operatorThatBindsFirst}
         value={box.binding}
-        onpick={(picked) => onchange({ binding: picked as Box['binding'] })}
+        onchange={(picked) => onchange({ binding: picked as Box['binding'] })}
       >
         <option value="standard">{say.and}</option><option value="or-first">{say.or}</option><option
-          value="left-to-right">{say.whatStandsLeft}</option
+          value="left-to-right">{say.leftToRight}</option
         >
-      </Pick>
+      </Select>
     </div>
     <div class="form-line">
-      {#each [['phrase', say.quotesMakePhrases], ['group', say.bracketsMakeGroups], ['prefix', say.endsAWordBeginning], ['excludesAlone', say.answersExclusionsAlone]] as const as [key, words] (key)}
-        <Tick label={words} checked={box[key]} ontick={(on) => onchange({ [key]: on })} />
+      {#each [['phrase', say.quotesMakePhrases], ['group', say.bracketsMakeGroups], ['prefix', say.matchesWordEndings], ['excludesAlone', say.acceptsExclusionsOnly]] as const as [key, words] (key)}
+        <Checkbox label={words} checked={box[key]} onchange={(on) => onchange({ [key]: on })} />
       {/each}
-      <Field
-        label={say.writtenBeforeAll}
+      <TextInput
+        label={say.prefixEverySearch}
         inline
         value={box.opening}
         maxlength="200"

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { sheetCounting as say } from './words';
   import type { Sheet } from '$core/dialect';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
 
   interface Props {
     sheet: Sheet;
@@ -13,20 +13,20 @@
 </script>
 
 <div class="form-line">
-  <Tick
-    label={say.findsOtherEndingsEnglish}
+  <Checkbox
+    label={say.matchesOtherEndingsEnglish}
     checked={sheet.matching.stemming !== null}
-    ontick={(on) => put('matching', { ...sheet.matching, stemming: on ? 'english' : null })}
+    onchange={(on) => put('matching', { ...sheet.matching, stemming: on ? 'english' : null })}
   />
-  <Tick
-    label={say.takesEForE}
+  <Checkbox
+    label={say.treatsEAsE}
     checked={sheet.matching.diacritics === 'folded'}
-    ontick={(on) => put('matching', { ...sheet.matching, diacritics: on ? 'folded' : 'kept' })}
+    onchange={(on) => put('matching', { ...sheet.matching, diacritics: on ? 'folded' : 'kept' })}
   />
-  <Pick
+  <Select
     label={say.counts}
     value={sheet.counting.kind}
-    onpick={(picked) =>
+    onchange={(picked) =>
       put(
         'counting',
         picked === 'rounded'
@@ -37,12 +37,12 @@
       )}
   >
     <option value="exact">{say.exactly}</option><option value="rounded">{say.rounded}</option><option value="guess"
-      >{say.byAGuess}</option
+      >{say.asGuess}</option
     >
-  </Pick>
+  </Select>
   {#if sheet.counting.kind === 'rounded'}
     {@const counting = sheet.counting}
-    <Field
+    <TextInput
       label={say.above}
       inline
       class="number"
@@ -50,8 +50,8 @@
       value={counting.above}
       oninput={(e) => put('counting', { ...counting, above: Number(e.currentTarget.value) })}
     />
-    <Field
-      label={say.toFigures}
+    <TextInput
+      label={say.toSignificantFigures}
       inline
       class="number"
       inputmode="numeric"
@@ -60,7 +60,7 @@
     />
   {:else if sheet.counting.kind === 'guess'}
     {@const counting = sheet.counting}
-    <Field
+    <TextInput
       label={say.upToTimesOff}
       inline
       class="number"
@@ -71,11 +71,11 @@
   {/if}
 </div>
 <div class="form-line">
-  <Field
-    label={say.wordsItDropsInsideQuotesToo}
+  <TextInput
+    label={say.wordsItIgnoresAlsoInsideQuotes}
     inline
     value={sheet.matching.stopWords.join(' ')}
-    placeholder={say.ofTheAnd}
+    placeholder={say.and}
     onchange={(e) =>
       put('matching', {
         ...sheet.matching,
@@ -85,30 +85,30 @@
           .filter(Boolean)
       })}
   />
-  <Tick
-    label={say.charges}
+  <Checkbox
+    label={say.price}
     checked={sheet.price !== null}
-    ontick={(on) => put('price', on ? { perSearch: 0, perRecord: 0, unit: 'EUR' } : null)}
+    onchange={(on) => put('price', on ? { perSearch: 0, perRecord: 0, unit: 'EUR' } : null)}
   />
   {#if sheet.price}
     {@const price = sheet.price}
-    <Field
-      label={say.aSearch}
+    <TextInput
+      label={say.perSearch}
       inline
       class="number"
       inputmode="decimal"
       value={price.perSearch}
       oninput={(e) => put('price', { ...price, perSearch: Number(e.currentTarget.value) })}
     />
-    <Field
-      label={say.aRecord}
+    <TextInput
+      label={say.perRecord}
       inline
       class="number"
       inputmode="decimal"
       value={price.perRecord}
       oninput={(e) => put('price', { ...price, perRecord: Number(e.currentTarget.value) })}
     />
-    <Field
+    <TextInput
       label={say.inText}
       inline
       class="number"

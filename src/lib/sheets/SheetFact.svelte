@@ -2,9 +2,9 @@
   import { sheetFact as say } from './words';
   import { bucketsFrom, type Fact } from '$core/dialect';
   import { isNumberFact } from '$core/language';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
 
   interface Props {
     fact: Fact;
@@ -17,7 +17,7 @@
 
 <div class="fact">
   <b>{fact.scope}</b>
-  <Field
+  <TextInput
     label={say.label}
     inline
     value={fact.label ?? ''}
@@ -26,15 +26,15 @@
     oninput={(e) => onchange({ label: e.currentTarget.value || undefined })}
   />
   {#if isNumberFact(fact.scope)}
-    <Tick label={say.fromTo} checked={fact.range} ontick={(on) => onchange({ range: on })} />
+    <Checkbox label={say.fromTo} checked={fact.range} onchange={(on) => onchange({ range: on })} />
     {#if !fact.range}
-      <Field
+      <TextInput
         label={say.namedRanges}
         inline
         value={fact.buckets?.map(({ label }) => label).join('; ') ?? ''}
         placeholder={say.noneOr191049}
         invalid={unread !== ''}
-        invalidText={say.tellsNoNumbersWriteItAs(unread)}
+        invalidText={say.hasNoNumbersWriteItLike(unread)}
         onchange={(e) => {
           const read = bucketsFrom(e.currentTarget.value);
           unread = 'unread' in read ? read.unread : '';
@@ -44,9 +44,9 @@
       />
     {/if}
   {:else}
-    <Tick label={say.include} checked={fact.include} ontick={(on) => onchange({ include: on })} />
-    <Tick label={say.exclude} checked={fact.exclude} ontick={(on) => onchange({ exclude: on })} />
-    <Field
+    <Checkbox label={say.include} checked={fact.include} onchange={(on) => onchange({ include: on })} />
+    <Checkbox label={say.exclude} checked={fact.exclude} onchange={(on) => onchange({ exclude: on })} />
+    <TextInput
       label={say.atMost}
       inline
       class="number"
@@ -55,11 +55,11 @@
       placeholder={say.any}
       oninput={(e) => onchange({ most: e.currentTarget.value.trim() ? Number(e.currentTarget.value) : null })}
     />
-    <Field
+    <TextInput
       label={say.values}
       inline
       value={fact.values?.join('; ') ?? ''}
-      placeholder={say.anyOrAListWithSemicolons}
+      placeholder={say.anyOrListSeparatedBySemicolons}
       onchange={(e) =>
         onchange({
           values: e.currentTarget.value.trim()
@@ -71,7 +71,7 @@
         })}
     />
   {/if}
-  <Act type="button" onclick={onremove} aria-label={say.takeOut(fact.scope)}>{say.takeOut2}</Act>
+  <Button type="button" onclick={onremove} aria-label={say.remove(fact.scope)}>{say.remove2}</Button>
 </div>
 
 <style>

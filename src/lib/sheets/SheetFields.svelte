@@ -1,8 +1,8 @@
 <script lang="ts">
   import { sheetFields as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import SheetBox from './SheetBox.svelte';
   import SheetCounting from './SheetCounting.svelte';
   import SheetFact from './SheetFact.svelte';
@@ -87,27 +87,27 @@
       ]);
   }
   const limits: [keyof Sheet['limits'], string][] = [
-    ['characters', say.charactersInABox],
-    ['words', say.wordsInASearch],
-    ['operators', say.operatorsInASearch],
-    ['nesting', say.bracketsInBrackets],
+    ['characters', say.charactersPerBox],
+    ['words', say.wordsPerSearch],
+    ['operators', say.operatorsPerSearch],
+    ['nesting', say.nestedBrackets],
     ['shown', say.resultsShown],
-    ['page', say.resultsAPage],
-    ['perMinute', say.requestsAMinute],
-    ['searches', say.searchesAStringMayTake]
+    ['page', say.resultsPerPage],
+    ['perMinute', say.requestsPerMinute],
+    ['searches', say.searchesPerString]
   ];
 </script>
 
 <fieldset>
   <div class="form-line">
-    <Field
+    <TextInput
       label={say.name}
       inline
       value={sheet.name}
       maxlength="100"
       oninput={(e) => put('name', e.currentTarget.value)}
     />
-    <Field
+    <TextInput
       label={say.about}
       inline
       value={sheet.about}
@@ -128,7 +128,7 @@
         )}
     />
   {/each}
-  <Act type="button" onclick={addBox} class="add">{say.addABox}</Act>
+  <Button type="button" onclick={addBox} class="add">{say.addBox}</Button>
 
   <h2>{say.factsAndLists}</h2>
   {#each sheet.facts as fact, i (fact.scope)}
@@ -142,26 +142,26 @@
         )}
     />
   {/each}
-  <Pick
+  <Select
     label={say.add}
     value=""
-    onpick={(picked) => {
+    onchange={(picked) => {
       addFact(picked);
     }}
   >
-    <option value="">{say.aFactOrAList}</option>
+    <option value="">{say.factOrList}</option>
     {#each unusedScopes as scope (scope)}<option value={scope}>{scope}</option>{/each}
-  </Pick>
+  </Select>
 
   <fieldset class="tells">
-    <legend>{say.whatItsResultsTellOfA}</legend>
-    <p class="soft">{say.whatIsNotTickedIsUnknown}</p>
+    <legend>{say.whatItsResultsList}</legend>
+    <p class="soft">{say.anythingUntickedIsUnknownNeverNo}</p>
     {#each tellable as { name, scopes: some } (name)}
       <div>
         <b>{name}</b>
         {#each some as scope (scope)}
           <Checkbox
-            labelText={scope === 'any' ? say.theWholeProfile : scope}
+            labelText={scope === 'any' ? say.wholeProfile : scope}
             title=""
             checked={sheet.tells.includes(scope)}
             on:check={({ detail }) => tell(scope, detail)}
@@ -174,7 +174,7 @@
   <h2>{say.limits}</h2>
   <div class="grid">
     {#each limits as [key, words] (key)}
-      <Field
+      <TextInput
         label={words}
         inline
         class="number"
@@ -186,7 +186,7 @@
     {/each}
   </div>
 
-  <h2>{say.howItMatchesCountsAndCharges}</h2>
+  <h2>{say.matchingCountingAndPrice}</h2>
   <SheetCounting {sheet} {put} />
 </fieldset>
 

@@ -9,10 +9,10 @@
   const sign = (value: string | null) => value ?? say.notPossible;
   const counts = $derived(
     sheet.counting.kind === 'exact'
-      ? say.exactly
+      ? say.countsExactly
       : sheet.counting.kind === 'rounded'
-        ? say.rounded(count(sheet.counting.above), sheet.counting.figures)
-        : say.guessed(sheet.counting.factor)
+        ? say.roundsCountsAboveToSignificant(count(sheet.counting.above), sheet.counting.figures)
+        : say.guessesCountsUpToTimesOff(sheet.counting.factor)
   );
 </script>
 
@@ -23,15 +23,15 @@
   <dl>
     <dt>{box.label}</dt>
     <dd>
-      {say.searchesIn(box.searches === 'any' ? say.wholeProfile : box.searches)}
-      {#if box.scoped}{say.acceptsNotation}{:else}
-        {say.operators(box.and ?? say.none, sign(box.or), sign(box.not))}
+      {say.searches(box.searches === 'any' ? say.wholeProfile : box.searches)}
+      {#if box.scoped}{say.acceptsEavesNotationAsIs}{:else}
+        {say.andOrNot(box.and ?? say.none, sign(box.or), sign(box.not))}
         {[
-          box.phrase && say.phrases,
-          box.group && say.groups,
-          box.prefix && say.prefixes,
-          box.binding === 'or-first' && say.orFirst,
-          box.opening && say.opening(box.opening)
+          box.phrase && say.quotesMakePhrases,
+          box.group && say.bracketsMakeGroups,
+          box.prefix && say.matchesWordEndings,
+          box.binding === 'or-first' && say.orBindsFirst,
+          box.opening && say.everySearchStartsWith(box.opening)
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -39,16 +39,16 @@
     </dd>
   </dl>
 {:else}<p class="soft">{say.none}</p>{/each}
-<h2>{say.facts}</h2>
+<h2>{say.factsAndLists}</h2>
 {#each sheet.facts as fact (fact.scope)}
   <dl>
     <dt>{factLabel(fact)}</dt>
     <dd>
       {[
-        fact.range && say.range,
+        fact.range && say.fromTo,
         fact.include && say.include,
         fact.exclude && say.exclude,
-        fact.most && say.atMost(count(fact.most)),
+        fact.most && say.atMostValues(count(fact.most)),
         fact.values?.join(', '),
         fact.buckets?.map(({ label }) => label).join(', ')
       ]
@@ -57,7 +57,7 @@
     </dd>
   </dl>
 {:else}<p class="soft">{say.none}</p>{/each}
-<h2>{say.lists}</h2>
+<h2>{say.whatItsResultsList}</h2>
 <p>{sheet.tells.map((scope) => (scope === 'any' ? say.wholeProfile : scope)).join(', ')}</p>
 <h2>{say.limits}</h2>
 {#each [[say.charactersPerBox, sheet.limits.characters], [say.wordsPerSearch, sheet.limits.words], [say.operatorsPerSearch, sheet.limits.operators], [say.resultsShown, sheet.limits.shown], [say.resultsPerPage, sheet.limits.page], [say.requestsPerMinute, sheet.limits.perMinute], [say.searchesPerString, sheet.limits.searches]] as const as [name, value] (name)}
@@ -66,14 +66,14 @@
     <dd>{limit(value)}</dd>
   </dl>
 {/each}
-<h2>{say.matchingAndPrice}</h2>
+<h2>{say.matchingCountingAndPrice}</h2>
 <p>
   {[
-    sheet.matching.stemming ? say.otherEndings : say.exactWords,
-    sheet.matching.diacritics === 'folded' ? say.accentsFolded : say.accentsKept,
+    sheet.matching.stemming ? say.matchesOtherWordEndings : say.matchesWordsExactlyAsWritten,
+    sheet.matching.diacritics === 'folded' ? say.treatsEAsE : say.keepsAccentsApart,
     sheet.matching.stopWords.length && say.ignores(sheet.matching.stopWords.join(', ')),
     counts,
-    sheet.price && say.price(sheet.price.perSearch, sheet.price.perRecord, sheet.price.unit)
+    sheet.price && say.sPerSearchPerRecord(sheet.price.perSearch, sheet.price.perRecord, sheet.price.unit)
   ]
     .filter(Boolean)
     .join(' · ')}

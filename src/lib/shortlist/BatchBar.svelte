@@ -2,9 +2,9 @@
   import { batchBar as say } from './words';
   import type { Answer } from '$api';
   import { count } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
@@ -30,40 +30,40 @@
 </script>
 
 <!-- What can be done with those who are chosen. -->
-<div class="bar" role="toolbar" aria-label={say.withThoseChosen}>
-  <b>{say.chosen(count(desk.many))}</b>
+<div class="bar" role="toolbar" aria-label={say.actionsForSelectedPeople}>
+  <b>{say.selected(count(desk.many))}</b>
   <form
     onsubmit={(event) => {
       event.preventDefault();
       void addTag();
     }}
   >
-    <Field aria-label={say.aTagToAdd} placeholder={say.tag} list="tags" maxlength="60" bind:value={tag} />
+    <TextInput aria-label={say.addTag} placeholder={say.tag} list="tags" maxlength="60" bind:value={tag} />
     <datalist id="tags"
       >{#each tags as name (name)}<option value={name}></option>{/each}</datalist
     >
   </form>
   {#if tags.length}
-    <Pick
-      label={say.takeATagOff}
+    <Select
+      label={say.removeTag}
       hideLabel
       value=""
-      onpick={(name) => void (name && desk.change({ removeTags: [name] }))}
+      onchange={(name) => void (name && desk.change({ removeTags: [name] }))}
     >
-      <option value="">{say.takeATagOff2}</option>
+      <option value="">{say.removeTag2}</option>
       {#each tags as name (name)}<option value={name}>{name}</option>{/each}
-    </Pick>
+    </Select>
   {/if}
-  <Pick
+  <Select
     label={say.priority}
     hideLabel
     value=""
-    onpick={(one) => void (one && desk.change({ priority: one === '-' ? null : Number(one) }))}
+    onchange={(one) => void (one && desk.change({ priority: one === '-' ? null : Number(one) }))}
   >
     <option value="">{say.priority2}</option>
     {#each ['1', '2', '3', '4', '5'] as one (one)}<option value={one}>{one}</option>{/each}
     <option value="-">{say.none}</option>
-  </Pick>
+  </Select>
   <form
     onsubmit={(event) => {
       event.preventDefault();
@@ -71,7 +71,7 @@
       step = '';
     }}
   >
-    <Field aria-label={say.nextStep} placeholder={say.nextStep2} maxlength="200" bind:value={step} />
+    <TextInput aria-label={say.nextStep} placeholder={say.nextStep2} maxlength="200" bind:value={step} />
   </form>
   <form
     onsubmit={(event) => {
@@ -80,14 +80,14 @@
       why = '';
     }}
   >
-    <Field aria-label={say.whyTheyAreLeftOut} placeholder={say.leaveOutWhy} maxlength="200" bind:value={why} />
+    <TextInput aria-label={say.reasonForExcluding} placeholder={say.excludeReason} maxlength="200" bind:value={why} />
   </form>
-  <Act onclick={() => desk.change({ leaveOut: null })}>{say.takeIn}</Act>
-  <Act disabled={desk.everybody || desk.many < 2 || desk.many > 50} onclick={desk.join}>{say.onePerson}</Act>
-  <Act disabled={desk.many < 2} onclick={onmorelike}>{say.moreLikeThese}</Act>
-  <Act onclick={oncopy}>{say.copy}</Act>
-  <Act onclick={() => desk.change({ drop: true })}>{say.takeOff}</Act>
-  <Act look="plain" onclick={() => desk.clear()}>{say.none}</Act>
+  <Button onclick={() => desk.change({ leaveOut: null })}>{say.include}</Button>
+  <Button disabled={desk.everybody || desk.many < 2 || desk.many > 50} onclick={desk.join}>{say.merge}</Button>
+  <Button disabled={desk.many < 2} onclick={onmorelike}>{say.moreLikeThese}</Button>
+  <Button onclick={oncopy}>{say.copy}</Button>
+  <Button onclick={() => desk.change({ drop: true })}>{say.remove}</Button>
+  <Button kind="ghost" onclick={() => desk.clear()}>{say.none}</Button>
 </div>
 
 <style>

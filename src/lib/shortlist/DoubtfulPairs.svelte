@@ -4,7 +4,7 @@
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
   import { countryName } from '$core/people';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
@@ -24,7 +24,7 @@
 <Modal
   open={pairs !== null}
   passiveModal
-  modalHeading={say.perhapsTheSamePerson}
+  modalHeading={say.possibleDuplicates}
   size="lg"
   on:close={() => (pairs = null)}
 >
@@ -40,9 +40,9 @@
           >
         </div>
       {/each}
-      <div><span class="soft">{why}</span><br /><Act onclick={() => join(numbers)}>{say.onePerson}</Act></div>
+      <div><span class="soft">{why}</span><br /><Button onclick={() => join(numbers)}>{say.merge}</Button></div>
     </div>
-  {:else}<p>{say.nobodyOnThisListLooksLike}</p>{/each}
+  {:else}<p>{say.noPossibleDuplicatesOnThisList}</p>{/each}
 </Modal>
 
 <style>

@@ -6,8 +6,8 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { count } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { groups, leftOutShort, type GroupName } from './list-query';
   import type { ShortlistPage } from './shortlist-page.svelte';
   import type { Verdict } from '$core/measure';
@@ -23,7 +23,7 @@
     none: 'none',
     unchecked: say.notChecked,
     in: say.toExport,
-    out: say.excludedInAll
+    out: say.excluded
   };
   function said(value: string): string {
     if (group === 'country') return countryName(value);
@@ -34,15 +34,15 @@
 </script>
 
 <!-- How many there are of each: a small chart whose bars filter the table. -->
-<section class="sheet" aria-label={say.howManyThereAreOfEach}>
-  <Pick label={say.by} value={group} onpick={(picked) => desk.look({ group: picked as GroupName })}>
+<section class="sheet" aria-label={say.breakdown}>
+  <Select label={say.by} value={group} onchange={(picked) => desk.look({ group: picked as GroupName })}>
     {#each Object.entries(groups) as [name, word] (name)}<option value={name}>{word}</option>{/each}
-  </Pick>
+  </Select>
   <ul>
     {#each rows as { value, people } (value)}
       {@const on = desk.query.filter[group] === value}
       <li>
-        <Act look="plain" aria-pressed={on} onclick={() => desk.filter(group, on ? '' : value)}>
+        <Button kind="ghost" aria-pressed={on} onclick={() => desk.filter(group, on ? '' : value)}>
           <span class="said">{said(value)}</span><span class="number"
             >{#if group === 'leftOut' && value === 'in'}<Figure name="to export" value={people}>{count(people)}</Figure
               >{:else}{count(people)}{/if}</span
@@ -50,7 +50,7 @@
           <svg viewBox="0 0 100 3" preserveAspectRatio="none" aria-hidden="true"
             ><rect width="100" height="3" class="ground" /><rect width={width(people)} height="3" /></svg
           >
-        </Act>
+        </Button>
       </li>
     {:else}<li class="soft">{say.nothingKnown}</li>{/each}
   </ul>
@@ -68,7 +68,7 @@
     padding: 0;
     margin: 6px 0 0;
   }
-  li :global(.act.plain.bx--btn) {
+  li :global(.button.ghost.bx--btn) {
     display: grid;
     grid-template-columns: 1fr auto;
     width: 100%;

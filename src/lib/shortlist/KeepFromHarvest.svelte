@@ -3,8 +3,8 @@
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import Field from '$lib/ui/Field.svelte';
-  import NumberField from '$lib/ui/NumberField.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import NumberInput from '$lib/ui/NumberInput.svelte';
   import type { HarvestPage } from '$lib/harvest/harvest-page.svelte';
   import { keepOnShortlist } from './keep';
 
@@ -55,18 +55,18 @@
 <!-- Keeps those whom the filter of a harvest finds. -->
 <Modal
   bind:open
-  modalHeading={say.keepOnTheShortlist}
-  primaryButtonText={busy ? 'Adding…' : say.keepThem}
+  modalHeading={say.addToShortlist}
+  primaryButtonText={busy ? 'Adding…' : say.add}
   primaryButtonDisabled={busy}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText={say.cancel}
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={keep}
 >
   <Refused problem={refused} />
   <p>
-    {say.whomTheFilterFindsEachOnce(desk.of === null ? say.those : say.people(count(desk.of)))}
+    {say.filterEachIsAddedOnceWith(desk.of === null ? say.everybodyWhoMatches : say.peopleWhoMatch(count(desk.of)))}
   </p>
-  {#if learnt}<NumberField label={say.likelyToFitFromIn} max={100} placeholder={say.any} bind:value={likely} />{/if}
-  <Field label={say.whyTheyAreKept} maxlength="500" bind:value={why} />
+  {#if learnt}<NumberInput label={say.minimumLikelihoodFit} max={100} placeholder={say.any} bind:value={likely} />{/if}
+  <TextInput label={say.reason} maxlength="500" bind:value={why} />
 </Modal>

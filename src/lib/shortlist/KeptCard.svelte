@@ -2,13 +2,13 @@
   import { keptCard as say } from './words';
   import type { Answer } from '$api';
   import { leadingJob, countryName } from '$core/people';
-  import Sure from '$lib/ui/Sure.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { moment } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import DateField from '$lib/ui/DateField.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import DateInput from '$lib/ui/DateInput.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
   import OwnCell from './OwnCell.svelte';
 
@@ -30,10 +30,10 @@
 </script>
 
 <!-- Everything that is known of one person, by source and date. -->
-<section class="sheet" aria-label={say.thePerson}>
+<section class="sheet" aria-label={say.person}>
   <header>
     <h2>{person.name}</h2>
-    <Act onclick={() => desk.close()} aria-label={say.closeTheCard}>{say.close}</Act>
+    <Button onclick={() => desk.close()} aria-label={say.closeCard}>{say.close}</Button>
   </header>
   <p>
     {[person.title, person.company].filter(Boolean).join(' at ')}
@@ -42,7 +42,7 @@
   <p>
     {#if person.mail}{person.mail} <span class="soft">{person.mailState}{person.mailWhy && `: ${person.mailWhy}`}</span>
     {:else if card.guess}<span class="soft"
-        >{say.noAddressLikely} <b>{card.guess.address}</b>{say.aGuessByOfThere(
+        >{say.noAddressLikely} <b>{card.guess.address}</b>{say.guessedFromAddressesThere(
           card.guess.pattern,
           card.guess.seen,
           card.guess.of
@@ -51,40 +51,40 @@
     {#if person.phone}· {person.phone}{/if}
   </p>
   <p class="soft">
-    {say.kept(moment(person.keptAt))}{person.keptBy && say.by(person.keptBy)}
+    {say.added(moment(person.keptAt))}{person.keptBy && say.by(person.keptBy)}
     {say.from}
     {person.keptFrom === 'people'
-      ? say.aFile
+      ? say.file
       : person.keptFrom === 'records'
-        ? say.aTrial
+        ? say.trial
         : person.keptFrom}{person.keptWhy && `: ${person.keptWhy}`}{person.takenAt
-      ? say.takenAlong(moment(person.takenAt))
+      ? say.exported(moment(person.takenAt))
       : ''}
   </p>
   <div class="line">
-    <Pick
+    <Select
       label={say.priority}
       value={person.priority ?? 0}
-      onpick={(priority) => change({ priority: priority || null })}
+      onchange={(priority) => change({ priority: priority || null })}
     >
       <option value={0}>–</option>
       {#each [1, 2, 3, 4, 5] as one (one)}<option value={one}>{one}</option>{/each}
-    </Pick>
-    <Field
+    </Select>
+    <TextInput
       label={say.next}
       inline
       value={person.nextStep}
       maxlength="500"
       onchange={(event: Event) => change({ nextStep: typed(event) }, { nextStep: person.nextStep })}
     />
-    <DateField
-      label={say.onWhichDay}
+    <DateInput
+      label={say.date}
       hideLabel
       value={person.nextOn ?? ''}
-      onpick={(day) => change({ nextOn: day || null }, { nextOn: person.nextOn })}
+      onchange={(day) => change({ nextOn: day || null }, { nextOn: person.nextOn })}
     />
   </div>
-  <Field
+  <TextInput
     label={say.note}
     value={person.note}
     maxlength="2000"
@@ -103,7 +103,7 @@
     </div>
   {/if}
 
-  <h3>{say.inALetter}</h3>
+  <h3>{say.inLetter}</h3>
   <table class="plain">
     <tbody>
       {#each letter as { name, word, now, before } (name)}
@@ -111,17 +111,17 @@
           <td class="soft">{word}</td>
           <td class="soft before">{before}</td>
           <td
-            ><Field
-              aria-label={say.inALetter2(word)}
+            ><TextInput
+              aria-label={say.inLetter2(word)}
               value={now}
               maxlength="200"
               onchange={(event: Event) => change({ written: { [name]: typed(event) } })}
             /></td
           >
           <td
-            >{#if card.written.includes(name)}<Act look="plain" onclick={() => change({ written: { [name]: null } })}
-                >{say.asEaveWould} {card.cleaned[name] || 'none'}</Act
-              >{:else if name === 'greeting' && !card.cleaned.sure}<span class="soft">{say.notSure}</span>{/if}</td
+            >{#if card.written.includes(name)}<Button kind="ghost" onclick={() => change({ written: { [name]: null } })}
+                >{say.suggested} {card.cleaned[name] || 'none'}</Button
+              >{:else if name === 'greeting' && !card.cleaned.sure}<span class="soft">{say.notCertain}</span>{/if}</td
           >
         </tr>
       {/each}
@@ -136,15 +136,16 @@
           <tr>
             <td class="soft">{field}</td>
             <td class="choices">
-              {#each told as text, i (i)}{#if text}<Act
-                    look="plain"
+              {#each told as text, i (i)}{#if text}<Button
+                    kind="ghost"
                     aria-pressed={from === i}
-                    onclick={() => change({ choice: { [field]: { record: i } } })}>{shown(field, text)}</Act
+                    onclick={() => change({ choice: { [field]: { record: i } } })}>{shown(field, text)}</Button
                   >{/if}{/each}
             </td>
             <td class="soft"
               >{why}{#if why === 'chosen'}
-                <Act look="plain" onclick={() => change({ choice: { [field]: null } })}>{say.letGo}</Act>{/if}</td
+                <Button kind="ghost" onclick={() => change({ choice: { [field]: null } })}>{say.release}</Button
+                >{/if}</td
             >
           </tr>
         {/each}
@@ -154,9 +155,9 @@
   {#each card.records as { sourceId, sourceName, seenAt, person: one }, i (sourceId + one.id)}
     {@const job = leadingJob(one)}
     <div class="record">
-      <b>{sourceId === 'list' ? say.aFile : sourceName}</b> <span class="soft">{moment(seenAt)}</span>
-      {#if card.records.length > 1}<Act look="plain" onclick={() => desk.split(person.number, i)}
-          >{say.somebodyElseSplit}</Act
+      <b>{sourceId === 'list' ? say.file : sourceName}</b> <span class="soft">{moment(seenAt)}</span>
+      {#if card.records.length > 1}<Button kind="ghost" onclick={() => desk.split(person.number, i)}
+          >{say.notSamePersonSplit}</Button
         >{/if}
       <div>
         {[
@@ -170,29 +171,29 @@
       </div>
     </div>
   {/each}
-  <Fold title={say.leaveOutTakeOffOrThey}>
+  <Accordion title={say.excludeRemoveOrErase}>
     <div class="line">
       {#if person.leftOut.includes('by hand')}
-        <Act onclick={() => change({ leaveOut: null })}>{say.takeInAgain}</Act>
-      {:else}<Act onclick={() => change({ leaveOut: '' })}>{say.leaveOut}</Act>{/if}
-      <Act onclick={() => change({ drop: true })}>{say.takeOffTheList}</Act>
-      <Act look="danger" onclick={() => (objecting = true)}>{say.eraseOnObjection}</Act>
+        <Button onclick={() => change({ leaveOut: null })}>{say.include}</Button>
+      {:else}<Button onclick={() => change({ leaveOut: '' })}>{say.exclude}</Button>{/if}
+      <Button onclick={() => change({ drop: true })}>{say.removeFromList}</Button>
+      <Button kind="danger" onclick={() => (objecting = true)}>{say.eraseOnObjection}</Button>
     </div>
-  </Fold>
+  </Accordion>
 </section>
-<Sure
+<ConfirmDialog
   open={objecting}
   heading={say.eraseEverywhere(person.name)}
-  yes={say.eraseForGood}
-  no={say.cancel}
-  onyes={() => {
+  confirm={say.erase}
+  cancel={say.cancel}
+  onconfirm={() => {
     const [first] = card.records;
     if (first) void desk.erase({ sourceId: first.sourceId, personId: first.person.id });
   }}
   onclose={() => (objecting = false)}
 >
-  {say.thisDeletesEveryRecordOfThis}
-</Sure>
+  {say.thisDeletesEveryRecordThisPerson}
+</ConfirmDialog>
 
 <style>
   section {

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { listColumns as say } from './words';
   import type { Answer } from '$api';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { plainColumns, writeQuery } from './list-query';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
@@ -22,16 +22,16 @@
 <!-- Which columns are seen, and the way to keep what is seen under a name. -->
 <div class="columns">
   {#each columns as [one, word] (one)}
-    <Tick
+    <Checkbox
       label={word}
       checked={desk.query.columns.includes(one)}
-      ontick={(on) =>
+      onchange={(on) =>
         desk.look({
           columns: on ? [...desk.query.columns, one] : desk.query.columns.filter((other) => other !== one)
         })}
     />
   {/each}
-  <Fold title={say.keepThisView}>
+  <Accordion title={say.saveThisView}>
     <form
       onsubmit={(event) => {
         event.preventDefault();
@@ -39,10 +39,10 @@
         viewName = '';
       }}
     >
-      <Field label={say.name} inline maxlength="200" bind:value={viewName} />
-      <Act type="submit">{say.keep}</Act>
+      <TextInput label={say.name} inline maxlength="200" bind:value={viewName} />
+      <Button type="submit">{say.save}</Button>
     </form>
-  </Fold>
+  </Accordion>
 </div>
 
 <style>

@@ -2,11 +2,11 @@
   import { listSettings as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import type { Answer, Body } from '$api';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { callMe, myName } from './my-name';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
@@ -23,7 +23,7 @@
   const firmLists = {
     customers: say.customers,
     competitors: say.competitors,
-    own: say.ourOwnFirmsSubsidiariesToo
+    own: say.ownFirmsIncludingSubsidiaries
   } as const;
 
   const draftOf = () => ({
@@ -76,77 +76,78 @@
 
 <Modal
   bind:open
-  modalHeading={say.settingsOfThisList}
-  primaryButtonText={say.keep}
+  modalHeading={say.listSettings}
+  primaryButtonText={say.save}
   primaryButtonDisabled={!draft.name.trim()}
-  secondaryButtonText={say.leaveThem}
+  secondaryButtonText={say.cancel}
   size="lg"
   on:click:button--secondary={() => (open = false)}
   on:submit={keep}
 >
   {#if open}
     <div class="two">
-      <Field label={say.name} maxlength="200" bind:value={draft.name} />
-      <Field
-        label={say.forWhatItIsKept}
-        maxlength="500"
-        placeholder={say.toWriteToThemAbout}
-        bind:value={draft.purpose}
-      />
+      <TextInput label={say.name} maxlength="200" bind:value={draft.name} />
+      <TextInput label={say.purpose} maxlength="500" placeholder={say.toContactThemAbout} bind:value={draft.purpose} />
     </div>
-    <Field
-      label={say.yourNameRememberedWithWhomYou}
+    <TextInput
+      label={say.yourNameSavedWithPeopleYou}
       maxlength="100"
-      placeholder={say.keptInThisBrowser}
+      placeholder={say.savedInThisBrowser}
       bind:value={me}
     />
-    <h4>{say.columnsOfItsOwn}</h4>
+    <h4>{say.customColumns}</h4>
     {#each draft.columns as column, i (i)}
       <div class="line">
-        <Field aria-label={say.nameOfColumn(i + 1)} maxlength="200" bind:value={column.name} />
-        <Pick label={say.type} hideLabel value={column.type} onpick={(type) => (column.type = type)}>
+        <TextInput aria-label={say.nameColumn(i + 1)} maxlength="200" bind:value={column.name} />
+        <Select label={say.type} hideLabel value={column.type} onchange={(type) => (column.type = type)}>
           {#each types as type (type)}<option value={type}>{type}</option>{/each}
-        </Pick>
-        {#if column.type === 'choice'}<Field
-            aria-label={say.choicesCommasBetween}
-            placeholder={say.choicesCommasBetween2}
+        </Select>
+        {#if column.type === 'choice'}<TextInput
+            aria-label={say.choicesSeparatedByCommas}
+            placeholder={say.choicesSeparatedByCommas2}
             bind:value={column.listed}
           />{/if}
-        <Act
-          look="plain"
-          aria-label={say.takeOut(column.name)}
-          onclick={() => (draft.columns = draft.columns.filter((_, at) => at !== i))}>✕</Act
+        <Button
+          kind="ghost"
+          aria-label={say.remove(column.name)}
+          onclick={() => (draft.columns = draft.columns.filter((_, at) => at !== i))}>✕</Button
         >
       </div>
     {/each}
-    <Act onclick={() => draft.columns.push({ name: '', type: 'text', choices: [], listed: '' })}>{say.addAColumn}</Act>
-    <h4>{say.tagsAndTheirColours}</h4>
+    <Button onclick={() => draft.columns.push({ name: '', type: 'text', choices: [], listed: '' })}
+      >{say.addColumn}</Button
+    >
+    <h4>{say.tagsAndColours}</h4>
     <div class="line">
       {#each draft.tags as tag, i (i)}
-        <Field aria-label={say.tag(i + 1)} maxlength="60" bind:value={tag.name} />
-        <Pick label={say.colour} hideLabel value={tag.colour} onpick={(colour) => (tag.colour = colour)}>
+        <TextInput aria-label={say.tag(i + 1)} maxlength="60" bind:value={tag.name} />
+        <Select label={say.colour} hideLabel value={tag.colour} onchange={(colour) => (tag.colour = colour)}>
           {#each colours as colour (colour)}<option value={colour}>{colour}</option>{/each}
-        </Pick>
+        </Select>
       {/each}
-      <Act onclick={() => draft.tags.push({ name: '', colour: 'teal' })}>{say.addATag}</Act>
+      <Button onclick={() => draft.tags.push({ name: '', colour: 'teal' })}>{say.addTag}</Button>
     </div>
-    <h4>{say.whomToLeaveOutAlwaysWith}</h4>
+    <h4>{say.exclusionsAlwaysShownWithTheirReason}</h4>
     <div class="three">
       {#each Object.entries(firmLists) as [name, word] (name)}
-        <TextBox
-          label={say.oneALine(word)}
+        <TextArea
+          label={say.onePerLine(word)}
           rows="4"
           bind:value={draft.firms[name as keyof typeof firmLists]}
           placeholder={say.firmOrItsDomain}
         />
       {/each}
     </div>
-    <a href="/sources?list=customers+{briefId}">{say.customersFromAFile}</a>
-    <Tick label={say.peopleInCountriesThatAskPrior} checked={draft.consent} ontick={(on) => (draft.consent = on)} />
-    <Tick
-      label={say.whoeverIsTakenAlongCountsAs}
+    <a href="/sources?list=customers+{briefId}">{say.importCustomers}</a>
+    <Checkbox
+      label={say.peopleInCountriesThatRequirePrior}
+      checked={draft.consent}
+      onchange={(on) => (draft.consent = on)}
+    />
+    <Checkbox
+      label={say.exportedPeopleCountAsContactedIn}
       checked={draft.takenCounts}
-      ontick={(on) => (draft.takenCounts = on)}
+      onchange={(on) => (draft.takenCounts = on)}
     />
   {/if}
 </Modal>

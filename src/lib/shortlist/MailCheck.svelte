@@ -5,8 +5,8 @@
   import type { Answer } from '$api';
   import Refused from '$lib/frame/Refused.svelte';
   import { count, moment } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import NumberField from '$lib/ui/NumberField.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import NumberInput from '$lib/ui/NumberInput.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   interface Props {
@@ -33,16 +33,16 @@
   const stateWords = {
     waiting: 'waits',
     running: 'checks',
-    paused: say.standsStill,
-    done: say.isDone,
-    failed: say.brokeOff
+    paused: say.paused,
+    done: say.finished,
+    failed: say.failed
   };
 </script>
 
 <Modal
   bind:open
   modalHeading={say.checkAddresses}
-  primaryButtonText={underWay ? say.stop : isPaused ? say.goOnWith(count(toAsk)) : say.check(count(toAsk))}
+  primaryButtonText={underWay ? say.stop : isPaused ? say.resumeLeft(count(toAsk)) : say.check(count(toAsk))}
   primaryButtonDisabled={!underWay && !toAsk}
   secondaryButtonText={say.close}
   size="sm"
@@ -51,12 +51,11 @@
 >
   <Refused problem={desk.refused} />
   <p>
-    {say.addressesCanBeAskedAboutAt(count(toAsk))}
-    {cost.toLocaleString('en')}
-    {say.atMostOnlyGoodOnesAre(unit, cost === 1 ? '' : 's')}
+    {say.addressesToCheckFor(count(toAsk))}
+    {say.atMostYouOnlyPayFor(cost, unit)}
   </p>
   <p class="soft">
-    {say.toldWithoutAskingMalformedTwiceOf(
+    {say.foundWithoutCheckMalformedDuplicates(
       count(told.malformed),
       count(told.duplicate),
       count(told.role),
@@ -65,22 +64,22 @@
   </p>
   {#if run}
     <p role="status">
-      {say.theCheckOfAskedGood(stateWords[run.state], count(run.checked), count(run.addresses), count(run.good))}
+      {say.checkCheckedGood(stateWords[run.state], count(run.checked), count(run.addresses), count(run.good))}
       {run.spent.toLocaleString('en', { maximumFractionDigits: 2 })}
-      {say.sSpent(unit)}{run.goesOnAt ? say.goesOn(moment(run.goesOnAt)) : ''}.{run.problem && ` ${run.problem}`}
+      {say.sSpent(unit)}{run.goesOnAt ? say.resumes(moment(run.goesOnAt)) : ''}.{run.problem && ` ${run.problem}`}
     </p>
     <ProgressBar
       size="sm"
       max={Math.max(1, run.addresses)}
       value={run.checked}
-      labelText={say.addressesAsked}
+      labelText={say.addressesChecked}
       hideLabel
     />
   {/if}
   <div class="line">
-    <NumberField label={say.checksADay} min={1} bind:value={perDay} />
-    <NumberField label={say.aMonth} min={1} bind:value={perMonth} />
-    {#if underWay}<Act onclick={() => desk.checkMail({ do: 'go on', ...wanted() })}>{say.keepThePlan}</Act>{/if}
+    <NumberInput label={say.checksPerDay} min={1} bind:value={perDay} />
+    <NumberInput label={say.perMonth} min={1} bind:value={perMonth} />
+    {#if underWay}<Button onclick={() => desk.checkMail({ do: 'go on', ...wanted() })}>{say.saveLimits}</Button>{/if}
   </div>
   <p class="soft">{say.usedTodayThisMonthUtc(count(plan.today), count(plan.month))}</p>
 </Modal>

@@ -28,7 +28,7 @@
 <Modal
   open={told !== null}
   modalHeading={say.moreLikeThese}
-  primaryButtonText={say.keepAsAVersionAndTest}
+  primaryButtonText={say.saveAsVersionAndTest}
   primaryButtonDisabled={!told?.text}
   secondaryButtonText={say.close}
   size="lg"
@@ -39,12 +39,12 @@
   {#if told}
     {#if told.text}<pre class="mono">{told.text}</pre>
       <p>
-        {#if told.precision.judged}{say.ofJudgedWhomItFindsFit(
+        {#if told.precision.judged}{say.judgedPeopleItFindsAreFits(
             count(told.precision.judged),
             percent(told.precision.fits / told.precision.judged),
             percentRange(told.precision.interval)
-          )}{:else}{say.nobodyWhomItFindsWasJudged}{/if}
-        {say.itWouldAddPeopleWhomThis(count(told.adds.people))}{told.adds.some.length
+          )}{:else}{say.nobodyItFindsHasBeenJudged}{/if}
+        {say.itWouldAddPeopleThisBrief(count(told.adds.people))}{told.adds.some.length
           ? `, such as ${told.adds.some
               .slice(0, 4)
               .map(({ name, jobs }) => [name, jobs?.[0]?.title].filter(Boolean).join(', '))
@@ -53,7 +53,9 @@
       </p>
       <table>
         <thead
-          ><tr><th>{say.theyShare}</th><th>{say.these}</th><th>{say.theRest}</th><th>{say.timesAsOften}</th></tr></thead
+          ><tr
+            ><th>{say.inCommon}</th><th>{say.thesePeople}</th><th>{say.everyoneElse}</th><th>{say.timesAsOften}</th></tr
+          ></thead
         >
         <tbody>
           {#each told.traits as { text, good, ofGood, rest, ofRest, lift } (text)}
@@ -66,13 +68,13 @@
         </tbody>
       </table>
     {:else}<p>
-        {say.theyShareNothingThatAString}
+        {say.theyHaveNothingInCommonThat}
       </p>{/if}
     {#if told.firms.length}
-      <h4>{say.firmsLikeTheirs}</h4>
+      <h4>{say.similarFirms}</h4>
       <ul>
         {#each told.firms as { company, people, shared, told: of } (company)}
-          <li>{company} <span class="soft">{say.ofFactsAlikeSeenThere(shared, of, count(people))}</span></li>
+          <li>{company} <span class="soft">{say.factsMatchPeopleSeenThere(shared, of, count(people))}</span></li>
         {/each}
       </ul>
     {/if}

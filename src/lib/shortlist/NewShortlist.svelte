@@ -5,7 +5,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
-  import Field from '$lib/ui/Field.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
 
   let { briefId, open = $bindable() }: { briefId: string; open: boolean } = $props();
 
@@ -29,15 +29,15 @@
 
 <Modal
   bind:open
-  modalHeading={say.aNewShortlist}
-  primaryButtonText={say.beginIt}
+  modalHeading={say.newShortlist}
+  primaryButtonText={say.create}
   primaryButtonDisabled={!name.trim()}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText={say.cancel}
   size="sm"
   on:click:button--secondary={() => (open = false)}
   on:submit={create}
 >
   <Refused problem={refused} />
-  <Field label={say.name} maxlength="200" bind:value={name} />
-  <Field label={say.forWhatItIsKept} maxlength="500" bind:value={purpose} />
+  <TextInput label={say.name} maxlength="200" bind:value={name} />
+  <TextInput label={say.purpose} maxlength="500" bind:value={purpose} />
 </Modal>

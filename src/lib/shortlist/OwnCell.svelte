@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ownCell as say } from './words';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import type { Answer } from '$api';
 
   type Value = string | number | boolean | null;
@@ -16,20 +16,20 @@
 
 <!-- A cell of a column of one's own, by its type. -->
 {#if column.type === 'yes/no'}
-  <Pick
+  <Select
     label={column.name}
     value={value === true ? 'yes' : value === false ? 'no' : ''}
-    onpick={(picked) => onchange(picked === '' ? null : picked === 'yes')}
+    onchange={(picked) => onchange(picked === '' ? null : picked === 'yes')}
   >
     <option value="">–</option><option value="yes">{say.yes}</option><option value="no">{say.no}</option>
-  </Pick>
+  </Select>
 {:else if column.type === 'choice'}
-  <Pick label={column.name} value={String(value ?? '')} onpick={(picked) => onchange(picked || null)}>
+  <Select label={column.name} value={String(value ?? '')} onchange={(picked) => onchange(picked || null)}>
     <option value="">–</option>
     {#each column.choices as choice (choice)}<option value={choice}>{choice}</option>{/each}
-  </Pick>
+  </Select>
 {:else}
-  <Field
+  <TextInput
     label={column.name}
     inline
     type={column.type}

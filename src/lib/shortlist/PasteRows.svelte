@@ -4,10 +4,10 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import Field from '$lib/ui/Field.svelte';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import type { Answer } from '$api';
   import { myName } from './my-name';
   import { pastedPeople } from './pasted-people';
@@ -51,8 +51,8 @@
 
 <Modal
   bind:open
-  modalHeading={say.keepPeopleOfAFileOr}
-  primaryButtonText={say.keepThem}
+  modalHeading={say.addPeopleFromSpreadsheet}
+  primaryButtonText={say.add}
   primaryButtonDisabled={!text.trim()}
   secondaryButtonText={say.close}
   on:click:button--secondary={() => (open = false)}
@@ -60,14 +60,14 @@
 >
   <Refused problem={refused} />
   <p>
-    {say.rowsCopiedFromASpreadsheetOr}
+    {say.pasteRowsFromSpreadsheetOrCsv}
   </p>
-  <TextBox label={say.rows} rows="9" bind:value={text} placeholder={say.nameTitleCompanyEmail} />
+  <TextArea label={say.rows} rows="9" bind:value={text} placeholder={say.nameTitleCompanyEmail} />
   <div class="line">
-    <Tick label={say.otherColumnsBecomeColumnsOfThis} checked={more} ontick={(on) => (more = on)} />
-    <Field label={say.whyTheyAreKept} inline maxlength="500" bind:value={why} />
-    <FileButton
-      label={say.fromACsv}
+    <Checkbox label={say.otherColumnsAreAddedToThis} checked={more} onchange={(on) => (more = on)} />
+    <TextInput label={say.reason} inline maxlength="500" bind:value={why} />
+    <FileUploadButton
+      label={say.importCsv}
       accept={['.csv', '.tsv', 'text/csv']}
       onfile={async (file) => (text = await file.text())}
     />

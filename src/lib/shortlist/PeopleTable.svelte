@@ -7,9 +7,9 @@
   import { countryName } from '$core/people';
   import { percent } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { leftOutShort, plainColumns, unsorted, type PlainColumn } from './list-query';
   import type { KeptPerson, ShortlistPage } from './shortlist-page.svelte';
 
@@ -78,17 +78,17 @@
   onscroll={() => (top = box!.scrollTop)}
   tabindex="0"
   role="region"
-  aria-label={say.peopleARowEach}
+  aria-label={say.people}
 >
   <Table aria-rowcount={desk.of + 1}>
     <TableHead>
       <TableRow>
         <TableHeader class="tick"
-          ><Tick
-            label={say.everybodyByThisFilter}
+          ><Checkbox
+            label={say.everyoneMatchingFilter}
             hideLabel
             checked={desk.everybody}
-            ontick={(on) => {
+            onchange={(on) => {
               desk.clear();
               desk.everybody = on;
             }}
@@ -101,10 +101,10 @@
             class="col-{name.replace(/\W/g, '-')}"
           >
             {#if unsorted.has(name)}<span class="head">{heading(name)}</span>{:else}
-              <Act look="plain" onclick={(event: MouseEvent) => desk.sort(name, event.shiftKey)}
+              <Button kind="ghost" onclick={(event: MouseEvent) => desk.sort(name, event.shiftKey)}
                 >{name === 'name' ? say.name : heading(name)}
                 {#if now}{#if now.down}<ArrowDown size={16} />{:else}<ArrowUp size={16} />{/if}{now.place ??
-                    ''}{/if}</Act
+                    ''}{/if}</Button
               >{/if}
           </TableHeader>
         {/each}
@@ -118,15 +118,16 @@
           {#if person}
             {@const verdict = person.verdict && verdicts[person.verdict]}
             <TableCell class="tick"
-              ><Tick
-                label={say.choose(person.name)}
+              ><Checkbox
+                label={say.select(person.name)}
                 hideLabel
                 checked={desk.everybody || desk.chosen.has(person.number)}
-                ontick={(on, { shiftKey }) => desk.choose(place, on, shiftKey)}
+                onchange={(on, { shiftKey }) => desk.choose(place, on, shiftKey)}
               /></TableCell
             >
             <TableCell
-              ><Act look="plain" class="name" onclick={() => desk.open(person.number)}>{person.name}</Act></TableCell
+              ><Button kind="ghost" class="name" onclick={() => desk.open(person.number)}>{person.name}</Button
+              ></TableCell
             >
             {#each known as name (name)}
               <TableCell>
@@ -170,7 +171,7 @@
     </TableBody>
   </Table>
   {#if !desk.of}<p class="soft nobody">
-      {list.people ? say.nobodyByThisFilter : say.nobodyIsKeptHereYetKeep}
+      {list.people ? say.noMatches : say.nobodyHereYetAddPeopleFrom}
     </p>{/if}
 </div>
 
@@ -199,11 +200,11 @@
   .box :global(tr.person.on td) {
     background: var(--accent-2);
   }
-  .box :global(.act.plain.name.bx--btn) {
+  .box :global(.button.ghost.name.bx--btn) {
     font-weight: 500;
     color: var(--ink);
   }
-  .box :global(.act.plain.bx--btn) {
+  .box :global(.button.ghost.bx--btn) {
     padding: 0;
     min-height: 24px;
   }

@@ -2,9 +2,9 @@
   import { profileEditor as say } from './words';
   import type { Answer } from '$api';
   import { call } from '$lib/api/call';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { columnSources } from '$api/list-fields';
 
   interface Props {
@@ -51,46 +51,48 @@
   <ol>
     {#each body.columns as column, i (i)}
       <li>
-        <Field aria-label={say.headerOfColumn(i + 1)} bind:value={column.header} />
-        <Pick label={say.fromWhat} hideLabel value={column.from} onpick={(from) => (column.from = from)}>
+        <TextInput aria-label={say.headerColumn(i + 1)} bind:value={column.header} />
+        <Select label={say.content} hideLabel value={column.from} onchange={(from) => (column.from = from)}>
           {#each columnSources as from (from)}<option value={from}>{from}</option>{/each}
-        </Pick>
+        </Select>
         {#if column.from === 'own column'}
-          <Pick label={say.which} hideLabel value={column.of} onpick={(of) => (column.of = of)}>
-            <option value="">{say.which2}</option>
+          <Select label={say.field} hideLabel value={column.of} onchange={(of) => (column.of = of)}>
+            <option value="">{say.field2}</option>
             {#each list.columns as own (own.name)}<option value={own.name}>{own.name}</option>{/each}
-          </Pick>
-        {:else if column.from === 'fixed text'}<Field
-            aria-label={say.theText}
-            placeholder={say.theText2}
+          </Select>
+        {:else if column.from === 'fixed text'}<TextInput
+            aria-label={say.text}
+            placeholder={say.text2}
             bind:value={column.of}
           />{/if}
-        <Act look="plain" disabled={!i} aria-label={say.moveUp(column.header)} onclick={() => move(i, -1)}>↑</Act>
-        <Act
-          look="plain"
+        <Button kind="ghost" disabled={!i} aria-label={say.moveUp(column.header)} onclick={() => move(i, -1)}>↑</Button>
+        <Button
+          kind="ghost"
           disabled={i === body.columns.length - 1}
           aria-label={say.moveDown(column.header)}
-          onclick={() => move(i, 1)}>↓</Act
+          onclick={() => move(i, 1)}>↓</Button
         >
-        <Act
-          look="plain"
+        <Button
+          kind="ghost"
           disabled={body.columns.length === 1}
-          aria-label={say.takeOut(column.header)}
-          onclick={() => (body!.columns = body!.columns.filter((_, at) => at !== i))}>✕</Act
+          aria-label={say.remove(column.header)}
+          onclick={() => (body!.columns = body!.columns.filter((_, at) => at !== i))}>✕</Button
         >
       </li>
     {/each}
   </ol>
   <div class="line">
-    <Act onclick={() => body!.columns.push({ header: 'New column', from: 'fixed text', of: '' })}>{say.addAColumn}</Act>
-    <Pick label={say.dates} value={body.dates} onpick={(one) => (body!.dates = one)}>
+    <Button onclick={() => body!.columns.push({ header: 'New column', from: 'fixed text', of: '' })}
+      >{say.addColumn}</Button
+    >
+    <Select label={say.dates} value={body.dates} onchange={(one) => (body!.dates = one)}>
       {#each dates as one (one)}<option value={one}>{one}</option>{/each}
-    </Pick>
-    <Pick label={say.numbers} value={body.numbers} onpick={(one) => (body!.numbers = one)}>
+    </Select>
+    <Select label={say.numbers} value={body.numbers} onchange={(one) => (body!.numbers = one)}>
       {#each numbers as one (one)}<option value={one}>{one}</option>{/each}
-    </Pick>
-    <Field label={say.keepAs} inline bind:value={as} maxlength="200" />
-    <Act disabled={!as.trim()} onclick={keep}>{say.keepTheseColumns}</Act>
+    </Select>
+    <TextInput label={say.saveAs} inline bind:value={as} maxlength="200" />
+    <Button disabled={!as.trim()} onclick={keep}>{say.saveColumns}</Button>
   </div>
 {/if}
 

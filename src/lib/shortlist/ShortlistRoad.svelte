@@ -20,20 +20,20 @@
         said: road.gathered === null ? '–' : count(road.gathered),
         figure: { name: 'harvested' as const, value: road.gathered }
       },
-      { what: say.judgedFit, said: count(road.fits) },
+      { what: say.judgedFits, said: count(road.fits) },
       {
         what: say.onThisList,
         said: count(road.kept),
         figure: { name: 'shortlisted' as const, value: road.kept }
       },
       { what: say.goodAddresses, said: count(road.good) },
-      { what: say.takenAlong, said: count(road.taken) }
+      { what: say.exported, said: count(road.taken) }
     ].map((one: Step, i) => ({ ...one, i }))
   );
 </script>
 
 <!-- The whole road on one line. -->
-<ol class="sheet" aria-label={say.theRoadToThisList}>
+<ol class="sheet" aria-label={say.howThisListCameAbout}>
   {#each steps as { what, said, figure, i } (what)}
     <li>
       {#if i}<span class="soft" aria-hidden="true">→</span>{/if}<b
@@ -43,11 +43,11 @@
   {/each}
   <li class="share">
     {#if precision.judged && precision.fits === precision.judged}<span class="soft"
-        >{say.allJudgedFit(count(precision.judged))}</span
+        >{say.addedAsJudgedFits(count(precision.judged))}</span
       >
     {:else if precision.judged}<b>{percent(precision.fits / precision.judged)}</b>
-      <span class="soft">{say.fitByJudgedHere(percentRange(precision.interval), count(precision.judged))}</span>
-    {:else}<span class="soft">{say.nobodyHereIsJudgedYet}</span>{/if}
+      <span class="soft">{say.fitsJudgedHere(percentRange(precision.interval), count(precision.judged))}</span>
+    {:else}<span class="soft">{say.nobodyJudgedHereYet}</span>{/if}
   </li>
 </ol>
 

@@ -7,13 +7,13 @@
   import Figure from '$lib/marks/Figure.svelte';
   import { count, moment } from '$lib/marks/format';
   import { Attempts } from '$lib/kept/attempts.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import NumberField from '$lib/ui/NumberField.svelte';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import NumberInput from '$lib/ui/NumberInput.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import type { Answer } from '$api';
   import type { LeftOutReason } from '$api/list-fields';
@@ -84,10 +84,10 @@
 
 <Modal
   bind:open
-  modalHeading={say.takeAlong}
-  primaryButtonText={look ? say.takeAlong2(count(look.people)) : say.takeAlong}
+  modalHeading={say.exportText}
+  primaryButtonText={look ? say.exportText2(count(look.people)) : say.exportText}
   primaryButtonDisabled={!look?.people}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText={say.cancel}
   size="lg"
   on:click:button--secondary={() => (open = false)}
   on:submit={take}
@@ -95,42 +95,42 @@
   {#if open}
     <Refused problem={attempts.refused} />
     <div class="line">
-      <Pick label={say.as} value={form} onpick={(picked) => (form = picked)}>
+      <Select label={say.format} value={form} onchange={(picked) => (form = picked)}>
         {#each Object.entries(forms) as [name, word] (name)}<option value={name}>{word}</option>{/each}
-      </Pick>
-      <Pick label={say.addresses} value={addresses} onpick={(picked) => (addresses = picked)}>
+      </Select>
+      <Select label={say.addresses} value={addresses} onchange={(picked) => (addresses = picked)}>
         <option value="any">{say.checkedOrNot}</option><option value="good">{say.goodOnly}</option><option
           value="good and uncertain">{say.goodAndUncertain}</option
         >
-      </Pick>
+      </Select>
       {#if form === 'csv' || form === 'xlsx'}
-        <Pick label={say.columns} value={profile} onpick={(picked) => (profile = picked)}>
+        <Select label={say.columns} value={profile} onchange={(picked) => (profile = picked)}>
           {#each profiles as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
-        </Pick>
+        </Select>
       {/if}
-      {#if form === 'hashed'}<Field
+      {#if form === 'hashed'}<TextInput
           label={say.salt}
           inline
           value={salt}
           onchange={(event: Event) => (salt = (event.currentTarget as HTMLInputElement).value)}
         />{/if}
-      <NumberField label={say.inBatchesOf} min={1} placeholder={say.all} bind:value={size} />
+      <NumberInput label={say.batchSize} min={1} placeholder={say.all} bind:value={size} />
       {#if look && look.batches > 1}
-        <Pick label={say.batch} value={batch} onpick={(picked) => (batch = picked)}>
+        <Select label={say.batch} value={batch} onchange={(picked) => (batch = picked)}>
           {#each { length: look.batches }, i (i)}<option value={i + 1}>{say.ofText(i + 1, look.batches)}</option>{/each}
-        </Pick>
+        </Select>
       {/if}
-      <Tick label={say.alsoThoseWhoAreLeftOut} checked={everybody} ontick={(on) => (everybody = on)} />
+      <Checkbox label={say.includeExcludedPeople} checked={everybody} onchange={(on) => (everybody = on)} />
     </div>
     {#if look}
       <p class="soft" role="status">
         <Figure name="to export" value={look.people}>{count(look.people)}</Figure>
         {say.people}{look.leftOut.length
           ? `. Excluded: ${look.leftOut.map(({ value, people }) => `${count(people)} ${why(value)}`).join(', ')}`
-          : ''}{form === 'hashed' ? say.addressesInSmallLettersAndNumbers : '.'}
+          : ''}{form === 'hashed' ? say.lowerCaseAddressesAndE164 : '.'}
       </p>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <div class="preview" tabindex="0" role="region" aria-label={say.theFirstLines}>
+      <div class="preview" tabindex="0" role="region" aria-label={say.preview}>
         <Table>
           <TableHead
             ><TableRow
@@ -146,7 +146,7 @@
       </div>
     {/if}
     {#if form === 'csv' || form === 'xlsx'}
-      <Fold title={say.columnsOfThisFile}>
+      <Accordion title={say.columnsInThisFile}>
         <ProfileEditor
           {list}
           {profiles}
@@ -157,10 +157,10 @@
           }}
           onrefused={(problem) => (attempts.refused = problem)}
         />
-      </Fold>
-      <Fold title={say.whatAMergeWouldDo} open={merged !== null}>
+      </Accordion>
+      <Accordion title={say.mergePreview} open={merged !== null}>
         <div class="line">
-          <FileButton label={say.aCsvOfTheReceivingSystem} accept={['.csv', 'text/csv']} onfile={merge} />
+          <FileUploadButton label={say.chooseCsvFromReceivingSystem} accept={['.csv', 'text/csv']} onfile={merge} />
           {#if merged}<b
               >{Object.entries(merged.counts)
                 .map(([what, n]) => `${count(n)} ${what}`)
@@ -174,11 +174,11 @@
               say.noColumn}.
           </p>
           {#if merged.onlyThere.length}<p class="soft">
-              {say.columnsThatNothingHereFills(merged.onlyThere.join(', '))}
+              {say.columnsNotFilledFromHere(merged.onlyThere.join(', '))}
             </p>{/if}
-          {#if merged.onlyHere.length}<p class="soft">{say.columnsThatAreNotThere(merged.onlyHere.join(', '))}</p>{/if}
+          {#if merged.onlyHere.length}<p class="soft">{say.columnsMissingThere(merged.onlyHere.join(', '))}</p>{/if}
           <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <ul class="merged" tabindex="0" aria-label={say.lineByLine}>
+          <ul class="merged" tabindex="0" aria-label={say.rowByRow}>
             {#each merged.lines.filter(({ what }) => what !== 'same') as { who, what, why: reason, changes }, i (i)}
               <li>
                 <b>{what}</b>
@@ -188,21 +188,21 @@
             {/each}
           </ul>
         {/if}
-      </Fold>
+      </Accordion>
     {/if}
     {#if list.takings.length}
-      <Fold title={say.takenAlongBefore(list.takings.length)}>
+      <Accordion title={say.exportHistory(list.takings.length)}>
         <ul>
           {#each list.takings as { at, form: as, people, what }, i (i)}<li>
-              {say.as2(moment(at), count(people), as)}{what && `, ${what}`}
+              {say.as(moment(at), count(people), as)}{what && `, ${what}`}
             </li>{/each}
         </ul>
-      </Fold>
+      </Accordion>
     {/if}
-    <Act
-      look="plain"
+    <Button
+      kind="ghost"
       onclick={() => window.open(`/api/briefs/${desk.params.id}/shortlists/${desk.params.list}/processing`, '_blank')}
-      >{say.recordOfProcessingToPrint}</Act
+      >{say.recordProcessingToPrint}</Button
     >
   {/if}
 </Modal>

@@ -1,90 +1,90 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const batchBar = catalogue('shortlist/batchBar', {
-  withThoseChosen: 'Actions for selected people',
-  chosen: (many: Said) => `${many} selected`,
-  aTagToAdd: 'Add tag',
+  actionsForSelectedPeople: 'Actions for selected people',
+  selected: (many: Said) => `${many} selected`,
+  addTag: 'Add tag',
   tag: 'tag',
-  takeATagOff: 'Remove tag',
-  takeATagOff2: 'remove tag…',
+  removeTag: 'Remove tag',
+  removeTag2: 'remove tag…',
   priority: 'Priority',
   priority2: 'priority…',
   none: 'none',
   nextStep: 'Next step',
   nextStep2: 'next step',
-  whyTheyAreLeftOut: 'Reason for excluding',
-  leaveOutWhy: 'exclude: reason',
-  takeIn: 'Include',
-  onePerson: 'Merge',
+  reasonForExcluding: 'Reason for excluding',
+  excludeReason: 'exclude: reason',
+  include: 'Include',
+  merge: 'Merge',
   moreLikeThese: 'More like these',
   copy: 'Copy',
-  takeOff: 'Remove'
+  remove: 'Remove'
 });
 
 export const doubtfulPairs = catalogue('shortlist/doubtfulPairs', {
-  perhapsTheSamePerson: 'Possible duplicates',
-  onePerson: 'Merge',
-  nobodyOnThisListLooksLike: 'No possible duplicates on this list.'
+  possibleDuplicates: 'Possible duplicates',
+  merge: 'Merge',
+  noPossibleDuplicatesOnThisList: 'No possible duplicates on this list.'
 });
 
 export const groupBars = catalogue('shortlist/groupBars', {
-  howManyThereAreOfEach: 'Breakdown',
+  breakdown: 'Breakdown',
   by: 'By',
   nothingKnown: 'nothing known',
   notChecked: 'not checked',
   toExport: 'to export',
-  excludedInAll: 'excluded',
+  excluded: 'excluded',
   notJudged: 'not judged'
 });
 
 export const keepFromHarvest = catalogue('shortlist/keepFromHarvest', {
-  keepOnTheShortlist: 'Add to shortlist',
-  keepThem: 'Add',
-  notNow: 'Cancel',
-  those: 'Everybody who matches',
-  people: (many: Said) => `${many} people who match`,
-  whomTheFilterFindsEachOnce: (who: Said) =>
+  addToShortlist: 'Add to shortlist',
+  add: 'Add',
+  cancel: 'Cancel',
+  everybodyWhoMatches: 'Everybody who matches',
+  peopleWhoMatch: (many: Said) => `${many} people who match`,
+  filterEachIsAddedOnceWith: (who: Said) =>
     `${who} the filter: each is added once with all their records. People already on the list are updated.`,
-  likelyToFitFromIn: 'Minimum likelihood of a fit, %',
+  minimumLikelihoodFit: 'Minimum likelihood of a fit, %',
   any: 'any',
-  whyTheyAreKept: 'Reason'
+  reason: 'Reason'
 });
 
 export const keptCard = catalogue('shortlist/keptCard', {
-  thePerson: 'Person',
-  closeTheCard: 'Close card',
+  person: 'Person',
+  closeCard: 'Close card',
   close: 'Close',
   noAddressLikely: 'no address; likely',
-  aGuessByOfThere: (pattern: Said, seen: Said, value: Said) =>
+  guessedFromAddressesThere: (pattern: Said, seen: Said, value: Said) =>
     `, guessed from ${pattern} (${seen} of ${value} addresses there)`,
   noAddress: 'no address',
-  kept: (keptAt: Said) => `Added ${keptAt}`,
+  added: (keptAt: Said) => `Added ${keptAt}`,
   by: (keptBy: Said) => ` by ${keptBy}`,
   from: 'from',
-  aFile: 'a file',
-  aTrial: 'a trial',
-  takenAlong: (takenAt: Said) => `; exported ${takenAt}`,
+  file: 'a file',
+  trial: 'a trial',
+  exported: (takenAt: Said) => `; exported ${takenAt}`,
   priority: 'Priority',
   next: 'Next',
-  onWhichDay: 'Date',
+  date: 'Date',
   note: 'Note',
-  inALetter: 'In a letter',
-  inALetter2: (word: Said) => `${word} in a letter`,
-  asEaveWould: 'suggested:',
-  notSure: 'not certain',
+  inLetter: 'In a letter',
+  inLetter2: (word: Said) => `${word} in a letter`,
+  suggested: 'suggested:',
+  notCertain: 'not certain',
   oneRecord: 'One record',
   records: (length: Said) => `${length} records`,
-  letGo: 'release',
-  somebodyElseSplit: 'not the same person: split',
-  leaveOutTakeOffOrThey: 'Exclude, remove or erase',
-  takeInAgain: 'Include',
-  leaveOut: 'Exclude',
-  takeOffTheList: 'Remove from list',
+  release: 'release',
+  notSamePersonSplit: 'not the same person: split',
+  excludeRemoveOrErase: 'Exclude, remove or erase',
+  include: 'Include',
+  exclude: 'Exclude',
+  removeFromList: 'Remove from list',
   eraseOnObjection: 'Erase on objection…',
   eraseEverywhere: (name: Said) => `Erase ${name} everywhere?`,
-  eraseForGood: 'Erase',
+  erase: 'Erase',
   cancel: 'Cancel',
-  thisDeletesEveryRecordOfThis:
+  thisDeletesEveryRecordThisPerson:
     "This deletes every record of this person from files, trials, diaries, harvests, watches and shortlists. Verdicts stay as numbers without a name. Only a keyed hash is kept, so that they are never imported again. You can't undo this.",
   greeting: 'Greeting',
   firm: 'Firm',
@@ -99,94 +99,95 @@ export const leftToSettle = catalogue('shortlist/leftToSettle', {
 });
 
 export const listColumns = catalogue('shortlist/listColumns', {
-  keepThisView: 'Save this view',
+  saveThisView: 'Save this view',
   name: 'Name',
-  keep: 'Save'
+  save: 'Save'
 });
 
 export const listSettings = catalogue('shortlist/listSettings', {
-  settingsOfThisList: 'List settings',
-  keep: 'Save',
-  leaveThem: 'Cancel',
+  listSettings: 'List settings',
+  save: 'Save',
+  cancel: 'Cancel',
   name: 'Name',
-  forWhatItIsKept: 'Purpose',
-  toWriteToThemAbout: 'to contact them about…',
-  yourNameRememberedWithWhomYou: 'Your name, saved with the people you add',
-  keptInThisBrowser: 'saved in this browser',
-  columnsOfItsOwn: 'Custom columns',
-  nameOfColumn: (i: Said) => `Name of column ${i}`,
+  purpose: 'Purpose',
+  toContactThemAbout: 'to contact them about…',
+  yourNameSavedWithPeopleYou: 'Your name, saved with the people you add',
+  savedInThisBrowser: 'saved in this browser',
+  customColumns: 'Custom columns',
+  nameColumn: (i: Said) => `Name of column ${i}`,
   type: 'Type',
-  choicesCommasBetween: 'Choices, separated by commas',
-  choicesCommasBetween2: 'choices, separated by commas',
-  takeOut: (name: Said) => `Remove ${name}`,
-  addAColumn: 'Add column',
-  tagsAndTheirColours: 'Tags and colours',
+  choicesSeparatedByCommas: 'Choices, separated by commas',
+  choicesSeparatedByCommas2: 'choices, separated by commas',
+  remove: (name: Said) => `Remove ${name}`,
+  addColumn: 'Add column',
+  tagsAndColours: 'Tags and colours',
   tag: (i: Said) => `Tag ${i}`,
   colour: 'Colour',
-  addATag: 'Add tag',
-  whomToLeaveOutAlwaysWith: 'Exclusions, always shown with their reason',
-  oneALine: (word: Said) => `${word}, one per line`,
+  addTag: 'Add tag',
+  exclusionsAlwaysShownWithTheirReason: 'Exclusions, always shown with their reason',
+  onePerLine: (word: Said) => `${word}, one per line`,
   firmOrItsDomain: 'firm or its domain',
-  customersFromAFile: 'Import customers…',
-  peopleInCountriesThatAskPrior: 'people in countries that require prior consent (see the library)',
-  whoeverIsTakenAlongCountsAs: 'exported people count as contacted in this brief’s other lists',
+  importCustomers: 'Import customers…',
+  peopleInCountriesThatRequirePrior: 'people in countries that require prior consent (see the library)',
+  exportedPeopleCountAsContactedIn: 'exported people count as contacted in this brief’s other lists',
   customers: 'Customers',
   competitors: 'Competitors',
-  ourOwnFirmsSubsidiariesToo: 'Own firms, including subsidiaries'
+  ownFirmsIncludingSubsidiaries: 'Own firms, including subsidiaries'
 });
 
 export const mailCheck = catalogue('shortlist/mailCheck', {
   checkAddresses: 'Check addresses',
   stop: 'Stop',
-  goOnWith: (toAsk: Said) => `Resume: ${toAsk} left`,
+  resumeLeft: (toAsk: Said) => `Resume: ${toAsk} left`,
   check: (toAsk: Said) => `Check ${toAsk}`,
   close: 'Close',
-  addressesCanBeAskedAboutAt: (toAsk: Said) => `${toAsk} addresses to check, for`,
-  atMostOnlyGoodOnesAre: (unit: Said, cost: Said) => `${unit}${cost} at most. You only pay for good ones.`,
-  toldWithoutAskingMalformedTwiceOf: (malformed: Said, duplicate: Said, role: Said, throwAway: Said) =>
+  addressesToCheckFor: (toAsk: Said) => `${toAsk} addresses to check, for`,
+  atMostYouOnlyPayFor: (cost: number, unit: string) =>
+    `${cost.toLocaleString('en')} ${plural(cost, { one: unit, other: `${unit}s` })} at most. You only pay for good ones.`,
+  foundWithoutCheckMalformedDuplicates: (malformed: Said, duplicate: Said, role: Said, throwAway: Said) =>
     `Found without a check: ${malformed} malformed, ${duplicate} duplicates, ${role} shared mailboxes, ${throwAway} disposable.`,
-  theCheckOfAskedGood: (stateWords: Said, checked: Said, addresses: Said, good: Said) =>
+  checkCheckedGood: (stateWords: Said, checked: Said, addresses: Said, good: Said) =>
     `Check ${stateWords}: ${checked} of ${addresses} checked, ${good} good,`,
   sSpent: (unit: Said) => `${unit}s spent`,
-  goesOn: (goesOnAt: Said) => `; resumes ${goesOnAt}`,
-  addressesAsked: 'Addresses checked',
-  checksADay: 'Checks per day',
-  aMonth: 'per month',
-  keepThePlan: 'Save limits',
+  resumes: (goesOnAt: Said) => `; resumes ${goesOnAt}`,
+  addressesChecked: 'Addresses checked',
+  checksPerDay: 'Checks per day',
+  perMonth: 'per month',
+  saveLimits: 'Save limits',
   usedTodayThisMonthUtc: (today: Said, month: Said) => `Used: ${today} today, ${month} this month (UTC).`,
-  standsStill: 'paused',
-  isDone: 'finished',
-  brokeOff: 'failed'
+  paused: 'paused',
+  finished: 'finished',
+  failed: 'failed'
 });
 
 export const moreLike = catalogue('shortlist/moreLike', {
   moreLikeThese: 'More like these',
-  keepAsAVersionAndTest: 'Save as version and test',
+  saveAsVersionAndTest: 'Save as version and test',
   close: 'Close',
-  ofJudgedWhomItFindsFit: (judged: Said, fits: Said, interval: Said) =>
+  judgedPeopleItFindsAreFits: (judged: Said, fits: Said, interval: Said) =>
     `Of ${judged} judged people it finds, ${fits} are fits (${interval}).`,
-  nobodyWhomItFindsWasJudged: 'Nobody it finds has been judged yet.',
-  itWouldAddPeopleWhomThis: (people: Said) =>
+  nobodyItFindsHasBeenJudged: 'Nobody it finds has been judged yet.',
+  itWouldAddPeopleThisBrief: (people: Said) =>
     `It would add ${people} people this brief has seen who aren’t on the list`,
-  theyShare: 'In common',
-  these: 'these people',
-  theRest: 'everyone else',
+  inCommon: 'In common',
+  thesePeople: 'these people',
+  everyoneElse: 'everyone else',
   timesAsOften: 'times as often',
   ofText: (good: Said, ofGood: Said) => `${good} of ${ofGood}`,
   ofText2: (rest: Said, ofRest: Said) => `${rest} of ${ofRest}`,
-  theyShareNothingThatAString:
+  theyHaveNothingInCommonThat:
     'They have nothing in common that a string could search for: their titles aren’t listed, or have nothing in common.',
-  firmsLikeTheirs: 'Similar firms',
-  ofFactsAlikeSeenThere: (shared: Said, value: Said, people: Said) =>
+  similarFirms: 'Similar firms',
+  factsMatchPeopleSeenThere: (shared: Said, value: Said, people: Said) =>
     `${shared} of ${value} facts match; ${people} people seen there`
 });
 
 export const newShortlist = catalogue('shortlist/newShortlist', {
-  aNewShortlist: 'New shortlist',
-  beginIt: 'Create',
-  notNow: 'Cancel',
+  newShortlist: 'New shortlist',
+  create: 'Create',
+  cancel: 'Cancel',
   name: 'Name',
-  forWhatItIsKept: 'Purpose'
+  purpose: 'Purpose'
 });
 
 export const ownCell = catalogue('shortlist/ownCell', {
@@ -195,25 +196,25 @@ export const ownCell = catalogue('shortlist/ownCell', {
 });
 
 export const pasteRows = catalogue('shortlist/pasteRows', {
-  keepPeopleOfAFileOr: 'Add people from a spreadsheet',
-  keepThem: 'Add',
+  addPeopleFromSpreadsheet: 'Add people from a spreadsheet',
+  add: 'Add',
   close: 'Close',
-  rowsCopiedFromASpreadsheetOr:
+  pasteRowsFromSpreadsheetOrCsv:
     'Paste rows from a spreadsheet or CSV, including the header row. Eave recognizes names and firms in all its languages, and this list’s columns by their names. People already on the list are updated.',
   rows: 'Rows',
   nameTitleCompanyEmail: 'Name, Title, Company, Email',
-  otherColumnsBecomeColumnsOfThis: 'other columns are added to this list',
-  whyTheyAreKept: 'Reason',
-  fromACsv: 'Import CSV'
+  otherColumnsAreAddedToThis: 'other columns are added to this list',
+  reason: 'Reason',
+  importCsv: 'Import CSV'
 });
 
 export const peopleTable = catalogue('shortlist/peopleTable', {
-  peopleARowEach: 'People',
-  everybodyByThisFilter: 'Everyone matching the filter',
+  people: 'People',
+  everyoneMatchingFilter: 'Everyone matching the filter',
   name: 'Name',
-  choose: (name: Said) => `Select ${name}`,
-  nobodyByThisFilter: 'No matches.',
-  nobodyIsKeptHereYetKeep: 'Nobody here yet. Add people from a trial (K), a harvest or a file, or add all fits.',
+  select: (name: Said) => `Select ${name}`,
+  noMatches: 'No matches.',
+  nobodyHereYetAddPeopleFrom: 'Nobody here yet. Add people from a trial (K), a harvest or a file, or add all fits.',
   good: '✓ good',
   uncertain: '△ uncertain',
   bad: '✕ bad',
@@ -223,66 +224,66 @@ export const peopleTable = catalogue('shortlist/peopleTable', {
 });
 
 export const profileEditor = catalogue('shortlist/profileEditor', {
-  headerOfColumn: (i: Said) => `Header of column ${i}`,
-  fromWhat: 'Content',
-  which: 'Field',
-  which2: 'field…',
-  theText: 'The text',
-  theText2: 'the text',
+  headerColumn: (i: Said) => `Header of column ${i}`,
+  content: 'Content',
+  field: 'Field',
+  field2: 'field…',
+  text: 'The text',
+  text2: 'the text',
   moveUp: (header: Said) => `Move ${header} up`,
   moveDown: (header: Said) => `Move ${header} down`,
-  takeOut: (header: Said) => `Remove ${header}`,
-  addAColumn: 'Add column',
+  remove: (header: Said) => `Remove ${header}`,
+  addColumn: 'Add column',
   dates: 'Dates',
   numbers: 'Numbers',
-  keepAs: 'Save as',
-  keepTheseColumns: 'Save columns'
+  saveAs: 'Save as',
+  saveColumns: 'Save columns'
 });
 
 export const shortlistRoad = catalogue('shortlist/shortlistRoad', {
-  theRoadToThisList: 'How this list came about',
-  fitByJudgedHere: (interval: Said, judged: Said) => `fits (${interval}), ${judged} judged here`,
-  allJudgedFit: (judged: Said) => `added as judged fits: ${judged}`,
-  nobodyHereIsJudgedYet: 'nobody judged here yet',
+  howThisListCameAbout: 'How this list came about',
+  fitsJudgedHere: (interval: Said, judged: Said) => `fits (${interval}), ${judged} judged here`,
+  addedAsJudgedFits: (judged: Said) => `added as judged fits: ${judged}`,
+  nobodyJudgedHereYet: 'nobody judged here yet',
   rowsReported: 'rows reported',
   peopleCollected: 'people collected',
-  judgedFit: 'judged fits',
+  judgedFits: 'judged fits',
   onThisList: 'on this list',
   goodAddresses: 'good addresses',
-  takenAlong: 'exported'
+  exported: 'exported'
 });
 
 export const takeAlong = catalogue('shortlist/takeAlong', {
-  takeAlong: 'Export',
-  takeAlong2: (people: Said) => `Export ${people}`,
-  notNow: 'Cancel',
-  as: 'Format',
+  exportText: 'Export',
+  exportText2: (people: Said) => `Export ${people}`,
+  cancel: 'Cancel',
+  format: 'Format',
   addresses: 'Addresses',
   checkedOrNot: 'checked or not',
   goodOnly: 'good only',
   goodAndUncertain: 'good and uncertain',
   columns: 'Columns',
   salt: 'Salt',
-  inBatchesOf: 'Batch size',
+  batchSize: 'Batch size',
   all: 'all',
   batch: 'Batch',
   ofText: (i: Said, batches: Said) => `${i} of ${batches}`,
-  alsoThoseWhoAreLeftOut: 'Include excluded people',
+  includeExcludedPeople: 'Include excluded people',
   people: 'people',
-  addressesInSmallLettersAndNumbers: '. Lower-case addresses and E.164 numbers are each hashed separately.',
-  theFirstLines: 'Preview',
-  columnsOfThisFile: 'Columns in this file',
-  whatAMergeWouldDo: 'Merge preview',
-  aCsvOfTheReceivingSystem: 'Choose a CSV from the receiving system',
+  lowerCaseAddressesAndE164: '. Lower-case addresses and E.164 numbers are each hashed separately.',
+  preview: 'Preview',
+  columnsInThisFile: 'Columns in this file',
+  mergePreview: 'Merge preview',
+  chooseCsvFromReceivingSystem: 'Choose a CSV from the receiving system',
   compared: 'Compared:',
   withText: (here: Said, there: Said) => `${here} with ${there}`,
   noColumn: 'no column',
-  columnsThatNothingHereFills: (join: Said) => `Columns not filled from here: ${join}.`,
-  columnsThatAreNotThere: (join: Said) => `Columns missing there: ${join}.`,
-  lineByLine: 'Row by row',
-  takenAlongBefore: (length: Said) => `Export history (${length})`,
-  as2: (at: Said, people: Said, as: Said) => `${at}: ${people} as ${as}`,
-  recordOfProcessingToPrint: 'Record of processing (to print)',
+  columnsNotFilledFromHere: (join: Said) => `Columns not filled from here: ${join}.`,
+  columnsMissingThere: (join: Said) => `Columns missing there: ${join}.`,
+  rowByRow: 'Row by row',
+  exportHistory: (length: Said) => `Export history (${length})`,
+  as: (at: Said, people: Said, as: Said) => `${at}: ${people} as ${as}`,
+  recordProcessingToPrint: 'Record of processing (to print)',
   jsonLines: 'JSON Lines',
   vcard40: 'vCard 4.0',
   hashedAudienceSha256: 'hashed audience (SHA-256)',
@@ -291,38 +292,38 @@ export const takeAlong = catalogue('shortlist/takeAlong', {
 
 export const shortlistPage = catalogue('shortlist/shortlistPage', {
   shortlist: 'Shortlist',
-  nobodyIsKeptYet: 'No shortlist yet',
-  aShortlistHoldsThePeopleThat:
+  noShortlistYet: 'No shortlist yet',
+  shortlistHoldsPeopleYoullContactEach:
     'A shortlist holds the people you’ll contact: each once, checked and cleaned, without anyone you exclude.',
-  beginAShortlist: 'Create shortlist',
+  createShortlist: 'Create shortlist',
   undo: (undo: Said) => `Undo: ${undo}`,
   undo2: 'Undo',
-  keepAllFits: 'Add all fits',
-  checkingOf: (checked: Said, addresses: Said) => `Checking ${checked} of ${addresses}`,
+  addAllFits: 'Add all fits',
+  checking: (checked: Said, addresses: Said) => `Checking ${checked} of ${addresses}`,
   checkAddresses: 'Check addresses',
-  takeAlong: 'Export',
-  moreToDoWithTheList: 'More actions',
-  pasteOrFromAFile: 'Paste or import',
+  exportText: 'Export',
+  moreActions: 'More actions',
+  pasteOrImport: 'Paste or import',
   watchThesePeople: 'Watch these people',
-  perhapsTheSamePerson: 'Possible duplicates',
+  possibleDuplicates: 'Possible duplicates',
   settings: 'Settings',
   newList: 'New list',
   deleteText: 'Delete',
-  thePeopleKept: 'People on this list',
-  wordsInEverythingThatIsTold: 'Search all fields',
+  peopleOnThisList: 'People on this list',
+  searchAllFields: 'Search all fields',
   search: 'search',
-  noLongerOnly: (one: Said, filter: Said) => `Remove filter ${one} ${filter}`,
-  leftOut: 'excluded',
-  dueUntil: 'due by',
+  removeFilter: (one: Said, filter: Said) => `Remove filter ${one} ${filter}`,
+  excluded: 'excluded',
+  dueBy: 'due by',
   view: 'View',
   view2: 'view…',
-  asUsual: 'default',
+  defaultText: 'default',
   columns: 'Columns',
   people: (value: Said) => `${value} people`,
   deleteThisList: 'Delete this list?',
-  deleteForGood: 'Delete',
-  itsPeopleTagsAndNotesGo:
+  deleteText2: 'Delete',
+  thisDeletesItsPeopleTagsAnd:
     'This deletes its people, tags and notes. Verdicts, trials and harvests are kept. You can’t undo this.',
-  copiedToPasteIntoASpreadsheet: (many: Said) => `${many} copied, ready to paste into a spreadsheet`,
-  keptWereThere: (kept: Said, there: Said) => `${kept} added, ${there} already there`
+  copiedReadyToPasteIntoSpreadsheet: (many: Said) => `${many} copied, ready to paste into a spreadsheet`,
+  addedAlreadyThere: (kept: Said, there: Said) => `${kept} added, ${there} already there`
 });

@@ -3,9 +3,9 @@
   import { goto } from '$app/navigation';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import SecretField from '$lib/ui/SecretField.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import PasswordInput from '$lib/ui/PasswordInput.svelte';
 
   let address = $state('');
   let key = $state('');
@@ -27,15 +27,17 @@
   }
 </script>
 
-<section class="sheet" aria-label={say.connectAService}>
-  <h2>{say.aServiceThatEaveAsksItself}</h2>
+<section class="sheet" aria-label={say.connectService}>
+  <h2>{say.connectedService}</h2>
   <p class="soft">
-    {say.forAPlaceThatSpeaksEaves}
+    {say.forServiceThatSpeaksEavesConnector}
   </p>
   <form onsubmit={connect}>
-    <Field label={say.address} bind:value={address} placeholder={say.httpsPeopleExampleEave} spellcheck="false" />
-    <SecretField label={say.keyWhereItNeedsOne} bind:value={key} />
-    <Act look="main" type="submit" disabled={asking || !address.trim()}>{asking ? say.askingIt : say.connect}</Act>
+    <TextInput label={say.address} bind:value={address} placeholder={say.httpsPeopleExampleEave} spellcheck="false" />
+    <PasswordInput label={say.keyIfRequired} bind:value={key} />
+    <Button kind="primary" type="submit" disabled={asking || !address.trim()}
+      >{asking ? say.connecting : say.connect}</Button
+    >
   </form>
   <Refused problem={refused} />
 </section>

@@ -7,26 +7,26 @@
   let { rules }: { rules: Answer<'retention'> } = $props();
 
   const words: Record<Answer<'retention'>[number]['kind'], string> = {
-    trialPages: say.resultPagesOfTrialsThatAre,
-    trials: say.thoseTrialsWithTheirSamplesThe,
-    harvests: say.harvestsThatStandStillOrAre,
-    imports: say.recordsOfImportsThatAreOver
+    trialPages: say.resultPagesSupersededTrials,
+    trials: say.supersededTrialsWithTheirSamples,
+    harvests: say.pausedOrFinishedHarvestsWithTheir,
+    imports: say.recordsFinishedImportsTheirPeopleAre
   };
   const days = (number: number) =>
-    number === 0 ? say.untilDeleted : number === 1 ? say.aDay : say.days(count(number));
+    number === 0 ? say.untilDeleted : number === 1 ? say.n1Day : say.days(count(number));
   const goes = ({ days: kept, rows }: Answer<'retention'>[number]) =>
-    kept === 0 ? 'never' : rows === 0 ? say.nothingNow : say.nowWithinTheHour(count(rows));
+    kept === 0 ? 'never' : rows === 0 ? say.nothingNow : say.withinHour(count(rows));
 </script>
 
-<section class="sheet" aria-label={say.whatIsClearedAway}>
-  <h2>{say.whatIsClearedAway}</h2>
-  <p class="soft">{say.howLongThingsAreKeptIs}</p>
+<section class="sheet" aria-label={say.retention}>
+  <h2>{say.retention}</h2>
+  <p class="soft">{say.retentionPeriodsAreServerSettings}</p>
   <div class="tabled">
     <Table>
       <TableHead
         ><TableRow
-          ><TableHeader>{say.what}</TableHeader><TableHeader>{say.keptFor}</TableHeader><TableHeader
-            >{say.goes}</TableHeader
+          ><TableHeader>{say.data}</TableHeader><TableHeader>{say.keptFor}</TableHeader><TableHeader
+            >{say.dueForDeletion}</TableHeader
           ></TableRow
         ></TableHead
       >

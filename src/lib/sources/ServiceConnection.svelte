@@ -4,9 +4,9 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { moment } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import SecretField from '$lib/ui/SecretField.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import PasswordInput from '$lib/ui/PasswordInput.svelte';
 
   interface Props {
     source: string;
@@ -29,7 +29,7 @@
     try {
       await call('reconnect', { params: { source }, body: change });
       key = '';
-      told = say.itAnsweredAndItsSheetWas;
+      told = say.connectedSheetRefreshed;
       await ondone();
     } catch (problem) {
       refused = problem;
@@ -42,25 +42,25 @@
   });
 </script>
 
-<section class="sheet" aria-label={say.howItIsReached}>
+<section class="sheet" aria-label={say.connection}>
   <form
     onsubmit={(event) => {
       event.preventDefault();
       void ask(change());
     }}
   >
-    <Field label={say.address} bind:value={address} spellcheck="false" />
-    <SecretField
-      label={connection.hasKey ? say.anotherKeyOneIsKept : say.keyNoneIsKept}
+    <TextInput label={say.address} bind:value={address} spellcheck="false" />
+    <PasswordInput
+      label={connection.hasKey ? say.newKeyOneIsSaved : say.keyNoneSaved}
       bind:value={key}
-      placeholder={connection.hasKey ? say.staysAsItIs : ''}
+      placeholder={connection.hasKey ? say.unchanged : ''}
     />
-    <Act look="main" type="submit" disabled={asking || !address.trim()}>
-      {asking ? say.askingIt : Object.keys(change()).length ? say.keepAndTakeItsSheet : say.takeItsSheetAnew}
-    </Act>
-    {#if connection.hasKey}<Act disabled={asking} onclick={() => ask({ key: null })}>{say.forgetTheKey}</Act>{/if}
+    <Button kind="primary" type="submit" disabled={asking || !address.trim()}>
+      {asking ? say.connecting : Object.keys(change()).length ? say.saveAndRefreshSheet : say.refreshSheet}
+    </Button>
+    {#if connection.hasKey}<Button disabled={asking} onclick={() => ask({ key: null })}>{say.deleteKey}</Button>{/if}
   </form>
-  <p class="soft" role="status">{told || say.itsSheetWasTaken(moment(connection.checkedAt))}</p>
+  <p class="soft" role="status">{told || say.sheetLastRefreshed(moment(connection.checkedAt))}</p>
   <Refused problem={refused} />
 </section>
 

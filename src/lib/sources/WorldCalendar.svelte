@@ -5,8 +5,8 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { reload } from '$lib/kept/reload';
   import { day } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Sure from '$lib/ui/Sure.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import type { Answer } from '$api';
 
   interface Props {
@@ -30,27 +30,27 @@
   }
 </script>
 
-<section class="calendar" aria-label={say.theStandInsCalendar}>
+<section class="calendar" aria-label={say.demoCalendar}>
   <CalendarIcon />
   <p aria-live="polite">
-    {say.inTheirWorldItIs} <b>{day(world.date)}</b>{busy ? say.itsPeopleAreBeingPrepared : '.'}
-    <span class="soft">{say.asTimeGoesOnPeopleAnd}</span>
+    {say.demoDate} <b>{day(world.date)}</b>{busy ? say.preparingItsPeople : '.'}
+    <span class="soft">{say.peopleAndFirmsInDemoChange}</span>
   </p>
   {#each steps as step (step)}
-    <Act disabled={busy || world.isLast} onclick={() => move(step)}>{say.aOn(step)}</Act>
+    <Button disabled={busy || world.isLast} onclick={() => move(step)}>{say.n1(step)}</Button>
   {/each}
-  {#if world.day > 0}<Act disabled={busy} onclick={() => (back = true)}>{say.backToTheFirstDay}</Act>{/if}
+  {#if world.day > 0}<Button disabled={busy} onclick={() => (back = true)}>{say.resetToDay1}</Button>{/if}
 </section>
 <Refused problem={refused} />
-<Sure
+<ConfirmDialog
   open={back}
-  heading={say.backToTheFirstDay2}
-  yes={say.goBack}
-  onyes={() => move('first day')}
+  heading={say.resetDemoCalendar}
+  confirm={say.reset}
+  onconfirm={() => move('first day')}
   onclose={() => (back = false)}
 >
-  {say.allPeopleAndFirmsOfThe}
-</Sure>
+  {say.allPeopleAndFirmsStandIns}
+</ConfirmDialog>
 
 <style>
   .calendar {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { builtDifference as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Acts from '$lib/ui/Acts.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ButtonSet from '$lib/ui/ButtonSet.svelte';
   import { compareVersions } from '$core/semantics';
   import PartChanges from './PartChanges.svelte';
 
@@ -16,21 +16,21 @@
   const parts = $derived(compareVersions(text, proposal));
 </script>
 
-<section class="sheet" aria-label={say.whatThePersonaWouldChange}>
+<section class="sheet" aria-label={say.changesFromPersona}>
   {#if parts.length}
-    <p>{say.thePersonaAndItsWordingsWould}</p>
+    <p>{say.personaAndItsWordingsWouldChange}</p>
     <PartChanges {parts} />
   {:else}
-    <p>{say.theStringSaysWhatThePersona}</p>
+    <p>{say.stringMatchesPersonaAndItsWordings}</p>
   {/if}
-  <Acts>
-    {#if parts.length}<Act look="main" onclick={ontake}>{say.takeIt}</Act>{/if}
-    <Act onclick={onclose}>{parts.length ? say.leaveMine : say.good}</Act>
-  </Acts>
+  <ButtonSet>
+    {#if parts.length}<Button kind="primary" onclick={ontake}>{say.useNewString}</Button>{/if}
+    <Button onclick={onclose}>{parts.length ? say.keepMine : say.ok}</Button>
+  </ButtonSet>
 </section>
 
 <style>
-  section :global(.act-set) {
+  section :global(.button-set) {
     margin-top: 6px;
   }
   section {

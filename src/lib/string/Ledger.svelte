@@ -1,8 +1,8 @@
 <script lang="ts">
   import { ledger as say } from './words';
-  import Hint from '$lib/ui/Hint.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { reading } from '$lib/frame/certain-only';
   import { about } from '$lib/marks/format';
   import { partGlyph, partTint } from '$lib/marks/parts';
@@ -60,24 +60,24 @@
 
 <div class="scroll">
   <div class="tabled">
-    <Table class="pinned {stale ? 'stale' : ''}" aria-label={say.worthOfEachPartBySource}>
+    <Table class="pinned {stale ? 'stale' : ''}" aria-label={say.whatEachPartDoesBySource}>
       <TableHead>
         <TableRow>
           <TableHeader class="first"
-            ><span class="soft">{say.peopleFoundAloneAndTheChange}{most ? say.barMoreWithoutIt : ''}</span>
+            ><span class="soft">{say.matchesAloneChangeIfRemoved}{most ? say.barPeopleItKeepsOutOn : ''}</span>
             <div class="folds">
-              <Act
+              <Button
                 disabled={!groups.length}
                 onclick={() => (unfolded = unfolded.size ? new Set() : new Set(groups.map(({ key }) => key)))}
-                >{unfolded.size ? say.foldAll : say.unfoldAll}</Act
+                >{unfolded.size ? say.collapseAll : say.expandAll}</Button
               >
-              {#if sorting}<Act onclick={() => (sorting = null)}>{say.inTheStringsOrder}</Act>{/if}
+              {#if sorting}<Button onclick={() => (sorting = null)}>{say.stringOrder}</Button>{/if}
             </div></TableHeader
           >
           {#each sources as source (source.id)}
             {@const now = ledger[source.id]}
             <TableHeader>
-              <Act look="plain" onclick={() => onchoose(source)} class="name">{source.name}</Act>
+              <Button kind="ghost" onclick={() => onchoose(source)} class="name">{source.name}</Button>
               <LedgerHead {source} {now} {blocked} />
             </TableHeader>
           {/each}
@@ -86,13 +86,13 @@
           <TableCell class="part"></TableCell>
           {#each sources as source (source.id)}
             <TableCell>
-              {#each [['al', 'alone', 'alone'], ['ch', say.ifLeftOut, 'change'], ['jd', say.missesFits, 'misses']] as const as [name, words, what] (what)}
-                <Act
-                  look="plain"
+              {#each [['al', 'alone', 'alone'], ['ch', say.ifRemoved, 'change'], ['jd', say.missesFits, 'misses']] as const as [name, words, what] (what)}
+                <Button
+                  kind="ghost"
                   aria-pressed={sortedBy(source.id, what)}
                   aria-label={say.sortByAt(words, source.name)}
                   onclick={() => sortBy(source.id, what)}
-                  class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Act
+                  class={name}>{words}{sortedBy(source.id, what) ? ' ▾' : ''}</Button
                 >
               {/each}
             </TableCell>
@@ -105,12 +105,12 @@
           <TableRow class={line.level > 1 ? 'inner' : ''} data-stands={stands}>
             <TableCell class="part" style="padding-left: {(line.level - 1) * 22 + 10}px">
               {#if line.isGroup}
-                <Act
-                  look="plain"
+                <Button
+                  kind="ghost"
                   aria-expanded={unfolded.has(line.key)}
-                  aria-label="{unfolded.has(line.key) ? say.fold : say.unfold} {line.text.slice(0, 40)}"
+                  aria-label="{unfolded.has(line.key) ? say.collapse : say.expand} {line.text.slice(0, 40)}"
                   onclick={() => toggle(line)}
-                  class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Act
+                  class="fold">{unfolded.has(line.key) ? '▾' : '▸'}</Button
                 >
               {:else}<span class="fold"></span>{/if}
               {#if line.level === 1}<span style:color={partTint(line.part)}>{partGlyph(line.part)}</span>{/if}
@@ -127,15 +127,15 @@
               <TableCell class="number">
                 {#if figures}
                   <span class="al"
-                    >{#if figures.alone}{about(figures.alone)}{:else}<Hint
+                    >{#if figures.alone}{about(figures.alone)}{:else}<Tooltip
                         class="soft"
-                        says={say.thisAloneCannotBeAskedThere}>{say.notAsked}</Hint
+                        text={say.thisSourceCantSearchThisPart}>{say.notSearched}</Tooltip
                       >{/if}</span
                   ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
                       class="jd"
-                      ><Hint says={seen.told} align="end"
+                      ><Tooltip text={seen.told} align="end"
                         ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
-                        <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></Hint
+                        <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></Tooltip
                       ></span
                     >{:else}<span class="jd"></span>{/if}
                 {/if}
@@ -191,7 +191,7 @@
     font-size: 11.5px;
     color: var(--soft);
   }
-  .tabled :global(.sub .act.bx--btn) {
+  .tabled :global(.sub .button.bx--btn) {
     font-weight: 400;
     font-size: 11.5px;
     color: var(--soft);
@@ -269,7 +269,7 @@
     gap: 6px;
     margin-top: 8px;
   }
-  .folds :global(.act.bx--btn) {
+  .folds :global(.button.bx--btn) {
     padding: 1px 8px;
     font-weight: 400;
   }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ledgerHead as say } from './words';
-  import Hint from '$lib/ui/Hint.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
   import { exactness } from '$lib/marks/exactness';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -33,24 +33,23 @@
       <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure>
       {say.certain}
       <Figure name="possible only" value={possibleOnly(found)} source={source.id}>{count(possibleOnly(found))}</Figure>
-      {say.possibleOf}
+      {say.possible}
       <Figure name="shown" value={found.shown} source={source.id}>{count(found.shown)}</Figure>
       {say.shown}
     </div>
   {/if}
-  {#if blocked}<span class="badge">{say.beforeTheErrors}</span>{:else}<span
-      class="badge {now.answer.rendering.exactness}"
-      ><Hint says={exactness[now.answer.rendering.exactness].means}
-        >{exactness[now.answer.rendering.exactness].word}</Hint
+  {#if blocked}<span class="badge">{say.beforeErrors}</span>{:else}<span class="badge {now.answer.rendering.exactness}"
+      ><Tooltip text={exactness[now.answer.rendering.exactness].means}
+        >{exactness[now.answer.rendering.exactness].word}</Tooltip
       ></span
     >{/if}
   {now.answer.rendering.searches.length}
   {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
   {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}
-  {#if cost && now.answer.rows}<div class="use soft">{say.aRunCostsS(counted(cost), cost.unit)}</div>{/if}
+  {#if cost && now.answer.rows}<div class="use soft">{say.runCostsS(counted(cost), cost.unit)}</div>{/if}
   {@const fullest = fullestLimit(source, now.answer)}
   {#if fullest}
-    <div class="use-bar" role="img" aria-label={say.ofUsed(count(fullest.used), count(fullest.most), fullest.kind)}>
+    <div class="use-bar" role="img" aria-label={say.used(count(fullest.used), count(fullest.most), fullest.kind)}>
       <i style:width="{Math.min(100, (100 * fullest.used) / fullest.most)}%" class:full={fullest.used > fullest.most}
       ></i>
     </div>
@@ -59,7 +58,7 @@
   <span class="refused">{now.message}</span>
 {:else}
   <span class="n soft">…</span><span class="soft"
-    >{source.readiness.state === 'preparing' ? say.itsPeopleAreBeingPrepared : 'counting'}</span
+    >{source.readiness.state === 'preparing' ? say.preparingItsPeople : 'counting'}</span
   >
 {/if}
 

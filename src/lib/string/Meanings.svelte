@@ -1,9 +1,9 @@
 <script lang="ts">
   import { meanings as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { reading } from '$lib/frame/certain-only';
   import { call } from '$lib/api/call';
   import { about, count, percent, percentRange } from '$lib/marks/format';
@@ -41,39 +41,37 @@
     };
   });
   type Change = Senses['words'][number]['senses'][number]['changes'][number];
-  const says = { asking: say.wantAWordOfItToo, excluding: say.leaveTheOthersOut };
+  const says = { asking: say.requireRelatedWord, excluding: say.excludeOthers };
   const losing = (before: number, change: Change) =>
-    change.kept < before ? say.losesOfThisMeaning(count(before - change.kept)) : say.losesNoneOfThisMeaning;
+    change.kept < before ? say.losesThisMeaning(count(before - change.kept)) : say.losesNoneThisMeaning;
 </script>
 
-<section class="sheet" aria-label={say.meaningsOfWordsInThisString}>
+<section class="sheet" aria-label={say.meaningsWordsInThisString}>
   <div class="line">
     <h2>{say.meanings}</h2>
-    <Pick label={say.amongThePeopleFoundAt} bind:value={sourceId}>
+    <Select label={say.amongPeopleFoundAt} bind:value={sourceId}>
       {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-    </Pick>
+    </Select>
   </div>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if answer}
     {#if answer.unmeasured}<p class="soft">
-        {say.moreWaysToWantOneMeaning(answer.unmeasured)}
+        {say.moreWaysToPickOneMeaning(answer.unmeasured)}
       </p>{/if}
     {#each answer.words as { word, people, senses } (word)}
       {@const told = senses.reduce((sum, sense) => sum + sense.people, 0)}
       <h3>
         <span class="mono">{word}</span>
         <span class="soft"
-          >{say.inOfTheProfilesShown(count(people))}{#if people > told}{say.doNotTellWhatItMeans(
-              count(people - told)
-            )}{/if}</span
+          >{say.inProfilesShown(count(people))}{#if people > told}{say.unclearIn(count(people - told))}{/if}</span
         >
       </h3>
       <div class="tabled">
-        <Table aria-label={say.meaningsOf(word)}>
+        <Table aria-label={say.meanings2(word)}>
           <TableHead
             ><TableRow
               ><TableHeader>{say.meaning}</TableHeader><TableHeader>{say.share}</TableHeader><TableHeader
-                >{say.ifOnlyThisIsWanted}</TableHeader
+                >{say.toKeepOnlyThis}</TableHeader
               ></TableRow
             ></TableHead
           >
@@ -89,11 +87,12 @@
                 <TableCell class="changes">
                   {#each sense.changes as change (change.how)}
                     <div>
-                      <Act aria-label={say.as(says[change.how], word, sense.name)} onclick={() => ontake(change.text)}
-                        >{says[change.how]}</Act
+                      <Button
+                        aria-label={say.as(says[change.how], word, sense.name)}
+                        onclick={() => ontake(change.text)}>{says[change.how]}</Button
                       >
                       <span class="soft"
-                        >{say.ofOtherMeaningsStay(
+                        >{say.withOtherMeaningsStay(
                           about(answer.estimated[reading()]),
                           about(change.estimated[reading()]),
                           count(change.othersLeft),
@@ -109,10 +108,10 @@
         </Table>
       </div>
     {:else}
-      <p>{say.noWordOfThisStringIs}</p>
+      <p>{say.noWordInThisStringIs}</p>
     {/each}
   {:else if !fault}
-    <Waiting says={say.readingThePeopleFound} lines={4} />
+    <Loading label={say.readingProfiles} lines={4} />
   {/if}
 </section>
 
@@ -144,7 +143,7 @@
     align-items: baseline;
     margin-bottom: 2px;
   }
-  .tabled :global(.changes .act.bx--btn) {
+  .tabled :global(.changes .button.bx--btn) {
     padding: 1px 8px;
     white-space: nowrap;
   }

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { narrowing as say } from './words';
-  import Hint from '$lib/ui/Hint.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { scaleLog, scalePoint } from 'd3-scale';
   import { line as lineOf } from 'd3-shape';
   import { reading } from '$lib/frame/certain-only';
@@ -67,8 +67,8 @@
 <section class="sheet" aria-label={say.narrowing}>
   <header>
     <h2>{say.narrowing}</h2>
-    <span class="soft">{say.howTheCountFallsPartBy}</span>
-    <Act onclick={() => onorder(parts.map((_, i) => i))}>{say.theStringsOrder}</Act>
+    <span class="soft">{say.howCountFallsPartByPart}</span>
+    <Button onclick={() => onorder(parts.map((_, i) => i))}>{say.stringOrder}</Button>
   </header>
   <div class="both">
     <div class="tabled">
@@ -82,7 +82,7 @@
         </TableHead>
         <TableBody>
           <TableRow>
-            <TableCell class="soft">{say.everybody}</TableCell>
+            <TableCell class="soft">{say.everyone}</TableCell>
             {#each sources as source (source.id)}<TableCell class="number"
                 >{source.people === null ? '' : count(source.people)}</TableCell
               >{/each}<TableCell></TableCell>
@@ -101,18 +101,23 @@
                     {#if i === order.length - 1}
                       <Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure>
                     {:else}{about(estimated)}{/if}
-                  {:else}<Hint class="soft" says={say.theFirstPartsAloneCannotBe}>{say.cannotBeAsked}</Hint>{/if}
+                  {:else}<Tooltip class="soft" text={say.thisSourceCantSearchFirstParts}
+                      >{say.cantBeSearchedHere}</Tooltip
+                    >{/if}
                 </TableCell>
               {/each}
               <TableCell class="moves">
-                <Act look="plain" disabled={i === 0} aria-label={say.movePartUp(part + 1)} onclick={() => move(i, -1)}
-                  >↑</Act
+                <Button
+                  kind="ghost"
+                  disabled={i === 0}
+                  aria-label={say.movePartUp(part + 1)}
+                  onclick={() => move(i, -1)}>↑</Button
                 >
-                <Act
-                  look="plain"
+                <Button
+                  kind="ghost"
                   disabled={i === order.length - 1}
                   aria-label={say.movePartDown(part + 1)}
-                  onclick={() => move(i, 1)}>↓</Act
+                  onclick={() => move(i, 1)}>↓</Button
                 >
               </TableCell>
             </TableRow>
@@ -120,7 +125,7 @@
         </TableBody>
       </Table>
     </div>
-    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.chartOfTheSameFiguresOn}>
+    <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.chartSameFiguresOnLogScale}>
       {#each ticks as tick (tick)}
         <line x1={inset.left} x2={width - inset.right} y1={y(tick)} y2={y(tick)} class="grid" />
         <text x={inset.left - 8} y={y(tick) + 4} text-anchor="end">{count(tick)}</text>

@@ -9,7 +9,7 @@
 
 <!-- It can be scrolled by keys. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<ul aria-label={say.partsThatDiffer} tabindex="0">
+<ul aria-label={say.changedParts} tabindex="0">
   {#each parts.slice(0, most) as part, i (i)}
     <li class={part.change}>
       <b><span aria-hidden="true">{sign[part.change]}</span> {part.change}</b>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { partTree as say } from './words';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Acts from '$lib/ui/Acts.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ButtonSet from '$lib/ui/ButtonSet.svelte';
   import { keysOf } from '$lib/frame/keys';
   import { isLeaf, isOwnScope, scopes, type OutlineGroup, type Scope } from '$core/language';
   import { originNames } from '$core/persona';
@@ -58,29 +58,29 @@
   }
 </script>
 
-<section class="sheet" aria-label={say.theStringAsATree}>
-  <div class="acts" role="toolbar" aria-label={say.whatToDoWithTheChosen}>
+<section class="sheet" aria-label={say.stringAsTree}>
+  <div class="acts" role="toolbar" aria-label={say.actionsForSelectedPart}>
     {#each tree.actions as action (action.name)}
-      <Act disabled={!enabled} onclick={action.does}
-        >{action.name}{#if action.key}<kbd aria-hidden="true">{action.key}</kbd>{/if}</Act
+      <Button disabled={!enabled} onclick={action.does}
+        >{action.name}{#if action.key}<kbd aria-hidden="true">{action.key}</kbd>{/if}</Button
       >
     {/each}
     {#if tree.selected}
       {@const scope = scopeOf(tree.selected.node)}
-      <Pick
-        label={say.searchedIn}
+      <Select
+        label={say.searchIn}
         disabled={!enabled}
         value={scope as string}
-        onpick={(picked) => tree.rescope(picked as Scope)}
+        onchange={(picked) => tree.rescope(picked as Scope)}
       >
         {#if scope === 'mixed'}<option value="mixed" disabled>{say.several}</option>{/if}
         {#each scopes as one (one)}<option value={one}>{one === 'any' ? say.wholeProfile : one}</option>{/each}
         {#if scope !== 'mixed' && isOwnScope(scope)}<option value={scope}>{scope}</option>{/if}
-      </Pick>
+      </Select>
     {/if}
   </div>
   {#if !enabled}<p class="told">
-      {say.theStringHasSomethingThatMust}
+      {say.fixErrorsToEditTreeIt}
     </p>{/if}
   {#if tree.refused}<p class="told" role="alert">{tree.refused}</p>{/if}
   {#if tree.pulling}
@@ -91,8 +91,8 @@
         void tree.pull();
       }}
     >
-      <Field
-        label={say.nameOfTheWordSet}
+      <TextInput
+        label={say.wordSetName}
         inline
         id="set-name"
         bind:value={tree.pulling.name}
@@ -103,13 +103,13 @@
       <span class="soft"
         >{say.wordings(tree.pulling.wordings.length, tree.pulling.wordings.slice(0, 4).join(', '))}</span
       >
-      <Acts>
-        <Act type="submit" look="main">{say.keepInTheLibrary}</Act>
-        <Act onclick={() => (tree.pulling = null)}>{say.leaveIt}</Act>
-      </Acts>
+      <ButtonSet>
+        <Button type="submit" kind="primary">{say.saveToLibrary}</Button>
+        <Button onclick={() => (tree.pulling = null)}>{say.cancel}</Button>
+      </ButtonSet>
     </form>
   {/if}
-  <ul role="tree" aria-label={say.partsOfTheString} bind:this={list} onkeydown={hear}>
+  <ul role="tree" aria-label={say.partsString} bind:this={list} onkeydown={hear}>
     {#each tree.rows as row (pathKey(row.path))}
       {@const key = pathKey(row.path)}
       {@const isGroup = !isLeaf(row.node)}
@@ -160,10 +160,10 @@
             )}</span
           >
         {/if}
-        {#if row.node.muted}<span class="soft">{say.setAside}</span>{/if}
+        {#if row.node.muted}<span class="soft">{say.disabled}</span>{/if}
         {#if origin && (row.level === 1 || !isGroup)}
           <a class="origin soft" href="{personaPath}#line-{origin.of}" tabindex="-1"
-            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : say.wordingOf(origin.line)}</a
+            >{isGroup || origin.of !== 'titles' ? originNames[origin.of] : say.wording(origin.line)}</a
           >
         {/if}
         {#if isGroup && tree.folded.has(key)}<span class="soft"

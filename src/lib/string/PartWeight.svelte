@@ -1,6 +1,6 @@
 <script lang="ts">
   import { partWeight as say } from './words';
-  import Hint from '$lib/ui/Hint.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
   import { count } from '$lib/marks/format';
   import { broughtBy, type LedgerLine } from './ledger-rows';
 
@@ -19,16 +19,16 @@
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"
-      >{say.throwsOut(count(judged.misses))}
+      >{say.removes(count(judged.misses))}
       {judged.misses === 1 ? 'miss' : 'misses'},
       <span class:costs={judged.fits > 0}>{count(judged.fits)} {judged.fits === 1 ? 'fit' : 'fits'}</span></span
     >
   {/if}
 {:else if keptOut !== null && keptOut >= 0 && line.level === 1}
-  <Hint class="weight" says={say.keepsOut(count(keptOut))}
-    ><span class="bar" role="img" aria-label={say.keepsOut(count(keptOut))}
+  <Tooltip class="weight" text={say.withoutThisPartMorePeopleWould(count(keptOut))}
+    ><span class="bar" role="img" aria-label={say.withoutThisPartMorePeopleWould(count(keptOut))}
       ><i style:width="{(100 * Math.log1p(keptOut)) / Math.log1p(Math.max(1, most))}%"></i></span
-    ></Hint
+    ></Tooltip
   >
 {/if}
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { pasteNotice as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { CleanPaste } from '$core/formats';
 
   interface Props {
@@ -14,14 +14,14 @@
 
 <div class="notice" role="status">
   {#if clean.changes.length}
-    <span>{say.pastedAndCleaned(clean.changes.join('; '))}</span>
-    <Act onclick={onasitwas}>{say.putItAsItWas}</Act>
+    <span>{say.cleanedUp(clean.changes.join('; '))}</span>
+    <Button onclick={onasitwas}>{say.undoCleanup}</Button>
   {/if}
   {#if clean.ask}
     <span>{clean.ask.question}</span>
-    <Act onclick={onask}>{say.yesInCapitals}</Act>
+    <Button onclick={onask}>{say.yesCapitalize}</Button>
   {/if}
-  <Act onclick={onclose}>{clean.ask ? say.noLeaveIt : say.good}</Act>
+  <Button onclick={onclose}>{clean.ask ? say.no : say.ok}</Button>
 </div>
 
 <style>

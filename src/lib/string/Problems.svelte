@@ -1,6 +1,6 @@
 <script lang="ts">
   import { problems as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { Problem } from '$core/language';
 
   interface Props {
@@ -10,7 +10,7 @@
   }
   let { problems, text, onfix }: Props = $props();
 
-  const words = { error: say.mustBeMended, warning: say.lookAgain, hint: 'hint' };
+  const words = { error: say.error, warning: say.warning, hint: 'hint' };
   const place = (from: number) => {
     const before = text.slice(0, from).split('\n');
     return before.length > 1 || text.includes('\n') ? say.line(before.length) : '';
@@ -18,18 +18,18 @@
 </script>
 
 {#if problems.length}
-  <ul aria-label={say.problemsOfTheString}>
+  <ul aria-label={say.problemsInString}>
     {#each problems.slice(0, 6) as problem, i (i)}
       <li class={problem.severity}>
         <b>{words[problem.severity]}</b>
         <span>{problem.message} <span class="soft">{place(problem.from)}</span></span>
         {#if problem.fix}
-          <Act onclick={() => onfix(problem.fix!)}>{problem.fix.label}</Act>
+          <Button onclick={() => onfix(problem.fix!)}>{problem.fix.label}</Button>
         {/if}
       </li>
     {/each}
     {#if problems.length > 6}<li class="hint">
-        <span class="soft">{say.andMoreMarkedInTheString(problems.length - 6)}</span>
+        <span class="soft">{say.andMoreMarkedInString(problems.length - 6)}</span>
       </li>{/if}
   </ul>
 {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { proposalCards as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { reading } from '$lib/frame/certain-only';
   import { about, percent } from '$lib/marks/format';
   import type { Proposal } from './proposals.svelte';
@@ -22,7 +22,7 @@
   const share = (told: Proposal['effects'][number]['fitsLost']) => (told ? percent(told.share) : say.noneJudged);
 </script>
 
-<ul aria-label={say.theBestChanges}>
+<ul aria-label={say.topProposals}>
   {#each proposals.slice(0, 3) as proposal (proposal.says)}
     {@const effect = strongest(proposal)}
     <li class="sheet" class:stale={!current}>
@@ -38,13 +38,15 @@
           <span class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</span>
         </p>
       </div>
-      <Act disabled={!current} aria-label={say.take(proposal.says)} onclick={() => ontake(proposal.text, proposal.says)}
-        >{say.take2}</Act
+      <Button
+        disabled={!current}
+        aria-label={say.apply(proposal.says)}
+        onclick={() => ontake(proposal.text, proposal.says)}>{say.apply2}</Button
       >
     </li>
   {/each}
   {#if proposals.length > 3}<li class="more">
-      <Act look="plain" onclick={onall}>{say.all(proposals.length)}</Act>
+      <Button kind="ghost" onclick={onall}>{say.all(proposals.length)}</Button>
     </li>{/if}
 </ul>
 

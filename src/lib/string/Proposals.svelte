@@ -1,9 +1,9 @@
 <script lang="ts">
   import { proposals as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { call } from '$lib/api/call';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -81,11 +81,11 @@
         {#if effect.gone.misses + effect.gone.fits + effect.come.fits + effect.come.misses || effect.removed || effect.added}
           {say.missesRemoved(share(effect.missesRemoved))}<br />
           {say.fitsLost} <b class:loses={effect.gone.fits > 0}>{share(effect.fitsLost)}</b>
-          {#if effect.come.fits + effect.come.misses}<br />{say.fitsAndMissesCome(
+          {#if effect.come.fits + effect.come.misses}<br />{say.addsFitsAndMisses(
               effect.come.fits,
               effect.come.misses
             )}{/if}
-        {:else}{say.nothingChanges}{/if}
+        {:else}{say.noChange}{/if}
       </div>
     </TableCell>
   {/each}
@@ -94,14 +94,14 @@
 <section class="sheet" aria-label={say.proposals}>
   <header>
     <h2>{say.proposals}</h2>
-    <span class="soft">{say.changesYourVerdictsSupport(judged === null ? null : count(judged))}</span>
+    <span class="soft">{say.changesYourVerdictsSupportEach(judged === null ? null : count(judged))}</span>
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   {#if proposals === null}
-    {#if !fault}<Waiting says={say.measuring} lines={3} />{/if}
+    {#if !fault}<Loading label={say.measuring} lines={3} />{/if}
   {:else if !proposals.length}
     <p>
-      {judged ? say.noChangeGainsAnythingByThe : say.runTheStringAndJudgeSome}
+      {judged ? say.yourVerdictsSupportNoChangeYet : say.runStringAndJudgeSomePeople}
     </p>
   {:else}
     <div class="scroll">
@@ -118,29 +118,30 @@
             {#each proposals as proposal (proposal.says)}
               <TableRow>
                 <TableCell
-                  ><Tick
-                    label={say.choose(proposal.says)}
+                  ><Checkbox
+                    label={say.select(proposal.says)}
                     hideLabel
                     checked={chosen.has(proposal.says)}
-                    ontick={() => choose(proposal.says)}
+                    onchange={() => choose(proposal.says)}
                   /></TableCell
                 >
                 <TableCell
                   ><b>{proposal.says}</b>
                   {#if proposal.costly}<div class="costly">
-                      {say.mayLoseMoreThanAFew}
+                      {say.mayRemoveMoreThanFewFits}
                     </div>{/if}
                 </TableCell>
                 {@render effects(proposal.effects)}
                 <TableCell class="acts">
-                  <Act
-                    aria-label={say.whoGoes(proposal.says)}
-                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}>{say.whoGoes2}</Act
+                  <Button
+                    aria-label={say.whoWouldBeRemoved(proposal.says)}
+                    onclick={() => (looking = { to: proposal.text, says: proposal.says })}
+                    >{say.whoWouldBeRemoved2}</Button
                   >
-                  <Act
+                  <Button
                     disabled={readFor !== text}
-                    aria-label={say.take(proposal.says)}
-                    onclick={() => ontake(proposal.text, proposal.says)}>{say.take2}</Act
+                    aria-label={say.apply(proposal.says)}
+                    onclick={() => ontake(proposal.text, proposal.says)}>{say.apply2}</Button
                   >
                 </TableCell>
               </TableRow>
@@ -148,18 +149,18 @@
             {#if joint}
               <TableRow class="joint">
                 <TableCell></TableCell>
-                <TableCell><b>{say.theChosenTogether(taken.length)}</b></TableCell>
+                <TableCell><b>{say.selectedTogether(taken.length)}</b></TableCell>
                 {@render effects(joint.effects)}
                 <TableCell class="acts">
-                  <Act
-                    aria-label={say.whoGoesAllChosen}
-                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>{say.whoGoes2}</Act
+                  <Button
+                    aria-label={say.whoWouldBeRemovedAllSelected}
+                    onclick={() => (looking = { to: joint!.text, says: allTogether })}>{say.whoWouldBeRemoved2}</Button
                   >
-                  <Act
-                    look="main"
+                  <Button
+                    kind="primary"
                     disabled={readFor !== text}
-                    aria-label={say.takeAllChosen}
-                    onclick={() => ontake(joint!.text, allTogether)}>{say.takeAll}</Act
+                    aria-label={say.applyAllSelected}
+                    onclick={() => ontake(joint!.text, allTogether)}>{say.applyAll}</Button
                   >
                 </TableCell>
               </TableRow>
@@ -218,7 +219,7 @@
   .tabled :global(.acts) {
     white-space: nowrap;
   }
-  .tabled :global(.acts .act.bx--btn) {
+  .tabled :global(.acts .button.bx--btn) {
     padding: 1px 8px;
   }
   .tabled :global(.joint) {

@@ -17,7 +17,7 @@
     const fact = source.sheet.facts.find((one) => one.scope === scope);
     return fact ? factLabel(fact) : scope;
   };
-  const which = $derived(of === null ? '' : say.ofSearch(of + 1));
+  const which = $derived(of === null ? '' : say.search(of + 1));
 </script>
 
 <!-- What to put in each box of one search, and which facts to choose. -->

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { searchesToCopy as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import SourceCard from './SourceCard.svelte';
   import type { StringPage } from './string-page.svelte';
 
@@ -17,8 +17,8 @@
     <div id="card-{source.id}" class:asked={asked === source.id}>
       {#snippet hand()}
         <p class="hand">
-          <Act look="main" onclick={() => string.runByHand(source.id)}>{say.runItByHand}</Act>
-          <span class="soft">{say.typeTheCountYouSeeAnd}</span>
+          <Button kind="primary" onclick={() => string.runByHand(source.id)}>{say.openDiary}</Button>
+          <span class="soft">{say.enterCountAndPastePagesOver}</span>
         </p>
       {/snippet}
       <SourceCard

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { sourceCard as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
   import { exactness } from '$lib/marks/exactness';
   import SearchBoxes from './SearchBoxes.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { Snippet } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { count, percent } from '$lib/marks/format';
@@ -35,11 +35,11 @@
   let shown = $state(3);
 </script>
 
-<section class="sheet" class:stale aria-label={say.howIsAsked(source.name)}>
+<section class="sheet" class:stale aria-label={say.searchesFor(source.name)}>
   <header>
     <h2>{source.name}</h2>
-    {#if source.kind === 'by-hand'}<span class="soft">{say.runByHand}</span>{/if}
-    {#if source.kind === 'connected'}<span class="soft">{say.connectedServiceCountedWhenItIs}</span>{/if}
+    {#if source.kind === 'by-hand'}<span class="soft">{say.manualSource}</span>{/if}
+    {#if source.kind === 'connected'}<span class="soft">{say.connectedServiceCountedWhenRun}</span>{/if}
     {#if reading}
       <span class="badge {reading.rendering.exactness}">{exactness[reading.rendering.exactness].word}</span>
       <span class="soft">{exactness[reading.rendering.exactness].means}</span>
@@ -69,8 +69,8 @@
         .map(({ message }) => message)] as note (note)}<p class="note">{note}</p>{/each}
     {#if keptBack}
       <p class="note">
-        {say.dropsPeopleItselfOfAllWho(source.name, count(keptBack.people), percent(keptBack.share))}
-        {keptBack.facts.join(' or ')}{say.whichItIsAsked}
+        {say.dropsPeopleAllWhoCouldMatch(source.name, count(keptBack.people), percent(keptBack.share))}
+        {keptBack.facts.join(' or ')}{say.whichSearchAsksFor}
       </p>
     {/if}
     <ol>
@@ -81,12 +81,12 @@
       {/each}
     </ol>
     {#if reading.rendering.searches.length > shown}
-      <Act onclick={() => (shown = Infinity)}>{say.showAllSearches(reading.rendering.searches.length)}</Act>
+      <Button onclick={() => (shown = Infinity)}>{say.showAllSearches(reading.rendering.searches.length)}</Button>
     {/if}
   {:else if blocked}
-    <p class="note">{say.fixTheErrorsInTheString}</p>
+    <p class="note">{say.fixErrorsInStringToSee}</p>
   {:else}
-    <Waiting says={say.translating} />
+    <Loading label={say.translating} />
   {/if}
   {#if hand && reading?.rendering.searches.length}{@render hand()}{/if}
 </section>

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { sourcePaste as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import { layOut } from '$core/language';
   import { describe } from '$core/semantics';
   import { read } from '$core/dialect';
@@ -27,18 +27,18 @@
   );
 </script>
 
-<section class="sheet" aria-label={say.pasteFromASource}>
+<section class="sheet" aria-label={say.pasteFromSource}>
   <div class="from">
     <div class="line">
-      <h2>{say.pasteFromASource}</h2>
-      <Pick label={say.asWrittenFor} bind:value={sourceId} aria-label={say.sourceTheTextWasWrittenFor}>
+      <h2>{say.pasteFromSource}</h2>
+      <Select label={say.writtenFor} bind:value={sourceId} aria-label={say.sourceTextWasWrittenFor}>
         {#each sources as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-      </Pick>
+      </Select>
     </div>
-    <TextBox
+    <TextArea
       rows="5"
-      aria-label={say.textAsItStandsAtThe}
-      placeholder={labels.length > 1 ? say.aLineForEachBoxOr(labels[0], labels.at(-1)) : say.theSearchAsItStandsIn}
+      aria-label={say.textFromSource}
+      placeholder={labels.length > 1 ? say.lineForEachBoxOrFact(labels[0], labels.at(-1)) : say.searchCopiedFromSource}
       bind:value={text}
     />
   </div>
@@ -49,17 +49,17 @@
       <p>{describe(found.query)}</p>
     {:else if found}
       <p>
-        {say.nothingToSearchForWasFound}
+        {say.couldntFindSearchInThisText}
       </p>
     {:else}
       <p class="soft">
-        {say.whatYouPasteIsReadBy}
-        {source?.name ?? say.itsSource}{say.whatBindsFirstThereWhatIts}
+        {say.yourTextIsReadByRules}
+        {source?.name ?? say.itsSource}{say.includingOperatorOrderAndWhat}
       </p>
     {/if}
     {#each found?.problems ?? [] as problem, i (i)}<p class="note">{problem.message}</p>{/each}
     <div class="line">
-      <Act look="main" disabled={!found?.query} onclick={() => ontake(written)}>{say.takeItAsTheString}</Act>
+      <Button kind="primary" disabled={!found?.query} onclick={() => ontake(written)}>{say.useAsString}</Button>
     </div>
   </div>
 </section>

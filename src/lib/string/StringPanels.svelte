@@ -30,14 +30,14 @@
     string.chosen.reduce((sum, { id }) => sum + (string.reading.sources[id]?.problems.length ?? 0), 0)
   );
   const names: Record<Panel, string> = $derived({
-    worth: say.worthOfEachPart,
-    proposals: `Proposals${string.best.list?.length ? ` (${string.best.list.length})` : ''}`,
+    worth: say.whatEachPartDoes,
+    proposals: say.proposals(string.best.list?.length ?? 0),
     narrowing: say.narrowing,
-    meanings: `Meanings${string.ambiguous.length ? ` (${string.ambiguous.length})` : ''}`,
-    tree: say.asATree,
-    searches: `Searches${notes ? ` (${notes} note${notes === 1 ? '' : 's'})` : ''}`,
+    meanings: say.meanings(string.ambiguous.length),
+    tree: say.tree,
+    searches: say.searches(notes),
     versions: say.versions(data.versions.length),
-    paste: say.pasteFromASource
+    paste: say.pasteFromSource
   });
   const show = (next: Panel, more: Record<string, string> = {}) =>
     goto(briefPath(data.brief.id, 'string', { ...(next !== 'worth' && { panel: next }), ...more }), {
@@ -105,7 +105,7 @@
     {/await}
   {:else if !string.parts.length || !string.parsed.query}
     <p class="empty soft">
-      {say.nothingIsWantedYetWriteThe}
+      {say.noStringYetWriteOneAbove}
     </p>
   {:else if one === 'searches'}
     {#await import('./SearchesToCopy.svelte') then { default: SearchesToCopy }}
@@ -113,7 +113,7 @@
     {/await}
   {:else if !canCount}
     <p class="empty soft">
-      {say.noSourceThatCanBeCounted}
+      {say.noCountableSourceIsSelectedSelect}
     </p>
   {:else if one === 'worth'}
     <Ledger
@@ -145,7 +145,7 @@
       />
     {/await}
   {:else if string.blocked}
-    <p class="empty soft">{say.theStringHasSomethingThatMust}</p>
+    <p class="empty soft">{say.fixErrorsInStringFirstTheyre}</p>
   {:else if one === 'proposals'}
     {#await import('./Proposals.svelte') then { default: Proposals }}
       <Proposals
@@ -162,7 +162,7 @@
       />
     {/await}
   {:else if !string.ambiguous.length}
-    <p class="empty soft">{say.noWordOfThisStringIs}</p>
+    <p class="empty soft">{say.noWordInThisStringIs}</p>
   {:else}
     {#await import('./Meanings.svelte') then { default: Meanings }}
       <Meanings text={string.text} sources={string.counted} ontake={(taken) => string.write(taken)} />

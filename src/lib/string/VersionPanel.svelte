@@ -1,10 +1,10 @@
 <script lang="ts">
   import { versionPanel as say } from './words';
   import { moment } from '$lib/marks/format';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { diffWordsWithSpace } from 'diff';
   import PartChanges from './PartChanges.svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
@@ -31,7 +31,7 @@
   const to = $derived(
     other
       ? { text: other.text, sets: setQueries(other.sets), name: say.version(other.number) }
-      : { text, sets, name: say.theStringAbove }
+      : { text, sets, name: say.currentString }
   );
   const parts = $derived(
     version ? compareVersions(version.text, to.text, { before: setQueries(version.sets), after: to.sets }) : []
@@ -44,25 +44,25 @@
   <div class="list">
     <h2>{say.versions}</h2>
     {#each versions as one (one.number)}
-      <Act look="plain" aria-current={one.number === version?.number} onclick={() => onopen(one.number)} class="one">
+      <Button kind="ghost" aria-current={one.number === version?.number} onclick={() => onopen(one.number)} class="one">
         <b>{one.number}</b><span>{one.name || one.note || moment(one.createdAt)}</span>
         {#if one.parent !== null && one.parent !== one.number - 1}<small>{say.from(one.parent)}</small>{/if}
-      </Act>
+      </Button>
     {:else}
-      <p class="soft">{say.noneYetEveryStringThatIs}</p>
+      <p class="soft">{say.noneYetEveryStringYouRun}</p>
     {/each}
   </div>
   {#if version}
     <div class="open">
       <div class="acts">
-        <Field
-          aria-label={say.nameOfVersion(version.number)}
-          placeholder={say.nameOfVersion(version.number)}
+        <TextInput
+          aria-label={say.nameVersion(version.number)}
+          placeholder={say.nameVersion(version.number)}
           value={version.name}
           maxlength="100"
           onchange={(event) => onname(version.number, { name: event.currentTarget.value })}
         />
-        <Field
+        <TextInput
           class="note"
           aria-label={say.noteOnVersion(version.number)}
           placeholder={say.noteOnVersion(version.number)}
@@ -70,30 +70,30 @@
           maxlength="500"
           onchange={(event) => onname(version.number, { note: event.currentTarget.value })}
         />
-        <Act disabled={version.text === text} onclick={() => ontake(version)}>{say.takeUpAgain}</Act>
+        <Button disabled={version.text === text} onclick={() => ontake(version)}>{say.restore}</Button>
         <CopyButton text={version.text} of={say.version(version.number)} />
       </div>
       <p class="soft">
         {say.fromVersionTo(version.number)}
-        <Pick bind:value={against} aria-label={say.compareWith}>
-          <option value="string">{say.theStringAbove}</option>
+        <Select bind:value={against} aria-label={say.compareWith}>
+          <option value="string">{say.currentString}</option>
           {#each versions.filter(({ number }) => number !== version.number) as one (one.number)}
             <option value={String(one.number)}>{say.version(one.number)}</option>
           {/each}
-        </Pick>:
-        {same ? say.theSameText : parts.length ? '' : say.theSamePartsWrittenOtherwise}
+        </Select>:
+        {same ? say.sameText : parts.length ? '' : say.samePartsWrittenDifferently}
       </p>
       {#if parts.length}
         <PartChanges {parts} />
       {/if}
-      <Fold title={say.asText} open={!parts.length && !same}>
+      <Accordion title={say.asText} open={!parts.length && !same}>
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <pre tabindex="0">{#each words as change, i (i)}{#if change.added}<ins>{change.value}</ins
               >{:else if change.removed}<del>{change.value}</del>{:else}{change.value}{/if}{/each}</pre>
-      </Fold>
+      </Accordion>
       {#if version.sets.length}
         <p class="soft">
-          {say.wordSetsAsTheyWere}
+          {say.wordSetsAtThatTime}
           {version.sets.map(({ name, wordings }) => `@${name} (${wordings.length})`).join(', ')}
         </p>
       {/if}

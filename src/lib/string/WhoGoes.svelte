@@ -1,8 +1,8 @@
 <script lang="ts">
   import { whoGoes as say } from './words';
-  import Waiting from '$lib/ui/Waiting.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Loading from '$lib/ui/Loading.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { call } from '$lib/api/call';
   import { certainOnly } from '$lib/frame/certain-only';
   import Refused from '$lib/frame/Refused.svelte';
@@ -48,26 +48,26 @@
   });
   const summary = ({ fits }: Answered['goes']) =>
     fits.judged
-      ? say.ofJudgedAreFits(fits.count, fits.judged, percent(fits.count / fits.judged), percentRange(fits.interval))
+      ? say.judgedAreFits(fits.count, fits.judged, percent(fits.count / fits.judged), percentRange(fits.interval))
       : say.nobodyJudgedYet;
 </script>
 
-<section class="sheet" aria-label={say.whoGoes}>
+<section class="sheet" aria-label={say.whoWouldBeRemoved}>
   <header>
-    <h3>{say.whoGoes2(says)}</h3>
-    <Pick label={say.at} bind:value={sourceId}>
+    <h3>{say.whoWouldBeRemoved2(says)}</h3>
+    <Select label={say.at} bind:value={sourceId}>
       {#each sources as source (source.id)}<option value={source.id}>{source.name}</option>{/each}
-    </Pick>
-    <Act onclick={onclose}>{say.close}</Act>
+    </Select>
+    <Button onclick={onclose}>{say.close}</Button>
   </header>
   <Refused problem={refused} />
   {#if answer}
-    {#each [['goes', say.wouldGo], ['comes', say.wouldCome]] as const as [key, words] (key)}
+    {#each [['goes', say.wouldBeRemoved], ['comes', say.wouldBeAdded]] as const as [key, words] (key)}
       {@const side = answer[key]}
       {#if key === 'goes' || side.shown}
         <p>
           <b>{about(side.count)} {words}</b>{side.shown
-            ? say.ofShownDrawnToRead(count(side.sample.length), count(side.shown), summary(side))
+            ? say.shownHere(count(side.sample.length), count(side.shown), summary(side))
             : '.'}
         </p>
         {#if side.sample.length}
@@ -85,7 +85,7 @@
       {/if}
     {/each}
   {:else if !refused}
-    <Waiting says={say.findingThem} lines={3} />
+    <Loading label={say.findingThem} lines={3} />
   {/if}
 </section>
 

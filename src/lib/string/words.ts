@@ -1,135 +1,135 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const builtDifference = catalogue('string/builtDifference', {
-  whatThePersonaWouldChange: 'Changes from the persona',
-  thePersonaAndItsWordingsWould:
+  changesFromPersona: 'Changes from the persona',
+  personaAndItsWordingsWouldChange:
     'The persona and its wordings would change this string. Your own edits stay unless you accept.',
-  theStringSaysWhatThePersona: 'The string matches the persona and its wordings.',
-  takeIt: 'Use new string',
-  leaveMine: 'Keep mine',
-  good: 'OK'
+  stringMatchesPersonaAndItsWordings: 'The string matches the persona and its wordings.',
+  useNewString: 'Use new string',
+  keepMine: 'Keep mine',
+  ok: 'OK'
 });
 
 export const ledger = catalogue('string/ledger', {
-  worthOfEachPartBySource: 'What each part does, by source',
-  peopleFoundAloneAndTheChange: 'Matches alone; change if removed',
-  barMoreWithoutIt: '. Bar: people it keeps out, on a log scale',
-  foldAll: 'Collapse all',
-  unfoldAll: 'Expand all',
-  inTheStringsOrder: 'String order',
-  ifLeftOut: 'if removed',
+  whatEachPartDoesBySource: 'What each part does, by source',
+  matchesAloneChangeIfRemoved: 'Matches alone; change if removed',
+  barPeopleItKeepsOutOn: '. Bar: people it keeps out, on a log scale',
+  collapseAll: 'Collapse all',
+  expandAll: 'Expand all',
+  stringOrder: 'String order',
+  ifRemoved: 'if removed',
   missesFits: 'misses · fits',
   sortByAt: (words: Said, name: Said) => `Sort by ${words} at ${name}`,
-  fold: 'Collapse',
-  unfold: 'Expand',
-  thisAloneCannotBeAskedThere: 'This source can’t search this part on its own.',
-  notAsked: 'not searched'
+  collapse: 'Collapse',
+  expand: 'Expand',
+  thisSourceCantSearchThisPart: 'This source can’t search this part on its own.',
+  notSearched: 'not searched'
 });
 
 export const ledgerHead = catalogue('string/ledgerHead', {
   certain: 'certain,',
-  possibleOf: 'possible of',
+  possible: 'possible of',
   shown: 'shown',
-  beforeTheErrors: 'before the errors',
-  aRunCostsS: (cost: Said, unit: Said) => `a run costs ${cost} ${unit}s`,
-  ofUsed: (used: Said, most: Said, kind: Said) => `${used} of ${most} ${kind} used`,
-  itsPeopleAreBeingPrepared: 'preparing its people'
+  beforeErrors: 'before the errors',
+  runCostsS: (cost: Said, unit: Said) => `a run costs ${cost} ${unit}s`,
+  used: (used: Said, most: Said, kind: Said) => `${used} of ${most} ${kind} used`,
+  preparingItsPeople: 'preparing its people'
 });
 
 export const meanings = catalogue('string/meanings', {
-  meaningsOfWordsInThisString: 'Meanings of words in this string',
+  meaningsWordsInThisString: 'Meanings of words in this string',
   meanings: 'Meanings',
-  amongThePeopleFoundAt: 'among people found at',
-  moreWaysToWantOneMeaning: (unmeasured: Said) =>
+  amongPeopleFoundAt: 'among people found at',
+  moreWaysToPickOneMeaning: (unmeasured: Said) =>
     `${unmeasured} more ways to pick one meaning would take too long to measure here.`,
-  inOfTheProfilesShown: (people: Said) => `in ${people} of the profiles shown`,
-  doNotTellWhatItMeans: (people: Said) => `; unclear in ${people}`,
-  meaningsOf: (word: Said) => `Meanings of ${word}`,
+  inProfilesShown: (people: Said) => `in ${people} of the profiles shown`,
+  unclearIn: (people: Said) => `; unclear in ${people}`,
+  meanings2: (word: Said) => `Meanings of ${word}`,
   meaning: 'Meaning',
   share: 'Share',
-  ifOnlyThisIsWanted: 'To keep only this',
+  toKeepOnlyThis: 'To keep only this',
   as: (says: Said, word: Said, name: Said) => `${says}: ${word} as ${name}`,
-  ofOtherMeaningsStay: (estimated: Said, estimated2: Said, othersLeft: Said, people: Said) =>
+  withOtherMeaningsStay: (estimated: Said, estimated2: Said, othersLeft: Said, people: Said) =>
     `${estimated} → ${estimated2}; ${othersLeft} with other meanings stay; ${people}`,
-  noWordOfThisStringIs: 'No word in this string is known to have several meanings.',
-  readingThePeopleFound: 'Reading profiles…',
-  wantAWordOfItToo: 'Require a related word',
-  leaveTheOthersOut: 'Exclude the others',
-  losesOfThisMeaning: (before: Said) => `loses ${before} of this meaning`,
-  losesNoneOfThisMeaning: 'loses none of this meaning'
+  noWordInThisStringIs: 'No word in this string is known to have several meanings.',
+  readingProfiles: 'Reading profiles…',
+  requireRelatedWord: 'Require a related word',
+  excludeOthers: 'Exclude the others',
+  losesThisMeaning: (before: Said) => `loses ${before} of this meaning`,
+  losesNoneThisMeaning: 'loses none of this meaning'
 });
 
 export const narrowing = catalogue('string/narrowing', {
   narrowing: 'Narrowing',
-  howTheCountFallsPartBy: 'How the count falls, part by part. Move a part to see what the others do without it',
-  theStringsOrder: 'String order',
+  howCountFallsPartByPart: 'How the count falls, part by part. Move a part to see what the others do without it',
+  stringOrder: 'String order',
   countAfterEachPart: 'Count after each part',
   after: 'After',
   order: 'Order',
-  everybody: 'everyone',
-  theFirstPartsAloneCannotBe: 'This source can’t search the first parts on their own.',
-  cannotBeAsked: 'can’t be searched here',
+  everyone: 'everyone',
+  thisSourceCantSearchFirstParts: 'This source can’t search the first parts on their own.',
+  cantBeSearchedHere: 'can’t be searched here',
   movePartUp: (part: Said) => `Move part ${part} up`,
   movePartDown: (part: Said) => `Move part ${part} down`,
-  chartOfTheSameFiguresOn: 'Chart of the same figures on a log scale'
+  chartSameFiguresOnLogScale: 'Chart of the same figures on a log scale'
 });
 
 export const partChanges = catalogue('string/partChanges', {
-  partsThatDiffer: 'Changed parts',
+  changedParts: 'Changed parts',
   fromTo: (before: Said, place: Said) => `from ${before} to ${place}`,
   andMore: (length: Said) => `and ${length} more`
 });
 
 export const partTree = catalogue('string/partTree', {
-  theStringAsATree: 'String as a tree',
-  whatToDoWithTheChosen: 'Actions for the selected part',
-  searchedIn: 'search in',
+  stringAsTree: 'String as a tree',
+  actionsForSelectedPart: 'Actions for the selected part',
+  searchIn: 'search in',
   several: 'several',
   wholeProfile: 'whole profile',
-  theStringHasSomethingThatMust: 'Fix the errors to edit the tree. It shows what could be read.',
-  nameOfTheWordSet: 'Word set name',
+  fixErrorsToEditTreeIt: 'Fix the errors to edit the tree. It shows what could be read.',
+  wordSetName: 'Word set name',
   qualityHeads: 'quality-heads',
   wordings: (length: Said, join: Said) => `${length} wordings: ${join}`,
-  keepInTheLibrary: 'Save to library',
-  leaveIt: 'Cancel',
-  partsOfTheString: 'Parts of the string',
+  saveToLibrary: 'Save to library',
+  cancel: 'Cancel',
+  partsString: 'Parts of the string',
   not: 'not',
   inText: (place: Said) => `in ${place}`,
   wordings2: (length: Said) => `${length} wordings`,
-  setAside: 'disabled',
-  wordingOf: (line: Said) => `wording of ${line}`,
+  disabled: 'disabled',
+  wording: (line: Said) => `wording of ${line}`,
   parts: (length: Said) => `${length} parts`,
   newPart: 'New part',
   part: 'Part'
 });
 
 export const partWeight = catalogue('string/partWeight', {
-  throwsOut: (misses: Said) => `removes ${misses}`,
-  keepsOut: (people: Said) => `Without this part, ${people} more people would match`
+  removes: (misses: Said) => `removes ${misses}`,
+  withoutThisPartMorePeopleWould: (people: Said) => `Without this part, ${people} more people would match`
 });
 
 export const pasteNotice = catalogue('string/pasteNotice', {
-  pastedAndCleaned: (join: Said) => `Cleaned up: ${join}.`,
-  putItAsItWas: 'Undo cleanup',
-  yesInCapitals: 'Yes, capitalize',
-  noLeaveIt: 'No',
-  good: 'OK'
+  cleanedUp: (join: Said) => `Cleaned up: ${join}.`,
+  undoCleanup: 'Undo cleanup',
+  yesCapitalize: 'Yes, capitalize',
+  no: 'No',
+  ok: 'OK'
 });
 
 export const problems = catalogue('string/problems', {
-  problemsOfTheString: 'Problems in the string',
-  andMoreMarkedInTheString: (length: Said) => `and ${length} more, marked in the string`,
-  mustBeMended: 'Error',
-  lookAgain: 'Warning',
+  problemsInString: 'Problems in the string',
+  andMoreMarkedInString: (length: Said) => `and ${length} more, marked in the string`,
+  error: 'Error',
+  warning: 'Warning',
   line: (length: Said) => `line ${length}`
 });
 
 export const proposalCards = catalogue('string/proposalCards', {
-  theBestChanges: 'Top proposals',
+  topProposals: 'Top proposals',
   missesRemovedFitsLost: (sourceId: Said, before: Said, after: Said, missesRemoved: Said) =>
     `${sourceId}: ${before} → ${after}; misses removed ${missesRemoved}, fits lost`,
-  take: (says: Said) => `Apply: ${says}`,
-  take2: 'Apply',
+  apply: (says: Said) => `Apply: ${says}`,
+  apply2: 'Apply',
   all: (length: Said) => `All ${length}`,
   noneJudged: 'none judged'
 });
@@ -137,26 +137,26 @@ export const proposalCards = catalogue('string/proposalCards', {
 export const proposals = catalogue('string/proposals', {
   missesRemoved: (missesRemoved: Said) => `misses removed ${missesRemoved}`,
   fitsLost: 'fits lost',
-  fitsAndMissesCome: (fits: Said, misses: Said) => `adds ${fits} fits and ${misses} misses`,
-  nothingChanges: 'no change',
+  addsFitsAndMisses: (fits: Said, misses: Said) => `adds ${fits} fits and ${misses} misses`,
+  noChange: 'no change',
   proposals: 'Proposals',
-  changesYourVerdictsSupport: (judged: Said) =>
+  changesYourVerdictsSupportEach: (judged: Said) =>
     `changes your verdicts${judged === null ? '' : ` on ${judged} people`} support, each measured before you apply it; shares are of the judged people found`,
   measuring: 'Measuring…',
-  noChangeGainsAnythingByThe: 'Your verdicts support no change yet. Judge more people, especially misses.',
-  runTheStringAndJudgeSome: 'Run the string and judge some people first. Proposals come from fits and misses.',
+  yourVerdictsSupportNoChangeYet: 'Your verdicts support no change yet. Judge more people, especially misses.',
+  runStringAndJudgeSomePeople: 'Run the string and judge some people first. Proposals come from fits and misses.',
   proposalsBestFirst: 'Proposals, best first',
   change: 'Change',
-  choose: (says: Said) => `Select: ${says}`,
-  mayLoseMoreThanAFew: 'may remove more than a few fits: check who first',
-  whoGoes: (says: Said) => `Who would be removed? ${says}`,
-  whoGoes2: 'Who would be removed?',
-  take: (says: Said) => `Apply: ${says}`,
-  take2: 'Apply',
-  theChosenTogether: (length: Said) => `The ${length} selected together`,
-  whoGoesAllChosen: 'Who would be removed? All selected',
-  takeAllChosen: 'Apply all selected',
-  takeAll: 'Apply all',
+  select: (says: Said) => `Select: ${says}`,
+  mayRemoveMoreThanFewFits: 'may remove more than a few fits: check who first',
+  whoWouldBeRemoved: (says: Said) => `Who would be removed? ${says}`,
+  whoWouldBeRemoved2: 'Who would be removed?',
+  apply: (says: Said) => `Apply: ${says}`,
+  apply2: 'Apply',
+  selectedTogether: (length: Said) => `The ${length} selected together`,
+  whoWouldBeRemovedAllSelected: 'Who would be removed? All selected',
+  applyAllSelected: 'Apply all selected',
+  applyAll: 'Apply all',
   noneJudged: 'none judged'
 });
 
@@ -164,89 +164,93 @@ export const searchBoxes = catalogue('string/searchBoxes', {
   copy: 'Copy',
   forText: (id: Said, which: Said, name: Said) => `${id}${which} for ${name}`,
   forText2: (scope: Said, which: Said, name: Said) => `${scope}${which} for ${name}`,
-  ofSearch: (value: Said) => ` of search ${value}`
+  search: (value: Said) => ` of search ${value}`
 });
 
 export const searchesToCopy = catalogue('string/searchesToCopy', {
-  runItByHand: 'Open diary',
-  typeTheCountYouSeeAnd: 'Enter the count and paste the pages, over several days if needed.'
+  openDiary: 'Open diary',
+  enterCountAndPastePagesOver: 'Enter the count and paste the pages, over several days if needed.'
 });
 
 export const sourceCard = catalogue('string/sourceCard', {
-  howIsAsked: (name: Said) => `Searches for ${name}`,
-  runByHand: 'manual source',
-  connectedServiceCountedWhenItIs: 'connected service: counted when run',
+  searchesFor: (name: Said) => `Searches for ${name}`,
+  manualSource: 'manual source',
+  connectedServiceCountedWhenRun: 'connected service: counted when run',
   search: (length: Said) => `${length} search`,
   copyAll: 'Copy all',
   copy: 'Copy',
   ofText: (used: Said, most: Said, kind: Said) => `${used} of ${most} ${kind}`,
-  dropsPeopleItselfOfAllWho: (name: Said, people: Said, share: Said) =>
+  dropsPeopleAllWhoCouldMatch: (name: Said, people: Said, share: Said) =>
     `${name} drops ${people} people, ${share} of all who could match there, because it doesn’t list their`,
-  whichItIsAsked: ', which the search asks for.',
+  whichSearchAsksFor: ', which the search asks for.',
   showAllSearches: (length: Said) => `Show all ${length} searches`,
-  fixTheErrorsInTheString: 'Fix the errors in the string to see its search.',
+  fixErrorsInStringToSee: 'Fix the errors in the string to see its search.',
   translating: 'Translating…'
 });
 
 export const sourcePaste = catalogue('string/sourcePaste', {
-  pasteFromASource: 'Paste from a source',
-  asWrittenFor: 'written for',
-  sourceTheTextWasWrittenFor: 'Source the text was written for',
-  textAsItStandsAtThe: 'Text from the source',
-  aLineForEachBoxOr: (labels: Said, value: Said) => `${labels}: …
+  pasteFromSource: 'Paste from a source',
+  writtenFor: 'written for',
+  sourceTextWasWrittenFor: 'Source the text was written for',
+  textFromSource: 'Text from the source',
+  lineForEachBoxOrFact: (labels: Said, value: Said) => `${labels}: …
 ${value}: …
 (a line for each box or fact, or just the text of one box)`,
-  theSearchAsItStandsIn: 'The search, copied from the source',
+  searchCopiedFromSource: 'The search, copied from the source',
   understoodAs: 'Understood as',
-  nothingToSearchForWasFound:
+  couldntFindSearchInThisText:
     'Couldn’t find a search in this text. Paste the search itself, or choose the source it was written for.',
-  whatYouPasteIsReadBy: 'Your text is read by the rules of',
+  yourTextIsReadByRules: 'Your text is read by the rules of',
   itsSource: 'its source',
-  whatBindsFirstThereWhatIts: ', including operator order and what adjacent words mean.',
-  takeItAsTheString: 'Use as string'
+  includingOperatorOrderAndWhat: ', including operator order and what adjacent words mean.',
+  useAsString: 'Use as string'
 });
 
 export const stringPanels = catalogue('string/stringPanels', {
-  nothingIsWantedYetWriteThe: 'No string yet. Write one above, or build it from the persona and its wordings.',
-  noSourceThatCanBeCounted:
+  proposals: (many: number) => (many ? `Proposals (${many})` : 'Proposals'),
+  meanings: (many: number) => (many ? `Meanings (${many})` : 'Meanings'),
+  searches: (notes: number) =>
+    notes ? `Searches (${plural(notes, { one: '1 note', other: `${notes} notes` })})` : 'Searches',
+  noStringYetWriteOneAbove: 'No string yet. Write one above, or build it from the persona and its wordings.',
+  noCountableSourceIsSelectedSelect:
     'No countable source is selected. Select one above, run a connected service, or copy the searches for a manual source.',
-  theStringHasSomethingThatMust: 'Fix the errors in the string first; they’re listed under the editor.',
-  noWordOfThisStringIs: 'No word in this string is known to have several meanings.',
-  worthOfEachPart: 'What each part does',
+  fixErrorsInStringFirstTheyre: 'Fix the errors in the string first; they’re listed under the editor.',
+  noWordInThisStringIs: 'No word in this string is known to have several meanings.',
+  whatEachPartDoes: 'What each part does',
   narrowing: 'Narrowing',
-  asATree: 'Tree',
+  tree: 'Tree',
   versions: (length: Said) => `Versions (${length})`,
-  pasteFromASource: 'Paste from a source'
+  pasteFromSource: 'Paste from a source'
 });
 
 export const versionPanel = catalogue('string/versionPanel', {
   versions: 'Versions',
   from: (parent: Said) => `from ${parent}`,
-  noneYetEveryStringThatIs: 'None yet. Every string you run is saved here.',
-  nameOfVersion: (number: Said) => `Name of version ${number}`,
+  noneYetEveryStringYouRun: 'None yet. Every string you run is saved here.',
+  nameVersion: (number: Said) => `Name of version ${number}`,
   noteOnVersion: (number: Said) => `Note on version ${number}`,
-  takeUpAgain: 'Restore',
+  restore: 'Restore',
   version: (number: Said) => `version ${number}`,
   fromVersionTo: (number: Said) => `From version ${number} to`,
   compareWith: 'Compare with',
-  theStringAbove: 'current string',
-  theSameText: 'the same text.',
-  theSamePartsWrittenOtherwise: 'the same parts, written differently.',
+  currentString: 'current string',
+  sameText: 'the same text.',
+  samePartsWrittenDifferently: 'the same parts, written differently.',
   asText: 'As text',
-  wordSetsAsTheyWere: 'Word sets at that time:'
+  wordSetsAtThatTime: 'Word sets at that time:'
 });
 
 export const whoGoes = catalogue('string/whoGoes', {
-  whoGoes: 'Who would be removed',
-  whoGoes2: (says: Said) => `Who would be removed: ${says}`,
+  whoWouldBeRemoved: 'Who would be removed',
+  whoWouldBeRemoved2: (says: Said) => `Who would be removed: ${says}`,
   at: 'at',
   close: 'Close',
-  wouldGo: 'would be removed',
-  wouldCome: 'would be added',
-  ofShownDrawnToRead: (length: Said, shown: Said, side: Said) => `; ${length} of ${shown} shown here; ${side}.`,
+  wouldBeRemoved: 'would be removed',
+  wouldBeAdded: 'would be added',
+  shownHere: (length: Said, shown: Said, side: Said) => `; ${length} of ${shown} shown here; ${side}.`,
   peopleWho: (words: Said) => `People who ${words}`,
   findingThem: 'Finding them…',
-  ofJudgedAreFits: (count: Said, judged: Said, count2: Said, interval: Said) =>
+  judgedAreFits: (count: Said, judged: Said, count2: Said, interval: Said) =>
     `${count} of ${judged} judged are fits: ${count2}, ${interval}`,
   nobodyJudgedYet: 'nobody judged yet'
 });
@@ -257,13 +261,14 @@ export const stringPage = catalogue('string/stringPage', {
   string: 'String',
   buildFromPersona: 'Build from persona',
   format: 'Format',
-  runOnSource: (length: Said, length2: Said, runCost: Said) => `Run on ${length} source${length2}${runCost}`,
+  runOnSources: (sources: number, cost: string) =>
+    `${plural(sources, { one: 'Run on 1 source', other: `Run on ${sources} sources` })}${cost}`,
   ctrl: 'Ctrl ↵',
-  moreToDoWithTheString: 'More actions',
+  moreActions: 'More actions',
   undo: 'Undo',
   redo: 'Redo',
   onOneLine: 'On one line',
   shorten: 'Shorten',
-  importAFileOfPeople: 'Import a file of people',
+  importFilePeople: 'Import a file of people',
   sourcesToRunOn: 'Sources to run on'
 });

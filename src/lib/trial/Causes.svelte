@@ -25,14 +25,14 @@
   );
 </script>
 
-<section class="sheet" aria-label={say.whyMissesCame}>
+<section class="sheet" aria-label={say.causesMisses}>
   <h2>{say.whyMissesWereFound(misses.length)}</h2>
   <div class="tabled">
-    <Table aria-label={say.termsAndFieldsThatBroughtMisses}>
+    <Table aria-label={say.termsAndFieldsThatMatchedMisses}>
       <TableHead
         ><TableRow
           ><TableHeader>{say.term}</TableHeader><TableHeader>{say.foundIn}</TableHeader><TableHeader
-            >{say.misses2}</TableHeader
+            >{say.misses}</TableHeader
           ><TableHeader>{say.fits}</TableHeader></TableRow
         ></TableHead
       >
@@ -53,7 +53,7 @@
       </TableBody>
     </Table>
   </div>
-  <p class="soft"><a href={proposalsPath}>{say.whatWouldKeepThemAway}</a>{say.measuredBeforeItIsTaken}</p>
+  <p class="soft"><a href={proposalsPath}>{say.proposalsToRemoveThem}</a>{say.measuredBeforeYouApplyThem}</p>
 </section>
 
 <style>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { deleteTrial as say } from './words';
   import Button from 'carbon-components-svelte/src/Button/Button.svelte';
-  import Sure from '$lib/ui/Sure.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { call } from '$lib/api/call';
 
   interface Props {
@@ -24,14 +24,14 @@
 </script>
 
 <Button kind="ghost" size="small" on:click={() => (open = true)}>{say.deleteThisTrial}</Button>
-<Sure
+<ConfirmDialog
   size="xs"
   {open}
-  heading={say.deleteTheTrialOfVersionOn(trial.version, trial.sourceName)}
-  yes={say.deleteText}
-  no={say.keep}
-  onyes={remove}
+  heading={say.deleteTrialVersionOn(trial.version, trial.sourceName)}
+  confirm={say.deleteText}
+  cancel={say.keep}
+  onconfirm={remove}
   onclose={() => (open = false)}
 >
-  {say.itsPagesAndItsSampleGo}
-</Sure>
+  {say.thisDeletesItsPagesAndSample}
+</ConfirmDialog>

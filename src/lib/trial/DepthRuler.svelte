@@ -48,8 +48,8 @@
   });
 </script>
 
-<div class="depth sheet" bind:this={list} role="group" aria-label={say.whereInTheResultTheSample}>
-  <h2 class="soft">{say.whereInTheResult}</h2>
+<div class="depth sheet" bind:this={list} role="group" aria-label={say.positionSampleInResult}>
+  <h2 class="soft">{say.positionInResult}</h2>
   <div class="plot" style:height="{height}px">
     <svg width="62" {height} aria-hidden="true">
       <line x1="52" x2="52" y1={y(1)} y2={y(trial.people)} stroke="var(--ink)" />
@@ -92,7 +92,7 @@
   </div>
   {#if unseen.high > 0}
     <p class="beyond">
-      <i></i><span>{say.beyondTheShown(count(trial.found.shown))}<br />{say.unseen(counted(unseen))}</span>
+      <i></i><span>{say.beyondShown(count(trial.found.shown))}<br />{say.unseen(counted(unseen))}</span>
     </p>
   {/if}
 </div>

@@ -30,15 +30,15 @@
 </script>
 
 {#if others.length}
-  <section aria-label={say.theSamePersonElsewhere}>
-    <span class="soft">{say.elsewhere}</span>
+  <section aria-label={say.samePersonAtOtherSources}>
+    <span class="soft">{say.otherSources}</span>
     {#each others as { sourceId, sourceName, person: other } (sourceId)}
       <p>
         <b>{sourceName}</b>: {now(other)?.title ?? say.noTitle}, {now(other)?.company ?? say.noFirm}
         {#if other.headcount !== undefined}<span class="soft"
             >· {other.headcount.toLocaleString('en')} {say.people}</span
           >{/if}
-        {#if other.mail}<span class="soft">{say.mail(other.mail)}</span>{/if}
+        {#if other.mail}<span class="soft">{say.address(other.mail)}</span>{/if}
       </p>
     {/each}
   </section>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { judgingAs as say } from './words';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   interface Props {
     /** The second judge; null while the first one judges. */
@@ -14,10 +14,10 @@
 </script>
 
 {#if naming}
-  <Field
+  <TextInput
     label={say.judgingAs}
     inline
-    aria-label={say.nameOfTheSecondJudge}
+    aria-label={say.nameSecondJudge}
     maxlength="60"
     onchange={(event: Event & { currentTarget: HTMLInputElement }) => {
       naming = false;
@@ -28,10 +28,10 @@
     }}
   />
 {:else}
-  <Pick
+  <Select
     label={say.judgingAs}
     value={as ?? ''}
-    onpick={(name) => {
+    onchange={(name) => {
       if (name === '+') naming = true;
       else onjudge(name);
     }}
@@ -39,5 +39,5 @@
     <option value="">{say.firstJudge}</option>
     {#each names as name (name)}<option value={name}>{name}</option>{/each}
     <option value="+">{say.someoneElse}</option>
-  </Pick>
+  </Select>
 {/if}

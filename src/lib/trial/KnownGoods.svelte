@@ -29,9 +29,9 @@
 </script>
 
 {#if known.length}
-  <section class="sheet" aria-label={say.knownGoodsHere}>
+  <section class="sheet" aria-label={say.knownGoodsAtThisSource}>
     <h2>{say.knownGoods}</h2>
-    <p>{say.ofAreInThisStringFinds(there, known.length, source.name, found)}</p>
+    <p>{say.areInThisStringFindsThem(there, known.length, source.name, found)}</p>
     <div class="tabled">
       <Table aria-label={say.knownGoodsNotFound}>
         <TableBody>
@@ -44,8 +44,8 @@
               <TableCell>
                 {#if !one.person}{say.notIn(source.name)}
                 {:else if one.explanation?.letIn}
-                  {say.toLetThemIn(one.explanation.letIn.says.join('; '))}
-                {:else}{say.noSingleChangeLetsThemIn}{/if}
+                  {say.toIncludeThem(one.explanation.letIn.says.join('; '))}
+                {:else}{say.noSingleChangeIncludesThem}{/if}
               </TableCell>
               <TableCell class="soft"
                 >{one.explanation?.parts
@@ -61,7 +61,7 @@
         </TableBody>
       </Table>
     </div>
-    <p class="soft"><a href={stringPath}>{say.changeTheString}</a></p>
+    <p class="soft"><a href={stringPath}>{say.changeString}</a></p>
   </section>
 {/if}
 

@@ -15,19 +15,19 @@
 </script>
 
 {#if trial.filtered || people}
-  <h2>{say.nobodyIsLeft}</h2>
+  <h2>{say.nobodyLeft}</h2>
   <p>
     {#if certainOnly() && people}
-      {say.peopleArePossibleHereAndNone(count(people), trial.sourceName)} <i>{say.certainOnly}</i> {say.toReadThem}
+      {say.peopleArePossibleAndNoneIs(count(people), trial.sourceName)} <i>{say.certainOnly}</i> {say.toSeeThem}
     {:else}
-      {say.cameFromAndWhatItTells(count(trial.filtered), trial.sourceName)}
+      {say.returnedPeopleButWhatItLists(count(trial.filtered), trial.sourceName)}
       <code class="mono">{trial.rendering.leftover ? print(trial.rendering.leftover) : trial.text}</code>
     {/if}
   </p>
 {:else}
-  <h2>{say.nobodyIsFound}</h2>
+  <h2>{say.nobodyFound}</h2>
   <p>
-    {trial.rendering.notes.join(' ') || say.hasNobodyForThisString(trial.sourceName)}
-    <a href={stringPath}>{say.changeTheString}</a>
+    {trial.rendering.notes.join(' ') || say.hasNobodyMatchingThisString(trial.sourceName)}
+    <a href={stringPath}>{say.changeString}</a>
   </p>
 {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { note as say } from './words';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import { untrack } from 'svelte';
   import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
@@ -37,7 +37,7 @@
         body: { sourceId, personId, text, revision: known }
       });
       known = kept?.revision ?? 0;
-      said = kept ? 'kept' : say.takenAway;
+      said = kept ? 'kept' : say.removed;
       onkept();
     } catch (problem) {
       refused = problem;
@@ -51,13 +51,13 @@
   }
 </script>
 
-<TextBox
+<TextArea
   label={say.note}
   bind:ref={field}
   bind:value={text}
   rows="2"
   maxlength="2000"
-  placeholder={say.whatToRememberOfThemW}
+  placeholder={say.noteAboutThisPersonW}
   onchange={keep}
   onkeydown={(event: KeyboardEvent & { currentTarget: HTMLElement }) => {
     if (event.key === 'Escape') event.currentTarget.blur();

@@ -10,7 +10,7 @@
   import { saveFile } from '$lib/frame/save-file';
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { verdicts } from '$lib/marks/verdicts';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import type { Verdict } from '$core/measure';
   import { peopleCsv, rowOf, type Listed, type PersonRow } from './people-rows';
 
@@ -91,14 +91,15 @@
     <Toolbar size="sm">
       <ToolbarBatchActions>
         {#each Object.entries(verdicts) as [verdict, { sign, word }] (verdict)}
-          <Act onclick={() => judge(selected, verdict as Verdict)}>{say.all(sign, word.toLowerCase())}</Act>
+          <Button onclick={() => judge(selected, verdict as Verdict)}>{say.all(sign, word.toLowerCase())}</Button>
         {/each}
-        <Act onclick={keep}>{say.keepOnTheShortlist}</Act>
+        <Button onclick={keep}>{say.addToShortlist}</Button>
       </ToolbarBatchActions>
       <ToolbarContent>
         <ToolbarSearch persistent shouldFilterRows placeholder={say.findIn(label.toLowerCase())} />
-        <Act onclick={() => saveFile(peopleCsv(people), `${label.toLowerCase().replaceAll(' ', '-')}.csv`, 'text/csv')}
-          >{say.saveAsCsv}</Act
+        <Button
+          onclick={() => saveFile(peopleCsv(people), `${label.toLowerCase().replaceAll(' ', '-')}.csv`, 'text/csv')}
+          >{say.downloadCsv}</Button
         >
       </ToolbarContent>
     </Toolbar>
@@ -106,11 +107,11 @@
       {#if cell.key === 'verdict'}
         <span class="judge">
           {#each Object.entries(verdicts) as [verdict, { sign, word, colour }] (verdict)}
-            <Act
+            <Button
               aria-pressed={(row as PersonRow).verdict === verdict}
               aria-label={say.is((row as PersonRow).name, verdict === 'unsure' ? '' : 'a ', word.toLowerCase())}
               style="color: {colour}"
-              onclick={() => judge([(row as PersonRow).id], verdict as Verdict)}>{sign} {word}</Act
+              onclick={() => judge([(row as PersonRow).id], verdict as Verdict)}>{sign} {word}</Button
             >
           {/each}
         </span>
@@ -124,7 +125,7 @@
     display: flex;
     gap: 4px;
   }
-  .judge :global(.act.bx--btn) {
+  .judge :global(.button.bx--btn) {
     min-height: 22px;
     padding: 0 7px;
     font-size: 12px;

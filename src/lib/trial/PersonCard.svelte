@@ -46,7 +46,7 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<article class="sheet" aria-label={say.profileOf(person.name)} tabindex="0">
+<article class="sheet" aria-label={say.profile(person.name)} tabindex="0">
   <p class="name"><Marked text={person.name} marks={highlightsOf(0)} /></p>
   {#if now >= 0}
     {@const title = valueOfJob(now, ['title'])}
@@ -60,7 +60,7 @@
     ]
       .filter(Boolean)
       .join(' · ')}
-    {say.showsThisAt(trial.sourceName)}
+    {say.shownByAt(trial.sourceName)}
     {sampled.rank.toLocaleString('en')}
   </p>
 
@@ -116,9 +116,9 @@
   {/if}
   {#if sampled.untold.length}
     <p class="untold">
-      <b>{say.possible}</b>{say.notCertainDoesNotTell(trial.sourceName)}
+      <b>{say.possible}</b>{say.notCertainDoesntList(trial.sourceName)}
       {#each sampled.untold as part, i (part)}{i ? ', ' : ''}<span class="mono">{part}</span>{/each}
-      {say.ofThisPerson}
+      {say.forThisPerson}
     </p>
   {/if}
   <Elsewhere {person} except={trial.sourceId} />

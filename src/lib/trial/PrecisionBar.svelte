@@ -1,7 +1,7 @@
 <script lang="ts">
   import { precisionBar as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import Figure from '$lib/marks/Figure.svelte';
   import { percent, percentRange } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
@@ -66,26 +66,26 @@
     <text x="0" y="44">0</text><text x="556" y="44" text-anchor="end">100%</text>
   </svg>
   <div class="tally">
-    {#each [['fit', precision.fits, precision.fits === 1 ? 'fit' : 'fits'], ['miss', precision.misses, precision.misses === 1 ? 'miss' : 'misses'], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}
+    {#each [['fit', precision.fits, say.fits(precision.fits)], ['miss', precision.misses, say.misses(precision.misses)], ['unsure', precision.unsure, 'unsure']] as const as [verdict, number, word] (verdict)}
       <span><b style:color={verdicts[verdict].colour}>{verdicts[verdict].sign}</b> {number} {word}</span>
     {/each}
     <br /><span class="soft">
-      {say.ofJudged(judged + precision.unsure, sampled)}
+      {say.judged(judged + precision.unsure, sampled)}
       {more === 0
         ? say.judgedEnoughForPoints(points)
-        : `About ${more} more verdict${more === 1 ? '' : 's'} for ±${points} points${waiting ? `; ${waiting} in the sample aren’t judged yet` : ''}${speaksOf > population && more > waiting ? '; read more pages first' : ''}.`}
+        : say.aboutForPoints(more, points, waiting, speaksOf > population && more > waiting)}
     </span>
     {#if top.share !== null && precision.share !== null && judged > top.fits + top.misses}
       <br /><span class="soft"
-        >{say.theFirstTenthAloneOfRead(top.fits, top.fits + top.misses, percentRange(top.interval))}</span
+        >{say.firstTenthOnlyFirstPagesAlone(top.fits, top.fits + top.misses, percentRange(top.interval))}</span
       >
     {/if}
     <br />
-    <Pick label={say.halfWidth} bind:value={halfWidth}>
+    <Select label={say.margin} bind:value={halfWidth}>
       {#each halfWidths as width (width)}<option value={width}>{say.points(Math.round(width * 100))}</option>{/each}
-    </Pick>
+    </Select>
     {#if toDraw}
-      <Act onclick={() => onmore(toDraw)}>{say.drawMoreInAll(toDraw, sampled + toDraw)}</Act>
+      <Button onclick={() => onmore(toDraw)}>{say.drawMoreInAll(toDraw, sampled + toDraw)}</Button>
     {/if}
   </div>
 </section>

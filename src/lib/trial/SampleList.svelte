@@ -1,7 +1,7 @@
 <script lang="ts">
   import { sampleList as say } from './words';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { count } from '$lib/marks/format';
   import type { Query } from '$core/language';
   import { matchingOf, type MatchingRules } from '$core/semantics';
@@ -37,28 +37,28 @@
 
 <!-- Everybody drawn at once: to be searched, sorted, judged together and saved. -->
 <div class="sheet">
-  <Fold title={say.allAsAList(count(sample.length))} bind:open>
+  <Accordion title={say.allAsList(count(sample.length))} bind:open>
     <div class="line">
-      <Pick label={say.verdict} bind:value={verdict}>
+      <Select label={say.verdict} bind:value={verdict}>
         {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
-      </Pick>
-      <Pick label={say.told} bind:value={certainty}>
+      </Select>
+      <Select label={say.certainty} bind:value={certainty}>
         {#each Object.entries(told) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
-      </Pick>
+      </Select>
       {#if causes.length}
-        <Pick label={say.cameBy} bind:value={cause}>
+        <Select label={say.matchedBy} bind:value={cause}>
           <option value="">{say.anyTerm}</option>
           {#each causes as { term, people } (term)}<option value={term}>{term} ({count(people)})</option>{/each}
-        </Pick>
+        </Select>
       {/if}
       <span class="soft">{say.shown(count(people.length))}</span>
     </div>
     {#if open}
       {#await import('./PeopleToJudge.svelte') then { default: PeopleToJudge }}
-        <PeopleToJudge {briefId} {sourceId} {people} label={say.peopleDrawn} {onjudged} />
+        <PeopleToJudge {briefId} {sourceId} {people} label={say.peopleInSample} {onjudged} />
       {/await}
     {/if}
-  </Fold>
+  </Accordion>
 </div>
 
 <style>

@@ -1,17 +1,17 @@
 <script lang="ts">
   import { trialLog as say } from './words';
   import type { Answer } from '$api';
-  import Fold from '$lib/ui/Fold.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
 
   let { events }: { events: Answer<'readTrial'>['events'] } = $props();
 </script>
 
 <div class="sheet">
-  <Fold title={say.whatWentWrongOnTheWay(events.length)}>
+  <Accordion title={say.errors(events.length)}>
     <ul>
       {#each events as event, i (i)}<li>{say.searchPage(event.search + 1, event.page + 1, event.what)}</li>{/each}
     </ul>
-  </Fold>
+  </Accordion>
 </div>
 
 <style>

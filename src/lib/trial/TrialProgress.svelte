@@ -1,7 +1,7 @@
 <script lang="ts">
   import { trialProgress as say } from './words';
   import ProgressBar from 'carbon-components-svelte/src/ProgressBar/ProgressBar.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import { count } from '$lib/marks/format';
   import type { Answer } from '$api';
   import { isUnderWay } from './under-way';
@@ -18,28 +18,24 @@
   const progress = $derived(trial.progress);
   const last = $derived(trial.events.at(-1));
   const words = {
-    waiting: say.waitsForItsTurn,
-    running: say.isRunning,
-    done: say.isDone,
-    stopped: say.wasStopped,
-    failed: say.couldNotGoOn
+    waiting: say.queued,
+    running: say.running,
+    done: say.done,
+    stopped: say.stopped,
+    failed: say.failed
   };
 </script>
 
-<div class="row" role="region" aria-label={say.howFarVersionOnIs(trial.version, trial.sourceName)}>
+<div class="row" role="region" aria-label={say.progressVersionOn(trial.version, trial.sourceName)}>
   <p role="status">
     {#if href}<a {href}>{say.versionOn(trial.version, trial.sourceName)}</a>{:else}<b
         >{say.versionOn(trial.version, trial.sourceName)}</b
       >{/if}
     <b>{words[trial.state]}.</b>
     <span class="soft"
-      >{say.ofSearch(progress.searchesDone, progress.searches)}{progress.searches === 1 ? '' : 'es'}{say.pageRowsSoFar(
-        count(progress.pages),
-        progress.pages === 1 ? '' : 's',
-        count(progress.rows)
-      )}{trial.spent ? say.sSpent(count(trial.spent.amount), trial.spent.unit) : ''}{last
-        ? say.lastSearchPage(last.search + 1, last.page + 1, last.what)
-        : ''}</span
+      >{say.rowsSoFar(progress.searchesDone, progress.searches, progress.pages, count(progress.rows))}{trial.spent
+        ? say.sSpent(count(trial.spent.amount), trial.spent.unit)
+        : ''}{last ? say.lastSearchPage(last.search + 1, last.page + 1, last.what) : ''}</span
     >
     {trial.problem}
   </p>
@@ -47,13 +43,13 @@
     size="sm"
     max={Math.max(1, progress.rowsExpected ?? 1, progress.rows)}
     value={progress.rows}
-    labelText={say.rowsSoFar}
+    labelText={say.rowsSoFar2}
     hideLabel
   />
   {#if isUnderWay(trial)}
-    <Act onclick={onstop}>{say.stop}</Act>
+    <Button onclick={onstop}>{say.stop}</Button>
   {:else}
-    <Act look="main" onclick={onresume}>{say.goOn}</Act>
+    <Button kind="primary" onclick={onresume}>{say.resume}</Button>
   {/if}
 </div>
 

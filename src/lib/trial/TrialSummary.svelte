@@ -32,12 +32,12 @@
       >
       {say.possible}{#if trial.filtered}{say.contradictedAndRemoved(count(trial.filtered))}{/if}{/if}.
     {!trial.people
-      ? say.nobodyIsLeftToRead
+      ? say.nobodyLeftToJudge
       : trial.sample.length === trial.people
-        ? say.allAreHereToRead(count(trial.people))
-        : say.drawnThroughAll(trial.sample.length, count(trial.people))}
-    {#if trial.contacted}{say.wereContactedAlreadyAndAreLeft(count(trial.contacted))}{/if}
-    {#if trial.duplicates}{say.lookLikeAPersonShownBefore(count(trial.duplicates))}{/if}
+        ? say.allAreHereToJudge(count(trial.people))
+        : say.drawnFromAll(trial.sample.length, count(trial.people))}
+    {#if trial.contacted}{say.alreadyContactedAndExcluded(count(trial.contacted))}{/if}
+    {#if trial.duplicates}{say.lookLikeDuplicatesPeopleAlreadyShown(count(trial.duplicates))}{/if}
     {#if trial.spent}{say.spentS(count(trial.spent.amount), trial.spent.unit)}{/if}
   {/if}
 </p>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { verdictDesk as say } from './words';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import type { Snippet } from 'svelte';
   import { verdicts } from '$lib/marks/verdicts';
   import type { Verdict } from '$core/measure';
@@ -9,7 +9,7 @@
   import type { FactCheck } from '$core/persona';
   import type { Onward } from './onward.svelte';
   import { reasons } from './reasons';
-  import OnOff from '$lib/ui/OnOff.svelte';
+  import Toggle from '$lib/ui/Toggle.svelte';
 
   interface Props {
     checks: readonly FactCheck[];
@@ -53,7 +53,7 @@
 </script>
 
 <aside class="sheet" aria-label={say.verdict}>
-  <h2 class="soft">{say.againstThePersona}</h2>
+  <h2 class="soft">{say.comparedWithPersona}</h2>
   {#each checks as { fact, outcome, has } (fact)}
     <div class="fact">
       <span style:color={signs[outcome].colour}>{signs[outcome].sign}</span><span
@@ -63,48 +63,48 @@
   {/each}
   <div class="give">
     {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
-      <Act
-        look="plain"
+      <Button
+        kind="ghost"
         aria-pressed={verdict === name}
         style="--tint: {colour}"
         onclick={() => ongive(name as Verdict)}
         class={verdict === name ? 'on' : ''}
       >
         <span><b style:color={colour}>{sign}</b> {word}</span><kbd>{key}</kbd>
-      </Act>
+      </Button>
     {/each}
   </div>
   <div class="why">
-    {#if byRule}<p class="rule"><b>{say.byRule}</b>{say.giveAVerdictOfYourOwn(reason)}</p>{/if}
+    {#if byRule}<p class="rule"><b>{say.byRule}</b>{say.yourOwnVerdictOverridesIt(reason)}</p>{/if}
     {#if elsewhere}<p class="rule">
         {say.judged} <b>{verdicts[elsewhere.verdict].word.toLowerCase()}</b>
-        {say.atAndCountedSoHereUntil(elsewhere.at)}
+        {say.atCountsHereUntilYouChange(elsewhere.at)}
       </p>{/if}
     {#if conflict.length}
       <div class="rule" role="group" aria-label={say.recordsJudgedDifferently}>
-        {say.recordsOfThisPersonWereJudged}
+        {say.thisPersonsRecordsWereJudged}
         {#each conflict as { verdict: said, at }, i (i)}{i ? ', ' : ''}<b>{verdicts[said].word.toLowerCase()}</b>
-          {say.at(at)}{/each}{say.theNewestCountsOnce}
+          {say.at(at)}{/each}{say.newestCounts}
         {#each [...new Set(conflict.map((one) => one.verdict))] as said (said)}
-          <Act look="plain" onclick={() => onsettle(said)}>{say.makeAll(verdicts[said].word.toLowerCase())}</Act>
+          <Button kind="ghost" onclick={() => onsettle(said)}>{say.makeAll(verdicts[said].word.toLowerCase())}</Button>
         {/each}
       </div>
     {/if}
-    <span class="soft">{say.because}</span>
+    <span class="soft">{say.reason}</span>
     <div>
       {#each reasons as text, i (text)}
-        <Act
-          look="plain"
+        <Button
+          kind="ghost"
           aria-pressed={reason === text}
           disabled={!verdict}
           onclick={() => onreason(reason === text ? '' : text)}
-          class={reason === text ? 'on' : ''}>{i + 1} {text}</Act
+          class={reason === text ? 'on' : ''}>{i + 1} {text}</Button
         >
       {/each}
     </div>
-    <Field
+    <TextInput
       bind:ref={own}
-      aria-label={say.aReasonOfYourOwn}
+      aria-label={say.yourOwnReason}
       placeholder={say.orInYourOwnWordsN}
       maxlength="500"
       disabled={!verdict}
@@ -115,11 +115,11 @@
       }}
     />
     {@render children?.()}
-    <OnOff label={say.goOnToTheNextBy} on={onward.on} onswitch={(on) => onward.switch(on)} />
+    <Toggle label={say.goToNextAutomatically} on={onward.on} onchange={(on) => onward.switch(on)} />
     <p class="soft keys">
       <kbd>←</kbd> <kbd>→</kbd>
-      {say.goThrough}
-      <Act look="plain" disabled={!verdict} onclick={onback} class="link">{say.takeBack}</Act> <kbd>⌫</kbd>
+      {say.browse}
+      <Button kind="ghost" disabled={!verdict} onclick={onback} class="link">{say.undo}</Button> <kbd>⌫</kbd>
     </p>
   </div>
 </aside>
@@ -150,7 +150,7 @@
     padding: 8px 14px;
     border-top: 1px solid var(--line);
   }
-  .give :global(.act.bx--btn) {
+  .give :global(.button.bx--btn) {
     border: 1px solid var(--line);
     padding: 8px 4px;
     font-size: 14px;
@@ -160,7 +160,7 @@
     align-items: center;
     justify-content: center;
   }
-  .give :global(.act.bx--btn.on) {
+  .give :global(.button.bx--btn.on) {
     border-color: var(--tint);
     box-shadow: inset 0 0 0 1px var(--tint);
     background: var(--sheet-2);
@@ -169,16 +169,16 @@
     padding: 0 14px 12px;
     font-size: 13px;
   }
-  .why div :global(.act.bx--btn) {
+  .why div :global(.button.bx--btn) {
     border: 1px solid var(--line);
     padding: 2px 8px;
     margin: 3px 5px 3px 0;
   }
-  .why div :global(.act.bx--btn.on) {
+  .why div :global(.button.bx--btn.on) {
     background: var(--warm-2);
     border-color: var(--warm);
   }
-  .why :global(.act.bx--btn:disabled) {
+  .why :global(.button.bx--btn:disabled) {
     color: var(--grey);
     cursor: default;
   }

@@ -8,7 +8,7 @@
 </script>
 
 <!-- What was done with its effect elsewhere, in the corner. -->
-<div class="toasts" role="region" aria-label={say.doneJustNow} hidden={!toasts.shown.length}>
+<div class="toasts" role="region" aria-label={say.notifications} hidden={!toasts.shown.length}>
   {#each toasts.shown as { id, text, link } (id)}
     <ToastNotification
       kind="success"

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Tick from '$lib/ui/Tick.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
 
   interface Props {
     sources: readonly { id: string; label: string }[];
@@ -11,10 +11,10 @@
 
 <div>
   {#each sources as { id, label } (id)}
-    <Tick
+    <Checkbox
       {label}
       checked={!left.includes(id)}
-      ontick={(on) => (left = on ? left.filter((one) => one !== id) : [...left, id])}
+      onchange={(on) => (left = on ? left.filter((one) => one !== id) : [...left, id])}
     />
   {/each}
 </div>

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { rhythmFields as say } from './words';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { days, rhythms, withDays, type Day } from './rhythm-words';
 
   interface Props {
@@ -19,10 +19,10 @@
 </script>
 
 <div class="line">
-  <Pick
-    label={say.again}
+  <Select
+    label={say.repeat}
     value={own ? 'own' : rule}
-    onpick={(picked) => {
+    onchange={(picked) => {
       own = picked === 'own';
       if (own) return;
       rule = picked;
@@ -30,22 +30,22 @@
     }}
   >
     {#each Object.entries(rhythms) as [one, word] (one)}<option value={one}>{word}</option>{/each}
-    <option value="own">{say.byARule}</option>
-  </Pick>
-  <Pick label={say.at} value={rhythm.hour} onpick={(hour) => (rhythm = { ...rhythm, hour })}>
+    <option value="own">{say.byRule}</option>
+  </Select>
+  <Select label={say.at} value={rhythm.hour} onchange={(hour) => (rhythm = { ...rhythm, hour })}>
     {#each { length: 24 }, one (one)}<option value={one}>{String(one).padStart(2, '0')}:00</option>{/each}
-  </Pick>
+  </Select>
   <span class="soft">{rhythm.zone}</span>
 </div>
 {#if own}
-  <Field label={say.ruleOfRfc5545} maxlength="500" placeholder={say.freqMonthlyByday1mo} bind:value={rhythm.rule} />
+  <TextInput label={say.rfc5545Rule} maxlength="500" placeholder={say.freqMonthlyByday1mo} bind:value={rhythm.rule} />
 {:else if hasDays}
   <div class="line">
     {#each Object.entries(days) as [day, word] (day)}
-      <Tick
+      <Checkbox
         label={word}
         checked={chosen.includes(day as Day)}
-        ontick={(on) => {
+        onchange={(on) => {
           chosen = on ? [...chosen, day as Day] : chosen.filter((one) => one !== day);
           write();
         }}

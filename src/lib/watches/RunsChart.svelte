@@ -45,10 +45,10 @@
 </script>
 
 <!-- How many were found over time, with breaks; failed runs are in the table alone. -->
-<ChartFrame title={say.howManyWereFound} about={say.peopleAtEachRunADotted} file="watch">
+<ChartFrame title={say.peopleFound} about={say.peopleAtEachRunDottedLine} file="watch">
   {#snippet chart()}
     {#if done.length > 1}
-      <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleFoundByOverTimeThe(name)}>
+      <svg viewBox="0 0 {width} {height}" role="img" aria-label={say.peopleFoundByOverTimeSame(name)}>
         {#each stretches as stretch, i (i)}
           {#if i}<line x1={x(at(stretch[0]!))} x2={x(at(stretch[0]!))} y1={edge} y2={height - 16} class="break" />{/if}
           <path d={path(stretch) ?? ''} />
@@ -57,7 +57,7 @@
         <text x={edge} y={height - 3}>{moment(done[0]!.endedAt ?? done[0]!.dueAt)}</text>
         <text x={width - edge} y={height - 3} text-anchor="end">{say.foundLast(count(done.at(-1)!.people))}</text>
       </svg>
-    {:else}<p class="soft">{say.afterTwoRunsThereIsA}</p>{/if}
+    {:else}<p class="soft">{say.lineAppearsAfterTwoRuns}</p>{/if}
   {/snippet}
   {#snippet table()}
     <Table>

@@ -32,7 +32,7 @@
 <WatchDialog
   {briefId}
   heading={say.watchThisSearch}
-  about={byHand ? say.homeSaysWhenALookIs : say.itIsRunAgainByItself}
+  about={byHand ? say.homeTellsYouWhenCheckIs : say.eaveRunsItAgainOnSchedule}
   ready={places.length > 0}
   what={() => ({
     budget: $state.snapshot(budget),

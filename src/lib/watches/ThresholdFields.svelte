@@ -1,8 +1,8 @@
 <script lang="ts">
   import { thresholdFields as say } from './words';
   import { usualThresholds, watchedFields, type Thresholds } from '$core/changes';
-  import NumberField from '$lib/ui/NumberField.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import NumberInput from '$lib/ui/NumberInput.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
 
   let { thresholds = $bindable() }: { thresholds: Thresholds } = $props();
 
@@ -20,19 +20,19 @@
 
 <!-- Which changes a watch reports: of which fields, and from how large a step of the headcount. -->
 <fieldset>
-  <legend>{say.reportChangesOf}</legend>
+  <legend>{say.reportChangesTo}</legend>
   <div class="fields">
     {#each watchedFields as field (field)}
-      <Tick
+      <Checkbox
         label={words[field]}
         checked={thresholds[field] !== null}
-        ontick={(on) => (thresholds = { ...thresholds, [field]: on ? (usualThresholds[field] ?? 0) : null })}
+        onchange={(on) => (thresholds = { ...thresholds, [field]: on ? (usualThresholds[field] ?? 0) : null })}
       />
     {/each}
   </div>
   {#if thresholds.headcount !== null}
-    <NumberField
-      label={say.smallestChangeOfHeadcountInPercent}
+    <NumberInput
+      label={say.smallestHeadcountChange}
       max={1000}
       bind:value={() => percent, (value) => (thresholds = { ...thresholds, headcount: value ?? 0 })}
     />

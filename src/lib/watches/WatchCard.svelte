@@ -7,8 +7,8 @@
   import CopyButton from '$lib/frame/CopyButton.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
   import { count, moment } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
   import type { Inbox } from './inbox.svelte';
   import { newsKinds as kinds } from './news-kinds';
   import RunsChart from './RunsChart.svelte';
@@ -26,9 +26,9 @@
 
   function outcome({ lastRun, unread }: Answer<'listWatches'>[number]): string {
     if (!lastRun) return say.notRunYet;
-    if (lastRun.state === 'running') return say.isBeingRun;
-    if (lastRun.state === 'due') return say.aLookIsDueSince(moment(lastRun.dueAt));
-    if (lastRun.state === 'failed') return say.brokeOff(moment(lastRun.endedAt ?? lastRun.dueAt), lastRun.problem);
+    if (lastRun.state === 'running') return say.running;
+    if (lastRun.state === 'due') return say.checkDueSince(moment(lastRun.dueAt));
+    if (lastRun.state === 'failed') return say.failed(moment(lastRun.endedAt ?? lastRun.dueAt), lastRun.problem);
     const parts = Object.entries(lastRun.counts).map(
       ([kind, n]) => `${count(n ?? 0)} ${kinds[kind as keyof typeof kinds].word}`
     );
@@ -42,51 +42,52 @@
 
 <!-- A watch: how its last run ended, when it comes next, and what can be done with it. -->
 <div class="watch" class:off={!watch.active}>
-  <Act
-    look="plain"
+  <Button
+    kind="ghost"
     aria-pressed={inbox.watch === watch.id}
     onclick={() => {
       inbox.watch = inbox.watch === watch.id ? '' : watch.id;
       void inbox.list();
     }}
-    ><b>{watch.name}</b>{#if watch.unread}<Tag size="sm" type="teal">{say.unread(count(watch.unread))}</Tag>{/if}</Act
+    ><b>{watch.name}</b>{#if watch.unread}<Tag size="sm" type="teal">{say.unread(count(watch.unread))}</Tag
+      >{/if}</Button
   >
   <p class="soft">
     {outcome(watch)}. {watch.active
       ? watch.nextAt
         ? say.next(moment(watch.nextAt), rhythmInWords(watch.rhythm.rule))
-        : say.itsRhythmHasEnded
-      : say.switchedOff}
+        : say.itsScheduleHasEnded
+      : say.paused}
   </p>
   {#if watch.lastRun?.state === 'due'}
     {#each watch.sources as { sourceId, sourceName, version } (sourceId)}
       <p class="due">
         <a href={briefPath(watch.briefId, 'by-hand', { version: String(version), source: sourceId })}
-          >{say.lookAt(sourceName)}</a
-        >{say.copyTheSearchPasteWhatIt}
+          >{say.check(sourceName)}</a
+        >{say.copySearchAndPasteResultsNew}
       </p>
     {/each}
   {/if}
   {#if watch.lastRun?.breaks.length}<p class="soft">
-      {say.aBreakInTheSeries(watch.lastRun.breaks.join('; '))}
+      {say.breakInSeries(watch.lastRun.breaks.join('; '))}
     </p>{/if}
   {#if watch.reach !== 'goes on'}<p class="warm">
-      {say.runAfterRunSignificantlyMorePeople}
-      {watch.reach === 'fewer' ? say.leaveThanCome : say.comeThanLeave}{say.theStringReaches(watch.reach)}
+      {say.overSeveralRunsSignificantlyMore}
+      {watch.reach === 'fewer' ? say.leaveThanJoin : say.joinThanLeave}{say.stringNowReaches(watch.reach)}
     </p>{/if}
   {#if watch.drift && watch.drift.says !== 'worse'}<p class="soft">
-      {say.ofNewPeopleJudgedSoFar(count(watch.drift.fits), count(watch.drift.judged))}{watch.drift.says === 'as before'
-        ? say.asManyAsBefore
+      {say.newPeopleJudgedSoFarAre(count(watch.drift.fits), count(watch.drift.judged))}{watch.drift.says === 'as before'
+        ? say.aboutAsManyAsBefore
         : ''}.
     </p>{/if}
   {#if watch.drift?.says === 'worse'}<p class="warm">
-      {say.ofNewPeopleJudgedSoFar2(count(watch.drift.fits), count(watch.drift.judged))}
-      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>{say.improveTheString}</a>.
+      {say.newPeopleJudgedSoFarAre2(count(watch.drift.fits), count(watch.drift.judged))}
+      <a href={briefPath(watch.briefId, 'string', { panel: 'proposals' })}>{say.improveString}</a>.
     </p>{/if}
-  <Fold title={say.moreOfThisWatch} bind:open={opened}>
+  <Accordion title={say.moreActionsForThisWatch} bind:open={opened}>
     <p class="soft">
       {#if watch.list}
-        {say.thePeopleOf}
+        {say.peopleOn}
         <a href={briefPath(watch.briefId, 'shortlist', { list: watch.list.id })}>{watch.list.name}</a>{say.lookedUpAt(
           watch.sources.map(({ sourceName }) => sourceName).join(', '),
           watch.rules.map(({ name }) => name).join(', ')
@@ -98,32 +99,32 @@
       {/if}
     </p>
     <div class="line">
-      <Act
+      <Button
         disabled={watch.lastRun?.state === 'running' || watch.lastRun?.state === 'due'}
         onclick={() =>
           inbox.attempt(async () => {
             await call('runWatch', { params: { watch: watch.id } });
-          })}>{say.runNow}</Act
+          })}>{say.runNow}</Button
       >
-      <Act onclick={() => change({ active: !watch.active })}>{watch.active ? say.switchOff : say.switchOn}</Act>
-      <Act disabled={!watch.unread} onclick={() => inbox.readAll(watch.id)}>{say.allRead}</Act>
-      <Act onclick={ondelete}>{say.deleteText}</Act>
+      <Button onclick={() => change({ active: !watch.active })}>{watch.active ? say.pause : say.resume}</Button>
+      <Button disabled={!watch.unread} onclick={() => inbox.readAll(watch.id)}>{say.markAllAsRead}</Button>
+      <Button onclick={ondelete}>{say.deleteText}</Button>
     </div>
     <div class="line">
       {#each [['atom', say.atomFeed], ['json', say.jsonFeed], ['ics', say.calendar]] as [form, word] (form)}
         <CopyButton
           label={word}
-          of={say.theAddressOfTheOf(word, watch.name)}
+          of={say.address(word, watch.name)}
           text={`${page.url.origin}/api/feeds/${watch.feed}?form=${form}`}
         />
       {/each}
-      <Act onclick={() => change({ renewFeed: true })}>{say.newAddress}</Act>
+      <Button onclick={() => change({ renewFeed: true })}>{say.newAddress}</Button>
     </div>
     {#if opened && !watch.list}
       <ThresholdFields bind:thresholds={() => watch.thresholds, (thresholds) => void change({ thresholds })} />
     {/if}
     {#if opened}<RunsChart watch={watch.id} name={watch.name} />{/if}
-  </Fold>
+  </Accordion>
 </div>
 
 <style>

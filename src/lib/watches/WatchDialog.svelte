@@ -6,7 +6,7 @@
   import type { Body } from '$api';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { firstRhythm } from './rhythm-words';
   import { usualThresholds } from '$core/changes';
   import RhythmFields from './RhythmFields.svelte';
@@ -51,7 +51,7 @@
       const body = { name: name.trim(), rhythm: $state.snapshot(rhythm), thresholds, ...what() };
       await call('createWatch', { params: { id: briefId }, body });
       open = false;
-      toast(say.isWatchedFromNowOnNews(name.trim()), { href: '/', text: say.home });
+      toast(say.watchingUpdatesAppearOnHome(name.trim()), { href: '/', text: say.home });
     } catch (problem) {
       refused = problem;
     }
@@ -62,15 +62,15 @@
 <Modal
   bind:open
   modalHeading={heading}
-  primaryButtonText={say.beginToWatch}
+  primaryButtonText={say.startWatching}
   primaryButtonDisabled={!name.trim() || !ready}
-  secondaryButtonText={say.notNow}
+  secondaryButtonText={say.cancel}
   on:click:button--secondary={() => (open = false)}
   on:submit={begin}
 >
   <Refused problem={refused ?? problem} />
   <p>{about}</p>
-  <Field label={say.name} maxlength="200" bind:value={name} />
+  <TextInput label={say.name} maxlength="200" bind:value={name} />
   <RhythmFields bind:rhythm />
   <ThresholdFields bind:thresholds />
   {@render children()}

@@ -5,10 +5,10 @@
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
   import { verdicts } from '$lib/marks/verdicts';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Sure from '$lib/ui/Sure.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { call } from '$lib/api/call';
   import type { Verdict } from '$core/measure';
   import { Inbox } from './inbox.svelte';
@@ -53,7 +53,7 @@
 <svelte:window onkeydown={hear} />
 
 <!-- What came, by watch: gone through by keys. -->
-<section class="sheet" aria-label={say.whatWatchesHaveFound}>
+<section class="sheet" aria-label={say.updatesFromWatches}>
   <div class="watches">
     <h2>{say.watches}</h2>
     {#each watches as watch (watch.id)}
@@ -67,30 +67,30 @@
   </div>
   <div class="news">
     <div class="line">
-      <h2>{inbox.watch ? nameOf(inbox.watch) : say.whatCame}</h2>
-      <Pick
+      <h2>{inbox.watch ? nameOf(inbox.watch) : say.updates}</h2>
+      <Select
         label={say.show}
         hideLabel
         value={inbox.unread ? 'unread' : 'all'}
-        onpick={(picked) => {
+        onchange={(picked) => {
           inbox.unread = picked === 'unread';
           void inbox.list();
         }}
       >
-        <option value="unread">{say.unread}</option><option value="all">{say.readAndUnread}</option>
-      </Pick>
-      <Tick
-        label={say.withoutThoseKnownAlready}
+        <option value="unread">{say.unread}</option><option value="all">{say.all}</option>
+      </Select>
+      <Checkbox
+        label={say.hidePeopleAlreadyKnown}
         checked={inbox.onlyUnknown}
-        ontick={(on) => (inbox.onlyUnknown = on)}
+        onchange={(on) => (inbox.onlyUnknown = on)}
       />
     </div>
     <Refused problem={inbox.refused} />
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="list" tabindex="0" role="region" aria-label={say.newsARowEach}>
+    <div class="list" tabindex="0" role="region" aria-label={say.updates2}>
       {#each inbox.shown as one (one.id)}
-        <Act
-          look="plain"
+        <Button
+          kind="ghost"
           class="row {inbox.at === one.id ? 'on' : ''}"
           aria-pressed={inbox.at === one.id}
           onclick={() => (inbox.at = one.id)}
@@ -101,47 +101,47 @@
             <span>{[one.facts.title, one.facts.company].filter(Boolean).join(' at ')}</span>
             <span class="soft">{[one.facts.place, one.facts.country].filter(Boolean).join(', ')}</span>
             {#each one.changes as { field, before, now } (field)}<span
-                >{field}: <s class="soft">{before ?? say.notTold}</s> → {now ?? say.notTold}</span
+                >{field}: <s class="soft">{before ?? say.notListed}</s> → {now ?? say.notListed}</span
               >{/each}
           </span>
           <span class="soft">{[one.why, ...one.known].filter(Boolean).join('; ')}</span>
           <span style:color={one.verdict ? verdicts[one.verdict].colour : undefined}
             >{one.verdict ? `${verdicts[one.verdict].sign} ${verdicts[one.verdict].word}` : ''}</span
           >
-        </Act>
+        </Button>
       {:else}<p class="soft">
-          {inbox.unread ? say.nothingUnread : say.nothingYet}{say.whoeverIsNewChangesLeavesOr}
+          {inbox.unread ? say.noUnreadUpdates : say.noUpdatesYet}{say.peopleWhoAreNewChangedGone}
         </p>{/each}
-      {#if !inbox.last}<Act onclick={inbox.more}>{say.more}</Act>{/if}
+      {#if !inbox.last}<Button onclick={inbox.more}>{say.more}</Button>{/if}
     </div>
     {#if inbox.current}
       <div class="line">
         {#each Object.entries(verdicts) as [name, { sign, word, key, colour }] (name)}
-          <Act disabled={inbox.current.kind === 'left'} onclick={() => inbox.give(name as Verdict)}
-            ><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Act
+          <Button disabled={inbox.current.kind === 'left'} onclick={() => inbox.give(name as Verdict)}
+            ><b style:color={colour}>{sign}</b> {word} <kbd>{key}</kbd></Button
           >
         {/each}
-        <Act disabled={inbox.current.kind === 'left'} onclick={inbox.keep}>{say.keep} <kbd>K</kbd></Act>
-        <Act onclick={() => inbox.read(!inbox.current?.read)}
-          >{inbox.current.read ? say.unread2 : say.read} <kbd>R</kbd></Act
+        <Button disabled={inbox.current.kind === 'left'} onclick={inbox.keep}>{say.addToShortlist} <kbd>K</kbd></Button>
+        <Button onclick={() => inbox.read(!inbox.current?.read)}
+          >{inbox.current.read ? say.markAsUnread : say.markAsRead} <kbd>R</kbd></Button
         >
       </div>
     {/if}
   </div>
 </section>
 
-<Sure
+<ConfirmDialog
   open={deleting !== null}
   heading={say.deleteThisWatch}
-  yes={say.deleteForGood}
-  onyes={() => {
+  confirm={say.deleteText}
+  onconfirm={() => {
     const watch = deleting?.id;
     if (watch) void inbox.attempt(() => call('deleteWatch', { params: { watch } }));
   }}
   onclose={() => (deleting = null)}
 >
-  {say.goesWithAllThatItHas(deleting?.name)}
-</Sure>
+  {say.thisDeletesWithEverythingItFound(deleting?.name)}
+</ConfirmDialog>
 
 <style>
   section {
@@ -172,7 +172,7 @@
     overflow: auto;
     border-top: 1px solid var(--rule);
   }
-  .list :global(.act.row.bx--btn) {
+  .list :global(.button.row.bx--btn) {
     display: grid;
     grid-template-columns: 74px minmax(0, 1fr) 170px 64px;
     gap: 10px;
@@ -184,7 +184,7 @@
     font-size: 12.5px;
     align-items: start;
   }
-  .list :global(.act.row.on.bx--btn) {
+  .list :global(.button.row.on.bx--btn) {
     background: var(--accent-2);
   }
   .who {

@@ -5,9 +5,9 @@
   import { hasPeopleHere } from '$api/source-kinds';
   import { call } from '$lib/api/call';
   import { noBudget } from '$lib/harvest/budget';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import ChosenSources from './ChosenSources.svelte';
   import WatchDialog from './WatchDialog.svelte';
   import { usualRules } from './usual-rules';
@@ -41,7 +41,7 @@
 <WatchDialog
   {briefId}
   heading={say.watchThesePeople}
-  about={say.everybodyOnThisListIsLooked}
+  about={say.eaveLooksUpEveryoneOnThis}
   ready={chosen.length > 0 && looked.length > 0}
   what={() => ({
     budget: { ...noBudget },
@@ -56,32 +56,27 @@
   bind:open
 >
   <ChosenSources sources={sources.map(({ id, name: label }) => ({ id, label }))} bind:left />
-  <div class="rules" role="group" aria-label={say.whenSomebodyIsNews}>
+  <div class="rules" role="group" aria-label={say.reportWhen}>
     {#each rules as one, i (i)}
       {#if one.own}
-        <Field
-          aria-label={say.whatItIsCalled}
-          placeholder={say.whatItIsCalled2}
-          maxlength="100"
-          bind:value={one.name}
-        />
+        <TextInput aria-label={say.ruleName} placeholder={say.ruleName2} maxlength="100" bind:value={one.name} />
       {:else}
-        <Tick label={one.name} checked={one.on} ontick={(on) => (one.on = on)} />
+        <Checkbox label={one.name} checked={one.on} onchange={(on) => (one.on = on)} />
       {/if}
-      <Field aria-label={say.when(one.name || 'a rule of your own')} maxlength="2000" bind:value={one.rule} />
+      <TextInput aria-label={say.when(one.name || 'a rule of your own')} maxlength="2000" bind:value={one.rule} />
       {#if one.own}
-        <Act look="plain" icon={TrashCan} aria-label={say.takeThisRuleOut} onclick={() => rules.splice(i, 1)} />
+        <Button kind="ghost" icon={TrashCan} aria-label={say.removeRule} onclick={() => rules.splice(i, 1)} />
       {:else}<span></span>{/if}
     {/each}
   </div>
-  <Act onclick={() => rules.push({ name: '', rule: '', on: true, own: true })}>{say.aRuleOfYourOwn}</Act>
+  <Button onclick={() => rules.push({ name: '', rule: '', on: true, own: true })}>{say.addRule}</Button>
   <p class="soft">
-    {say.aRuleIsAString} <code>{say.was}</code>
-    {say.asksWhatWasToldBeforeAs} <code>{say.wasCompany}</code>;
+    {say.ruleIsString} <code>{say.was}</code>
+    {say.refersToWhatWasListedBefore} <code>{say.wasCompany}</code>;
     <code>{say.changed}</code>
-    {say.goesWithAField} <code>{say.grown}</code>
-    {say.isPerCent} <code>{say.leaders}</code>
-    {say.daysSinceSomebodyCameWhoLeads}
+    {say.takesField} <code>{say.grown}</code>
+    {say.isInPercent} <code>{say.leaders}</code>
+    {say.isDaysSinceNewLeaderJoined}
   </p>
 </WatchDialog>
 

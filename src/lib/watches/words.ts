@@ -1,19 +1,19 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const rhythmFields = catalogue('watches/rhythmFields', {
-  again: 'Repeat',
-  byARule: 'by a rule',
+  repeat: 'Repeat',
+  byRule: 'by a rule',
   at: 'at',
-  ruleOfRfc5545: 'RFC 5545 rule',
+  rfc5545Rule: 'RFC 5545 rule',
   freqMonthlyByday1mo: 'FREQ=MONTHLY;BYDAY=1MO'
 });
 
 export const runsChart = catalogue('watches/runsChart', {
-  howManyWereFound: 'People found',
-  peopleAtEachRunADotted: 'People at each run; a dotted line marks a break in the series',
-  peopleFoundByOverTimeThe: (name: Said) => `People found by ${name} over time; same figures as in the table`,
+  peopleFound: 'People found',
+  peopleAtEachRunDottedLine: 'People at each run; a dotted line marks a break in the series',
+  peopleFoundByOverTimeSame: (name: Said) => `People found by ${name} over time; same figures as in the table`,
   foundLast: (people: Said) => `${people} found last`,
-  afterTwoRunsThereIsA: 'The line appears after two runs.',
+  lineAppearsAfterTwoRuns: 'The line appears after two runs.',
   run: 'Run',
   found: 'Found',
   newText: 'New',
@@ -24,15 +24,15 @@ export const runsChart = catalogue('watches/runsChart', {
 
 export const startWatch = catalogue('watches/startWatch', {
   watchThisSearch: 'Watch this search',
-  homeSaysWhenALookIs:
+  homeTellsYouWhenCheckIs:
     'Home tells you when a check is due. Eave compares what you paste then with all earlier entries and shows who is new and who changed.',
-  itIsRunAgainByItself: 'Eave runs it again on a schedule and reports only who is new, changed, gone or back.',
+  eaveRunsItAgainOnSchedule: 'Eave runs it again on a schedule and reports only who is new, changed, gone or back.',
   versionAt: (version: Said, sourceName: Said) => `version ${version} at ${sourceName}`
 });
 
 export const thresholdFields = catalogue('watches/thresholdFields', {
-  reportChangesOf: 'Report changes to',
-  smallestChangeOfHeadcountInPercent: 'Smallest headcount change, %',
+  reportChangesTo: 'Report changes to',
+  smallestHeadcountChange: 'Smallest headcount change, %',
   jobTitle: 'Job title',
   firm: 'Firm',
   country: 'Country',
@@ -45,91 +45,91 @@ export const thresholdFields = catalogue('watches/thresholdFields', {
 export const watchCard = catalogue('watches/watchCard', {
   unread: (unread: Said) => `${unread} unread`,
   next: (nextAt: Said, rule: Said) => `Next ${nextAt}, ${rule}.`,
-  itsRhythmHasEnded: 'Its schedule has ended.',
-  switchedOff: 'Paused.',
-  lookAt: (sourceName: Said) => `Check ${sourceName}`,
-  copyTheSearchPasteWhatIt: ': copy the search and paste the results; new people appear here.',
-  aBreakInTheSeries: (join: Said) => `Break in the series: ${join}.`,
-  runAfterRunSignificantlyMorePeople: 'Over several runs, significantly more people',
-  leaveThanCome: 'leave than join',
-  comeThanLeave: 'join than leave',
-  theStringReaches: (reach: Said) => `: the string now reaches ${reach}.`,
-  ofNewPeopleJudgedSoFar: (fits: Said, judged: Said) => `${fits} of ${judged} new people judged so far are fits`,
-  asManyAsBefore: ', about as many as before',
-  ofNewPeopleJudgedSoFar2: (fits: Said, judged: Said) =>
+  itsScheduleHasEnded: 'Its schedule has ended.',
+  paused: 'Paused.',
+  check: (sourceName: Said) => `Check ${sourceName}`,
+  copySearchAndPasteResultsNew: ': copy the search and paste the results; new people appear here.',
+  breakInSeries: (join: Said) => `Break in the series: ${join}.`,
+  overSeveralRunsSignificantlyMore: 'Over several runs, significantly more people',
+  leaveThanJoin: 'leave than join',
+  joinThanLeave: 'join than leave',
+  stringNowReaches: (reach: Said) => `: the string now reaches ${reach}.`,
+  newPeopleJudgedSoFarAre: (fits: Said, judged: Said) => `${fits} of ${judged} new people judged so far are fits`,
+  aboutAsManyAsBefore: ', about as many as before',
+  newPeopleJudgedSoFarAre2: (fits: Said, judged: Said) =>
     `${fits} of ${judged} new people judged so far are fits: significantly fewer than before.`,
-  improveTheString: 'Improve the string',
-  moreOfThisWatch: 'More actions for this watch',
-  thePeopleOf: 'People on',
+  improveString: 'Improve the string',
+  moreActionsForThisWatch: 'More actions for this watch',
+  peopleOn: 'People on',
   lookedUpAt: (join: Said, join2: Said) => `, looked up at ${join}: ${join2}`,
   versionAt: (version: Said, sourceName: Said) => `version ${version} at ${sourceName}`,
   runNow: 'Run now',
-  switchOff: 'Pause',
-  switchOn: 'Resume',
-  allRead: 'Mark all as read',
+  pause: 'Pause',
+  resume: 'Resume',
+  markAllAsRead: 'Mark all as read',
   deleteText: 'Delete',
   atomFeed: 'Atom feed',
   jsonFeed: 'JSON feed',
   calendar: 'Calendar',
-  theAddressOfTheOf: (word: Said, name: Said) => `the address of the ${word} of ${name}`,
+  address: (word: Said, name: Said) => `the address of the ${word} of ${name}`,
   newAddress: 'New address',
   notRunYet: 'not run yet',
-  isBeingRun: 'running',
-  aLookIsDueSince: (dueAt: Said) => `check due since ${dueAt}`,
-  brokeOff: (endedAt: Said, problem: Said) => `failed ${endedAt}: ${problem}`
+  running: 'running',
+  checkDueSince: (dueAt: Said) => `check due since ${dueAt}`,
+  failed: (endedAt: Said, problem: Said) => `failed ${endedAt}: ${problem}`
 });
 
 export const watchDialog = catalogue('watches/watchDialog', {
-  beginToWatch: 'Start watching',
-  notNow: 'Cancel',
+  startWatching: 'Start watching',
+  cancel: 'Cancel',
   name: 'Name',
-  isWatchedFromNowOnNews: (trim: Said) => `Watching ${trim}. Updates appear on Home.`,
+  watchingUpdatesAppearOnHome: (trim: Said) => `Watching ${trim}. Updates appear on Home.`,
   home: 'Home'
 });
 
 export const watchInbox = catalogue('watches/watchInbox', {
-  whatWatchesHaveFound: 'Updates from watches',
+  updatesFromWatches: 'Updates from watches',
   watches: 'Watches',
-  whatCame: 'Updates',
+  updates: 'Updates',
   show: 'Show',
   unread: 'unread',
-  readAndUnread: 'all',
-  withoutThoseKnownAlready: 'hide people already known',
-  newsARowEach: 'Updates',
-  notTold: 'not listed',
-  nothingUnread: 'No unread updates',
-  nothingYet: 'No updates yet',
-  whoeverIsNewChangesLeavesOr: '. People who are new, changed, gone or back appear here.',
+  all: 'all',
+  hidePeopleAlreadyKnown: 'hide people already known',
+  updates2: 'Updates',
+  notListed: 'not listed',
+  noUnreadUpdates: 'No unread updates',
+  noUpdatesYet: 'No updates yet',
+  peopleWhoAreNewChangedGone: '. People who are new, changed, gone or back appear here.',
   more: 'More',
-  keep: 'Add to shortlist',
-  unread2: 'Mark as unread',
-  read: 'Mark as read',
+  addToShortlist: 'Add to shortlist',
+  markAsUnread: 'Mark as unread',
+  markAsRead: 'Mark as read',
   deleteThisWatch: 'Delete this watch?',
-  deleteForGood: 'Delete',
-  goesWithAllThatItHas: (name: Said) =>
+  deleteText: 'Delete',
+  thisDeletesWithEverythingItFound: (name: Said) =>
     `This deletes “${name}” with everything it found. Shortlisted people and verdicts are kept. You can’t undo this.`
 });
 
 export const watchPeople = catalogue('watches/watchPeople', {
   watchThesePeople: 'Watch these people',
-  everybodyOnThisListIsLooked:
+  eaveLooksUpEveryoneOnThis:
     'Eave looks up everyone on this list on a schedule and reports a person when one of these becomes true.',
-  whenSomebodyIsNews: 'Report when',
-  whatItIsCalled: 'Rule name',
-  whatItIsCalled2: 'rule name',
+  reportWhen: 'Report when',
+  ruleName: 'Rule name',
+  ruleName2: 'rule name',
   when: (name: Said) => `When: ${name}`,
-  takeThisRuleOut: 'Remove rule',
-  aRuleOfYourOwn: 'Add rule',
-  aRuleIsAString: 'A rule is a string.',
+  removeRule: 'Remove rule',
+  addRule: 'Add rule',
+  ruleIsString: 'A rule is a string.',
   was: 'was.',
-  asksWhatWasToldBeforeAs: 'refers to what was listed before, for example',
+  refersToWhatWasListedBefore: 'refers to what was listed before, for example',
   wasCompany: 'was.company:"…"',
   changed: 'changed:',
-  goesWithAField: 'takes a field;',
+  takesField: 'takes a field;',
   grown: 'grown:',
-  isPerCent: 'is in percent;',
+  isInPercent: 'is in percent;',
   leaders: 'leaders:',
-  daysSinceSomebodyCameWhoLeads:
+  isDaysSinceNewLeaderJoined:
     'is days since a new leader joined the firm. Facts a source doesn’t list never trigger a report.',
   changes: (name: Said) => `${name}: changes`
 });

@@ -2,10 +2,10 @@
   import { wordingTable as say } from './words';
   import { onMount, tick } from 'svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { afterPaint } from '$lib/ui/after-paint';
   import { about } from '$lib/marks/format';
   import { groupOf, type WordingRow } from '$core/persona';
@@ -14,7 +14,7 @@
   interface Props {
     rows: readonly WordingRow[];
     sources: readonly { id: string; name: string }[];
-    /** Per source, how often each wording occurs; null where it cannot be asked, absent while it is not known. */
+    /** Per source, how often each wording occurs; null if the source can't be asked, absent until known. */
     counts: Record<string, Map<string, Interval | null>>;
     house: ReadonlyMap<string, boolean>;
     onuse: (texts: string[], inUse: boolean) => void;
@@ -28,7 +28,7 @@
   let sort: { by: string; down: boolean } | null = $state(null);
   let chosen: ReadonlySet<string> = $state.raw(new Set());
   let last = $state(0);
-  /** Rows that are drawn: those of the first screen, then a page, and more as the list is scrolled. Hundreds at once would hold the page up. */
+  /** How many rows are drawn: one screen at first, more on scrolling, because drawing hundreds at once would block the page. */
   const page = 40;
   let drawn = $state(14);
   onMount(() => afterPaint(() => (drawn = Math.max(drawn, page))));
@@ -41,7 +41,6 @@
   };
   const isIdle = (text: string) =>
     sources.length > 0 && sources.every(({ id }) => counts[id]?.has(text) && countIn(id, text) <= 0);
-  /** Proposals that find nobody crowd those that do: they are folded until they are asked for. */
   let withIdle = $state(false);
   const isFolded = (row: WordingRow) =>
     !withIdle && row.state === 'proposed' && isIdle(row.text) && !house.has(wordingName(row.text));
@@ -126,28 +125,28 @@
 </script>
 
 <div class="acts">
-  <Field type="search" placeholder={say.findAWording} aria-label={say.findAWording} bind:value={filter} />
-  <Pick aria-label={say.show} bind:value={show}>
-    <option value="all">{say.allButRefused}</option>
-    <option value="set">{say.inTheSet}</option>
+  <TextInput type="search" placeholder={say.findWording} aria-label={say.findWording} bind:value={filter} />
+  <Select aria-label={say.show} bind:value={show}>
+    <option value="all">{say.allExceptRejected}</option>
+    <option value="set">{say.inSet}</option>
     <option value="proposed">{say.proposals}</option>
-    <option value="refused">{say.refused}</option>
-  </Pick>
-  <span class="soft" role="status">{chosen.size ? say.chosen(targets.length) : say.shown(shown.length)}</span>
+    <option value="refused">{say.rejected}</option>
+  </Select>
+  <span class="soft" role="status">{chosen.size ? say.selected(targets.length) : say.shown(shown.length)}</span>
   {#if folded || withIdle}
-    <Act look="plain" aria-expanded={withIdle} onclick={() => (withIdle = !withIdle)}
-      >{withIdle ? say.foldThoseThatFindNobody : say.andThatFindNobody(folded)}</Act
+    <Button kind="ghost" aria-expanded={withIdle} onclick={() => (withIdle = !withIdle)}
+      >{withIdle ? say.hideWordingsThatFindNobody : say.andThatFindNobody(folded)}</Button
     >
   {/if}
-  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}
-    >{say.take} <kbd>↵</kbd></Act
+  <Button disabled={!targets.length} onclick={() => act((texts) => onuse(texts, true), targets)}
+    >{say.add} <kbd>↵</kbd></Button
   >
-  <Act disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
-    >{say.setAside} <kbd>S</kbd></Act
+  <Button disabled={!targets.length} onclick={() => act((texts) => onuse(texts, false), targets)}
+    >{say.disable} <kbd>S</kbd></Button
   >
-  <Act disabled={!targets.length} onclick={() => act(onrefuse, targets)}>{say.refuse} <kbd>R</kbd></Act>
-  <Act disabled={!targets.length} onclick={() => act(onremove, targets)}>{say.remove} <kbd>{say.del}</kbd></Act>
-  <Act onclick={copyChosen}>{say.copy} {targets.length ? say.theChosen : say.thoseInUse} {say.asAGroup}</Act>
+  <Button disabled={!targets.length} onclick={() => act(onrefuse, targets)}>{say.reject} <kbd>R</kbd></Button>
+  <Button disabled={!targets.length} onclick={() => act(onremove, targets)}>{say.remove} <kbd>{say.del}</kbd></Button>
+  <Button onclick={copyChosen}>{say.copy} {targets.length ? say.selected2 : say.thoseInUse} {say.asGroup}</Button>
 </div>
 
 <div class="scroll" onscroll={scrolled}>
@@ -155,16 +154,16 @@
     <Table aria-label={say.wordings}>
       <TableHead>
         <TableRow>
-          <TableHeader class="tick"><span class="visually-hidden">{say.chosen2}</span></TableHeader>
+          <TableHeader class="tick"><span class="visually-hidden">{say.selected3}</span></TableHeader>
           <TableHeader aria-sort={sorted('text')}
-            ><Act look="plain" onclick={() => sortBy('text')}>{say.wording}</Act></TableHeader
+            ><Button kind="ghost" onclick={() => sortBy('text')}>{say.wording}</Button></TableHeader
           >
           <TableHeader aria-sort={sorted('why')}
-            ><Act look="plain" onclick={() => sortBy('why')}>{say.why}</Act></TableHeader
+            ><Button kind="ghost" onclick={() => sortBy('why')}>{say.why}</Button></TableHeader
           >
           {#each sources as source (source.id)}
             <TableHeader class="count" aria-sort={sorted(source.id)}
-              ><Act look="plain" onclick={() => sortBy(source.id)}>{source.name}</Act></TableHeader
+              ><Button kind="ghost" onclick={() => sortBy(source.id)}>{source.name}</Button></TableHeader
             >
           {/each}
         </TableRow>
@@ -180,37 +179,40 @@
             onkeydown={(event) => keys(event, i)}
           >
             <TableCell class="tick"
-              ><Tick
-                label={say.choose(row.text)}
+              ><Checkbox
+                label={say.select(row.text)}
                 hideLabel
                 tabindex="-1"
                 checked={chosen.has(row.text)}
-                ontick={(_, event) => choose(i, event)}
+                onchange={(_, event) => choose(i, event)}
               /></TableCell
             >
             <TableCell>
               {#if row.state === 'proposed' || row.state === 'refused'}
-                <Act tabindex="-1" aria-label={say.take2(row.text)} onclick={() => onuse([row.text], true)} class="take"
-                  >+</Act
+                <Button
+                  tabindex="-1"
+                  aria-label={say.add2(row.text)}
+                  onclick={() => onuse([row.text], true)}
+                  class="take">+</Button
                 >
                 <span class="mono">{written(row.text)}</span>
               {:else}
-                <Tick
+                <Checkbox
                   label={written(row.text)}
                   tabindex="-1"
                   class="mono"
                   checked={row.state === 'in use'}
-                  ontick={(on) => onuse([row.text], on)}
+                  onchange={(on) => onuse([row.text], on)}
                 />
               {/if}
             </TableCell>
             <TableCell class="why">
               {row.nearness === 'same' ? say.sameMeaning(row.why) : row.why}
               <span class="soft">{row.language}</span>
-              {#if row.coveredBy}<span class="note">{say.freeOfCostFindsThemAll(row.coveredBy)}</span>{/if}
-              {#if isIdle(row.text)}<span class="note warm">{say.findsNobodyInAnySource}</span>{/if}
+              {#if row.coveredBy}<span class="note">{say.alreadyCoveredBy(row.coveredBy)}</span>{/if}
+              {#if isIdle(row.text)}<span class="note warm">{say.findsNobodyAtAnySource}</span>{/if}
               {#if row.state === 'proposed' && house.has(wordingName(row.text))}<span class="note"
-                  >{house.get(wordingName(row.text)) ? say.usedElsewhere : say.rejectedElsewhere}</span
+                  >{house.get(wordingName(row.text)) ? say.usedInAnotherBrief : say.rejectedInAnotherBrief}</span
                 >{/if}
             </TableCell>
             {#each sources as source (source.id)}
@@ -220,8 +222,7 @@
           </TableRow>
         {:else}
           <TableRow
-            ><TableCell class="soft" colspan={3 + sources.length}>{say.nothingHereTypeOrPasteWordings}</TableCell
-            ></TableRow
+            ><TableCell class="soft" colspan={3 + sources.length}>{say.noWordingsYetTypeOrPaste}</TableCell></TableRow
           >
         {/each}
       </TableBody>
@@ -252,13 +253,13 @@
     z-index: 1;
     border-bottom: 1px solid var(--line);
   }
-  .tabled :global(th .act.bx--btn) {
+  .tabled :global(th .button.bx--btn) {
     font-weight: 600;
   }
-  .tabled :global([aria-sort='ascending'] .act.bx--btn::after) {
+  .tabled :global([aria-sort='ascending'] .button.bx--btn::after) {
     content: ' ↑';
   }
-  .tabled :global([aria-sort='descending'] .act.bx--btn::after) {
+  .tabled :global([aria-sort='descending'] .button.bx--btn::after) {
     content: ' ↓';
   }
   .tabled :global(td) {
@@ -274,7 +275,7 @@
     width: 90px;
     white-space: nowrap;
   }
-  .tabled :global(.take.act.bx--btn) {
+  .tabled :global(.take.button.bx--btn) {
     padding: 0 7px;
     min-height: 19px;
   }

@@ -8,6 +8,7 @@ import type { Estimate } from '$core/measure';
 import { wordingTable, wordSetsSchema, type Wording, type WordSet } from '$core/persona';
 import { languages, meanings, type Language } from '$core/titles';
 import { addTyped, putInto, refuseIn, takeOutOf } from './word-set-edits';
+import { wordingPage as say } from './words';
 
 interface Loaded {
   brief: { id: string };
@@ -154,7 +155,7 @@ export class WordingPage {
       const known = this.sets.value.filter(({ name }) => byName.has(name.toLowerCase()));
       this.sets.change(this.sets.value.map((set) => putInto(set, byName.get(set.name.toLowerCase()) ?? [])));
       const strange = found.size - known.length;
-      this.told = `${file.name}: wordings of ${known.length} title${known.length === 1 ? '' : 's'} imported${strange ? `; ${strange} title${strange === 1 ? ' is' : 's are'} not in the persona` : ''}.`;
+      this.told = say.wordingsImported(file.name, known.length, strange);
     } catch (problem) {
       this.refused = new ApiProblem(
         0,

@@ -2,9 +2,9 @@
   import { libraryPage as say } from '$lib/library/words';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { reload } from '$lib/kept/reload';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { call } from '$lib/api/call';
@@ -45,19 +45,19 @@
   const create = (set: NamedSet) =>
     attempt(async () => {
       await call('createWordSet', { body: set });
-      return say.isInTheLibrary(set.name);
+      return say.addedToLibrary(set.name);
     });
   const change = (set: NamedSet, revision: number, seen: string[]) =>
     attempt(async () => {
       const { name, ...rest } = set;
       await call('writeWordSet', { params: { name }, body: { ...rest, revision, seen } });
-      return `@${name} saved${seen.length ? ` and updated in ${seen.length} string${seen.length === 1 ? '' : 's'}` : ''}.`;
+      return say.saved(name, seen.length);
     });
   const remove = (name: string) =>
     attempt(async () => {
       await call('deleteWordSet', { params: { name } });
       await open(null);
-      return say.isDeleted(name);
+      return say.deleted(name);
     });
 
   async function save(format: 'json' | 'csv') {
@@ -72,14 +72,7 @@
       const { added, extended, unchanged, wordings } = await call('importWordSets', {
         body: { text: await file.text() }
       });
-      return say.setAddedExtendedUnchangedWordingsNew(
-        file.name,
-        added,
-        added === 1 ? '' : 's',
-        extended,
-        unchanged,
-        count(wordings)
-      );
+      return say.addedExtendedUnchanged(file.name, added, extended, unchanged, wordings);
     });
   }
 </script>
@@ -87,25 +80,26 @@
 <div class="strip">
   <h1>{say.library}</h1>
   <p class="soft">
-    {say.wordSetsToUseInAny} <code>{say.titleQualityHeadsNotNeverInterns}</code>{say.aChangeShowsInAllStrings}
+    {say.useWordSetInAnyString}
+    <code>{say.titleQualityHeadsNotNeverInterns}</code>{say.changingSetChangesEveryStringThat}
   </p>
   <a href="/library/lexicon">{say.yourLexicon}</a>
   <a href="/library/places">{say.regionsAndConsent}</a>
-  <Act onclick={() => save('json')}>{say.exportJson}</Act>
-  <Act onclick={() => save('csv')}>{say.exportCsv}</Act>
-  <FileButton label={say.importText} accept={['.json', '.csv', '.txt']} onfile={take} />
-  <Act look="main" onclick={() => open('')}>{say.newWordSet}</Act>
+  <Button onclick={() => save('json')}>{say.exportJson}</Button>
+  <Button onclick={() => save('csv')}>{say.exportCsv}</Button>
+  <FileUploadButton label={say.importText} accept={['.json', '.csv', '.txt']} onfile={take} />
+  <Button kind="primary" onclick={() => open('')}>{say.newWordSet}</Button>
 </div>
 <Refused problem={refused} />
 {#if told}<p class="told" role="status">{told}</p>{/if}
 
 <div class="grid">
   <div>
-    <Field
+    <TextInput
       class="filter"
       type="search"
-      placeholder={say.findASetOrAWording}
-      aria-label={say.findASetOrAWording}
+      placeholder={say.findSetOrWording}
+      aria-label={say.findSetOrWording}
       bind:value={filter}
     />
     <div class="tabled">
@@ -121,9 +115,9 @@
           {#each shown as set (set.name)}
             <TableRow aria-current={set.name === openName ? 'true' : undefined}>
               <TableCell>
-                <Act look="plain" onclick={() => open(set.name)} class="name mono">@{set.name}</Act>
+                <Button kind="ghost" onclick={() => open(set.name)} class="name mono">@{set.name}</Button>
                 <div class="soft">
-                  {set.kind === 'unwanted' ? say.toExclude : 'wanted'}{set.note ? ` · ${set.note}` : ''}
+                  {set.kind === 'unwanted' ? say.excludePeople : 'wanted'}{set.note ? ` · ${set.note}` : ''}
                 </div>
               </TableCell>
               <TableCell>
@@ -137,8 +131,7 @@
             </TableRow>
           {:else}
             <TableRow
-              ><TableCell class="soft" colspan={3}
-                >{filter ? say.noSetAndNoWordingHas : say.nothingYetMakeASetHere}</TableCell
+              ><TableCell class="soft" colspan={3}>{filter ? say.noMatches : say.noWordSetsYetCreateOne}</TableCell
               ></TableRow
             >
           {/each}

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { sourcesPage as say } from '$lib/sources/words';
-  import Sure from '$lib/ui/Sure.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import WorldCalendar from '$lib/sources/WorldCalendar.svelte';
   import ConnectService from '$lib/sources/ConnectService.svelte';
   import { hasPeopleHere } from '$api/source-kinds';
@@ -85,7 +85,7 @@
 <div class="strip">
   <h1>{say.sources}</h1>
   <p class="soft">
-    {say.placesThatFindPeopleTheStand}
+    {say.whereEaveFindsPeopleStandIns}
   </p>
 </div>
 <Refused problem={refused} />
@@ -100,8 +100,8 @@
       <TableHead
         ><TableRow
           ><TableHeader>{say.source}</TableHeader><TableHeader>{say.people}</TableHeader><TableHeader
-            >{say.howItIsAsked}</TableHeader
-          ><TableHeader>{say.howItCounts}</TableHeader><TableHeader>{say.state}</TableHeader><TableHeader
+            >{say.searching}</TableHeader
+          ><TableHeader>{say.counting}</TableHeader><TableHeader>{say.status}</TableHeader><TableHeader
             >{say.order}</TableHeader
           ></TableRow
         ></TableHead
@@ -119,38 +119,38 @@
             <TableCell>{asking(source.sheet)}</TableCell>
             <TableCell>{counting(source.sheet)}</TableCell>
             <TableCell
-              >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Act onclick={() => (deleting = source)}
-                  >{say.deleteText}</Act
+              >{readiness(source)}{#if source.kind !== 'stand-in'}<br /><Button onclick={() => (deleting = source)}
+                  >{say.deleteText}</Button
                 >{/if}
               {#if source.faults}
-                <Fold title={say.faultsOn(Object.values(source.faults).filter(Boolean).length)}>
+                <Accordion title={say.faultsOn(Object.values(source.faults).filter(Boolean).length)}>
                   {#each Object.entries(faultWords) as [fault, words] (fault)}
-                    <Tick
+                    <Checkbox
                       label={words}
                       checked={source.faults[fault as keyof typeof faultWords]}
-                      ontick={(on) => switchFault(source, fault as keyof typeof faultWords, on)}
+                      onchange={(on) => switchFault(source, fault as keyof typeof faultWords, on)}
                     />
                   {/each}
-                </Fold>
+                </Accordion>
               {/if}</TableCell
             >
             <TableCell class="arrange"
-              ><Act
-                look="plain"
+              ><Button
+                kind="ghost"
                 icon={ArrowUp}
                 aria-label={say.moveUp(source.name)}
                 disabled={i === 0}
                 onclick={() => arrange({ move: { id: source.id, by: -1 } })}
-              /><Act
-                look="plain"
+              /><Button
+                kind="ghost"
                 icon={ArrowDown}
                 aria-label={say.moveDown(source.name)}
                 disabled={i === data.sources.length - 1}
                 onclick={() => arrange({ move: { id: source.id, by: 1 } })}
-              /><Act
+              /><Button
                 aria-label="{source.hidden ? say.show : say.hide} {source.name}"
                 onclick={() => arrange({ hidden: { id: source.id, is: !source.hidden } })}
-                >{source.hidden ? say.show : say.hide}</Act
+                >{source.hidden ? say.show : say.hide}</Button
               ></TableCell
             >
           </TableRow>
@@ -158,13 +158,13 @@
       </TableBody>
     </Table>
   </div>
-  <section class="sheet own" aria-label={say.addAPlaceThatYouRun}>
-    <h2>{say.aPlaceThatYouRunBy}</h2>
+  <section class="sheet own" aria-label={say.addManualSource}>
+    <h2>{say.manualSource}</h2>
     <p class="soft">
-      {say.forAPlaceEaveCannotReach}
+      {say.forSourceEaveCantReachIt}
     </p>
     {#each generalSheets as sheet (sheet.id)}
-      <p><Act onclick={() => start(sheet)}>{sheet.name}</Act> <span class="soft">{sheet.about}</span></p>
+      <p><Button onclick={() => start(sheet)}>{sheet.name}</Button> <span class="soft">{sheet.about}</span></p>
     {/each}
   </section>
   <ConnectService />
@@ -177,16 +177,16 @@
   <Retention rules={data.retention} />
 </div>
 
-<Sure
+<ConfirmDialog
   open={deleting !== null}
   heading={say.deleteThisSource}
-  yes={say.deleteForGood}
-  onyes={() => deleting && void remove(deleting)}
+  confirm={say.deleteText2}
+  onconfirm={() => deleting && void remove(deleting)}
   onclose={() => (deleting = null)}
 >
-  {say.goesWith(deleting?.name)}
-  {deleting && hasPeopleHere(deleting.kind) ? say.itsPeople : say.itsSheet}{say.itsTrialsAndTheVerdictsOn}
-</Sure>
+  {say.thisDeletesWith(deleting?.name)}
+  {deleting && hasPeopleHere(deleting.kind) ? say.itsPeople : say.itsSheet}{say.itsTrialsAndVerdictsOnIts}
+</ConfirmDialog>
 
 <style>
   .own {

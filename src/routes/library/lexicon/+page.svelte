@@ -8,12 +8,12 @@
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { LexiconPage } from '$lib/library/lexicon-page.svelte';
   import { count, percent } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import { functions, languageNames, languages, ranks, type Language } from '$core/titles';
 
   let { data } = $props();
@@ -53,9 +53,9 @@
 </script>
 
 {#snippet inLanguage()}
-  <Pick label={say.language} value={language} onpick={(picked) => (language = picked as Language)}>
+  <Select label={say.language} value={language} onchange={(picked) => (language = picked as Language)}>
     {#each languages as one (one)}<option value={one}>{languageNames[one]}</option>{/each}
-  </Pick>
+  </Select>
 {/snippet}
 
 <Breadcrumb noTrailingSlash>
@@ -65,75 +65,75 @@
 <div class="strip">
   <h1>{say.yourLexicon}</h1>
   <p class="soft">
-    {say.titlesFieldsOfWorkAndMeanings}
+    {say.addTitlesFieldsWorkAndMeanings}
   </p>
   <KeptNotice document={lexicon.document} />
-  <Act
+  <Button
     disabled={!lexicon.texts.length && !own.meanings.length}
-    onclick={() => saveFile(lexicon.json, 'lexicon.json', 'application/json')}>{say.exportJson}</Act
+    onclick={() => saveFile(lexicon.json, 'lexicon.json', 'application/json')}>{say.exportJson}</Button
   >
-  <FileButton label={say.importJson} accept={['.json']} onfile={lexicon.take} />
+  <FileUploadButton label={say.importJson} accept={['.json']} onfile={lexicon.take} />
 </div>
 <Refused problem={lexicon.refused} />
 
 <div class="columns">
   <div class="stack">
-    <form class="sheet" aria-label={say.addATitle} onsubmit={addTitle}>
-      <h2>{say.aTitle}</h2>
-      <p class="soft">{say.whatAJobIsCalledThat}</p>
-      <Field label={say.title} maxlength="200" bind:value={title} />
+    <form class="sheet" aria-label={say.addTitle} onsubmit={addTitle}>
+      <h2>{say.title}</h2>
+      <p class="soft">{say.jobTitleThatFollowsNoPattern}</p>
+      <TextInput label={say.title2} maxlength="200" bind:value={title} />
       <div class="line">
         {@render inLanguage()}
-        <Pick label={say.rank} bind:value={rank}>
+        <Select label={say.rank} bind:value={rank}>
           {#each ranks as { id } (id)}<option value={id}>{id}</option>{/each}
-        </Pick>
+        </Select>
       </div>
       <ComboBox
         size="sm"
         labelText={say.functionText}
-        placeholder={say.fieldOfWork}
+        placeholder={say.fieldWork}
         items={all}
         bind:selectedId={job}
         bind:value={jobTyped}
         shouldFilterItem={(item: { text: string }, typed: string) => item.text.includes(typed.toLowerCase())}
       />
-      <Act type="submit" disabled={!title.trim() || !job}>{say.addTheTitle}</Act>
+      <Button type="submit" disabled={!title.trim() || !job}>{say.addTitle2}</Button>
     </form>
-    <form class="sheet" aria-label={say.addAFunction} onsubmit={addName}>
-      <h2>{say.aFunctionOrOneMoreName}</h2>
-      <p class="soft">{say.withItComeAllTitlesOf}</p>
-      <Field label={say.functionText} placeholder={say.beekeeping} maxlength="100" bind:value={named} />
+    <form class="sheet" aria-label={say.addFunction} onsubmit={addName}>
+      <h2>{say.functionOrAnotherNameForOne}</h2>
+      <p class="soft">{say.thisAddsAllItsTitlesSuch}</p>
+      <TextInput label={say.functionText} placeholder={say.beekeeping} maxlength="100" bind:value={named} />
       <div class="line">
         {@render inLanguage()}
-        <Field label={say.itsNameThere} placeholder={say.imkerei} maxlength="200" bind:value={name} />
+        <TextInput label={say.nameInThatLanguage} placeholder={say.imkerei} maxlength="200" bind:value={name} />
       </div>
-      <Act type="submit" disabled={!named.trim() || !name.trim()}>{say.addTheName}</Act>
+      <Button type="submit" disabled={!named.trim() || !name.trim()}>{say.addName}</Button>
     </form>
     <form class="sheet" aria-label={say.addMeanings} onsubmit={addMeaning}>
-      <h2>{say.aWordWithSeveralMeanings}</h2>
-      <Field label={say.word} placeholder={say.drone} maxlength="30" bind:value={word} />
-      <TextBox label={say.itsMeaningsALineEachWith} rows="3" placeholder={senseExample} bind:value={senses} />
-      <Act type="submit" disabled={!word.trim() || !senses.trim()}>{say.addTheMeanings}</Act>
+      <h2>{say.wordWithSeveralMeanings}</h2>
+      <TextInput label={say.word} placeholder={say.drone} maxlength="30" bind:value={word} />
+      <TextArea label={say.oneMeaningPerLineWithWords} rows="3" placeholder={senseExample} bind:value={senses} />
+      <Button type="submit" disabled={!word.trim() || !senses.trim()}>{say.addMeanings2}</Button>
     </form>
   </div>
   <div class="stack">
-    <section class="sheet" aria-label={say.tryATitle}>
-      <h2>{say.tryATitle}</h2>
-      <Field label={say.anyTitle} bind:value={lexicon.tried} />
+    <section class="sheet" aria-label={say.tryTitle}>
+      <h2>{say.tryTitle}</h2>
+      <TextInput label={say.anyTitle} bind:value={lexicon.tried} />
       <p role="status">
         {#if lexicon.reading}
           {#if lexicon.reading.rank || lexicon.reading.function}
             {say.readAs} <b>{lexicon.reading.rank ?? say.noRank}</b>
-            {say.ofText} <b>{lexicon.reading.function ?? say.nothingKnown}</b>,
-            <span class="soft">{say.sureTo(percent(lexicon.reading.confidence))}</span>
-          {:else}{say.nothingInItIsKnown}{/if}
+            {say.ofText} <b>{lexicon.reading.function ?? say.notRecognized}</b>,
+            <span class="soft">{say.sure(percent(lexicon.reading.confidence))}</span>
+          {:else}{say.notRecognized2}{/if}
         {/if}
       </p>
     </section>
-    <section class="sheet" aria-label={say.whatYouAdded}>
-      <h2>{say.whatYouAdded}</h2>
+    <section class="sheet" aria-label={say.yourAdditions}>
+      <h2>{say.yourAdditions}</h2>
       {#if lexicon.texts.length}
-        <Table aria-label={say.titlesAndNamesThatYouAdded}>
+        <Table aria-label={say.titlesAndNamesYouAdded}>
           <TableHead
             ><TableRow
               ><TableHeader>{say.text}</TableHeader><TableHeader>{say.language}</TableHeader><TableHeader
@@ -147,10 +147,10 @@
                 <TableCell>{one.text}</TableCell>
                 <TableCell>{languageNames[one.language]}</TableCell>
                 <TableCell
-                  >{one.kind === 'title' ? `${one.rank}, ${one.function}` : say.aNameOf(one.function)}</TableCell
+                  >{one.kind === 'title' ? `${one.rank}, ${one.function}` : say.nameFor(one.function)}</TableCell
                 >
                 <TableCell
-                  ><Act look="plain" aria-label={say.takeOut(one.text)} onclick={() => lexicon.remove(one)}>✕</Act
+                  ><Button kind="ghost" aria-label={say.remove(one.text)} onclick={() => lexicon.remove(one)}>✕</Button
                   ></TableCell
                 >
               </TableRow>
@@ -161,12 +161,12 @@
       {#each own.meanings as { word: of, senses: several } (of)}
         <p>
           <b>{of}</b>: {several.map(({ name: means, tells }) => `${means} (${few(tells)})`).join('; ')}
-          <Act look="plain" aria-label={say.takeTheMeaningsOfOut(of)} onclick={() => lexicon.removeMeaning(of)}>✕</Act>
+          <Button kind="ghost" aria-label={say.removeMeanings(of)} onclick={() => lexicon.removeMeaning(of)}>✕</Button>
         </p>
       {/each}
       {#if !lexicon.texts.length && !own.meanings.length}
         <p class="soft">
-          {say.nothingYetEaveBringsFunctionsIn(count(functions().length), languages.length)}
+          {say.nothingYetEaveShipsWithFunctions(count(functions().length), languages.length)}
         </p>
       {/if}
     </section>

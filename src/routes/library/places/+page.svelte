@@ -2,8 +2,8 @@
   import { libraryPlacesPage as say } from '$lib/library/words';
   import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
   import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
   import { call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
@@ -49,7 +49,7 @@
 </Breadcrumb>
 <div class="strip">
   <h1>{say.regionsAndConsent}</h1>
-  <p class="soft">{say.keptForAllBriefsPersonasThat}</p>
+  <p class="soft">{say.sharedByAllBriefsPersonasThat}</p>
 </div>
 
 <div class="columns">
@@ -57,58 +57,59 @@
     <div class="line">
       <h2 id="regions">{say.regions}</h2>
       <KeptNotice document={regions} history={false} />
-      <Act disabled={!regions.canUndo} onclick={() => regions.undo()}>{say.undo}</Act>
-      <Act onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}>{say.newRegion}</Act>
-      <Act onclick={() => regions.change(shippedRegions)}>{say.asShipped}</Act>
+      <Button disabled={!regions.canUndo} onclick={() => regions.undo()}>{say.undo}</Button>
+      <Button onclick={() => regions.change([{ names: [''], countries: [] }, ...regions.value])}>{say.newRegion}</Button
+      >
+      <Button onclick={() => regions.change(shippedRegions)}>{say.resetToDefault}</Button>
     </div>
     {#each regions.value as region, i (i)}
       <div class="row">
-        <Field
-          label={say.namesWithCommas}
+        <TextInput
+          label={say.namesSeparatedByCommas}
           inline
           value={region.names.join(', ')}
           aria-invalid={wrong(regions, i) !== undefined}
           onchange={(event) => putRegion(i, { names: event.currentTarget.value.split(',').map((name) => name.trim()) })}
         />
         <ChoiceField
-          label={say.countriesOf(region.names[0] || 'the new region')}
+          label={say.countries(region.names[0] || 'the new region')}
           hint=""
           {choices}
           chosen={region.countries.map(countryName)}
           invalid={wrong(regions, i)}
           onchange={(chosen) => putRegion(i, { countries: codes(chosen) })}
         />
-        <Act
+        <Button
           aria-label={say.deleteText(region.names[0] || 'the new region')}
-          onclick={() => regions.change(regions.value.filter((_, at) => at !== i))}>✕</Act
+          onclick={() => regions.change(regions.value.filter((_, at) => at !== i))}>✕</Button
         >
       </div>
     {/each}
   </section>
   <section class="sheet" aria-labelledby="consent">
     <div class="line">
-      <h2 id="consent">{say.askConsentBeforeAMail}</h2>
+      <h2 id="consent">{say.countriesThatRequirePriorConsent}</h2>
       <KeptNotice document={consent} history={false} />
-      <Act disabled={!consent.canUndo} onclick={() => consent.undo()}>{say.undo}</Act>
-      <Act onclick={() => consent.change(consentCountries)}>{say.asShipped}</Act>
+      <Button disabled={!consent.canUndo} onclick={() => consent.undo()}>{say.undo}</Button>
+      <Button onclick={() => consent.change(consentCountries)}>{say.resetToDefault}</Button>
     </div>
     <p class="soft">
-      {say.whereTheTradeHoldsThatA}
+      {say.countriesWhereFirstEmailCommonly}
     </p>
     <ChoiceField
-      label={say.countries}
-      hint={say.namesOrCodesOfIso3166}
+      label={say.countries2}
+      hint={say.namesOrCodesIso31661}
       {choices}
       chosen={consent.value.map(({ country }) => countryName(country))}
       invalid={consent.issues[0]?.message}
       onchange={(chosen) => consent.change(codes(chosen).map((country) => ({ country, note: note(country) })))}
     />
     {#each consent.value as row, i (row.country)}
-      <Field
+      <TextInput
         label={countryName(row.country)}
         inline
         value={row.note}
-        placeholder={say.aNote}
+        placeholder={say.note}
         oninput={(event) =>
           consent.change(
             consent.value.map((other, at) => (at === i ? { ...other, note: event.currentTarget.value } : other)),

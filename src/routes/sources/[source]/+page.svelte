@@ -3,9 +3,9 @@
   import Breadcrumb from 'carbon-components-svelte/src/Breadcrumb/Breadcrumb.svelte';
   import BreadcrumbItem from 'carbon-components-svelte/src/Breadcrumb/BreadcrumbItem.svelte';
   import { reload } from '$lib/kept/reload';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import ServiceConnection from '$lib/sources/ServiceConnection.svelte';
   import { goto } from '$app/navigation';
   import { ApiProblem, call } from '$lib/api/call';
@@ -31,13 +31,11 @@
   const own = $derived(data.source.kind === 'by-hand');
   const checked = $derived(sheetSchema.safeParse(sheet));
   const wrong = $derived(
-    checked.success
-      ? []
-      : checked.error.issues.map(({ path, message }) => `${path.join(' ') || say.theSheet}: ${message}`)
+    checked.success ? [] : checked.error.issues.map(({ path, message }) => `${path.join(' ') || say.sheet}: ${message}`)
   );
   const changed = $derived(JSON.stringify(sheet) !== JSON.stringify(data.source.sheet));
 
-  let sample = $state(say.titleHeadOfQualityOrQuality);
+  let sample = $state(say.titleHeadQualityOrQualityDirector);
   const query = $derived(parse(sample).query);
   const reading = $derived.by(() => {
     if (!query || !checked.success) return null;
@@ -88,7 +86,7 @@
   async function take(file: File) {
     refused = null;
     try {
-      const hint = say.chooseASheetThatWasExported;
+      const hint = say.chooseSheetExportedFromEaveOr;
       const given = await readJsonFile(file, sheetSchema, { kind: 'capability sheet', hint, upgrade: upgradedSheet });
       sheet = { ...given, id: sheet.id };
     } catch (problem) {
@@ -105,19 +103,19 @@
   <h1>{data.source.name}</h1>
   <p class="soft">
     {own
-      ? say.aPlaceThatYouRunBy
+      ? say.manualSourceItsSheetSaysHow
       : data.source.kind === 'connected'
-        ? say.aConnectedServiceItGivesIts
-        : say.itsSheetSaysHowItIs}
+        ? say.connectedServiceItProvidesItsOwn
+        : say.thisSheetSaysHowSourceIs}
   </p>
   {#if told && !changed}<span class="soft" role="status">{told}</span>{/if}
-  <Act onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
-    >{say.exportJson}</Act
+  <Button onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
+    >{say.exportJson}</Button
   >
-  {#if own}<FileButton label={say.importJson} accept={['.json']} onfile={take} />{/if}
+  {#if own}<FileUploadButton label={say.importJson} accept={['.json']} onfile={take} />{/if}
   <a href="/api/sheet.schema.json">{say.schema}</a>
-  <Act onclick={copyToOwn}>{say.copyToAPlaceOfMy}</Act>
-  {#if own}<Act look="main" disabled={!checked.success || !changed} onclick={keep}>{say.keep}</Act>{/if}
+  <Button onclick={copyToOwn}>{say.duplicateAsManualSource}</Button>
+  {#if own}<Button kind="primary" disabled={!checked.success || !changed} onclick={keep}>{say.save}</Button>{/if}
 </div>
 <Refused problem={refused} />
 {#if data.connection}
@@ -143,20 +141,20 @@
     {/if}
   </section>
   <div class="live">
-    <section class="sheet" aria-label={say.whatFollowsFromIt}>
-      <h2>{say.whatFollowsFromIt}</h2>
-      <TextBox label={say.aStringInEavesNotation} rows="3" bind:value={sample} spellcheck="false" />
-      {#if !query}<p class="soft">{say.writeAStringToSeeHow}</p>{/if}
+    <section class="sheet" aria-label={say.tryIt}>
+      <h2>{say.tryIt}</h2>
+      <TextArea label={say.stringInEavesNotation} rows="3" bind:value={sample} spellcheck="false" />
+      {#if !query}<p class="soft">{say.enterStringToSeeHowIt}</p>{/if}
     </section>
     {#if reading}<SourceCard source={{ ...data.source, name: sheet.name, sheet }} {reading} stale={false} />{/if}
-    <section class="sheet" aria-label={say.readingBack}>
-      <TextBox label={say.aTextAsItWouldBe} rows="2" bind:value={native} spellcheck="false" />
+    <section class="sheet" aria-label={say.readingSearch}>
+      <TextArea label={say.searchAsTypedAtSource} rows="2" bind:value={native} spellcheck="false" />
       {#if understood?.query}
         <p>
           {say.isReadAs} <code>{layOut(understood.query)}</code>
-          <CopyButton text={layOut(understood.query)} of={say.whatWasUnderstood} />
+          <CopyButton text={layOut(understood.query)} of={say.query} />
         </p>
-      {:else}<p class="soft">{say.asksNothing}</p>{/if}
+      {:else}<p class="soft">{say.searchesForNothing}</p>{/if}
       {#each understood?.problems ?? [] as problem, i (i)}<p class="soft">{problem.message}</p>{/each}
     </section>
   </div>

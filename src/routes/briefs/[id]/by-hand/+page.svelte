@@ -14,11 +14,11 @@
   import { count, counted } from '$lib/marks/format';
   import StartWatch from '$lib/watches/StartWatch.svelte';
   import SearchBoxes from '$lib/string/SearchBoxes.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Field from '$lib/ui/Field.svelte';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import TextInput from '$lib/ui/TextInput.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
 
   let { data } = $props();
 
@@ -43,10 +43,10 @@
 
   const stateWords = {
     waiting: 'waits',
-    read: say.readToItsEnd,
+    read: say.fullyRead,
     cut: 'cut',
-    stuck: say.longerThanIsShown,
-    'left out': say.leftOut
+    stuck: say.overLimit,
+    'left out': say.excluded
   };
   const howFar = ({ slice, entries, rows }: (typeof page.diary.searches)[number]): string =>
     slice
@@ -78,20 +78,20 @@
   <h1>{page.diary.harvest ? page.diary.harvest.name : say.version(page.diary.version.number)} {say.at(source.name)}</h1>
   <p class="soft">
     {page.diary.entries.length
-      ? say.runByHandPeopleReadNothing(count(page.diary.searches.reduce((sum, { rows }) => sum + rows, 0)))
-      : say.runByHandCopyTheSearch}
+      ? say.manualSourcePeopleReadNewEntries(count(page.diary.searches.reduce((sum, { rows }) => sum + rows, 0)))
+      : say.manualSourceCopySearchEnterCount}
   </p>
   {#if page.diary.harvest}
-    <Act onclick={() => goto(briefPath(data.brief.id, 'harvest', { harvest: page.diary.harvest!.id }))}
-      >{say.theHarvest}</Act
+    <Button onclick={() => goto(briefPath(data.brief.id, 'harvest', { harvest: page.diary.harvest!.id }))}
+      >{say.openHarvest}</Button
     >
   {:else if data.trial}
-    <Act onclick={() => goto(briefPath(data.brief.id, 'trial', { trial: data.trial!.id }))}
-      >{say.judgePeople(count(data.trial.people))}</Act
+    <Button onclick={() => goto(briefPath(data.brief.id, 'trial', { trial: data.trial!.id }))}
+      >{say.judgePeople(count(data.trial.people))}</Button
     >
   {/if}
-  <Act disabled={!page.diary.entries.length} onclick={() => (watching = true)}>{say.watch}</Act>
-  <Act look="main" disabled={!page.ready || page.keeping} onclick={page.keep}>{say.keepWhatIsHere}</Act>
+  <Button disabled={!page.diary.entries.length} onclick={() => (watching = true)}>{say.watch}</Button>
+  <Button kind="primary" disabled={!page.ready || page.keeping} onclick={page.keep}>{say.saveEntry}</Button>
 </div>
 <StartWatch
   briefId={data.brief.id}
@@ -102,95 +102,97 @@
 <Refused problem={page.refused} />
 
 <div class="three">
-  <section class="sheet steps" aria-label={say.whatToDo}>
+  <section class="sheet steps" aria-label={say.steps}>
     {#if searches.length > 1}
-      <Pick
+      <Select
         label={page.diary.harvest ? say.slice : say.search}
         value={page.search}
-        onpick={(to) => page.pick(Number(to))}
+        onchange={(to) => page.pick(Number(to))}
       >
         {#each page.diary.searches as told, i (i)}
           <option value={i}
             >{say.ofText(i + 1, searches.length)}{told.slice ? `, ${told.slice.what}` : ''}: {howFar(told)}</option
           >
         {/each}
-      </Pick>
+      </Select>
     {/if}
     {#if here?.slice}
       <div class="line">
         {#if here.slice.state === 'waiting'}
-          <Act disabled={!here.entries || page.keeping} onclick={() => page.end(true)}>{say.thatIsAllItShows}</Act>
+          <Button disabled={!here.entries || page.keeping} onclick={() => page.end(true)}
+            >{say.thatsEverythingItShows}</Button
+          >
         {:else if here.slice.state !== 'cut'}
-          <Act disabled={page.keeping} onclick={() => page.end(false)}>{say.thereIsMoreToRead}</Act>
+          <Button disabled={page.keeping} onclick={() => page.end(false)}>{say.theresMoreToRead}</Button>
         {/if}
         {#if page.next >= 0 && page.next !== page.search}
-          <Act onclick={() => (page.unkept.slice = null)}>{say.nextSlice}</Act>
+          <Button onclick={() => (page.unkept.slice = null)}>{say.nextSlice}</Button>
         {/if}
       </div>
     {/if}
-    <h2>{say.n1CopyTheSearch}</h2>
+    <h2>{say.n1CopySearch}</h2>
     {#if searches[page.search]}
       <SearchBoxes {source} search={searches[page.search]!} of={searches.length > 1 ? page.search : null} />
     {:else}
-      <p class="soft">{say.nothingOfThisStringCanBe}</p>
+      <p class="soft">{say.thisSourceCantSearchAnyPart}</p>
     {/if}
     {#each page.diary.rendering.notes as note (note)}<p class="note">{note}</p>{/each}
-    <h2>{say.n2TypeTheCountYouSee}</h2>
-    <Field aria-label={say.countAsSeen} placeholder={say.asItStandsThereAbout3} bind:value={page.unkept.said} />
+    <h2>{say.n2EnterCount}</h2>
+    <TextInput aria-label={say.countShown} placeholder={say.asShownForExampleAbout3} bind:value={page.unkept.said} />
     <p class="soft" role="status">
-      {#if page.unkept.said.trim() && !page.count}{say.noCountCanBeReadIn}
+      {#if page.unkept.said.trim() && !page.count}{say.couldntReadCountWriteItLike}
       {:else if page.count}{say.readAs}
         {page.count.open ? say.orMore(count(page.count.said)) : counted(page.count.interval)}
       {/if}
     </p>
-    <h2>{say.n3OpenThesePagesPasteEach}</h2>
+    <h2>{say.n3OpenThesePagesAndPaste}</h2>
     {#if here?.pages}
       <p class="soft">
-        {say.ofAboutPages(count(here.pages))}
-        {here.slice ? say.oneAfterAnotherAllAreWanted : say.drawnThroughTheDepth}
+        {say.aboutPages(count(here.pages))}
+        {here.slice ? say.oneAfterAnotherAllThem : say.spreadOverWholeResult}
       </p>
       <div class="pages">
         {#each page.pagesOf(here) as one (one)}
           {@const read = here.pagesRead.includes(one)}
-          <Act
+          <Button
             aria-pressed={page.page === one}
             aria-label={say.page(one, read ? ', read' : ', to open')}
-            onclick={() => (page.unkept.page = String(one))}>{read ? '✓ ' : ''}{one}</Act
+            onclick={() => (page.unkept.page = String(one))}>{read ? '✓ ' : ''}{one}</Button
           >
         {/each}
         {#if page.toOpen[0]}<CopyButton text={String(page.toOpen[0])} label={say.copyNext} of={say.pageToOpen} />{/if}
       </div>
       {#if !here.slice}
-        <p class="soft">{say.onlyTheTopThenTheFigures}</p>
+        <p class="soft">{say.ifYouOnlyReadFirstPages}</p>
       {/if}
     {:else}
       <p class="soft">
-        {here?.slice ? say.pasteTheFirstPageWithIts : say.keepACountFirstByIt}
+        {here?.slice ? say.pasteFirstPageIncludingCount : say.saveCountFirstEavePicksPages}
       </p>
     {/if}
   </section>
 
   <section class="sheet" aria-label={say.diary}>
     <div class="paste">
-      <TextBox
+      <TextArea
         rows="3"
-        aria-label={say.whatThePageShows}
-        placeholder={say.pasteHereWhatThePageShows}
+        aria-label={say.pageContent}
+        placeholder={say.pastePageHereTextTableOr}
         bind:value={pasted}
         onpaste={paste}
       />
       <div class="line">
-        <Field
+        <TextInput
           label={say.page2}
           inline
           inputmode="numeric"
-          aria-label={say.pageOfTheResult}
+          aria-label={say.resultPageNumber}
           placeholder={String(page.page ?? '')}
           bind:value={page.unkept.page}
         />
-        <Act disabled={!pasted.trim() || page.reading} onclick={() => take(pasted)}>{say.readPeopleOutOfIt}</Act>
-        <FileButton
-          label={say.orACsv}
+        <Button disabled={!pasted.trim() || page.reading} onclick={() => take(pasted)}>{say.readPeople}</Button>
+        <FileUploadButton
+          label={say.orImportCsv}
           accept={['.csv', '.txt', '.tsv', '.html']}
           onfile={async (file) => {
             const text = await file.text();
@@ -201,22 +203,20 @@
       </div>
       {#if page.unkept.rows.length}
         <p>
-          <b>{say.peopleNotKeptYet(count(page.unkept.rows.length))}</b>
+          <b>{say.peopleNotSavedYet(count(page.unkept.rows.length))}</b>
           <span class="soft"
-            >{page.doubtful
-              ? say.withDashedFieldsLookAtThem(count(page.doubtful))
-              : ''}{say.itWaitsHereIfYouLeave}</span
+            >{page.doubtful ? say.withDashedFieldsToCheck(count(page.doubtful)) : ''}{say.thisIsKeptHereIfYou}</span
           >
-          <Act
-            look="plain"
+          <Button
+            kind="ghost"
             onclick={() => {
               page.unkept.rows = [];
               page.told = '';
-            }}>{say.throwThemAway}</Act
+            }}>{say.discard}</Button
           >
         </p>
         <RowsTable
-          label={say.peopleReadNotKeptYet}
+          label={say.peopleReadNotSavedYet}
           rows={page.unkept.rows}
           oncorrect={(row, field, value) => page.correct(row, field, value)}
           onremove={(i) => page.unkept.rows.splice(i, 1)}
@@ -227,7 +227,7 @@
   </section>
 
   {#if page.diary.harvest}
-    <SlicesToRun searches={page.diary.searches} at={page.search} next={page.next} onpick={(to) => page.pick(to)} />
+    <SlicesToRun searches={page.diary.searches} at={page.search} next={page.next} onchange={(to) => page.pick(to)} />
   {:else}
     <ByHandFigures searches={page.diary.searches} search={page.search} trial={data.trial} />
   {/if}

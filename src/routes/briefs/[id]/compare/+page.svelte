@@ -1,10 +1,10 @@
 <script lang="ts">
   import { comparePage as say } from '$lib/compare/words';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Later from '$lib/ui/Later.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Deferred from '$lib/ui/Deferred.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -123,9 +123,7 @@
 <div class="strip">
   <h1>{say.compare}</h1>
   <p class="soft">
-    {board
-      ? headline(cells, sources, reading(), data.choice.body.baseline) || say.versionsDownSourcesAcrossPrecisionIs
-      : ''}
+    {board ? headline(cells, sources, reading(), data.choice.body.baseline) || say.oneRowForEachVersionOne : ''}
   </p>
   {#if board}
     <CertainOnly {briefId} onrefused={(problem) => (refused = problem)} />
@@ -138,7 +136,7 @@
   <div class="sheet empty">
     <h2>{say.nothingToCompareYet}</h2>
     <p>
-      <a href={briefPath(briefId, 'string')}>{say.runTheString}</a>{say.judgeItsSampleChangeOneThing}
+      <a href={briefPath(briefId, 'string')}>{say.runString}</a>{say.judgeItsSampleChangeOneThing}
     </p>
   </div>
 {:else}
@@ -147,19 +145,19 @@
       <fieldset>
         <legend>{say.versions}</legend>
         {#each triedVersions as { number } (number)}
-          <Tick label={String(number)} checked={shown.includes(number)} ontick={(on) => toggle(number, on)} />
+          <Checkbox label={String(number)} checked={shown.includes(number)} onchange={(on) => toggle(number, on)} />
         {/each}
       </fieldset>
     {/if}
-    <Fold title={say.measures}>
+    <Accordion title={say.measures}>
       <fieldset>
         <legend class="visually-hidden">{say.measuresShown}</legend>
         {#each boardMeasures as { id, name } (id)}
-          <Tick label={name} checked={measures.includes(id)} ontick={(on) => toggleMeasure(id, on)} />
+          <Checkbox label={name} checked={measures.includes(id)} onchange={(on) => toggleMeasure(id, on)} />
         {/each}
       </fieldset>
-    </Fold>
-    <Pick label={say.sortBy} value={ask('sort') ?? ''} onpick={(picked) => choose({ sort: picked || null })}>
+    </Accordion>
+    <Select label={say.sortBy} value={ask('sort') ?? ''} onchange={(picked) => choose({ sort: picked || null })}>
       <option value="">{say.newestFirst}</option>
       {#each sources as one (one.id)}
         <optgroup label={one.name}>
@@ -167,11 +165,11 @@
             >{/each}
         </optgroup>
       {/each}
-    </Pick>
+    </Select>
     <span class="soft"
       >{say.peopleSeen(count(board.people))}
       <Figure name="judged" value={board.judged}>{count(board.judged)}</Figure>
-      {say.judgedEachOnce}</span
+      {say.judgedEachCountedOnce}</span
     >
   </div>
   <Board
@@ -189,14 +187,14 @@
   {#if behind}
     <PeopleBehind {briefId} {...behind} {turn} onjudged={refresh} onclose={() => choose({ behind: null })} />
   {/if}
-  <Later height="900px">
+  <Deferred height="900px">
     <div class="charts">
       <ReachChart {cells} {sources} {chosen} file="precision-against-reach" />
       {#if overlap}<OverlapChart {overlap} {sources} file="who-is-found-where" />{/if}
     </div>
-    <nav class="panels" aria-label={say.whatToLookInto}>
+    <nav class="panels" aria-label={say.details}>
       {#each Object.entries(panels) as [id, name] (id)}
-        <Act aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Act>
+        <Button aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Button>
       {/each}
     </nav>
     {#if panel === 'versions'}
@@ -213,7 +211,7 @@
           onjudged={refresh}
         />
       {:else}
-        <p class="soft hint">{say.changeTheStringAndRunIt}</p>
+        <p class="soft hint">{say.changeStringAndRunItAgain}</p>
       {/if}
     {:else if panel === 'sources'}
       {#if sources.length > 1}
@@ -226,7 +224,7 @@
           {there}
           onchoose={choose}
         />
-      {:else}<p class="soft hint">{say.runAVersionAtTwoSources}</p>{/if}
+      {:else}<p class="soft hint">{say.runVersionAtTwoSourcesTo}</p>{/if}
     {:else if panel === 'recall' && version}
       <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
     {:else if panel === 'judges'}
@@ -234,7 +232,7 @@
     {:else if panel === 'same'}
       <SamePeople {briefId} {sources} {turn} onchanged={refresh} />
     {/if}
-  </Later>
+  </Deferred>
 {/if}
 
 <style>

@@ -3,7 +3,7 @@
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
-  import Sure from '$lib/ui/Sure.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
@@ -23,9 +23,9 @@
   import { watchBrief } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
   import { moment } from '$lib/marks/format';
-  import Act from '$lib/ui/Act.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   let { data } = $props();
   const desk = new HarvestPage(() => data);
@@ -94,9 +94,9 @@
   const stateWords = {
     waiting: 'waits',
     running: 'gathers',
-    paused: say.standsStill,
-    done: say.allIsRead,
-    failed: say.brokeOff
+    paused: say.paused,
+    done: say.done,
+    failed: say.failed
   };
   async function remove() {
     try {
@@ -112,8 +112,8 @@
 
 {#if !harvest || !data.facets || !data.reading}
   <div class="strip">
-    <h1>{data.harvests.length ? say.aNewHarvest : say.harvest}</h1>
-    {#if data.harvests.length}<Act onclick={() => goto(path({}))}>{say.back}</Act>{/if}
+    <h1>{data.harvests.length ? say.newHarvest : say.harvest}</h1>
+    {#if data.harvests.length}<Button onclick={() => goto(path({}))}>{say.back}</Button>{/if}
   </div>
   {#if data.versions.length}
     <StartHarvest
@@ -126,8 +126,8 @@
     <div class="sheet empty">
       <h2>{say.noVersionYet}</h2>
       <p>
-        {say.aHarvestGathersTheWholeResult} <a href={briefPath(data.brief.id, 'string')}>{say.runAString}</a>
-        {say.firstAndJudgeASampleOf}
+        {say.harvestCollectsWholeResultVersion} <a href={briefPath(data.brief.id, 'string')}>{say.runString}</a>
+        {say.firstAndJudgeSample}
       </p>
     </div>
   {/if}
@@ -135,40 +135,43 @@
   <div class="strip">
     <h1>{harvest.name}</h1>
     <p class="soft" role="status">
-      {stateWords[harvest.state]}{harvest.goesOnAt ? say.andGoesOn(moment(harvest.goesOnAt)) : ''}{harvest.problem &&
+      {stateWords[harvest.state]}{harvest.goesOnAt ? say.resumes(moment(harvest.goesOnAt)) : ''}{harvest.problem &&
         `. ${harvest.problem}`}
     </p>
     {#if data.harvests.length > 1}
-      <Pick label={say.harvest} hideLabel value={harvest.id} onpick={(id) => goto(path({ harvest: id }))}>
+      <Select label={say.harvest} hideLabel value={harvest.id} onchange={(id) => goto(path({ harvest: id }))}>
         {#each data.harvests as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-      </Pick>
+      </Select>
     {/if}
-    <Pick
-      label={say.takeAlongAs}
+    <Select
+      label={say.exportFormat}
       hideLabel
       value=""
-      onpick={(format) => {
+      onchange={(format) => {
         if (format) window.location.href = desk.file(format as Format);
       }}
     >
-      <option value="">{say.takeAlong}</option>
+      <option value="">{say.exportText}</option>
       {#each Object.entries(formats) as [format, word] (format)}<option value={format}>{word}</option>{/each}
-    </Pick>
-    <Act disabled={!harvest.people} onclick={() => (keeping = true)}>{say.keep}</Act>
-    <Act disabled={harvest.sources.every(({ byHand }) => byHand)} onclick={() => (watching = true)}>{say.watch}</Act>
-    <Act onclick={() => goto(path({ new: '1' }))}>{say.newHarvest}</Act>
-    <Act onclick={() => (deleting = true)}>{say.deleteText}</Act>
-    <Act
+    </Select>
+    <Button disabled={!harvest.people} onclick={() => (keeping = true)}>{say.addToShortlist}</Button>
+    <Button disabled={harvest.sources.every(({ byHand }) => byHand)} onclick={() => (watching = true)}
+      >{say.watch}</Button
+    >
+    <Button onclick={() => goto(path({ new: '1' }))}>{say.newHarvest2}</Button>
+    <Button onclick={() => (deleting = true)}>{say.deleteText}</Button>
+    <Button
       onclick={() => {
         budget = { ...harvest.budget };
         raising = true;
-      }}>{say.limits}</Act
+      }}>{say.limits}</Button
     >
-    {#if underWay}<Act look="main" onclick={() => desk.act('stopHarvest')}>{say.stop}</Act
-      >{:else if harvest.state !== 'done' || harvest.sources.some( ({ slices }) => slices.some(({ state }) => state === 'waiting') )}<Act
-        look="main"
-        onclick={() => desk.act('goOnWithHarvest')}>{say.goOn}</Act
-      >{:else}<Act look="main" disabled={!desk.people.length} onclick={desk.next}>{say.judgeTheNext} <kbd>N</kbd></Act
+    {#if underWay}<Button kind="primary" onclick={() => desk.act('stopHarvest')}>{say.stop}</Button
+      >{:else if harvest.state !== 'done' || harvest.sources.some( ({ slices }) => slices.some(({ state }) => state === 'waiting') )}<Button
+        kind="primary"
+        onclick={() => desk.act('goOnWithHarvest')}>{say.resume}</Button
+      >{:else}<Button kind="primary" disabled={!desk.people.length} onclick={desk.next}
+        >{say.judgeNext} <kbd>N</kbd></Button
       >{/if}
   </div>
   <Refused problem={desk.kept.problem ?? desk.refused} />
@@ -187,13 +190,13 @@
       {/each}
       {#if data.reading.curve.length > 1}<FitsCurve curve={data.reading.curve} />{/if}
       {#if harvest.events.length}
-        <Fold title={say.whatWentWrongOnTheWay(harvest.events.length)}>
+        <Accordion title={say.errors(harvest.events.length)}>
           <ul>
             {#each harvest.events as { at, source, what }, i (i)}<li class="soft">
                 {moment(at)}, {harvest.sources.find(({ sourceId }) => sourceId === source)?.sourceName ?? source}: {what}
               </li>{/each}
           </ul>
-        </Fold>
+        </Accordion>
       {/if}
     </div>
     <div class="people" class:open={desk.card}>
@@ -228,9 +231,9 @@
 {/if}
 <Modal
   bind:open={raising}
-  modalHeading={say.limitsOfThisHarvest}
-  primaryButtonText={say.keepAndGoOn}
-  secondaryButtonText={say.leaveThem}
+  modalHeading={say.limitsThisHarvest}
+  primaryButtonText={say.saveAndResume}
+  secondaryButtonText={say.cancel}
   size="sm"
   on:click:button--secondary={() => (raising = false)}
   on:submit={() => {
@@ -240,15 +243,15 @@
 >
   {#if raising}<div class="budget"><BudgetFields bind:budget words /></div>{/if}
 </Modal>
-<Sure
+<ConfirmDialog
   open={deleting}
   heading={say.deleteThisHarvest}
-  yes={say.deleteForGood}
-  onyes={remove}
+  confirm={say.deleteText2}
+  onconfirm={remove}
   onclose={() => (deleting = false)}
 >
-  {say.itsPeopleAndSlicesGoThe}
-</Sure>
+  {say.thisDeletesItsPeopleAndSlices}
+</ConfirmDialog>
 
 <style>
   .strip p {

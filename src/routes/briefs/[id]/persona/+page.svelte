@@ -2,10 +2,10 @@
   import { personaPage as say } from '$lib/persona/words';
   import { untrack } from 'svelte';
   import { reload } from '$lib/kept/reload';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Fold from '$lib/ui/Fold.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Accordion from '$lib/ui/Accordion.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
   import { call } from '$lib/api/call';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
@@ -99,7 +99,7 @@
   async function take(file: File) {
     refused = null;
     try {
-      const hint = say.chooseAPersonaThatWasExported;
+      const hint = say.choosePersonaFileExportedFromEave;
       persona.change(await readJsonFile(file, personaSchema, { kind: 'persona', hint }));
     } catch (problem) {
       refused = problem;
@@ -111,13 +111,13 @@
   <h1>{say.persona}</h1>
   <span class="rest"></span>
   <KeptNotice document={persona} />
-  <Act aria-expanded={reading === 'six'} onclick={() => read('six')}>{say.sixQuestions}</Act>
-  <Act aria-expanded={reading === 'text'} onclick={() => read('text')}>{say.readAWrittenBrief}</Act>
-  <Act aria-expanded={reading === 'customers'} onclick={() => read('customers')}>{say.fromCustomersWon}</Act>
-  <Act onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
-    >{say.exportJson}</Act
+  <Button aria-expanded={reading === 'six'} onclick={() => read('six')}>{say.sixQuestions}</Button>
+  <Button aria-expanded={reading === 'text'} onclick={() => read('text')}>{say.importFromText}</Button>
+  <Button aria-expanded={reading === 'customers'} onclick={() => read('customers')}>{say.fromWonCustomers}</Button>
+  <Button onclick={() => saveFile(JSON.stringify(persona.value, null, 2), 'persona.json', 'application/json')}
+    >{say.exportJson}</Button
   >
-  <FileButton label={say.importJson} accept={['.json']} onfile={take} />
+  <FileUploadButton label={say.importJson} accept={['.json']} onfile={take} />
 </div>
 <Refused problem={refused} />
 <PersonaSentence persona={persona.value} whole={!persona.issues.length} />
@@ -125,9 +125,9 @@
 
 <div class="columns">
   <section class="sheet" aria-labelledby="who">
-    <h2 id="who">{say.who}</h2>
+    <h2 id="who">{say.person}</h2>
     <TextArea
-      labelText={say.whatIsSold}
+      labelText={say.whatYouSell}
       rows={2}
       value={persona.value.offer}
       invalid={wrong('offer') !== undefined}
@@ -135,18 +135,18 @@
       on:input={(event) => set('offer', (event.target as HTMLTextAreaElement).value)}
     />
     <LinesField
-      label={say.titlesWanted}
-      hint={say.oneALineEachGetsA}
+      label={say.jobTitles}
+      hint={say.onePerLineEachGetsIts}
       lines={persona.value.titles}
       invalid={wrong('titles')}
       onchange={(lines) => set('titles', lines)}
     />
     <InString briefId={data.brief.id} of="titles" counts={inUse?.counts} />
-    <Fold title={say.functionsAndRanks} open={used.functions}>
+    <Accordion title={say.functionsAndRanks} open={used.functions}>
       <div class="folded">
         <LinesField
           label={say.functions}
-          hint={say.oneALineSuchAsQuality}
+          hint={say.onePerLineForExampleQuality}
           lines={persona.value.functions}
           invalid={wrong('functions')}
           onchange={(lines) => set('functions', lines)}
@@ -154,7 +154,7 @@
         <InString briefId={data.brief.id} of="functions" counts={inUse?.counts} />
         <SeveralField
           label={say.ranks}
-          hint={say.sourcesThatKnowRanksAreAsked}
+          hint={say.usedAtSourcesThatCanSearch}
           choices={rankChoices}
           chosen={persona.value.ranks}
           invalid={wrong('ranks')}
@@ -162,13 +162,13 @@
         />
         <InString briefId={data.brief.id} of="ranks" counts={inUse?.counts} />
       </div>
-    </Fold>
+    </Accordion>
   </section>
   <section class="sheet" aria-labelledby="firm">
-    <h2 id="firm">{say.whatFirmAndWhere}</h2>
+    <h2 id="firm">{say.firmAndLocation}</h2>
     <SizeField size={persona.value.size} problem={wrong('size')} onchange={(size) => set('size', size)} />
     <InString briefId={data.brief.id} of="size" counts={inUse?.counts} />
-    <Fold title={say.titlesBySizeOfFirm} open={used.bands}>
+    <Accordion title={say.titlesByFirmSize} open={used.bands}>
       <div class="folded">
         <SizeBands
           bands={persona.value.bands}
@@ -176,30 +176,30 @@
           onchange={(bands) => set('bands', bands)}
         />
       </div>
-    </Fold>
+    </Accordion>
     <ChoiceField
       label={say.countries}
-      hint={say.namesOrCodesOfIso3166}
+      hint={say.namesOrIso31661Codes}
       choices={countryChoices}
       chosen={persona.value.countries}
       invalid={wrong('countries')}
       onchange={(chosen) => set('countries', chosen)}
     />
     <InString briefId={data.brief.id} of="countries" counts={inUse?.counts} />
-    <Pick label={say.aWholeRegion} value="" onpick={addRegion}>
-      <option value="">{say.addAllOfIt}</option>
+    <Select label={say.region} value="" onchange={addRegion}>
+      <option value="">{say.addWholeRegion}</option>
       {#each data.regions as region (region.names[0])}<option value={region.names[0]}>{region.names[0]}</option>{/each}
-    </Pick>
+    </Select>
     <ChoiceField
       label={say.industries}
-      hint={say.divisionsOfIsicRev4By}
+      hint={say.isicRev4DivisionsByName}
       choices={industryChoices}
       chosen={persona.value.industries}
       invalid={wrong('industries')}
       onchange={(chosen) => set('industries', chosen)}
     />
     <InString briefId={data.brief.id} of="industries" counts={inUse?.counts} />
-    <Fold title={say.otherFactsOfTheFirmOr} open={used.facts}>
+    <Accordion title={say.otherFactsAboutFirmOrPerson} open={used.facts}>
       <div class="folded">
         <OtherFacts
           facts={persona.value.facts}
@@ -209,31 +209,31 @@
         />
         <InString briefId={data.brief.id} of="facts" counts={inUse?.counts} />
       </div>
-    </Fold>
+    </Accordion>
   </section>
   <section class="sheet" aria-labelledby="words">
-    <h2 id="words">{say.wordsAndWhoMustNotCome}</h2>
+    <h2 id="words">{say.keywordsAndExclusions}</h2>
     <LinesField
-      label={say.mustHaveOneOf}
-      hint={say.oneALineAnywhereInThe}
+      label={say.anyTheseKeywords}
+      hint={say.onePerLineAnywhereInProfile}
       lines={persona.value.mustHave}
       invalid={wrong('mustHave')}
       onchange={(lines) => set('mustHave', lines)}
     />
     <InString briefId={data.brief.id} of="mustHave" counts={inUse?.counts} />
     <LinesField
-      label={say.firmsToLeaveOut}
-      hint={say.competitorsCustomersYourOwnOneA}
+      label={say.excludedFirms}
+      hint={say.competitorsCustomersAndYourOwnFirm}
       lines={persona.value.notFirms}
       invalid={wrong('notFirms')}
       onchange={(lines) => set('notFirms', lines)}
     />
     <InString briefId={data.brief.id} of="notFirms" counts={inUse?.counts} />
-    <Fold title={say.industriesCountriesAndPeopleToLeave} open={used.leftOut}>
+    <Accordion title={say.otherExclusions} open={used.leftOut}>
       <div class="folded">
         <ChoiceField
-          label={say.industriesToLeaveOut}
-          hint={say.yourOwnForOneDivisionsOf}
+          label={say.excludedIndustries}
+          hint={say.forExampleYourOwnIsicRev}
           choices={industryChoices}
           chosen={persona.value.notIndustries}
           invalid={wrong('notIndustries')}
@@ -241,8 +241,8 @@
         />
         <InString briefId={data.brief.id} of="notIndustries" counts={inUse?.counts} />
         <ChoiceField
-          label={say.countriesToLeaveOut}
-          hint={say.namesOrCodesOfIso3166}
+          label={say.excludedCountries}
+          hint={say.namesOrIso31661Codes}
           choices={countryChoices}
           chosen={persona.value.notCountries}
           invalid={wrong('notCountries')}
@@ -250,15 +250,15 @@
         />
         <InString briefId={data.brief.id} of="notCountries" counts={inUse?.counts} />
         <p class="region">
-          <Act onclick={addConsent}>{say.addThoseThatAskConsentFirst}</Act>
-          {say.countriesOn(data.consent.length)} <a href="/library/places">{say.theListForAllBriefs}</a>
+          <Button onclick={addConsent}>{say.addCountriesThatRequirePriorConsent}</Button>
+          {say.countriesOn(data.consent.length)} <a href="/library/places">{say.sharedList}</a>
         </p>
         <Contacted briefId={data.brief.id} kept={data.contacted} />
       </div>
-    </Fold>
+    </Accordion>
     <LinesField
-      label={say.mustNotCome}
-      hint={say.oneALineWhoeverHasOne}
+      label={say.excludeKeywords}
+      hint={say.onePerLinePeopleWithAny}
       lines={persona.value.mustNot}
       invalid={wrong('mustNot')}
       onchange={(lines) => set('mustNot', lines)}

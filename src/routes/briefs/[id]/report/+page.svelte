@@ -34,7 +34,7 @@
     <p class="soft">
       {say.peopleSeen(day.format(new Date(report.made)), count(report.people))}
       <Figure name="judged" value={report.judged}>{count(report.judged)}</Figure>
-      {say.judgedEachOnce(certainOnlyNote(report))}
+      {say.judgedEachCountedOnce(certainOnlyNote(report))}
     </p>
   </header>
   {#each report.entries as entry (entry.source)}
@@ -45,7 +45,7 @@
       <h2>
         {say.version(entry.source, entry.version)}{entry.name ? `, ${entry.name}` : ''}
         <span class="soft"
-          >{entry.chosen ? 'chosen' : say.newestRunHereNobodyChoseOne} · {day.format(new Date(entry.run))}</span
+          >{entry.chosen ? 'chosen' : say.newestRunNoVersionChosenHere} · {day.format(new Date(entry.run))}</span
         >
       </h2>
       {#if entry.note}<p>{entry.note}</p>{/if}
@@ -56,13 +56,13 @@
               <pre class="mono">{search}</pre>
               <CopyButton
                 text={search}
-                of={say.theSearchFor(entry.source, entry.searches.length > 1 ? `, ${i + 1}` : '')}
+                of={say.searchFor(entry.source, entry.searches.length > 1 ? `, ${i + 1}` : '')}
               />
             </div>
-          {:else}<p class="soft">{say.cannotBeAskedThisString(entry.source)}</p>{/each}
+          {:else}<p class="soft">{say.cantSearchForThisString(entry.source)}</p>{/each}
           {#if entry.leftOver}
             <p class="soft left">
-              {say.cannotBeAskedAllOfIt(entry.source)}
+              {say.cantSearchForAllItEave(entry.source)}
               <span class="mono">{entry.leftOver}</span>.
             </p>
           {/if}
@@ -93,7 +93,7 @@
           </dd>
           {#if searchesRunInWords(figures)}
             <dt>{say.run}</dt>
-            <dd><b>{searchesRunInWords(figures)}</b>{say.everyFigureHereIsOfThese}</dd>
+            <dd><b>{searchesRunInWords(figures)}</b>{say.figuresCoverTheseOnly}</dd>
           {/if}
           <dt>{say.estimatedResult}</dt>
           <dd>
@@ -127,13 +127,13 @@
           {/if}
           {#if entry.known.inSource}
             <dt>{say.knownGoods}</dt>
-            <dd>{say.ofTheItHas(entry.known.found, entry.known.inSource)}</dd>
+            <dd>{say.itHas(entry.known.found, entry.known.inSource)}</dd>
           {/if}
           {#if entry.spent}
             <dt>{say.spent}</dt>
             <dd>{count(entry.spent.amount)} {entry.spent.unit}s</dd>
           {/if}
-          <dt>{say.againstOthers}</dt>
+          <dt>{say.comparedWithOthers}</dt>
           <dd>{entry.standing}</dd>
           <dt>{say.notSeen}</dt>
           <dd>{unseen.high ? say.rowsBeyondWhatItShows(reportedRange(unseen)) : 'nobody'}</dd>
@@ -143,16 +143,16 @@
   {:else}
     <p>
       {say.nothingToReportYet}
-      <a href={briefPath(data.brief.id, 'string')}>{say.runTheString}</a>{say.judgeItsSampleAndChooseA}
+      <a href={briefPath(data.brief.id, 'string')}>{say.runString}</a>{say.judgeItsSampleAndChooseVersion}
       <a href={briefPath(data.brief.id, 'compare')}>{say.compare}</a>.
     </p>
   {/each}
   {#if report.agreement}
     <p>
-      {say.judgedOfTheSamePeopleA(report.agreement.judge, report.agreement.judged)}
+      {say.alsoJudgedThesePeopleCohensKappa(report.agreement.judge, report.agreement.judged)}
       {report.agreement.kappa === null
-        ? say.cannotBeTold
-        : say.to(
+        ? say.cantBeComputed
+        : say.toText(
             report.agreement.kappa.toFixed(2),
             report.agreement.interval.low.toFixed(2),
             report.agreement.interval.high.toFixed(2)
@@ -160,7 +160,7 @@
     </p>
   {/if}
   <footer>
-    <h2>{say.howItWasMeasured}</h2>
+    <h2>{say.howThisWasMeasured}</h2>
     <ul>
       {#each reportMethod as sentence (sentence)}<li>{sentence}</li>{/each}
     </ul>
@@ -250,7 +250,7 @@
     .two {
       grid-template-columns: 1fr 280px;
     }
-    .search :global(.act.bx--btn) {
+    .search :global(.button.bx--btn) {
       display: none;
     }
   }

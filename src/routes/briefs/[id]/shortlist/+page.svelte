@@ -7,7 +7,7 @@
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
   import Search from 'carbon-components-svelte/src/Search/Search.svelte';
   import type { Answer } from '$api';
-  import Sure from '$lib/ui/Sure.svelte';
+  import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { keysOf } from '$lib/frame/keys';
@@ -31,9 +31,9 @@
   import { filterNames, readQuery } from '$lib/shortlist/list-query';
   import { myName } from '$lib/shortlist/my-name';
   import { ShortlistPage } from '$lib/shortlist/shortlist-page.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import DateField from '$lib/ui/DateField.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import DateInput from '$lib/ui/DateInput.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   let { data } = $props();
   const desk = new ShortlistPage(() => data);
@@ -77,7 +77,7 @@
     await desk.attempt(async () => {
       const rows = await desk.file({ form: 'tsv', ...numbers });
       await navigator.clipboard.writeText(await rows.text());
-      said = say.copiedToPasteIntoASpreadsheet(count(desk.many));
+      said = say.copiedReadyToPasteIntoSpreadsheet(count(desk.many));
     });
   }
   const allFits = () =>
@@ -86,7 +86,7 @@
         params: desk.params,
         body: { why: 'all fits', by: myName(), from: { kind: 'fits' } }
       });
-      said = say.keptWereThere(count(told.kept), count(told.there));
+      said = say.addedAlreadyThere(count(told.kept), count(told.there));
     });
   async function remove() {
     const gone = await desk.attempt(async () => {
@@ -128,33 +128,34 @@
   <div class="strip"><h1>{say.shortlist}</h1></div>
   <Refused problem={desk.refused} />
   <div class="sheet empty">
-    <h2>{say.nobodyIsKeptYet}</h2>
+    <h2>{say.noShortlistYet}</h2>
     <p>
-      {say.aShortlistHoldsThePeopleThat}
+      {say.shortlistHoldsPeopleYoullContactEach}
     </p>
-    <Act look="main" onclick={() => (naming = true)}>{say.beginAShortlist}</Act>
+    <Button kind="primary" onclick={() => (naming = true)}>{say.createShortlist}</Button>
   </div>
 {:else}
   <div class="strip">
     <h1>{list.name}</h1>
     <p class="soft" role="status">{said || list.purpose}</p>
     {#if data.lists.length > 1}
-      <Pick label={say.shortlist} hideLabel value={list.id} onpick={(id) => goto(path({ list: id }))}>
+      <Select label={say.shortlist} hideLabel value={list.id} onchange={(id) => goto(path({ list: id }))}>
         {#each data.lists as one (one.id)}<option value={one.id}>{one.name} ({count(one.people)})</option>{/each}
-      </Pick>
+      </Select>
     {/if}
-    <Act disabled={!list.undo || desk.busy} onclick={desk.undo}>{list.undo ? say.undo(list.undo) : say.undo2}</Act>
-    <Act onclick={allFits}>{say.keepAllFits}</Act>
-    <Act onclick={() => (checking = true)}
-      >{list.mail.run?.state === 'running'
-        ? say.checkingOf(count(list.mail.run.checked), count(list.mail.run.addresses))
-        : say.checkAddresses}</Act
+    <Button disabled={!list.undo || desk.busy} onclick={desk.undo}>{list.undo ? say.undo(list.undo) : say.undo2}</Button
     >
-    <Act look="main" disabled={!list.people} onclick={() => (taking = true)}>{say.takeAlong}</Act>
-    <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithTheList}>
-      <OverflowMenuItem text={say.pasteOrFromAFile} on:click={() => (pasting = true)} />
+    <Button onclick={allFits}>{say.addAllFits}</Button>
+    <Button onclick={() => (checking = true)}
+      >{list.mail.run?.state === 'running'
+        ? say.checking(count(list.mail.run.checked), count(list.mail.run.addresses))
+        : say.checkAddresses}</Button
+    >
+    <Button kind="primary" disabled={!list.people} onclick={() => (taking = true)}>{say.exportText}</Button>
+    <OverflowMenu flipped size="sm" aria-label={say.moreActions}>
+      <OverflowMenuItem text={say.pasteOrImport} on:click={() => (pasting = true)} />
       <OverflowMenuItem text={say.watchThesePeople} on:click={() => (watching = true)} />
-      <OverflowMenuItem text={say.perhapsTheSamePerson} on:click={doubtful} />
+      <OverflowMenuItem text={say.possibleDuplicates} on:click={doubtful} />
       <OverflowMenuItem text={say.settings} on:click={() => (settings = true)} />
       <OverflowMenuItem text={say.newList} on:click={() => (naming = true)} />
       <OverflowMenuItem danger text={say.deleteText} on:click={() => (deleting = true)} />
@@ -164,12 +165,12 @@
   <ShortlistRoad {list} />
   <div class="desk" class:open={desk.card}>
     <GroupBars {desk} {list} />
-    <section class="sheet table" aria-label={say.thePeopleKept}>
+    <section class="sheet table" aria-label={say.peopleOnThisList}>
       <div class="look">
         <Search
           size="sm"
           bind:ref={search}
-          labelText={say.wordsInEverythingThatIsTold}
+          labelText={say.searchAllFields}
           placeholder={say.search}
           value={desk.query.filter.words}
           on:input={(event) => {
@@ -179,23 +180,23 @@
           }}
           on:clear={() => desk.filter('words', '')}
         />
-        {#each filtered as one (one)}<Act
+        {#each filtered as one (one)}<Button
             onclick={() => desk.filter(one, '')}
-            aria-label={say.noLongerOnly(one, desk.query.filter[one])}
-            >{one === 'leftOut' ? say.leftOut : one}: {desk.query.filter[one]} ✕</Act
+            aria-label={say.removeFilter(one, desk.query.filter[one])}
+            >{one === 'leftOut' ? say.excluded : one}: {desk.query.filter[one]} ✕</Button
           >{/each}
-        <DateField label={say.dueUntil} value={desk.query.filter.due} onpick={(day) => desk.filter('due', day)} />
-        <Pick
+        <DateInput label={say.dueBy} value={desk.query.filter.due} onchange={(day) => desk.filter('due', day)} />
+        <Select
           label={say.view}
           hideLabel
           value=""
-          onpick={(query) => void (query !== '' && desk.view(query === '-' ? '' : query))}
+          onchange={(query) => void (query !== '' && desk.view(query === '-' ? '' : query))}
         >
           <option value="">{say.view2}</option>
-          <option value="-">{say.asUsual}</option>
+          <option value="-">{say.defaultText}</option>
           {#each list.views as view (view.name)}<option value={view.query || '-'}>{view.name}</option>{/each}
-        </Pick>
-        <Act aria-expanded={columns} onclick={() => (columns = !columns)}>{say.columns}</Act>
+        </Select>
+        <Button aria-expanded={columns} onclick={() => (columns = !columns)}>{say.columns}</Button>
         <span class="soft" role="status">{say.people(count(desk.of))}</span>
       </div>
       {#if columns}<ListColumns {desk} {list} />{/if}
@@ -215,15 +216,15 @@
 {/if}
 
 <NewShortlist briefId={data.brief.id} bind:open={naming} />
-<Sure
+<ConfirmDialog
   open={deleting}
   heading={say.deleteThisList}
-  yes={say.deleteForGood}
-  onyes={remove}
+  confirm={say.deleteText2}
+  onconfirm={remove}
   onclose={() => (deleting = false)}
 >
-  {say.itsPeopleTagsAndNotesGo}
-</Sure>
+  {say.thisDeletesItsPeopleTagsAnd}
+</ConfirmDialog>
 
 <style>
   .strip p {

@@ -17,8 +17,8 @@
   import StringPanels from '$lib/string/StringPanels.svelte';
   import { runCostWords } from '$lib/string/run-cost-words';
   import { StringPage } from '$lib/string/string-page.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import { applyEdits } from '$core/language';
   import type { CleanPaste } from '$core/formats';
 
@@ -74,13 +74,13 @@
     {(string.isRead && string.reading.description) || string.same?.note || data.brief.sentence}
   </p>
   <KeptNotice document={string.draft} history={false} />
-  <Act onclick={string.build}>{say.buildFromPersona}</Act>
-  <Act disabled={string.blocked} onclick={string.layOut}>{say.format}</Act>
-  <Act look="main" onclick={string.run} disabled={string.running}
-    >{say.runOnSource(string.runAt.length, string.runAt.length === 1 ? '' : 's', runCostWords(string.runCost))}
-    <kbd>{say.ctrl}</kbd></Act
+  <Button onclick={string.build}>{say.buildFromPersona}</Button>
+  <Button disabled={string.blocked} onclick={string.layOut}>{say.format}</Button>
+  <Button kind="primary" onclick={string.run} disabled={string.running}
+    >{say.runOnSources(string.runAt.length, runCostWords(string.runCost))}
+    <kbd>{say.ctrl}</kbd></Button
   >
-  <OverflowMenu flipped size="sm" aria-label={say.moreToDoWithTheString}>
+  <OverflowMenu flipped size="sm" aria-label={say.moreActions}>
     <OverflowMenuItem text={say.undo} on:click={() => editor.takeBack()} />
     <OverflowMenuItem text={say.redo} on:click={() => editor.doAgain()} />
     <OverflowMenuItem text={say.onOneLine} disabled={string.blocked} on:click={string.onOneLine} />
@@ -89,7 +89,7 @@
       disabled={!string.isRead || !string.reading.shorter}
       on:click={() => string.write(string.reading.shorter!)}
     />
-    <OverflowMenuItem text={say.importAFileOfPeople} on:click={() => goto('/sources')} />
+    <OverflowMenuItem text={say.importFilePeople} on:click={() => goto('/sources')} />
   </OverflowMenu>
 </div>
 
@@ -139,10 +139,10 @@
 
 <div class="sources" role="group" aria-label={say.sourcesToRunOn}>
   {#each data.sources as source (source.id)}
-    <Tick
+    <Checkbox
       label="{source.name} {source.people === null ? '' : source.people.toLocaleString('en')}"
       checked={!string.leftOut.includes(source.id)}
-      ontick={(on) => void string.chooseSource(source.id, on)}
+      onchange={(on) => void string.chooseSource(source.id, on)}
     />
   {/each}
   <CertainOnly briefId={data.brief.id} onrefused={(problem) => (string.refused = problem)} />

@@ -26,11 +26,11 @@
   import { isUnderWay } from '$lib/trial/under-way';
   import { keepOnShortlist } from '$lib/shortlist/keep';
   import { TrialPage } from '$lib/trial/trial-page.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import Later from '$lib/ui/Later.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Deferred from '$lib/ui/Deferred.svelte';
   import Information from 'carbon-icons-svelte/lib/Information.svelte';
   import TooltipIcon from 'carbon-components-svelte/src/TooltipIcon/TooltipIcon.svelte';
-  import Pick from '$lib/ui/Pick.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import { parse, setQueries } from '$core/language';
 
   let { data } = $props();
@@ -103,9 +103,9 @@
 {#if !trial}
   <h1>{say.trial}</h1>
   <div class="sheet empty">
-    <h2>{say.nothingWasRunYet}</h2>
+    <h2>{say.nothingRunYet}</h2>
     <p>
-      {say.aTrialRunsTheStringAt} <a href={briefPath(data.brief.id, 'string')}>{say.runTheString}</a>
+      {say.trialRunsStringAtYourSources} <a href={briefPath(data.brief.id, 'string')}>{say.runString}</a>
       {say.first}
     </p>
   </div>
@@ -113,7 +113,7 @@
   <div class="strip">
     <h1>{say.versionOn(trial.version, trial.sourceName)}</h1>
     <TrialSummary {trial} />
-    <Pick label={say.trial} hideLabel value={trial.id} onpick={desk.openTrial}>
+    <Select label={say.trial} hideLabel value={trial.id} onchange={desk.openTrial}>
       {#each desk.versionNumbers as number (number)}
         <optgroup label={say.version(number)}>
           {#each data.trials.filter(({ version }) => version === number) as one (one.id)}
@@ -125,23 +125,25 @@
           {/each}
         </optgroup>
       {/each}
-    </Pick>
+    </Select>
     <JudgingAs as={data.as} names={desk.judgeNames} onjudge={desk.judgeAs} />
     {#if judging.ruled && !data.as}
-      <Act onclick={() => desk.doing(() => judging.judgeByRule())}>{say.preJudgeByRule(judging.ruled)}</Act>
+      <Button onclick={() => desk.doing(() => judging.judgeByRule())}>{say.preJudgeByRule(judging.ruled)}</Button>
       <TooltipIcon tooltipText={say.byFirmSizeCountryIndustryAnd} icon={Information} />
     {/if}
     {#if judging.byRule && !data.as}
-      <Act onclick={() => desk.doing(() => judging.takeBackRules())}>{say.takeBackByRule(judging.byRule)}</Act>
+      <Button onclick={() => desk.doing(() => judging.takeBackRules())}>{say.removeRuleVerdicts(judging.byRule)}</Button
+      >
     {/if}
     <CertainOnly briefId={data.brief.id} onrefused={(problem) => (desk.refused = problem)} />
     {#if source?.kind === 'by-hand'}
-      <Act onclick={() => goto(briefPath(data.brief.id, 'by-hand', { version: trial.version, source: trial.sourceId }))}
-        >{say.diary}</Act
+      <Button
+        onclick={() => goto(briefPath(data.brief.id, 'by-hand', { version: trial.version, source: trial.sourceId }))}
+        >{say.diary}</Button
       >
     {/if}
-    <Act disabled={desk.nextUnjudged < 0} onclick={() => desk.go(desk.nextUnjudged)}>{say.nextNotJudged}</Act>
-    <Act disabled={!judging.canUndo} onclick={desk.undo}>{say.undo}</Act>
+    <Button disabled={desk.nextUnjudged < 0} onclick={() => desk.go(desk.nextUnjudged)}>{say.nextUnjudged}</Button>
+    <Button disabled={!judging.canUndo} onclick={desk.undo}>{say.undo}</Button>
     {#if data.trial && !data.as}
       <DeleteTrial
         briefId={data.brief.id}
@@ -155,8 +157,8 @@
   {#if kept.waiting}
     <p class="sheet waiting" role="status">
       {say.verdict(kept.waiting)}{kept.waiting === 1 ? say.is : say.sAre}
-      {say.notKeptYet}
-      <Act onclick={() => kept.tryAgain()}>{say.tryAgain}</Act>
+      {say.notSavedYet}
+      <Button onclick={() => kept.tryAgain()}>{say.retry}</Button>
     </p>
   {/if}
   {@const running = [...(trial.state === 'done' ? [] : [data.trial!]), ...data.underWay]}
@@ -170,7 +172,7 @@
           onresume={() => desk.act('resumeTrial', one.id)}
         />
       {/each}
-      <p class="soft">{say.whatHasComeIsKeptIt}</p>
+      <p class="soft">{say.whatsCollectedSoFarIsSaved}</p>
     </div>
   {/if}
   {#if trial.state === 'done' && current}
@@ -202,7 +204,7 @@
             />{/if}
         {/key}
         <div class="keep">
-          <Act onclick={keepOne}>{say.keepOnTheShortlist} <kbd>K</kbd></Act>
+          <Button onclick={keepOne}>{say.addToShortlist} <kbd>K</kbd></Button>
         </div>
       </VerdictDesk>
     </div>
@@ -215,7 +217,7 @@
       sampled={trial.sample.length}
       onmore={desk.drawMore}
     />
-    <Later height="300px">
+    <Deferred height="300px">
       {#if !data.as && data.trial}
         <SampleList
           briefId={data.brief.id}
@@ -228,8 +230,8 @@
       {/if}
       {#if data.as}
         <p class="sheet waiting">
-          {say.judgesTheSamePeopleWithoutSeeing(data.as)}
-          <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>{say.holdBothAgainstEachOther}</a>.
+          {say.judgesSamePeopleWithoutSeeingEarlier(data.as)}
+          <a href={briefPath(data.brief.id, 'compare', { panel: 'judges' })}>{say.compareBoth}</a>.
         </p>
       {/if}
       {#if query && !data.as && judging.judgedAs('miss').length}
@@ -252,7 +254,7 @@
       {#if trial.events.length}
         <TrialLog events={trial.events} />
       {/if}
-    </Later>
+    </Deferred>
   {:else if trial.state === 'done'}
     <div class="sheet empty">
       <NobodyFound {trial} people={data.trial!.people} stringPath={briefPath(data.brief.id, 'string')} />

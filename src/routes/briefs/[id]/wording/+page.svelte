@@ -6,12 +6,12 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { saveFile } from '$lib/frame/save-file';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
-  import Act from '$lib/ui/Act.svelte';
-  import FileButton from '$lib/ui/FileButton.svelte';
-  import Hint from '$lib/ui/Hint.svelte';
-  import PopOut from '$lib/ui/PopOut.svelte';
-  import TextBox from '$lib/ui/TextBox.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
+  import Tooltip from '$lib/ui/Tooltip.svelte';
+  import Popover from '$lib/ui/Popover.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
+  import Checkbox from '$lib/ui/Checkbox.svelte';
   import WordingTable from '$lib/wording/WordingTable.svelte';
   import { wordingName } from '$lib/wording/word-set-edits';
   import { WordingPage } from '$lib/wording/wording-page.svelte';
@@ -34,12 +34,12 @@
 <div class="strip">
   <h1>{say.wording}</h1>
   <p class="soft">
-    {say.everyWayAWantedTitleIs}
+    {say.allWaysToWriteEachTitle}
   </p>
   <KeptNotice document={sets} />
-  <Act onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>{say.exportCsv}</Act>
-  <FileButton label={say.importCsv} accept={['.csv', '.txt']} onfile={wording.take} />
-  <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>{say.writeTheString}</a>
+  <Button onclick={async () => saveFile(await wording.written(), 'wordings.csv', 'text/csv')}>{say.exportCsv}</Button>
+  <FileUploadButton label={say.importCsv} accept={['.csv', '.txt']} onfile={wording.take} />
+  <a class="next" href={briefPath(data.brief.id, 'string', { build: 1 })}>{say.buildString}</a>
 </div>
 <Refused problem={wording.refused} />
 
@@ -47,18 +47,18 @@
   <div class="sheet empty">
     <h2>{say.noTitlesYet}</h2>
     <p>
-      {say.wordSetsBelongToTheWanted} <a href={briefPath(data.brief.id, 'persona')}>{say.nameTheTitlesInThePersona}</a>
+      {say.wordSetsBelongToJobTitles} <a href={briefPath(data.brief.id, 'persona')}>{say.addTitlesToPersona}</a>
       {say.first}
     </p>
   </div>
 {:else}
-  <div class="titles" role="group" aria-label={say.titlesWanted}>
+  <div class="titles" role="group" aria-label={say.jobTitles}>
     {#each sets.value as set (set.id)}
-      <Act
+      <Button
         aria-pressed={set.id === open.id}
         onclick={() =>
           goto(briefPath(data.brief.id, 'wording', { title: set.id }), { keepFocus: true, noScroll: true })}
-        >{set.name} <span class="soft">{say.ofInUse(inUse(set), set.wordings.length)}</span></Act
+        >{set.name} <span class="soft">{say.inUse(inUse(set), set.wordings.length)}</span></Button
       >
     {/each}
   </div>
@@ -69,10 +69,10 @@
         wording.add();
       }}
     >
-      <TextBox
+      <TextArea
         rows="2"
         aria-label={say.newWordingsFor(open.name)}
-        placeholder={say.typeOrPasteWordingsOneA}
+        placeholder={say.typeOrPasteWordingsOnePer}
         bind:value={wording.typed}
         onkeydown={(event) => {
           if (event.key === 'Enter' && !event.shiftKey) {
@@ -81,37 +81,37 @@
           }
         }}
       />
-      <Act type="submit">{say.add}</Act>
+      <Button type="submit">{say.add}</Button>
       <span class="soft" role="status">{wording.told}</span>
       <div class="languages">
-        <PopOut
-          title={say.proposeIn(
+        <Popover
+          title={say.suggestIn(
             wording.spoken.length === languages.length
               ? 'all languages'
               : wording.spoken.map((one) => languageNames[one]).join(', ') || 'no language'
           )}
         >
           {#each languages as language (language)}
-            <Tick
+            <Checkbox
               label={languageNames[language]}
               checked={wording.spoken.includes(language)}
-              ontick={(on) =>
+              onchange={(on) =>
                 (wording.spoken = languages.filter((one) => (one === language ? on : wording.spoken.includes(one))))}
             />
           {/each}
-        </PopOut>
+        </Popover>
       </div>
-      <Tick label={say.rememberForAllBriefs} bind:checked={wording.houseRemembers} />
+      <Checkbox label={say.rememberForAllBriefs} bind:checked={wording.houseRemembers} />
     </form>
     {#each wording.ambiguous as { word, senses } (word)}
       <p class="warn">
         <b>{word.toUpperCase()}</b>
-        {say.hasSeveralMeaningsAskForOne(senses.map(({ name }) => name).join('; '))}
+        {say.hasSeveralMeaningsRequireOne(senses.map(({ name }) => name).join('; '))}
         {senses[0]!.tells
           .slice(0, 4)
           .map((tell) => `“${tell}”`)
           .join(', ')}
-        {say.besideItOrExclude}
+        {say.withItOrExclude}
         {senses[1]!.tells
           .slice(0, 3)
           .map((tell) => `“${tell}”`)
@@ -131,26 +131,25 @@
   {#if data.found.length}
     <section class="sheet found" aria-label={say.foundInResults}>
       <h2>{say.foundInResults}</h2>
-      <p class="soft">{say.titlesOfPeopleJudgedFitThat}</p>
+      <p class="soft">{say.titlesFitsThatNoWordingCovers}</p>
       <ul>
         {#each data.found.slice(0, 20) as one (one.title)}
           {@const there = open.wordings.some(({ text }) => wordingName(text) === wordingName(one.title))}
           <li>
-            <Act
+            <Button
               disabled={there}
-              aria-label={there ? say.isTaken(one.title) : say.take(one.title)}
-              onclick={() => wording.takeFound(one.title)}>{there ? 'added' : '+'}</Act
+              aria-label={there ? say.added(one.title) : say.add2(one.title)}
+              onclick={() => wording.takeFound(one.title)}>{there ? 'added' : '+'}</Button
             >
             <span class="mono">{one.title}</span>
-            <Hint class="soft" says={one.people.map(({ name, company }) => `${name}, ${company}`).join('; ')}
-              >{say.fit(
+            <Tooltip class="soft" text={one.people.map(({ name, company }) => `${name}, ${company}`).join('; ')}
+              >{say.titleOfFits(
                 one.people.length,
-                one.people.length === 1 ? '' : 's',
                 one.people
                   .slice(0, 3)
                   .map(({ name }) => name)
                   .join(', ')
-              )}</Hint
+              )}</Tooltip
             >
           </li>
         {/each}
@@ -217,7 +216,7 @@
     padding: 2px 0;
     font-size: 13px;
   }
-  li :global(.act) {
+  li :global(.button) {
     padding: 0 7px;
   }
 </style>

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import Popover from 'carbon-components-svelte/src/Popover/Popover.svelte';
-  import Act from './Act.svelte';
+  import CarbonPopover from 'carbon-components-svelte/src/Popover/Popover.svelte';
+  import Button from './Button.svelte';
 
   interface Props {
-    /** What the button says. */
+    /** The button's label. */
     title: string;
     children: Snippet;
   }
@@ -17,9 +17,9 @@
   };
 </script>
 
-<!-- A button with some choices that lie over the page until they are made. -->
+<!-- A button that opens a panel over the page. -->
 <div
-  class="pop-out"
+  class="popover"
   role="presentation"
   onkeydown={(event) => {
     if (!open || event.key !== 'Escape') return;
@@ -27,9 +27,9 @@
     close();
   }}
 >
-  <Act bind:ref={button} aria-expanded={open} onclick={() => (open = !open)}>{title}</Act>
+  <Button bind:ref={button} aria-expanded={open} onclick={() => (open = !open)}>{title}</Button>
   {#if open}
-    <Popover
+    <CarbonPopover
       open
       align="bottom-left"
       closeOnOutsideClick
@@ -38,15 +38,15 @@
       aria-label={title}
     >
       {@render children()}
-    </Popover>
+    </CarbonPopover>
   {/if}
 </div>
 
 <style>
-  .pop-out {
+  .popover {
     position: relative;
   }
-  .pop-out :global(.bx--popover-contents) {
+  .popover :global(.bx--popover-contents) {
     max-height: 320px;
     padding: 10px 14px;
     overflow: auto;

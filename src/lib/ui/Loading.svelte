@@ -3,16 +3,16 @@
   import SkeletonText from 'carbon-components-svelte/src/SkeletonText/SkeletonText.svelte';
 
   interface Props {
-    /** What is under way. */
-    says: string;
-    /** Lines that will stand here, drawn empty. */
+    /** What is loading. */
+    label: string;
+    /** Number of skeleton lines. */
     lines?: number;
   }
-  let { says, lines = 0 }: Props = $props();
+  let { label, lines = 0 }: Props = $props();
 </script>
 
-<!-- What one waits for, and the room that it will take. -->
+<!-- A loading message above skeleton lines that reserve the space. -->
 <div role="status">
-  <InlineLoading description={says} />
+  <InlineLoading description={label} />
   {#if lines}<div aria-hidden="true"><SkeletonText paragraph {lines} /></div>{/if}
 </div>

@@ -3,16 +3,16 @@
   import TooltipDefinition from 'carbon-components-svelte/src/TooltipDefinition/TooltipDefinition.svelte';
 
   interface Props {
-    /** What the words inside mean, in a sentence. */
-    says: string;
+    /** One sentence that explains the words inside. */
+    text: string;
     align?: 'start' | 'center' | 'end';
     class?: string;
     children: Snippet;
   }
-  let { says, align = 'start', class: more = '', children }: Props = $props();
+  let { text, align = 'start', class: more = '', children }: Props = $props();
 </script>
 
-<!-- A term that is explained where it stands, to the mouse and to the keyboard. -->
-<TooltipDefinition tooltipText={says} {align} portalTooltip class="hint {more}">
+<!-- A term with an explanation on hover and focus. -->
+<TooltipDefinition tooltipText={text} {align} portalTooltip class="tooltip {more}">
   {@render children()}
 </TooltipDefinition>

@@ -3,7 +3,7 @@
   import { afterPaint } from './after-paint';
 
   interface Props {
-    /** Of the room kept for it until then, so that the page can be scrolled back to where it was. */
+    /** Reserved until then, so that the browser can restore the scroll position. */
     height: string;
     children: Snippet;
   }
@@ -13,5 +13,5 @@
   onMount(() => afterPaint(() => (isDue = true)));
 </script>
 
-<!-- What lies below the screen that a page opens on: drawn once that can be used. -->
+<!-- Draws what lies below the first screen only after that screen can be used. -->
 {#if isDue}{@render children()}{:else}<div style:min-height={height}></div>{/if}

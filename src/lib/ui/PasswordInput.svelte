@@ -17,7 +17,7 @@
   labelText={label}
   bind:value
   autocomplete="off"
-  showPasswordLabel={say.showTheKey}
-  hidePasswordLabel={say.hideTheKey}
+  showPasswordLabel={say.showKey}
+  hidePasswordLabel={say.hideKey}
   {...rest}
 />

@@ -22,7 +22,7 @@
   {min}
   allowEmpty={placeholder !== undefined}
   disableWheel
-  invalidText={say.aWholeNumberFrom(min, max === undefined ? '' : ` to ${max}`)}
+  invalidText={say.wholeNumberFrom(min, max === undefined ? '' : ` to ${max}`)}
   {...{
     ...(max !== undefined && { max }),
     ...(placeholder && { placeholder })

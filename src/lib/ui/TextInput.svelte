@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { HTMLInputAttributes } from 'svelte/elements';
-  import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
+  import CarbonTextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
 
   interface Props extends Omit<HTMLInputAttributes, 'size' | 'value' | 'maxlength'> {
     maxlength?: number | string;
-    /** Said above it; beside it where `inline`. Without one, `aria-label` names it. */
+    /** Above the input, or beside it when `inline`. Without one, pass `aria-label`. */
     label?: string;
     value?: string | number | null;
     inline?: boolean;
@@ -15,5 +15,5 @@
   let { label = '', value = $bindable(''), ref = $bindable(null), ...rest }: Props = $props();
 </script>
 
-<!-- One line of text. What is said of the field goes to the field itself. -->
-<TextInput size="sm" labelText={label} bind:value bind:ref {...rest as object} />
+<!-- Carbon's small text input; other attributes go to the `input` element. -->
+<CarbonTextInput size="sm" labelText={label} bind:value bind:ref {...rest as object} />

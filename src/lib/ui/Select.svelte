@@ -1,29 +1,29 @@
 <script lang="ts" generics="T extends string | number">
   import { tick, type Snippet } from 'svelte';
   import type { HTMLSelectAttributes } from 'svelte/elements';
-  import Select from 'carbon-components-svelte/src/Select/Select.svelte';
+  import CarbonSelect from 'carbon-components-svelte/src/Select/Select.svelte';
 
-  interface Props extends Omit<HTMLSelectAttributes, 'value' | 'size' | 'children'> {
+  interface Props extends Omit<HTMLSelectAttributes, 'value' | 'size' | 'children' | 'onchange'> {
     label?: string;
     hideLabel?: boolean;
     value: T | undefined;
-    /** Told what was picked. Without it `value` is to be bound. */
-    onpick?: (picked: T) => void;
+    /** Called with the chosen value. Without it, bind `value`. */
+    onchange?: (picked: T) => void;
     /** The options. */
     children: Snippet;
   }
-  let { label = '', hideLabel = false, value = $bindable(), onpick, children, ...rest }: Props = $props();
+  let { label = '', hideLabel = false, value = $bindable(), onchange, children, ...rest }: Props = $props();
 
   let shown: string | number | undefined = $derived(value);
   function picked(event: Event & { currentTarget: HTMLSelectElement }) {
     const text = event.currentTarget.value;
     const one = (typeof value === 'number' ? Number(text) : text) as T;
-    if (!onpick) {
+    if (!onchange) {
       value = one;
       return;
     }
-    onpick(one);
-    // Whoever was told may have chosen to stay with what it was.
+    onchange(one);
+    // The listener may have refused the change.
     void tick().then(() => {
       shown = '';
       shown = value;
@@ -31,7 +31,15 @@
   }
 </script>
 
-<!-- One of several, in the line it stands in. -->
-<Select size="sm" inline labelText={label} {hideLabel} bind:selected={shown} onchange={picked} {...rest as object}>
+<!-- Carbon's small inline select, typed by its value. -->
+<CarbonSelect
+  size="sm"
+  inline
+  labelText={label}
+  {hideLabel}
+  bind:selected={shown}
+  onchange={picked}
+  {...rest as object}
+>
   {@render children()}
-</Select>
+</CarbonSelect>

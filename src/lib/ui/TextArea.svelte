@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { HTMLTextareaAttributes } from 'svelte/elements';
-  import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
+  import CarbonTextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
 
   interface Props extends Omit<HTMLTextareaAttributes, 'value' | 'maxlength' | 'rows'> {
     maxlength?: number | string;
@@ -15,5 +15,4 @@
   let { label = '', value = $bindable(''), ref = $bindable(null), ...rest }: Props = $props();
 </script>
 
-<!-- Several lines of text. -->
-<TextArea labelText={label} bind:value bind:ref {...rest as object} />
+<CarbonTextArea labelText={label} bind:value bind:ref {...rest as object} />

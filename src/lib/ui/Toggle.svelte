@@ -1,28 +1,28 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import Toggle from 'carbon-components-svelte/src/Toggle/Toggle.svelte';
+  import CarbonToggle from 'carbon-components-svelte/src/Toggle/Toggle.svelte';
 
   interface Props {
     label: string;
     on: boolean;
     disabled?: boolean;
-    onswitch: (on: boolean) => void | Promise<void>;
+    onchange: (on: boolean) => void | Promise<void>;
   }
-  let { label, on, disabled = false, onswitch }: Props = $props();
+  let { label, on, disabled = false, onchange }: Props = $props();
 
   let shown = $derived(on);
   async function switched(now: boolean) {
     shown = now;
-    await onswitch(now);
-    // Whoever was told may have refused.
+    await onchange(now);
+    // The listener may have refused the change.
     await tick();
     shown = on;
   }
 </script>
 
-<!-- A setting that holds at once, in the line it stands in. -->
-<div class="on-off">
-  <Toggle
+<!-- A setting that takes effect at once. -->
+<div class="toggle">
+  <CarbonToggle
     size="sm"
     labelText={label}
     labelA=""
@@ -35,15 +35,15 @@
 </div>
 
 <style>
-  .on-off {
+  .toggle {
     display: flex;
     align-items: center;
     height: 28px;
   }
-  .on-off :global(.bx--form-item) {
+  .toggle :global(.bx--form-item) {
     flex: none;
   }
-  .on-off :global(.bx--toggle-input__label) {
+  .toggle :global(.bx--toggle-input__label) {
     display: flex;
     flex-direction: row-reverse;
     align-items: center;
@@ -52,7 +52,7 @@
     font-size: 13px;
     color: var(--ink);
   }
-  .on-off :global(.bx--toggle__switch) {
+  .toggle :global(.bx--toggle__switch) {
     margin: 0;
     width: 32px;
   }
