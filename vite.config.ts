@@ -9,6 +9,8 @@ export default defineConfig({
   build: {
     chunkSizeWarningLimit: 1500,
     rolldownOptions: {
+      // The core does nothing when it is loaded, so a page takes of it only what it uses.
+      treeshake: { moduleSideEffects: [{ test: /\/src\/core\/|\/snowball-stemmers\//, sideEffects: false }] },
       output: {
         advancedChunks: {
           groups: [

@@ -148,18 +148,26 @@ export const strings = {
   proposals: operation(paths.proposals, {
     params: brief,
     within: 2 * soon,
-    body: z.object({ text, sourceIds }),
-    response: z.array(
-      z.object({
-        kind: z.enum(proposalKinds),
-        says: z.string(),
-        changes: z.array(changeSchema),
-        text: z.string(),
-        gain: z.number(),
-        costly: z.boolean(),
-        effects: z.array(effect)
-      })
-    )
+    body: z.object({
+      text,
+      sourceIds,
+      from: z.int().min(0).optional().describe('Candidates that earlier answers have measured; 0 by default')
+    }),
+    response: z.object({
+      proposals: z.array(
+        z.object({
+          kind: z.enum(proposalKinds),
+          says: z.string(),
+          changes: z.array(changeSchema),
+          text: z.string(),
+          gain: z.number(),
+          costly: z.boolean(),
+          effects: z.array(effect)
+        })
+      ),
+      measured: z.int().describe('Candidates measured by now, of `of`: ask again from there for the rest'),
+      of: z.int()
+    })
   }),
   jointEffect: operation(paths.jointEffect, {
     params: brief,

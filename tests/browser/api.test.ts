@@ -66,7 +66,7 @@ describe('the API, given awkward input', () => {
     expect((await run('(')).detail).toContain('never closed');
     expect((await run('\u0000\u0001')).title).toBe('The string is empty');
     expect((await run('quality '.repeat(9000))).detail).toContain('the limit is 64 KiB');
-    expect((await run('('.repeat(10_000))).detail).toContain('200 deep');
+    expect((await run('('.repeat(10_000))).detail).toContain('more than 200 levels');
     expect((await run('headcount:[fifty TO 200]')).detail).toContain('isn’t a number');
   });
 

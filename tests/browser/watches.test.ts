@@ -188,10 +188,10 @@ describe('a watch', () => {
     await calendar.getByText('1 November 2026').waitFor();
     try {
       for (const date of ['1 December 2026', '1 January 2027', '1 February 2027']) {
-        await calendar.getByRole('button', { name: 'A month on' }).click();
+        await calendar.getByRole('button', { name: '+1 month' }).click();
         await calendar.getByText(date).waitFor();
         await expect
-          .poll(() => calendar.getByRole('button', { name: 'A month on' }).isEnabled(), { timeout: 60_000 })
+          .poll(() => calendar.getByRole('button', { name: '+1 month' }).isEnabled(), { timeout: 60_000 })
           .toBe(true);
       }
       await expectAccessible(page);

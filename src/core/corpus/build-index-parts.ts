@@ -1,4 +1,4 @@
-import type { Matching } from '../semantics/matching';
+import type { Matching } from '../semantics/exact-matching';
 import { numberFacts } from '../language/scopes';
 import { commonWords } from './common-words';
 import { ValuesMet } from './values-met';

@@ -1,6 +1,6 @@
 import { sequencesOf, type Sequence } from '../semantics/leaf';
 import { rangeOf } from '../semantics/matches';
-import { exactMatching, type Matching } from '../semantics/matching';
+import { exactMatching, type Matching } from '../semantics/exact-matching';
 import { keyOf } from '../language/key';
 import { isTerm, type And, type Phrase, type Query, type Range, type Term, type Word } from '../language/query';
 import type { Told } from '../semantics/truth';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { people, queries } from '../../../tests/generate/queries-and-people';
 import type { Person } from '../people/person';
-import { exactMatching, matchingOf } from '../semantics/matching';
+import { exactMatching } from '../semantics/exact-matching';
+import { matchingOf } from '../semantics/matching';
 import { PeopleIndex } from './people-index';
 import { updateIndexParts } from './update-index-parts';
 

@@ -1,5 +1,5 @@
 import { dropsStopWords } from '../semantics/leaf';
-import type { Matching } from '../semantics/matching';
+import type { Matching } from '../semantics/exact-matching';
 import { GrowingUint32 } from './growing-array';
 import { valueParts } from './value-parts';
 import type { OwnScope } from '../language/scopes';

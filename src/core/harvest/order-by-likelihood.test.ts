@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parse } from '../language/parse';
 import { seededRandom } from '../measure/random';
-import { exactMatching } from '../semantics/matching';
+import { exactMatching } from '../semantics/exact-matching';
 import { likelihood, learnLogistic } from './logistic';
 import { areaUnder, learn, signReader, type JudgedRow } from './order-by-likelihood';
 

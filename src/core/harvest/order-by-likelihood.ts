@@ -7,7 +7,7 @@ import type { Person } from '../people/person';
 import { presentJob } from '../people/present-job';
 import { seededRandom } from '../measure/random';
 import { matcher } from '../semantics/matches';
-import type { Matching } from '../semantics/matching';
+import type { Matching } from '../semantics/exact-matching';
 import { readTitle } from '../titles/read-title';
 import { learnLogistic, likelihood, logOdds, type Features, type LogisticModel } from './logistic';
 import { plattScaling } from './platt-scaling';

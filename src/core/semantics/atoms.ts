@@ -6,7 +6,7 @@ import { fields } from '../people/fields';
 import { TooMuchWork, type DecisionDiagram, type Node } from './decision-diagram';
 import { spanOf, wordingOf, type Wording } from './implies';
 import { indexOfSequence, sequenceOf } from './leaf';
-import { exactMatching } from './matching';
+import { exactMatching } from './exact-matching';
 import { terms, type Phrase, type Query, type Term, type Word } from '../language/query';
 import { isNumberFact, isOwnScope, takesRange, type NumberFact, type OwnScope, type Scope } from '../language/scopes';
 import { WordingIndex } from './wording-index';

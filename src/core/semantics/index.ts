@@ -4,6 +4,7 @@ export * from './compare-versions';
 export * from './decision-diagram';
 export * from './describe';
 export * from './equivalent';
+export * from './exact-matching';
 export * from './implies';
 export * from './leaf';
 export * from './matches';

@@ -1,7 +1,7 @@
 import type { Field } from '../people/fields';
 import { countryCode } from '../people/countries';
 import { languageCode } from '../people/languages';
-import type { Matching } from './matching';
+import type { Matching } from './exact-matching';
 import type { Phrase, Word } from '../language/query';
 import { isTextScope, type Scope } from '../language/scopes';
 import { keysOf, tokenKeys, tokens, type Token } from '../language/tokens';

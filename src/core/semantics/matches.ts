@@ -1,7 +1,7 @@
 import type { Person } from '../people/person';
 import { numberOf, searches, valuesOf, type Value } from '../people/values';
 import { indexOfSequence, keysHeld, sequencesOf } from './leaf';
-import { exactMatching, type Matching } from './matching';
+import { exactMatching, type Matching } from './exact-matching';
 import type { Query, Range, Word, Phrase } from '../language/query';
 import { isNumberFact, takesRange } from '../language/scopes';
 import { checkpoint } from '../language/checkpoint';

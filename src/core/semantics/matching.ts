@@ -1,22 +1,9 @@
 import snowball from 'snowball-stemmers';
 import { foldDiacritics } from '../language/fold-diacritics';
+import type { Matching } from './exact-matching';
 import type { MatchingRules } from './matching-schema';
 
-/** Turns a folded word into what is compared: one form for words, one inside quotes. */
-export interface Matching {
-  /** Names the rules, so that sets found under them can be kept apart. */
-  id: string;
-  word(key: string): string;
-  phrase(key: string): string;
-  /** Words that are dropped before anything is compared. */
-  stopWords: ReadonlySet<string>;
-}
-
 const same = (key: string) => key;
-
-/** The notation's own matching: words as they are. */
-export const exactMatching: Matching = { id: 'exact', word: same, phrase: same, stopWords: new Set() };
-
 const letters = /^[a-z]+$/;
 const english = snowball.newStemmer('english');
 const stems = new Map<string, string>();

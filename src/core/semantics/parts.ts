@@ -1,7 +1,7 @@
 import type { Person } from '../people/person';
 import { searches, valuesOf } from '../people/values';
 import { indexOfSequence, sequencesOf, tokensHeld } from './leaf';
-import { exactMatching, type Matching } from './matching';
+import { exactMatching, type Matching } from './exact-matching';
 import { terms, type Query } from '../language/query';
 import { isNumberFact } from '../language/scopes';
 

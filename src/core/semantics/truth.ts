@@ -3,7 +3,7 @@ import { numberOf, searches, valuesOf, type Value } from '../people/values';
 import type { Field } from '../people/fields';
 import { indexOfSequence, inFormed, keysHeld, sequencesOf, type Sequence } from './leaf';
 import { rangeOf } from './matches';
-import { exactMatching, type Matching } from './matching';
+import { exactMatching, type Matching } from './exact-matching';
 import { terms, type Phrase, type Query, type Range, type Term, type Word } from '../language/query';
 import { isTextScope, scopes, takesRange, type Scope } from '../language/scopes';
 

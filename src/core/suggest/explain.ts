@@ -4,7 +4,7 @@ import { lacksFact, numberOf, searches, valuesOf } from '../people/values';
 import type { Field } from '../people/fields';
 import { indexOfSequence, keysHeld, sequencesOf } from '../semantics/leaf';
 import { matches, rangeOf } from '../semantics/matches';
-import { exactMatching, type Matching } from '../semantics/matching';
+import { exactMatching, type Matching } from '../semantics/exact-matching';
 import { partsOf, type Part } from '../semantics/parts';
 import { print } from '../language/print';
 import { terms, type Query, type Range, type Span, type Term } from '../language/query';

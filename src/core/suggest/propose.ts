@@ -2,7 +2,7 @@ import { ces, dan, deu, eng, fin, fra, ita, nld, nob, pol, por, spa, swe } from 
 import type { Person } from '../people/person';
 import { searches, valuesOf } from '../people/values';
 import type { Field } from '../people/fields';
-import { exactMatching, type Matching } from '../semantics/matching';
+import { exactMatching, type Matching } from '../semantics/exact-matching';
 import { matcher } from '../semantics/matches';
 import { partsOf } from '../semantics/parts';
 import { print } from '../language/print';

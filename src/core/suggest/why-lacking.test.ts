@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Person } from '../people/person';
-import { exactMatching, matchingOf } from '../semantics/matching';
+import { exactMatching } from '../semantics/exact-matching';
+import { matchingOf } from '../semantics/matching';
 import { parse } from '../language/parse';
 import { whyLacking } from './why-lacking';
 

@@ -1,7 +1,7 @@
 import type { Person } from '../people/person';
 import { presentJob } from '../people/present-job';
 import { matches } from '../semantics/matches';
-import type { Matching } from '../semantics/matching';
+import type { Matching } from '../semantics/exact-matching';
 import type { Query } from '../language/query';
 import { lacksFact } from '../people/values';
 import { terms } from '../language/query';

@@ -60,11 +60,16 @@
   $effect(() => {
     if (open) void loadProfiles();
   });
+  /** What is asked, as text: the list is read again with every event, and equal questions don't discard a merge preview. */
+  const asked = $derived(JSON.stringify({ ...desk.asked, ...query }));
+  $effect(() => {
+    void asked;
+    merged = null;
+  });
   $effect(() => {
     if (!open) return;
-    const asked = { ...desk.asked, ...query };
-    merged = null;
-    void attempt(async () => (look = await call('lookAlong', { params: desk.params, body: asked })));
+    const body = { ...desk.asked, ...query };
+    void attempt(async () => (look = await call('lookAlong', { params: desk.params, body })));
   });
   const why = (value: string) => leftOutShort[value as LeftOutReason] ?? value;
   async function take() {

@@ -97,6 +97,14 @@
     <span class="soft">{say.changesYourVerdictsSupportEach(judged === null ? null : count(judged))}</span>
   </header>
   {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  {#if best.measured < best.of}
+    <div role="status" class="part">
+      {say.measuredSoFar(best.measured, best.of)}
+      {#if best.isMeasuring}<Loading label={say.measuring} />{:else}<Button onclick={() => best.goOn()}
+          >{say.continueText}</Button
+        >{/if}
+    </div>
+  {/if}
   {#if proposals === null}
     {#if !fault}<Loading label={say.measuring} lines={3} />{/if}
   {:else if !proposals.length}
@@ -197,6 +205,12 @@
   }
   header span {
     flex: 1;
+  }
+  .part {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    margin-bottom: 6px;
   }
   .scroll {
     overflow: auto;

@@ -143,6 +143,8 @@ export const proposals = catalogue('string/proposals', {
   changesYourVerdictsSupportEach: (judged: Said) =>
     `changes your verdicts${judged === null ? '' : ` on ${judged} people`} support, each measured before you apply it; shares are of the judged people found`,
   measuring: 'Measuring…',
+  measuredSoFar: (measured: number, of: number) => `${measured} of ${of} possible changes measured so far.`,
+  continueText: 'Continue',
   yourVerdictsSupportNoChangeYet: 'Your verdicts support no change yet. Judge more people, especially misses.',
   runStringAndJudgeSomePeople: 'Run the string and judge some people first. Proposals come from fits and misses.',
   proposalsBestFirst: 'Proposals, best first',

@@ -5,16 +5,16 @@ export interface Asker {
   id: string;
   /** Aborted when they have gone, or let go of it to ask anew: nobody waits for the answer any more. */
   signal: AbortSignal;
-  /** Milliseconds that all questions of the request may take together, and when the first was begun. */
+  /** Milliseconds of work that all questions of the request may take together, and how many they have taken. */
   within?: number;
-  began?: number;
+  worked?: number;
 }
 
 /** Several who wait for the same answer, as one: gone when all of them are. */
 export class SharedAsker implements Asker {
   readonly id: string;
   readonly within?: number;
-  began?: number;
+  worked?: number;
   #there = 0;
   readonly #gone = new AbortController();
 

@@ -227,6 +227,17 @@ describe('a question', () => {
     expect(Date.now() - began).toBeLessThan(10_000);
   });
 
+  it('is not charged for the time that it waits for a thread', async () => {
+    const one = pool(1);
+    const patient = asker('x', { within: 200 });
+    await one.ask('works', { ms: 20 }, how({ asker: patient }));
+    const before = ask(one, 'before', 400, []);
+    const answer = (await one.ask('works', { says: 'after', ms: 60 }, how({ asker: patient }))) as Said;
+    await before;
+    expect(answer.says).toBe('after');
+    expect(patient.worked).toBeLessThan(200);
+  });
+
   it('that a thread dies of is told so, and others are answered', async () => {
     const one = pool(1);
     const dies = one.ask('dies', {}, how());

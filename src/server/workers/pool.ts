@@ -7,6 +7,7 @@ import { processorWait } from './processor-wait';
 import type { SharedSource } from './shared-source';
 import { cells, makeCells } from './thread-cells';
 import { tooLong } from './too-long';
+import { WorkClock } from './work-clock';
 
 /** The sources that a question is about. */
 function sourcesOf({ ask }: Question): string[] {
@@ -66,8 +67,9 @@ interface Question {
 interface Thread {
   worker: Worker;
   running: Question | null;
-  /** When that was begun. */
+  /** When that was begun, and how long it has been worked on. */
   began: number;
+  clock: WorkClock | null;
   /** Given ahead, to be begun right after that: a thread need not wait until its answer is heard. */
   next: Question | null;
   givenAhead: number;
@@ -234,6 +236,7 @@ export class Pool {
       worker,
       running: null,
       began: 0,
+      clock: null,
       next: null,
       givenAhead: 0,
       seen: null,
@@ -288,6 +291,7 @@ export class Pool {
     } else if (thread.running?.id === told.id) {
       const { running: question, next } = thread;
       clearTimeout(thread.timer);
+      this.count(thread);
       thread.running = null;
       thread.next = null;
       thread.idleSince = performance.now();
@@ -434,21 +438,33 @@ export class Pool {
   private begin(thread: Thread, question: Question): void {
     thread.running = question;
     thread.began = performance.now();
+    const clock = (thread.clock = new WorkClock(thread.shared[cells.thread]!));
     const limit = this.limitOf(question);
-    thread.timer = setTimeout(() => {
-      log().warn({ kind: question.kind, limit }, 'a question took too long');
-      this.restart(thread);
-      this.end(question, () => question.reject(tooLong()));
-      this.serve();
-    }, limit + grace).unref();
+    const stopAfter = (left: number): void => {
+      thread.timer = setTimeout(() => {
+        const more = limit - clock.worked();
+        // It was ready to run and had no processor.
+        if (more > 0) return stopAfter(more);
+        log().warn({ kind: question.kind, limit }, 'a question took too long');
+        this.restart(thread);
+        this.end(question, () => question.reject(tooLong()));
+        this.serve();
+      }, left + grace).unref();
+    };
+    stopAfter(limit);
   }
 
-  /** Milliseconds that a question may take: of one request all together have so much, from when the first of them is begun. */
+  /** Milliseconds of work left to a question: its own limit, or what its request has left. */
   private limitOf({ asker, limit }: Question): number {
-    const began = asker && (asker.began ??= performance.now());
     const { slowness = 1 } = this.options;
-    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (performance.now() - began!);
+    const left = asker?.within === undefined ? Infinity : asker.within * slowness - (asker.worked ?? 0);
     return Math.max(20, Math.min(limit * slowness, left));
+  }
+
+  /** Adds the work on a thread's question to that of its request; what threads do side by side counts once. */
+  private count({ running, clock }: Thread): void {
+    if (running?.asker?.within === undefined) return;
+    running.asker.worked = (running.asker.worked ?? 0) + clock!.worked() / this.options.threads;
   }
 
   /** Whether a thread has worked so many milliseconds since it was seen at the same question, without those in which it had no processor. */

@@ -202,7 +202,8 @@ async function improved(briefId: string, text: string, halt: AbortSignal) {
   const says: string[] = [];
   while (says.length < proposalsTaken) {
     halt.throwIfAborted();
-    const best = (await proposalsFor(briefId, text, places)).find(({ costly, kind }) => !costly && kind !== 'widen');
+    const { proposals } = await proposalsFor(briefId, text, places);
+    const best = proposals.find(({ costly, kind }) => !costly && kind !== 'widen');
     if (!best) break;
     text = best.text;
     says.push(`Taken: ${best.says}.`);

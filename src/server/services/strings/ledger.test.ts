@@ -73,7 +73,8 @@ describe('proposals for a brief', () => {
   it('are measured at every source, and several at once have a joint effect', async () => {
     const { id, misses } = await judged();
     expect(misses).toBeGreaterThan(3);
-    const proposals = await proposalsFor(id, text, [sourceId, 'lanternfield']);
+    const { proposals, measured, of } = await proposalsFor(id, text, [sourceId, 'lanternfield']);
+    expect(measured).toBe(of);
     const [best, next] = proposals.filter(({ kind }) => kind === 'exclude');
     expect(best!.effects.map((effect) => effect.sourceId)).toEqual([sourceId, 'lanternfield']);
     expect(best!.effects[0]!.gone.misses).toBeGreaterThan(0);
@@ -81,7 +82,28 @@ describe('proposals for a brief', () => {
     const joint = await jointEffect(id, text, [...best!.changes, ...(next?.changes ?? [])], [sourceId]);
     expect(joint.effects[0]!.gone.misses).toBeGreaterThanOrEqual(best!.effects[0]!.gone.misses);
     expect(parse(joint.text).query).not.toBeNull();
-    expect(await proposalsFor((await createBrief('Nobody judged')).id, text, [sourceId])).toEqual([]);
+    const nobodyJudged = await createBrief('Nobody judged');
+    expect(await proposalsFor(nobodyJudged.id, text, [sourceId])).toMatchObject({ proposals: [] });
+  });
+
+  it('come in parts when time is short, which together are all of them', async () => {
+    const { id } = await judged();
+    const many = Array.from({ length: 150 }, (_, i) => `"quality number ${i}"`).join(' OR ');
+    const long = `title:(quality OR QA OR ${many})`;
+    const whole = await proposalsFor(id, long, [sourceId]);
+    const says = new Set<string>();
+    let from = 0;
+    let asked = 0;
+    do {
+      const part = await proposalsFor(id, long, [sourceId], { from, milliseconds: 0 });
+      expect(part.of).toBe(whole.of);
+      expect(part.measured).toBeGreaterThan(from);
+      part.proposals.forEach((one) => says.add(one.says));
+      from = part.measured;
+      asked++;
+    } while (from < whole.of);
+    expect(asked).toBeGreaterThan(1);
+    for (const one of whole.proposals) expect(says).toContain(one.says);
   });
 
   it('show just those who would go, with the verdicts there are', async () => {

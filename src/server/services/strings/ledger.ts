@@ -44,19 +44,43 @@ export async function ledgerOf(briefId: string, text: string, sourceId: string, 
   return askForJson('ledger', { ...source!, ...string, ...(order && { order: [...order] }) });
 }
 
-/** Changes of a string that verdicts speak for, each measured at every source. */
-export async function proposalsFor(briefId: string, text: string, sourceIds: readonly string[]) {
+/** Candidates measured between two looks at the clock. */
+const measuredAtOnce = 100;
+
+/**
+ * Changes of a string that verdicts support, each measured at every source, best first.
+ * @param from how many candidates an earlier answer has measured already
+ * @param milliseconds after which no more are begun, so that a busy machine answers with what it has; at least some are measured
+ */
+export async function proposalsFor(
+  briefId: string,
+  text: string,
+  sourceIds: readonly string[],
+  { from = 0, milliseconds = Infinity }: { from?: number; milliseconds?: number } = {}
+) {
+  const began = performance.now();
   const [string, sources] = await Promise.all([stringOf(text), judgedSources(briefId, sourceIds)]);
-  // Sources are gone through side by side, in threads of their own.
+  // The sources work side by side, each in a thread of its own.
   const found = await Promise.all(sources.map((at) => askPeople('candidates', { ...string, ...at })));
-  const list = [...new Map(found.flat().map((one) => [JSON.stringify(one.changes), one])).values()];
-  const effects = await Promise.all(sources.map((at) => askPeople('effects-at', { ...string, ...at, list })));
+  const all = [...new Map(found.flat().map((one) => [JSON.stringify(one.changes), one])).values()];
+  const list: typeof all = [];
+  const effects = sources.map((): Awaited<ReturnType<typeof effectsAt>> => []);
+  const effectsAt = (at: (typeof sources)[number], some: typeof all) =>
+    askPeople('effects-at', { ...string, ...at, list: some });
+  let measured = from;
+  while (measured < all.length && (!list.length || performance.now() - began < milliseconds)) {
+    const some = all.slice(measured, measured + measuredAtOnce);
+    const answers = await Promise.all(sources.map((at) => effectsAt(at, some)));
+    answers.forEach((more, i) => effects[i]!.push(...more));
+    list.push(...some);
+    measured += some.length;
+  }
   const best = await askPeople('rank-changes', { ...string, list, effects });
   const texts = best.map((proposal) => proposal.text);
   const counts = await Promise.all(
     sources.map(({ sourceId }) => askPeople('count-changed', { ...string, sourceId, texts }))
   );
-  return best.map(({ effects: mine, ...proposal }, i) => ({
+  const proposals = best.map(({ effects: mine, ...proposal }, i) => ({
     ...proposal,
     effects: mine.map((effect, at) => ({
       ...effect,
@@ -65,6 +89,7 @@ export async function proposalsFor(briefId: string, text: string, sourceIds: rea
       after: counts[at]!.after[i]!
     }))
   }));
+  return { proposals, measured: Math.min(measured, all.length), of: all.length };
 }
 
 /** The text with several changes made, and what they do together at every source. */

@@ -2,6 +2,9 @@ import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
 import { proposalsFor } from '$server/services/strings/ledger';
 
-export const POST = endpoint(contract.proposals, ({ params, body }) =>
-  proposalsFor(params.id, body.text, body.sourceIds)
+/** Milliseconds after which somebody at the screen would rather see what was found so far. */
+const milliseconds = 1500;
+
+export const POST = endpoint(contract.proposals, ({ params, body: { text, sourceIds, from = 0 } }) =>
+  proposalsFor(params.id, text, sourceIds, { from, milliseconds })
 );
