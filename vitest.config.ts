@@ -71,9 +71,9 @@ export default defineConfig({
       },
       {
         test: {
-          name: 'strength',
-          include: ['tests/trials-of-strength/**/*.test.ts'],
-          globalSetup: ['tests/trials-of-strength/databases.ts'],
+          name: 'stress',
+          include: ['tests/stress/**/*.test.ts'],
+          globalSetup: ['tests/stress/databases.ts'],
           fileParallelism: false,
           testTimeout: 180_000,
           hookTimeout: 120_000

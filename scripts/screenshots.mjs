@@ -81,13 +81,7 @@ await picture('harvest', `${at}/harvest`, {
 await picture('shortlist', `${at}/shortlist`, {
   act: async (page) => {
     await page.getByRole('button', { name: 'Name', exact: true }).click();
-    await page
-      .getByRole('region', { name: 'People' })
-      .getByRole('row')
-      .nth(3)
-      .getByRole('button')
-      .first()
-      .click();
+    await page.getByRole('region', { name: 'People' }).getByRole('row').nth(3).getByRole('button').first().click();
     await page.getByRole('region', { name: 'Person' }).waitFor();
   }
 });

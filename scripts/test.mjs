@@ -65,15 +65,15 @@ await withPostgres('eave_test', async (url) => {
     rmSync(report, { force: true });
     const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
     const code = await step(`tests: ${name}`, 'npx', ['vitest', 'run', ...reporters, ...args], quiet, more);
-    const told = JSON.parse(readFileSync(report, 'utf8'));
-    passed += told.numPassedTests;
-    failed += told.numFailedTests || Number(code !== 0);
-    for (const { name: file, message, assertionResults } of told.testResults) {
+    const received = JSON.parse(readFileSync(report, 'utf8'));
+    passed += received.numPassedTests;
+    failed += received.numFailedTests || Number(code !== 0);
+    for (const { name: file, message, assertionResults } of received.testResults) {
       if (message) failures.push(`${file}: ${message}`);
       for (const { status, fullName, failureMessages } of assertionResults)
         if (status === 'failed') failures.push(`${file}: ${fullName}\n${failureMessages.join('\n')}`);
     }
-    if (code !== 0 && !told.numFailedTests) failures.push(`${name}: Vitest ended with ${code}`);
+    if (code !== 0 && !received.numFailedTests) failures.push(`${name}: Vitest ended with ${code}`);
   };
   const projects = (...names) => names.flatMap((name) => ['--project', name]);
   const statics = [
@@ -84,7 +84,7 @@ await withPostgres('eave_test', async (url) => {
     () => check('what nobody uses', 'npx', ['knip', '--no-progress'])
   ];
   // What answers within a time is measured by itself.
-  const timed = 'tests/trials-of-strength/hostile-strings.test.ts';
+  const timed = 'tests/stress/hostile-strings.test.ts';
 
   if (chosen.length) await tests('chosen', chosen);
   else {
@@ -94,14 +94,14 @@ await withPostgres('eave_test', async (url) => {
     await twoAtATime([
       () => tests('server', [...projects('server'), '--exclude', `${part}/**`], true),
       () => tests('browser', projects('browser'), true),
-      () => tests('trials of strength', [...projects('strength'), '--exclude', timed], true),
+      () => tests('stress tests', [...projects('stress'), '--exclude', timed], true),
       () =>
         tests('server: harvests', [...projects('server'), part], true, {
           TEST_SERVER_DATABASE_URL: harvests,
           TEST_DATA: '.data/test-harvests'
         })
     ]);
-    await tests('hostile strings', [...projects('strength'), timed]);
+    await tests('hostile strings', [...projects('stress'), timed]);
     await tests('linear time', projects('linear'));
   }
 });

@@ -8,7 +8,7 @@ import { persona } from './persona';
 import { running } from './running';
 import { shortlists } from './shortlists';
 import { objections } from './objections';
-import { takingAlong } from './taking-along';
+import { shortlistExports } from './exports';
 import { sources } from './sources';
 import { strings } from './strings';
 import { trials } from './trials';
@@ -32,7 +32,7 @@ export const contract = {
   ...comparing,
   ...harvests,
   ...shortlists,
-  ...takingAlong,
+  ...shortlistExports,
   ...objections,
   ...watches,
   ...sources,

@@ -59,7 +59,7 @@ const shortlist = head.extend({
     unit: z.string(),
     told: z.object({ malformed: z.int(), duplicate: z.int(), role: z.int(), throwAway: z.int() })
   }),
-  takings: z.array(z.object({ at: z.iso.datetime(), form: z.string(), people: z.int(), what: z.string() }))
+  exports: z.array(z.object({ at: z.iso.datetime(), form: z.string(), people: z.int(), what: z.string() }))
 });
 
 export const listParams = brief.extend({ list: z.uuid() });

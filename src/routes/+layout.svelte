@@ -35,7 +35,7 @@
     return () => clearTimeout(again);
   });
 
-  const hear = keysOf('everywhere', {
+  const onkeydown = keysOf('everywhere', {
     sheet: () => (keySheet = true),
     step: (event) => {
       const brief = page.data.brief;
@@ -45,7 +45,7 @@
   });
 </script>
 
-<svelte:window onkeydown={hear} />
+<svelte:window {onkeydown} />
 <svelte:head><title>{page.data.brief ? say.eave(page.data.brief.name) : say.eave2}</title></svelte:head>
 
 <Ridge brief={page.data.brief ?? null} onkeysheet={() => (keySheet = true)} />

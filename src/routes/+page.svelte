@@ -11,7 +11,7 @@
   import OverflowMenuItem from 'carbon-components-svelte/src/OverflowMenu/OverflowMenuItem.svelte';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import TextInput from 'carbon-components-svelte/src/TextInput/TextInput.svelte';
-  import { call } from '$lib/api/call';
+  import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import Figure from '$lib/marks/Figure.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
@@ -64,13 +64,10 @@
       try {
         body = JSON.parse(text) as never;
       } catch {
-        throw new Error(`${chosen.name} isn’t valid JSON. Choose a file exported with “Whole brief” on the report.`);
+        throw new ApiProblem(0, say.notImported, say.fileIsntValidJson(chosen.name));
       }
       const brief = await call('importBrief', { body });
-      if (brief.objected)
-        toast(
-          `${brief.objected} ${brief.objected === 1 ? 'record was' : 'records were'} skipped because the people objected and were erased here.`
-        );
+      if (brief.objected) toast(say.recordsSkippedOnObjection(brief.objected));
       await goto(briefPath(brief.id, 'compare'));
     });
   }

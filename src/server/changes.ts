@@ -1,4 +1,4 @@
-import { hear } from './jobs/this-server';
+import { subscribe } from './jobs/this-server';
 
 // What changes at the database is told by it to every server (migration 0011), so that pages need not ask again and again.
 
@@ -25,14 +25,14 @@ export function onChange(listener: Listener): () => void {
 /** Tells those who listen at this server; what is written to the database is told without. */
 export const tellChange = (change: Change): void => listeners.forEach((listener) => listener(change));
 
-function read(told: string): Change | null {
-  const [of, id = '', what = ''] = told.split(' ');
+function read(reply: string): Change | null {
+  const [of, id = '', what = ''] = reply.split(' ');
   if (of === 'brief') return { of, id, what };
   if (of === 'import') return { of, id };
   return of === 'sources' || of === 'people' || of === 'lexicon' ? { of } : null;
 }
 
-hear((told) => {
-  const change = told === null ? ({ of: 'anything' } as const) : read(told);
+subscribe((reply) => {
+  const change = reply === null ? ({ of: 'anything' } as const) : read(reply);
   if (change) tellChange(change);
 });

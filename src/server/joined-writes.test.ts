@@ -54,7 +54,7 @@ describe('joined writes', () => {
   it('that fail together are written each by itself: one’s fault is no other’s', async () => {
     const { begun, joined } = writes();
     const [first, ...others] = ['a', 'b', 'c'].map((item) => joined.of('x', item));
-    const told = Promise.allSettled(others);
+    const received = Promise.allSettled(others);
     begun[0]!.fail(new Error('of a'));
     await expect(first).rejects.toThrow('of a');
     await settled();
@@ -64,7 +64,7 @@ describe('joined writes', () => {
     begun[2]!.fail(new Error('of b'));
     await settled();
     begun[3]!.end();
-    expect(await told).toMatchObject([{ reason: new Error('of b') }, { value: 'x c' }]);
+    expect(await received).toMatchObject([{ reason: new Error('of b') }, { value: 'x c' }]);
   });
 
   it('wait no longer than some time for one that is held up', async () => {

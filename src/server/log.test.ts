@@ -11,9 +11,9 @@ describe('an error in the log', () => {
       sql: `INSERT 'Anna Secret'`,
       parameters: ['Anna Secret']
     });
-    const told = causeOf(new DatabaseError(parent));
-    expect(JSON.stringify(told)).not.toContain('Secret');
-    expect(told.cause).toMatchObject({ sqlstate: '23505', table: 'verdicts', constraint: 'verdicts_pkey' });
+    const received = causeOf(new DatabaseError(parent));
+    expect(JSON.stringify(received)).not.toContain('Secret');
+    expect(received.cause).toMatchObject({ sqlstate: '23505', table: 'verdicts', constraint: 'verdicts_pkey' });
     let syntax: unknown;
     try {
       JSON.parse('{"name": Secret}');

@@ -8,7 +8,7 @@ import { unknownHost } from './refusal';
 
 type Handler = (request: IncomingMessage, response: ServerResponse, next: (error?: unknown) => void) => void;
 
-/** Told to the application by a header of our own: what a client says of the protocol does not count. */
+/** ListedScopes to the application by a header of our own: what a client says of the protocol does not count. */
 const protocolHeader = 'x-eave-protocol';
 
 /** Serves the built application. Everything is refused by its host before anything else looks at it. */

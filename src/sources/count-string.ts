@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { addAll, countBits, countCommon, emptyBitmap, firstOf, fullBitmap, takeOut, type Bitmap } from '$core/corpus';
-import { render, type Rendering, toldBy } from '$core/dialect';
+import { render, type Rendering, listedBy } from '$core/dialect';
 import { countInterval } from '$core/dialect';
 import { foundBy, type Found, type SearchAnswer } from '$core/measure';
 import { keyOf, type Query } from '$core/language';
@@ -54,7 +54,7 @@ function count(query: Query, source: IndexedSource): Counted {
   const { sheet, index } = source;
   const rendering = render(query, sheet);
   const { certain, possible } = rendering.leftover
-    ? index.readings(rendering.leftover, toldBy(sheet))
+    ? index.readings(rendering.leftover, listedBy(sheet))
     : { certain: fullBitmap(index.size), possible: fullBitmap(index.size) };
   const asked = emptyBitmap(index.size);
   const seen = emptyBitmap(index.size);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { withLanguageRead as read } from './detect-language';
 
 /** What people say of themselves in the lexicon's languages. Written for this test. */
-const told: Record<string, string> = {
+const received: Record<string, string> = {
   en: 'I look after the quality of everything that leaves our kitchen and train the people who cook there.',
   de: 'Ich verantworte die Qualität unserer Küche und schule die Menschen, die dort jeden Tag arbeiten.',
   da: 'Jeg har ansvaret for kvaliteten i vores køkken og oplærer de mennesker, som arbejder der hver dag.',
@@ -20,7 +20,7 @@ const told: Record<string, string> = {
 
 describe('the language of a profile', () => {
   it('is read out of what people say of themselves, in each language of the lexicon, and marked', async () => {
-    for (const [language, about] of Object.entries(told))
+    for (const [language, about] of Object.entries(received))
       expect(await read({ id: '1', name: 'A', about }), language).toMatchObject({ language, read: ['language'] });
   });
 
@@ -28,6 +28,6 @@ describe('the language of a profile', () => {
     expect(
       await read({ id: '1', name: 'Ana', jobs: [{ title: 'Chef', company: 'La Mesa' }], about: 'Cocina' })
     ).not.toHaveProperty('language');
-    expect(await read({ id: '1', name: 'Ana', about: told.es!, language: 'pt' })).toMatchObject({ language: 'pt' });
+    expect(await read({ id: '1', name: 'Ana', about: received.es!, language: 'pt' })).toMatchObject({ language: 'pt' });
   });
 });

@@ -7,7 +7,7 @@ import { matchingOf } from '$core/semantics';
 import { IndexedSource } from './indexed-source';
 
 /** What a file tells whose columns are matched so. What someone says of themselves, or what they know, is taken for their profile. */
-export function toldByColumns(mapping: readonly ColumnField[]): Scope[] {
+export function listedByColumns(mapping: readonly ColumnField[]): Scope[] {
   if (mapping.includes('person')) return [...scopes];
   return [...new Set(mapping.flatMap((field) => columnTells[field] ?? []))];
 }

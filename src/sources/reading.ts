@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { addAll, countCommon, emptyBitmap, fullBitmap, keepCommon, type Bitmap, type Readings } from '$core/corpus';
-import { render, readSearch, toldBy } from '$core/dialect';
+import { render, readSearch, listedBy } from '$core/dialect';
 import { estimatedResult, type Estimate, type PeopleSets } from '$core/measure';
 import { isTerm, keyOf, terms, type Query, type Term, isTextScope, type Scope } from '$core/language';
 import type { IndexedSource } from './indexed-source';
@@ -44,7 +44,7 @@ function workOut(term: Term, { sheet, index }: IndexedSource): TermReading {
     const rows = index.rows(term);
     return { asked: rows, certain: rows, possible: rows, exact: true };
   }
-  const { certain, possible } = index.readings(term, toldBy(sheet));
+  const { certain, possible } = index.readings(term, listedBy(sheet));
   // Whatever it is asked brings at least those who meet it.
   const brought = possible === certain ? certain : possible.slice();
   if (exactness === 'impossible') return { asked: fullBitmap(index.size), certain, possible, exact: false };
@@ -64,7 +64,7 @@ export type Way = 'asked' | 'certain' | 'possible';
 export function peopleOf(source: IndexedSource, way: Way, isLeftOver?: (term: Term) => boolean): PeopleSets {
   const { index, sheet } = source;
   const none = emptyBitmap(index.size);
-  const told = toldBy(sheet);
+  const listed = listedBy(sheet);
   const readingOf = (term: Term): Readings | null => {
     if (isLeftOver && !isLeftOver(term)) {
       const rows = index.rows(term);
@@ -89,7 +89,7 @@ export function peopleOf(source: IndexedSource, way: Way, isLeftOver?: (term: Te
       let found = readings.get(query);
       if (!found) {
         const name = isTerm(query) ? null : nameOf(query);
-        found = (name === null ? undefined : groupsOf(source).get(name)) ?? index.readings(query, told, readingOf);
+        found = (name === null ? undefined : groupsOf(source).get(name)) ?? index.readings(query, listed, readingOf);
         readings.set(query, found);
         if (name !== null) groupsOf(source).set(name, found);
       }
@@ -167,7 +167,7 @@ export function keptBack(query: Query, leftover: Query | null, asked: Bitmap, so
   const facts = new Set<Scope>();
   for (const { term } of terms(query)) if (!isTextScope(term.scope) && !checked.has(term)) facts.add(term.scope);
   if (!facts.size) return null;
-  const { possible } = source.index.readings(query, toldBy(source.sheet), (term) => {
+  const { possible } = source.index.readings(query, listedBy(source.sheet), (term) => {
     if (!isTextScope(term.scope) || checked.has(term)) return null;
     const rows = source.index.rows(term);
     return { certain: rows, possible: rows };

@@ -1,5 +1,5 @@
 import type { Person } from '$core/people';
-import { render, type Rendering, toldBy, type Sheet } from '$core/dialect';
+import { render, type Rendering, listedBy, type Sheet } from '$core/dialect';
 import { countInterval } from '$core/dialect';
 import { foundBy, type Found, type SearchAnswer } from '$core/measure';
 import { type Query } from '$core/language';
@@ -36,11 +36,11 @@ export function tryString(query: Query, source: Source): Outcome {
  * be asked contradicts. Whoever is counted belongs to the first search that brought them.
  */
 export function gather(rendering: Rendering, answers: readonly SearchResult[], sheet: Sheet): Outcome {
-  const truth = rendering.leftover && truthReader(rendering.leftover, toldBy(sheet), matchingOf(sheet.matching));
+  const truth = rendering.leftover && truthReader(rendering.leftover, listedBy(sheet), matchingOf(sheet.matching));
   const met = new Map<string, Person>();
   const removed = new Set<string>();
   const open = new Set<string>();
-  const told = answers.map((answer): SearchAnswer => {
+  const listed = answers.map((answer): SearchAnswer => {
     const { said, people, pages, interval = countInterval(said, sheet.counting) } = answer;
     let [certain, possible] = [0, 0];
     for (const person of people) {
@@ -68,8 +68,8 @@ export function gather(rendering: Rendering, answers: readonly SearchResult[], s
   });
   return {
     rendering,
-    answers: told,
-    found: foundBy(told, rendering.leftover !== null),
+    answers: listed,
+    found: foundBy(listed, rendering.leftover !== null),
     people: bestFirst(answers, met),
     open,
     filtered: removed.size

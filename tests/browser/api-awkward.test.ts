@@ -48,14 +48,14 @@ async function expectAnswer(method: string, path: string, body?: unknown) {
     method,
     ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
   });
-  const told = await response.text();
-  const asked = `${method} ${path} ${JSON.stringify(body)?.slice(0, 400)} → ${response.status} ${told.slice(0, 400)}`;
+  const received = await response.text();
+  const asked = `${method} ${path} ${JSON.stringify(body)?.slice(0, 400)} → ${response.status} ${received.slice(0, 400)}`;
   // Not being ready is an answer of that operation, not a fault of it.
   if (path === '/api/health/ready' && response.status === 503) return;
   expect(response.status, asked).toBeLessThan(500);
   if (response.status < 400) return;
   expect(response.headers.get('content-type'), asked).toBe('application/problem+json');
-  const { status, title, detail } = JSON.parse(told) as { status: number; title: string; detail: string };
+  const { status, title, detail } = JSON.parse(received) as { status: number; title: string; detail: string };
   expect(status).toBe(response.status);
   expect(title.length, asked).toBeGreaterThan(3);
   // A sentence, and not what a library says of types.
@@ -94,11 +94,12 @@ describe('every operation of the API, given what is nearly right', () => {
     });
     await fc.assert(
       fc.asyncProperty(asked, async ({ real, body, search }) => {
-        const told = new URLSearchParams();
+        const received = new URLSearchParams();
         search.forEach((value, i) => {
-          if (value !== undefined) told.set(query[i]!.name, typeof value === 'string' ? value : JSON.stringify(value));
+          if (value !== undefined)
+            received.set(query[i]!.name, typeof value === 'string' ? value : JSON.stringify(value));
         });
-        await expectAnswer(method, `${filled(path, real)}${told.size ? `?${told}` : ''}`, body);
+        await expectAnswer(method, `${filled(path, real)}${received.size ? `?${received}` : ''}`, body);
       }),
       { numRuns: 22, seed: 20_261_125 }
     );

@@ -1,7 +1,7 @@
 import { describe, expect, inject, it } from 'vitest';
 import { api } from './browser';
 
-interface Told {
+interface ListedScopes {
   type: string;
   title: string;
   status: number;
@@ -20,10 +20,10 @@ async function refusal(
     ...(body !== undefined && { body, headers })
   });
   expect(response.headers.get('content-type')).toBe('application/problem+json');
-  const told = (await response.json()) as Told;
-  expect(told.status).toBe(response.status);
-  expect(told.detail.length).toBeGreaterThan(15);
-  return told;
+  const received = (await response.json()) as ListedScopes;
+  expect(received.status).toBe(response.status);
+  expect(received.detail.length).toBeGreaterThan(15);
+  return received;
 }
 const brief = async () => (await api<{ id: string }>('POST', '/briefs', { name: 'API' })).id;
 const parse = (text: string) =>
@@ -80,13 +80,13 @@ describe('the API, given awkward input', () => {
 
   it('says when a text holds what the database cannot keep', async () => {
     const id = await brief();
-    const told = await refusal(
+    const received = await refusal(
       'PUT',
       `/briefs/${id}/draft`,
       JSON.stringify({ body: { text: 'a \u0000 b' }, revision: 1 })
     );
-    expect(told).toMatchObject({ status: 422 });
-    expect(told.detail).toContain('can’t be saved');
+    expect(received).toMatchObject({ status: 422 });
+    expect(received.detail).toContain('can’t be saved');
     // Half of a sign, as a text cut in the middle of one ends with, is kept as the sign for what cannot be shown.
     await api('PUT', `/briefs/${id}/draft`, { body: { text: 'title:"❄️ \ud83e" 🧊' }, revision: 1 });
     const kept = await api<{ body: { text: string } }>('GET', `/briefs/${id}/draft`);
@@ -101,9 +101,9 @@ describe('the API, given awkward input', () => {
       ['notes', { ...on, text: 'Called once.' }],
       ['judges/second', { ...on, verdict: 'fit', reason: '' }]
     ] as const) {
-      const told = await refusal('PUT', `/briefs/${id}/${path}`, JSON.stringify(body));
-      expect(told).toMatchObject({ status: 404, title: 'Not there' });
-      expect(told.detail).toContain('Reload the page');
+      const received = await refusal('PUT', `/briefs/${id}/${path}`, JSON.stringify(body));
+      expect(received).toMatchObject({ status: 404, title: 'Not there' });
+      expect(received.detail).toContain('Reload the page');
     }
   });
 });

@@ -64,11 +64,11 @@ describe('figures of harvests, shortlists and watches', () => {
         ['Harvest', 'harvested'],
         ['Shortlist', 'shortlisted']
       ] as const) {
-        const told = await page.getByRole('link', { name: new RegExp(`^${step}`) }).innerText();
+        const received = await page.getByRole('link', { name: new RegExp(`^${step}`) }).innerText();
         seen.note(
           figure,
           `header of ${screen}`,
-          Number(/([\d,]+) (people|listed)/.exec(told)![1]!.replaceAll(',', ''))
+          Number(/([\d,]+) (people|listed)/.exec(received)![1]!.replaceAll(',', ''))
         );
       }
       await page.close();

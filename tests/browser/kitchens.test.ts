@@ -13,7 +13,7 @@ import { judge, walk, type Trial } from './figures-walk';
 
 const { open } = useBrowser();
 
-const told =
+const received =
   'Vendemos hornos para cocinas grandes. Buscamos jefes de cocina en hoteles y empresas de catering de España, Portugal e Italia, de 50 a 500 empleados. Las consultoras no cuentan.';
 
 /** People of the whole market: who cooks and how many sit at table, in the languages of their countries. */
@@ -145,7 +145,7 @@ afterAll(() => service.close());
 
 it('is done from a brief in Spanish to a report whose figures agree', async () => {
   // The brief, read into a persona.
-  const { facts } = personaFromText(told);
+  const { facts } = personaFromText(received);
   const values = (kind: string) => facts.flatMap((fact) => (fact.kind === kind ? [fact.value] : []));
   expect(values('title')).toEqual(['Jefe de cocina']);
   expect(values('industry')).toEqual(['55', '56']);

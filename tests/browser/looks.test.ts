@@ -84,8 +84,8 @@ describe('awkward input to the newer parts of the API', () => {
       body: JSON.stringify(body),
       headers: { 'content-type': 'application/json' }
     });
-    const told = (await response.json()) as { status: number; detail: string };
-    return [told.status, told.detail.length > 15] as const;
+    const received = (await response.json()) as { status: number; detail: string };
+    return [received.status, received.detail.length > 15] as const;
   };
 
   it.each([

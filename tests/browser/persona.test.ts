@@ -191,13 +191,13 @@ describe('customers won', () => {
     // Files of people contacted come through the desk of all files.
     const contacted = page.getByRole('group', { name: 'People already contacted' });
     const desk = page.getByRole('region', { name: 'Import a file of people' });
-    const give = async (text: string, told: RegExp) => {
+    const give = async (text: string, received: RegExp) => {
       await contacted.getByRole('link', { name: 'Import people' }).click();
       await desk
         .locator('input[type=file]')
         .setInputFiles({ name: 'sent.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
       await desk.getByRole('button', { name: 'Import', exact: true }).click();
-      await desk.getByText(told).waitFor();
+      await desk.getByText(received).waitFor();
       await visit(page, `/briefs/${id}/persona`);
       await unfold(page, 'Other exclusions');
     };

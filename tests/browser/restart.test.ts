@@ -137,9 +137,9 @@ describe('a harvest at all places with faults, its server killed in the middle',
     const numbers: number[] = [];
     for (let last = false; !last;) {
       const after = numbers.length ? `?after=${numbers.at(-1)}` : '';
-      const told = await api<{ people: { number: number }[]; last: boolean }>('GET', `${path}/people${after}`);
-      numbers.push(...told.people.map(({ number }) => number));
-      ({ last } = told);
+      const received = await api<{ people: { number: number }[]; last: boolean }>('GET', `${path}/people${after}`);
+      numbers.push(...received.people.map(({ number }) => number));
+      ({ last } = received);
     }
     expect(new Set(numbers).size).toBe(numbers.length);
     expect(numbers).toHaveLength(done.people);

@@ -16,16 +16,16 @@ async function judgedBrief(name: string, fits: number) {
     sourceId: 'quillbank',
     sampleSize: 40
   });
-  let told: { state: string; sample: { person: { id: string; name: string } }[] };
+  let received: { state: string; sample: { person: { id: string; name: string } }[] };
   do {
     await new Promise((done) => setTimeout(done, 100));
-    told = await api('GET', `/briefs/${brief.id}/trials/${trial.id}`);
-  } while (told.state !== 'done');
-  const verdicts = told.sample
+    received = await api('GET', `/briefs/${brief.id}/trials/${trial.id}`);
+  } while (received.state !== 'done');
+  const verdicts = received.sample
     .slice(0, fits)
     .map(({ person }) => ({ sourceId: 'quillbank', personId: person.id, verdict: 'fit', revision: 0 }));
   if (verdicts.length) await api('PUT', `/briefs/${brief.id}/verdict-lists`, { verdicts });
-  return { id: brief.id, trial: trial.id, people: told.sample.map(({ person }) => person) };
+  return { id: brief.id, trial: trial.id, people: received.sample.map(({ person }) => person) };
 }
 
 describe('a shortlist', () => {

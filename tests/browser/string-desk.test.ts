@@ -109,12 +109,12 @@ describe('problems of a string', () => {
     expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
     for (const [code, text, message, fix, mended] of shown) {
       await writeString(page, text);
-      const told = problems(page).getByRole('listitem').filter({ hasText: message }).first();
-      await told.waitFor().catch(() => {
+      const received = problems(page).getByRole('listitem').filter({ hasText: message }).first();
+      await received.waitFor().catch(() => {
         throw new Error(`${code} is not told of ${text.slice(0, 60)}`);
       });
       if (!fix) continue;
-      await told.getByRole('button', { name: fix, exact: true }).click();
+      await received.getByRole('button', { name: fix, exact: true }).click();
       expect([code, await stringText(page)]).toEqual([code, mended]);
     }
   });
@@ -371,10 +371,10 @@ describe('the editor', () => {
       )
       .waitFor();
     await page.locator('.cm-line').getByText('"quality manager"').first().hover();
-    const told = page.locator('.cm-matches');
-    await told.getByText('People whose current title has “quality manager”.').waitFor();
-    await told.getByText(/^Harrow Guild: [≈\d]/).waitFor();
-    await told.getByText(/^Marlow Register: \d/).waitFor();
+    const received = page.locator('.cm-matches');
+    await received.getByText('People whose current title has “quality manager”.').waitFor();
+    await received.getByText(/^Harrow Guild: [≈\d]/).waitFor();
+    await received.getByText(/^Marlow Register: \d/).waitFor();
     await more(page, 'Shorten');
     await waitForText(page, 'title:"quality manager" AND pharma');
     await more(page, 'On one line');
@@ -511,8 +511,8 @@ describe('a sheet of one’s own', () => {
       .waitFor();
     await expectAccessible(page);
     const leaveOut = panel.getByRole('button', { name: 'Exclude the others: qa as quality assurance of goods' });
-    const told = await leaveOut.locator('..').innerText();
-    const promised = /[\d,]+ with other meanings stay/.exec(told)![0];
+    const received = await leaveOut.locator('..').innerText();
+    const promised = /[\d,]+ with other meanings stay/.exec(received)![0];
     await leaveOut.click();
     await page.waitForFunction(() => document.querySelector('.cm-content')?.textContent?.includes('selenium'));
     await panel.getByText(promised).first().waitFor();

@@ -26,8 +26,8 @@ async function importFile(text: string, into: string | null): Promise<string> {
     into
   });
   for (let i = 0; i < 200; i++) {
-    const told = await api<{ state: string; sourceId: string | null }>('GET', `/imports/${id}`);
-    if (told.state === 'done') return told.sourceId!;
+    const received = await api<{ state: string; sourceId: string | null }>('GET', `/imports/${id}`);
+    if (received.state === 'done') return received.sourceId!;
     await new Promise((done) => setTimeout(done, 100));
   }
   throw new Error('the import never ended');
@@ -91,7 +91,7 @@ describe('a watch', () => {
     const [watch] = (await api<{ name: string; feed: string }[]>('GET', '/watches')).filter(
       ({ name }) => name === 'Visitors who do quality'
     );
-    const told = await page.evaluate(async (feed) => {
+    const received = await page.evaluate(async (feed) => {
       const atom = await (await fetch(`/api/feeds/${feed}?form=atom`)).text();
       const json = (await (await fetch(`/api/feeds/${feed}?form=json`)).json()) as { items: unknown[] };
       const read = new DOMParser().parseFromString(atom, 'application/xml');
@@ -103,8 +103,8 @@ describe('a watch', () => {
         items: json.items.length
       };
     }, watch!.feed);
-    expect(told).toMatchObject({ broken: false, root: 'http://www.w3.org/2005/Atom feed', ids: 3, items: 3 });
-    expect(told.titles).toContain('New: Eva Watched');
+    expect(received).toMatchObject({ broken: false, root: 'http://www.w3.org/2005/Atom feed', ids: 3, items: 3 });
+    expect(received.titles).toContain('New: Eva Watched');
     await inbox.getByRole('button', { name: 'Mark all as read' }).first().click();
     await expect.poll(() => inbox.getByText(/\d+ unread/).count()).toBe(0);
     await inbox.getByRole('button', { name: 'Delete' }).first().click();

@@ -119,7 +119,7 @@ describe('the wording table', () => {
         .locator('input[type=file]')
         .setInputFiles({ name: 'w.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
     await give('title,wording\nHead of Quality,Keeper of Goodness\nNobody,Nothing\n');
-    await page.getByText('w.csv: wordings of 1 title imported; 1 title is not in the persona.').waitFor();
+    await page.getByText('w.csv: wordings of 1 title imported; 1 title isn’t in the persona.').waitFor();
     await page.getByText('"Keeper of Goodness"').waitFor();
     await give('a,b\n1,2\n');
     await page.getByText(/needs a header row with the columns title and wording.*Nothing was changed/).waitFor();

@@ -16,7 +16,7 @@ const facts = fc.record(
   { requiredKeys: [] }
 );
 const key = fc.constantFrom('a', 'b', 'c', 'd', 'e');
-const told = fc.dictionary(key, facts).map((one) => new Map(Object.entries(one as Record<string, Facts>)));
+const received = fc.dictionary(key, facts).map((one) => new Map(Object.entries(one as Record<string, Facts>)));
 const knownOf = fc
   .dictionary(key, fc.record({ present: fc.boolean(), facts }))
   .map((one) => new Map(Object.entries(one as Record<string, Known>)));
@@ -24,7 +24,7 @@ const knownOf = fc
 describe('differences', () => {
   it('applied to the earlier set give the later one', () => {
     fc.assert(
-      fc.property(knownOf, told, (known, now) => {
+      fc.property(knownOf, received, (known, now) => {
         const after = applyDifferences(known, differences(known, now));
         expect(new Set([...after].filter(([, { present }]) => present).map(([name]) => name))).toEqual(
           new Set(now.keys())
@@ -154,18 +154,18 @@ describe('a drift of precision', () => {
     every: number,
     worlds: number
   ) => {
-    let told = 0;
+    let received = 0;
     for (let world = 0; world < worlds; world++) {
       const luck = seededRandom(`${seed} ${world}`);
       const was = counted(drawn(luck, before, 0.7));
       const all = verdicts(luck);
       for (let seen = every; seen <= all.length; seen += every)
         if (driftOf(was, all.slice(0, seen)) === 'worse') {
-          told++;
+          received++;
           break;
         }
     }
-    return told / worlds;
+    return received / worlds;
   };
 
   it.each([10, 40, 100])('raises at most 5%% false alarms over 26 looks, after %i verdicts before', (before) => {

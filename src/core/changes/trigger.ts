@@ -3,12 +3,12 @@ import type { Person } from '../people/person';
 import {
   bothOf,
   eitherOf,
-  everythingTold,
+  everythingListed,
   exactMatching,
   notOf,
   truthReader,
   type Matching,
-  type Told,
+  type ListedScopes,
   type Truth
 } from '../semantics';
 import { factsOf } from './watched';
@@ -28,7 +28,7 @@ export interface Trigger {
 export interface Before {
   before: Person | null;
   now: Person;
-  told?: Told;
+  told?: ListedScopes;
   /** Days since somebody who leads came to their firm; null where no source tells. */
   leaders?: number | null;
 }
@@ -129,9 +129,9 @@ function readTerm(term: Term, asked: Asked | undefined, matching: Matching): (of
   if (asked === 'changed') {
     const field = (term as { text: string }).text.toLowerCase() as WatchedField;
     return ({ before, now }) => {
-      const [then, told] = [before && factsOf(before)[field], factsOf(now)[field]];
-      if (!then || !told) return 'unknown';
-      return then === told ? 'not met' : 'met';
+      const [then, listed] = [before && factsOf(before)[field], factsOf(now)[field]];
+      if (!then || !listed) return 'unknown';
+      return then === listed ? 'not met' : 'met';
     };
   }
   if (asked === 'grown' || asked === 'leaders') {
@@ -147,12 +147,12 @@ function readTerm(term: Term, asked: Asked | undefined, matching: Matching): (of
           : 'not met';
     };
   }
-  const readers = new Map<Told, (person: Person) => Truth>();
-  return ({ before, now, told = everythingTold }) => {
+  const readers = new Map<ListedScopes, (person: Person) => Truth>();
+  return ({ before, now, told: listed = everythingListed }) => {
     const person = asked === 'was' ? before : now;
     if (!person) return 'unknown';
-    let reader = readers.get(told);
-    if (!reader) readers.set(told, (reader = truthReader(term, told, matching)));
+    let reader = readers.get(listed);
+    if (!reader) readers.set(listed, (reader = truthReader(term, listed, matching)));
     return reader(person);
   };
 }

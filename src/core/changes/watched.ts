@@ -37,7 +37,7 @@ export function steadyFacts(before: Facts, now: Facts, thresholds: Thresholds): 
 export function factsOf(person: Person): Facts {
   const job = presentJob(person);
   const mail = person.contact?.find((text) => isMail(text.trim()));
-  const told: Record<WatchedField, string | undefined> = {
+  const listed: Record<WatchedField, string | undefined> = {
     title: job?.title,
     company: job?.company,
     country: person.country && countryName(person.country),
@@ -46,5 +46,5 @@ export function factsOf(person: Person): Facts {
     mail: mail?.trim().toLowerCase(),
     name: person.name
   };
-  return Object.fromEntries(Object.entries(told).filter(([, value]) => value)) as Facts;
+  return Object.fromEntries(Object.entries(listed).filter(([, value]) => value)) as Facts;
 }

@@ -3,7 +3,7 @@ import { rangeOf } from '../semantics/matches';
 import { exactMatching, type Matching } from '../semantics/exact-matching';
 import { keyOf } from '../language/key';
 import { isTerm, type And, type Phrase, type Query, type Range, type Term, type Word } from '../language/query';
-import type { Told } from '../semantics/truth';
+import type { ListedScopes } from '../semantics/truth';
 import {
   isNumberFact,
   isTextScope,
@@ -168,15 +168,15 @@ export class PeopleIndex {
    * certain ones too, and all whom nothing told contradicts. `ofTerm` gives the readings of a term where they are others
    * than what is told makes them. Shared: not to be changed.
    */
-  readings(query: Query, told: Told, ofTerm: (term: Term) => Readings | null = () => null): Readings {
+  readings(query: Query, listed: ListedScopes, ofTerm: (term: Term) => Readings | null = () => null): Readings {
     if (isTerm(query)) {
       const given = ofTerm(query);
       if (given) return given;
       const certain = this.rows(query);
-      return { certain, possible: this.leftOpen(query, certain, told) };
+      return { certain, possible: this.leftOpen(query, certain, listed) };
     }
     const parts = query.kind === 'not' ? [query.part] : query.parts;
-    const sides = parts.map((part) => this.readings(part, told, ofTerm));
+    const sides = parts.map((part) => this.readings(part, listed, ofTerm));
     // Where nothing is left open the sets of the whole are kept, and counted as ever.
     if (sides.every(({ certain, possible }) => certain === possible)) {
       const certain = this.rows(query);
@@ -192,12 +192,12 @@ export class PeopleIndex {
     return { certain: combined('certain'), possible: combined('possible') };
   }
 
-  private leftOpen(term: Term, met: Bitmap, told: Told): Bitmap {
+  private leftOpen(term: Term, met: Bitmap, listed: ListedScopes): Bitmap {
     const range = rangeOf(term);
     const { scope } = term;
     if (range === 'never' || (range && (range.low ?? -Infinity) > (range.high ?? Infinity))) return met;
     if (range === null && !sequencesOf(term as Word | Phrase, this.matching)(fieldOf(scope)).keys.length) return met;
-    if (isTextScope(scope)) return told.has(scope) ? met : this.everybody;
+    if (isTextScope(scope)) return listed.has(scope) ? met : this.everybody;
     const unknown = this.lacking(scope);
     if (!countBits(unknown)) return met;
     const key = `${keyOf(term)}?`;

@@ -14,20 +14,20 @@ const usual = bucketsFrom('1–9; 10–49; 50–249; 250–999; 1000+') as {
 
 describe('named ranges', () => {
   it('tell their bounds by their names, as places write them', () => {
-    const told = (label: string) => {
+    const received = (label: string) => {
       const bucket = bucketOf(label);
       return bucket && [bucket.low, bucket.high];
     };
-    expect(told('10–49')).toEqual([10, 49]);
-    expect(told('1,001 - 5,000 employees')).toEqual([1001, 5000]);
-    expect(told('10.001+')).toEqual([10_001, null]);
-    expect(told('> 500')).toEqual([501, null]);
-    expect(told('≥ 500')).toEqual([500, null]);
-    expect(told('up to 9')).toEqual([null, 9]);
-    expect(told('< 10')).toEqual([null, 9]);
-    expect(told('50 bis 249 Mitarbeiter')).toEqual([50, 249]);
-    expect(told('1')).toEqual([1, 1]);
-    expect(told('large')).toBeNull();
+    expect(received('10–49')).toEqual([10, 49]);
+    expect(received('1,001 - 5,000 employees')).toEqual([1001, 5000]);
+    expect(received('10.001+')).toEqual([10_001, null]);
+    expect(received('> 500')).toEqual([501, null]);
+    expect(received('≥ 500')).toEqual([500, null]);
+    expect(received('up to 9')).toEqual([null, 9]);
+    expect(received('< 10')).toEqual([null, 9]);
+    expect(received('50 bis 249 Mitarbeiter')).toEqual([50, 249]);
+    expect(received('1')).toEqual([1, 1]);
+    expect(received('large')).toBeNull();
     expect(bucketsFrom('1–9; large')).toEqual({ unread: 'large' });
     expect(bucketsFrom(' ')).toEqual({ buckets: [] });
   });

@@ -11,7 +11,7 @@ import { print } from '../language/print';
 import { truthReader } from '../semantics/truth';
 import { render } from './render';
 import { overLimit, readSearch, useOf } from './search';
-import { toldBy, type Sheet } from './sheet';
+import { listedBy, type Sheet } from './sheet';
 import { harrowGuild, lanternfield, marlowRegister, quillbank, sheets } from './sheets';
 
 const shipped = fc.constantFrom(...sheets, importedSheet('file', 'File'));
@@ -211,14 +211,14 @@ describe('the law with what is not told', () => {
         if (rendering.exactness === 'impossible') return;
         asked++;
         const matching = matchingOf(sheet.matching);
-        const told = toldBy(sheet);
+        const received = listedBy(sheet);
         const answers = rendering.searches.map((search) => {
           const read = readSearch(search, sheet);
           return { said: 0, people: read ? list.filter(matcher(read, matching)) : list };
         });
         const brought = new Map(answers.flatMap(({ people }) => people).map((person) => [person.id, person]));
         const outcome = gather(rendering, answers, { ...sheet, counting: { kind: 'exact' } });
-        const truth = rendering.leftover && truthReader(rendering.leftover, told, matching);
+        const truth = rendering.leftover && truthReader(rendering.leftover, received, matching);
         const values = new Map([...brought].map(([id, person]) => [id, truth ? truth(person) : 'met']));
         const ids = (wanted: string[]) => [...values].flatMap(([id, value]) => (wanted.includes(value) ? [id] : []));
         expect(outcome.people.map(({ id }) => id).sort()).toEqual(ids(['met', 'unknown']).sort());
@@ -229,7 +229,7 @@ describe('the law with what is not told', () => {
         const kept = new Set(outcome.people.map(({ id }) => id));
         for (const person of list) if (matcher(query, matching)(person)) expect(kept.has(person.id)).toBe(true);
         // Whoever is certain by all that is told is brought, and is certain here too.
-        const whole = truthReader(query, told, matching);
+        const whole = truthReader(query, received, matching);
         for (const person of list)
           if (whole(person) === 'met') expect(kept.has(person.id) && !outcome.open.has(person.id)).toBe(true);
         open += outcome.open.size;

@@ -6,7 +6,7 @@ import { apart, coverOf, cross, everybody, gathered, merge, planFor, type Plan }
 import { noUse, useOf, writeSearch, type Draft, type Use } from './search';
 import type { Search } from './search-schema';
 import { limitOf, limitWords, shareOut, type SharedOut } from './share-out';
-import { toldBy, type Box, type Sheet } from './sheet';
+import { listedBy, type Box, type Sheet } from './sheet';
 import { mayBeUnknown } from '../semantics/truth';
 import { own } from './own';
 
@@ -78,9 +78,9 @@ function conjunctsOf(query: Query): readonly Query[] {
  * everybody is asked all of it where nothing else is left to ask.
  */
 function renderScoped(query: Query, box: Box, sheet: Sheet): Rendering {
-  const told = toldBy(sheet);
+  const listed = listedBy(sheet);
   const conjuncts = conjunctsOf(query);
-  const left = conjuncts.filter((conjunct) => mayBeUnknown(conjunct, told));
+  const left = conjuncts.filter((conjunct) => mayBeUnknown(conjunct, listed));
   const asked = conjuncts.filter((conjunct) => !left.includes(conjunct));
   const all = !asked.length && !sheet.listsAll;
   const whole = all || !left.length;

@@ -4,7 +4,7 @@ import { matchingSchema } from '../semantics/matching-schema';
 import { scopes, textScopes, type Scope } from '../language/scopes';
 import { scopeSchema } from '../language/scope-schema';
 import { maxOwn } from '../people/own-fields';
-import type { Told } from '../semantics/truth';
+import type { ListedScopes } from '../semantics/truth';
 
 const count = z
   .number({ error: 'is written in digits' })
@@ -137,12 +137,12 @@ export const sheetSchema = z.object({
 export type Sheet = z.infer<typeof sheetSchema>;
 
 /** What a sheet's source tells, as the three-valued reading takes it. Worked out once for each sheet. */
-export function toldBy(sheet: Pick<Sheet, 'tells'>): Told {
-  let told = toldSets.get(sheet.tells);
-  if (!told) toldSets.set(sheet.tells, (told = new Set(sheet.tells)));
-  return told;
+export function listedBy(sheet: Pick<Sheet, 'tells'>): ListedScopes {
+  let listed = listedSets.get(sheet.tells);
+  if (!listed) listedSets.set(sheet.tells, (listed = new Set(sheet.tells)));
+  return listed;
 }
-const toldSets = new WeakMap<readonly Scope[], Told>();
+const listedSets = new WeakMap<readonly Scope[], ListedScopes>();
 
 export type Box = Sheet['boxes'][number];
 export type Fact = Sheet['facts'][number];

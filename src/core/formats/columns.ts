@@ -52,9 +52,9 @@ const shapes: [ColumnField, (cell: string) => boolean][] = [
 ];
 /** What a column holds by its cells alone: nearly all of them have the shape, and there are some. */
 function byCells(cells: readonly string[]): ColumnField | null {
-  const told = cells.map((cell) => cell.trim()).filter(Boolean);
-  if (!told.length) return null;
-  return shapes.find(([, holds]) => told.filter(holds).length >= 0.8 * told.length)?.[0] ?? null;
+  const reply = cells.map((cell) => cell.trim()).filter(Boolean);
+  if (!reply.length) return null;
+  return shapes.find(([, holds]) => reply.filter(holds).length >= 0.8 * reply.length)?.[0] ?? null;
 }
 /** Fields that their cells show beyond doubt: a heading that says otherwise is wrong. */
 const beyondDoubt: ReadonlySet<ColumnField> = new Set(['mail', 'url']);

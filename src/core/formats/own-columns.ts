@@ -70,12 +70,12 @@ const mostly = 0.6;
 
 /** What a column that matches no field holds, by its cells: dates, yes or no, numbers, or else texts. */
 export function guessOwnColumn(cells: readonly string[]): OwnColumn {
-  const told = cells.map((cell) => cell.trim()).filter(Boolean);
-  const share = (column: OwnColumn) => told.filter((cell) => readers[column](cell) !== null).length / told.length;
-  const isCode = told.some((cell) => /^0\d|^\+/.test(cell));
-  if (!told.length) return 'ownText';
+  const reply = cells.map((cell) => cell.trim()).filter(Boolean);
+  const share = (column: OwnColumn) => reply.filter((cell) => readers[column](cell) !== null).length / reply.length;
+  const isCode = reply.some((cell) => /^0\d|^\+/.test(cell));
+  if (!reply.length) return 'ownText';
   if (share('ownDate') >= mostly) return 'ownDate';
-  if (told.some((cell) => !/^\d$/.test(cell)) && share('ownYesNo') === 1) return 'ownYesNo';
+  if (reply.some((cell) => !/^\d$/.test(cell)) && share('ownYesNo') === 1) return 'ownYesNo';
   return share('ownNumber') >= mostly && !isCode ? 'ownNumber' : 'ownText';
 }
 

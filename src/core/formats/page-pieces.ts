@@ -33,17 +33,17 @@ const placeNames: ReadonlySet<string> = new Set(places.map(({ name }) => fold(na
 const isPlaceWord = (text: string) => placeNames.has(fold(text)) || countryCode(text) !== undefined;
 const areaWords = /\b(?:area|region|metropolitan|greater|und umgebung|et périphérie|county|omegn)\b/gi;
 
-const remembered: Map<string, unknown>[] = [];
+const lineMemos: Map<string, unknown>[] = [];
 /** The same answer for the same text, for as long as a page is read: a piece of it is looked at from many sides. */
 function once<T>(tell: (text: string) => T): (text: string) => T {
   const known = new Map<string, T>();
-  remembered.push(known);
+  lineMemos.push(known);
   return (text) => {
     const answer = known.get(text);
     if (answer !== undefined || known.has(text)) return answer as T;
-    const told = tell(text);
-    known.set(text, told);
-    return told;
+    const reply = tell(text);
+    known.set(text, reply);
+    return reply;
   };
 }
 
@@ -156,5 +156,5 @@ const numberIn = once((text): { found: string; at: number } | null => {
 
 /** Forgets what was found out of the pieces of a page. */
 export function forgetPieces(): void {
-  for (const known of remembered) known.clear();
+  for (const known of lineMemos) known.clear();
 }

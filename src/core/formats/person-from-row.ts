@@ -28,7 +28,7 @@ export function personFromRow(
   key: string,
   ownNames: readonly (string | null)[] = []
 ): RowResult {
-  const cell = (field: ColumnField) => told(textOf(cells[mapping.indexOf(field)]));
+  const cell = (field: ColumnField) => reply(textOf(cells[mapping.indexOf(field)]));
   const whole = cells[mapping.indexOf('person')];
   if (whole !== undefined && whole !== null && typeof whole === 'object') return checked(whole, key);
 
@@ -36,10 +36,10 @@ export function personFromRow(
   if (!name) return { error: 'The name is empty.' };
   const faults: CellFault[] = [];
   /** What a cell reads as; null is no such thing, and told. */
-  const read = <T>(field: ColumnField, as: (text: string) => T | null | undefined, told: (text: string) => string) => {
+  const read = <T>(field: ColumnField, as: (text: string) => T | null | undefined, reply: (text: string) => string) => {
     const text = cell(field);
     const value = text ? as(text) : undefined;
-    if (value === null) faults.push({ field, message: told(cut(text)) });
+    if (value === null) faults.push({ field, message: reply(cut(text)) });
     return value ?? undefined;
   };
   const headcount = read(
@@ -60,7 +60,7 @@ export function personFromRow(
   const own: Record<string, OwnValue> = {};
   mapping.forEach((field, i) => {
     const name = ownNames[i];
-    const text = told(textOf(cells[i]));
+    const text = reply(textOf(cells[i]));
     if (!isOwnColumn(field) || !name || !text) return;
     const value = readOwn(field, text);
     if ('value' in value) own[name] = value.value;
@@ -107,7 +107,7 @@ function checked(raw: object, key: string, faults: CellFault[] = []): RowResult 
 }
 
 /** Nothing, where a cell says that nothing is known. */
-const told = (text: string) =>
+const reply = (text: string) =>
   /^(?:n\/?a|n\.a\.|none|null|unknown|ukendt|ukjent|okänd|onbekend|inconnu|unbekannt|k\. ?a\.|desconocido|desconhecido|sconosciuto|nieznane?|b\/d|tuntematon|neznámé|[-–—?.#]+)$/i.test(
     text
   )

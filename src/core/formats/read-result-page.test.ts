@@ -78,7 +78,7 @@ describe('people read out of result pages', () => {
       ['all', [...before, ...later]]
     ] as const) {
       const { fields, wrong } = measure(some);
-      console.log(`result pages, ${what}: ${some.length}\n${fields.map(({ told }) => told).join('\n')}`);
+      console.log(`result pages, ${what}: ${some.length}\n${fields.map(({ told: received }) => received).join('\n')}`);
       if (what === 'written after the code') console.log(wrong.join('\n'));
       if (what === 'all')
         for (const { precision, recall } of fields) {

@@ -86,8 +86,8 @@ function readLines(lines: readonly string[]): PageRow[] {
       continue;
     }
     if (noise.test(line)) continue;
-    const [, label, told] = (mayHaveLabel.test(line) && labelled.exec(line)) || [];
-    const says = told?.trim() || undefined;
+    const [, label, reply] = (mayHaveLabel.test(line) && labelled.exec(line)) || [];
+    const says = reply?.trim() || undefined;
     const several = says !== undefined && /\S@\S/.test(says) && phoneIn(says) !== null;
     const field = label !== undefined && !several ? fieldOfLabel(label.trim()) : undefined;
     if (says !== undefined && field) {

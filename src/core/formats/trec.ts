@@ -51,11 +51,11 @@ export const writeQrels = (rows: readonly QrelsRow[]): string =>
 
 /** Reads qrels back: above 0 is a fit, 0 a miss, below 0 unsure. */
 export const readQrels = (text: string): TrecReading<QrelsRow> =>
-  readLines(text, 4, ([, , document, told]) => {
+  readLines(text, 4, ([, , document, reply]) => {
     const record = recordOf(document!);
     if (!record) return 'the document is not written source/record';
-    if (!/^-?\d+$/.test(told!)) return 'the relevance is no whole number';
-    const value = Number(told);
+    if (!/^-?\d+$/.test(reply!)) return 'the relevance is no whole number';
+    const value = Number(reply);
     return { ...record, verdict: value > 0 ? 'fit' : value === 0 ? 'miss' : 'unsure' };
   });
 

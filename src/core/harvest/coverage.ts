@@ -34,8 +34,8 @@ export function missingRows(all: readonly SliceState[]): Interval {
   const came = slices.reduce((sum, { fresh }) => sum + fresh, 0);
   const wholes = slices.filter(({ parent }) => parent === null).map((slice) => reachOf(slice, children, came));
   const missing = wholes.reduce((sum, one) => sum + one.missing.high, 0);
-  const told = wholes.flatMap(({ reported }) => reported ?? []);
-  const whole = told.length < wholes.length ? Infinity : told.reduce((sum, { high }) => sum + high, 0);
+  const reply = wholes.flatMap(({ reported }) => reported ?? []);
+  const whole = reply.length < wholes.length ? Infinity : reply.reduce((sum, { high }) => sum + high, 0);
   const high = Math.max(0, Math.min(missing, whole - came));
   // Whoever is missing from one search may have come by another.
   const low = Math.max(0, ...wholes.map((one) => one.missing.low - (came - one.fresh)));

@@ -65,9 +65,9 @@ function written(value: string | undefined): string | undefined {
 }
 
 /** How many of the rows seen have each value, the most frequent first. */
-function sharesOf(scope: NamedFact, seen: readonly Person[], told: readonly string[] | null): Map<string, number> {
+function sharesOf(scope: NamedFact, seen: readonly Person[], reply: readonly string[] | null): Map<string, number> {
   const counts = new Map<string, number>();
-  const chosen = told && new Map(told.map((value) => [value.toLowerCase(), value]));
+  const chosen = reply && new Map(reply.map((value) => [value.toLowerCase(), value]));
   for (const person of seen) {
     const value = written(valueOf[scope](person));
     const known = value === undefined || !chosen ? value : chosen.get(value.toLowerCase());
@@ -133,11 +133,11 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
   const known = new Map(all.map((value) => [value, (counts.get(value) ?? 0) * per]));
   const bins = binsOf(known, most, limit);
   if (bins.length < 2) return null;
-  const told = all.reduce((sum, value) => sum + (counts.get(value) ?? 0), 0);
+  const reply = all.reduce((sum, value) => sum + (counts.get(value) ?? 0), 0);
   return {
     by: { kind: 'values', scope },
     parts: partsOf(search, scope, bins),
-    lost: { scope, expected: (seen.length - told) * per }
+    lost: { scope, expected: (seen.length - reply) * per }
   };
 }
 

@@ -119,18 +119,18 @@ const isBracketed = (parts: readonly Outline[], text: string): boolean => {
 
 /** The innermost bracket around each of some places, and the scope that words have there; what is set aside opens none. */
 function bracketsAround(text: string, muted: readonly Span[]): { bracket: Span | null; scope: Scope }[] {
-  const told = muted.map(() => ({ bracket: null as Span | null, scope: 'any' as Scope }));
+  const reply = muted.map(() => ({ bracket: null as Span | null, scope: 'any' as Scope }));
   const open: { from: number; scope: Scope; holds: number[] }[] = [{ from: -1, scope: 'any', holds: [] }];
   const close = (to: number) => {
     const { from, holds } = open.pop()!;
-    for (const one of holds) told[one]!.bracket = { from, to };
+    for (const one of holds) reply[one]!.bracket = { from, to };
   };
   let quoted = false;
   let next = 0;
   for (let i = 0; i < text.length; i++) {
     if (!quoted && i === muted[next]?.from) {
       open.at(-1)!.holds.push(next);
-      told[next]!.scope = open.at(-1)!.scope;
+      reply[next]!.scope = open.at(-1)!.scope;
       i = muted[next++]!.to - 1;
     } else if (quote.test(text[i]!)) quoted = !quoted;
     else if (!quoted && text[i] === '(') {
@@ -139,7 +139,7 @@ function bracketsAround(text: string, muted: readonly Span[]): { bracket: Span |
     } else if (!quoted && text[i] === ')' && open.length > 1) close(i + 1);
   }
   while (open.length > 1) close(text.length);
-  return told;
+  return reply;
 }
 const quote = /["“”„‟«»″]/;
 

@@ -116,9 +116,9 @@ describe('every fix', () => {
           tried.set(problem.code, (tried.get(problem.code) ?? 0) + 1);
           const mended = applyEdits(text, problem.fix.edits);
           const after = readString(mended).problems;
-          const told = JSON.stringify({ text, problem: problem.code, fix: problem.fix.label, mended, after });
-          expect(times(after, problem), told).toBeLessThan(times(problems, problem));
-          expect(errors(after), told).toBeLessThanOrEqual(errors(problems));
+          const received = JSON.stringify({ text, problem: problem.code, fix: problem.fix.label, mended, after });
+          expect(times(after, problem), received).toBeLessThan(times(problems, problem));
+          expect(errors(after), received).toBeLessThanOrEqual(errors(problems));
           if (/^not$/i.test(text.slice(problem.from, problem.to))) continue;
           const { edits } = problem.fix;
           const was = wantedAt(text).filter(({ from, to }) =>
@@ -128,7 +128,7 @@ describe('every fix', () => {
             from +
             edits.reduce((sum, edit) => sum + (edit.to <= from ? edit.insert.length - edit.to + edit.from : 0), 0);
           const is = new Map(wantedAt(mended).map((term) => [term.from, term.wanted]));
-          for (const { from, wanted } of was) expect(is.get(shifted(from)), told).toBe(wanted);
+          for (const { from, wanted } of was) expect(is.get(shifted(from)), received).toBe(wanted);
         }
       }),
       { numRuns: 5000 }

@@ -43,7 +43,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   ) => {
     if (at) found.push({ code, severity, from: at.from, to: at.to, message, ...(fix && { fix }) });
   };
-  const told = new Set<Query>();
+  const reply = new Set<Query>();
   repeatsAndCovered();
   againstExclusions();
   constants();
@@ -60,7 +60,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
         if (part.kind !== 'word' && part.kind !== 'phrase') return;
         const key = `${part.kind} ${part.scope} ${part.kind === 'word' && part.prefix} ${fold(part.text)}`;
         if (seen.has(key)) {
-          told.add(part);
+          reply.add(part);
           say(
             'repeated-term',
             'hint',
@@ -73,8 +73,8 @@ export function meaningProblems(text: string, query: Query): Problem[] {
       });
       if (group.kind !== 'or') continue;
       for (const [long, by] of coveredTerms(group.parts, 'or', 'any source')) {
-        if (told.has(long)) continue;
-        told.add(long);
+        if (reply.has(long)) continue;
+        reply.add(long);
         say(
           'covered-wording',
           'hint',
@@ -137,8 +137,8 @@ export function meaningProblems(text: string, query: Query): Problem[] {
     let decided = 0;
     for (const place of places(query)) {
       const part = place.query;
-      if (place.around && told.has(place.around.query)) {
-        told.add(part);
+      if (place.around && reply.has(place.around.query)) {
+        reply.add(part);
         continue;
       }
       if (isTerm(part) || part.kind === 'not' || part.set) continue;
@@ -148,7 +148,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
       decided++;
       const constant = homes.size > 1 ? 'never' : part.parts.every(isNever) ? null : constantOf(part);
       if (constant !== 'never' && constant !== 'always') continue;
-      told.add(part);
+      reply.add(part);
       if (constant === 'never')
         say(
           'never-matches',
@@ -221,17 +221,17 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   function values() {
     for (const { term } of terms(query)) {
       if (term.kind === 'range' || !term.at || term.set) continue;
-      const told =
+      const reply =
         term.scope === 'country' ? noCountry(term) : term.scope === 'industry' ? noIndustry(term) : noListedValue(term);
-      if (!told) continue;
+      if (!reply) continue;
       const place = valuePlace(term.at, term.text);
       say(
         'unknown-value',
         'warning',
         term.at,
-        told.message,
-        told.write !== null && place
-          ? { label: problemWords['unknown-value'].fix(told.write), edits: [{ ...place, insert: told.write }] }
+        reply.message,
+        reply.write !== null && place
+          ? { label: problemWords['unknown-value'].fix(reply.write), edits: [{ ...place, insert: reply.write }] }
           : undefined
       );
     }

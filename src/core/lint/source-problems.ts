@@ -9,13 +9,13 @@ import { sequenceOf } from '../semantics/leaf';
 import { type Matching } from '../semantics/exact-matching';
 import { matchingOf } from '../semantics/matching';
 import { isTextScope, type Scope } from '../language/scopes';
-import type { Told } from '../semantics/truth';
+import type { ListedScopes } from '../semantics/truth';
 import { tokenKeys } from '../language/tokens';
 import { readBox } from '../dialect/box-text';
 import type { Rendering } from '../dialect/render';
 import { rescope } from '../dialect/search';
 import { mainBox } from '../dialect/search-text';
-import { toldBy, type Sheet } from '../dialect/sheet';
+import { listedBy, type Sheet } from '../dialect/sheet';
 import { offersValue } from '../dialect/offered-values';
 import { nearestIndustries } from '../people/industries';
 
@@ -123,11 +123,11 @@ function asTyped(text: string): string {
  * it can be at best (found in what is told, or never certain), and the part is asked whether it can be met at all.
  */
 function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at: Query['at'] } | null {
-  const told = toldBy(sheet);
+  const listed = listedBy(sheet);
   const matching = matchingOf(sheet.matching);
   for (const part of leftover?.kind === 'and' ? leftover.parts : leftover ? [leftover] : []) {
-    if (canBeCertain(part, true, told, matching)) continue;
-    const scopes = [...new Set([...terms(part)].map(({ term }) => term.scope).filter((scope) => !told.has(scope)))];
+    if (canBeCertain(part, true, listed, matching)) continue;
+    const scopes = [...new Set([...terms(part)].map(({ term }) => term.scope).filter((scope) => !listed.has(scope)))];
     // What can be met by nobody whatever is told is pointed out elsewhere.
     if (scopes.length) return { scopes, at: part.at ?? [...terms(part)].find(({ term }) => term.at)?.term.at };
   }
@@ -135,17 +135,17 @@ function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at
 }
 
 /** Whether some record of a source can meet a query (or, unwanted, be certain not to). */
-function canBeCertain(query: Query, wanted: boolean, told: Told, matching: Matching): boolean {
-  if (query.kind === 'not') return canBeCertain(query.part, !wanted, told, matching);
+function canBeCertain(query: Query, wanted: boolean, listed: ListedScopes, matching: Matching): boolean {
+  if (query.kind === 'not') return canBeCertain(query.part, !wanted, listed, matching);
   if (query.kind === 'and' || query.kind === 'or') {
     const every = (query.kind === 'and') === wanted;
-    const parts = query.parts.map((part) => canBeCertain(part, wanted, told, matching));
+    const parts = query.parts.map((part) => canBeCertain(part, wanted, listed, matching));
     return every ? !parts.includes(false) : parts.includes(true);
   }
   if (isNever(query)) return !wanted;
   const isText = isTextScope(query.scope);
   if (query.kind !== 'range' && isText && !sequenceOf(query, matching).keys.length) return !wanted;
-  if (told.has(query.scope)) return true;
+  if (listed.has(query.scope)) return true;
   // A text that is not told may hold the words where they are seen; that they are nowhere is never certain.
   return isText && wanted && query.scope === 'any';
 }

@@ -128,7 +128,7 @@ describe('the board', () => {
   });
 
   it('calls one of equal versions beaten in at most 5 of 100 boards, and finds real differences still', () => {
-    const told: string[] = [];
+    const received: string[] = [];
     for (const versions of [2, 3, 6, 12]) {
       const wrong = { apart: 0, sharing: 0 };
       let found = 0;
@@ -171,14 +171,14 @@ describe('the board', () => {
         if (rows.slice(1).some(({ standing }) => standing.is === 'beaten')) found++;
       }
       const hundredth = (count: number) => `${((100 * count) / runs).toFixed(1)} %`;
-      told.push(
+      received.push(
         `${versions} versions: wrongly beaten ${hundredth(wrong.apart)}, sharing people ${hundredth(wrong.sharing)}; one better by 30 points beats another in ${hundredth(found)}`
       );
       expect(wrong.apart / runs).toBeLessThanOrEqual(0.05);
       expect(wrong.sharing / runs).toBeLessThanOrEqual(0.05);
       expect(found / runs).toBeGreaterThan(0.4);
     }
-    console.log(told.join('\n'));
+    console.log(received.join('\n'));
   }, 120_000);
 
   it('finds of each the same numbers as counting by hand', () => {

@@ -1,6 +1,6 @@
 import { figuresOf, spokenOf, type Figures, type JudgedSample, type SearchAnswer } from './figures';
 import type { Precision, Verdict } from './precision';
-import { chanceOfDifference, holm, verdictsToDecide, type Measured, type Shared } from './told-apart';
+import { chanceOfDifference, holm, verdictsToDecide, type Measured, type Shared } from './precision-difference';
 
 /** One version run at one source. People are numbers that mean the same person at every source, from 0. */
 export interface TriedCell {
@@ -168,12 +168,12 @@ export function measureBoard(layout: BoardLayout, verdicts: ReadonlyMap<number, 
     if (verdict === 'fit') fits++;
   }
   const only = (list: readonly number[]): OnlyHere => {
-    const told = { people: list.length, fits: 0, misses: 0 };
+    const reply = { people: list.length, fits: 0, misses: 0 };
     for (const person of list) {
-      if (said[person] === code.fit) told.fits++;
-      else if (said[person] === code.miss) told.misses++;
+      if (said[person] === code.fit) reply.fits++;
+      else if (said[person] === code.miss) reply.misses++;
     }
-    return told;
+    return reply;
   };
   const mode = certain ? 'certain' : 'possible';
   const rows = cells.map((cell, i) => {
@@ -229,7 +229,7 @@ function standingsOf(
       return now > then || (now === then && rows[rivals[i]!]!.version > rows[rivals[best]!]!.version) ? i : best;
     }, 0);
     const decided = new Map<number, ReturnType<typeof verdictsToDecide>>();
-    const undecided = apart.filter((told) => !told).length;
+    const undecided = apart.filter((reply) => !reply).length;
     rivals.forEach((row, i) => {
       if (i !== leader && apart[pairAt(i, leader)]) {
         standings[row] = { is: 'beaten' };

@@ -104,9 +104,9 @@ describe('a part of a result', () => {
     const four = [1, 40, 80, 120];
     const spread = (of: (page: number) => number) =>
       four.flatMap((page) => judged(of(page), 25 - of(page), () => page));
-    const told = (sample: JudgedSample[]) =>
+    const received = (sample: JudgedSample[]) =>
       figuresOf([answer(3400, 100, four)], false, sample, { certain: 100, possible: 100 });
-    const [alike, apart] = [told(spread(() => 17)), told(spread((page) => (page > 50 ? 9 : 25)))];
+    const [alike, apart] = [received(spread(() => 17)), received(spread((page) => (page > 50 ? 9 : 25)))];
     expect([alike.part, apart.part]).toEqual(['pages', 'pages']);
     const width = ({ precision }: typeof alike) => precision.possible.interval.high - precision.possible.interval.low;
     expect(width(apart)).toBeGreaterThan(1.5 * width(alike));

@@ -7,7 +7,7 @@ import { mcNemar } from './mcnemar';
 import { chapman, fitsThereAre } from './population';
 import { precisionOf, type Verdict } from './precision';
 import { seededRandom } from './random';
-import { differenceOf, toldApart, verdictsToDecide } from './told-apart';
+import { differenceOf, differ, verdictsToDecide } from './precision-difference';
 import { wilson } from './wilson';
 
 const times = <T>(count: number, value: T): T[] => Array.from({ length: count }, () => value);
@@ -116,7 +116,7 @@ describe('how many there are', () => {
   });
   it('has an interval that holds small populations too', () => {
     const random = seededRandom('small populations');
-    const told = new Map<number, number>();
+    const received = new Map<number, number>();
     for (let truth = 12; truth <= 30; truth++) {
       let held = 0;
       const runs = 1500;
@@ -125,12 +125,12 @@ describe('how many there are', () => {
         const { low, high } = chapman(first, second, both);
         if (low <= truth && truth <= high) held++;
       }
-      told.set(truth, held / runs);
+      received.set(truth, held / runs);
     }
     console.log(
-      `small populations held: ${[...told].map(([n, share]) => `${n} ${(100 * share).toFixed(1)} %`).join(', ')}`
+      `small populations held: ${[...received].map(([n, share]) => `${n} ${(100 * share).toFixed(1)} %`).join(', ')}`
     );
-    for (const share of told.values()) expect(share).toBeGreaterThanOrEqual(0.93);
+    for (const share of received.values()) expect(share).toBeGreaterThanOrEqual(0.93);
   });
   it('has an interval that holds the truth in about 95 of 100 seeded runs, and never less than were seen', () => {
     const random = seededRandom('chapman');
@@ -179,16 +179,16 @@ describe('telling two apart', () => {
     population
   });
   it('asks for as many verdicts as bring it about', () => {
-    expect(toldApart(measured(35, 5), measured(10, 30))).toBe(true);
+    expect(differ(measured(35, 5), measured(10, 30))).toBe(true);
     expect(verdictsToDecide(measured(35, 5), measured(10, 30))).toEqual({ first: 0, second: 0 });
     const [a, b] = [measured(30, 10), measured(26, 14)];
-    expect(toldApart(a, b)).toBe(false);
+    expect(differ(a, b)).toBe(false);
     const { first } = verdictsToDecide(a, b)!;
     const grown = (fits: number, more: number) => measured(fits * (1 + more / 40), 40 + more - fits * (1 + more / 40));
     expect(first).toBeGreaterThan(40);
     const few = Math.floor(first / 40) * 40;
-    expect(toldApart(grown(30, few + 40), grown(26, few + 40))).toBe(true);
-    expect(toldApart(grown(30, few - 40), grown(26, few - 40))).toBe(false);
+    expect(differ(grown(30, few + 40), grown(26, few + 40))).toBe(true);
+    expect(differ(grown(30, few - 40), grown(26, few - 40))).toBe(false);
   });
   it('gives up where judging all would not do, or nothing is judged', () => {
     expect(verdictsToDecide(measured(0, 0), measured(5, 5))).toBeNull();

@@ -17,5 +17,5 @@ export * from './precision';
 export * from './random';
 export * from './spend';
 export * from './term-ledger';
-export * from './told-apart';
+export * from './precision-difference';
 export * from './wilson';

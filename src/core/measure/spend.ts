@@ -11,9 +11,9 @@ export const spendOn = (
   { price }: Pick<Sheet, 'price'>,
   searches: number,
   records: number,
-  told: number | null = null
+  reply: number | null = null
 ): Spend | null =>
-  price && { amount: told ?? searches * price.perSearch + records * price.perRecord, unit: price.unit };
+  price && { amount: reply ?? searches * price.perSearch + records * price.perRecord, unit: price.unit };
 
 /** What a run will cost, before it is made: a record for each of the count, as far as each search shows. Null where nothing does. */
 export function expectedSpend(

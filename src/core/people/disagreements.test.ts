@@ -11,12 +11,12 @@ const record = (more: Partial<Person>, title = 'Head of Quality', company = 'Nor
 
 describe('records that disagree', () => {
   it('are told thing by thing, what the leading one says first', () => {
-    const told = disagreements([
+    const received = disagreements([
       record({ country: 'DK', headcount: 80, mail: 'good' }),
       record({ country: 'Sweden', headcount: 80 }, 'QA Manager'),
       record({ country: 'Sverige', headcount: 120 }, 'QA manager', 'NORDKØL')
     ]);
-    expect(told).toEqual([
+    expect(received).toEqual([
       {
         field: 'title',
         says: [

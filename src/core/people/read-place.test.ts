@@ -20,8 +20,8 @@ describe('a place and its country', () => {
     [{ place: 'Somewhere' }, { place: 'Somewhere' }],
     [{ place: 'København (Danmark)' }, { place: 'København (Danmark)', country: 'DK', read: ['country'] }],
     [{ country: 'Atlantis' }, { country: 'Atlantis' }]
-  ])('%j is read as %j', (told, read) => {
-    expect(withPlaceRead({ id: 'a', name: 'A', ...told })).toEqual({ id: 'a', name: 'A', ...read });
+  ])('%j is read as %j', (received, read) => {
+    expect(withPlaceRead({ id: 'a', name: 'A', ...received })).toEqual({ id: 'a', name: 'A', ...read });
   });
 
   it('meet strings that ask for either', () => {

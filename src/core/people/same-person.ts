@@ -36,7 +36,7 @@ export interface SameDecision {
 const maxAlike = 40;
 
 /** Remembers what was made of texts that come again and again. */
-function remembered<T>(make: (text: string) => T): (text: string) => T {
+function memoize<T>(make: (text: string) => T): (text: string) => T {
   const known = new Map<string, T>();
   return (text) => {
     let made = known.get(text);
@@ -47,8 +47,8 @@ function remembered<T>(make: (text: string) => T): (text: string) => T {
     return made;
   };
 }
-const namesOf = remembered(nameVariants);
-const titleKey = remembered(plainText);
+const namesOf = memoize(nameVariants);
+const titleKey = memoize(plainText);
 /** What someone says of themselves, as far as it is long enough to be theirs alone; sources cut it off at different lengths. */
 const saysKey = (about: string | undefined) =>
   about !== undefined && about.length >= longSaying ? plainText(about.slice(0, longSaying)) : '';

@@ -51,14 +51,14 @@ export function checkFacts(persona: Persona, wordSets: readonly WordSet[], perso
   const read = readTitle(titles[0] ?? '');
   // QA tests software for some: an acronym of several meanings tells no function.
   const ambiguous = tokenKeys(titles[0] ?? '').some((key) => key.length <= acronym && meanings(key).length > 0);
-  for (const [fact, wanted, told, inTitle] of [
+  for (const [fact, wanted, reply, inTitle] of [
     ['Function', persona.functions, person.function, ambiguous ? null : read.function],
     ['Rank', persona.ranks, person.rank, read.rank]
   ] as const) {
     if (!wanted.length) continue;
     const names = new Set(wanted.map((name) => name.toLowerCase()));
-    const known = told ?? (read.confidence >= surelyRead && inTitle ? inTitle : undefined);
-    add(fact, known && (told ? known : `${known}, by the title`), () => names.has(known!.toLowerCase()));
+    const known = reply ?? (read.confidence >= surelyRead && inTitle ? inTitle : undefined);
+    add(fact, known && (reply ? known : `${known}, by the title`), () => names.has(known!.toLowerCase()));
   }
   const sizes = [persona.size, ...persona.bands].filter(({ from, to }) => from !== null || to !== null);
   if (sizes.length) {

@@ -5,7 +5,7 @@ import { compareVersions } from './compare-versions';
 import { print } from '../language/print';
 
 describe('compareVersions', () => {
-  const told = (before: string, after: string) =>
+  const received = (before: string, after: string) =>
     compareVersions(before, after).map(
       ({ change, text, place, before }) => `${change} ${text}: ${before ? `${before} → ` : ''}${place}`
     );
@@ -26,7 +26,7 @@ describe('compareVersions', () => {
     ['title:"head of quality"', 'title:"Head of  Quality"', []],
     ['QA', 'title:(', ['removed QA: whole profile']],
     ['a a', 'a', ['removed a: whole profile']]
-  ])('%s to %s', (before, after, changes) => expect(told(before, after)).toEqual(changes));
+  ])('%s to %s', (before, after, changes) => expect(received(before, after)).toEqual(changes));
 
   it('tells nothing of a string and itself, and what one side adds the other removes', () => {
     fc.assert(

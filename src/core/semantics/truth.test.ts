@@ -27,7 +27,7 @@ describe('Kleene’s strong tables', () => {
   });
 });
 
-const toldSets = fc.uniqueArray(fc.constantFrom(...scopes)).map((list) => new Set<Scope>(list));
+const listedSets = fc.uniqueArray(fc.constantFrom(...scopes)).map((list) => new Set<Scope>(list));
 const matchings = fc.constantFrom(
   exactMatching,
   matchingOf({ stemming: 'english', diacritics: 'folded' }),
@@ -37,12 +37,12 @@ const matchings = fc.constantFrom(
 describe('a query on a record', () => {
   it('is put together from its parts by the tables', () => {
     fc.assert(
-      fc.property(people(8), queries(), queries(), toldSets, matchings, (list, a, b, told, matching) => {
+      fc.property(people(8), queries(), queries(), listedSets, matchings, (list, a, b, listed, matching) => {
         for (const person of list) {
-          const [first, second] = [a, b].map((one) => truthOf(one, person, told, matching)) as [Truth, Truth];
-          expect(truthOf({ kind: 'and', parts: [a, b] }, person, told, matching)).toBe(bothOf(first, second));
-          expect(truthOf({ kind: 'or', parts: [a, b] }, person, told, matching)).toBe(eitherOf(first, second));
-          expect(truthOf({ kind: 'not', part: a }, person, told, matching)).toBe(notOf(first));
+          const [first, second] = [a, b].map((one) => truthOf(one, person, listed, matching)) as [Truth, Truth];
+          expect(truthOf({ kind: 'and', parts: [a, b] }, person, listed, matching)).toBe(bothOf(first, second));
+          expect(truthOf({ kind: 'or', parts: [a, b] }, person, listed, matching)).toBe(eitherOf(first, second));
+          expect(truthOf({ kind: 'not', part: a }, person, listed, matching)).toBe(notOf(first));
         }
       }),
       { numRuns: 500 }
@@ -52,15 +52,15 @@ describe('a query on a record', () => {
   it('is never told otherwise than with two values where it is told, and says what is not told where it is not', () => {
     let unknown = 0;
     fc.assert(
-      fc.property(people(8), queries(), toldSets, matchings, (list, query, told, matching) => {
+      fc.property(people(8), queries(), listedSets, matchings, (list, query, listed, matching) => {
         for (const person of list) {
-          const truth = truthOf(query, person, told, matching);
+          const truth = truthOf(query, person, listed, matching);
           if (truth === 'unknown') {
             unknown++;
-            expect(untoldIn(query, person, told, matching).length).toBeGreaterThan(0);
+            expect(untoldIn(query, person, listed, matching).length).toBeGreaterThan(0);
           } else {
             expect(matches(query, person, matching)).toBe(truth === 'met');
-            expect(untoldIn(query, person, told, matching)).toEqual([]);
+            expect(untoldIn(query, person, listed, matching)).toEqual([]);
           }
         }
       }),
@@ -71,10 +71,10 @@ describe('a query on a record', () => {
 
   it('stays what it was when more is told', () => {
     fc.assert(
-      fc.property(people(6), queries(), toldSets, toldSets, (list, query, told, more) => {
-        const all = new Set([...told, ...more]);
+      fc.property(people(6), queries(), listedSets, listedSets, (list, query, listed, more) => {
+        const all = new Set([...listed, ...more]);
         for (const person of list) {
-          const before = truthOf(query, person, told);
+          const before = truthOf(query, person, listed);
           if (before !== 'unknown') expect(truthOf(query, person, all)).toBe(before);
         }
       }),
@@ -95,18 +95,18 @@ describe('a query on a record', () => {
     ['country:Denmark AND title:clerk', { jobs: [{ title: 'Buyer', company: 'F' }] }, ['title'], 'not met'],
     ['tech:ledger', { tech: ['other'] }, [], 'not met'],
     ['hiring:yes', {}, ['hiring'], 'unknown']
-  ])('%s of %j, told %j, is %s', (text, facts, told, truth) => {
-    expect(truthOf(parse(text).query!, { id: 'a', name: 'A', ...facts }, new Set(told))).toBe(truth);
+  ])('%s of %j, told %j, is %s', (text, facts, listed, truth) => {
+    expect(truthOf(parse(text).query!, { id: 'a', name: 'A', ...facts }, new Set(listed))).toBe(truth);
   });
 });
 
 describe('the index', () => {
   it('finds for certain whom the record meets, and as possible whom it does not contradict', () => {
     fc.assert(
-      fc.property(people(30), queries(), toldSets, matchings, (list, query, told, matching) => {
+      fc.property(people(30), queries(), listedSets, matchings, (list, query, listed, matching) => {
         const index = PeopleIndex.from(list, matching);
-        const { certain, possible } = index.readings(query, told);
-        const truths = list.map((person) => truthOf(query, person, told, matching));
+        const { certain, possible } = index.readings(query, listed);
+        const truths = list.map((person) => truthOf(query, person, listed, matching));
         const rows = (wanted: Truth[]) => truths.flatMap((truth, row) => (wanted.includes(truth) ? [row] : []));
         expect(rowsOf(certain)).toEqual(rows(['met']));
         expect(rowsOf(possible)).toEqual(rows(['met', 'unknown']));

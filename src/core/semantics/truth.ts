@@ -11,8 +11,8 @@ import { isTextScope, scopes, takesRange, type Scope } from '../language/scopes'
 export type Truth = 'met' | 'not met' | 'unknown';
 
 /** The scopes that a source's results tell: its sheet's `tells`. */
-export type Told = ReadonlySet<Scope>;
-export const everythingTold: Told = new Set(scopes);
+export type ListedScopes = ReadonlySet<Scope>;
+export const everythingListed: ListedScopes = new Set(scopes);
 
 const rank: Record<Truth, number> = { 'not met': 0, unknown: 1, met: 2 };
 
@@ -31,19 +31,19 @@ export const notOf = (a: Truth): Truth => (a === 'unknown' ? a : a === 'met' ? '
 export function truthOf(
   query: Query,
   person: Person,
-  told: Told = everythingTold,
+  listed: ListedScopes = everythingListed,
   matching: Matching = exactMatching
 ): Truth {
-  return truthReader(query, told, matching)(person);
+  return truthReader(query, listed, matching)(person);
 }
 
 /** `truthOf` for many people: the query's words are folded once. */
 export function truthReader(
   query: Query,
-  told: Told = everythingTold,
+  listed: ListedScopes = everythingListed,
   matching: Matching = exactMatching
 ): (person: Person) => Truth {
-  const test = compile(query, told, matching);
+  const test = compile(query, listed, matching);
   return (person) => test(recordOf(person));
 }
 
@@ -68,24 +68,24 @@ function recordOf(person: Person): Profile {
   };
 }
 
-function compile(query: Query, told: Told, matching: Matching): Test {
+function compile(query: Query, listed: ListedScopes, matching: Matching): Test {
   switch (query.kind) {
     case 'and': {
-      const tests = query.parts.map((part) => compile(part, told, matching));
+      const tests = query.parts.map((part) => compile(part, listed, matching));
       return (record) => all(tests, record, 'not met');
     }
     case 'or': {
-      const tests = query.parts.map((part) => compile(part, told, matching));
+      const tests = query.parts.map((part) => compile(part, listed, matching));
       return (record) => all(tests, record, 'met');
     }
     case 'not': {
-      const test = compile(query.part, told, matching);
+      const test = compile(query.part, listed, matching);
       return (record) => notOf(test(record));
     }
     default: {
       const range = rangeOf(query);
       if (range === 'never') return () => 'not met';
-      return range ? inRange(range) : says(query as Word | Phrase, told, matching);
+      return range ? inRange(range) : says(query as Word | Phrase, listed, matching);
     }
   }
 }
@@ -116,7 +116,7 @@ function wordsOf({ value, words }: Entry, form: Sequence['form'], matching: Matc
   return formed;
 }
 
-function says(term: Word | Phrase, told: Told, matching: Matching): Test {
+function says(term: Word | Phrase, listed: ListedScopes, matching: Matching): Test {
   const sequenceIn = sequencesOf(term, matching);
   const formed = new Map<Sequence, Sequence>();
   const { scope } = term;
@@ -133,7 +133,7 @@ function says(term: Word | Phrase, told: Told, matching: Matching): Test {
     });
     if (found) return 'met';
     if (dropped) return 'not met';
-    if (isText) return told.has(scope) ? 'not met' : 'unknown';
+    if (isText) return listed.has(scope) ? 'not met' : 'unknown';
     return fields.has(scope as Field) ? 'not met' : 'unknown';
   };
 }
@@ -142,13 +142,13 @@ function says(term: Word | Phrase, told: Told, matching: Matching): Test {
 export function untoldIn(
   query: Query,
   person: Person,
-  told: Told = everythingTold,
+  listed: ListedScopes = everythingListed,
   matching: Matching = exactMatching
 ): Term[] {
   const record = recordOf(person);
   const open: Term[] = [];
   const walk = (part: Query): void => {
-    if (compile(part, told, matching)(record) !== 'unknown') return;
+    if (compile(part, listed, matching)(record) !== 'unknown') return;
     if (part.kind === 'not') walk(part.part);
     else if (part.kind === 'and' || part.kind === 'or') part.parts.forEach(walk);
     else open.push(part);
@@ -158,10 +158,11 @@ export function untoldIn(
 }
 
 /** Whether a record can leave a term open: a fact always, a text where the source does not tell it. */
-export const canBeUnknown = (term: Term, told: Told): boolean => !isTextScope(term.scope) || !told.has(term.scope);
+export const canBeUnknown = (term: Term, listed: ListedScopes): boolean =>
+  !isTextScope(term.scope) || !listed.has(term.scope);
 
 /** Whether a record can leave a query open, as far as its terms tell. */
-export function mayBeUnknown(query: Query, told: Told): boolean {
-  for (const { term } of terms(query)) if (canBeUnknown(term, told)) return true;
+export function mayBeUnknown(query: Query, listed: ListedScopes): boolean {
+  for (const { term } of terms(query)) if (canBeUnknown(term, listed)) return true;
   return false;
 }

@@ -64,22 +64,22 @@ export function joinRecords(
   );
   const withJob = byAge.find((i) => toldOf(records[i]!, 'title'));
   const field = (name: JoinedField): Joined => {
-    const told = records.map((record) => toldOf(record, name));
+    const reply = records.map((record) => toldOf(record, name));
     const chosen = choice[name];
-    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', told };
-    if (chosen && told[chosen.record] !== undefined)
-      return { value: told[chosen.record]!, from: chosen.record, why: 'chosen', told };
+    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', told: reply };
+    if (chosen && reply[chosen.record] !== undefined)
+      return { value: reply[chosen.record]!, from: chosen.record, why: 'chosen', told: reply };
     const ofJob =
-      (name === 'title' || name === 'company') && withJob !== undefined && told[withJob] ? withJob : undefined;
-    const from = ofJob ?? byAge.find((i) => told[i]);
-    if (from === undefined) return { value: '', from: null, why: 'nothing told', told };
-    const others = told.filter((text) => text);
-    const same = others.every((text) => text === told[from]);
+      (name === 'title' || name === 'company') && withJob !== undefined && reply[withJob] ? withJob : undefined;
+    const from = ofJob ?? byAge.find((i) => reply[i]);
+    if (from === undefined) return { value: '', from: null, why: 'nothing told', told: reply };
+    const others = reply.filter((text) => text);
+    const same = others.every((text) => text === reply[from]);
     return {
-      value: told[from]!,
+      value: reply[from]!,
       from,
       why: others.length === 1 ? 'the only one' : same ? 'all the same' : 'the newest',
-      told
+      told: reply
     };
   };
   return Object.fromEntries(joinedFields.map((name) => [name, field(name)])) as Record<JoinedField, Joined>;

@@ -126,7 +126,7 @@ export function wayIn({ query, excludes }: Part, person: Person, matching: Match
       says: `let ${scope} reach ${(isOwnScope(scope) && writeDay(value)) || value.toLocaleString('en')}`
     };
   }
-  const told =
+  const listed =
     scope === 'title' || scope === 'company'
       ? presentJob(person)?.[scope]
       : scope === 'country' && person.country
@@ -134,10 +134,10 @@ export function wayIn({ query, excludes }: Part, person: Person, matching: Match
         : isOwnScope(scope) || ['place', 'industry', 'function', 'rank', 'language'].includes(scope)
           ? valuesOf(person).find(({ field }) => field === scope)?.text
           : undefined;
-  if (!told || !tokenKeys(told).length) return null;
+  if (!listed || !tokenKeys(listed).length) return null;
   return {
-    changes: [{ kind: 'add', at: lastPlace(leaves) ?? at, scope, text: told }],
-    says: `add ${scope} “${told}”`
+    changes: [{ kind: 'add', at: lastPlace(leaves) ?? at, scope, text: listed }],
+    says: `add ${scope} “${listed}”`
   };
 }
 

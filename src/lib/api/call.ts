@@ -67,11 +67,11 @@ export async function call<K extends OperationName>(name: K, input: Input<Body<K
     throw unreachable();
   });
   if (!response.ok) {
-    const told = body as { title?: string; detail?: string };
+    const reply = body as { title?: string; detail?: string };
     throw new ApiProblem(
       response.status,
-      told.title ?? 'Refused',
-      told.detail ?? 'The server refused this request.',
+      reply.title ?? 'Refused',
+      reply.detail ?? 'The server refused this request.',
       body as Record<string, unknown>
     );
   }

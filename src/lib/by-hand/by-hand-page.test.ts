@@ -120,7 +120,7 @@ describe('what is not kept yet', () => {
     expect(hand.refused).toMatchObject({ message: 'away' });
     expect(hand.unkept.rows).toHaveLength(2);
 
-    let answer: (told: unknown) => void = () => {};
+    let answer: (received: unknown) => void = () => {};
     asked.call.mockImplementationOnce(() => new Promise((done) => (answer = done)));
     const keeping = hand.keep();
     hand.unkept.said = '41';

@@ -29,7 +29,7 @@ describe('pages read in a worker', () => {
     ]);
     expect(made()).toHaveLength(1);
     // What was added to the lexicon is told once.
-    expect(worker!.heard.map(({ lexicon }) => lexicon !== null)).toEqual([true, false]);
+    expect(worker!.questions.map(({ lexicon }) => lexicon !== null)).toEqual([true, false]);
   });
 
   it('are told not to be read where the reader stops or breaks down, and another begins anew', async () => {
@@ -43,7 +43,7 @@ describe('pages read in a worker', () => {
     const next = reader.read('three');
     made()[1]!.says(answerOf(3, 'Ana'));
     expect((await next).rows).toHaveLength(1);
-    expect(made()[1]!.heard[0]!.lexicon).not.toBeNull();
+    expect(made()[1]!.questions[0]!.lexicon).not.toBeNull();
   });
 });
 
@@ -59,7 +59,7 @@ describe('an invented page, read before any that is pasted', () => {
     worker!.says(answerOf(2, 'Ana'));
     expect((await pasted).rows).toMatchObject([{ values: { name: 'Ana' } }]);
     // It makes room for what is pasted, and is not read again after it.
-    expect(worker!.heard).toHaveLength(2);
+    expect(worker!.questions).toHaveLength(2);
     vi.stubGlobal('Worker', undefined);
     for (const text of inventedPages()) {
       const { rows } = await reader.read(text);
@@ -77,7 +77,7 @@ describe('invented pages', () => {
     const warming = new PageReader().warm();
     const [worker] = made();
     let heard = 0;
-    while (heard < worker!.heard.length) {
+    while (heard < worker!.questions.length) {
       worker!.says(answerOf(++heard, 'Invented'));
       await new Promise((next) => setTimeout(next));
     }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { judges as say } from './words';
+  import Term from '$lib/terms/Term.svelte';
   import Loading from '$lib/ui/Loading.svelte';
   import { presentJob } from '$core/people';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
@@ -30,14 +31,14 @@
   $effect(() => {
     void turn;
     call('listJudges', { params: { id: briefId } }).then(
-      (told) => (judges = told),
+      (notice) => (judges = notice),
       (problem: unknown) => (refused = problem)
     );
   });
   async function load(name: string) {
     try {
-      const told = await call('agreement', { params: { id: briefId, judge: name } });
-      if (name === judge) agreement = told;
+      const notice = await call('agreement', { params: { id: briefId, judge: name } });
+      if (name === judge) agreement = notice;
     } catch (problem) {
       refused = problem;
     }
@@ -72,6 +73,7 @@
 <section class="sheet panel" aria-label={say.twoJudges}>
   <header>
     <h2>{say.twoJudges}</h2>
+    <Term of="kappa" />
     {#if judges && judges.length > 1}
       <Select label={say.secondJudge} value={judge} onchange={(picked) => (wanted = picked)}
         >{#each judges as one (one.judge)}<option value={one.judge}>{one.judge} ({one.judged})</option>{/each}</Select

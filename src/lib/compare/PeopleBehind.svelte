@@ -47,13 +47,13 @@
     refused = null;
     const query = { version, source: source.id, kind, certain: certainQuery() };
     try {
-      let told = await call('behind', { params: { id: briefId }, query });
-      while (told.people.length < Math.min(atLeast, told.count)) {
-        const next = await call('behind', { params: { id: briefId }, query: { ...query, skip: told.people.length } });
+      let notice = await call('behind', { params: { id: briefId }, query });
+      while (notice.people.length < Math.min(atLeast, notice.count)) {
+        const next = await call('behind', { params: { id: briefId }, query: { ...query, skip: notice.people.length } });
         if (!next.people.length) break;
-        told = { count: next.count, people: [...told.people, ...next.people] };
+        notice = { count: next.count, people: [...notice.people, ...next.people] };
       }
-      if (asked === last) answer = told;
+      if (asked === last) answer = notice;
     } catch (problem) {
       if (asked === last) refused = problem;
     }

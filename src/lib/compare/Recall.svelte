@@ -1,5 +1,6 @@
 <script lang="ts">
   import { recall as say } from './words';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import { hasPeopleHere } from '$api/source-kinds';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count, percentRange } from '$lib/marks/format';
@@ -98,4 +99,5 @@
   {#if where && hasPeopleHere(where.kind)}
     <KnownGoods {briefId} text={version.text} source={where} {stringPath} />
   {/if}
+  <TermRow terms={['recall', 'pooledRecall', 'knownGood', 'fitsInTotal', 'interval']} />
 </section>

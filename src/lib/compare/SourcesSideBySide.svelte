@@ -23,8 +23,8 @@
   }
   let { briefId, versions, sources, version, here, there, onchoose }: Props = $props();
 
-  type Told = Answer<'sourcesSideBySide'>;
-  let answer: Told | null = $state.raw(null);
+  type ListedScopes = Answer<'sourcesSideBySide'>;
+  let answer: ListedScopes | null = $state.raw(null);
   let refused: unknown = $state(null);
   let only: string | null = $state(null);
   let last = '';
@@ -39,8 +39,8 @@
       params: { id: briefId },
       query: { version, here, there, certain: certainQuery() }
     }).then(
-      (told) => {
-        if (asked === last) answer = told;
+      (notice) => {
+        if (asked === last) answer = notice;
       },
       (problem: unknown) => {
         if (asked === last) refused = problem;
@@ -56,8 +56,8 @@
   const listed = $derived.by(() =>
     (answer?.people ?? []).filter(({ reason }) => !only || reason === only).slice(0, 60)
   );
-  const now = (person: Told['people'][number]['person'] | null) => (person ? presentJob(person) : undefined);
-  const said = (person: Told['people'][number]['person'] | null) => {
+  const now = (person: ListedScopes['people'][number]['person'] | null) => (person ? presentJob(person) : undefined);
+  const said = (person: ListedScopes['people'][number]['person'] | null) => {
     const job = now(person);
     return job ? `${job.title}, ${job.company}` : '';
   };

@@ -56,8 +56,8 @@
     refused = null;
     if (!source || !before || !after) return;
     call('sideBySide', { params: { id: briefId }, query: { from, to, source, certain: certainQuery() } }).then(
-      (told) => {
-        if (asked === last) answer = told;
+      (notice) => {
+        if (asked === last) answer = notice;
       },
       (problem: unknown) => {
         if (asked === last) refused = problem;
@@ -67,8 +67,8 @@
       Promise.all(
         [before, after].map(({ text }) => call('ledger', { params: { id: briefId }, body: { text, sourceId: source } }))
       ).then(
-        (told) => {
-          if (asked === last) narrowings = told;
+        (notice) => {
+          if (asked === last) narrowings = notice;
         },
         () => {}
       );

@@ -20,7 +20,7 @@ const tried = (version: number, sourceId: string, fits: number, spent: number | 
   sampled: range(0, 40),
   spent
 });
-const told = (...cells: TriedCell[]): Cell[] =>
+const received = (...cells: TriedCell[]): Cell[] =>
   boardOf({ cells, people: 900, verdicts, known: new Map() }).map((cell) => ({
     ...cell,
     trialId: '',
@@ -46,7 +46,7 @@ const measure = (id: string) => boardMeasures.find((one) => one.id === id)!;
 
 describe('the measures of a board', () => {
   it('sort versions, the best first, those without a figure last', () => {
-    const cells = told(tried(1, 'harrow-guild', 10), tried(2, 'harrow-guild', 30), tried(3, 'quillbank', 30));
+    const cells = received(tried(1, 'harrow-guild', 10), tried(2, 'harrow-guild', 30), tried(3, 'quillbank', 30));
     const at = source(harrowGuild);
     expect(sortVersions([3, 2, 1], cells, measure('precision'), at)).toEqual([2, 1, 3]);
     expect(sortVersions([3, 2, 1], cells, measure('misses'), at)).toEqual([2, 1, 3]);
@@ -54,10 +54,10 @@ describe('the measures of a board', () => {
     expect(sortVersions([3, 2, 1], cells, measure('price'), at)).toEqual([3, 2, 1]);
   });
   it('are told in words, or not at all where there is nothing to tell', () => {
-    const [cell, judgedless] = told(tried(1, 'quillbank', 20, 30), { ...tried(2, 'quillbank', 20), sampled: [] }) as [
-      Cell,
-      Cell
-    ];
+    const [cell, judgedless] = received(tried(1, 'quillbank', 20, 30), {
+      ...tried(2, 'quillbank', 20),
+      sampled: []
+    }) as [Cell, Cell];
     const at = source(quillbank);
     const words = (id: string, one: Cell) => measure(id).figure(one, at)?.words ?? null;
     expect(words('precision', cell)).toBe('50% fits');
@@ -75,7 +75,7 @@ describe('the headline', () => {
     { id: 'quillbank', name: 'Quillbank' }
   ];
   it('says first where the leader is better, then where it is not decided', () => {
-    const cells = told(
+    const cells = received(
       tried(1, 'harrow-guild', 5),
       tried(2, 'harrow-guild', 36),
       tried(1, 'quillbank', 30),
@@ -84,6 +84,6 @@ describe('the headline', () => {
     expect(headline(cells, names)).toMatch(
       /^Version 2 is better than 1 at Harrow Guild by \d+ to \d+ points\. Undecided against 1 at Quillbank: \d+ more verdicts would decide it\.$/
     );
-    expect(headline(told(tried(1, 'quillbank', 5)), names)).toBe('');
+    expect(headline(received(tried(1, 'quillbank', 5)), names)).toBe('');
   });
 });

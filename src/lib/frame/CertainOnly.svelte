@@ -1,6 +1,6 @@
 <script lang="ts">
   import { certainOnly as say } from './words';
-  import Tooltip from '$lib/ui/Tooltip.svelte';
+  import Term from '$lib/terms/Term.svelte';
   import Toggle from '$lib/ui/Toggle.svelte';
   import { invalidateAll } from '$app/navigation';
   import { call } from '$lib/api/call';
@@ -20,7 +20,8 @@
 
 <div class="certain">
   <Toggle label={say.certainOnly} on={certainOnly()} onchange={choose} />
-  <Tooltip align="end" text={say.hidesPeopleForWhomSourceDoesnt}>?</Tooltip>
+  <Term of="certain" align="end" />
+  <Term of="possible" align="end" />
 </div>
 
 <style>

@@ -43,6 +43,7 @@
   <div class="side">
     <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>{say.library}</a>
     <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>{say.sources}</a>
+    <a href="/terms" aria-current={page.route.id === '/terms' ? 'page' : undefined}>{say.terms}</a>
     <Button kind="ghost" onclick={() => theme.toggle()} aria-label={say.switchLightAndDarkTheme}
       >{#if theme.current === 'white'}<Asleep /> {say.dark}{:else}<Light /> {say.light}{/if}</Button
     >

@@ -17,20 +17,20 @@ class KeyPressed extends Event {
   getModifierState = (modifier: string) => this.modifiers.includes(modifier);
 }
 beforeAll(() => vi.stubGlobal('KeyboardEvent', KeyPressed));
-const press = (hear: (event: KeyboardEvent) => void, ...given: ConstructorParameters<typeof KeyPressed>) => {
+const press = (handle: (event: KeyboardEvent) => void, ...given: ConstructorParameters<typeof KeyPressed>) => {
   const event = new KeyPressed(...given);
-  hear(event as unknown as KeyboardEvent);
+  handle(event as unknown as KeyboardEvent);
   return event.defaultPrevented;
 };
 
 describe('keys', () => {
   it('do what the sheet says of them, and nothing where somebody types', () => {
     const [fit, miss] = [vi.fn(), vi.fn()];
-    const hear = keysOf('trial', { fit, miss });
-    expect(press(hear, 'f')).toBe(true);
-    expect(press(hear, 'f', ['Control'])).toBe(false);
-    expect(press(hear, 'f', [], true)).toBe(false);
-    expect(press(hear, 'x')).toBe(false);
+    const handle = keysOf('trial', { fit, miss });
+    expect(press(handle, 'f')).toBe(true);
+    expect(press(handle, 'f', ['Control'])).toBe(false);
+    expect(press(handle, 'f', [], true)).toBe(false);
+    expect(press(handle, 'x')).toBe(false);
     expect([fit.mock.calls.length, miss.mock.calls.length]).toEqual([1, 0]);
   });
 
@@ -43,7 +43,7 @@ describe('keys', () => {
       // In both orders, as either may have been there first.
       const event = new KeyPressed(key);
       Object.defineProperty(event, 'timeStamp', { value: (at += 100) });
-      for (const hear of at % 200 ? [trial, layout] : [layout, trial]) hear(event as unknown as KeyboardEvent);
+      for (const handle of at % 200 ? [trial, layout] : [layout, trial]) handle(event as unknown as KeyboardEvent);
     };
     both('2');
     expect([step.mock.calls.length, reason.mock.calls.length]).toEqual([0, 1]);
@@ -56,10 +56,10 @@ describe('keys', () => {
 
   it('are undo and redo also where somebody types, if that is wanted', () => {
     const [undo, redo] = [vi.fn(), vi.fn()];
-    const hear = keysOf('everywhere', { undo, redo }, true);
-    press(hear, 'z', ['Control'], true);
-    press(hear, 'y', ['Control'], true);
-    press(hear, 'z', ['Control', 'Shift'], true);
+    const handle = keysOf('everywhere', { undo, redo }, true);
+    press(handle, 'z', ['Control'], true);
+    press(handle, 'y', ['Control'], true);
+    press(handle, 'z', ['Control', 'Shift'], true);
     expect([undo.mock.calls.length, redo.mock.calls.length]).toEqual([1, 2]);
   });
 

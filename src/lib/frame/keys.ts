@@ -116,7 +116,7 @@ const follows = 1000;
 let before = { key: '', at: -Infinity };
 let now = before;
 
-/** Whether a key follows the leader. Several may hear the same key, in any order. */
+/** Whether a key follows the leader. Several may handle the same key, in any order. */
 function followsLeader({ key, timeStamp, target }: KeyboardEvent): boolean {
   if (timeStamp !== now.at) [before, now] = [now, { key: isTyping(target) ? '' : key, at: timeStamp }];
   return before.key === leader && now.at - before.at < follows;
@@ -145,9 +145,9 @@ export function keysOf<P extends KeyScope>(
         event.preventDefault();
         handle(event);
       };
-  const hear = createKeybindingsHandler(bindings, { timeout: follows });
+  const handle = createKeybindingsHandler(bindings, { timeout: follows });
   return (event) => {
     followsLeader(event);
-    hear(event);
+    handle(event);
   };
 }

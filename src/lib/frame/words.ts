@@ -1,8 +1,7 @@
 import { catalogue, type Said } from '$lib/words/catalogue';
 
 export const certainOnly = catalogue('frame/certainOnly', {
-  certainOnly: 'Certain only',
-  hidesPeopleForWhomSourceDoesnt: 'Hides people for whom the source doesn’t list everything the string asks for.'
+  certainOnly: 'Certain only'
 });
 
 export const copyButton = catalogue('frame/copyButton', {
@@ -30,7 +29,8 @@ export const ridge = catalogue('frame/ridge', {
   switchLightAndDarkTheme: 'Switch light and dark theme',
   dark: 'dark',
   light: 'light',
-  keyboardShortcuts: 'Keyboard shortcuts'
+  keyboardShortcuts: 'Keyboard shortcuts',
+  terms: 'Terms'
 });
 
 export const layout = catalogue('frame/layout', {

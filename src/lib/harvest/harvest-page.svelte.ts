@@ -77,12 +77,12 @@ export class HarvestPage extends Attempts {
     this.attempt(async () => {
       if (!this.#data().harvest) return;
       const asked = ++this.#asked;
-      const told = await call('listHarvestPeople', { params: this.#params, query: this.#query });
+      const notice = await call('listHarvestPeople', { params: this.#params, query: this.#query });
       if (asked !== this.#asked) return;
-      this.people = told.people;
-      this.of = told.of;
-      this.last = told.last;
-      if (this.at !== null && !told.people.some(({ number }) => number === this.at)) this.at = null;
+      this.people = notice.people;
+      this.of = notice.of;
+      this.last = notice.last;
+      if (this.at !== null && !notice.people.some(({ number }) => number === this.at)) this.at = null;
     });
 
   /** Lists the next page behind the last one. */
@@ -93,13 +93,13 @@ export class HarvestPage extends Attempts {
       const asked = this.#asked;
       this.busy = true;
       try {
-        const told = await call('listHarvestPeople', {
+        const notice = await call('listHarvestPeople', {
           params: this.#params,
           query: { ...this.#query, after: end.number, ...(end.score !== null && { score: end.score }) }
         });
         if (asked !== this.#asked) return;
-        this.people = [...this.people, ...told.people];
-        this.last = told.last;
+        this.people = [...this.people, ...notice.people];
+        this.last = notice.last;
       } finally {
         this.busy = false;
       }

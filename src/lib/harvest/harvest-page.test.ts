@@ -69,7 +69,7 @@ describe('the people of a harvest', () => {
 
   it('of an earlier question are dropped when they come late', async () => {
     const desk = serve(12);
-    let late: (told: object) => void = () => {};
+    let late: (received: object) => void = () => {};
     asked.call.mockImplementationOnce(() => new Promise((done) => (late = done)));
     const first = desk.list();
     await desk.list();

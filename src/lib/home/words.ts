@@ -1,4 +1,4 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const firstSteps = catalogue('home/firstSteps', {
   tourEave: 'Tour of Eave',
@@ -16,6 +16,11 @@ export const firstSteps = catalogue('home/firstSteps', {
 });
 
 export const homePage = catalogue('home/homePage', {
+  notImported: 'Not imported',
+  fileIsntValidJson: (file: string) =>
+    `${file} isn’t valid JSON. Choose a file exported with “Whole brief” on the report.`,
+  recordsSkippedOnObjection: (records: number) =>
+    `${plural(records, { one: '1 record was', other: `${records} records were` })} skipped because the people objected and were erased here.`,
   briefs: 'Briefs',
   briefIsOneProspectingJobWho:
     'A brief is one prospecting job: who you’re looking for, the strings that find them, and proof of which string is best.',

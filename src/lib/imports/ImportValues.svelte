@@ -46,13 +46,13 @@
     values = [];
     if (!mapping.some(isStandardField)) return;
     try {
-      const told = await call('readImportValues', {
+      const notice = await call('readImportValues', {
         params: { id: importId },
         body: { mapping: [...mapping] },
         signal
       });
-      read = { columns: asked, told };
-      values = told.values.map(({ field, text, standard }) => ({ field, text, standard }));
+      read = { columns: asked, told: notice };
+      values = notice.values.map(({ field, text, standard }) => ({ field, text, standard }));
     } catch (problem) {
       // The columns were matched otherwise meanwhile, or the import was begun.
       if (!signal.aborted) refused = problem;

@@ -41,14 +41,14 @@
     if (leaving) void goto(leaving);
   }
 
-  const hear = keysOf(
+  const handle = keysOf(
     'everywhere',
     { undo: () => document.undo(), redo: () => document.redo() },
     // What was typed into a field is part of the document, and so is what is undone there.
     true
   );
   function keys(event: KeyboardEvent) {
-    if (history && !(event.target as HTMLElement).closest?.('.cm-editor')) hear(event);
+    if (history && !(event.target as HTMLElement).closest?.('.cm-editor')) handle(event);
   }
 </script>
 

@@ -4,13 +4,13 @@ import { paths, type OperationName } from '$api/paths';
 const firstPause = 1000;
 const longestPause = 15_000;
 
-type Heard = (event: string, data: unknown) => void;
+type Listener = (event: string, data: unknown) => void;
 
 /**
  * Listens to server-sent events while the page is seen: a browser holds few connections to one server, which the tabs
- * that are seen share. Whoever comes back tells what was heard last, so that nothing is missed. Returns what stops it.
+ * that are seen share. Whoever comes back tells what was listener last, so that nothing is missed. Returns what stops it.
  */
-function listen(address: string, events: readonly string[], heard: Heard): () => void {
+function listen(address: string, events: readonly string[], listener: Listener): () => void {
   let stream: EventSource | undefined;
   let seen: string | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
@@ -30,7 +30,7 @@ function listen(address: string, events: readonly string[], heard: Heard): () =>
       mine.addEventListener(name, (event) => {
         seen = event.lastEventId;
         pause = firstPause;
-        heard(name, JSON.parse(event.data as string));
+        listener(name, JSON.parse(event.data as string));
       });
     mine.addEventListener('error', () => {
       // While the line is cut the browser itself tries again; after a refusal it does not.
@@ -52,22 +52,22 @@ function listen(address: string, events: readonly string[], heard: Heard): () =>
 }
 
 /** Streams that are listened to, so that the parts of a page share one. */
-const shared = new Map<string, { hearers: Set<Heard>; stop: () => void }>();
+const shared = new Map<string, { listeners: Set<Listener>; stop: () => void }>();
 
-function listenWithOthers(address: string, heard: Heard): () => void {
+function listenWithOthers(address: string, listener: Listener): () => void {
   let one = shared.get(address);
   if (!one) {
-    const hearers = new Set<Heard>();
+    const listeners = new Set<Listener>();
     const stop = listen(address, ['changed', 'progress'], (event, data) =>
-      hearers.forEach((hear) => hear(event, data))
+      listeners.forEach((one) => one(event, data))
     );
-    shared.set(address, (one = { hearers, stop }));
+    shared.set(address, (one = { listeners, stop }));
   }
   const mine = one;
-  mine.hearers.add(heard);
+  mine.listeners.add(listener);
   return () => {
-    mine.hearers.delete(heard);
-    if (mine.hearers.size) return;
+    mine.listeners.delete(listener);
+    if (mine.listeners.size) return;
     mine.stop();
     shared.delete(address);
   };
@@ -83,7 +83,7 @@ interface BriefHearers {
   gathered?: () => void;
   /** People of a shortlist, or a check of their addresses, have come further. */
   kept?: () => void;
-  /** Called when changes are heard from now on: those between the loading of the page and now were not. */
+  /** Called when changes are listener from now on: those between the loading of the page and now were not. */
   began?: () => void;
 }
 
@@ -105,7 +105,7 @@ export const watchBrief = (
 export type Changed = Partial<Record<'sources' | 'imports' | 'watches', boolean>>;
 
 /**
- * Calls back when sources, imports or watches have changed; `began` when changes are heard from now on: those between the
+ * Calls back when sources, imports or watches have changed; `began` when changes are listener from now on: those between the
  * loading of the page and now were not.
  */
 export const watchAll = (changed: (what: Changed) => void, began?: () => void): (() => void) =>

@@ -1,4 +1,5 @@
-import { call } from '$lib/api/call';
+import { ApiProblem, call } from '$lib/api/call';
+import { libraryLexiconPage as say } from './words';
 import { readJsonFile } from '$lib/frame/read-json-file';
 import { KeptDocument } from '$lib/kept/kept-document.svelte';
 import type { Answer } from '$api';
@@ -61,7 +62,7 @@ export class LexiconPage {
   /** Takes a change unless it has a fault, which is said; false where it has. */
   #take(next: OwnLexicon): boolean {
     const fault = lexiconFault(next);
-    this.refused = fault === null ? null : new Error(fault);
+    this.refused = fault === null ? null : new ApiProblem(0, say.notSaved, fault);
     if (fault === null) this.document.change(next);
     return fault === null;
   }
@@ -75,7 +76,9 @@ export class LexiconPage {
     const senses = readSenses(text);
     const given = ownLexiconShape.shape.meanings.safeParse([{ word, senses }]);
     if (!given.success) {
-      this.refused = new Error(
+      this.refused = new ApiProblem(
+        0,
+        say.notSaved,
         senses.length < 2
           ? 'Enter at least two meanings, one per line: the meaning, a colon, and the words that indicate it.'
           : `“${word}” ${given.error.issues[0]!.message}.`

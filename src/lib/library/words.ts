@@ -56,6 +56,7 @@ export const libraryPage = catalogue('library/libraryPage', {
 });
 
 export const libraryLexiconPage = catalogue('library/libraryLexiconPage', {
+  notSaved: 'Not saved',
   language: 'Language',
   library: 'Library',
   yourLexicon: 'Your lexicon',

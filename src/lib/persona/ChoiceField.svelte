@@ -29,7 +29,7 @@
     picked = undefined;
     typed = '';
   }
-  function hear(event: KeyboardEvent) {
+  function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Backspace' && !typed && chosen.length) onchange(chosen.slice(0, -1));
     if (event.key !== 'Enter') return;
     // A code does as well as a name.
@@ -52,7 +52,7 @@
     invalid={invalid !== undefined}
     invalidText={invalid ?? ''}
     on:select={({ detail }: CustomEvent<{ selectedId: string }>) => add(detail.selectedId)}
-    on:keydown={hear}
+    on:keydown={onkeydown}
   />
   {#if chosen.length}
     <div class="chosen">

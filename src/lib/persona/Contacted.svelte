@@ -14,7 +14,7 @@
 
   // svelte-ignore state_referenced_locally
   let list = $state.raw(kept);
-  let told = $state('');
+  let notice = $state('');
   let refused: unknown = $state(null);
 
   async function empty() {
@@ -23,7 +23,7 @@
       const params = { id: briefId };
       const { revision } = await call('writeContacted', { params, body: { body: [], revision: list.revision } });
       list = { body: [], revision };
-      told = say.listCleared;
+      notice = say.listCleared;
     } catch (problem) {
       refused = problem;
       list = await call('readContacted', { params: { id: briefId } }).catch(() => list);
@@ -41,7 +41,7 @@
     >
     <a href="/sources?list=contacted+{briefId}">{say.importPeople}</a>
     {#if list.body.length}<Button onclick={empty}>{say.clearList}</Button>{/if}
-    <span class="soft" role="status">{told}</span>
+    <span class="soft" role="status">{notice}</span>
   </div>
   <div class="hint">{say.matchedByEmailAddressOrBy}</div>
   <Refused problem={refused} />

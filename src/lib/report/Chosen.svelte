@@ -12,7 +12,7 @@
   $effect(() => {
     void brief.updatedAt;
     call('chosen', { params: { id: brief.id } }).then(
-      (told) => (measured = told),
+      (notice) => (measured = notice),
       // A source that is still being prepared keeps it from being measured; Compare has it later.
       () => (measured = [])
     );

@@ -9,7 +9,7 @@ export const chosen = catalogue('report/chosen', {
   report: 'Report'
 });
 
-export const takeAlong = catalogue('report/takeAlong', {
+export const reportExport = catalogue('report/reportExport', {
   exportText: 'Export',
   print: 'Print',
   markdown: 'Markdown',

@@ -10,13 +10,13 @@
 
   interface Props {
     desk: ShortlistPage;
-    told: Answer<'moreLike'> | null;
+    reply: Answer<'moreLike'> | null;
   }
-  let { desk, told = $bindable() }: Props = $props();
+  let { desk, reply = $bindable() }: Props = $props();
 
   async function test() {
-    const { text } = told!;
-    told = null;
+    const { text } = reply!;
+    reply = null;
     const kept = await desk.attempt(() =>
       call('keepVersion', { params: { id: desk.params.id }, body: { text: text!, parent: null } })
     );
@@ -26,26 +26,26 @@
 
 <!-- What chosen people share, as a string that is tested like any other. -->
 <Modal
-  open={told !== null}
+  open={reply !== null}
   modalHeading={say.moreLikeThese}
   primaryButtonText={say.saveAsVersionAndTest}
-  primaryButtonDisabled={!told?.text}
+  primaryButtonDisabled={!reply?.text}
   secondaryButtonText={say.close}
   size="lg"
-  on:close={() => (told = null)}
-  on:click:button--secondary={() => (told = null)}
+  on:close={() => (reply = null)}
+  on:click:button--secondary={() => (reply = null)}
   on:submit={test}
 >
-  {#if told}
-    {#if told.text}<pre class="mono">{told.text}</pre>
+  {#if reply}
+    {#if reply.text}<pre class="mono">{reply.text}</pre>
       <p>
-        {#if told.precision.judged}{say.judgedPeopleItFindsAreFits(
-            count(told.precision.judged),
-            percent(told.precision.fits / told.precision.judged),
-            percentRange(told.precision.interval)
+        {#if reply.precision.judged}{say.judgedPeopleItFindsAreFits(
+            count(reply.precision.judged),
+            percent(reply.precision.fits / reply.precision.judged),
+            percentRange(reply.precision.interval)
           )}{:else}{say.nobodyItFindsHasBeenJudged}{/if}
-        {say.itWouldAddPeopleThisBrief(count(told.adds.people))}{told.adds.some.length
-          ? `, such as ${told.adds.some
+        {say.itWouldAddPeopleThisBrief(count(reply.adds.people))}{reply.adds.some.length
+          ? `, such as ${reply.adds.some
               .slice(0, 4)
               .map(({ name, jobs }) => [name, jobs?.[0]?.title].filter(Boolean).join(', '))
               .join('; ')}`
@@ -58,7 +58,7 @@
           ></thead
         >
         <tbody>
-          {#each told.traits as { text, good, ofGood, rest, ofRest, lift } (text)}
+          {#each reply.traits as { text, good, ofGood, rest, ofRest, lift } (text)}
             <tr
               ><td class="mono">{text}</td><td>{say.ofText(good, ofGood)}</td><td
                 >{say.ofText2(count(rest), count(ofRest))}</td
@@ -70,10 +70,10 @@
     {:else}<p>
         {say.theyHaveNothingInCommonThat}
       </p>{/if}
-    {#if told.firms.length}
+    {#if reply.firms.length}
       <h4>{say.similarFirms}</h4>
       <ul>
-        {#each told.firms as { company, people, shared, told: of } (company)}
+        {#each reply.firms as { company, people, shared, told: of } (company)}
           <li>{company} <span class="soft">{say.factsMatchPeopleSeenThere(shared, of, count(people))}</span></li>
         {/each}
       </ul>

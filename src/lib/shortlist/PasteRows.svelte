@@ -1,7 +1,7 @@
 <script lang="ts">
   import { pasteRows as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
-  import { call } from '$lib/api/call';
+  import { ApiProblem, call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
   import TextInput from '$lib/ui/TextInput.svelte';
@@ -31,16 +31,16 @@
     said = '';
     try {
       const { people, own, fresh, problem } = await pastedPeople(text, $state.snapshot(list.columns));
-      if (problem) throw new Error(problem);
+      if (problem) throw new ApiProblem(0, say.notAdded, problem);
       if (more && fresh.length)
         await desk.settle({
           columns: [...$state.snapshot(list.columns), ...fresh.map((one) => ({ ...one, choices: [...one.choices] }))]
         });
-      const told = await call('keepPeople', {
+      const notice = await call('keepPeople', {
         params: desk.params,
         body: { why, by: myName(), from: { kind: 'people', people, own } }
       });
-      said = `${count(told.kept)} added, ${count(told.there)} already there${told.joined ? `, ${count(told.joined)} merged with one of these` : ''}${told.objected ? `, ${count(told.objected)} excluded because they objected` : ''}.`;
+      said = `${count(notice.kept)} added, ${count(notice.there)} already there${notice.joined ? `, ${count(notice.joined)} merged with one of these` : ''}${notice.objected ? `, ${count(notice.objected)} excluded because they objected` : ''}.`;
       text = '';
       await desk.again();
     } catch (problem) {

@@ -11,13 +11,13 @@ const stored = stubLocalStorage();
 const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name).map(([, input]) => input);
 
 /** A server with some shortlists, which keeps so many of those it is told of. */
-function serve(lists: { id: string; name: string }[], told: { kept: number; there?: number; objected?: number }) {
+function serve(lists: { id: string; name: string }[], received: { kept: number; there?: number; objected?: number }) {
   asked.call.mockImplementation(async (name: string, { body }: { body?: { name: string } } = {}) =>
     name === 'listShortlists'
       ? lists
       : name === 'createShortlist'
         ? { id: 'new', name: body!.name }
-        : { there: 0, objected: 0, ...told }
+        : { there: 0, objected: 0, ...received }
   );
 }
 

@@ -11,11 +11,11 @@ export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>[
   const params = { id: briefId };
   const [newest] = await call('listShortlists', { params });
   const list = newest ?? (await call('createShortlist', { params, body: { name: 'Shortlist' } }));
-  const told = await call('keepPeople', { params: { ...params, list: list.id }, body: { from, why, by: myName() } });
+  const reply = await call('keepPeople', { params: { ...params, list: list.id }, body: { from, why, by: myName() } });
   const parts = [
-    `${told.kept.toLocaleString('en')} added to ${newest?.name ?? 'the new shortlist'}`,
-    ...(told.there ? [`${told.there.toLocaleString('en')} already there`] : []),
-    ...(told.objected ? [`${told.objected.toLocaleString('en')} excluded because they objected`] : [])
+    `${reply.kept.toLocaleString('en')} added to ${newest?.name ?? 'the new shortlist'}`,
+    ...(reply.there ? [`${reply.there.toLocaleString('en')} already there`] : []),
+    ...(reply.objected ? [`${reply.objected.toLocaleString('en')} excluded because they objected`] : [])
   ];
   toast(`${parts.join(', ')}.`, {
     href: briefPath(briefId, 'shortlist', { list: list.id }),

@@ -65,12 +65,12 @@ export function readQuery(search: string): ListQuery {
 
 /** The same as text; what is usual is left out. */
 export function writeQuery({ filter, sort, columns, group }: ListQuery): string {
-  const told = new URLSearchParams();
-  for (const name of filterNames) if (filter[name]) told.set(name, filter[name]);
-  if (sort.length) told.set('sort', sort.join(','));
-  if (columns.join() !== usual.join()) told.set('columns', columns.join(','));
-  if (group !== 'country') told.set('group', group);
-  return told.toString();
+  const reply = new URLSearchParams();
+  for (const name of filterNames) if (filter[name]) reply.set(name, filter[name]);
+  if (sort.length) reply.set('sort', sort.join(','));
+  if (columns.join() !== usual.join()) reply.set('columns', columns.join(','));
+  if (group !== 'country') reply.set('group', group);
+  return reply.toString();
 }
 
 /** The order after a press on a column's heading: up, down, then none; beside the others where `more`. */

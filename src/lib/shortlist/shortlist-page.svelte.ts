@@ -103,7 +103,7 @@ export class ShortlistPage extends Attempts {
     await Promise.all(
       wanted.map(async (at) => {
         this.#loading.add(at);
-        const told = await this.attempt(() =>
+        const notice = await this.attempt(() =>
           call('listKept', {
             params: this.params,
             query: {
@@ -113,9 +113,9 @@ export class ShortlistPage extends Attempts {
             }
           })
         );
-        if (asked !== this.#asked || !told) return;
-        this.of = told.of;
-        told.people.forEach((person, i) => this.#rows.set(at * stretch + i, person));
+        if (asked !== this.#asked || !notice) return;
+        this.of = notice.of;
+        notice.people.forEach((person, i) => this.#rows.set(at * stretch + i, person));
       })
     );
   };
@@ -246,14 +246,14 @@ export class ShortlistPage extends Attempts {
   /** Erases somebody everywhere, because they objected. */
   erase = (record: { sourceId: string; personId: string }) =>
     this.doing(async () => {
-      const told = await call('object', { body: record });
-      this.leftToSettle = told.left;
+      const notice = await call('object', { body: record });
+      this.leftToSettle = notice.left;
       this.close();
       this.clear();
-      return told;
+      return notice;
     });
 
-  /** The list as a file; whoever leaves in it is remembered as taken along, unless it goes to a spreadsheet. */
+  /** The list as a file; the people in it count as exported, unless it goes to a spreadsheet. */
   file = async (leaving: Record<string, string | number>): Promise<Blob> => {
     const answer = await fetch(`/api/briefs/${this.params.id}/shortlists/${this.params.list}/file`, {
       method: 'POST',
@@ -261,7 +261,7 @@ export class ShortlistPage extends Attempts {
       body: JSON.stringify({ ...this.asked, ...leaving })
     });
     if (answer.ok) return answer.blob();
-    const told = (await answer.json()) as { title: string; detail: string };
-    throw new ApiProblem(answer.status, told.title, told.detail);
+    const notice = (await answer.json()) as { title: string; detail: string };
+    throw new ApiProblem(answer.status, notice.title, notice.detail);
   };
 }

@@ -13,14 +13,14 @@ const person = (number: number) => ({ number, name: `Person ${number}` }) as unk
 function serve(size: number) {
   const list = { id: 'l', updatedAt: '1', revision: 4, mail: { run: null } };
   asked.call.mockImplementation(
-    async (name: string, told: { query?: { from?: number }; params?: { number?: number } } = {}) => {
-      const from = told.query?.from ?? 0;
+    async (name: string, received: { query?: { from?: number }; params?: { number?: number } } = {}) => {
+      const from = received.query?.from ?? 0;
       if (name === 'listKept')
         return {
           of: size,
           people: Array.from({ length: Math.max(0, Math.min(100, size - from)) }, (_, i) => person(from + i))
         };
-      if (name === 'readKept') return { number: told.params!.number };
+      if (name === 'readKept') return { number: received.params!.number };
       return {};
     }
   );
@@ -66,7 +66,7 @@ describe('the table of a shortlist', () => {
 
   it('drops what an earlier question brought late', async () => {
     const { desk } = serve(5);
-    let late: (told: object) => void = () => {};
+    let late: (received: object) => void = () => {};
     asked.call.mockImplementationOnce(() => new Promise((done) => (late = done)));
     const first = desk.list();
     await desk.list();

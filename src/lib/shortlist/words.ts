@@ -196,6 +196,7 @@ export const ownCell = catalogue('shortlist/ownCell', {
 });
 
 export const pasteRows = catalogue('shortlist/pasteRows', {
+  notAdded: 'Not added',
   addPeopleFromSpreadsheet: 'Add people from a spreadsheet',
   add: 'Add',
   close: 'Close',
@@ -253,7 +254,7 @@ export const shortlistRoad = catalogue('shortlist/shortlistRoad', {
   exported: 'exported'
 });
 
-export const takeAlong = catalogue('shortlist/takeAlong', {
+export const exportDialog = catalogue('shortlist/exportDialog', {
   exportText: 'Export',
   exportText2: (people: Said) => `Export ${people}`,
   cancel: 'Cancel',

@@ -19,17 +19,17 @@
   let address = $state(connection.address);
   let key = $state('');
   let asking = $state(false);
-  let told = $state('');
+  let notice = $state('');
   let refused: unknown = $state(null);
 
   async function ask(change: { address?: string; key?: string | null }) {
     refused = null;
-    told = '';
+    notice = '';
     asking = true;
     try {
       await call('reconnect', { params: { source }, body: change });
       key = '';
-      told = say.connectedSheetRefreshed;
+      notice = say.connectedSheetRefreshed;
       await ondone();
     } catch (problem) {
       refused = problem;
@@ -60,7 +60,7 @@
     </Button>
     {#if connection.hasKey}<Button disabled={asking} onclick={() => ask({ key: null })}>{say.deleteKey}</Button>{/if}
   </form>
-  <p class="soft" role="status">{told || say.sheetLastRefreshed(moment(connection.checkedAt))}</p>
+  <p class="soft" role="status">{notice || say.sheetLastRefreshed(moment(connection.checkedAt))}</p>
   <Refused problem={refused} />
 </section>
 

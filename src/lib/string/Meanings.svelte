@@ -26,8 +26,8 @@
     const body = { text, sourceId };
     const timer = setTimeout(() => {
       call('senses', { body, signal: asking.signal }).then(
-        (told) => {
-          answer = told;
+        (notice) => {
+          answer = notice;
           fault = '';
         },
         (problem: Error) => {
@@ -59,11 +59,11 @@
         {say.moreWaysToPickOneMeaning(answer.unmeasured)}
       </p>{/if}
     {#each answer.words as { word, people, senses } (word)}
-      {@const told = senses.reduce((sum, sense) => sum + sense.people, 0)}
+      {@const notice = senses.reduce((sum, sense) => sum + sense.people, 0)}
       <h3>
         <span class="mono">{word}</span>
         <span class="soft"
-          >{say.inProfilesShown(count(people))}{#if people > told}{say.unclearIn(count(people - told))}{/if}</span
+          >{say.inProfilesShown(count(people))}{#if people > notice}{say.unclearIn(count(people - notice))}{/if}</span
         >
       </h3>
       <div class="tabled">

@@ -30,7 +30,7 @@
     }
   );
   const { enabled, sets } = $derived(given);
-  const hearTree = keysOf('tree', {
+  const onTreeKey = keysOf('tree', {
     up: () => tree.go(-1),
     down: () => tree.go(1),
     first: () => tree.select(tree.rows[0]),
@@ -48,11 +48,11 @@
     unwrap: tree.unwrap,
     remove: tree.remove
   });
-  const hearUndo = keysOf('everywhere', { undo: () => onundo(), redo: () => onredo() });
-  function hear(event: KeyboardEvent) {
+  const onUndoKey = keysOf('everywhere', { undo: () => onundo(), redo: () => onredo() });
+  function onkeydown(event: KeyboardEvent) {
     if (!tree.selected) return;
-    hearTree(event);
-    hearUndo(event);
+    onTreeKey(event);
+    onUndoKey(event);
     // What the tree takes is not heard by the page around it.
     if (event.defaultPrevented) event.stopPropagation();
   }
@@ -79,13 +79,13 @@
       </Select>
     {/if}
   </div>
-  {#if !enabled}<p class="told">
+  {#if !enabled}<p class="notice">
       {say.fixErrorsToEditTreeIt}
     </p>{/if}
-  {#if tree.refused}<p class="told" role="alert">{tree.refused}</p>{/if}
+  {#if tree.refused}<p class="notice" role="alert">{tree.refused}</p>{/if}
   {#if tree.pulling}
     <form
-      class="told"
+      class="notice"
       onsubmit={(event) => {
         event.preventDefault();
         void tree.pull();
@@ -109,7 +109,7 @@
       </ButtonSet>
     </form>
   {/if}
-  <ul role="tree" aria-label={say.partsString} bind:this={list} onkeydown={hear}>
+  <ul role="tree" aria-label={say.partsString} bind:this={list} {onkeydown}>
     {#each tree.rows as row (pathKey(row.path))}
       {@const key = pathKey(row.path)}
       {@const isGroup = !isLeaf(row.node)}
@@ -213,7 +213,7 @@
   .acts kbd {
     margin-left: 6px;
   }
-  .told {
+  .notice {
     padding: 8px 14px;
     font-size: 13px;
     background: var(--sheet-2);

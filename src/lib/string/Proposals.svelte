@@ -51,7 +51,7 @@
       body: { text, changes, sourceIds: sources.map(({ id }) => id) },
       signal: asking.signal
     }).then(
-      (told) => (joint = told),
+      (notice) => (joint = notice),
       (problem: Error) => {
         if (!asking.signal.aborted) jointFault = problem.message;
       }
@@ -63,8 +63,8 @@
     if (!next.delete(says)) next.add(says);
     chosen = next;
   }
-  const share = (told: Effect['fitsLost']) =>
-    told ? `${percent(told.share)} (${percentRange(told)})` : say.noneJudged;
+  const share = (notice: Effect['fitsLost']) =>
+    notice ? `${percent(notice.share)} (${percentRange(notice)})` : say.noneJudged;
   const allTogether = $derived(taken.map(({ says }) => says).join('; '));
 </script>
 

@@ -7,6 +7,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { brief as briefPath } from '$lib/frame/paths';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import Ledger from './Ledger.svelte';
   import ProposalCards from './ProposalCards.svelte';
   import { panels, type Panel } from './panels';
@@ -125,6 +126,7 @@
       blocked={string.blocked}
       onchoose={(source) => show('searches', { of: source.id })}
     />
+    <TermRow terms={['ledger', 'matchesAlone', 'changeIfRemoved', 'rendering', 'verdict', 'version']} />
     {#if string.best.list?.length}
       <ProposalCards
         proposals={string.best.list}

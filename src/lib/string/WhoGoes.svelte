@@ -31,11 +31,11 @@
   async function load() {
     const mine = ++turn;
     try {
-      const told = await call('whoGoes', {
+      const notice = await call('whoGoes', {
         params: { id: briefId },
         body: { from, to, sourceId, size: 30, certain: certainOnly() }
       });
-      if (mine === turn) answer = told;
+      if (mine === turn) answer = notice;
     } catch (problem) {
       if (mine === turn) refused = problem;
     }

@@ -11,7 +11,7 @@ interface Row {
   path: Path;
   isGroup: boolean;
   enabled: boolean;
-  /** Told while something hangs over the row, and with null when it has gone. */
+  /** ListedScopes while something hangs over the row, and with null when it has gone. */
   hover: (operation: Operation | null) => void;
   drop: (from: Path, operation: Operation) => void;
 }

@@ -30,7 +30,7 @@ export interface EditorContext {
   /** The word sets that can be named, as they are now. */
   sets: () => SetQueries;
   offers: () => Offers;
-  /** Told what was pasted, and what was made of it before it was put at `from`. */
+  /** ListedScopes what was pasted, and what was made of it before it was put at `from`. */
   pasted: (pasted: string, clean: CleanPaste, from: number) => void;
   /** How many people a part finds alone at each source, a line each. */
   countAlone: (query: Query) => Promise<string[]>;

@@ -118,13 +118,15 @@ describe('what is said of a line', () => {
     );
   });
   it('is the limit of a source that the string comes nearest to', () => {
-    const told = { rendering: { use: { characters: 100, words: 30, operators: 2, nesting: 1 } } } as Answer<'ledger'>;
+    const received = {
+      rendering: { use: { characters: 100, words: 30, operators: 2, nesting: 1 } }
+    } as Answer<'ledger'>;
     const source = (limits: object) => ({ sheet: { limits } }) as Parameters<typeof fullestLimit>[0];
-    expect(fullestLimit(source({ characters: 2000, words: 32, operators: null }), told)).toEqual({
+    expect(fullestLimit(source({ characters: 2000, words: 32, operators: null }), received)).toEqual({
       kind: 'words',
       used: 30,
       most: 32
     });
-    expect(fullestLimit(source({ characters: null, words: null, operators: null }), told)).toBeUndefined();
+    expect(fullestLimit(source({ characters: null, words: null, operators: null }), received)).toBeUndefined();
   });
 });

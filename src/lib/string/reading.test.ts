@@ -6,7 +6,7 @@ import { StringReading } from './reading.svelte';
 
 const made = madeWorkers<ReadingQuestion, ReadingAnswer>;
 const worker = () => made().at(-1)!;
-const lastId = () => worker().heard.at(-1)!.id;
+const lastId = () => worker().questions.at(-1)!.id;
 const read = (id: number, description: string): ReadingAnswer => ({
   id,
   kind: 'read',
@@ -63,7 +63,7 @@ describe('what a worker makes of a string', () => {
     vi.advanceTimersByTime(200);
     ask(reading, 'fast');
     expect(made().map(({ ended }) => ended)).toEqual([true, false]);
-    expect(worker().heard).toHaveLength(2);
+    expect(worker().questions).toHaveLength(2);
     worker().says({ id: lastId(), kind: 'done' });
     vi.advanceTimersByTime(5000);
     ask(reading, 'later');
@@ -80,18 +80,18 @@ describe('what a worker makes of a string', () => {
 });
 
 describe('the worker itself', () => {
-  const told: ReadingAnswer[] = [];
-  let hear: (question: ReadingQuestion | { lexicon: object }) => void;
+  const received: ReadingAnswer[] = [];
+  let ask: (question: ReadingQuestion | { lexicon: object }) => void;
   const until = async (id: number) => {
-    await vi.waitFor(() => expect(told.some((one) => one.id === id && one.kind === 'done')).toBe(true), 5000);
-    return told.filter((one) => one.id === id);
+    await vi.waitFor(() => expect(received.some((one) => one.id === id && one.kind === 'done')).toBe(true), 5000);
+    return received.filter((one) => one.id === id);
   };
   beforeEach(async () => {
-    told.length = 0;
+    received.length = 0;
     vi.resetModules();
-    vi.stubGlobal('postMessage', (answer: ReadingAnswer) => told.push(answer));
+    vi.stubGlobal('postMessage', (answer: ReadingAnswer) => received.push(answer));
     vi.stubGlobal('addEventListener', (_: string, on: (event: { data: unknown }) => void) => {
-      hear = (data) => on({ data });
+      ask = (data) => on({ data });
     });
     await import('./reading.worker');
   });
@@ -99,7 +99,7 @@ describe('the worker itself', () => {
 
   it('says what a string means, what is wrong with it, and how each source is asked', async () => {
     const sheets = [harrowGuild, quillbank];
-    hear({ id: 1, text: 'title:(chef OR chef OR cook) country:Spain', sets: [], sheets });
+    ask({ id: 1, text: 'title:(chef OR chef OR cook) country:Spain', sets: [], sheets });
     const answers = await until(1);
     expect(answers.map(({ kind }) => kind)).toEqual(['read', 'rendered', 'rendered', 'done']);
     const first = answers[0] as Extract<ReadingAnswer, { kind: 'read' }>;
@@ -112,32 +112,32 @@ describe('the worker itself', () => {
   });
 
   it('translates nothing of a string with errors, nor of an empty one', async () => {
-    hear({ id: 1, text: 'title:(chef OR', sets: [], sheets: [harrowGuild] });
+    ask({ id: 1, text: 'title:(chef OR', sets: [], sheets: [harrowGuild] });
     const [first, ...others] = await until(1);
     expect((first as { problems: { severity: string }[] }).problems.map(({ severity }) => severity)).toContain('error');
     expect(others.map(({ kind }) => kind)).toEqual(['done']);
-    hear({ id: 2, text: '', sets: [], sheets: [harrowGuild] });
+    ask({ id: 2, text: '', sets: [], sheets: [harrowGuild] });
     expect((await until(2)).map(({ kind }) => kind)).toEqual(['read', 'done']);
   });
 
   it('leaves an older string for a newer', async () => {
     const sheets = [harrowGuild, quillbank];
-    hear({ id: 1, text: 'title:chef', sets: [], sheets });
-    hear({ id: 2, text: 'title:cook', sets: [], sheets });
+    ask({ id: 1, text: 'title:chef', sets: [], sheets });
+    ask({ id: 2, text: 'title:cook', sets: [], sheets });
     await until(2);
-    expect(told.filter((one) => one.id === 1).map(({ kind }) => kind)).toEqual(['read']);
+    expect(received.filter((one) => one.id === 1).map(({ kind }) => kind)).toEqual(['read']);
   });
 
   it('knows what was added to the lexicon', async () => {
     const words = (answers: ReadingAnswer[]) => JSON.stringify(answers[0]);
-    hear({ id: 1, text: 'title:plonge', sets: [], sheets: [] });
+    ask({ id: 1, text: 'title:plonge', sets: [], sheets: [] });
     const before = words(await until(1));
     const senses = [
       { name: 'washing up', tells: ['kitchen'] },
       { name: 'a dive', tells: ['sea'] }
     ];
-    hear({ lexicon: { functions: [], titles: [], meanings: [{ word: 'plonge', senses }] } });
-    hear({ id: 2, text: 'title:plonge', sets: [], sheets: [] });
+    ask({ lexicon: { functions: [], titles: [], meanings: [{ word: 'plonge', senses }] } });
+    ask({ id: 2, text: 'title:plonge', sets: [], sheets: [] });
     const after = words(await until(2));
     expect(before).not.toMatch(/several meanings|meanings/);
     expect(after).toMatch(/meanings/);

@@ -247,11 +247,11 @@ describe('what is done with the string', () => {
     const page = desk(
       'title:("jefe de cocina" OR chef OR "head of kitchen") country:(spain OR portugal) NOT any:school'
     );
-    const told = JSON.stringify(page.parts.length);
+    const received = JSON.stringify(page.parts.length);
     page.layOut();
     expect(page.text).toContain('\n');
     page.onOneLine();
     expect(page.text).not.toContain('\n');
-    expect(JSON.stringify(page.parts.length)).toBe(told);
+    expect(JSON.stringify(page.parts.length)).toBe(received);
   });
 });

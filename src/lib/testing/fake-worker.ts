@@ -3,14 +3,14 @@ export class FakeWorker<Question, Answer> {
   static made: FakeWorker<never, never>[] = [];
   onmessage: ((event: { data: Answer }) => void) | null = null;
   onerror: (() => void) | null = null;
-  heard: Question[] = [];
+  questions: Question[] = [];
   ended = false;
 
   constructor() {
     FakeWorker.made.push(this as never);
   }
   postMessage(question: Question): void {
-    this.heard.push(question);
+    this.questions.push(question);
   }
   terminate(): void {
     this.ended = true;

@@ -17,7 +17,7 @@
     const body = untrack(() => ({ person: $state.snapshot(person) as Person, except }));
     const timer = setTimeout(() => {
       call('elsewhere', { body, signal: asking.signal }).then(
-        (told) => (others = told),
+        (notice) => (others = notice),
         () => {}
       );
     }, 200);

@@ -19,7 +19,7 @@
     const asking = new AbortController();
     const body = { text, sourceId };
     call('knownAt', { params: { id: briefId }, body, signal: asking.signal }).then(
-      (told) => (known = told),
+      (notice) => (known = notice),
       () => (known = [])
     );
     return () => asking.abort();

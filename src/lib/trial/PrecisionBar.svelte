@@ -3,6 +3,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Select from '$lib/ui/Select.svelte';
   import Figure from '$lib/marks/Figure.svelte';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import { percent, percentRange } from '$lib/marks/format';
   import { verdicts } from '$lib/marks/verdicts';
   import { verdictsNeeded, type Precision } from '$core/measure';
@@ -88,6 +89,7 @@
       <Button onclick={() => onmore(toDraw)}>{say.drawMoreInAll(toDraw, sampled + toDraw)}</Button>
     {/if}
   </div>
+  <TermRow terms={['precision', 'interval', 'sample', 'verdict', 'knownGood', 'estimatedResult']} />
 </section>
 
 <style>
@@ -112,6 +114,10 @@
   }
   svg {
     width: 100%;
+  }
+  section > :global(ul) {
+    grid-column: 1 / -1;
+    margin: 0;
   }
   .tally span {
     margin-right: 10px;

@@ -6,7 +6,14 @@
   import type { Query } from '$core/language';
   import { matchingOf, type MatchingRules } from '$core/semantics';
   import type { Drawn } from './judging.svelte';
-  import { causesByPerson, causesOffered, verdictsShown, told, type Shown, type Told } from './sample-filter';
+  import {
+    causesByPerson,
+    causesOffered,
+    verdictsShown,
+    certainties,
+    type Shown,
+    type Certainty
+  } from './sample-filter';
 
   interface Props {
     briefId: string;
@@ -21,7 +28,7 @@
 
   let open = $state(false);
   let verdict: Shown = $state('all');
-  let certainty: Told = $state('all');
+  let certainty: Certainty = $state('all');
   let cause = $state('');
   const found = $derived(
     open && query ? causesByPerson(query, sample, matchingOf(matching)) : new Map<string, never>()
@@ -29,7 +36,7 @@
   const causes = $derived(causesOffered(found));
   const people = $derived(
     sample
-      .filter((one) => verdictsShown[verdict].holds(one) && told[certainty].holds(one))
+      .filter((one) => verdictsShown[verdict].holds(one) && certainties[certainty].holds(one))
       .filter(({ person }) => !cause || found.get(person.id)?.includes(cause))
       .map((one) => ({ rank: one.rank, person: one.person, verdict: one.verdict, note: one.note?.text ?? '' }))
   );
@@ -43,7 +50,7 @@
         {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Select>
       <Select label={say.certainty} bind:value={certainty}>
-        {#each Object.entries(told) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
+        {#each Object.entries(certainties) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
       </Select>
       {#if causes.length}
         <Select label={say.matchedBy} bind:value={cause}>

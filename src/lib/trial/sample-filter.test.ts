@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Person } from '$core/people';
 import { parse } from '$core/language';
 import { exactMatching } from '$core/semantics';
-import { causesByPerson, causesOffered, told, verdictsShown } from './sample-filter';
+import { causesByPerson, causesOffered, certainties, verdictsShown } from './sample-filter';
 
 const sample = [
   { verdict: null, untold: [] },
@@ -20,9 +20,9 @@ describe('a list of people drawn', () => {
     expect(Object.values(others).flatMap(({ holds }) => places(holds))).toEqual([0, 1, 2, 3]);
   });
   it('is narrowed by what is told', () => {
-    expect(places(told.certain.holds)).toEqual([0, 2, 3]);
-    expect(places(told.possible.holds)).toEqual([1]);
-    expect(places(told.all.holds)).toHaveLength(4);
+    expect(places(certainties.certain.holds)).toEqual([0, 2, 3]);
+    expect(places(certainties.possible.holds)).toEqual([1]);
+    expect(places(certainties.all.holds)).toHaveLength(4);
   });
 
   it('is narrowed by the term somebody came by, the one that brought most first', () => {

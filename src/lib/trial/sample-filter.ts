@@ -23,8 +23,8 @@ export const verdictsShown: Readonly<Record<Shown, Choice>> = {
   unsure: { words: 'unsure', holds: ({ verdict }) => verdict?.verdict === 'unsure' }
 };
 
-export type Told = 'all' | 'certain' | 'possible';
-export const told: Readonly<Record<Told, Choice>> = {
+export type Certainty = 'all' | 'certain' | 'possible';
+export const certainties: Readonly<Record<Certainty, Choice>> = {
   all: { words: 'certain and possible', holds: () => true },
   certain: { words: 'certain only', holds: ({ untold }) => !untold.length },
   possible: { words: 'possible only', holds: ({ untold }) => untold.length > 0 }

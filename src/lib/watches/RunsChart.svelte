@@ -18,7 +18,7 @@
   let runs: Run[] = $state.raw([]);
   $effect(() => {
     void call('runsOfWatch', { params: { watch } }).then(
-      (told) => (runs = told),
+      (notice) => (runs = notice),
       () => (runs = [])
     );
   });

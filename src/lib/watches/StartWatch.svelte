@@ -22,7 +22,7 @@
   $effect(() => {
     if (open && !name)
       void call('watchNameFor', { params: { id: briefId } }).then(
-        (told) => (name ||= told.name),
+        (notice) => (name ||= notice.name),
         () => {}
       );
   });

@@ -39,7 +39,7 @@
   const nameOf = (id: string) => watches.find((one) => one.id === id)?.name ?? '';
   let opened: string | null = $state(null);
   let deleting: Answer<'listWatches'>[number] | null = $state(null);
-  const hear = keysOf('inbox', {
+  const onkeydown = keysOf('inbox', {
     before: () => inbox.go(-1),
     after: () => inbox.go(1),
     fit: () => void inbox.give('fit'),
@@ -50,7 +50,7 @@
   });
 </script>
 
-<svelte:window onkeydown={hear} />
+<svelte:window {onkeydown} />
 
 <!-- What came, by watch: gone through by keys. -->
 <section class="sheet" aria-label={say.updatesFromWatches}>

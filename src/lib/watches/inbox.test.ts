@@ -112,7 +112,7 @@ describe('news of watches', () => {
 
   it('drops an answer that a newer question overtook', async () => {
     const news = await inbox([]);
-    const answers: ((told: object) => void)[] = [];
+    const answers: ((received: object) => void)[] = [];
     asked.call.mockImplementation(() => new Promise((done) => answers.push(done)));
     const first = news.list();
     const second = news.list();

@@ -26,7 +26,7 @@ export class WordingPage {
   told = $state('');
   /** Languages that wordings are proposed in. */
   spoken: readonly Language[] = $state.raw(languages);
-  /** What is taken or refused here is remembered for all briefs. */
+  /** What is added or rejected here is remembered for all briefs. */
   houseRemembers = $state(false);
   /** What other briefs took (true) or refused of this title. */
   house: ReadonlyMap<string, boolean> = $state.raw(new Map());
@@ -47,9 +47,9 @@ export class WordingPage {
   rows = $derived.by(() => (this.open ? wordingTable(this.open, { languages: this.spoken }) : []));
   counts = $derived.by(() =>
     Object.fromEntries(
-      Object.entries(this.#answers).map(([id, told]) => [
+      Object.entries(this.#answers).map(([id, notice]) => [
         id,
-        new Map([...told].map(([text, count]) => [text, count && count[reading()]]))
+        new Map([...notice].map(([text, count]) => [text, count && count[reading()]]))
       ])
     )
   );

@@ -17,13 +17,13 @@ const set = (id: string, name: string, ...texts: string[]): WordSet => ({
 function desk(openId: string | null = null) {
   const body = [set('1', 'Jefe de cocina', 'Jefe de cocina'), set('2', 'Head of Quality', 'Head of Quality', 'QA')];
   asked.call.mockImplementation(
-    async (name: string, told: { body?: { texts?: string[]; wordings?: string[]; taken?: boolean } } = {}) => {
+    async (name: string, received: { body?: { texts?: string[]; wordings?: string[]; taken?: boolean } } = {}) => {
       if (name === 'count') {
         const estimate = { low: 1, middle: 1, high: 1 };
-        return { counts: told.body!.texts!.map((_, i) => (i ? null : { certain: estimate, possible: estimate })) };
+        return { counts: received.body!.texts!.map((_, i) => (i ? null : { certain: estimate, possible: estimate })) };
       }
       if (name === 'rememberWordings')
-        return told.body!.wordings!.map((wording) => ({ wording, taken: told.body!.taken }));
+        return received.body!.wordings!.map((wording) => ({ wording, taken: received.body!.taken }));
       if (name === 'houseWordings') return [{ wording: 'Cocinero jefe', taken: true }];
       return { revision: 2 };
     }
@@ -118,7 +118,7 @@ describe('what is remembered for all briefs', () => {
     page.use(['Chef ejecutivo'], true);
     page.refuse(['Gerente de cocina']);
     await vi.waitFor(() => expect(calls('rememberWordings')).toHaveLength(2));
-    expect(calls('rememberWordings').map(([, told]) => (told as { body: object }).body)).toEqual([
+    expect(calls('rememberWordings').map(([, received]) => (received as { body: object }).body)).toEqual([
       { title: 'Jefe de cocina', wordings: ['Chef ejecutivo'], taken: true },
       { title: 'Jefe de cocina', wordings: ['Gerente de cocina'], taken: false }
     ]);

@@ -15,7 +15,7 @@ export type Language = (name: string, english: Words) => Partial<Words>;
 
 let language: Language | undefined;
 
-/** Where the chosen language is remembered in a browser. */
+/** Where the chosen language is stored in a browser. */
 const place = 'eave.language';
 export const chosenLanguage = (): string | null => globalThis.localStorage?.getItem(place) ?? null;
 

@@ -17,7 +17,7 @@
 
   let { data } = $props();
   let refused: unknown = $state(null);
-  let told = $state('');
+  let notice = $state('');
   let filter = $state('');
   const shown = $derived(
     data.wordSets.filter(({ name, note, wordings }) =>
@@ -31,9 +31,9 @@
 
   async function attempt(work: () => Promise<string>) {
     refused = null;
-    told = '';
+    notice = '';
     try {
-      told = await work();
+      notice = await work();
       await reload('eave:word-sets');
       return true;
     } catch (problem) {
@@ -91,7 +91,7 @@
   <Button kind="primary" onclick={() => open('')}>{say.newWordSet}</Button>
 </div>
 <Refused problem={refused} />
-{#if told}<p class="told" role="status">{told}</p>{/if}
+{#if notice}<p class="notice" role="status">{notice}</p>{/if}
 
 <div class="grid">
   <div>
@@ -165,7 +165,7 @@
     width: 320px;
     margin-bottom: 10px;
   }
-  .told {
+  .notice {
     margin-bottom: 10px;
   }
   div :global(.name) {

@@ -1,5 +1,6 @@
 import { ConnectionError, DatabaseError, ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import { describe, expect, it } from 'vitest';
+import { NotNow } from '../jobs/not-now';
 import { Refusal } from '../refusal';
 import { problemResponse } from './endpoint';
 
@@ -14,6 +15,8 @@ describe('an error', () => {
     ['a database that shuts down', said('57P01'), 503, 'Database away'],
     ['a connection refused', coded('ECONNREFUSED'), 503, 'Database away'],
     ['a closed client', new Error('Client was closed and is not queryable'), 503, 'Database away'],
+    ['work that a thread gave up', new NotNow('Broken off.'), 503, 'Interrupted'],
+    ['a thread without memory', coded('ERR_WORKER_OUT_OF_MEMORY'), 503, 'Out of memory'],
     ['a full disk of the database', said('53100'), 507, 'Disk full'],
     ['a full disk here', coded('ENOSPC'), 507, 'Disk full'],
     ['what it belongs to is gone', new ForeignKeyConstraintError({}), 404, 'Not there'],
@@ -35,9 +38,9 @@ describe('an error', () => {
     const response = problemResponse(error, '/api/route', 'request');
     expect(response.status).toBe(status);
     expect(response.headers.get('content-type')).toBe('application/problem+json');
-    const told = (await response.json()) as { status: number; title: string; detail: string };
-    expect(told).toMatchObject({ status, title });
-    expect(told.detail).toMatch(/^[A-Z].{20,}\.$/);
-    expect(JSON.stringify(told)).not.toContain('secret');
+    const received = (await response.json()) as { status: number; title: string; detail: string };
+    expect(received).toMatchObject({ status, title });
+    expect(received.detail).toMatch(/^[A-Z].{20,}\.$/);
+    expect(JSON.stringify(received)).not.toContain('secret');
   });
 });

@@ -3,6 +3,7 @@ import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import type * as z from 'zod';
 import { driverErrorOf, isDatabaseAway, isDiskFull } from '../database/away';
 import { environment } from '../environment';
+import { NotNow } from '../jobs/not-now';
 import { log } from '../log';
 import { Refusal } from '../refusal';
 import { askingFor, type Asker } from '../workers/asker';
@@ -41,8 +42,8 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
 
 /** Throws, naming the fields alone, where an answer is not what its schema says. */
 function checkAnswer(operation: AnyOperation, answer: unknown): void {
-  const told: unknown = answer instanceof Json ? JSON.parse(new TextDecoder().decode(answer.bytes)) : answer;
-  const read = operation.response.safeParse(told);
+  const reply: unknown = answer instanceof Json ? JSON.parse(new TextDecoder().decode(answer.bytes)) : answer;
+  const read = operation.response.safeParse(reply);
   if (read.success) return;
   const wrong = read.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
   throw new Error(`${operation.method} ${operation.path} answers otherwise than its schema says: ${wrong.join('; ')}`);
@@ -106,6 +107,14 @@ const known = (error: unknown): Refusal | null => {
       503,
       'Database away',
       'Couldn’t reach the database, so nothing was changed. Your changes are kept on this page and will be saved when it is back.'
+    );
+  if (error instanceof NotNow)
+    return new Refusal(503, 'Interrupted', 'This was interrupted before it finished. Nothing was changed. Try again.');
+  if (error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY')
+    return new Refusal(
+      503,
+      'Out of memory',
+      'This needs more memory than the server has, so it was stopped. Nothing was changed. Do less at once.'
     );
   if (isDiskFull(error))
     return new Refusal(

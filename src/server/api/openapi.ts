@@ -42,7 +42,7 @@ const shared: Record<string, z.ZodType> = {
   Kept: contract.listKept.response.shape.people.element,
   ColumnProfile: contract.writeProfile.body.shape.body,
   Shortlist: contract.readShortlist.response,
-  Leaving: contract.lookAlong.body,
+  Leaving: contract.previewExport.body,
   WatchRun: contract.runsOfWatch.response.element,
   Rhythm: contract.createWatch.body.options[0].shape.rhythm,
   WatchRules: contract.createWatch.body.options[1].shape.people.shape.rules,

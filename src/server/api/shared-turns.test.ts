@@ -17,11 +17,15 @@ describe('long work that waits for its turn', () => {
   it('is done once for all who wish the same meanwhile', async () => {
     const { shared, end } = busy();
     const [same, other] = [vi.fn(async () => 'same'), vi.fn(async () => 'other')];
-    const told = [shared.take('a', asker(), same), shared.take('a', asker(), same), shared.take('b', asker(), other)];
+    const received = [
+      shared.take('a', asker(), same),
+      shared.take('a', asker(), same),
+      shared.take('b', asker(), other)
+    ];
     await settled();
     expect(same).not.toHaveBeenCalled();
     end();
-    expect(await Promise.all(told)).toEqual(['same', 'same', 'other']);
+    expect(await Promise.all(received)).toEqual(['same', 'same', 'other']);
     expect(same).toHaveBeenCalledOnce();
   });
 
@@ -42,9 +46,9 @@ describe('long work that waits for its turn', () => {
     const fails = async () => {
       throw new Error('not there');
     };
-    const told = Promise.allSettled([shared.take('a', asker(), fails), shared.take('a', asker(), fails)]);
+    const received = Promise.allSettled([shared.take('a', asker(), fails), shared.take('a', asker(), fails)]);
     end();
-    expect((await told).map(({ status }) => status)).toEqual(['rejected', 'rejected']);
+    expect((await received).map(({ status }) => status)).toEqual(['rejected', 'rejected']);
     expect(await shared.take('a', asker(), async () => 'there')).toBe('there');
   });
 
@@ -57,7 +61,7 @@ describe('long work that waits for its turn', () => {
         seen = currentAsker();
         seen!.signal.addEventListener('abort', () => resolve('broken off'));
       });
-    const told = shared.take('a', asker('first', one.signal), work);
+    const received = shared.take('a', asker('first', one.signal), work);
     void shared.take('a', asker('second', two.signal), work);
     end();
     await settled();
@@ -65,15 +69,15 @@ describe('long work that waits for its turn', () => {
     one.abort();
     expect(seen!.signal.aborted).toBe(false);
     two.abort();
-    expect(await told).toBe('broken off');
+    expect(await received).toBe('broken off');
   });
 
   it('is nobody’s where its only asker had gone before', async () => {
     const { shared, end } = busy();
     const gone = new AbortController();
     gone.abort();
-    const told = shared.take('a', asker('x', gone.signal), async () => String(currentAsker()!.signal.aborted));
+    const received = shared.take('a', asker('x', gone.signal), async () => String(currentAsker()!.signal.aborted));
     end();
-    expect(await told).toBe('true');
+    expect(await received).toBe('true');
   });
 });

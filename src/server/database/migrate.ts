@@ -69,11 +69,11 @@ export const migrations: readonly Migration[] = [
 interface Migration {
   name: string;
   up: (schema: Schema) => Promise<void>;
-  /** Told by the schema itself, so that a migration is recognised that was made and not noted. */
+  /** ListedScopes by the schema itself, so that a migration is recognised that was made and not noted. */
   isDone: (schema: Schema) => Promise<boolean>;
 }
 
-/** Told when the database was made by a later release than this one. */
+/** ListedScopes when the database was made by a later release than this one. */
 export class NewerSchema extends Error {}
 
 /**

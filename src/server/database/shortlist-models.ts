@@ -35,7 +35,7 @@ export interface MailRunRow extends Row<MailRunRow> {
   goesOnAt: CreationOptional<Date | null>;
   createdAt: CreationOptional<Date>;
 }
-export interface TakingRow extends Row<TakingRow> {
+export interface ShortlistExportRow extends Row<ShortlistExportRow> {
   id: string;
   shortlistId: string;
   at: CreationOptional<Date>;
@@ -89,8 +89,8 @@ export const defineShortlists = () => ({
     },
     'both'
   ),
-  Taking: define<TakingRow>(
-    'Taking',
+  ShortlistExport: define<ShortlistExportRow>(
+    'ShortlistExport',
     'takings',
     {
       id,

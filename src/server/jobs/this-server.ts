@@ -11,10 +11,10 @@ export const serverId = randomUUID();
 
 const lockOf = (id: string) => `eave server ${id}`;
 
-/** Whoever wants to hear what is told over the same line: each text that comes on the channel, or null where some may have been missed. */
-const hearers = new Set<(told: string | null) => void>();
-export const hear = (hearer: (told: string | null) => void): void => void hearers.add(hearer);
-const tellAll = (told: string | null) => hearers.forEach((hearer) => hearer(told));
+/** Whoever wants to subscribe what is told over the same line: each text that comes on the channel, or null where some may have been missed. */
+const listeners = new Set<(reply: string | null) => void>();
+export const subscribe = (listener: (reply: string | null) => void): void => void listeners.add(listener);
+const tellAll = (reply: string | null) => listeners.forEach((listener) => listener(reply));
 
 let client: pg.Client | undefined;
 let again: NodeJS.Timeout | undefined;

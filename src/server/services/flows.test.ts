@@ -57,7 +57,9 @@ describe('flows that change several things', () => {
     await giveVerdict(id, { ...one('b'), verdict: 'miss' });
     await expect(judgeMany(id, [one('a'), one('b'), one('c')])).rejects.toMatchObject({ status: 409 });
     expect(await models().Verdict.count()).toBe(1);
-    expect((await judgeMany(id, [one('c'), one('b', 1), one('a')])).map((told) => told?.revision)).toEqual([1, 2, 1]);
+    expect((await judgeMany(id, [one('c'), one('b', 1), one('a')])).map((received) => received?.revision)).toEqual([
+      1, 2, 1
+    ]);
     expect(await judgeMany(id, [{ ...one('a', 1), verdict: null }, one('d')])).toMatchObject([null, { revision: 1 }]);
     await models().Verdict.destroy({ where: {} });
   });
@@ -69,7 +71,7 @@ describe('flows that change several things', () => {
       ...more
     });
     await Promise.all([giveVerdict(id, one('old')), giveVerdict(id, one('said')), giveVerdict(id, one('gone'))]);
-    const told = await Promise.allSettled([
+    const received = await Promise.allSettled([
       giveVerdict(id, one('new', { reason: 'a “reason”, \\ and all' })),
       giveVerdict(id, one('old', { verdict: 'miss', revision: 1 })),
       giveVerdict(id, one('old', { verdict: 'unsure', revision: 1 })),
@@ -80,7 +82,7 @@ describe('flows that change several things', () => {
       giveVerdict(id, one('gone too', { verdict: 'miss', revision: 3 })),
       ...Array.from({ length: 40 }, (_, i) => giveVerdict(id, one(`p${i}`)))
     ]);
-    const outcome = told.map((was) => (was.status === 'fulfilled' ? was.value?.revision : was.reason));
+    const outcome = received.map((was) => (was.status === 'fulfilled' ? was.value?.revision : was.reason));
     expect(outcome.slice(0, 8)).toMatchObject([
       1,
       2,

@@ -45,7 +45,7 @@ export async function over(id: string, runs = 1) {
   }
   throw new Error('the run never ended');
 }
-export const told = async (watch: string) =>
+export const received = async (watch: string) =>
   (await listNews({ watch, unread: 'false' })).news
     .map(({ kind, facts, why, changes }) => ({ kind, name: facts.name!.at(-1), why, changes }))
     .reverse();

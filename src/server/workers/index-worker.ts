@@ -65,9 +65,9 @@ async function makeAll(): Promise<void> {
   const keep: (() => void)[] = [];
   if (mine || !world) {
     const whole = makeWorld(size);
-    const remembered = whole.kept;
-    world = remembered;
-    keep.push(() => writeKept(folder, worldName(size), remembered));
+    const known = whole.kept;
+    world = known;
+    keep.push(() => writeKept(folder, worldName(size), known));
     if (mine) {
       const one = makeStandIn(mine, whole).kept;
       note(mine.sheet.id, one);

@@ -28,14 +28,14 @@ const { shared } = workerData as { shared: Int32Array };
 Atomics.store(shared, cells.thread, threadNumber());
 const tell = (message: FromThread) => parentPort!.postMessage(message);
 
-parentPort?.on('message', (told: ToThread) => {
-  if ('attach' in told) {
-    told.attach.forEach(attach);
-    return tell({ attached: told.attach.map(({ id }) => id) });
+parentPort?.on('message', (reply: ToThread) => {
+  if ('attach' in reply) {
+    reply.attach.forEach(attach);
+    return tell({ attached: reply.attach.map(({ id }) => id) });
   }
-  if ('detach' in told) return detach(told.detach);
-  if ('lexicon' in told) return takeUpLexicon(told.lexicon);
-  const { id, kind, ask, json, limit } = told;
+  if ('detach' in reply) return detach(reply.detach);
+  if ('lexicon' in reply) return takeUpLexicon(reply.lexicon);
+  const { id, kind, ask, json, limit } = reply;
   // It was taken back: another answers it.
   if (Atomics.load(shared, cells.takenBack) === id) return;
   Atomics.store(shared, cells.begun, id);

@@ -250,7 +250,7 @@ export class Pool {
       askedInAll: 0
     };
     this.threads.add(thread);
-    worker.on('message', (told: FromThread) => this.heard(thread, told));
+    worker.on('message', (reply: FromThread) => this.received(thread, reply));
     worker.on('error', (error) => {
       log().error({ err: error, kind: thread.running?.kind }, 'a worker thread stopped');
       const { running } = thread;
@@ -278,17 +278,17 @@ export class Pool {
     }
   }
 
-  private heard(thread: Thread, told: FromThread): void {
+  private received(thread: Thread, reply: FromThread): void {
     if (!this.threads.has(thread)) return;
-    if ('attached' in told) {
+    if ('attached' in reply) {
       thread.attaching = false;
-      for (const id of told.attached) {
+      for (const id of reply.attached) {
         // Another may have taken its place meanwhile.
         if (!thread.todo.has(id) && this.sources.has(id)) thread.has.add(id);
         for (const { resolve } of this.awaited.get(id) ?? []) resolve();
         this.awaited.delete(id);
       }
-    } else if (thread.running?.id === told.id) {
+    } else if (thread.running?.id === reply.id) {
       const { running: question, next } = thread;
       clearTimeout(thread.timer);
       this.count(thread);
@@ -297,9 +297,9 @@ export class Pool {
       thread.idleSince = performance.now();
       if (next) this.begin(thread, next);
       this.end(question, () => {
-        if ('answer' in told) question.resolve(told.answer);
-        else if ('error' in told) question.reject(new Error(told.error));
-        else question.reject(Refusal.of(told.refusal));
+        if ('answer' in reply) question.resolve(reply.answer);
+        else if ('error' in reply) question.reject(new Error(reply.error));
+        else question.reject(Refusal.of(reply.refusal));
       });
     }
     this.serve();

@@ -1,8 +1,8 @@
 import { workerData } from 'node:worker_threads';
-import { writeAlong, type Leaving } from '../services/shortlist/take-along';
+import { writeExport, type Leaving } from '../services/shortlist/export-shortlist';
 import { doOneThing } from './one-thing';
 
 /** Writes the people of a shortlist as a file, with a line of its own to the database. */
 const { briefId, id, leaving } = workerData as { briefId: string; id: string; leaving: Leaving };
 
-void doOneThing(() => writeAlong(briefId, id, leaving));
+void doOneThing(() => writeExport(briefId, id, leaving));

@@ -38,11 +38,11 @@ function answerOf<Answer, Progress>(
       void thread.terminate();
       reject(new NotNow('Broken off.'));
     };
-    const hear = (told: ThreadTells<Answer, Progress>) => {
-      if ('progress' in told) return progressed?.(told.progress);
-      if ('answer' in told) resolve(told.answer);
-      else if ('refusal' in told) reject(Refusal.of(told.refusal));
-      else reject(told.away ? new NotNow('The database is away.') : new Error(told.error));
+    const onMessage = (reply: ThreadTells<Answer, Progress>) => {
+      if ('progress' in reply) return progressed?.(reply.progress);
+      if ('answer' in reply) resolve(reply.answer);
+      else if ('refusal' in reply) reject(Refusal.of(reply.refusal));
+      else reject(reply.away ? new NotNow('The database is away.') : new Error(reply.error));
       release();
     };
     const ended = () => {
@@ -51,10 +51,10 @@ function answerOf<Answer, Progress>(
     };
     const release = () => {
       signal?.removeEventListener('abort', stop);
-      thread.off('message', hear).off('error', reject).off('exit', ended);
+      thread.off('message', onMessage).off('error', reject).off('exit', ended);
     };
     signal?.addEventListener('abort', stop, { once: true });
-    thread.on('message', hear).on('error', reject).on('exit', ended);
+    thread.on('message', onMessage).on('error', reject).on('exit', ended);
   });
 }
 

@@ -59,12 +59,12 @@ export async function readSheet(text: string): Promise<Sheet> {
 
 /** A page out of the text of an answer. Throws ServiceFault where it is none. */
 export async function readPage(text: string): Promise<ServicePage> {
-  const told = jsonOf(text, '/search');
-  refuseLong(told);
+  const reply = jsonOf(text, '/search');
+  refuseLong(reply);
   // Of the two forms that there are, what is wrong is said of the one that it has.
   const [asPeople, asTable] = answerSchema.options;
-  const hasPeople = typeof told === 'object' && told !== null && 'people' in told;
-  const answer: ServiceAnswer = hasPeople ? readAs(asPeople, told, 'answer') : readAs(asTable, told, 'answer');
+  const hasPeople = typeof reply === 'object' && reply !== null && 'people' in reply;
+  const answer: ServiceAnswer = hasPeople ? readAs(asPeople, reply, 'answer') : readAs(asTable, reply, 'answer');
   const { people, unread } = peopleOf(answer);
   return {
     said: answer.count,
@@ -117,9 +117,9 @@ function jsonOf(text: string, path: string): unknown {
 }
 
 /** Refuses an answer with too many rows by their number, before each of them is checked. */
-function refuseLong(told: unknown): void {
+function refuseLong(reply: unknown): void {
   for (const key of ['people', 'rows']) {
-    const rows = (told as Record<string, unknown> | null)?.[key];
+    const rows = (reply as Record<string, unknown> | null)?.[key];
     if (Array.isArray(rows) && rows.length > maxRows)
       throw new ServiceFault(
         `It sent ${rows.length.toLocaleString('en')} rows for one page; the protocol allows ${maxRows.toLocaleString('en')}.`,
@@ -160,8 +160,8 @@ export function waitOf(header: string | undefined, now = Date.now()): number {
   return Math.min(longestWait, Math.max(50, wait));
 }
 
-function readAs<T extends z.ZodType>(schema: T, told: unknown, what: string): z.output<T> {
-  const read = schema.safeParse(told);
+function readAs<T extends z.ZodType>(schema: T, reply: unknown, what: string): z.output<T> {
+  const read = schema.safeParse(reply);
   if (read.success) return read.data;
   throw new ServiceFault(
     `Its ${what} is not as the protocol has it: ${wordsOf(read.error.issues[0]!)}. npm run connector-check shows all that is wrong.`,

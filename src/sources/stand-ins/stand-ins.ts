@@ -74,8 +74,8 @@ export const indexName = ({ sheet, place }: (typeof standIns)[number], size: num
 export const worldName = (size: number): string => nameOf('world', size, sampleWorld().people.slice(0, 40));
 
 function nameOf(what: string, size: number, contents: unknown): string {
-  const told = JSON.stringify(contents);
-  return `${what}-${size}-${hashText(told).toString(36)}${hashText(`${told}/2`).toString(36)}`;
+  const reply = JSON.stringify(contents);
+  return `${what}-${size}-${hashText(reply).toString(36)}${hashText(`${reply}/2`).toString(36)}`;
 }
 /** Goes up when the parts of an index change their meaning. */
 const indexFormat = 3;

@@ -285,7 +285,7 @@ export const laterPages: readonly LaterPage[] = Object.entries(makes).flatMap(([
     const { people: all, words: said } = packs[language]!;
     const { text, fields } = write(all, said);
     const expected = all.map((person, at) => {
-      const told: Record<PageField, string> = {
+      const received: Record<PageField, string> = {
         name: person.name,
         title: person.title,
         company: person.company,
@@ -294,7 +294,7 @@ export const laterPages: readonly LaterPage[] = Object.entries(makes).flatMap(([
         phone: phoneOf(at),
         url: text.match(new RegExp(`https://\\S+/${plain(person.name)}`))?.[0] ?? ''
       };
-      return Object.fromEntries(fields.map((field) => [field, told[field]])) as Expected;
+      return Object.fromEntries(fields.map((field) => [field, received[field]])) as Expected;
     });
     return { make, language, text, expected };
   })

@@ -27,7 +27,7 @@
   // svelte-ignore state_referenced_locally
   let revision = $state(data.source.revision);
   let refused: unknown = $state(null);
-  let told = $state('');
+  let notice = $state('');
   const own = $derived(data.source.kind === 'by-hand');
   const checked = $derived(sheetSchema.safeParse(sheet));
   const wrong = $derived(
@@ -52,7 +52,7 @@
   async function keep() {
     if (!checked.success) return;
     refused = null;
-    told = '';
+    notice = '';
     try {
       const kept = await call('writeSheet', {
         params: { source: data.source.id },
@@ -61,7 +61,7 @@
       revision = kept.revision;
       sheet = kept.sheet;
       await reload('eave:sources');
-      told = 'Saved.';
+      notice = 'Saved.';
     } catch (problem) {
       refused = problem;
       if (problem instanceof ApiProblem && problem.status === 409) {
@@ -108,7 +108,7 @@
         ? say.connectedServiceItProvidesItsOwn
         : say.thisSheetSaysHowSourceIs}
   </p>
-  {#if told && !changed}<span class="soft" role="status">{told}</span>{/if}
+  {#if notice && !changed}<span class="soft" role="status">{notice}</span>{/if}
   <Button onclick={() => saveFile(JSON.stringify(sheet, null, 2), `${sheet.name}.json`, 'application/json')}
     >{say.exportJson}</Button
   >

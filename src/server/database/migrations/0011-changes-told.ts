@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { briefTeller, toldOnChange } from '../told-on-change';
+import { briefTeller, notifyOnChange } from '../notify-on-change';
 
 export const name = '0011-changes-told';
 
@@ -41,10 +41,10 @@ export async function up(schema: Schema): Promise<void> {
       plain('tell_imports', `'import ' || changed.id`, 'FROM changed'),
       plain('tell_sources', `'sources'`),
       plain('tell_people', `'people'`),
-      ...Object.entries(tables).map(([table, column]) => toldOnChange(table, `tell_briefs_by_${column}`)),
-      toldOnChange('imports', 'tell_imports'),
-      toldOnChange('sources', 'tell_sources'),
-      toldOnChange('same_person', 'tell_people')
+      ...Object.entries(tables).map(([table, column]) => notifyOnChange(table, `tell_briefs_by_${column}`)),
+      notifyOnChange('imports', 'tell_imports'),
+      notifyOnChange('sources', 'tell_sources'),
+      notifyOnChange('same_person', 'tell_people')
     ].join('\n')
   );
 }

@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { toldOnChange } from '../told-on-change';
+import { notifyOnChange } from '../notify-on-change';
 
 export const name = '0015-hand-diary';
 
@@ -21,7 +21,7 @@ export async function up(schema: Schema): Promise<void> {
       created_at timestamptz NOT NULL DEFAULT now()
     );
     CREATE INDEX hand_entries_of ON hand_entries (version_id, source_id);
-    ${toldOnChange('hand_entries', 'tell_briefs_by_version_id')}`);
+    ${notifyOnChange('hand_entries', 'tell_briefs_by_version_id')}`);
   // The page that each of the people found stood on, where pages were read by hand.
   await schema.query('ALTER TABLE trials ADD COLUMN found_on jsonb');
 }

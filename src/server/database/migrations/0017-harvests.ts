@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { toldOnChange } from '../told-on-change';
+import { notifyOnChange } from '../notify-on-change';
 
 export const name = '0017-harvests';
 
@@ -87,7 +87,7 @@ export async function up(schema: Schema): Promise<void> {
     );
     CREATE INDEX harvest_people_drawn ON harvest_people (harvest_id, drawn);
     CREATE INDEX harvest_people_likely ON harvest_people (harvest_id, score DESC NULLS LAST, number);
-    ${toldOnChange('harvests', 'tell_briefs_by_brief_id')}`);
+    ${notifyOnChange('harvests', 'tell_briefs_by_brief_id')}`);
 }
 
 /** Its last step has been done. */

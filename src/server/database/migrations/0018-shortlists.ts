@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { briefTeller, toldOnChange } from '../told-on-change';
+import { briefTeller, notifyOnChange } from '../notify-on-change';
 
 export const name = '0018-shortlists';
 
@@ -147,8 +147,8 @@ export async function up(schema: Schema): Promise<void> {
       at timestamptz NOT NULL DEFAULT now()
     );
     ${briefTeller('shortlist_id', 'SELECT DISTINCT s.brief_id FROM changed JOIN shortlists s ON s.id = changed.shortlist_id')}
-    ${toldOnChange('shortlists', 'tell_briefs_by_brief_id')}
-    ${toldOnChange('mail_runs', 'tell_briefs_by_shortlist_id')}`);
+    ${notifyOnChange('shortlists', 'tell_briefs_by_brief_id')}
+    ${notifyOnChange('mail_runs', 'tell_briefs_by_shortlist_id')}`);
 }
 
 /** Its last step has been done. */

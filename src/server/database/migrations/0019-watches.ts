@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { toldOnChange } from '../told-on-change';
+import { notifyOnChange } from '../notify-on-change';
 
 export const name = '0019-watches';
 
@@ -83,7 +83,7 @@ export async function up(schema: Schema): Promise<void> {
     );
     CREATE INDEX watch_news_of ON watch_news (watch_id, id DESC);
     CREATE INDEX watch_news_unread ON watch_news (watch_id, id DESC) WHERE NOT read;
-    ${toldOnChange('watches', 'tell_briefs_by_brief_id')}`);
+    ${notifyOnChange('watches', 'tell_briefs_by_brief_id')}`);
 }
 
 /** Its last step has been done. */

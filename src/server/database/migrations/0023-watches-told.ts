@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { briefTeller, toldOnChange } from '../told-on-change';
+import { briefTeller, notifyOnChange } from '../notify-on-change';
 
 export const name = '0023-watches-told';
 
@@ -7,8 +7,8 @@ export const name = '0023-watches-told';
 export async function up(schema: Schema): Promise<void> {
   await schema.query(`
     ${briefTeller('watch_id', 'SELECT DISTINCT w.brief_id FROM changed JOIN watches w ON w.id = changed.watch_id')}
-    ${toldOnChange('watch_runs', 'tell_briefs_by_watch_id')}
-    ${toldOnChange('watch_news', 'tell_briefs_by_watch_id')}
+    ${notifyOnChange('watch_runs', 'tell_briefs_by_watch_id')}
+    ${notifyOnChange('watch_news', 'tell_briefs_by_watch_id')}
     ALTER TABLE shortlist_people DROP COLUMN revision`);
 }
 

@@ -1,5 +1,5 @@
 import type { Schema } from '../schema';
-import { toldOnChange } from '../told-on-change';
+import { notifyOnChange } from '../notify-on-change';
 
 export const name = '0026-lexicon-told';
 
@@ -13,7 +13,7 @@ export async function up(schema: Schema): Promise<void> {
       IF EXISTS (SELECT 1 FROM changed WHERE name = 'lexicon') THEN PERFORM pg_notify('eave', 'lexicon'); END IF;
       RETURN NULL;
     END $body$;
-    ${toldOnChange('house_lists', 'tell_lexicon')}`);
+    ${notifyOnChange('house_lists', 'tell_lexicon')}`);
 }
 
 /** Its last step has been done. */

@@ -8,7 +8,7 @@ import { rowsOfTrials, type Tried } from '../trials/latest-trials';
 import { lastChange, newVerdicts, verdictsOf, type NewVerdicts } from '../trials/verdicts-of-persona';
 import { JoinedReads } from '../../joined-reads';
 import { personas } from './personas';
-import { remembered } from '../../remembered';
+import { memoize } from '../../memoize';
 
 /**
  * What most of what is said of a brief follows from, as it is at one moment: one question to the database tells whether
@@ -70,7 +70,7 @@ const newestJudged = new WeakMap<Identity, Judged>();
 const judgedCache = new LRUCache<string, Promise<Judged>>({ max: 48 });
 
 const idOf = (trial: string): string => trial.split(' ')[0]!;
-const hashOf = (told: unknown) => createHash('sha256').update(JSON.stringify(told)).digest('base64');
+const hashOf = (reply: unknown) => createHash('sha256').update(JSON.stringify(reply)).digest('base64');
 
 /** Those who ask at once go by one reading of it. */
 const contexts = new JoinedReads(readContext);
@@ -99,7 +99,7 @@ async function readContext(briefId: string): Promise<BriefContext> {
   };
   const identity = once(async () => {
     const { named, key: identityName } = await identityKey();
-    return remembered(identityCache, identityName, () => identify(trials, named));
+    return memoize(identityCache, identityName, () => identify(trials, named));
   });
   const without = hashOf([key, now.same, now.sources, now.samples, now.known]);
   const mark = hashOf([without, now.verdicts]);
@@ -122,7 +122,7 @@ async function readContext(briefId: string): Promise<BriefContext> {
     ),
     identity,
     judged: once(() =>
-      remembered(judgedCache, mark, async () => {
+      memoize(judgedCache, mark, async () => {
         const [who, rows] = await Promise.all([identity(), verdicts()]);
         const judged = judgedBy(who, rows, newestJudged.get(who));
         newestJudged.set(who, judged);

@@ -173,14 +173,12 @@ async function judgeAtRandom(briefId: string, halt: AbortSignal): Promise<void> 
     halt.throwIfAborted();
     await new Promise((done) => setTimeout(done, 1000));
   }
-  for (let given = 0; given < judgedAtRandom; given++) {
-    halt.throwIfAborted();
-    const next = await nextDrawn(briefId, harvest.id);
-    if (!next) return;
-    const { sourceId, personId, revision } = next.on;
-    const [said] = await verdictsFor(sourceId, [{ id: personId, name: next.name }], 'first', mistaken);
-    await judgeMany(briefId, [{ sourceId, ...said!, revision }]);
-  }
+  const drawn = await nextDrawn(briefId, harvest.id, judgedAtRandom);
+  const given = drawn.map(async ({ name, on: { sourceId, personId, revision } }) => {
+    const [said] = await verdictsFor(sourceId, [{ id: personId, name }], 'first', mistaken);
+    return { sourceId, ...said!, revision };
+  });
+  if (drawn.length) await judgeMany(briefId, await Promise.all(given));
 }
 
 /** Begins to gather the whole result of the last version, which goes on by itself. */

@@ -88,7 +88,7 @@ export async function readPlace(place: HandSearch, harvestId?: string) {
   ]);
   const placeOfEntry = new Map(searches.flatMap((one, i) => one.entries.map(({ id }) => [id, i])));
   const met = searches.map(() => new Set<string>());
-  const told = entries.map((entry) => {
+  const reply = entries.map((entry) => {
     const at = placeOfEntry.get(entry.id) ?? entry.search;
     const had = met[at];
     const known = entry.takenBack ? 0 : entry.rows.filter(({ id }) => had?.has(id)).length;
@@ -101,7 +101,7 @@ export async function readPlace(place: HandSearch, harvestId?: string) {
     sourceId: source.id,
     harvest,
     rendering: { ...rendering, searches: searches.map(({ asked }) => asked) },
-    entries: told.reverse(),
+    entries: reply.reverse(),
     searches: searches.map(({ slice, entries: all }, search) => {
       const live = all.filter((entry) => !entry.takenBack);
       const { people, pages: pagesRead, counted } = searchSeen(live);

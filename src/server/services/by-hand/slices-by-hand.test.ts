@@ -60,8 +60,8 @@ function found({ facts }: Search) {
       (!country?.exclude || !country.exclude.includes(of(person) ?? ''))
   );
 }
-const rowOf = ({ name, at, told }: (typeof everybody)[number]) => ({
-  values: { name, title: 'Jefa de Cocina', company: 'Hotel Brisa', ...(told && { place: towns[at]! }) },
+const rowOf = ({ name, at, told: received }: (typeof everybody)[number]) => ({
+  values: { name, title: 'Jefa de Cocina', company: 'Hotel Brisa', ...(received && { place: towns[at]! }) },
   doubtful: []
 });
 const settled = async (briefId: string, id: string) => {

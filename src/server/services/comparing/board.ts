@@ -16,7 +16,7 @@ import { readDocument } from '../briefs/briefs';
 import { peopleOfTrials, type Identity } from './identity';
 import { findSource, listSources, readySource } from '../sources/sources';
 import { foundIn, type Tried } from '../trials/latest-trials';
-import { remembered } from '../../remembered';
+import { memoize } from '../../memoize';
 import { peopleAtRanks } from '../trials/trial-run';
 import { verdictsOn } from '../trials/verdicts';
 import { serializeVersion } from '../strings/versions';
@@ -165,8 +165,8 @@ export const boardFor = async (briefId: string, numbers?: readonly number[], cer
 
 export function boardIn(context: BriefContext, numbers?: readonly number[], certain = false) {
   const which = numbers?.join() ?? '';
-  return remembered(boardCache, `${context.mark} ${which} ${certain}`, async () => {
-    const inputs = remembered(inputsCache, `${context.without} ${which}`, () => boardInputs(context, numbers));
+  return memoize(boardCache, `${context.mark} ${which} ${certain}`, async () => {
+    const inputs = memoize(inputsCache, `${context.without} ${which}`, () => boardInputs(context, numbers));
     const [made, { verdicts }] = await Promise.all([inputs, context.judged()]);
     return makeBoard(made, verdicts, certain);
   });

@@ -223,14 +223,14 @@ describe('two versions side by side', () => {
 describe('two sources side by side', () => {
   it('tell whom one lacks, and why', async () => {
     const { id, trials } = await compared();
-    const told = await sourcesSideBySide(id, 1, 'harrow-guild', 'quillbank');
-    expect(told.found).toBe(trials.get('1 harrow-guild')!.people);
-    expect(told.both + told.lacking).toBe(told.found);
-    expect(told.people.length).toBe(told.looked);
-    const reasons = new Set(told.people.map(({ reason }) => reason));
+    const received = await sourcesSideBySide(id, 1, 'harrow-guild', 'quillbank');
+    expect(received.found).toBe(trials.get('1 harrow-guild')!.people);
+    expect(received.both + received.lacking).toBe(received.found);
+    expect(received.people.length).toBe(received.looked);
+    const reasons = new Set(received.people.map(({ reason }) => reason));
     expect(reasons).toContain('not in it');
     expect(reasons.size).toBeGreaterThan(1);
-    for (const { reason, there } of told.people) expect(there === null).toBe(reason === 'not in it');
+    for (const { reason, there } of received.people) expect(there === null).toBe(reason === 'not in it');
     await keepVersion(id, 'title:never');
     await expect(sourcesSideBySide(id, 3, 'harrow-guild', 'quillbank')).rejects.toThrow('was not run');
   });

@@ -31,7 +31,7 @@ export async function sidesOf(
   const sides = await askPeople('sample', { sourceId: source.id, from, to, size, seed, certain });
   const estimate = (count: number) => estimateOfCount(count, source.sheet);
   const side = ({ ids, shown, sample }: (typeof sides)['goes']) =>
-    told(personaId, judged, sourceId, { count: estimate(ids.length), shown, ids, sample });
+    reply(personaId, judged, sourceId, { count: estimate(ids.length), shown, ids, sample });
   const [goes, comes, stays] = await Promise.all([side(sides.goes), side(sides.comes), side(sides.stays)]);
   return { goes, comes, stays, test: pairedTest(goes.fits, comes.fits) };
 }
@@ -43,7 +43,7 @@ function estimateOfCount(count: number, { counting }: Sheet): Estimate {
 }
 
 /** A side as it is told: the judged among all its people, each once, and the sample with what is said of each. */
-async function told(
+async function reply(
   personaId: string,
   { identity, byPerson }: Judged,
   sourceId: string,
@@ -126,7 +126,7 @@ export async function versionsSideBySide(
   const byId = new Map(people.map((person) => [person.id, person]));
   const [had, has] = [new Set(foundIn(first, certain)), new Set(foundIn(second, certain))];
   const side = (ids: string[], name: string) =>
-    told(personaId, judged, sourceId, {
+    reply(personaId, judged, sourceId, {
       ids,
       count: { low: ids.length, middle: ids.length, high: ids.length },
       shown: ids.length,

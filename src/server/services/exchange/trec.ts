@@ -63,7 +63,7 @@ export async function importQrels(briefId: string, text: string) {
   refuseUnread(unread, rows.length, 'Each line is written: topic 0 source/record relevance.');
   const { Verdict: Verdicts, Source } = models();
   const here = new Set((await Source.findAll({ attributes: ['id'] })).map(({ id }) => id));
-  const told = { added: 0, same: 0, otherwise: 0, elsewhere: 0 };
+  const reply = { added: 0, same: 0, otherwise: 0, elsewhere: 0 };
   await database().transaction(async (transaction) => {
     const had = new Map(
       (await Verdicts.findAll({ where: { personaId }, transaction })).map((one) => [
@@ -76,18 +76,18 @@ export async function importQrels(briefId: string, text: string) {
     for (const row of rows) {
       const name = recordName(row.sourceId, row.personId);
       const before = had.get(name) ?? fresh.get(name)?.verdict;
-      if (!here.has(row.sourceId) || objected.has(name)) told.elsewhere++;
+      if (!here.has(row.sourceId) || objected.has(name)) reply.elsewhere++;
       else if (before === undefined) fresh.set(name, row);
-      else if (before === row.verdict) told.same++;
-      else told.otherwise++;
+      else if (before === row.verdict) reply.same++;
+      else reply.otherwise++;
     }
-    told.added = fresh.size;
+    reply.added = fresh.size;
     await Verdicts.bulkCreate(
       [...fresh.values()].map((row) => ({ personaId, ...row, reason: '' })),
       { transaction }
     );
   });
-  return told;
+  return reply;
 }
 
 /** Takes results out of TREC runs: each becomes a run of its version at its source, if those people are known there. `body` is what was sent, as JSON. */
@@ -97,7 +97,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
   refuseUnread(unread, runs.length, 'Each line is written: topic Q0 source/record rank score version-number/source.');
   const { Version, Source } = models();
   const { trials } = await contextOf(briefId);
-  const told = { added: 0, same: 0, unknown: 0 };
+  const reply = { added: 0, same: 0, unknown: 0 };
   const ready: NewTrial[] = [];
   for (const { version: number, sourceId, ids: given } of runs) {
     const objected = await objectedRecords(given.map((personId) => ({ sourceId, personId })));
@@ -114,7 +114,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
       );
     const before = trials.find((one) => one.version.id === version.id && one.trial.sourceId === sourceId);
     if (before && isSameList(before.trial.found, ids)) {
-      told.same++;
+      reply.same++;
       continue;
     }
     const people = !hasPeopleHere(source.kind)
@@ -130,12 +130,12 @@ export async function importRuns(briefId: string, body: Uint8Array) {
       size: sampleSize,
       seed
     });
-    told.unknown += given.length - run.found.length;
+    reply.unknown += given.length - run.found.length;
     if (!run.found.length) continue;
-    told.added++;
+    reply.added++;
     ready.push({ versionId: version.id, sourceId, seed, run });
   }
-  if (!told.added && !told.same)
+  if (!reply.added && !reply.same)
     throw new Refusal(
       422,
       'Nobody is known',
@@ -144,7 +144,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
   await database().transaction(async (transaction) => {
     for (const one of ready) await keepRun(one, transaction);
   });
-  return told;
+  return reply;
 }
 
 const sampleSize = 40;

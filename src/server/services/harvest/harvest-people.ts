@@ -146,15 +146,14 @@ export async function harvestPeopleNumbers(
   return rows.map(({ number }) => number);
 }
 
-/** The next of the random sample who is not judged; null where everybody is. */
-export async function nextDrawn(briefId: string, harvestId: string): Promise<ListedPerson | null> {
+/** The next people of the random sample who aren't judged, `many` at most. */
+export async function nextDrawn(briefId: string, harvestId: string, many = 1): Promise<ListedPerson[]> {
   const [{ personaId }] = await Promise.all([findBrief(briefId), findHarvest(briefId, harvestId)]);
-  const [next] = await database().query<ListedPerson>(
+  return database().query<ListedPerson>(
     `WITH ${judgedTable}
-     SELECT ${listed} ${everybody} AND j.verdict IS NULL ORDER BY p.drawn LIMIT 1`,
-    { bind: { harvestId, personaId }, type: QueryTypes.SELECT }
+     SELECT ${listed} ${everybody} AND j.verdict IS NULL ORDER BY p.drawn LIMIT $many`,
+    { bind: { harvestId, personaId, many }, type: QueryTypes.SELECT }
   );
-  return next ?? null;
 }
 
 /**

@@ -295,10 +295,10 @@ async function readPage(
     await touch(harvest.id, transaction);
   });
   for (const { id } of answer.people) seen.add(id);
-  await noteEvents(harvest, source.id, events.map(told));
+  await noteEvents(harvest, source.id, events.map(reply));
 }
 
-const told = ({ page, what }: TrialEvent) => `page ${page + 1}: ${what}`;
+const reply = ({ page, what }: TrialEvent) => `page ${page + 1}: ${what}`;
 
 /** The ids of the rows that came of a slice. */
 async function idsOf(slice: HarvestSliceRow): Promise<Set<string>> {

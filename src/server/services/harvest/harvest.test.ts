@@ -206,14 +206,14 @@ describe('a harvest', () => {
       budget: { ...noLimit, records: 25 }
     });
     await until(isOver(id, harvest));
-    let told = await readHarvest(id, harvest);
-    const whole = told.sources[0]!.slices.find(({ parent }) => parent === null)!;
+    let received = await readHarvest(id, harvest);
+    const whole = received.sources[0]!.slices.find(({ parent }) => parent === null)!;
     if (whole.state === 'cut') await changeSlice(id, harvest, whole.id, { do: 'join' });
     const cuts = await cutsAt(id, harvest, whole.id);
     const byCountry = cuts.find(({ by }) => by.kind === 'values' && by.scope === 'country')!;
     expect(byCountry.parts.at(-1)).toMatchObject({ what: 'any other, or not told', rest: true });
-    told = await changeSlice(id, harvest, whole.id, { do: 'cut', by: byCountry.by });
-    const parts = told.sources[0]!.slices.filter(({ parent }) => parent === whole.id);
+    received = await changeSlice(id, harvest, whole.id, { do: 'cut', by: byCountry.by });
+    const parts = received.sources[0]!.slices.filter(({ parent }) => parent === whole.id);
     expect(parts.length).toBe(byCountry.parts.length);
     await changeSlice(id, harvest, parts[0]!.id, { do: 'leave out' });
     await expect(changeSlice(id, harvest, parts[0]!.id, { do: 'leave out' })).rejects.toThrow('Only a waiting slice');

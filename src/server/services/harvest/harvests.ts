@@ -113,8 +113,8 @@ const sum = (counts: readonly Interval[]): Interval =>
 
 /** What a source reports of all searches together that were not cut out of others; null until each was asked. */
 function reportedBy(wholes: readonly Pick<HarvestSliceRow, 'said' | 'count'>[], source: SourceRow): Interval | null {
-  const told = wholes.flatMap((one) => reportedOf(one, source) ?? []);
-  return told.length < wholes.length ? null : sum(told);
+  const reply = wholes.flatMap((one) => reportedOf(one, source) ?? []);
+  return reply.length < wholes.length ? null : sum(reply);
 }
 
 /** What the sources reported of the newest harvest of a brief, and how many people it gathered; null for what is not known. */
@@ -137,8 +137,8 @@ export async function newestTotals(briefId: string): Promise<{ reported: Interva
       source
     )
   );
-  const told = reported.flatMap((one) => one ?? []);
-  return { reported: told.length < reported.length ? null : sum(told), gathered: newest.people };
+  const reply = reported.flatMap((one) => one ?? []);
+  return { reported: reply.length < reported.length ? null : sum(reply), gathered: newest.people };
 }
 
 /** A harvest with its sources, their slices, and how far each is. */

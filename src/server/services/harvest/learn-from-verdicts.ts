@@ -28,8 +28,8 @@ export async function learnFromVerdicts(
   });
   const learnt = learn(judged, personaId);
   if (!learnt) return { learnt, likely: () => null };
-  const { likelihoodOf, ...told } = learnt;
-  return { learnt: told, likely: (list) => Math.max(...list.map((one) => likelihoodOf(signs(one)))) };
+  const { likelihoodOf, ...reply } = learnt;
+  return { learnt: reply, likely: (list) => Math.max(...list.map((one) => likelihoodOf(signs(one)))) };
 }
 
 /** Whether each record that was judged is a fit; unsure is neither. */

@@ -14,9 +14,9 @@ export async function openLexicon(): Promise<void> {
 export async function writeLexicon(given: { body: OwnLexicon; revision: number }) {
   const fault = lexiconFault(given.body);
   if (fault) throw new Refusal(422, 'Not in the lexicon', fault);
-  const told = await writeHouseList('lexicon', given);
+  const reply = await writeHouseList('lexicon', given);
   await openLexicon();
-  return told;
+  return reply;
 }
 
 // Another server may have written it, or the line was cut while one did.

@@ -217,8 +217,8 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
   const run = async (what: string, sql: string, more: Record<string, unknown> = {}) => {
     const wanted = { ...bind, ...more };
     const used = Object.fromEntries(Object.entries(wanted).filter(([name]) => sql.includes(`$${name}`)));
-    const [, told] = await database().query(sql, { bind: used, transaction });
-    const rows = (told as { rowCount?: number }).rowCount ?? 0;
+    const [, reply] = await database().query(sql, { bind: used, transaction });
+    const rows = (reply as { rowCount?: number }).rowCount ?? 0;
     if (what) erased.push({ what, rows });
     return rows;
   };

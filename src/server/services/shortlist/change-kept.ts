@@ -9,7 +9,7 @@ import { rewrite } from './keep-people';
 import type { Written } from './kept-row';
 import { everybody, judgedTable, keptConditions, type KeptFilter } from './list-kept';
 import { wholeRows } from './whole-rows';
-import { reckonLeftOut } from './reckon-left-out';
+import { computeLeftOut } from './compute-left-out';
 import { lockList, maxRowsAtOnce, remember } from './steps';
 
 export interface Change {
@@ -47,7 +47,7 @@ async function numbersOf(list: ShortlistRow, whom: Whom, transaction: Transactio
 export async function changeKept(briefId: string, id: string, whom: Whom, change: Change, was: Seen = {}) {
   const list = await findShortlist(briefId, id);
   checkOwn(list, change.own ?? {});
-  await reckonLeftOut(list);
+  await computeLeftOut(list);
   return database().transaction(async (transaction) => {
     await lockList(id, transaction);
     const numbers = await numbersOf(list, whom, transaction);

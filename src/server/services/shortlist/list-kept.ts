@@ -9,7 +9,7 @@ import { findBrief } from '../briefs/briefs';
 import { cleanedOf, type Written } from './kept-row';
 import { joinRecords, guessAddress, type KeptRecord } from '$core/shortlist';
 import type { Choice } from './kept-row';
-import { reckonLeftOut } from './reckon-left-out';
+import { computeLeftOut } from './compute-left-out';
 import { findShortlist } from './find-shortlist';
 
 /**
@@ -122,7 +122,7 @@ export function orderBy(sort: string, columns: ShortlistRow['columns']) {
 }
 
 /** What a list tells of a person. */
-const told = `p.number, p.name, p.title, p.company, p.country, p.place, p.mail, ${mailState} AS "mailState", coalesce(m.why, '') AS "mailWhy",
+const reply = `p.number, p.name, p.title, p.company, p.country, p.place, p.mail, ${mailState} AS "mailState", coalesce(m.why, '') AS "mailWhy",
   p.phone, p.headcount, p.greeting, p.firm_said AS "firmSaid", p.tidy_title AS "tidyTitle", p.own, p.tags, p.priority,
   p.next_step AS "nextStep", p.next_on::text AS "nextOn", p.note, p.likelihood, j.verdict,
   ARRAY(SELECT DISTINCT r->>'sourceId' FROM jsonb_array_elements(p.records) r) AS sources,
@@ -183,7 +183,7 @@ export async function keptPeople<More = unknown>(
     `WITH ${judgedTable}, stretch AS (
        SELECT p.number, row_number() OVER (ORDER BY ${order}) AS place ${everybody}${where}
        ORDER BY place ${most === null ? '' : `LIMIT ${most}`} OFFSET $from)
-     SELECT ${told}${more} ${everybody.replace('shortlist_people p', 'stretch JOIN shortlist_people p USING (number)')} ORDER BY stretch.place`,
+     SELECT ${reply}${more} ${everybody.replace('shortlist_people p', 'stretch JOIN shortlist_people p USING (number)')} ORDER BY stretch.place`,
     { bind: { list: list.id, personaId, ...bind, ...ownBind, from }, type: QueryTypes.SELECT }
   );
   return rows.map((row) => ({
@@ -200,7 +200,7 @@ export async function listKept(
   { from = 0, sort = '', ...filter }: KeptFilter & { from?: number; sort?: string }
 ) {
   const list = await findShortlist(briefId, id);
-  await reckonLeftOut(list);
+  await computeLeftOut(list);
   const { personaId } = await findBrief(briefId);
   const { where, bind } = keptConditions(filter);
   const [people, [counted]] = await Promise.all([
@@ -222,7 +222,7 @@ interface WholeRow {
 /** One person of a list with all that is known: each field and where it is from, each record, and a guess where no address is told. */
 export async function readKept(briefId: string, id: string, number: number) {
   const list = await findShortlist(briefId, id);
-  await reckonLeftOut(list);
+  await computeLeftOut(list);
   const [row] = await keptPeople<WholeRow>(list, { filter: { numbers: [number] } }, ', p.records, p.choice, p.written');
   if (!row) throw notFound('This person');
   const { records, choice, written, ...person } = row;

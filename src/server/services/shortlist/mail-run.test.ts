@@ -136,14 +136,14 @@ describe('the stand-in that checks', () => {
     const { signal } = new AbortController();
     const quick = new StandInChecker({ perMinute: 3, pause: 0 });
     const addresses = Array.from({ length: 2000 }, (_, i) => `a${i}@b.example`);
-    const told = await quick.check(addresses, signal);
-    const share = (state: string) => told.filter((one) => one.state === state).length / told.length;
+    const received = await quick.check(addresses, signal);
+    const share = (state: string) => received.filter((one) => one.state === state).length / received.length;
     expect(share('good')).toBeGreaterThan(0.46);
     expect(share('good')).toBeLessThan(0.56);
     expect(share('uncertain')).toBeGreaterThan(0.24);
     expect(share('uncertain')).toBeLessThan(0.32);
-    expect(told.every(({ state, price }) => (state === 'good') === price > 0)).toBe(true);
-    expect(await quick.check(addresses, signal)).toEqual(told);
+    expect(received.every(({ state, price }) => (state === 'good') === price > 0)).toBe(true);
+    expect(await quick.check(addresses, signal)).toEqual(received);
     await quick.check(['x@y.example'], signal);
     await expect(quick.check(['x@y.example'], signal)).rejects.toThrow('too many requests');
   });

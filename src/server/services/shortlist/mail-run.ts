@@ -93,7 +93,7 @@ const newestRun = (shortlistId: string) =>
 
 /** What a list’s addresses are like before anybody is asked, what asking would cost at most, and how far it is. */
 export async function mailOfList(list: ShortlistRow) {
-  const [many, plan, run, [told]] = await Promise.all([
+  const [many, plan, run, [reply]] = await Promise.all([
     openCount(list.id),
     planNow(),
     newestRun(list.id),
@@ -111,7 +111,7 @@ export async function mailOfList(list: ShortlistRow) {
     open: many,
     cost: Math.round(many * perGood * 100) / 100,
     unit,
-    told: told!
+    told: reply!
   };
 }
 
@@ -198,25 +198,25 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
       const batch = await openAddresses(run.shortlistId, Math.min(checker.batch, perDay - today, perMonth - month));
       if (!batch.length) break;
       const asked = new Set(batch);
-      const told = (await checker.check(batch, halt)).filter(({ address }) => asked.has(address));
+      const reply = (await checker.check(batch, halt)).filter(({ address }) => asked.has(address));
       // One that answers nothing that was asked would be asked for ever.
-      if (!told.length) throw new Error('The checker returned no results.');
+      if (!reply.length) throw new Error('The checker returned no results.');
       if (halt.aborted) throw new NotNow('This server stops, or has lost its line to the database.');
       await database().transaction(async (transaction) => {
         await database().query(
           `INSERT INTO mail_checks (address, state, why, price)
            SELECT r.address, r.state, r.why, r.price FROM jsonb_to_recordset($told::jsonb) AS r (address text, state text, why text, price double precision)
            ON CONFLICT (address) DO UPDATE SET state = excluded.state, why = excluded.why, price = excluded.price, checked_at = now()`,
-          { bind: { told: JSON.stringify(told) }, transaction }
+          { bind: { told: JSON.stringify(reply) }, transaction }
         );
-        const checked = run.checked + told.length;
+        const checked = run.checked + reply.length;
         await run.update(
           {
             checked,
             // The list may have changed since: people were added or excluded, or another list's run checked some.
             addresses: checked + (await openCount(run.shortlistId, transaction)),
-            good: run.good + told.filter(({ state }) => state === 'good').length,
-            spent: run.spent + told.reduce((sum, { price }) => sum + price, 0)
+            good: run.good + reply.filter(({ state }) => state === 'good').length,
+            spent: run.spent + reply.reduce((sum, { price }) => sum + price, 0)
           },
           { transaction }
         );

@@ -59,8 +59,8 @@ export async function processingRecord(briefId: string, id: string): Promise<str
     `  ${objections.people.toLocaleString('en')} people objected, over all lists: they were erased, and only a keyed hash of each is kept`,
     '',
     'To whom they were given',
-    ...(list.takings.length
-      ? list.takings.map(
+    ...(list.exports.length
+      ? list.exports.map(
           ({ at, form, people, what }) =>
             `  ${day(at)}: ${people.toLocaleString('en')} people as ${form}${what && ` (${what})`}`
         )

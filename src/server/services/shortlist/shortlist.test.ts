@@ -23,7 +23,7 @@ import { moreLikeThese } from './more-like-these';
 import { processingRecord } from './processing-record';
 import { changeShortlist, createShortlist, deleteShortlist, listShortlists, readShortlist } from './shortlists';
 import { undo } from './steps';
-import { lookAlong, mergeInto, writeAlong, type Leaving } from './take-along';
+import { previewExport, mergeInto, writeExport, type Leaving } from './export-shortlist';
 import { writeProfile, listProfiles, deleteProfile } from './column-profiles';
 import { exportBrief, importBrief } from '../exchange/brief-file';
 import { decideSame } from '../comparing/same-people';
@@ -113,10 +113,10 @@ describe('keeping', () => {
     await expect(
       keepNow({ briefId, id, why: '', from: { kind: 'harvest', harvest, words: 'nobody is called so' } })
     ).rejects.toThrow('Nobody in this harvest');
-    const told = await readShortlist(briefId, id);
-    expect(told.road.gathered).toBe(gathered);
-    expect(told.road.kept).toBe(told.people);
-    expect(told.road.fits).toBe(new Set([first, second]).size);
+    const received = await readShortlist(briefId, id);
+    expect(received.road.gathered).toBe(gathered);
+    expect(received.road.kept).toBe(received.people);
+    expect(received.road.fits).toBe(new Set([first, second]).size);
 
     const like = await moreLikeThese(
       briefId,
@@ -266,8 +266,8 @@ describe('leaving out', () => {
       revision,
       firms: { customers: ['kunde'], competitors: ['rivaal.example'], own: [] }
     });
-    const told = await readShortlist(briefId, id);
-    const left = Object.fromEntries(told.counted.leftOut.map(({ value, people }) => [value, people]));
+    const received = await readShortlist(briefId, id);
+    const left = Object.fromEntries(received.counted.leftOut.map(({ value, people }) => [value, people]));
     expect(left).toEqual({
       in: 2,
       out: 4,
@@ -280,7 +280,7 @@ describe('leaving out', () => {
     });
     // Without an address somebody can still be called: the bars, the filter and the export agree.
     expect((await names(briefId, id, { leftOut: 'in' })).sort()).toEqual(['Anna Berg', 'Ida Skov']);
-    const look = await lookAlong(briefId, id, everybody);
+    const look = await previewExport(briefId, id, everybody);
     expect(look.people).toBe(left.in);
     expect(look.leftOut.reduce((sum, { people }) => sum + people, 0)).toBe(5);
     const [anna] = (await listKept(briefId, id, { words: 'anna' })).people;
@@ -316,22 +316,22 @@ describe('taking along', () => {
       revision: 0
     });
     expect((await listProfiles()).map(({ name }) => name)).toEqual(['Standard', 'CRM']);
-    const csv = text(await writeAlong(briefId, id, { ...everybody, profile: 'CRM' }));
+    const csv = text(await writeExport(briefId, id, { ...everybody, profile: 'CRM' }));
     expect(csv.split('\r\n')[0]).toBe('First,Account,Source,When,Provenance');
     expect(csv).toMatch(/Anna,Nordkøl Logistik,Eave,\d\d\.\d\d\.20\d\d,/);
-    const standard = text(await writeAlong(briefId, id, everybody));
+    const standard = text(await writeExport(briefId, id, everybody));
     expect(standard).not.toMatch(/(^|,|\n)"?=/);
-    expect(text(await writeAlong(briefId, id, { ...everybody, form: 'tsv' }))).not.toMatch(/(^|\t|\n)=/);
-    const cards = text(await writeAlong(briefId, id, { ...everybody, form: 'vcf' }));
+    expect(text(await writeExport(briefId, id, { ...everybody, form: 'tsv' }))).not.toMatch(/(^|\t|\n)=/);
+    const cards = text(await writeExport(briefId, id, { ...everybody, form: 'vcf' }));
     expect(cards.match(/BEGIN:VCARD\r\nVERSION:4\.0/g)).toHaveLength(2);
-    const hashed = text(await writeAlong(briefId, id, { ...everybody, form: 'hashed', salt: 's' }));
+    const hashed = text(await writeExport(briefId, id, { ...everybody, form: 'hashed', salt: 's' }));
     const hash = (value: string) => createHash('sha256').update(`s${value}`).digest('hex');
     expect(hashed).toContain(`mail,${hash('ole@frisk.example')}`);
     expect(hashed).toContain(`phone,${hash('+31201234567')}`);
-    const batch = await lookAlong(briefId, id, { ...everybody, size: 1, batch: 2 });
+    const batch = await previewExport(briefId, id, { ...everybody, size: 1, batch: 2 });
     expect(batch).toMatchObject({ people: 1, batches: 2 });
     await deleteProfile('CRM');
-    await expect(writeAlong(briefId, id, { ...everybody, profile: 'CRM' })).rejects.toMatchObject({ status: 404 });
+    await expect(writeExport(briefId, id, { ...everybody, profile: 'CRM' })).rejects.toMatchObject({ status: 404 });
   });
 
   it('shows what a merge would do before it happens', async () => {

@@ -11,7 +11,7 @@ import { newestTotals } from '../harvest/harvests';
 import { findShortlist } from './find-shortlist';
 import { mailOfList } from './mail-run';
 import { everybody, judgedTable } from './list-kept';
-import { reckonLeftOut } from './reckon-left-out';
+import { computeLeftOut } from './compute-left-out';
 import { isExported } from './list-kept';
 
 /** The shortlists of a brief, the newest first, with how many people each has. */
@@ -69,7 +69,7 @@ export async function deleteShortlist(briefId: string, id: string): Promise<void
 export async function readShortlist(briefId: string, id: string) {
   const list = await findShortlist(briefId, id);
   const { personaId } = await findBrief(briefId);
-  await reckonLeftOut(list);
+  await computeLeftOut(list);
   const bind = { list: id, personaId };
   const rows = await database().query<{ kind: Kind; value: string | null; people: number }>(
     `WITH ${judgedTable}, p AS MATERIALIZED (SELECT p.country, p.company, p.tags, p.left_out, p.taken_at, p.records->0->'person'->>'rank' AS rank, j.verdict, coalesce(m.state, CASE WHEN p.mail = '' THEN 'none' ELSE 'unchecked' END) AS mail_state ${everybody})
@@ -91,12 +91,12 @@ export async function readShortlist(briefId: string, id: string) {
       .map(({ value, people }) => ({ value: value ?? '', people }))
       .sort((a, b) => b.people - a.people || (a.value < b.value ? -1 : 1));
   const one = (kind: Kind, value: string) => rows.find((row) => row.kind === kind && row.value === value)?.people ?? 0;
-  const [[step], takings, gathered, mail, judged] = await Promise.all([
+  const [[step], exports, gathered, mail, judged] = await Promise.all([
     database().query<{ what: string }>(
       'SELECT what FROM shortlist_steps WHERE shortlist_id = $id ORDER BY id DESC LIMIT 1',
       { bind: { id }, type: QueryTypes.SELECT }
     ),
-    models().Taking.findAll({ where: { shortlistId: id }, order: [['at', 'DESC']], limit: 50 }),
+    models().ShortlistExport.findAll({ where: { shortlistId: id }, order: [['at', 'DESC']], limit: 50 }),
     newestTotals(briefId),
     mailOfList(list),
     contextOf(briefId).then((context) => context.judged())
@@ -136,7 +136,7 @@ export async function readShortlist(briefId: string, id: string) {
     precision: { fits, judged: fits + misses, interval: wilson(fits, fits + misses, Math.max(people, fits + misses)) },
     undo: step?.what ?? null,
     mail,
-    takings: takings.map(({ at, form, people: many, what }) => ({ at: at.toISOString(), form, people: many, what }))
+    exports: exports.map(({ at, form, people: many, what }) => ({ at: at.toISOString(), form, people: many, what }))
   };
 }
 type Kind = 'country' | 'company' | 'tag' | 'verdict' | 'mail' | 'leftOut' | 'rank' | 'people';

@@ -38,12 +38,12 @@ export async function remember(
   { came = [], numbers = [], light = false, said = [] }: Before,
   transaction: Transaction
 ): Promise<void> {
-  const told = light
+  const reply = light
     ? `jsonb_build_object('number', number, ${lightColumns.map((name) => `'${name}', ${name}`).join(', ')})`
     : 'to_jsonb(p)';
   await database().query(
     `INSERT INTO shortlist_steps (shortlist_id, what, came, said, before)
-     SELECT $shortlistId, $what, $came::int[], $said::jsonb, coalesce(jsonb_agg(${told}), '[]')
+     SELECT $shortlistId, $what, $came::int[], $said::jsonb, coalesce(jsonb_agg(${reply}), '[]')
      FROM shortlist_people p WHERE shortlist_id = $shortlistId AND number = ANY ($numbers::int[])`,
     { bind: { shortlistId, what, came: [...came], numbers: [...numbers], said: JSON.stringify(said) }, transaction }
   );

@@ -59,10 +59,10 @@ async function askOnce(
 ): Promise<AskedPage & { unread: number }> {
   if (source.kind === 'connected') {
     await kept(paces, source, (perMinute) => new Pace(perMinute)).turn(halt);
-    const told = await askService(source.id, { search, page, cursor }, halt);
+    const reply = await askService(source.id, { search, page, cursor }, halt);
     // One that never says that it is at its end is, where it shows no more than its sheet says, or nobody.
     const most = source.sheet.limits.shown ?? maxRows;
-    return { ...told, last: told.last || !told.people.length || seen.size + told.people.length >= most };
+    return { ...reply, last: reply.last || !reply.people.length || seen.size + reply.people.length >= most };
   }
   const place = kept(places, source, (perMinute) => new FaultyPlace(perMinute));
   const ask = (at: number) => askPeople('page', { sourceId: source.id, search, page: at });
@@ -86,7 +86,7 @@ export async function askPage(
   const answer = await pRetry(
     async () => {
       requests++;
-      const { unread, ...told } = await askOnce(source, wanted).catch((error: unknown) => {
+      const { unread, ...reply } = await askOnce(source, wanted).catch((error: unknown) => {
         if (halt.aborted) throw new AbortError(new NotNow('This server stops.'));
         if (error instanceof Refused && error.wait > longWait)
           throw new AbortError(new Later(error.wait, error.message));
@@ -95,14 +95,14 @@ export async function askPage(
         throw new AbortError(error as Error);
       });
       if (unread) note(`${unread} rows name nobody and were left out`);
-      const fresh = told.people.filter(({ id }) => !seen.has(id));
-      if (told.people.length && !fresh.length) {
-        repeated = told;
+      const fresh = reply.people.filter(({ id }) => !seen.has(id));
+      if (reply.people.length && !fresh.length) {
+        repeated = reply;
         throw new Repeated();
       }
-      if (fresh.length < told.people.length)
-        note(`${told.people.length - fresh.length} rows were there before, each counted once`);
-      return { ...told, people: fresh };
+      if (fresh.length < reply.people.length)
+        note(`${reply.people.length - fresh.length} rows were there before, each counted once`);
+      return { ...reply, people: fresh };
     },
     {
       ...retries,

@@ -108,14 +108,14 @@ export async function elsewhere(person: Person, except: string) {
   const sources = (await listSources()).filter(
     ({ id, kind, readiness }) => id !== except && hasPeopleHere(kind) && readiness.state === 'ready'
   );
-  const told = await Promise.all(
+  const reply = await Promise.all(
     sources.map(async ({ id, name }) => {
       const ready = await readySource(id);
       const [found] = await askPeople('locate', { sourceId: ready.id, people: [person] });
       return found ? [{ sourceId: id, sourceName: name, person: found }] : [];
     })
   );
-  return told.flat();
+  return reply.flat();
 }
 
 /** Each known-good of a brief at a source: there or not, found or not, and what would let them in. */

@@ -21,7 +21,7 @@ const step = fc.record({
   updatedAt: fc.integer({ min: 0, max: 3 })
 });
 
-const told = ({ byPerson, verdicts }: Judged) => ({
+const received = ({ byPerson, verdicts }: Judged) => ({
   byPerson: [...byPerson].sort(([a], [b]) => a - b),
   verdicts: [...verdicts].sort(([a], [b]) => a - b)
 });
@@ -43,7 +43,7 @@ describe('verdicts put together by person', () => {
           }
           rows = next;
           before = judgedBy(who, rows, before);
-          expect(told(before)).toEqual(told(judgedBy(who, rows)));
+          expect(received(before)).toEqual(received(judgedBy(who, rows)));
         }
       })
     );

@@ -29,8 +29,8 @@ export async function judgeByRule(briefId: string, trialId: string) {
     return reason ? [{ sourceId, personId, verdict: 'miss' as const, reason, by: 'rule' as const, revision: 0 }] : [];
   });
   if (!given.length) return [];
-  const told = await judgeMany(briefId, given);
-  return given.map(({ personId }, i) => ({ sourceId, personId, ...told[i]! }));
+  const reply = await judgeMany(briefId, given);
+  return given.map(({ personId }, i) => ({ sourceId, personId, ...reply[i]! }));
 }
 
 /** Takes back all that a rule has said of a trial's sample, in one step; what people said stays. Gives whom it was said of. */

@@ -23,7 +23,7 @@ import type { Judged } from './judged';
 import { notesOn } from './notes';
 import { serializeVerdict, verdictsOn } from './verdicts';
 import { newestTrials } from './latest-trials';
-import { remembered } from '../../remembered';
+import { memoize } from '../../memoize';
 import { checkedString, findVersion, keepIn, serializeVersion, versionString } from '../strings/versions';
 
 /** A string as a source is to be asked it. Written and kept as text: a long one has thousands of parts, of which nothing is looked at here. */
@@ -289,7 +289,7 @@ export async function readTrial(briefId: string, trialId: string) {
   const context = await contextOf(briefId);
   const read = () => readStatic(context, trialId);
   const mark = context.pageMark(trialId);
-  const { trial, drawn, notes, told } = await (mark === undefined ? read() : remembered(staticCache, mark, read));
+  const { trial, drawn, notes, told: reply } = await (mark === undefined ? read() : memoize(staticCache, mark, read));
   // Who is who is worked out when there are results; a trial under way does not wait for it.
   const judged = trial.state === 'done' ? await context.judged() : null;
   const verdicts = judged
@@ -302,7 +302,7 @@ export async function readTrial(briefId: string, trialId: string) {
   const { sourceId } = trial;
   const pageOf = pagesOf(trial);
   return {
-    ...told,
+    ...reply,
     figures: judged && trialFigures(trial, drawn, judged),
     sample: drawn.map(({ rank, person, personId, reading }) => ({
       rank,

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import { database } from '../../database/connection';
-import { remembered } from '../../remembered';
+import { memoize } from '../../memoize';
 import type { RowOfVerdict, VerdictsByRecord } from './judged';
 import { nameOfRecord } from './record-name';
 
@@ -36,7 +36,7 @@ export const lastChange = (personaId: string | undefined): number =>
  * is another wherever a verdict is. Beside those that were read before, `changed` is all that is new.
  */
 export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdicts): Promise<VerdictsByRecord> =>
-  remembered(cache, `${personaId} ${stamp}`, async () => {
+  memoize(cache, `${personaId} ${stamp}`, async () => {
     const before = newest.get(personaId);
     let read = before && merged(before, changed);
     // Some were taken back, or given by a transaction that ended after a later one.

@@ -136,7 +136,7 @@ export async function tellNews(
 
 /** What the sources whose people are here tell now of those who were not found any more; null where they have them no more, nothing where it cannot be told. */
 async function stillThere(left: readonly KnownRow[]): Promise<Map<number, Facts | null>> {
-  const told = new Map<number, Facts | null>();
+  const reply = new Map<number, Facts | null>();
   const bySource = new Map<string, Map<string, number>>();
   for (const { number, records } of left)
     for (const record of records) {
@@ -149,11 +149,11 @@ async function stillThere(left: readonly KnownRow[]): Promise<Map<number, Facts 
     if (!hasPeopleHere(kind)) continue;
     const ids = bySource.get(sourceId)!;
     await readySource(sourceId);
-    for (const number of ids.values()) if (!told.has(number)) told.set(number, null);
+    for (const number of ids.values()) if (!reply.has(number)) reply.set(number, null);
     for (const person of await askPeople('people-by-id', { sourceId, ids: [...ids.keys()] }))
-      told.set(ids.get(person.id)!, factsOf(person));
+      reply.set(ids.get(person.id)!, factsOf(person));
   }
-  return told;
+  return reply;
 }
 
 interface SeenPerson {

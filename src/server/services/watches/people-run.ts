@@ -1,8 +1,8 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { differences, factsOf, readTrigger, triggerReader, type Facts } from '$core/changes';
-import { toldBy } from '$core/dialect';
+import { listedBy } from '$core/dialect';
 import { presentJob, type Person } from '$core/people';
-import { matchingOf, type Told } from '$core/semantics';
+import { matchingOf, type ListedScopes } from '$core/semantics';
 import type { KeptRecord } from '$core/shortlist';
 import { database } from '../../database/connection';
 import { models, type SourceRow } from '../../database/models';
@@ -27,7 +27,7 @@ interface Found {
   sourceId: string;
   id: string;
   person: Person;
-  told: Told;
+  told: ListedScopes;
   records: string[];
   /** Days since somebody who leads came to their firm. */
   leaders: number | null;
@@ -56,7 +56,7 @@ export async function lookUp(watch: WatchRow): Promise<{ people: Listed[]; found
       sourceId: there[0]!.source.id,
       id: there[0]!.person.id,
       person: firstLeads(there.map(({ person }) => person)),
-      told: new Set(there.flatMap(({ source }) => [...toldBy(source.sheet)])),
+      told: new Set(there.flatMap(({ source }) => [...listedBy(source.sheet)])),
       records: there.map(({ source, person }) => recordName(source.id, person.id)),
       leaders: null
     });
@@ -133,11 +133,11 @@ export async function keepWatched(
       .filter(({ holds }) => holds({ before, now: now.person, told: now.told, leaders: now.leaders }) === 'met')
       .map(({ name }) => name);
     const begun = met.filter((name) => !old?.met.includes(name));
-    const told = { number, source_id: now.sourceId, person_id: now.id, person: now.person, facts };
+    const listed = { number, source_id: now.sourceId, person_id: now.id, person: now.person, facts };
     if (old && !old.present)
-      news.push({ ...told, kind: 'back', changes: changesOf(before, facts), why: begun.join(', ') });
+      news.push({ ...listed, kind: 'back', changes: changesOf(before, facts), why: begun.join(', ') });
     else if (begun.length)
-      news.push({ ...told, kind: 'changed', changes: changesOf(before, facts), why: begun.join(', ') });
+      news.push({ ...listed, kind: 'changed', changes: changesOf(before, facts), why: begun.join(', ') });
     kept.push({ number, facts, present: true, person: now.person, met, records: now.records, keys });
   }
   const counts = await tellNews(run, news, transaction);

@@ -4,7 +4,7 @@ import { standInSheets } from '$core/dialect';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
 import { useFreshDatabase } from '../../testing/fresh-database';
-import { budget, fileSource, over, person, rhythm, setPeople, told } from '../../testing/watched';
+import { budget, fileSource, over, person, rhythm, setPeople, received } from '../../testing/watched';
 import { createBrief } from '../briefs/briefs';
 import { addEntry } from '../by-hand/diary';
 import { objectTo } from '../objections/erase';
@@ -56,7 +56,7 @@ describe('people who are watched', () => {
     });
     await over(id);
     // At the first look, what holds already.
-    expect(await told(id)).toEqual([{ kind: 'changed', name: 'c', why: 'changed firm', changes: [] }]);
+    expect(await received(id)).toEqual([{ kind: 'changed', name: 'c', why: 'changed firm', changes: [] }]);
     await setPeople('file-people', [
       person(0, 'Head of QA', 'A'),
       // Under another id: met by the address.
@@ -66,7 +66,7 @@ describe('people who are watched', () => {
     ]);
     await runWatch(id);
     expect(await over(id, 2)).toMatchObject({ people: 3, counts: { changed: 2, left: 1 } });
-    expect((await told(id)).slice(1)).toEqual([
+    expect((await received(id)).slice(1)).toEqual([
       {
         kind: 'changed',
         name: 'a',

@@ -6,7 +6,7 @@ import { database } from '../../database/connection';
 import { startJobs } from '../../app/jobs';
 import { stopQueue } from '../../jobs/queue';
 import { useFreshDatabase } from '../../testing/fresh-database';
-import { budget, fileSource, over, person, rhythm, setPeople, told } from '../../testing/watched';
+import { budget, fileSource, over, person, rhythm, setPeople, received } from '../../testing/watched';
 import { createBrief, readDocument, writeDocument } from '../briefs/briefs';
 import { listHarvests } from '../harvest/harvests';
 import { openSources } from '../sources/sources';
@@ -50,14 +50,14 @@ async function watched(name: string, sources: Record<string, readonly Person[]>,
 describe('a watch', () => {
   it('tells who is new, has changed, has left and is back again, and nothing at its first run', async () => {
     const first = [person(0, 'Quality Manager', 'A'), person(1, 'QA', 'B'), person(2, 'Sales', 'C')];
-    const { id, briefId } = await watched('Told', { 'file-told': first });
-    expect(await told(id)).toEqual([]);
+    const { id, briefId } = await watched('ListedScopes', { 'file-told': first });
+    expect(await received(id)).toEqual([]);
     expect((await runsOfWatch(id))[0]).toMatchObject({ state: 'done', people: 2, counts: {} });
 
     await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(2, 'Sales', 'C'), person(3, 'QA', 'D')]);
     await runWatch(id);
     await over(id, 2);
-    expect(await told(id)).toEqual([
+    expect(await received(id)).toEqual([
       {
         kind: 'changed',
         name: 'a',
@@ -70,12 +70,12 @@ describe('a watch', () => {
     await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'QA', 'B'), person(3, 'QA', 'D')]);
     await runWatch(id);
     expect(await over(id, 3)).toMatchObject({ counts: { back: 1 }, breaks: [] });
-    expect((await told(id)).at(-1)).toMatchObject({ kind: 'back', name: 'b' });
+    expect((await received(id)).at(-1)).toMatchObject({ kind: 'back', name: 'b' });
     // Who is there still, and found no more, is told with what has become of them.
     await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'Sales', 'B'), person(3, 'QA', 'D')]);
     await runWatch(id);
     await over(id, 4);
-    expect((await told(id)).at(-1)).toMatchObject({ kind: 'left', name: 'b', why: 'is now Sales' });
+    expect((await received(id)).at(-1)).toMatchObject({ kind: 'left', name: 'b', why: 'is now Sales' });
     await setPeople('file-told', [person(0, 'Quality Director', 'A'), person(1, 'QA', 'B'), person(3, 'QA', 'D')]);
     await runWatch(id);
     await over(id, 5);
@@ -96,7 +96,7 @@ describe('a watch', () => {
     await database().query(`UPDATE sources SET sheet = jsonb_set(sheet, '{note}', '"changed"') WHERE id = 'file-two'`);
     await runWatch(id);
     const run = await over(id, 2);
-    expect(await told(id)).toEqual([]);
+    expect(await received(id)).toEqual([]);
     expect(run.breaks).toEqual(['the sheet of file-two was changed']);
   }, 60_000);
 
@@ -112,14 +112,14 @@ describe('a watch', () => {
       state: 'failed',
       problem: expect.stringMatching(/not read to its end/) as string
     });
-    expect(await told(id)).toEqual([]);
+    expect(await received(id)).toEqual([]);
     await database().query(
       `UPDATE watches SET budget = '{"requestsPerDay":null,"records":null,"spend":null}' WHERE id = $id`,
       { bind: { id } }
     );
     await runWatch(id);
     await over(id, 3);
-    expect(await told(id)).toMatchObject([{ kind: 'left' }]);
+    expect(await received(id)).toMatchObject([{ kind: 'left' }]);
   }, 60_000);
 
   it('comes when it is due, once, whatever the clock and however many look', async () => {

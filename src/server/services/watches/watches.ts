@@ -201,7 +201,7 @@ interface Listed {
 /** All watches in the order in which they were begun, with all that Home says of them in three questions. */
 export async function listWatches() {
   const { Watch, WatchRun } = models();
-  const [watches, told, runs] = await Promise.all([
+  const [watches, reply, runs] = await Promise.all([
     Watch.findAll({ order: ['createdAt'] }),
     database().query<Listed>(
       `SELECT w.id, b.name AS "briefName", (SELECT count(*)::int FROM watch_news n WHERE n.watch_id = w.id AND NOT n.read) AS unread,
@@ -223,7 +223,7 @@ export async function listWatches() {
     })
   ]);
   return watches.flatMap((watch) => {
-    const more = told.find(({ id }) => id === watch.id);
+    const more = reply.find(({ id }) => id === watch.id);
     const last = runs.find(({ watchId }) => watchId === watch.id);
     if (!more) return [];
     const { briefName, unread, sources, list, runs: before, verdicts } = more;

@@ -28,7 +28,7 @@ export function partsCounted(query: Query, { rendering, found }: Counted, source
   const possible = rowsFor('possible');
   const [certain, asked] = leftOver.size ? [rowsFor('certain'), rowsFor('asked')] : [possible, possible];
   const guessed = source.sheet.counting.kind === 'guess';
-  const told = (rows: typeof possible, estimated: Estimate) =>
+  const reply = (rows: typeof possible, estimated: Estimate) =>
     rows.map(({ path, excludes, alone, without }, i) => {
       const node = nodes.get(path.join('.'))!;
       const from = asked[i]!;
@@ -45,8 +45,8 @@ export function partsCounted(query: Query, { rendering, found }: Counted, source
               : partEstimate(from.without, without, { kind: 'not', part: node }, source)
       };
     });
-  const forPossible = told(possible, found.estimated.possible);
-  return { certain: leftOver.size ? told(certain, found.estimated.certain) : forPossible, possible: forPossible };
+  const forPossible = reply(possible, found.estimated.possible);
+  return { certain: leftOver.size ? reply(certain, found.estimated.certain) : forPossible, possible: forPossible };
 }
 
 /** The same with what every part does to the people judged there. */

@@ -1,5 +1,5 @@
 import type { Person } from '$core/people';
-import { render, readSearch, toldBy } from '$core/dialect';
+import { render, readSearch, listedBy } from '$core/dialect';
 import { extendSample } from '$core/measure';
 import { checkFacts, ruledOut } from '$core/persona';
 import { contactKeys, samePeople, type SourceRecord } from '$core/people';
@@ -71,11 +71,12 @@ export const people: Answers<
 
   'check-rows': ({ sheet, leftover, people: rows }) => {
     if (!leftover) return rows.map(() => ({ reading: 'met', untold: [] }));
-    const [told, matching] = [toldBy(sheet), matchingOf(sheet.matching)];
-    const truth = truthReader(leftover, told, matching);
+    const [reply, matching] = [listedBy(sheet), matchingOf(sheet.matching)];
+    const truth = truthReader(leftover, reply, matching);
     return rows.map((person) => {
       const reading = truth(person);
-      const untold = reading === 'unknown' ? untoldIn(leftover, person, told, matching).map((term) => print(term)) : [];
+      const untold =
+        reading === 'unknown' ? untoldIn(leftover, person, reply, matching).map((term) => print(term)) : [];
       return { reading, untold };
     });
   },
@@ -161,14 +162,14 @@ export const people: Answers<
         return a === undefined || b === undefined ? [] : [{ a, b, same }];
       })
     )!;
-    const told: number[][] = [];
+    const reply: number[][] = [];
     let from = 0;
     for (const { ids } of records) {
-      told.push([...personOf.subarray(from, from + ids.length)]);
+      reply.push([...personOf.subarray(from, from + ids.length)]);
       from += ids.length;
     }
     return {
-      personOf: told,
+      personOf: reply,
       people,
       doubtful: doubtful.slice(0, maxDoubtful).map(({ a, b, why }) => ({
         first: names[a]!,
@@ -243,7 +244,7 @@ export const people: Answers<
       const row = source?.rowOf(id);
       return byId?.get(id) ?? (row === undefined ? [] : source!.personAt(row));
     });
-    const truth = rendering.leftover && truthReader(rendering.leftover, toldBy(sheet), matchingOf(sheet.matching));
+    const truth = rendering.leftover && truthReader(rendering.leftover, listedBy(sheet), matchingOf(sheet.matching));
     return {
       rendering,
       found: known.map(({ id }) => id),

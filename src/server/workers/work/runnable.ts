@@ -27,7 +27,7 @@ const maxProblems = 300;
 export const mostOf = <P>(problems: readonly P[]): P[] => problems.slice(0, maxProblems);
 
 /** A query with its problems, as the API tells it. */
-export const told = <P>({ query, problems }: { query: Query | null; problems: P[] }) => ({
+export const reply = <P>({ query, problems }: { query: Query | null; problems: P[] }) => ({
   query,
   problems: mostOf(problems),
   printed: query && print(query)

@@ -1,12 +1,12 @@
 import { readString } from '$core/lint';
-import { render, read, toldBy } from '$core/dialect';
+import { render, read, listedBy } from '$core/dialect';
 import { sourceProblems } from '$core/lint';
 import { presentJob, valuesOf } from '$core/people';
 import { buildString } from '$core/persona';
 import { layOut, parse, print, setQueries, tokenKeys, type Query } from '$core/language';
 import { highlightsOf, matcher, matchingOf, untoldIn } from '$core/semantics';
 import type { Answers } from './kinds';
-import { mostOf, runnable, told } from './runnable';
+import { mostOf, runnable, reply } from './runnable';
 
 const titlePhrase = (text: string): Query => ({ kind: 'phrase', scope: 'title', text });
 
@@ -30,7 +30,7 @@ export const strings: Answers<
     return null;
   },
 
-  'read-string': ({ text, sets }) => told(readString(text, setQueries(sets))),
+  'read-string': ({ text, sets }) => reply(readString(text, setQueries(sets))),
 
   render: ({ sheet, ...string }) => render(runnable(string), sheet),
 
@@ -40,7 +40,7 @@ export const strings: Answers<
     return { ...rendering, problems: mostOf(sourceProblems(string.text, query, sheet, rendering)) };
   },
 
-  'read-copied': ({ text, sheet }) => told(read(text, sheet)),
+  'read-copied': ({ text, sheet }) => reply(read(text, sheet)),
 
   'build-string': ({ persona, wording }) => {
     const query = buildString(persona, wording);
@@ -52,7 +52,7 @@ export const strings: Answers<
   'read-sample': ({ text, sets, sheet, leftover, people }) => {
     const { query } = parse(text, setQueries(sets));
     const matching = matchingOf(sheet.matching);
-    const tells = toldBy(sheet);
+    const tells = listedBy(sheet);
     return people.map(({ person, open }) => ({
       values: valuesOf(person),
       marks: query ? highlightsOf(query, person, matching) : [],

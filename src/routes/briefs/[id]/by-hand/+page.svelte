@@ -109,9 +109,11 @@
         value={page.search}
         onchange={(to) => page.pick(Number(to))}
       >
-        {#each page.diary.searches as told, i (i)}
+        {#each page.diary.searches as notice, i (i)}
           <option value={i}
-            >{say.ofText(i + 1, searches.length)}{told.slice ? `, ${told.slice.what}` : ''}: {howFar(told)}</option
+            >{say.ofText(i + 1, searches.length)}{notice.slice ? `, ${notice.slice.what}` : ''}: {howFar(
+              notice
+            )}</option
           >
         {/each}
       </Select>

@@ -24,6 +24,7 @@
   import ReachChart from '$lib/charts/ReachChart.svelte';
   import Refused from '$lib/frame/Refused.svelte';
   import { brief as briefPath } from '$lib/frame/paths';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import CertainOnly from '$lib/frame/CertainOnly.svelte';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -183,6 +184,9 @@
     onbehind={(cell, kind: BehindKind) => choose({ behind: `${cell.version} ${cell.sourceId} ${kind}` })}
     ondecide={decide}
     oncost={costOf}
+  />
+  <TermRow
+    terms={['version', 'precision', 'interval', 'estimatedResult', 'estimatedFits', 'reported', 'shown', 'undecided']}
   />
   {#if behind}
     <PeopleBehind {briefId} {...behind} {turn} onjudged={refresh} onclose={() => choose({ behind: null })} />

@@ -24,6 +24,7 @@
   import { reload } from '$lib/kept/reload';
   import { moment } from '$lib/marks/format';
   import Button from '$lib/ui/Button.svelte';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import Accordion from '$lib/ui/Accordion.svelte';
   import Select from '$lib/ui/Select.svelte';
 
@@ -40,7 +41,7 @@
       if (data.harvest && data.harvest.people !== data.brief.harvested) void reload('eave:brief');
     });
   });
-  const hear = keysOf('harvest', {
+  const onkeydown = keysOf('harvest', {
     fit: () => desk.give('fit'),
     miss: () => desk.give('miss'),
     unsure: () => desk.give('unsure'),
@@ -108,7 +109,7 @@
   }
 </script>
 
-<svelte:window onkeydown={hear} />
+<svelte:window {onkeydown} />
 
 {#if !harvest || !data.facets || !data.reading}
   <div class="strip">
@@ -188,6 +189,7 @@
           onrefused={(problem) => (desk.refused = problem)}
         />
       {/each}
+      <TermRow terms={['harvest', 'slice', 'neutralWord', 'reported', 'fitsInTotal', 'interval']} />
       {#if data.reading.curve.length > 1}<FitsCurve curve={data.reading.curve} />{/if}
       {#if harvest.events.length}
         <Accordion title={say.errors(harvest.events.length)}>

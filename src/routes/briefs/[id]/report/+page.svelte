@@ -10,7 +10,7 @@
   import CertainOnly from '$lib/frame/CertainOnly.svelte';
   import Figure from '$lib/marks/Figure.svelte';
   import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
-  import TakeAlong from '$lib/report/TakeAlong.svelte';
+  import ReportExport from '$lib/report/ReportExport.svelte';
   import { certainOnlyNote, partReadInWords, readingOf, reportedRange, reportMethod, unseenOf } from '$core/formats';
 
   let { data } = $props();
@@ -24,7 +24,7 @@
 
 <div class="tools">
   <CertainOnly briefId={data.brief.id} />
-  <TakeAlong briefId={data.brief.id} {report} ontaken={refresh} />
+  <ReportExport briefId={data.brief.id} {report} ontaken={refresh} />
 </div>
 
 <article class="sheet">

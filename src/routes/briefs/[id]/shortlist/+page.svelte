@@ -26,7 +26,7 @@
   import PasteRows from '$lib/shortlist/PasteRows.svelte';
   import PeopleTable from '$lib/shortlist/PeopleTable.svelte';
   import ShortlistRoad from '$lib/shortlist/ShortlistRoad.svelte';
-  import TakeAlong from '$lib/shortlist/TakeAlong.svelte';
+  import ExportDialog from '$lib/shortlist/ExportDialog.svelte';
   import WatchPeople from '$lib/watches/WatchPeople.svelte';
   import { filterNames, readQuery } from '$lib/shortlist/list-query';
   import { myName } from '$lib/shortlist/my-name';
@@ -82,11 +82,11 @@
   }
   const allFits = () =>
     desk.doing(async () => {
-      const told = await call('keepPeople', {
+      const notice = await call('keepPeople', {
         params: desk.params,
         body: { why: 'all fits', by: myName(), from: { kind: 'fits' } }
       });
-      said = say.addedAlreadyThere(count(told.kept), count(told.there));
+      said = say.addedAlreadyThere(count(notice.kept), count(notice.there));
     });
   async function remove() {
     const gone = await desk.attempt(async () => {
@@ -96,7 +96,7 @@
     if (gone) await goto(path(), { invalidateAll: true });
   }
   const filtered = $derived(filterNames.filter((one) => one !== 'words' && desk.query.filter[one]));
-  const hear = keysOf('shortlist', {
+  const onkeydown = keysOf('shortlist', {
     before: () => void desk.go(-1),
     after: () => void desk.go(1),
     choose: (event) => {
@@ -114,13 +114,13 @@
     remove: () => void (desk.many && desk.change({ drop: true })),
     close: () => (desk.at === null ? desk.clear() : desk.close())
   });
-  const hearUndo = keysOf('everywhere', { undo: () => void (list?.undo && desk.undo()) });
+  const onUndoKey = keysOf('everywhere', { undo: () => void (list?.undo && desk.undo()) });
 </script>
 
 <svelte:window
   onkeydown={(event) => {
-    hear(event);
-    hearUndo(event);
+    onkeydown(event);
+    onUndoKey(event);
   }}
 />
 
@@ -206,12 +206,12 @@
     {#if desk.card}<KeptCard {desk} {list} card={desk.card} />{/if}
   </div>
   <LeftToSettle bind:left={desk.leftToSettle} />
-  <TakeAlong {desk} {list} bind:open={taking} />
+  <ExportDialog {desk} {list} bind:open={taking} />
   <MailCheck {desk} {list} bind:open={checking} />
   <PasteRows {desk} {list} bind:open={pasting} />
   <ListSettings briefId={data.brief.id} {desk} {list} bind:open={settings} />
   <WatchPeople briefId={data.brief.id} {list} bind:open={watching} />
-  <MoreLike {desk} bind:told={like} />
+  <MoreLike {desk} bind:reply={like} />
   <DoubtfulPairs {desk} bind:pairs />
 {/if}
 

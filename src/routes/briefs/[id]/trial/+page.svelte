@@ -53,7 +53,7 @@
   const plainMatching = { stemming: null, diacritics: 'kept' } as const;
   let verdicts: VerdictDesk | undefined = $state();
   let note: Note | undefined = $state();
-  const hearTrial = keysOf('trial', {
+  const onTrialKey = keysOf('trial', {
     fit: () => desk.give('fit'),
     miss: () => desk.give('miss'),
     unsure: () => desk.give('unsure'),
@@ -79,11 +79,11 @@
       await reload('eave:brief');
     });
   }
-  const hearUndo = keysOf('everywhere', { undo: desk.undo });
+  const onUndoKey = keysOf('everywhere', { undo: desk.undo });
   function keys(event: KeyboardEvent) {
     if (!trial) return;
-    hearTrial(event);
-    hearUndo(event);
+    onTrialKey(event);
+    onUndoKey(event);
   }
   onMount(() => {
     desk.onward.recall();

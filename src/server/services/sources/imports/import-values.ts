@@ -158,9 +158,9 @@ export function standardizer(
     const name = `${field} ${text}`;
     let value = known.get(name);
     if (value === undefined) {
-      const told = chosen.get(`${field} ${writtenKey(text)}`);
-      const found = told === undefined ? standardOf(field, text) : null;
-      value = told ?? (found?.sure ? found.value : text);
+      const reply = chosen.get(`${field} ${writtenKey(text)}`);
+      const found = reply === undefined ? standardOf(field, text) : null;
+      value = reply ?? (found?.sure ? found.value : text);
       if (known.size > 100_000) known.clear();
       known.set(name, value);
     }

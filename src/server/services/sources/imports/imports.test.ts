@@ -244,8 +244,8 @@ describe('lists of people', () => {
     const { id } = await createBrief('Objeciones');
     const { sourceId } = await importAll(file);
     expect((await peopleOf(sourceId)).map(({ name }) => name)).toContain('Rui Sá');
-    const told = await onto('objected', null, 'Nombre;Empresa\nRui Sá;Casa Pequena\n');
-    expect(told.outcome!.message).toBe('1 are never taken in again, and what was kept of them was erased.');
+    const received = await onto('objected', null, 'Nombre;Empresa\nRui Sá;Casa Pequena\n');
+    expect(received.outcome!.message).toBe('1 are never taken in again, and what was kept of them was erased.');
     expect((await peopleOf(sourceId)).map(({ name }) => name)).not.toContain('Rui Sá');
     expect((await onto('contacted', id)).outcome!.message).toContain('1 people contacted added, 1 already there');
     expect((await readDocument(id, 'contacted')).body.map(({ name }) => name)).toEqual(['Ana Gil']);

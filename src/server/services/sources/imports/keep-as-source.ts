@@ -2,7 +2,7 @@ import { Op, type Transaction } from 'sequelize';
 import { isOwnScope, type OwnScope } from '$core/language';
 import { hashText } from '$core/measure';
 import { maxOwn, ownScopeOf, personSchema, type Person } from '$core/people';
-import { importedSheet, toldByColumns } from '$sources/imported-file';
+import { importedSheet, listedByColumns } from '$sources/imported-file';
 import type { ImportSettings } from '$api/import-shapes';
 import { database } from '../../../database/connection';
 import { models, type ImportRow } from '../../../database/models';
@@ -47,7 +47,7 @@ export async function keepAsSource(
             id: sourceId,
             kind: 'file',
             name,
-            sheet: importedSheet(sourceId, name, toldByColumns(mapping)),
+            sheet: importedSheet(sourceId, name, listedByColumns(mapping)),
             people: 0
           },
           { transaction }

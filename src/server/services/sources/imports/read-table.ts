@@ -226,10 +226,10 @@ async function* linesOf(
   let line = 0;
   const end = () => {
     const text = length > longestLine ? null : pieces.join('');
-    const told = { text: text && text.replace(/\r$/, ''), line: ++line, bytes: length + 1 };
+    const reply = { text: text && text.replace(/\r$/, ''), line: ++line, bytes: length + 1 };
     pieces = [];
     length = 0;
-    return told;
+    return reply;
   };
   for await (const chunk of decode(path, encoding)) {
     let from = 0;

@@ -1,5 +1,5 @@
 import { contract } from '$api';
 import { endpoint } from '$server/api/endpoint';
-import { lookAlong } from '$server/services/shortlist/take-along';
+import { previewExport } from '$server/services/shortlist/export-shortlist';
 
-export const POST = endpoint(contract.lookAlong, ({ params, body }) => lookAlong(params.id, params.list, body));
+export const POST = endpoint(contract.previewExport, ({ params, body }) => previewExport(params.id, params.list, body));

@@ -1,13 +1,13 @@
 const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
 
 /** SQL by which every change of a table is told by a trigger function: after each statement, with the rows that it changed as the table `changed`. */
-export const toldOnChange = (table: string, told: string): string =>
+export const notifyOnChange = (table: string, reply: string): string =>
   operations
     .map(
       (operation) => `
     CREATE TRIGGER tell_${operation.toLowerCase()} AFTER ${operation} ON ${table}
       REFERENCING ${operation === 'DELETE' ? 'OLD' : 'NEW'} TABLE AS changed
-      FOR EACH STATEMENT EXECUTE FUNCTION ${told}();`
+      FOR EACH STATEMENT EXECUTE FUNCTION ${reply}();`
     )
     .join('');
 

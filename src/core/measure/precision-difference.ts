@@ -168,7 +168,7 @@ export function holm(chances: readonly number[], at = level): boolean[] {
 }
 
 /** Whether one of two precisions is better; alone, with nothing else compared beside them. */
-export const toldApart = (a: Measured, b: Measured, shared: Shared = nobodyShared): boolean =>
+export const differ = (a: Measured, b: Measured, shared: Shared = nobodyShared): boolean =>
   chanceOfDifference(a, b, shared) <= level;
 
 /**

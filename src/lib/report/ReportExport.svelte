@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { takeAlong as say } from './words';
+  import { reportExport as say } from './words';
   import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
   import Button from '$lib/ui/Button.svelte';
   import { certainQuery } from '$lib/frame/certain-only';
@@ -47,18 +47,18 @@
     const text = await chosen.text();
     await act(async () => {
       if (kind === 'qrels') {
-        const told = await call('importQrels', { params, body: { text } });
+        const notice = await call('importQrels', { params, body: { text } });
         return [
-          say.verdictsImported(told.added),
-          say.alreadyHere(told.same),
-          told.otherwise ? say.differFromYoursAndWerentImported(told.otherwise) : '',
-          told.elsewhere ? say.areForSourcesYouDontHave(told.elsewhere) : ''
+          say.verdictsImported(notice.added),
+          say.alreadyHere(notice.same),
+          notice.otherwise ? say.differFromYoursAndWerentImported(notice.otherwise) : '',
+          notice.elsewhere ? say.areForSourcesYouDontHave(notice.elsewhere) : ''
         ]
           .filter(Boolean)
           .join(', ');
       }
-      const told = await call('importRuns', { params, body: { text } });
-      return `${told.added} runs imported, ${told.same} already here${told.unknown ? `, ${told.unknown} people aren’t known at their source` : ''}`;
+      const notice = await call('importRuns', { params, body: { text } });
+      return `${notice.added} runs imported, ${notice.same} already here${notice.unknown ? `, ${notice.unknown} people aren’t known at their source` : ''}`;
     });
     ontaken();
   }

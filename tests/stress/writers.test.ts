@@ -51,10 +51,10 @@ describe('eight writers at once', () => {
         const [winner] = kept;
         if (!winner) continue;
         expect(now.revision).toBeGreaterThanOrEqual(winner.revision);
-        const told = JSON.stringify(now.body);
+        const received = JSON.stringify(now.body);
         // A persona written after drops the sets of titles that it has not; what it went by is what was acknowledged.
         if (now.revision === winner.revision)
-          expect(told).toContain(kind === 'choice' ? String(Number(winner.mark.slice(1)) + 1) : winner.mark);
+          expect(received).toContain(kind === 'choice' ? String(Number(winner.mark.slice(1)) + 1) : winner.mark);
         else expect(kind).toBe('wording');
       }
       expect(written.some(({ status }) => status === 200)).toBe(true);

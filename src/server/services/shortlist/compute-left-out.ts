@@ -14,7 +14,7 @@ const atOnce = 1000;
  * Works out anew who of a list is left out and why, where anything that it follows from has changed: whom the brief has
  * contacted, the list's firms, the countries that ask consent, who was taken along, or the people themselves.
  */
-export async function reckonLeftOut(list: ShortlistRow): Promise<void> {
+export async function computeLeftOut(list: ShortlistRow): Promise<void> {
   const [contacted, consent, firms, [taken]] = await Promise.all([
     readDocument(list.briefId, 'contacted'),
     readHouseList('consent'),
@@ -41,11 +41,11 @@ export async function reckonLeftOut(list: ShortlistRow): Promise<void> {
       { bind: { id: list.id, from, to: from + atOnce }, type: QueryTypes.SELECT }
     );
     const changed = rows.flatMap((row) => {
-      const told = [
+      const reply = [
         ...reasons({ ...row, contacted: row.keys.some((key) => keys.has(key)), takenBefore: row.taken }),
         ...(row.heldOut ? (['by hand'] as const) : [])
       ];
-      return told.join() === row.leftOut.join() ? [] : [{ number: row.number, reasons: told }];
+      return reply.join() === row.leftOut.join() ? [] : [{ number: row.number, reasons: reply }];
     });
     if (changed.length)
       await database().query(

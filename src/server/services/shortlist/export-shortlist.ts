@@ -19,7 +19,7 @@ import { fileTypes, jsonLines, workbookOf } from '../exchange/table-file';
 import { findProfile } from './column-profiles';
 import { findShortlist } from './find-shortlist';
 import { keptPeople, type KeptFilter, type SerializedPerson } from './list-kept';
-import { reckonLeftOut } from './reckon-left-out';
+import { computeLeftOut } from './compute-left-out';
 
 export type Form = 'csv' | 'xlsx' | 'jsonl' | 'vcf' | 'tsv' | 'hashed';
 
@@ -51,7 +51,7 @@ async function whoLeaves(
   list: ShortlistRow,
   { form, addresses, all, size, batch, numbers, ...filter }: Leaving
 ): Promise<Chosen> {
-  await reckonLeftOut(list);
+  await computeLeftOut(list);
   const chosen = numbers ? numbers.split(',').map(Number).filter(Number.isInteger) : undefined;
   const everyone = await keptPeople(list, {
     filter: { ...filter, ...(chosen && { numbers: chosen }) },
@@ -119,7 +119,7 @@ const asTable = (
 const maxShown = 10;
 
 /** The first lines of what would leave, and who is left out why. */
-export async function lookAlong(briefId: string, id: string, leaving: Leaving) {
+export async function previewExport(briefId: string, id: string, leaving: Leaving) {
   const list = await findShortlist(briefId, id);
   const [{ people, of, leftOut }, profile, names] = await Promise.all([
     whoLeaves(list, leaving),
@@ -192,7 +192,7 @@ const hashedTable = (people: readonly SerializedPerson[], salt: string) => ({
 });
 
 /** The people of a list who leave, as a file; for a thread of its own. */
-export async function writeAlong(
+export async function writeExport(
   briefId: string,
   id: string,
   leaving: Leaving
@@ -246,8 +246,8 @@ const formNames: Record<Form, string> = {
   hashed: 'hashed audience'
 };
 
-/** The file, with its type, written by a thread so that nobody waits. Who left is remembered, unless it was only looked at or copied. */
-export async function takeAlong(briefId: string, id: string, leaving: Leaving) {
+/** The file, with its type, written by a thread so that nobody waits. The people in it count as exported, unless it was only previewed or copied. */
+export async function exportShortlist(briefId: string, id: string, leaving: Leaving) {
   await findShortlist(briefId, id);
   const { bytes, numbers } = await runThread<{ bytes: Uint8Array<ArrayBuffer>; numbers: number[] }>(
     'shortlist-file-worker.js',
@@ -261,7 +261,7 @@ export async function takeAlong(briefId: string, id: string, leaving: Leaving) {
       size ? `batch ${batch} of ${size.toLocaleString('en')} each` : ''
     ].filter(Boolean);
     await database().transaction(async (transaction) => {
-      await models().Taking.create(
+      await models().ShortlistExport.create(
         {
           id: randomUUID(),
           shortlistId: id,

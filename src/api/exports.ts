@@ -19,14 +19,14 @@ const leaving = keptFilter.extend({
   batch: z.coerce.number().int().min(1).max(1_000_000).default(1),
   salt: z.string().max(200).default(''),
   numbers: z.string().max(200_000).optional(),
-  /** Only shown, and not remembered as taken along */
+  /** Only shown, and not recorded as an export */
   look: z.enum(['true', 'false']).default('false')
 });
 
 /** What leaves of a shortlist, as what, and with which columns. */
-export const takingAlong = {
-  takeAlong: operation(paths.takeAlong, { params: listParams, body: leaving }),
-  lookAlong: operation(paths.lookAlong, {
+export const shortlistExports = {
+  exportShortlist: operation(paths.exportShortlist, { params: listParams, body: leaving }),
+  previewExport: operation(paths.previewExport, {
     params: listParams,
     body: leaving,
     response: z.object({

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { takeAlong as say } from './words';
+  import { exportDialog as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
   import { call } from '$lib/api/call';
   import { saveFile } from '$lib/frame/save-file';
@@ -43,7 +43,7 @@
   let batch = $state(1);
   let salt = $state('');
   let profiles: Answer<'listProfiles'> = $state.raw([]);
-  let look: Answer<'lookAlong'> | null = $state.raw(null);
+  let look: Answer<'previewExport'> | null = $state.raw(null);
   let merged: Answer<'mergePreview'> | null = $state.raw(null);
 
   const query = $derived({
@@ -69,7 +69,7 @@
   $effect(() => {
     if (!open) return;
     const body = { ...desk.asked, ...query };
-    void attempt(async () => (look = await call('lookAlong', { params: desk.params, body })));
+    void attempt(async () => (look = await call('previewExport', { params: desk.params, body })));
   });
   const why = (value: string) => leftOutShort[value as LeftOutReason] ?? value;
   async function take() {
@@ -195,10 +195,10 @@
         {/if}
       </Accordion>
     {/if}
-    {#if list.takings.length}
-      <Accordion title={say.exportHistory(list.takings.length)}>
+    {#if list.exports.length}
+      <Accordion title={say.exportHistory(list.exports.length)}>
         <ul>
-          {#each list.takings as { at, form: as, people, what }, i (i)}<li>
+          {#each list.exports as { at, form: as, people, what }, i (i)}<li>
               {say.as(moment(at), count(people), as)}{what && `, ${what}`}
             </li>{/each}
         </ul>

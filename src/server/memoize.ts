@@ -1,7 +1,7 @@
 import type { LRUCache } from 'lru-cache';
 
 /** What was worked out under a name, or works it out; what failed is forgotten. */
-export function remembered<T>(kept: LRUCache<string, Promise<T>>, key: string, work: () => Promise<T>): Promise<T> {
+export function memoize<T>(kept: LRUCache<string, Promise<T>>, key: string, work: () => Promise<T>): Promise<T> {
   let known = kept.get(key);
   if (!known) {
     kept.set(key, (known = work()));

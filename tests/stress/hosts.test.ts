@@ -19,10 +19,10 @@ const raw = (lines: string[], body = '') =>
     const socket = connect(port, '127.0.0.1', () =>
       socket.write(`${lines.join('\r\n')}\r\nContent-Length: ${body.length}\r\nConnection: close\r\n\r\n${body}`)
     );
-    let told = '';
-    socket.on('data', (data) => (told += data.toString('latin1')));
+    let received = '';
+    socket.on('data', (data) => (received += data.toString('latin1')));
     socket.on('error', reject);
-    socket.on('close', () => resolve(Number(/^HTTP\/1\.1 (\d+)/.exec(told)?.[1] ?? 0)));
+    socket.on('close', () => resolve(Number(/^HTTP\/1\.1 (\d+)/.exec(received)?.[1] ?? 0)));
   });
 const asset = () =>
   `/_app/immutable/entry/${readdirSync('build/client/_app/immutable/entry').find((name) => name.endsWith('.js'))!}`;

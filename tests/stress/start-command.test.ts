@@ -18,8 +18,8 @@ describe('npm start', () => {
         EAVE_WORLD_PEOPLE: '1000'
       }
     });
-    let told = '';
-    started.stdout.on('data', (data) => (told += String(data)));
+    let received = '';
+    started.stdout.on('data', (data) => (received += String(data)));
     const ended = new Promise<number | null>((done) => started.once('exit', done));
     const address = `http://127.0.0.1:${port}`;
     const answers = async () => (await ask(address, 'GET', '/health/ready')).status === 200;
@@ -44,7 +44,7 @@ describe('npm start', () => {
       60_000,
       'it answers again'
     );
-    expect(told).toContain('was ended by SIGKILL; starting it again');
+    expect(received).toContain('was ended by SIGKILL; starting it again');
     started.kill('SIGTERM');
     expect(await ended).toBe(0);
     expect(server()).toBeUndefined();
