@@ -23,7 +23,8 @@ describe('what a page loads, as it goes over the wire', () => {
       '/library/places',
       '/library/lexicon',
       '/sources',
-      '/sources/harrow-guild'
+      '/sources/harrow-guild',
+      '/terms'
     ]) {
       const page = await open(path);
       const sizes = await page.evaluate(() => {

@@ -30,7 +30,8 @@ export const ridge = catalogue('frame/ridge', {
   dark: 'dark',
   light: 'light',
   keyboardShortcuts: 'Keyboard shortcuts',
-  terms: 'Terms'
+  terms: 'Terms',
+  whatTheyMean: 'what they mean'
 });
 
 export const layout = catalogue('frame/layout', {

@@ -4,16 +4,9 @@
   import Select from '$lib/ui/Select.svelte';
   import { count } from '$lib/marks/format';
   import type { Query } from '$core/language';
-  import { matchingOf, type MatchingRules } from '$core/semantics';
+  import type { MatchingRules } from '$core/semantics';
   import type { Drawn } from './judging.svelte';
-  import {
-    causesByPerson,
-    causesOffered,
-    verdictsShown,
-    certainties,
-    type Shown,
-    type Certainty
-  } from './sample-filter';
+  import { causesOffered, verdictsShown, certainties, type Shown, type Certainty } from './sample-filter';
 
   interface Props {
     briefId: string;
@@ -30,9 +23,17 @@
   let verdict: Shown = $state('all');
   let certainty: Certainty = $state('all');
   let cause = $state('');
-  const found = $derived(
-    open && query ? causesByPerson(query, sample, matchingOf(matching)) : new Map<string, never>()
-  );
+  let found: ReadonlyMap<string, readonly string[]> = $state.raw(new Map());
+  // The stemmer is heavy, so it loads when the list is first opened.
+  $effect(() => {
+    if (!open || !query) return;
+    const [asked, people, rules] = [query, sample, matching];
+    let stale = false;
+    void import('./causes-by-person').then(({ causesByPerson }) => {
+      if (!stale) found = causesByPerson(asked, people, rules);
+    });
+    return () => (stale = true);
+  });
   const causes = $derived(causesOffered(found));
   const people = $derived(
     sample

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Person } from '$core/people';
 import { parse } from '$core/language';
-import { exactMatching } from '$core/semantics';
-import { causesByPerson, causesOffered, certainties, verdictsShown } from './sample-filter';
+import { causesByPerson } from './causes-by-person';
+import { causesOffered, certainties, verdictsShown } from './sample-filter';
 
 const sample = [
   { verdict: null, untold: [] },
@@ -33,7 +33,7 @@ describe('a list of people drawn', () => {
     const causes = causesByPerson(
       query!,
       [one('a', 'Head Chef', ['oven']), one('b', 'Cook', ['oven', 'hygiene']), one('c', 'Chef', ['hygiene'])],
-      exactMatching
+      { stemming: null, diacritics: 'kept', stopWords: [] }
     );
     expect(causes.get('b')).toEqual(expect.arrayContaining(['title:cook', 'oven', 'hygiene']));
     expect(causesOffered(causes).map(({ term, people }) => [term, people])).toEqual([

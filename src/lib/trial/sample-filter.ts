@@ -1,7 +1,3 @@
-import type { Person } from '$core/people';
-import type { Query } from '$core/language';
-import type { Matching } from '$core/semantics';
-import { causesOf } from '$core/suggest';
 import type { Verdict } from '$core/measure';
 
 /** What a list of people drawn is narrowed by. */
@@ -29,16 +25,6 @@ export const certainties: Readonly<Record<Certainty, Choice>> = {
   certain: { words: 'certain only', holds: ({ untold }) => !untold.length },
   possible: { words: 'possible only', holds: ({ untold }) => untold.length > 0 }
 };
-
-/** The terms that each person drawn came by, by the person's id. */
-export const causesByPerson = (
-  query: Query,
-  sample: readonly { person: Person }[],
-  matching: Matching
-): Map<string, string[]> =>
-  new Map(
-    sample.map(({ person }) => [person.id, [...new Set(causesOf(query, [person], matching).map(({ term }) => term))]])
-  );
 
 /** The terms that anybody came by, the one that brought most first. */
 export function causesOffered(byPerson: ReadonlyMap<string, readonly string[]>): { term: string; people: number }[] {

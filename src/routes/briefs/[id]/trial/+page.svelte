@@ -8,7 +8,6 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { watchBrief } from '$lib/kept/changes';
   import { reload } from '$lib/kept/reload';
-  import Causes from '$lib/trial/Causes.svelte';
   import DeleteTrial from '$lib/trial/DeleteTrial.svelte';
   import DepthRuler from '$lib/trial/DepthRuler.svelte';
   import KnownGoods from '$lib/trial/KnownGoods.svelte';
@@ -235,13 +234,15 @@
         </p>
       {/if}
       {#if query && !data.as && judging.judgedAs('miss').length}
-        <Causes
-          {query}
-          matching={source?.sheet.matching ?? plainMatching}
-          misses={judging.judgedAs('miss')}
-          fits={judging.judgedAs('fit')}
-          proposalsPath={briefPath(data.brief.id, 'string', { panel: 'proposals' })}
-        />
+        {#await import('$lib/trial/Causes.svelte') then { default: Causes }}
+          <Causes
+            {query}
+            matching={source?.sheet.matching ?? plainMatching}
+            misses={judging.judgedAs('miss')}
+            fits={judging.judgedAs('fit')}
+            proposalsPath={briefPath(data.brief.id, 'string', { panel: 'proposals' })}
+          />
+        {/await}
       {/if}
       {#if source}
         <KnownGoods
