@@ -9,6 +9,7 @@
   import TextInput from '$lib/ui/TextInput.svelte';
   import Select from '$lib/ui/Select.svelte';
   import Checkbox from '$lib/ui/Checkbox.svelte';
+  import { evidenceOf } from './evidence';
   import type { HarvestPage } from './harvest-page.svelte';
 
   interface Props {
@@ -92,9 +93,7 @@
       >
         <span class="likely">
           {#if person.score === null}<i class="soft">–</i>{:else}
-            <span class="bar"><i style:width="{person.score * 100}%"></i></span><small
-              >{person.score > 0.99 ? '> 99%' : percent(person.score)}</small
-            >
+            <span class="bar"><i style:width="{person.score * 100}%"></i></span><small>{percent(person.score)}</small>
           {/if}
         </span>
         <span class="who">
@@ -107,6 +106,13 @@
               .filter(Boolean)
               .join(' · ')}</span
           >
+          <span class="evidence soft">
+            {#each evidenceOf(person, harvest.learnt?.strongest ?? []) as { words, speaksFor } (words)}<small
+                ><span class="visually-hidden">{speaksFor ? say.speaksFor : say.speaksAgainst}</span><span
+                  aria-hidden="true">{speaksFor ? '+' : '−'}</span
+                >{words}</small
+              >{/each}
+          </span>
         </span>
         <span class="where" aria-label={person.sources.map((id) => sourceName.get(id)).join(', ')}>
           {#each person.sources as id (id)}<abbr title={sourceName.get(id)}>{sourceSign(sourceName.get(id) ?? '')}</abbr
@@ -186,6 +192,10 @@
   .who {
     display: grid;
     overflow-wrap: anywhere;
+  }
+  .evidence {
+    display: flex;
+    gap: 8px;
   }
   .bar {
     display: block;

@@ -32,6 +32,8 @@ export const harvestCard = catalogue('harvest/harvestCard', {
 });
 
 export const harvestPeople = catalogue('harvest/harvestPeople', {
+  speaksFor: 'speaks for a fit:',
+  speaksAgainst: 'speaks against a fit:',
   peopleCollected: 'People collected',
   mostLikelyFitsFirst: 'Most likely fits first',
   sourceOrder: 'Source order',
