@@ -237,6 +237,9 @@ export const harvests = {
   readHarvestPerson: operation(paths.readHarvestPerson, {
     params: harvestParams.extend({ number: z.coerce.number().int().min(0).max(largest) }),
     response: z.object({
+      evidence: z
+        .array(z.object({ words: z.string(), speaksFor: z.boolean() }))
+        .describe('What moved the likelihood most, strongest first'),
       records: z.array(
         z.object({
           sourceId,

@@ -7,6 +7,7 @@ export * from './fits-read';
 export * from './logistic';
 export * from './neutral-words';
 export * from './next-step';
+export * from './evidence';
 export * from './order-by-likelihood';
 export * from './slice';
 export * from './unseen';

@@ -68,7 +68,8 @@ export interface Learnt {
 /** Signs that fewer judged rows show say nothing. */
 const fewest = 2;
 const folds = 5;
-const maxTold = 12;
+/** Signs kept to explain single rows with, the strongest of all. */
+const maxKept = 60;
 /** What of a likelihood comes from the smooth curve; the rest comes from the steps. */
 const curveShare = 0.25;
 
@@ -95,7 +96,7 @@ export function learn(rows: readonly JudgedRow[], seed: string): Learnt | null {
     strongest: names
       .map((sign, i) => ({ sign, weight: model.weights[i]! }))
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
-      .slice(0, maxTold)
+      .slice(0, maxKept)
   };
 }
 

@@ -20,8 +20,7 @@
 
 <div class="certain">
   <Toggle label={say.certainOnly} on={certainOnly()} onchange={choose} />
-  <Term of="certain" align="end" />
-  <Term of="possible" align="end" />
+  <Term of="certain" label="?" align="end" />
 </div>
 
 <style>

@@ -31,6 +31,17 @@
       {/each}
     </span>
   </header>
+  {#if card.evidence.length}
+    <ul class="evidence" aria-label={say.whyThisLikely}>
+      {#each card.evidence as { words, speaksFor } (words)}
+        <li class:against={!speaksFor}>
+          <span class="visually-hidden">{speaksFor ? say.speaksFor : say.speaksAgainst}</span>
+          <span aria-hidden="true">{speaksFor ? '+' : '−'}</span>
+          {words}
+        </li>
+      {/each}
+    </ul>
+  {/if}
   {#if differing.length}
     <div class="record" role="group" aria-label={say.differencesBetweenRecords}>
       <p>
@@ -94,6 +105,18 @@
   }
   dt {
     color: var(--soft);
+  }
+  .evidence {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 14px;
+    margin: 4px 0;
+    padding: 0;
+    list-style: none;
+    color: var(--accent);
+  }
+  .evidence .against {
+    color: var(--warm);
   }
   .record {
     border-top: 1px solid var(--rule);

@@ -9,7 +9,6 @@
   import TextInput from '$lib/ui/TextInput.svelte';
   import Select from '$lib/ui/Select.svelte';
   import Checkbox from '$lib/ui/Checkbox.svelte';
-  import { evidenceOf } from './evidence';
   import type { HarvestPage } from './harvest-page.svelte';
 
   interface Props {
@@ -106,13 +105,6 @@
               .filter(Boolean)
               .join(' · ')}</span
           >
-          <span class="evidence soft">
-            {#each evidenceOf(person, harvest.learnt?.strongest ?? []) as { words, speaksFor } (words)}<small
-                ><span class="visually-hidden">{speaksFor ? say.speaksFor : say.speaksAgainst}</span><span
-                  aria-hidden="true">{speaksFor ? '+' : '−'}</span
-                >{words}</small
-              >{/each}
-          </span>
         </span>
         <span class="where" aria-label={person.sources.map((id) => sourceName.get(id)).join(', ')}>
           {#each person.sources as id (id)}<abbr title={sourceName.get(id)}>{sourceSign(sourceName.get(id) ?? '')}</abbr
@@ -192,10 +184,6 @@
   .who {
     display: grid;
     overflow-wrap: anywhere;
-  }
-  .evidence {
-    display: flex;
-    gap: 8px;
   }
   .bar {
     display: block;

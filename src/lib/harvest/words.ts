@@ -21,6 +21,9 @@ export const fitsCurve = catalogue('harvest/fitsCurve', {
 });
 
 export const harvestCard = catalogue('harvest/harvestCard', {
+  whyThisLikely: 'Why this likely',
+  speaksFor: 'Speaks for a fit:',
+  speaksAgainst: 'Speaks against a fit:',
   person: 'Person',
   differencesBetweenRecords: 'Differences between records',
   recordsDiffer: 'The records differ.',
@@ -32,8 +35,6 @@ export const harvestCard = catalogue('harvest/harvestCard', {
 });
 
 export const harvestPeople = catalogue('harvest/harvestPeople', {
-  speaksFor: 'speaks for a fit:',
-  speaksAgainst: 'speaks against a fit:',
   peopleCollected: 'People collected',
   mostLikelyFitsFirst: 'Most likely fits first',
   sourceOrder: 'Source order',

@@ -126,7 +126,7 @@
       blocked={string.blocked}
       onchoose={(source) => show('searches', { of: source.id })}
     />
-    <TermRow terms={['ledger', 'matchesAlone', 'changeIfRemoved', 'rendering', 'verdict', 'version']} />
+    <TermRow terms={['matchesAlone', 'changeIfRemoved', 'certain', 'possible', 'rendering', 'version']} />
     {#if string.best.list?.length}
       <ProposalCards
         proposals={string.best.list}

@@ -5,15 +5,17 @@
 
   interface Props {
     of: Term;
+    /** Shown in place of the term's name. */
+    label?: string;
     align?: 'start' | 'center' | 'end';
     direction?: 'top' | 'bottom';
   }
-  let { of, align = 'start', direction = 'bottom' }: Props = $props();
+  let { of, label = termNames[of], align = 'start', direction = 'bottom' }: Props = $props();
 </script>
 
 <!-- A term that explains itself in one sentence, with a link to the page of all terms. -->
 <Toggletip {align} {direction} portalTooltip iconDescription={say.whatItMeans(termNames[of])} class="term">
-  <svelte:fragment slot="icon">{termNames[of]}</svelte:fragment>
+  <svelte:fragment slot="icon">{label}</svelte:fragment>
   <p>{meanings[of]}</p>
   <p><a href={termPath(of)}>{say.allTerms}</a></p>
 </Toggletip>

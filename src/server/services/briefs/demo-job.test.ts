@@ -79,7 +79,7 @@ describe('the demo’s job', () => {
     expect(choice.baseline).toBe(1);
     expect(choice.winners.map(({ version }) => version)).toEqual([5, 5, 5, 5]);
     const newest = await models().Version.findOne({ where: { briefId: id, number: 5 } });
-    expect(newest!.note).toContain('Taken: ');
+    expect(newest!.note).toContain('Applied: ');
     expect((await readDocument(id, 'draft')).body).toEqual({ text: newest!.text, from: 5 });
     const empty = (await listBriefs()).find(({ name }) => name === 'Start here')!;
     expect(empty).toMatchObject({ versions: 0, verdicts: 0, demo: true });

@@ -204,7 +204,7 @@ async function improved(briefId: string, text: string, halt: AbortSignal) {
     const best = proposals.find(({ costly, kind }) => !costly && kind !== 'widen');
     if (!best) break;
     text = best.text;
-    says.push(`Taken: ${best.says}.`);
+    says.push(`Applied: ${best.says.replace(/\.$/, '')}.`);
   }
   return { text, says };
 }

@@ -1,11 +1,12 @@
 import { QueryTypes } from 'sequelize';
-import { fitsCurve, fitsRead, type Judged } from '$core/harvest';
+import { evidenceOf, fitsCurve, fitsRead, type Judged } from '$core/harvest';
 import type { Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { database } from '../../database/connection';
 import { Refusal } from '../../refusal';
 import { findBrief } from '../briefs/briefs';
 import { findHarvest } from './harvests';
+import { signsOf } from './learn-from-verdicts';
 import { orderInThread } from './link-in-thread';
 
 export interface PeopleFilter {
@@ -209,9 +210,9 @@ export async function harvestFacets(briefId: string, harvestId: string) {
   return { countries: of('country').filter(({ value }) => value), verdicts: of('verdict') };
 }
 
-/** One person of a harvest with all records, the newest first. */
+/** One person of a harvest with all records, the newest first, and why they are as likely to fit as they are. */
 export async function readHarvestPerson(briefId: string, harvestId: string, number: number) {
-  await findHarvest(briefId, harvestId);
+  const { learnt } = await findHarvest(briefId, harvestId);
   const records = await database().query<{
     sourceId: string;
     sourceName: string;
@@ -228,7 +229,12 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
     { bind: { harvestId, number }, type: QueryTypes.SELECT }
   );
   if (!records.length) throw new Refusal(404, 'Not found', 'This person is no longer in the harvest.');
-  return { records: records.map((record) => ({ ...record, seenAt: record.seenAt.toISOString() })) };
+  const signs = learnt ? await signsOf(harvestId, records) : null;
+  const shown = signs ? records.flatMap((_, i) => signs(i)) : [];
+  return {
+    evidence: learnt ? evidenceOf(shown, learnt.strongest) : [],
+    records: records.map((record) => ({ ...record, seenAt: record.seenAt.toISOString() }))
+  };
 }
 
 /** Learns anew from the verdicts that there are now, and puts the people in order. */

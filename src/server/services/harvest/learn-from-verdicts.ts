@@ -39,7 +39,7 @@ async function verdictsOn(personaId: string): Promise<ReadonlyMap<string, boolea
 }
 
 /** What each row shows, read as its source's version asks. */
-async function signsOf(harvestId: string, rows: readonly HarvestRecord[]): Promise<(i: number) => string[]> {
+export async function signsOf(harvestId: string, rows: readonly HarvestRecord[]): Promise<(i: number) => string[]> {
   const { HarvestSource, Version, Source } = models();
   const readers = new Map<string, (person: Person) => string[]>();
   for (const run of await HarvestSource.findAll({ where: { harvestId } })) {

@@ -189,7 +189,9 @@
           onrefused={(problem) => (desk.refused = problem)}
         />
       {/each}
-      <TermRow terms={['harvest', 'slice', 'neutralWord', 'reported', 'fitsInTotal', 'interval']} />
+      <div class="terms">
+        <TermRow terms={['harvest', 'slice', 'neutralWord', 'reported', 'fitsInTotal', 'interval']} />
+      </div>
       {#if data.reading.curve.length > 1}<FitsCurve curve={data.reading.curve} />{/if}
       {#if harvest.events.length}
         <Accordion title={say.errors(harvest.events.length)}>
@@ -256,6 +258,9 @@
 </ConfirmDialog>
 
 <style>
+  .terms {
+    padding: 4px 14px 10px;
+  }
   .strip p {
     flex: 1;
     font-size: 13px;

@@ -48,7 +48,6 @@
     untrack(() => desk.follow());
   });
   $effect.pre(() => desk.followPlace());
-
   const plainMatching = { stemming: null, diacritics: 'kept' } as const;
   let verdicts: VerdictDesk | undefined = $state();
   let note: Note | undefined = $state();
