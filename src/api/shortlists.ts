@@ -111,7 +111,7 @@ const kept = z.object({
   takenAt: z.iso.datetime().nullable()
 });
 /** Some people of the list by number, or all whom the filter finds */
-const whom = z.union([z.object({ numbers: z.array(number).min(1).max(100_000) }), z.object({ filter: keptFilter })]);
+const which = z.union([z.object({ numbers: z.array(number).min(1).max(100_000) }), z.object({ filter: keptFilter })]);
 const done = z.object({ people: z.int() });
 /** People kept: joined, cleaned, checked, left out and taken along. */
 export const shortlists = {
@@ -200,7 +200,7 @@ export const shortlists = {
   changeKept: operation(paths.changeKept, {
     params: listParams,
     body: z.object({
-      whom,
+      which,
       change: z.object({
         addTags: z.array(z.string().max(60)).max(20).optional(),
         removeTags: z.array(z.string().max(60)).max(20).optional(),

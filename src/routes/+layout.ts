@@ -5,7 +5,7 @@ import type { LayoutLoad } from './$types';
 /** Something was added when it was last looked at. */
 let added = false;
 
-/** What the users added to the lexicon of titles holds on every page; the server has taken it up by itself. */
+/** Users' additions to the title lexicon apply on every page; the server applies them itself. */
 export const load: LayoutLoad = async ({ fetch, depends }) => {
   depends('eave:lexicon');
   const { body } = await asking(fetch)('readLexicon');

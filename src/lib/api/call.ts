@@ -1,7 +1,7 @@
 import type { Answer, Body } from '$api';
 import { paths, type OperationName } from '$api/paths';
 
-/** A refusal as the API tells it (RFC 9457); `detail` is a sentence for people. */
+/** A refusal from the API (RFC 9457); `detail` is a sentence for people. */
 export class ApiProblem extends Error {
   readonly status: number;
   readonly title: string;

@@ -9,7 +9,7 @@
 
   interface Props {
     searches: Answer<'readDiary'>['searches'];
-    /** The one that is looked at. */
+    /** The selected one. */
     search: number;
     trial: Answer<'readTrial'> | null;
   }

@@ -14,7 +14,7 @@
   const deepest = $derived(Math.max(pages ?? 1, ...read, 1));
   const y = (page: number) => 10 + ((page - 0.5) / deepest) * (height - 20);
   const toOpen = $derived(drawn.filter((page) => !read.includes(page)));
-  /** Labels that would stand on one another are left out, the read ones kept. */
+  /** Labels that would overlap are dropped; those of pages already read stay. */
   const labelled = $derived.by(() => {
     const taken: number[] = [];
     return [...read.map((page) => ({ page, is: 'read' })), ...toOpen.map((page) => ({ page, is: 'to open' }))].filter(

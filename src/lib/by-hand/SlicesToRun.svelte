@@ -6,7 +6,7 @@
 
   interface Props {
     searches: Answer<'readDiary'>['searches'];
-    /** The one that is looked at, and the next that waits; -1 for none. */
+    /** The selected slice, and the next one to run; -1 for none. */
     at: number;
     next: number;
     onchange: (at: number) => void;

@@ -23,7 +23,7 @@ interface Unkept {
 }
 const nothing: Unkept = { search: 0, slice: null, page: '', said: '', rows: [] };
 
-/** Text of a page read at once; what comes after is to be pasted by itself. */
+/** Most text of a page read at once; the rest has to be pasted separately. */
 export const maxText = 400_000;
 
 /** Pages that are offered to be opened next, of so many at most. */
@@ -101,7 +101,7 @@ export class ByHandPage {
       const left = localStorage.getItem(this.#key);
       if (left) this.unkept = { ...structuredClone(nothing), ...(JSON.parse(left) as Partial<Unkept>) };
     } catch {
-      // A browser that keeps nothing begins anew.
+      // Without storage in the browser it starts over.
     }
   }
   /** Keeps what is unkept in this browser; to be called when it has changed. */
@@ -140,7 +140,7 @@ export class ByHandPage {
     row.doubtful = row.doubtful.filter((other) => other !== field);
   }
 
-  /** Does something at the server; `done` is called as soon as it is done, before the page is loaded anew. */
+  /** Calls the server; `done` runs as soon as it has answered, before the page reloads. */
   async #attempt(work: () => Promise<Diary | null>, done: () => void = () => {}): Promise<boolean> {
     this.refused = null;
     this.keeping = true;
@@ -177,7 +177,7 @@ export class ByHandPage {
         if (this.unkept.said === said) this.unkept.said = '';
         this.unkept.page = '';
         this.told = 'Saved.';
-        // A slice that is read gives way to the next.
+        // Moves on to the next slice once this one is read.
         const after = this.diary.searches.find((one) => one.slice && one.slice.id === slice?.id);
         if (after && after.slice!.state !== 'waiting') this.unkept.slice = null;
       }

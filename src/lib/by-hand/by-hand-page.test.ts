@@ -130,7 +130,7 @@ describe('what is not kept yet', () => {
     expect(hand.unkept.said).toBe('41');
   });
 
-  it('is begun anew where the browser holds nonsense', () => {
+  it('starts over where the browser holds nonsense', () => {
     kept.set('eave-by-hand b 2 place', '{"rows": 7');
     const hand = desk();
     hand.recall();
@@ -157,7 +157,7 @@ describe('an entry', () => {
     expect(await hand.change({ ...entry, takenBack: true })).toBe(true);
   });
 
-  it('of a search that is no more stands at the last there is', () => {
+  it('falls back to the last search when its own is gone', () => {
     const hand = desk([search(), search({ pagesRead: [4] })]);
     hand.unkept.search = 9;
     expect(hand.search).toBe(1);

@@ -17,7 +17,7 @@ describe('pages read in a worker', () => {
   });
   afterEach(() => vi.unstubAllGlobals());
 
-  it('are answered each for itself, in whatever order, by one worker', async () => {
+  it('are answered one by one, in any order, by one worker', async () => {
     const reader = new PageReader();
     const [first, second] = [reader.read('one'), reader.read('two')];
     const [worker] = made();
@@ -28,11 +28,11 @@ describe('pages read in a worker', () => {
       [{ values: { name: 'Bo' } }]
     ]);
     expect(made()).toHaveLength(1);
-    // What was added to the lexicon is told once.
+    // Additions to the lexicon are sent once.
     expect(worker!.questions.map(({ lexicon }) => lexicon !== null)).toEqual([true, false]);
   });
 
-  it('are told not to be read where the reader stops or breaks down, and another begins anew', async () => {
+  it('fail when the reader stops or breaks, and a new reader starts', async () => {
     const reader = new PageReader();
     const lost = [reader.read('one'), reader.read('two')].map((read) =>
       read.catch((problem: Error) => problem.message)
@@ -89,7 +89,7 @@ describe('invented pages', () => {
 });
 
 describe('pages where there are no workers', () => {
-  it('are read in place, with the count that stands on them', async () => {
+  it('are read in place, with the count on them', async () => {
     vi.stubGlobal('Worker', undefined);
     const { rows, counted } = await new PageReader().read(page);
     vi.unstubAllGlobals();

@@ -1,6 +1,6 @@
 import { countOnPage, readResultPage, type PageRow } from '$core/formats';
 
-/** What stands on a page: the people, and the count with the line that tells it. */
+/** What a page holds: its people, and the count with the line it came from. */
 export interface PageRead {
   rows: PageRow[];
   counted: ReturnType<typeof countOnPage>;

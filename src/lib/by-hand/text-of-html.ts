@@ -1,4 +1,4 @@
-/** Elements that begin a line of their own. */
+/** Elements that start a new line. */
 const lines = new Set(
   'address article aside blockquote br button dd div dl dt figcaption figure footer form h1 h2 h3 h4 h5 h6 header hr li main nav ol p section table tr ul'.split(
     ' '
@@ -15,7 +15,7 @@ const isOfData = (table: Element) =>
   !table.querySelector('table, ul, ol, article') &&
   [...(table as HTMLTableElement).rows].filter(({ cells }) => cells.length > 1).length > 1;
 
-/** Rows of a table, a line each with tabs between the cells, whatever blocks a cell has. What they link to is a last column. */
+/** Rows of a table, one line each with tabs between the cells, however many blocks a cell has. What they link to is a last column. */
 function rowsOf(table: HTMLTableElement): string[] {
   const flat = (text: string | null) => (text ?? '').replaceAll(/\s+/g, ' ').trim();
   const rows = [...table.rows].map((row) => {
@@ -41,7 +41,7 @@ function textOfCell(cell: Node): string {
 }
 
 /**
- * The text of copied markup as a page shows it: blocks on lines of their own, cells of a table apart by tabs, and each link
+ * The text of copied markup as a page shows it: each block on its own line, cells of a table apart by tabs, and each link
  * to a page followed by its address. The markup is read and never put into a page.
  */
 export function textOfHtml(html: string): string {

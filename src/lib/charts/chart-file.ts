@@ -11,7 +11,7 @@ const looks = [
   'text-anchor'
 ] as const;
 
-/** A chart of the page as an SVG document of its own, with the page's colours written into it and a ground behind. */
+/** A chart as a standalone SVG document, with the page's colours inlined and a background. */
 export function svgFile(chart: SVGSVGElement): string {
   const copy = chart.cloneNode(true) as SVGSVGElement;
   const [mine, theirs] = [chart.querySelectorAll('*'), copy.querySelectorAll('*')];

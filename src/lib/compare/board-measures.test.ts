@@ -53,7 +53,7 @@ describe('the measures of a board', () => {
     expect(sortVersions([3, 2, 1], cells, measure('searches'), at)).toEqual([1, 2, 3]);
     expect(sortVersions([3, 2, 1], cells, measure('price'), at)).toEqual([3, 2, 1]);
   });
-  it('are told in words, or not at all where there is nothing to tell', () => {
+  it('are given in words, or not at all when there is nothing to say', () => {
     const [cell, judgedless] = received(tried(1, 'quillbank', 20, 30), {
       ...tried(2, 'quillbank', 20),
       sampled: []

@@ -20,7 +20,7 @@ export interface BoardMeasure {
   /** True where less is better. */
   lessIsBetter?: boolean;
   figure: (cell: Cell, source: Source, reading?: Reading) => Figure | null;
-  /** By what name the figure stands on other screens too, and its value. */
+  /** The name under which other screens show the same figure, and its value. */
   shared?: (cell: Cell, reading: Reading) => { name: 'estimated' | 'precision' | 'fits'; value: number | null };
 }
 
@@ -31,7 +31,7 @@ const price = (amount: number) => (amount >= 10 ? count(amount) : amount.toFixed
 const judgedOf = ({ fits, misses }: { fits: number; misses: number }) =>
   fits + misses ? `${fits} of ${fits + misses} judged are fits` : 'nobody judged';
 
-/** The measures that a board can show, in the order in which they stand in a cell. */
+/** The measures a board can show, in their order within a cell. */
 export const boardMeasures: readonly BoardMeasure[] = [
   {
     id: 'count',

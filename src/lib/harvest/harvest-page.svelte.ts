@@ -22,7 +22,7 @@ interface Data {
   harvest: Answer<'readHarvest'> | null;
 }
 
-/** Verdicts after which is learnt anew. */
+/** Verdicts after which the ranking is learned again. */
 const learnEvery = 10;
 
 const nobody: Filter = { source: '', country: '', verdict: '', certain: false, words: '', notIn: '' };
@@ -72,7 +72,7 @@ export class HarvestPage extends Attempts {
     };
   }
 
-  /** Lists the first page anew; an answer to an earlier question is dropped. */
+  /** Lists the first page again; an answer to an earlier question is dropped. */
   list = () =>
     this.attempt(async () => {
       if (!this.#data().harvest) return;
@@ -110,7 +110,7 @@ export class HarvestPage extends Attempts {
     void this.list();
   }
 
-  /** The people as they are shown: whoever was drawn first. */
+  /** The people as shown: the one drawn at random first. */
   shown = $derived.by(() =>
     this.drawn ? [this.drawn, ...this.people.filter(({ number }) => number !== this.drawn!.number)] : this.people
   );
@@ -137,7 +137,7 @@ export class HarvestPage extends Attempts {
     if (by === 1 && now >= this.shown.length - 5) void this.more();
   }
 
-  /** Judges whom is looked at; after some verdicts the order is learnt anew. */
+  /** Judges the selected person; after some verdicts the ranking is learned again. */
   give(verdict: Verdict): void {
     const person = this.shown.find(({ number }) => number === this.at);
     if (!person) return;
@@ -189,7 +189,7 @@ export class HarvestPage extends Attempts {
       await reload('eave:harvests');
     });
 
-  /** Where the people, as they are filtered, are to be had as a file. */
+  /** The address of the filtered people as a file. */
   file(format: Format): string {
     const { id, harvest } = this.#params;
     return `/api/briefs/${id}/harvests/${harvest}/file?${new URLSearchParams({ ...this.#query, format })}`;

@@ -92,7 +92,7 @@ describe('the people of a harvest', () => {
 });
 
 describe('judging down the list', () => {
-  it('goes on to the likeliest who is not judged, draws every fourth, and learns anew after ten', async () => {
+  it('goes on to the likeliest who is not judged, draws every fourth, and learns again after ten', async () => {
     const desk = serve(25);
     await desk.list();
     await desk.next();
@@ -116,7 +116,7 @@ describe('judging down the list', () => {
     await vi.waitFor(() => expect(asked.reload).toHaveBeenCalledWith('eave:harvests', 'eave:brief'));
   });
 
-  it('says what was refused, and changes the plan where it is told to', async () => {
+  it('shows what was refused, and changes the plan on request', async () => {
     const desk = serve(3);
     await desk.changeSlice('slice', { do: 'ask with', word: 'Palma' });
     expect(calls('changeSlice')[0]![1]).toEqual({

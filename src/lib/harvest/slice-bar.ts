@@ -9,7 +9,7 @@ export interface DrawnSlice {
   slice: Slice;
   x: number;
   width: number;
-  /** Width of what came. */
+  /** Width of the part that was collected. */
   done: number;
   /** Said under it, where there is room. */
   label: string;

@@ -17,7 +17,7 @@
   interface Props {
     importId: string;
     mapping: readonly ColumnField[];
-    /** The file waits to be begun: its values can be read. */
+    /** The import hasn't started, so its values can be read. */
     ready: boolean;
     /** What was read last, and of which columns. */
     read: { columns: string; told: Read } | null;
@@ -54,7 +54,7 @@
       read = { columns: asked, told: notice };
       values = notice.values.map(({ field, text, standard }) => ({ field, text, standard }));
     } catch (problem) {
-      // The columns were matched otherwise meanwhile, or the import was begun.
+      // Meanwhile the columns were matched differently, or the import started.
       if (!signal.aborted) refused = problem;
     }
   }

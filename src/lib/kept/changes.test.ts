@@ -53,7 +53,7 @@ describe('watching for changes', () => {
     expect(last().readyState).toBe(Source.CLOSED);
   });
 
-  it('listens to nothing while the page is not seen, and then tells what it heard last', () => {
+  it('listens to nothing while the page is hidden, and then repeats the last event', () => {
     const stop = watchBrief('one', { changed: () => {} });
     last().tell('changed', 'b/2');
     show(false);
@@ -67,7 +67,7 @@ describe('watching for changes', () => {
     expect(Source.opened).toHaveLength(2);
   });
 
-  it('asks anew after a refusal, later each time', () => {
+  it('asks again after a refusal, later each time', () => {
     const stop = watchBrief('one', { changed: () => {} });
     for (const [pause, opened] of [
       [1000, 2],

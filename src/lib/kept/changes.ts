@@ -1,6 +1,6 @@
 import { paths, type OperationName } from '$api/paths';
 
-/** Milliseconds before a stream that the server refused is asked for anew; then twice as long each time. */
+/** Milliseconds before a stream that the server refused is asked for again; then twice as long each time. */
 const firstPause = 1000;
 const longestPause = 15_000;
 
@@ -8,7 +8,7 @@ type Listener = (event: string, data: unknown) => void;
 
 /**
  * Listens to server-sent events while the page is seen: a browser holds few connections to one server, which the tabs
- * that are seen share. Whoever comes back tells what was listener last, so that nothing is missed. Returns what stops it.
+ * that are seen share. A page that comes back sends the last event it received, so that nothing is missed. Returns what stops it.
  */
 function listen(address: string, events: readonly string[], listener: Listener): () => void {
   let stream: EventSource | undefined;

@@ -2,7 +2,7 @@ import { watchAll } from './changes';
 import { reload } from './reload';
 
 /**
- * Loads the sources anew whenever one changes. What was being prepared when the page was loaded may have become ready before changes
+ * Reloads the sources whenever one changes. What was being prepared when the page was loaded may have become ready before changes
  * were heard: then they are loaded once more. Returns what stops it.
  */
 export const followSources = (sources: () => readonly { readiness: { state: string } }[]): (() => void) =>

@@ -115,7 +115,7 @@ export class KeptDocument<T> {
     try {
       const { revision } = await this.write({ body, revision: this.revision });
       this.revision = revision;
-      // Typed further while this was under way: the next keep is already set.
+      // More was typed during this save, so the next one is already scheduled.
       if (this.state === 'keeping') this.state = 'kept';
       this.message = '';
     } catch (problem) {

@@ -18,7 +18,7 @@ beforeEach(() => {
   app.page.url = new URL('http://here/a');
 });
 
-describe('what a page shows, loaded anew', () => {
+describe('what a page shows, reloaded', () => {
   it('is each of its names, once', async () => {
     await reload('eave:brief', 'eave:versions');
     expect(app.invalidate.mock.calls.flat()).toEqual(['eave:brief', 'eave:versions']);
@@ -52,7 +52,7 @@ describe('what a page shows, loaded anew', () => {
     expect(app.invalidate).toHaveBeenCalledTimes(5);
   });
 
-  it('is loaded once for all that is wished while a load is under way, and never twice at once', async () => {
+  it('coalesces everything asked for during a load into one more load', async () => {
     let under = 0;
     app.invalidate.mockImplementation(async () => {
       under++;

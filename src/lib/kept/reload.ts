@@ -9,8 +9,8 @@ let last: Promise<unknown> = Promise.resolve();
 let next: { names: Set<string>; ended: Promise<void> } | undefined;
 
 /**
- * Loads what a page shows anew. A load that begins drops the one under way, so that a page which hears of changes faster
- * than it loads would never show any: one load at a time, and what is wished meanwhile together after it.
+ * Reloads what a page shows. A new load cancels the one in progress, so a page that receives changes faster
+ * than it loads would never show any. So one load runs at a time, and requests made meanwhile are coalesced into the next.
  */
 export function reload(...names: string[]): Promise<void> {
   if (!next) {

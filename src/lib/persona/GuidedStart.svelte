@@ -28,7 +28,7 @@
   const read = $derived(answered ? readSixAnswers(answers, regions) : null);
 </script>
 
-<!-- For whoever does not know yet whom to look for. -->
+<!-- For users who don't know yet who they're looking for. -->
 <section class="sheet" aria-label={say.sixQuestions}>
   <div class="questions">
     <h2>{say.sixQuestions}</h2>

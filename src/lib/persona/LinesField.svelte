@@ -18,7 +18,7 @@
       .map((line) => line.trim())
       .filter(Boolean);
 
-  // What is typed stays as typed; it gives way only when the lines change from outside, as by undo.
+  // Text stays as typed, unless the lines change from outside, for example by undo.
   // svelte-ignore state_referenced_locally
   let text = $state(lines.join('\n'));
   $effect.pre(() => {

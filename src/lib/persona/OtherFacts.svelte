@@ -11,7 +11,7 @@
   interface Props {
     facts: readonly Fact[];
     problem: string | undefined;
-    /** The fields of their own that the sources' files have. */
+    /** The own fields of the sources' files. */
     own: readonly OwnScope[];
     onchange: (facts: Fact[]) => void;
   }

@@ -13,7 +13,7 @@
   }
   let { bands, notes, onchange }: Props = $props();
 
-  /** Sizes and titles stay as typed; what is no number is told by the persona. */
+  /** Sizes and titles stay as typed; the persona reports what isn't a number. */
   let typed: Record<string, string> = $state({});
   const put = (at: number, change: Partial<Band>) =>
     onchange(bands.map((band, i) => (i === at ? { ...band, ...change } : band)));

@@ -12,7 +12,7 @@
   }
   let { size, problem, onchange }: Props = $props();
 
-  /** Sizes stay as typed; what is no number is told and not kept. */
+  /** Sizes stay as typed; what isn't a number is reported and not saved. */
   let text = $state({ from: '', to: '' });
   $effect.pre(() => {
     for (const end of ['from', 'to'] as const) {

@@ -52,7 +52,7 @@
   }
 </script>
 
-<!-- Keeps those whom the filter of a harvest finds. -->
+<!-- Adds the people that a harvest's filter finds to a shortlist. -->
 <Modal
   bind:open
   modalHeading={say.addToShortlist}

@@ -15,9 +15,9 @@
   let { desk, list, card }: { desk: ShortlistPage; list: Answer<'readShortlist'>; card: Answer<'readKept'> } = $props();
 
   const { person } = $derived(card);
-  const whom = $derived({ numbers: [person.number] });
+  const which = $derived({ numbers: [person.number] });
   const change = (...[what, was]: [Parameters<ShortlistPage['change']>[0], Parameters<ShortlistPage['change']>[2]?]) =>
-    desk.change(what, whom, was);
+    desk.change(what, which, was);
   const typed = (event: Event) => (event.currentTarget as HTMLInputElement).value.trim();
   const letter = $derived([
     { name: 'greeting', word: say.greeting, now: person.greeting, before: person.name },

@@ -7,7 +7,7 @@
   let { left = $bindable() }: { left: Answer<'object'>['left'] } = $props();
 </script>
 
-<!-- Free text cannot be erased by itself: what is left to a person who has just erased somebody. -->
+<!-- Free text can't be erased automatically: lists what to check after erasing somebody. -->
 <Modal
   passiveModal
   size="sm"

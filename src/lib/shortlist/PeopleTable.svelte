@@ -27,7 +27,7 @@
   const to = $derived(Math.min(desk.of, Math.max(0, first) + Math.ceil(seen / height) + beside));
   const places = $derived(Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i));
   $effect(() => void desk.need(from, to));
-  // Whoever is gone to by a key is brought into sight.
+  // Scrolls to a person reached by a key.
   $effect(() => {
     const { place } = desk;
     if (place < 0 || !box) return;

@@ -10,7 +10,7 @@ vi.mock('$lib/api/call', async (original) => ({ ...(await original<object>()), c
 const stored = stubLocalStorage();
 const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name).map(([, input]) => input);
 
-/** A server with some shortlists, which keeps so many of those it is told of. */
+/** A server with some shortlists that adds this many of the people it is sent. */
 function serve(lists: { id: string; name: string }[], received: { kept: number; there?: number; objected?: number }) {
   asked.call.mockImplementation(async (name: string, { body }: { body?: { name: string } } = {}) =>
     name === 'listShortlists'
@@ -28,7 +28,7 @@ beforeEach(() => {
 });
 
 describe('people kept on a shortlist', () => {
-  it('come onto the newest, with why and by whom, and what came of it is said with the way there', async () => {
+  it('join the newest shortlist, with why and by which user, and a link to it', async () => {
     callMe('  Ana ');
     serve([{ id: 'l', name: 'To write to' }], { kept: 1200 });
     await keepOnShortlist('b', { kind: 'news', ids: [1] }, 'new in Chefs');
@@ -52,7 +52,7 @@ describe('people kept on a shortlist', () => {
     expect(toasts.shown[0]!.text).toBe('3 added to the new shortlist.');
   });
 
-  it('who were there, or who objected, are told apart', async () => {
+  it('distinguishes people already there from people who objected', async () => {
     serve([{ id: 'l', name: 'A' }], { kept: 0, there: 4, objected: 1 });
     await keepOnShortlist('b', { kind: 'news', ids: [1] }, '');
     expect(toasts.shown[0]!.text).toBe('0 added to A, 4 already there, 1 excluded because they objected.');

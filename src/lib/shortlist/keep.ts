@@ -5,7 +5,7 @@ import { myName } from './my-name';
 import type { Body } from '$api';
 
 /**
- * Keeps people on the newest shortlist of a brief, which is begun where there is none, and says what came of it.
+ * Adds people to the newest shortlist of a brief, creating one if there is none, and reports the result.
  */
 export async function keepOnShortlist(briefId: string, from: Body<'keepPeople'>['from'], why: string): Promise<void> {
   const params = { id: briefId };

@@ -22,7 +22,7 @@ export const groups = {
 } as const satisfies Partial<Record<FilterName, string>>;
 export type GroupName = keyof typeof groups;
 
-/** Columns that every list has; those of its own come as `own.` and their name. */
+/** Columns that every list has; a list's own columns are `own.` and their name. */
 export const plainColumns = {
   title: 'Title',
   company: 'Firm',

@@ -8,7 +8,7 @@ describe('rows that are pasted', () => {
     { name: 'Called', type: 'yes/no', choices: [] },
     { name: 'When', type: 'date', choices: [] }
   ] as const;
-  it('become people and cells of the list’s own columns, whatever the language of the heading', () => {
+  it('become people and cells of the list’s own columns, in any language of the heading', () => {
     const text =
       'Nombre\tCargo\tEmpresa\tCorreo electrónico\tWave\tScore\tCalled\tWhen\nAna Ruiz\tJefa de calidad\tFrío S.L.\tana@frio.example\tFIRST\t3,5\tsí\t2026-02-03\nLuis Gil\tQA\tSur\t\tthird\tmany\tno\tsoon\n';
     const { people, own, problem } = readPastedPeople(text, columns);
@@ -22,7 +22,7 @@ describe('rows that are pasted', () => {
       { Wave: null, Score: null, Called: false, When: null }
     ]);
   });
-  it('have columns of their own that may become the list’s, typed by what they hold', () => {
+  it('offer extra columns to the list, typed by their values', () => {
     const text =
       'Name,Company,Vans,Seen on,Cold store,Remark,Score\nAda Nord,A,12,2026-02-03,yes,likes ice,3\nBo West,B,"3,5",2026-03-01,no,2026-01-01,\n';
     const { fresh, own } = readPastedPeople(text, columns);

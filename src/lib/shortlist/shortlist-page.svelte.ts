@@ -29,7 +29,7 @@ export class ShortlistPage extends Attempts {
   /** How far the list was when its people were loaded. */
   #loaded = '';
   readonly chosen = new SvelteSet<number>();
-  /** Everybody whom the filter finds is chosen, loaded or not. */
+  /** Everybody the filter finds is selected, loaded or not. */
   everybody = $state(false);
   readonly #rows = new SvelteMap<number, KeptPerson>();
   readonly #data: () => Data;
@@ -53,7 +53,7 @@ export class ShortlistPage extends Attempts {
 
   row = (place: number): KeptPerson | undefined => this.#rows.get(place);
 
-  /** Loads anew what is in sight; an answer to an earlier question is dropped. */
+  /** Reloads what is in sight; an answer to an earlier question is dropped. */
   list = (first = 0): Promise<void> => {
     this.#asked++;
     this.#loaded = this.#mark;
@@ -166,7 +166,7 @@ export class ShortlistPage extends Attempts {
   get many(): number {
     return this.everybody ? this.of : this.chosen.size;
   }
-  get whom(): Body<'changeKept'>['whom'] {
+  get which(): Body<'changeKept'>['which'] {
     return this.everybody ? { filter: this.asked as object } : { numbers: [...this.chosen] };
   }
   /** The chosen people by number; those by a filter are asked for. */
@@ -178,7 +178,7 @@ export class ShortlistPage extends Attempts {
     );
   };
 
-  /** The place of whom is looked at among those loaded. */
+  /** The position of the selected person among those loaded. */
   get place(): number {
     for (const [place, { number }] of this.#rows) if (number === this.at) return place;
     return -1;
@@ -201,7 +201,7 @@ export class ShortlistPage extends Attempts {
     if (person) await this.open(person.number);
   };
 
-  /** Does something with the list and shows what came of it. */
+  /** Changes the list and shows the result. */
   doing = <T>(work: () => Promise<T>): Promise<T | undefined> =>
     this.attempt(async () => {
       this.busy = true;
@@ -219,9 +219,9 @@ export class ShortlistPage extends Attempts {
   };
 
   /** Changes those chosen, or others; of a single one with what stood there before (`was`), so that no other page is overwritten. */
-  change = (change: Change, whom = this.whom, was: Body<'changeKept'>['was'] = undefined) =>
+  change = (change: Change, which = this.which, was: Body<'changeKept'>['was'] = undefined) =>
     this.doing(async () => {
-      await call('changeKept', { params: this.params, body: { whom, change, ...(was && { was }) } });
+      await call('changeKept', { params: this.params, body: { which, change, ...(was && { was }) } });
       if (change.drop) {
         this.clear();
         this.close();

@@ -89,20 +89,20 @@ describe('the table of a shortlist', () => {
 });
 
 describe('choosing', () => {
-  it('is of one, of a range with shift, and of everybody whom the filter finds', async () => {
+  it('is of one, of a range with shift, and of everybody the filter finds', async () => {
     const { desk } = serve(300);
     await desk.list();
     desk.choose(2, true, false);
     desk.choose(6, true, true);
     expect([...desk.chosen]).toEqual([2, 3, 4, 5, 6]);
     desk.choose(4, false, false);
-    expect(desk.whom).toEqual({ numbers: [2, 3, 5, 6] });
+    expect(desk.which).toEqual({ numbers: [2, 3, 5, 6] });
     // Somebody who is not loaded cannot be chosen by hand.
     desk.choose(250, true, false);
     expect(desk.many).toBe(4);
     desk.everybody = true;
     expect(desk.many).toBe(300);
-    expect(desk.whom).toEqual({ filter: {} });
+    expect(desk.which).toEqual({ filter: {} });
     expect(await desk.numbers()).toHaveLength(300);
     desk.clear();
     expect(desk.many).toBe(0);
@@ -110,14 +110,14 @@ describe('choosing', () => {
 });
 
 describe('what is done with people', () => {
-  it('goes to those chosen, shows what came of it, and lets go of whoever was taken off', async () => {
+  it('applies to the selected people, shows the result, and deselects removed people', async () => {
     const { desk } = serve(30);
     await desk.list();
     desk.choose(1, true, false);
     await desk.open(1);
     await desk.change({ addTags: ['soon'] } as never);
     expect(calls('changeKept')[0]![1]).toMatchObject({
-      body: { whom: { numbers: [1] }, change: { addTags: ['soon'] } }
+      body: { which: { numbers: [1] }, change: { addTags: ['soon'] } }
     });
     expect(asked.reload).toHaveBeenCalledWith('eave:shortlists', 'eave:brief');
     expect(desk.card).toEqual({ number: 1 });
@@ -127,7 +127,7 @@ describe('what is done with people', () => {
     expect(calls('changeShortlist')[0]![1]).toMatchObject({ body: { name: 'January', revision: 4 } });
   });
 
-  it('is told where it is refused, and the list is shown as it is', async () => {
+  it('shows a refusal, and the list as it is', async () => {
     const { desk } = serve(30);
     await desk.list();
     asked.call.mockRejectedValueOnce(new Error('changed elsewhere'));

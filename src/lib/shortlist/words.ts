@@ -94,7 +94,7 @@ export const keptCard = catalogue('shortlist/keptCard', {
 export const leftToSettle = catalogue('shortlist/leftToSettle', {
   erasedPleaseCheckThesePlaces: 'Erased. Please check these places',
   everyRecordWasErasedTheseTexts:
-    'Every record was erased. These texts may still name the person; only you can tell what to remove.',
+    'Every record was erased. These texts may still name the person; only you can judge what to remove.',
   inText: 'in'
 });
 

@@ -31,7 +31,7 @@ export function readiness(source: Source): string {
   return `preparing its people${now.of ? ` (${count(now.done ?? 0)} of ${count(now.of)} ${what})` : ''}`;
 }
 
-/** How a source counts, and whom it shows. */
+/** How a source counts, and which people it shows. */
 export function counting({ counting: how, limits }: Source['sheet']): string {
   const counts =
     how.kind === 'exact'

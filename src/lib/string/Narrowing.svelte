@@ -37,7 +37,7 @@
   );
   const x = $derived(scalePoint(steps, [inset.left, width - inset.right]));
   const most = $derived(Math.max(10, ...series.flatMap(({ counts }) => counts)));
-  // Nobody stands at the foot: a logarithm has no nought.
+  // Zero people sit on the baseline, because a logarithm has no zero.
   const y = $derived(scaleLog([0.5, most], [height - inset.bottom, inset.top]));
   const ticks = $derived([1, 10, 100, 1000, 10_000, 100_000, 1_000_000].filter((tick) => tick <= most));
   const path = $derived(

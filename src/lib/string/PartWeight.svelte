@@ -15,7 +15,7 @@
   const judged = $derived(broughtBy(line));
 </script>
 
-<!-- How many people a part keeps out, on a log scale; of an exclusion, whom it removes. -->
+<!-- How many people a part keeps out, on a log scale; for an exclusion, how many it removes. -->
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"

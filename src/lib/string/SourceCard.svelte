@@ -17,7 +17,7 @@
     stale: boolean;
     /** The string is empty or has errors, so that there is nothing to ask. */
     blocked?: boolean;
-    /** People whom the source itself drops for want of a fact it is asked, where that is known. */
+    /** People the source itself drops because a fact it is asked is missing, if known. */
     keptBack?: Answer<'ledger'>['keptBack'] | undefined;
     /** What stands under the card of a place run by hand. */
     hand?: Snippet | undefined;

@@ -27,7 +27,7 @@
     return () => made.destroy();
   });
 
-  // A text set from outside replaces what stands there as one edit, so that the editor's undo brings it back.
+  // A text set from outside replaces the document as one edit, so that the editor's undo restores it.
   $effect(() => {
     const next = text;
     if (view && view.state.doc.toString() !== next)

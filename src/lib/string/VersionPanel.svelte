@@ -16,7 +16,7 @@
   interface Props {
     versions: readonly Version[];
     opened: number;
-    /** The string as it is being written, and what its word sets stand for now. */
+    /** The draft, and the current contents of its word sets. */
     text: string;
     sets: SetQueries;
     onopen: (number: number) => void;

@@ -3,11 +3,11 @@ import { countries, countryName, industries } from '$core/people';
 import { quoted, isOwnScope, isScope, namedFacts, scopes, type Scope } from '$core/language';
 import { count } from '$lib/marks/format';
 
-/** What can be offered besides scopes and operators. */
+/** Completions other than scopes and operators. */
 export interface Offers {
   sets: readonly { name: string; kind: string; wordings: readonly string[] }[];
   titles: readonly string[];
-  /** The fields of their own that the chosen sources have. */
+  /** The fields that only the chosen sources have. */
   own: readonly Scope[];
   /** Values of a scope that most people of the chosen sources have. */
   valuesOf: (scope: Scope, begins: string) => Promise<readonly { text: string; people: number }[]>;
@@ -86,7 +86,7 @@ async function valuesFor(scope: Scope, begins: string, offers: Offers): Promise<
   // The titles of the brief are what is looked for: they come first where a title is written.
   const titles = scope === 'title' || scope === 'pasttitle' ? offers.titles : [];
   const own = titles.map((label): Completion => ({ label, detail: 'wording', boost: 2 }));
-  // What comes first stands for all that is called the same.
+  // The first of several equal names represents them.
   const once = new Map<string, Completion>();
   for (const option of [...own, ...shown, ...known])
     if (!once.has(option.label.toLowerCase())) once.set(option.label.toLowerCase(), option);

@@ -105,7 +105,7 @@ export const readAgain = (view: EditorView) => view.dispatch({ effects: setsChan
 
 const setsChanged = StateEffect.define<null>();
 
-/** What stands at a place, in plain words, and how many people it finds alone. */
+/** The part at a position in plain words, and how many people it finds alone. */
 function whatMatches(view: EditorView, at: number, context: EditorContext): Tooltip | null {
   const { query } = parse(view.state.doc.toString(), context.sets());
   const part = query && partAt(query, at);

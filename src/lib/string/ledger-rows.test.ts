@@ -77,7 +77,7 @@ describe('lines of the ledger', () => {
     expect(misses.map(({ key }) => key).slice(0, 2)).toEqual(['0', '0.2']);
     expect(sortLines(lines(['0']), null, whole)).toEqual(lines(['0']));
   });
-  it('sum up whom a part brings, over all sources', () => {
+  it('sum the people a part brings, over all sources', () => {
     const judged = [
       row([], 10, null, { brings: { fits: 5, misses: 9 } }),
       row([0], 30, 50, { brings: { fits: 5, misses: 9 } }),
@@ -106,7 +106,7 @@ describe('what is said of a line', () => {
     expect(changeWords(group!, here, guessed, 'possible')).toMatch(/^≈ \+ /);
     expect(changeWords(group!, here, undefined, 'possible')).toBe('');
   });
-  it('is the judged people for whom it alone decides, with the price of those where they cost something', () => {
+  it('is the judged people it alone decides on, with the cost', () => {
     const [, , , bad] = lines(['0']);
     expect(judgedWords(group!, here, answer(rows).here, 'possible')).toBeNull();
     const said = judgedWords(bad!, here, answer(rows).here, 'possible')!;

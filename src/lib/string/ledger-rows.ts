@@ -71,10 +71,10 @@ const sumOf = (counts: readonly Judged[]): Judged => ({
   misses: counts.reduce((sum, { misses }) => sum + misses, 0)
 });
 
-/** The judged people whom a part brings or, of an exclusion, throws out. */
+/** The judged people that a part brings or, for an exclusion, removes. */
 export const broughtBy = (line: LedgerLine): Judged => sumOf(Object.values(line.figures).map(({ brings }) => brings));
 
-/** What the ledger's changes are held against: the whole string. */
+/** The baseline of the ledger's changes: the whole string. */
 export const wholeOf = (answer: Answer<'ledger'> | undefined, reading: Reading = 'possible'): Counted | undefined =>
   answer?.rows ? answer.found.estimated[reading] : undefined;
 

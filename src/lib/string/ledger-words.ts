@@ -28,7 +28,7 @@ export function changeWords(line: LedgerLine, { id }: Pick<Source, 'id'>, answer
   return `${exact ? '' : '≈ '}${sign}${sign && ' '}${exact ? count(size) : rounded(size, figures.without)}`;
 }
 
-/** The judged people for whom a part alone decides, and what that says; null where there are none. */
+/** The judged people that a part alone decides on, in words; null if there are none. */
 export function judgedWords(line: LedgerLine, source: Source, answer: Ledger, reading: Reading) {
   const figures = line.figures[source.id];
   const all = figures ? figures.only.fits + figures.only.misses : 0;

@@ -31,7 +31,7 @@ export class Ledgers {
     this.#ask = ask;
   }
 
-  /** Asks each source anew; what it said before stays until it answers. `order` is that of the parts, for narrowing. */
+  /** Asks each source again; what it said before stays until it answers. `order` is that of the parts, for narrowing. */
   ask(text: string, sourceIds: readonly string[], order: number[] | null): void {
     this.stop();
     const { signal } = (this.#asking = new AbortController());

@@ -4,7 +4,7 @@ import { Ledgers } from './ledgers.svelte';
 
 const turn = () => new Promise((resolve) => setTimeout(resolve));
 
-/** Ledgers whose sources answer when they are told to. */
+/** Ledgers whose sources answer on demand. */
 function asked() {
   const asks: { id: string; text: string; signal: AbortSignal; answer: () => void; fail: (why: string) => void }[] = [];
   const ledgers = new Ledgers(

@@ -1,6 +1,6 @@
 import { isTerm, type Query } from '$core/language';
 
-/** The smallest part of a query that stands at a place in its text and says something on its own. */
+/** The smallest meaningful part of a query at a position in its text. */
 export function partAt(query: Query, at: number): Query | null {
   const { from = 0, to = Infinity } = query.at ?? {};
   if (at < from || at > to) return null;

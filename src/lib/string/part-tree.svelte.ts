@@ -23,7 +23,7 @@ import {
 import { termKey, type Origin } from '$core/persona';
 import { pathKey, treeRows, wordingsOf, type TreeRow } from './tree-rows';
 
-/** What the tree is given, and whom it tells. */
+/** The tree's input, and its listeners. */
 export interface Given {
   root: OutlineGroup;
   /** Off while the text cannot be read whole: an edit would lose what could not be read. */

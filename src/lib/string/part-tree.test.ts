@@ -48,7 +48,7 @@ describe('the string as a tree', () => {
     expect(tree.selectedKey).toBe('0');
   });
 
-  it('takes what is typed over a part, as a new one, and in a group of its own', async () => {
+  it('accepts text typed over a part, as a new part, and in a new group', async () => {
     const { tree, text, choose, focus } = treeOf('title:(QA OR nurse) software');
     choose('0.1');
     await tree.edit(tree.selected);

@@ -115,7 +115,7 @@ export class StringPage {
       : parts.map((_, i) => i);
   });
 
-  /** The fields of their own that the chosen sources' people have. */
+  /** The own fields that the chosen sources' people have. */
   ownFields = $derived.by(() =>
     [...new Set(this.chosen.flatMap(({ sheet }) => sheet.tells.filter(isOwnScope)))].sort()
   );

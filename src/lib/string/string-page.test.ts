@@ -91,7 +91,7 @@ describe('what the String page knows of the string', () => {
     expect(page.order).toEqual([0, 1, 2]);
   });
 
-  it('tells fields of their own that chosen sources have, and who is counted and run', () => {
+  it('lists the own fields of the chosen sources, and which are counted and run', () => {
     const page = desk('chef');
     expect(page.ownFields).toEqual(['own.area', 'own.score']);
     expect(page.counted.map(({ id }) => id)).toEqual(['ledgers', 'sheets']);
@@ -101,7 +101,7 @@ describe('what the String page knows of the string', () => {
     expect(page.chosen.map(({ id }) => id)).toEqual(['square', 'sheets']);
   });
 
-  it('adds up the values of a scope over the sources, whatever their letters, the most people first', async () => {
+  it('adds up the values of a scope over the sources, in any letter case, most people first', async () => {
     serve({
       readValues: ({ params }) =>
         params.source === 'ledgers'

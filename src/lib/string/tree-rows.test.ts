@@ -13,7 +13,7 @@ const rows = (text: string, folded: string[] = []) =>
   ]);
 
 describe('the lines of a tree', () => {
-  it('stand in the order of the string, with level, place and part', () => {
+  it('follow the string, with level, place and part', () => {
     expect(rows('title:(QA OR RP) AND pharma NOT intern')).toEqual([
       ['0', 'any', 1, 0, false, '1/3'],
       ['0.0', 'QA', 2, 0, false, '1/2'],

@@ -41,7 +41,7 @@ export function treeRows(root: OutlineGroup, folded: ReadonlySet<string>): TreeR
   return rows;
 }
 
-/** A group's wordings as a named set would hold them, and the scope its name stands in; null where it is no list of alternatives. */
+/** A group's wordings as a named set would hold them, and the scope of its name; null if it isn't a list of alternatives. */
 export function wordingsOf(node: Outline): { wordings: string[]; scope: Scope } | null {
   const leaves = isLeaf(node) ? [node] : node.kind === 'any' ? node.parts : [];
   if (!leaves.length || leaves.some((leaf) => !isLeaf(leaf) || leaf.kind !== 'term' || (leaf !== node && leaf.not)))

@@ -10,7 +10,7 @@ describe('a term', () => {
     for (const term of Object.keys(details)) expect(Object.keys(meanings)).toContain(term);
   });
 
-  it('has an address of its own on the page of all terms', () => {
+  it('has its own address on the page of all terms', () => {
     expect(termPath('estimatedFits')).toBe('/terms#estimated-fits');
     const anchors = (Object.keys(meanings) as Term[]).map(termAnchor);
     expect(new Set(anchors).size).toBe(anchors.length);

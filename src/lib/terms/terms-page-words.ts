@@ -13,7 +13,7 @@ export const details = catalogue('terms/details', {
     'For precision it is Wilson’s score interval, corrected for small results. A wide range means too few people were judged: judge more to narrow it.',
   estimatedFits: 'It carries the uncertainty of both factors, so its range is wider than either.',
   undecided:
-    'Eave compares versions only by the people in whom they differ and corrects for the number of comparisons, so that luck doesn’t pick the winner.',
+    'Eave compares versions only by the people found by one and not the other, and corrects for the number of comparisons, so that luck doesn’t pick the winner.',
   recall: 'Measured on known-goods: of those the source has, how many the version finds.',
   pooledRecall: 'Fits that no version found can’t be counted, so the true recall is lower or equal.',
   fitsInTotal:
@@ -26,5 +26,5 @@ export const details = catalogue('terms/details', {
 
 export const termsPage = catalogue('terms/termsPage', {
   terms: 'Terms',
-  intro: 'The words Eave uses in a sense of its own, and the figures it shows. Each means the same on every screen.'
+  intro: 'The words Eave uses in its own sense, and the figures it shows. Each means the same on every screen.'
 });

@@ -8,7 +8,7 @@
   let { person, except }: { person: Person; except: string } = $props();
 
   let others: Answer<'elsewhere'> = $state.raw([]);
-  // The page loads its people anew after each verdict: it is asked again for another person only.
+  // The page reloads its people after each verdict: only another person needs a new request.
   const name = $derived(`${except} ${person.id}`);
   $effect(() => {
     void name;

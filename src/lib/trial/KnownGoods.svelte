@@ -13,7 +13,7 @@
   let { briefId, text, source, stringPath }: Props = $props();
 
   let known: Answer<'knownAt'> = $state.raw([]);
-  // The page loads its sources anew after each verdict: they are the same ones.
+  // The page reloads its sources after each verdict: they stay the same.
   const sourceId = $derived(source.id);
   $effect(() => {
     const asking = new AbortController();

@@ -18,9 +18,9 @@ export interface Loaded {
 
 const writeVerdict =
   (briefId: string) =>
-  (key: string, wish: { verdict: Verdict | null; reason: string; by?: 'person' | 'rule' }, revision: number) => {
+  (key: string, given: { verdict: Verdict | null; reason: string; by?: 'person' | 'rule' }, revision: number) => {
     const [sourceId, personId, judge] = JSON.parse(key) as [string, string, string | null];
-    const { verdict, reason, by = 'person' } = wish;
+    const { verdict, reason, by = 'person' } = given;
     const body = { sourceId, personId, verdict, reason, revision };
     const written = judge
       ? call('giveJudgement', { params: { id: briefId, judge }, body })
@@ -141,7 +141,7 @@ export class Judging {
     return at;
   }
 
-  /** Judges by rule those whom facts alone make a miss. */
+  /** Judges by rule the people whose facts alone make them misses. */
   async judgeByRule(): Promise<void> {
     const { brief, trial } = this.#loaded();
     if (!trial) return;
@@ -150,7 +150,7 @@ export class Judging {
     this.#judged();
   }
 
-  /** How many of the sample a rule has judged, whom nobody has judged since. */
+  /** How many of the sample only a rule has judged. */
   readonly byRule = $derived.by(() => this.trial?.sample.filter(({ verdict }) => verdict?.by === 'rule').length ?? 0);
 
   /** Takes back at once all that a rule has said of the sample. */
@@ -176,7 +176,7 @@ export class Judging {
     }
   }
 
-  /** Begins anew: another trial, or another judge. */
+  /** Starts over: another trial, or another judge. */
   start(): void {
     this.#undone = [];
     this.kept.problem = null;

@@ -102,7 +102,7 @@ describe('judging a sample', () => {
     expect(verdictOf(judging.trial!.sample[0]!)).toBe('miss');
   });
 
-  it('says how many facts alone rule out, whom nobody has judged on any record', () => {
+  it('counts the unjudged people that facts alone rule out', () => {
     const persona = { ...emptyPersona, countries: ['SE'] };
     const counts = { verdict: 'fit', conflict: false, records: [] };
     const { judging } = desk([drawn('1'), drawn('2', { verdict: said('fit') }), drawn('3', { counts })], { persona });

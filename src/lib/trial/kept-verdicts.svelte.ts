@@ -8,23 +8,23 @@ export interface KeptVerdict {
   by: 'person' | 'rule';
   revision: number;
 }
-export interface Wish {
+export interface PendingVerdict {
   verdict: Verdict | null;
   reason: string;
   by?: 'person' | 'rule';
 }
-type Write = (personId: string, wish: Wish, revision: number) => Promise<KeptVerdict | null>;
+type Write = (personId: string, given: PendingVerdict, revision: number) => Promise<KeptVerdict | null>;
 
 /**
- * The verdicts of one trial as this page shows them. A wish is shown at once and written in the order given: the writes
+ * The verdicts of one trial as this page shows them. A verdict is shown at once and written in the order given: the writes
  * on one person wait for each other, so that each follows the revision the one before it left, however slow the server.
  */
 export class KeptVerdicts {
-  /** The last refusal or failure, until the next wish. */
+  /** The last refusal or failure, until the next verdict. */
   problem: unknown = $state(null);
-  private readonly wished = new SvelteMap<string, Wish>();
+  private readonly pending = new SvelteMap<string, PendingVerdict>();
   private readonly kept = new SvelteMap<string, KeptVerdict | null>();
-  private readonly failed = new SvelteMap<string, Wish>();
+  private readonly failed = new SvelteMap<string, PendingVerdict>();
   private readonly writing = new Map<string, Promise<void>>();
   private readonly write: Write;
 
@@ -34,42 +34,42 @@ export class KeptVerdicts {
 
   /** What to show of a person, `loaded` being what the page was loaded with. */
   of(personId: string, loaded: KeptVerdict | null): KeptVerdict | null {
-    const wish = this.wished.get(personId) ?? this.failed.get(personId);
+    const given = this.pending.get(personId) ?? this.failed.get(personId);
     const kept = this.keptOf(personId, loaded);
-    if (!wish) return kept;
+    if (!given) return kept;
     return (
-      wish.verdict && {
-        verdict: wish.verdict,
-        reason: wish.reason,
-        by: wish.by ?? 'person',
+      given.verdict && {
+        verdict: given.verdict,
+        reason: given.reason,
+        by: given.by ?? 'person',
         revision: kept?.revision ?? 0
       }
     );
   }
 
-  /** How many wishes the server has not taken. */
+  /** How many verdicts the server hasn't accepted. */
   get waiting(): number {
     return this.failed.size;
   }
 
-  /** Wishes a verdict (or none, with null). Resolves when the server has answered. */
-  give(personId: string, loaded: KeptVerdict | null, wish: Wish): Promise<void> {
+  /** Gives a verdict (or removes it, with null). Resolves when the server has answered. */
+  give(personId: string, loaded: KeptVerdict | null, given: PendingVerdict): Promise<void> {
     this.problem = null;
-    this.wished.set(personId, wish);
+    this.pending.set(personId, given);
     this.failed.delete(personId);
     const turn = (this.writing.get(personId) ?? Promise.resolve()).then(async () => {
-      // A later wish on the same person stands for this one.
-      if (this.wished.get(personId) !== wish) return;
+      // A later verdict on the same person replaces this one.
+      if (this.pending.get(personId) !== given) return;
       try {
-        this.kept.set(personId, await this.write(personId, wish, this.keptOf(personId, loaded)?.revision ?? 0));
+        this.kept.set(personId, await this.write(personId, given, this.keptOf(personId, loaded)?.revision ?? 0));
       } catch (problem) {
         this.problem = problem;
         // Someone judged meanwhile: theirs stands, and judging again would follow it.
         if (problem instanceof ApiProblem && problem.status === 409)
           this.kept.set(personId, problem.body.current as KeptVerdict | null);
-        else if (this.wished.get(personId) === wish) this.failed.set(personId, wish);
+        else if (this.pending.get(personId) === given) this.failed.set(personId, given);
       }
-      if (this.wished.get(personId) === wish) this.wished.delete(personId);
+      if (this.pending.get(personId) === given) this.pending.delete(personId);
     });
     this.writing.set(personId, turn);
     return turn;
@@ -77,10 +77,10 @@ export class KeptVerdicts {
 
   /** Writes again what the server did not take. */
   async tryAgain(): Promise<void> {
-    for (const [personId, wish] of [...this.failed]) await this.give(personId, this.kept.get(personId) ?? null, wish);
+    for (const [personId, given] of [...this.failed]) await this.give(personId, this.kept.get(personId) ?? null, given);
   }
 
-  /** Notes a verdict that the server gave otherwise than by a wish. */
+  /** Records a verdict that came from the server. */
   note(personId: string, verdict: KeptVerdict | null): void {
     this.kept.set(personId, verdict);
   }

@@ -1,23 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { ApiProblem } from '$lib/api/call';
-import { KeptVerdicts, type KeptVerdict, type Wish } from './kept-verdicts.svelte';
+import { KeptVerdicts, type KeptVerdict, type PendingVerdict } from './kept-verdicts.svelte';
 
 /** A server that answers when told to, and refuses what does not follow the revision it holds. */
 function slowServer(holds: KeptVerdict | null = null) {
-  const asked: { wish: Wish; revision: number; answer: () => void; lose: () => void }[] = [];
+  const asked: { given: PendingVerdict; revision: number; answer: () => void; lose: () => void }[] = [];
   const state = { holds };
-  const write = (_: string, wish: Wish, revision: number) =>
+  const write = (_: string, given: PendingVerdict, revision: number) =>
     new Promise<KeptVerdict | null>((resolve, reject) => {
       asked.push({
-        wish,
+        given,
         revision,
         lose: () => reject(new ApiProblem(0, 'away', 'Nobody answers.')),
         answer: () => {
           if ((state.holds?.revision ?? 0) !== revision)
             return reject(new ApiProblem(409, 'changed', 'Changed elsewhere.', { current: state.holds }));
-          state.holds = wish.verdict && {
-            verdict: wish.verdict,
-            reason: wish.reason,
+          state.holds = given.verdict && {
+            verdict: given.verdict,
+            reason: given.reason,
             by: 'person',
             revision: revision + 1
           };
@@ -30,7 +30,7 @@ function slowServer(holds: KeptVerdict | null = null) {
 const turn = () => new Promise((resolve) => setTimeout(resolve));
 
 describe('verdicts of a trial', () => {
-  it('shows a wish at once and writes the next one after the answer to the first', async () => {
+  it('shows a verdict at once and writes the next one after the answer to the first', async () => {
     const server = slowServer();
     const kept = new KeptVerdicts(server.write);
     void kept.give('p', null, { verdict: 'miss', reason: '' });
@@ -48,7 +48,7 @@ describe('verdicts of a trial', () => {
     expect(server.state.holds).toEqual({ verdict: 'miss', reason: 'wrong rank', by: 'person', revision: 2 });
   });
 
-  it('leaves out wishes that a later one replaced before their turn', async () => {
+  it('skips verdicts that a later one replaced before their turn', async () => {
     const server = slowServer();
     const kept = new KeptVerdicts(server.write);
     void kept.give('p', null, { verdict: 'fit', reason: '' });
@@ -57,7 +57,7 @@ describe('verdicts of a trial', () => {
     const last = kept.give('p', null, { verdict: null, reason: '' });
     server.asked[0]!.answer();
     await turn();
-    expect(server.asked.map(({ wish }) => wish.verdict)).toEqual(['fit', null]);
+    expect(server.asked.map(({ given }) => given.verdict)).toEqual(['fit', null]);
     server.asked[1]!.answer();
     await last;
     expect(kept.of('p', { verdict: 'fit', reason: '', by: 'person', revision: 1 })).toBeNull();

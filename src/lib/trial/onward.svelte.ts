@@ -2,7 +2,7 @@ import type { Verdict } from '$core/measure';
 
 const place = 'eave-go-on';
 
-/** Whether the desk goes on to the next person by itself, as this browser remembers: a fit is one key then, and a miss two. */
+/** Whether the desk moves to the next person automatically, stored in this browser: then a fit takes one key and a miss two. */
 export class Onward {
   on = $state(true);
 

@@ -53,7 +53,7 @@ describe('a list of people', () => {
     ]);
   });
 
-  it('is saved with the fields of their own that some have', () => {
+  it('is saved with the own fields some people have', () => {
     const text = peopleCsv([
       listed('Anna', { person: { id: 'a', name: 'Anna', own: { covers: 120, vegan: true } } }),
       listed('Bo', { person: { id: 'b', name: 'Bo', own: { seen: '2026-03-05', covers: 8 } } }),

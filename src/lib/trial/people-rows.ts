@@ -29,7 +29,7 @@ export function rowOf({ rank, person, verdict }: Listed): PersonRow {
   };
 }
 
-/** People as CSV (RFC 4180), with the verdict on each and its reason, and behind them the fields of their own that some have. */
+/** People as CSV (RFC 4180), with the verdict on each and its reason, followed by the own fields some people have. */
 export function peopleCsv(people: readonly Listed[]): string {
   const own = ownNamesIn(people.map(({ person }) => person));
   return writeCsv(

@@ -19,13 +19,13 @@ describe('a list of people drawn', () => {
     expect(places(all.holds)).toEqual([0, 1, 2, 3]);
     expect(Object.values(others).flatMap(({ holds }) => places(holds))).toEqual([0, 1, 2, 3]);
   });
-  it('is narrowed by what is told', () => {
+  it('is filtered by certainty', () => {
     expect(places(certainties.certain.holds)).toEqual([0, 2, 3]);
     expect(places(certainties.possible.holds)).toEqual([1]);
     expect(places(certainties.all.holds)).toHaveLength(4);
   });
 
-  it('is narrowed by the term somebody came by, the one that brought most first', () => {
+  it('is filtered by matching term, the most frequent first', () => {
     const one = (id: string, title: string, skills: string[]): { person: Person } => ({
       person: { id, name: id, jobs: [{ title, company: 'Brisk Foods' }], skills }
     });

@@ -26,7 +26,7 @@ export const certainties: Readonly<Record<Certainty, Choice>> = {
   possible: { words: 'possible only', holds: ({ untold }) => untold.length > 0 }
 };
 
-/** The terms that anybody came by, the one that brought most first. */
+/** All matching terms, the most frequent first. */
 export function causesOffered(byPerson: ReadonlyMap<string, readonly string[]>): { term: string; people: number }[] {
   const counts = new Map<string, number>();
   for (const terms of byPerson.values()) for (const term of terms) counts.set(term, (counts.get(term) ?? 0) + 1);

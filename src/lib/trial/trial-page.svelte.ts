@@ -33,7 +33,7 @@ export class TrialPage {
     this.judging = new Judging(data, certainOnly, () => void reload('eave:brief'));
   }
 
-  /** Begins anew where another trial, or another judge, is there; to be called before the page is drawn. */
+  /** Starts over where another trial, or another judge, is there; to be called before the page is drawn. */
   follow(): void {
     const { trial, as } = this.#data();
     const now = `${trial?.id} ${as}`;
@@ -96,7 +96,7 @@ export class TrialPage {
     replaceState(briefPath(this.#briefId, 'trial', { trial: this.trial.id, at: index, ...this.as }), page.state);
   };
 
-  /** After a fit, or the reason of a miss, the next person comes by itself, where that is wished. */
+  /** After a fit, or the reason for a miss, moves to the next person if the user chose that. */
   give = (verdict: Verdict): void => {
     const { current } = this;
     const same = verdict === current?.verdict?.verdict;
@@ -114,7 +114,7 @@ export class TrialPage {
   };
   undo = (): void => this.go(this.judging.undo());
 
-  /** Does something at the server, shows what it refuses, and loads anew what may have changed. */
+  /** Calls the server, shows a refusal, and reloads what may have changed. */
   async doing(work: () => Promise<unknown>, ...names: string[]): Promise<void> {
     this.refused = null;
     try {

@@ -58,7 +58,7 @@ beforeEach(() => {
 });
 
 describe('who is looked at', () => {
-  it('is whom the address names, within those drawn', () => {
+  it('is the sampled person the address names', () => {
     expect(desk({ at: '2' }).page.current?.person.id).toBe('3');
     expect(desk({ at: '99' }).page.at).toBe(2);
     expect(desk({ at: '-4' }).page.at).toBe(0);
@@ -90,7 +90,7 @@ describe('who is looked at', () => {
 });
 
 describe('what is said', () => {
-  it('of a fit goes on by itself, of a miss waits for why', () => {
+  it('moves on after a fit, and waits for the reason of a miss', () => {
     const { page } = desk();
     page.give('fit');
     expect(page.at).toBe(1);
@@ -190,7 +190,7 @@ describe('what the page does', () => {
     expect(calls('drawMore').map(({ body }) => body.size)).toEqual([23, 2000]);
   });
 
-  it('shows what is refused, and loads anew all the same', async () => {
+  it('shows a refusal, and reloads all the same', async () => {
     const { page } = desk();
     asked.call.mockRejectedValue(new Error('Not now.'));
     await page.act('stopTrial', 't');

@@ -1,5 +1,5 @@
 import type { Answer } from '$api';
 
-/** Whether a trial is still to come to its end by itself. */
+/** Whether a trial is still running or queued. */
 export const isUnderWay = ({ state }: Pick<Answer<'readTrial'>, 'state'>): boolean =>
   state === 'waiting' || state === 'running';

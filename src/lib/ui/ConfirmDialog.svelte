@@ -10,7 +10,7 @@
     cancel?: string;
     size?: 'xs' | 'sm';
     onconfirm: () => void;
-    /** Called when it closes, whatever the answer. */
+    /** Called when it closes, on either answer. */
     onclose: () => void;
     /** What will be removed, and whether that can be undone. */
     children: Snippet;

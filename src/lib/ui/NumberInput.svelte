@@ -8,7 +8,7 @@
     value: number | null;
     min?: number;
     max?: number;
-    /** Stands for nothing given; without it a number has to be given. */
+    /** Shown when empty; without it a number is required. */
     placeholder?: string;
   }
   let { label, value = $bindable(null), min = 0, max, placeholder }: Props = $props();

@@ -3,7 +3,7 @@
   import ToastNotification from 'carbon-components-svelte/src/Notification/ToastNotification.svelte';
   import { dismiss, toasts } from './toasts.svelte';
 
-  /** Milliseconds that one stands there; not while it is pointed at. */
+  /** Milliseconds until a toast closes; the pointer pauses it. */
   const stands = 7000;
 </script>
 

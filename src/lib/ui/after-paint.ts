@@ -1,7 +1,7 @@
-/** Milliseconds for whoever goes on at once: what they do next comes first. */
+/** Milliseconds left free for a user who acts at once. */
 const pause = 150;
 
-/** Does something once the frame under way is on the screen and could be acted on. Gives what calls it off. */
+/** Calls back once the current frame is on screen and interactive. Returns a function that cancels it. */
 export function afterPaint(work: () => void): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   // The frame is painted between the two.

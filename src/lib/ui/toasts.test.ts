@@ -5,7 +5,7 @@ beforeEach(() => (toasts.shown = []));
 const texts = () => toasts.shown.map(({ text }) => text);
 
 describe('what is said in the corner', () => {
-  it('stands there until it is dismissed, three at once, the newest last', () => {
+  it('stays until dismissed, three at a time, the newest last', () => {
     for (const text of ['a', 'b', 'c', 'd']) toast(text);
     expect(texts()).toEqual(['b', 'c', 'd']);
     dismiss(toasts.shown[1]!.id);

@@ -29,7 +29,7 @@
     scaleTime(done.length ? [at(done[0]!), at(done.at(-1)!)] : [new Date(0), new Date(1)], [edge, width - edge])
   );
   const y = $derived(scaleLinear([0, Math.max(1, ...done.map(({ people }) => people))], [height - 16, edge]));
-  /** A break in the series is no step on the line: each stretch has a line of its own. */
+  /** Draws one line for each unbroken stretch, so that a gap isn't shown as a step. */
   const stretches = $derived(
     done.reduce<Run[][]>((all, run) => {
       if (!all.length || run.breaks.length) all.push([]);

@@ -12,10 +12,10 @@
   import RhythmFields from './RhythmFields.svelte';
   import ThresholdFields from './ThresholdFields.svelte';
 
-  type Begun = Body<'createWatch'>;
+  type NewWatch = Body<'createWatch'>;
   /** What is watched, and the budget of it. */
-  type What = Pick<Begun, 'budget'> &
-    (Pick<Extract<Begun, { from: unknown }>, 'from'> | Pick<Extract<Begun, { people: unknown }>, 'people'>);
+  type What = Pick<NewWatch, 'budget'> &
+    (Pick<Extract<NewWatch, { from: unknown }>, 'from'> | Pick<Extract<NewWatch, { people: unknown }>, 'people'>);
   interface Props {
     briefId: string;
     heading: string;

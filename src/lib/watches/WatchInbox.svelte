@@ -23,7 +23,7 @@
   let { watches, chosen }: Props = $props();
 
   const inbox = new Inbox(() => watches);
-  // Whatever is read stays in sight until something new has come.
+  // Items that were read stay visible until new ones arrive.
   const mark = $derived(watches.map(({ id, lastRun }) => `${id} ${lastRun?.id} ${lastRun?.state}`).join());
   $effect(() => {
     void mark;
@@ -52,7 +52,7 @@
 
 <svelte:window {onkeydown} />
 
-<!-- What came, by watch: gone through by keys. -->
+<!-- Updates by watch, with keyboard navigation. -->
 <section class="sheet" aria-label={say.updatesFromWatches}>
   <div class="watches">
     <h2>{say.watches}</h2>

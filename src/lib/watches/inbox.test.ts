@@ -57,7 +57,7 @@ describe('news of watches', () => {
     expect([news.news.map(({ id }) => id), news.at, news.last]).toEqual([[9, 8, 7], 8, true]);
   });
 
-  it('leaves away whoever is known or judged where that is wished', async () => {
+  it('hides people already known or judged on request', async () => {
     const news = await inbox([one(3, { known: ['contacted'] }), one(2, { verdict: 'miss' }), one(1)]);
     news.onlyUnknown = true;
     expect(news.shown.map(({ id }) => id)).toEqual([1]);

@@ -18,7 +18,7 @@ export const days = {
 } as const;
 export type Day = keyof typeof days;
 
-/** A rule with the weekdays that were chosen, where it has none of its own and comes by weeks. */
+/** A weekly rule with the chosen weekdays, if it has none. */
 export const withDays = (rule: string, chosen: readonly Day[]): string =>
   /^FREQ=WEEKLY/.test(rule) && !rule.includes('BYDAY') && chosen.length ? `${rule};BYDAY=${chosen.join(',')}` : rule;
 

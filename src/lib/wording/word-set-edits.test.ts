@@ -14,7 +14,7 @@ const set: WordSet = {
 const texts = (one: WordSet) => one.wordings.map(({ text, inUse }) => `${text}${inUse ? '' : ' (not in use)'}`);
 
 describe('a word set', () => {
-  it('takes wordings up by their words, whatever their case, and keeps where they came from', () => {
+  it('matches wordings by their words in any case, and keeps their origin', () => {
     const put = putInto(set, [
       { text: 'qa lead', origin: 'typed', inUse: true },
       { text: 'Quality Boss', origin: 'lexicon', inUse: true },

@@ -1,7 +1,7 @@
 import { quoted, tokenKeys } from '$core/language';
 import { readWordingList, type Wording, type WordSet } from '$core/persona';
 
-/** Names a wording whatever its case and the signs between its words. */
+/** The key of a wording, ignoring case and punctuation. */
 export const wordingName = (text: string): string => tokenKeys(text).join(' ');
 const namesOf = (texts: readonly string[]) => new Set(texts.map(wordingName));
 

@@ -16,7 +16,7 @@ interface Loaded {
   sources: Answer<'listSources'>;
 }
 
-/** The Wording page: the sets of wordings, what is proposed for the open one, and how often each stands in a current title. */
+/** The Wording page: the word sets, proposals for the open one, and how often each wording is in a current title. */
 export class WordingPage {
   readonly #loaded: () => Loaded;
   readonly #openId: () => string | null;

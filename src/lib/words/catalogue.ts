@@ -10,7 +10,7 @@ export const plural = (many: number, forms: { one: string; other: string }): str
 /** The sentences and labels of one component, by key: text, or a function where something is filled in. */
 type Words = Record<string, string | ((...filled: never[]) => string)>;
 
-/** Another language: what it has of each catalogue, by the catalogue's name. What it lacks stays English. */
+/** Another language: its texts for each catalogue, by the catalogue's name. Missing texts stay English. */
 export type Language = (name: string, english: Words) => Partial<Words>;
 
 let language: Language | undefined;

@@ -27,11 +27,11 @@ export interface Change {
 }
 /** What stood there when somebody began to change it. */
 export type Seen = Partial<Pick<Required<Change>, 'nextStep' | 'nextOn' | 'note' | 'own'>>;
-type Whom = { numbers: number[] } | { filter: KeptFilter };
+type Which = { numbers: number[] } | { filter: KeptFilter };
 
-async function numbersOf(list: ShortlistRow, whom: Whom, transaction: Transaction): Promise<number[]> {
+async function numbersOf(list: ShortlistRow, which: Which, transaction: Transaction): Promise<number[]> {
   const { personaId } = await findBrief(list.briefId);
-  const { where, bind } = keptConditions('numbers' in whom ? { numbers: whom.numbers } : whom.filter);
+  const { where, bind } = keptConditions('numbers' in which ? { numbers: which.numbers } : which.filter);
   const rows = await database().query<{ number: number }>(`WITH ${judgedTable} SELECT p.number ${everybody}${where}`, {
     bind: { list: list.id, personaId, ...bind },
     type: QueryTypes.SELECT,
@@ -44,13 +44,13 @@ async function numbersOf(list: ShortlistRow, whom: Whom, transaction: Transactio
  * Changes many people of a list at once, as one step that can be undone. Says how many there were. Of a single person it is
  * refused where something else stands by now than what was seen (`was`).
  */
-export async function changeKept(briefId: string, id: string, whom: Whom, change: Change, was: Seen = {}) {
+export async function changeKept(briefId: string, id: string, which: Which, change: Change, was: Seen = {}) {
   const list = await findShortlist(briefId, id);
   checkOwn(list, change.own ?? {});
   await computeLeftOut(list);
   return database().transaction(async (transaction) => {
     await lockList(id, transaction);
-    const numbers = await numbersOf(list, whom, transaction);
+    const numbers = await numbersOf(list, which, transaction);
     if (!numbers.length) return { people: 0 };
     if (numbers.length === 1) await checkUnchanged(id, numbers[0]!, change, was, transaction);
     const many = `${numbers.length.toLocaleString('en')} ${numbers.length === 1 ? 'person' : 'people'}`;

@@ -71,7 +71,7 @@
   }
 </script>
 
-<!-- Whoever begins to use the screen soon pastes a page. -->
+<!-- Users of this screen soon paste a page. -->
 <svelte:window onpointerdown={page.warm} onkeydown={page.warm} />
 
 <div class="strip">

@@ -14,7 +14,7 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
     error(404, 'The address names no version and no place. Open a place run by hand from String or from Trial.');
   const place = { ...params, number: String(number), source: sourceId };
   const source = ask('readSource', { params: { source: sourceId } });
-  /** A diary that is written meanwhile makes its trial anew: then both are read again. */
+  /** A diary written meanwhile rebuilds its trial, so both are read again. */
   const read = async (tries: number): Promise<{ diary: Answer<'readDiary'>; trial: Answer<'readTrial'> | null }> => {
     const diary = await ask('readDiary', { params: place, ...(harvest && { query: { harvest } }) });
     if (!diary.trialId) return { diary, trial: null };

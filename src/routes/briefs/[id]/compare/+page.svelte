@@ -102,7 +102,7 @@
     }
     await refresh();
   }
-  /** Draws as many more, here and at the version it is not told apart from, as would decide, and opens the desk. */
+  /** Draws as many more people, here and at the version it is undecided against, as would decide, and opens the desk. */
   async function decide(cell: Cell) {
     if (cell.standing.is !== 'open' || !cell.standing.decide) return;
     refused = null;

@@ -62,7 +62,7 @@
       ])
     ]);
   const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
-  /** The fields of their own that files hold. */
+  /** The own fields that files hold. */
   const ownFields = $derived([...new Set(data.sources.flatMap(({ sheet }) => sheet.tells.filter(isOwnScope)))].sort());
   const bandProblem = $derived(wrong('bands'));
   /** Which terms of the string come from which line here. */
@@ -71,12 +71,12 @@
     return query && traced(query, originsOf(persona.value, data.wording));
   });
   /** What is used now and then is folded, unless it says something already. */
-  const begun = persona.value;
+  const initial = persona.value;
   const used = {
-    functions: begun.functions.length + begun.ranks.length > 0,
-    bands: begun.bands.length > 0,
-    facts: begun.facts.length > 0,
-    leftOut: begun.notIndustries.length + begun.notCountries.length + untrack(() => data.contacted.body.length) > 0
+    functions: initial.functions.length + initial.ranks.length > 0,
+    bands: initial.bands.length > 0,
+    facts: initial.facts.length > 0,
+    leftOut: initial.notIndustries.length + initial.notCountries.length + untrack(() => data.contacted.body.length) > 0
   };
 
   async function keepKnown(people: Person[]): Promise<boolean> {

@@ -40,7 +40,7 @@
   const list = $derived(data.list);
   const path = (query: Record<string, string> = {}) => briefPath(data.brief.id, 'shortlist', query);
 
-  // The list as it is loaded anew is the same list.
+  // The list as it is reloaded is the same list.
   const listId = $derived(data.list?.id);
   $effect(() => {
     void listId;

@@ -270,7 +270,7 @@
     margin-top: 6px;
     font-size: 12px;
   }
-  /* What was found has a line of its own under the choices, in place of a column of single words. */
+  /* The result gets its own line below the selects, because a column would hold one word a line. */
   .strip {
     flex-wrap: wrap;
     row-gap: 2px;

@@ -9,5 +9,5 @@ export const POST = endpoint(contract.keepPeople, ({ params, body }) =>
   keepPeople({ briefId: params.id, id: params.list, ...body })
 );
 export const PATCH = endpoint(contract.changeKept, ({ params, body }) =>
-  changeKept(params.id, params.list, body.whom, body.change, body.was)
+  changeKept(params.id, params.list, body.which, body.change, body.was)
 );
