@@ -3,6 +3,7 @@ import { models } from '../../database/models';
 import { useFreshDatabase } from '../../testing/fresh-database';
 import { askPeople } from '../../workers/people';
 import { boardFor } from '../comparing/board';
+import { readingOf } from '../harvest/harvest-people';
 import { openSources } from '../sources/sources';
 import { agreementWith, listJudges } from '../trials/judges';
 import { createBrief, listBriefs, readBrief, readDocument } from './briefs';
@@ -84,6 +85,16 @@ describe('the demo’s job', () => {
     const empty = (await listBriefs()).find(({ name }) => name === 'Start here')!;
     expect(empty).toMatchObject({ versions: 0, verdicts: 0, demo: true });
   });
+
+  it('judges people drawn at random from its harvest, so that all fits there are can be estimated', async () => {
+    const id = await demo();
+    const [harvest] = await models().Harvest.findAll({ where: { briefId: id } });
+    const reading = () => readingOf(id, harvest!.id);
+    await expect.poll(async () => (await reading()).sampled, { timeout: 80_000, interval: 500 }).toBeGreaterThan(20);
+    const { there, people } = await reading();
+    expect(there!.low).toBeGreaterThan(0);
+    expect(there!.high).toBeLessThan(people);
+  }, 90_000);
 
   it('is put back without touching what is one’s own', async () => {
     const own = await createBrief('My own');

@@ -5,7 +5,7 @@ import { buildString, type Persona, type WordSet } from '$core/persona';
 import { models } from '../../database/models';
 import { Refusal } from '../../refusal';
 import { askPeople } from '../../workers/people';
-import { nextDrawn, readingOf } from '../harvest/harvest-people';
+import { nextDrawn } from '../harvest/harvest-people';
 import { listHarvests, startHarvest } from '../harvest/harvests';
 import { changeKept } from '../shortlist/change-kept';
 import { keepPeople } from '../shortlist/keep';
@@ -168,12 +168,12 @@ async function keepFits(briefId: string): Promise<void> {
 /** Judges some people of the harvest drawn at random, once all of it was collected: how many fits there are follows from them. */
 async function judgeAtRandom(briefId: string, halt: AbortSignal): Promise<void> {
   const [harvest] = await models().Harvest.findAll({ where: { briefId, watchId: null } });
-  if (!harvest || (await readingOf(briefId, harvest.id)).there) return;
+  if (!harvest) return;
   while ((await harvest.reload()).state === 'waiting' || harvest.state === 'running') {
     halt.throwIfAborted();
     await new Promise((done) => setTimeout(done, 1000));
   }
-  const drawn = await nextDrawn(briefId, harvest.id, judgedAtRandom);
+  const drawn = await nextDrawn(briefId, harvest.id, { many: judgedAtRandom, within: judgedAtRandom });
   const given = drawn.map(async ({ name, on: { sourceId, personId, revision } }) => {
     const [said] = await verdictsFor(sourceId, [{ id: personId, name }], 'first', mistaken);
     return { sourceId, ...said!, revision };

@@ -147,13 +147,17 @@ export async function harvestPeopleNumbers(
   return rows.map(({ number }) => number);
 }
 
-/** The next people of the random sample who aren't judged, `many` at most. */
-export async function nextDrawn(briefId: string, harvestId: string, many = 1): Promise<ListedPerson[]> {
+/** The next people of the random order who aren't judged: `many` at most, none behind the first `within` of that order. */
+export async function nextDrawn(
+  briefId: string,
+  harvestId: string,
+  { many = 1, within = 2 ** 31 - 1 } = {}
+): Promise<ListedPerson[]> {
   const [{ personaId }] = await Promise.all([findBrief(briefId), findHarvest(briefId, harvestId)]);
   return database().query<ListedPerson>(
     `WITH ${judgedTable}
-     SELECT ${listed} ${everybody} AND j.verdict IS NULL ORDER BY p.drawn LIMIT $many`,
-    { bind: { harvestId, personaId, many }, type: QueryTypes.SELECT }
+     SELECT ${listed} ${everybody} AND j.verdict IS NULL AND p.drawn < $within ORDER BY p.drawn LIMIT $many`,
+    { bind: { harvestId, personaId, many, within }, type: QueryTypes.SELECT }
   );
 }
 
