@@ -85,7 +85,7 @@ export const byHand = {
     body: seen.extend({
       takenBack: z.boolean().default(false),
       revision,
-      /** Whose slices are told in return */
+      /** The harvest whose slices are returned */
       harvest: z.uuid().optional()
     }),
     response: diary

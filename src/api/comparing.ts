@@ -51,9 +51,9 @@ export const comparing = {
           spent: z.object({ amount: z.number(), unit: z.string() }).nullable(),
           missesPerHundred: z.number().nullable(),
           known: z.object({ found: z.int(), inSource: z.int() }),
-          /** Whom no other version finds at this source */
+          /** People no other version finds at this source */
           onlyVersion: onlyHere,
-          /** Whom no other source finds with this version */
+          /** People no other source finds with this version */
           onlySource: onlyHere,
           priceOfFit: z.number().nullable(),
           /** Of all judged fits, those found */
@@ -99,7 +99,7 @@ export const comparing = {
       version: z.coerce.number().int().min(1).max(largest),
       source: sourceId,
       kind: z.enum(behindKinds),
-      /** People passed over: 1,000 are told at once */
+      /** Offset: 1,000 people are returned at a time */
       skip: z.coerce.number().int().min(0).max(largest).default(0),
       certain
     }),

@@ -39,14 +39,14 @@ const cutBy = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('word'), word: z.string().max(200) }),
   z.object({ kind: z.literal('neutral') })
 ]);
-/** A fact that was cut by, and about how many come in no part because they lack it */
+/** A fact used for splitting, and about how many people are in no part because it isn't listed for them */
 const lost = z.object({ scope: z.string(), expected: z.number() }).nullable();
 
 const slice = z.object({
   id: z.uuid(),
   parent: z.uuid().nullable(),
   what: z.string(),
-  /** Whoever the other parts leave */
+  /** Everyone the other parts leave out */
   rest: z.boolean(),
   state: sliceState,
   cutBy: cutBy.nullable(),
@@ -54,13 +54,13 @@ const slice = z.object({
   expected: z.number().nullable(),
   reported: interval.nullable(),
   rows: z.int(),
-  /** Rows of people whom no slice before had brought */
+  /** Rows of people no earlier slice had found */
   fresh: z.int(),
   search: searchSchema,
   /** How it stands with neutral words, of a search that is asked with them */
   words: z
     .object({
-      /** Somebody who came twice counted twice */
+      /** Counts a person once for each row */
       rows: z.int(),
       people: z.int(),
       /** Share of the next rows that should be new: Good 1953 */
@@ -121,7 +121,7 @@ const filter = z.object({
   verdict: z.enum(['fit', 'miss', 'unsure', 'none']).optional(),
   certain,
   words: z.string().trim().max(200).optional(),
-  /** Only people of whom no record is in this other harvest */
+  /** Only people without a record in this other harvest */
   notIn: z.uuid().optional()
 });
 const listedPerson = z.object({
@@ -226,7 +226,7 @@ export const harvests = {
       recall: interval.nullable(),
       /** The share read at least, which is true in 95% of cases */
       atLeast: z.number().nullable(),
-      /** Fits found by so many of the verdicts given since it was begun: in the order of judging, and in that in which the same people came */
+      /** Fits found after this many verdicts since it started: in judging order, and in source order */
       curve: z.array(z.object({ verdicts: z.int(), fits: z.int(), asTheyCame: z.int() }))
     })
   }),

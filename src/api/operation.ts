@@ -18,13 +18,13 @@ export interface Operation<P extends z.ZodType, Q extends z.ZodType, B extends z
   streams?: boolean;
   /** Milliseconds that working it out may take. */
   within?: number;
-  /** A whole screen's worth: while many ask, it gives way to what somebody types or judges. */
+  /** Answers a whole screen: under load, typing and judging go first. */
   long?: boolean;
 }
 export type AnyOperation = Operation<z.ZodType, z.ZodType, z.ZodType, z.ZodType>;
 
 export const mebibyte = 1024 * 1024;
-/** Milliseconds after which whoever waits would rather be told that it takes too long. */
+/** Milliseconds of work after which users prefer a refusal to waiting. */
 export const soon = 1500;
 
 const none = z.undefined();
@@ -55,7 +55,7 @@ export function operation<
 }
 
 const revision = z.int().min(1).max(largest);
-/** A document with its revision: the one read, or the one that a write was made from. */
+/** A document with its revision: the one read, or the one a write is based on. */
 const kept = <S extends z.ZodType>(body: S) => z.object({ body, revision });
 
 /** Reading and writing a document that is kept whole. A write is refused with 409 if somebody else wrote it meanwhile. */

@@ -26,7 +26,7 @@ export const briefHead = z.object({
   id: z.uuid(),
   name: z.string(),
   archived: z.boolean(),
-  /** It is of the demo, which can be put back */
+  /** Part of the demo, which can be reset */
   demo: z.boolean(),
   revision,
   createdAt: z.iso.datetime(),
@@ -66,9 +66,9 @@ export const sides = z.object({
   goes: side,
   comes: side,
   stays: side,
-  /** McNemar’s exact test on the people in whom they differ */
+  /** McNemar’s exact test on the people only one of the two finds */
   test: z.object({
-    /** Judged people whom only the first finds rightly, or leaves rightly */
+    /** Judged people only the first gets right */
     before: z.int(),
     /** The same of the second */
     after: z.int(),

@@ -30,6 +30,6 @@ export const settings = z.object({
   firms: z.object({ customers: lines, competitors: lines, own: lines }),
   /** Leave out people in countries that ask prior consent */
   consent: z.boolean(),
-  /** Whoever was taken along counts as contacted */
+  /** Exported people count as contacted */
   takenCounts: z.boolean()
 });

@@ -38,7 +38,7 @@ const shortlist = head.extend({
     leftOut: counts,
     rank: counts
   }),
-  /** From what sources say to what was taken along, each person once */
+  /** From the reported count to the exports, each person once */
   road: z.object({
     reported: interval.nullable(),
     gathered: z.int().nullable(),
@@ -110,10 +110,10 @@ const kept = z.object({
   leftOut: z.array(z.enum(leftOutReasons)),
   takenAt: z.iso.datetime().nullable()
 });
-/** Some people of the list by number, or all whom the filter finds */
+/** Some people of the list by number, or everyone the filter finds */
 const which = z.union([z.object({ numbers: z.array(number).min(1).max(100_000) }), z.object({ filter: keptFilter })]);
 const done = z.object({ people: z.int() });
-/** People kept: joined, cleaned, checked, left out and taken along. */
+/** People on a shortlist: merged, cleaned, checked, excluded and exported. */
 export const shortlists = {
   listShortlists: operation(paths.listShortlists, { params: brief, response: z.array(head) }),
   createShortlist: operation(paths.createShortlist, {
@@ -172,7 +172,7 @@ export const shortlists = {
     query: keptFilter
       .extend({
         from: z.coerce.number().int().min(0).max(largest).default(0),
-        /** Columns, the first leading; with a minus the other way round; `own.` before one of its own */
+        /** Columns, the first leading; with a minus for descending; `own.` before one of the list's own */
         sort: z.string().max(500).default('')
       })
       .optional(),
@@ -223,7 +223,7 @@ export const shortlists = {
         /** How it is written in a letter; null as Eave would */
         written: z.partialRecord(z.enum(['greeting', 'firm', 'title']), short.nullable()).optional()
       }),
-      /** What stood there when it was begun to be changed, of a single person: where something else does by now it is refused */
+      /** The value before the edit, for a single person: refused if it has changed since */
       was: z
         .object({
           nextStep: short.optional(),
@@ -259,7 +259,7 @@ export const shortlists = {
       traits: z.array(
         z.object({ text: z.string(), good: z.int(), ofGood: z.int(), rest: z.int(), ofRest: z.int(), lift: z.number() })
       ),
-      /** Of those judged in the brief whom it finds */
+      /** Of the judged people it finds */
       precision: z.object({ fits: z.int(), judged: z.int(), interval }),
       /** Of those seen in the brief and not on the list */
       adds: z.object({ people: z.int(), some: z.array(personSchema) }),

@@ -43,7 +43,7 @@ const effect = z.object({
   added: z.int(),
   /** Judged people who no longer come */
   gone: judgedCount,
-  /** Judged people who come anew */
+  /** Judged people who are added */
   come: judgedCount,
   /** Judged people found before */
   judged: judgedCount,
@@ -139,7 +139,7 @@ export const strings = {
         .object({ people: z.int(), share: z.number(), facts: z.array(scopeSchema) })
         .nullable()
         .describe(
-          'People whom the source itself drops for want of a fact it was asked, and their share of all who could meet the string'
+          'People the source drops because a fact it was asked isn’t listed, and their share of all possible matches'
         ),
       rows: z.object({ certain: z.array(partWorth), possible: z.array(partWorth) }).nullable(),
       narrowing: z.array(z.object({ part: z.int(), estimated: bothEstimates.nullable() }))

@@ -19,7 +19,7 @@ import {
   versionSets
 } from './shapes';
 
-/** Whole people, as a count that was seen may stand for. */
+/** A range of whole people that a displayed count may stand for. */
 const countInterval = z
   .object({ low: count, high: count })
   .refine(({ low, high }) => low <= high, 'The lower end comes first.');
@@ -33,7 +33,7 @@ const trial = z.object({
   found: foundSchema,
   /** People of the result: the possible, without those contacted already */
   people: z.int(),
-  /** Seen people whom the left-over part contradicts */
+  /** People seen that the left-over part contradicts */
   filtered: z.int(),
   /** Possible people left out, as they were contacted already */
   contacted: z.int(),

@@ -75,7 +75,7 @@ const news = z.object({
   /** What is known of them already */
   known: z.array(z.enum(['contacted', 'on a shortlist']))
 });
-const begun = { name, rhythm, budget, thresholds: thresholds.optional() };
+const settings = { name, rhythm, budget, thresholds: thresholds.optional() };
 const watchParams = z.object({ watch: z.uuid() });
 
 /** Searches that go on working. */
@@ -86,14 +86,14 @@ export const watches = {
     params: brief,
     body: z.union([
       z.object({
-        ...begun,
+        ...settings,
         from: z
           .array(z.object({ sourceId, version: versionNumber }))
           .min(1)
           .max(50)
       }),
       z.object({
-        ...begun,
+        ...settings,
         people: z.object({ list: z.uuid(), sources: z.array(sourceId).min(1).max(50), rules: rules.min(1) })
       })
     ]),
