@@ -134,6 +134,7 @@ export const sizeField = catalogue('persona/sizeField', {
 
 export const personaPage = catalogue('persona/personaPage', {
   persona: 'Persona',
+  chooseWordings: 'Choose wordings',
   sixQuestions: 'Six questions',
   importFromText: 'Import from text',
   fromWonCustomers: 'From won customers',

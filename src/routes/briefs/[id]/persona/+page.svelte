@@ -8,6 +8,7 @@
   import Select from '$lib/ui/Select.svelte';
   import TextArea from 'carbon-components-svelte/src/TextArea/TextArea.svelte';
   import { call } from '$lib/api/call';
+  import { brief as briefPath } from '$lib/frame/paths';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
   import { KeptDocument } from '$lib/kept/kept-document.svelte';
   import { readJsonFile } from '$lib/frame/read-json-file';
@@ -118,6 +119,7 @@
     >{say.exportJson}</Button
   >
   <FileUploadButton label={say.importJson} accept={['.json']} onfile={take} />
+  <a class="next" href={briefPath(data.brief.id, 'wording')}>{say.chooseWordings}</a>
 </div>
 <Refused problem={refused} />
 <PersonaSentence persona={persona.value} whole={!persona.issues.length} />

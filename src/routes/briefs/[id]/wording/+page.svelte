@@ -159,14 +159,6 @@
 {/if}
 
 <style>
-  .next {
-    font-size: 13px;
-    background: var(--accent);
-    color: var(--on-accent);
-    padding: 5px 12px;
-    text-decoration: none;
-    white-space: nowrap;
-  }
   .titles {
     display: flex;
     flex-wrap: wrap;
