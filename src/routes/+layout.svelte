@@ -5,6 +5,7 @@
   import '@fontsource/ibm-plex-sans/600.css';
   import '@fontsource/ibm-plex-mono/400.css';
   import '@fontsource/ibm-plex-mono/600.css';
+  import '@fontsource/noto-emoji/400.css';
   import 'carbon-components-svelte/css/all.css';
   import '$lib/theme/eave.css';
   import { onMount, type Snippet } from 'svelte';

@@ -60,7 +60,8 @@ describe('every main view', () => {
       `/briefs/${id}/report`,
       '/library?set=never-interns',
       '/sources',
-      '/sources/quillbank'
+      '/sources/quillbank',
+      '/terms'
     ]) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await visit(page, path);
@@ -74,6 +75,17 @@ describe('every main view', () => {
       expect([path, wider <= 4]).toEqual([path, true]);
     }
     await api('DELETE', `/sources/${hand.id}`);
+  });
+});
+
+describe('text', () => {
+  it('has a shipped font for emoji, which no machine need have', async () => {
+    const page = await open('/');
+    const faces = await page.evaluate(async () => {
+      const stack = getComputedStyle(document.body).fontFamily;
+      return (await document.fonts.load(`16px ${stack}`, '🚀')).map(({ family, status }) => [family, status]);
+    });
+    expect(faces).toContainEqual(['Noto Emoji', 'loaded']);
   });
 });
 

@@ -70,6 +70,7 @@
   .editor :global(.cm-scroller) {
     font:
       13.5px/19px 'IBM Plex Mono',
+      'Noto Emoji',
       monospace;
     overflow: auto;
   }
