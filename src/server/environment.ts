@@ -10,7 +10,7 @@ const environmentSchema = z
     DATABASE_URL: z.string().regex(/^postgres(ql)?:\/\//, 'must begin with postgres://'),
     HOST: z.string().default('127.0.0.1').refine(isLoopback, {
       error:
-        'must be a loopback address (127.0.0.1, ::1 or localhost): Eave asks nobody to sign in, so whoever reaches it can read and change everything. To let others in, put a reverse proxy with sign-in in front of it, as docs/run.md shows'
+        'must be a loopback address (127.0.0.1, ::1 or localhost): Eave has no sign-in, so anybody who reaches it can read and change everything. To let others in, put a reverse proxy with sign-in in front of it, as docs/run.md shows'
     }),
     PORT: z.coerce.number().int().min(0).max(65_535).default(4310),
     ORIGIN: z.url({ protocol: /^https?$/ }).optional(),

@@ -36,7 +36,7 @@ describe('a harvest', () => {
     );
     await ways.selectOption({ label: byCountry!.trim() });
     await harrow.getByText('split by country').waitFor();
-    await harrow.getByRole('cell', { name: 'any other, or not told' }).first().waitFor();
+    await harrow.getByRole('cell', { name: 'any other or not listed' }).first().waitFor();
     await expectAccessible(page);
 
     // More is allowed, and all of it comes.

@@ -77,7 +77,7 @@ export const factSchema = z.object({
     )
     .min(1)
     .max(100)
-    .refine((buckets) => unique(buckets.map(({ label }) => label)), 'every range needs a name of its own')
+    .refine((buckets) => unique(buckets.map(({ label }) => label)), 'every range needs a different name')
     .nullable()
     .optional()
     .describe('Named ranges of a number to choose from, as 10–49, where no bounds can be typed')
@@ -91,8 +91,8 @@ export const sheetSchema = z.object({
   boxes: z
     .array(boxSchema)
     .max(20)
-    .refine((boxes) => unique(boxes.map(({ id }) => id)), 'every box needs an id of its own')
-    .refine((boxes) => unique(boxes.map(({ label }) => label.toLowerCase())), 'every box needs a label of its own'),
+    .refine((boxes) => unique(boxes.map(({ id }) => id)), 'every box needs a different id')
+    .refine((boxes) => unique(boxes.map(({ label }) => label.toLowerCase())), 'every box needs a different label'),
   facts: z
     .array(factSchema)
     .max(scopes.length + maxOwn)

@@ -117,7 +117,7 @@ function cutByValues(search: Search, fact: Fact, needs: CutNeeds): Cut | null {
     // With nobody beside, the rest is asked all the same: what was not seen may be there.
     const rest: CutPart = {
       search: withFact(search, scope, { exclude: [...withoutThose, ...asked] }),
-      what: 'any other, or not told',
+      what: 'any other or not listed',
       expected: Math.max(0, count - expected),
       rest: true
     };
@@ -200,7 +200,7 @@ function cutByBuckets(search: Search, fact: Fact, scope: NumberFact, { seen, cou
     return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: { scope, expected: untold } };
   const rest: CutPart = {
     search: withFact(search, scope, { exclude: [...(before?.exclude ?? []), ...labels] }),
-    what: 'not told',
+    what: 'not listed',
     expected: untold,
     rest: true
   };

@@ -87,7 +87,7 @@ describe('cuts', () => {
     expect(cut!.parts.map(({ what, expected, rest }) => [what, Math.round(expected), rest])).toEqual([
       ['DK', 1200, false],
       ['SE or NO', 700, false],
-      ['any other, or not told', 100, true]
+      ['any other or not listed', 100, true]
     ]);
     expect(cut!.parts.at(-1)!.search.facts).toEqual([{ scope: 'country', exclude: ['DK', 'SE', 'NO'] }]);
   });
@@ -133,7 +133,7 @@ describe('cuts', () => {
     for (const { expected } of cut.parts) expect(expected).toBeLessThanOrEqual(400);
     const excluding = cutBy('any:manager', sized(`up to 9; ${usual.slice(5)}`, { exclude: true }))!;
     expect(excluding.lost).toBeNull();
-    expect(excluding.parts.at(-1)).toMatchObject({ what: 'not told', expected: 200, rest: true });
+    expect(excluding.parts.at(-1)).toMatchObject({ what: 'not listed', expected: 200, rest: true });
     // Whoever has none, or nothing, would be lost without a word.
     expect(cutBy('any:manager', sized('10–49; 250–999'))).toBeUndefined();
     const asked = cutBy('any:manager AND headcount:[10 TO 249]', sized(usual))!;

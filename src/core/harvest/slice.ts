@@ -15,7 +15,7 @@ export type CutBy =
 /** One part of a cut: a search, and how many rows it should have. */
 export interface CutPart {
   search: Search;
-  /** How it differs from what was cut, in words: `Denmark or Sweden`, `any other, or not told`. */
+  /** How it differs from what was cut, in words: `Denmark or Sweden`, `any other or not listed`. */
   what: string;
   expected: number;
   /** Whoever the other parts leave, those of whom the fact is not told among them. */

@@ -46,9 +46,9 @@ export const personSchema = z.object({
       z.string().regex(ownNamePattern, 'letters in small, digits and _'),
       z.union([text, z.number(), z.boolean()])
     )
-    .refine((fields) => Object.keys(fields).length <= maxOwn, `at most ${maxOwn} fields of its own`)
+    .refine((fields) => Object.keys(fields).length <= maxOwn, `at most ${maxOwn} own fields`)
     .optional()
-    .describe('Fields of its own: a text, a number, yes or no, or an ISO 8601 date as text'),
+    .describe('Own fields: a text, a number, yes or no, or an ISO 8601 date as text'),
   read: z
     .array(z.enum(['place', 'country', 'language']))
     .max(3)

@@ -96,7 +96,7 @@ function values(query: Query, inner: boolean): string {
 
 function term(one: Term): string {
   const range = rangeOf(one);
-  if (range === 'never') return 'whom nobody can be';
+  if (range === 'never') return 'in an impossible range';
   return range && isNumberFact(range.scope)
     ? numbers[range.scope](range)
     : `${range ? having(one.scope).replace(/has$/, 'is') : having(one.scope)} ${value(one)}`;

@@ -9,13 +9,13 @@ export const leftOutWords: Record<LeftOutReason, string> = {
   contacted: 'already contacted',
   customer: 'a customer',
   competitor: 'at a competitor',
-  'own firm': 'at our own firm',
-  'excluded firm': 'at a firm that the persona excludes',
-  consent: 'in a country that asks prior consent',
-  'shared mailbox': 'only a mailbox of the firm',
-  'no address': 'no mail address',
-  'already exported': 'taken along before',
-  'by hand': 'left out by hand'
+  'own firm': 'at your own firm',
+  'excluded firm': 'at a firm the persona excludes',
+  consent: 'in a country that requires prior consent',
+  'shared mailbox': 'shared mailbox only',
+  'no address': 'no address',
+  'already exported': 'already exported',
+  'by hand': 'excluded by hand'
 };
 
 /** Firms by what they are to the house: written one a line, subsidiaries too. */

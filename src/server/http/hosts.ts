@@ -36,7 +36,7 @@ export function refusedHost(hosts: readonly string[], target: string, names: Nam
   const read = /^(\[[0-9a-f:.]+\]|[^:@/\s\\?#]+)(?::(\d{1,5}))?$/i.exec(hosts[0]!);
   const host = read?.[1]!.toLowerCase();
   if (host !== undefined && (isLoopback(host) || names.hosts.includes(host))) return null;
-  return 'Eave answers as localhost only, so that a page elsewhere cannot reach in through a name of its own. Open it as localhost, or add this name to EAVE_HOSTS.';
+  return 'Eave answers only as localhost, so that other websites can’t reach it. Open it as localhost, or add this name to EAVE_HOSTS.';
 }
 
 /** Whether a change may come from a page of that `Origin` (RFC 6454): one of Eave's own, by the very name it was asked by. */

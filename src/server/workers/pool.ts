@@ -107,7 +107,7 @@ const nearness = 15;
 /** Milliseconds after which a thread beyond the usual number is stopped when nothing is asked of it. */
 const idleFor = 30_000;
 
-const gone = () => new Refusal(499, 'Cancelled', 'Whoever asked has gone, so this was not worked out to its end.');
+const gone = () => new Refusal(499, 'Cancelled', 'The page that asked for this was closed, so it was not finished.');
 /** Milliseconds that a thread has to come to a place where it can break off; then it is stopped and another started. */
 const grace = 300;
 

@@ -64,7 +64,7 @@ describe('what a service answers', () => {
     ['a wrong key', 401, {}, 'rejected the key'],
     ['a redirect', 302, '', 'doesn’t follow'],
     ['no such path', 404, '', 'Check the address'],
-    ['a fault of its own', 500, '', 'fault of its own']
+    ['a fault of the service', 500, '', 'The service failed']
   ])('is refused with a sentence: %s', async (_, status, body, sentence) => {
     await expect(askPage(await answering(status, body), first)).rejects.toThrow(sentence);
   });

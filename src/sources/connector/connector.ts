@@ -133,7 +133,7 @@ function refuseStatus({ status, headers }: HttpAnswer, path: string): void {
   if (status === 429 || (status === 503 && headers['retry-after'])) throw new Refused(waitOf(headers['retry-after']));
   if (status === 401 || status === 403)
     throw new ServiceFault('It rejected the key. Enter another one on its page under Sources.', false);
-  if (status >= 500 || status === 408) throw new ServiceFault(`It has a fault of its own (${status})`, true);
+  if (status >= 500 || status === 408) throw new ServiceFault(`The service failed (HTTP ${status})`, true);
   if (status >= 300 && status < 400)
     throw new ServiceFault(
       `It redirects to another address (${status}), which Eave doesn’t follow. Enter the new address.`,

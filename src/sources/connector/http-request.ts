@@ -79,7 +79,7 @@ function faultOf(error: unknown, { host }: URL): Error {
   if (error instanceof PrivateAddress) return new ServiceFault(error.message, false);
   const { code = '', name } = error as { code?: string; name?: string };
   if (name === 'AbortError') return error as Error;
-  if (code === 'ENOTFOUND') return new ServiceFault(`Nobody knows the address ${host}`, true);
+  if (code === 'ENOTFOUND') return new ServiceFault(`There is no address ${host}`, true);
   if (code === 'ECONNREFUSED') return new ServiceFault(`Nothing answers at ${host}`, true);
   if (/CERT|SSL|TLS/.test(code))
     return new ServiceFault(

@@ -211,7 +211,7 @@ describe('a harvest', () => {
     if (whole.state === 'cut') await changeSlice(id, harvest, whole.id, { do: 'join' });
     const cuts = await cutsAt(id, harvest, whole.id);
     const byCountry = cuts.find(({ by }) => by.kind === 'values' && by.scope === 'country')!;
-    expect(byCountry.parts.at(-1)).toMatchObject({ what: 'any other, or not told', rest: true });
+    expect(byCountry.parts.at(-1)).toMatchObject({ what: 'any other or not listed', rest: true });
     received = await changeSlice(id, harvest, whole.id, { do: 'cut', by: byCountry.by });
     const parts = received.sources[0]!.slices.filter(({ parent }) => parent === whole.id);
     expect(parts.length).toBe(byCountry.parts.length);

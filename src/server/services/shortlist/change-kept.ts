@@ -148,8 +148,8 @@ async function changeLight(
   const what =
     leaveOut !== undefined
       ? leaveOut === null
-        ? 'taken in again'
-        : 'left out by hand'
+        ? 'included again'
+        : 'excluded by hand'
       : addTags || removeTags
         ? 'tagged'
         : 'changed';

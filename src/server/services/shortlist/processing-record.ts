@@ -34,39 +34,39 @@ export async function processingRecord(briefId: string, id: string): Promise<str
     `Made by Eave on ${day(new Date())}`,
     '',
     `Brief: ${brief.name}`,
-    `Shortlist: ${list.name}, ${list.people.toLocaleString('en')} people, begun ${day(list.createdAt)}`,
-    `For what: ${list.purpose || 'not written down yet: write the purpose in the settings of the list'}`,
+    `Shortlist: ${list.name}, ${list.people.toLocaleString('en')} people, created ${day(list.createdAt)}`,
+    `Purpose: ${list.purpose || 'none yet; add one in the list’s settings'}`,
     '',
-    'What is kept of each person',
-    '  name, job titles and firms, place and country, ways to reach them at work, facts of the firm, and what the researcher wrote of them',
+    'What is stored about each person',
+    '  name, job titles and firms, place and country, ways to reach them at work, facts of the firm, and the researcher’s notes',
     '',
-    'Where they are from',
+    'Where the data comes from',
     ...sources.map(
       ({ name, kind, records, first, last }) =>
         `  ${name} (${kind}): ${records.toLocaleString('en')} records, seen ${day(first)} to ${day(last)}`
     ),
     '',
-    'Why they were kept',
+    'Why they were added',
     ...why.map(
       ({ kept_from, kept_why, people, first }) =>
         `  ${people.toLocaleString('en')} from ${kept_from}, ${day(first)} on${kept_why && `: ${kept_why}`}`
     ),
     '',
-    'Who is left out, and why',
+    'Who is excluded, and why',
     ...(left.length
       ? left.map(({ value, people }) => `  ${people.toLocaleString('en')}: ${leftOutWords[value as LeftOutReason]}`)
       : ['  nobody']),
-    `  ${objections.people.toLocaleString('en')} people objected, over all lists: they were erased, and only a keyed hash of each is kept`,
+    `  ${objections.people.toLocaleString('en')} people objected (all lists); they were erased, and only a keyed hash of each remains`,
     '',
-    'To whom they were given',
+    'Exports',
     ...(list.exports.length
       ? list.exports.map(
           ({ at, form, people, what }) =>
             `  ${day(at)}: ${people.toLocaleString('en')} people as ${form}${what && ` (${what})`}`
         )
-      : ['  nobody was taken along yet']),
+      : ['  none yet']),
     '',
-    'How long',
+    'Retention',
     '  until the list or the brief is deleted, or the person objects'
   ];
   return `${lines.join('\n')}\n`;

@@ -146,7 +146,7 @@ describe('a trial at a service', () => {
     expect(trial.state).toBe('done');
     const events = trial.events.map(({ what }) => what);
     expect(events).toContainEqual(expect.stringMatching(/too many requests, wait 1 s; asked again/));
-    expect(events).toContainEqual(expect.stringMatching(/fault of its own \(500\); asked again/));
+    expect(events).toContainEqual(expect.stringMatching(/The service failed \(HTTP 500\); asked again/));
     expect(events).toContainEqual(expect.stringMatching(/no answer in time; asked again/));
     expect(trial.requests).toBe(trial.progress.pages + 3);
   }, 60_000);

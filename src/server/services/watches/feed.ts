@@ -57,7 +57,7 @@ export async function feedOf(secret: string, form: FeedForm, address: string): P
   const written = form === 'atom' ? asMarkup : (text: string) => text;
   for (const one of news) {
     const changes = one.changes.map(
-      ({ field, before, now }) => `${field}: ${before ?? 'not told'} → ${now ?? 'not told'}`
+      ({ field, before, now }) => `${field}: ${before ?? 'not listed'} → ${now ?? 'not listed'}`
     );
     feed.addItem({
       id: `urn:eave:news:${watch.id}:${one.id}`,

@@ -155,6 +155,6 @@ describe('a place run by hand that is watched', () => {
           { sourceId: 'marlow-register', version: number }
         ]
       })
-    ).rejects.toThrow('of its own');
+    ).rejects.toThrow('separate watch');
   }, 60_000);
 });

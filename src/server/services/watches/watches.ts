@@ -59,8 +59,8 @@ async function placesOf(briefId: string, wanted: Wanted) {
     if (places.length > 1 && places.some(({ source }) => source.kind === 'by-hand'))
       throw new Refusal(
         422,
-        'By hand and by itself',
-        'A place run by hand is looked at when you have time, other sources by themselves: watch it by a watch of its own.'
+        'Manual source',
+        'You run a manual source yourself, so it can’t share a watch with other sources. Create a separate watch for it.'
       );
     return places;
   }

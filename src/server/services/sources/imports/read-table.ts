@@ -194,7 +194,7 @@ async function* csvRows(path: string, reading: Reading, checkWidth: boolean): As
     const known: Partial<Record<string, string>> = {
       CSV_QUOTE_NOT_CLOSED: 'A quote opens here and never closes.',
       INVALID_OPENING_QUOTE:
-        'A quote stands in the middle of a cell. Put the whole cell in quotes and double the quote inside it.',
+        'There is a quote in the middle of a cell. Put the whole cell in quotes and double the quote inside it.',
       CSV_INVALID_CLOSING_QUOTE:
         'Something stands between a closing quote and the next separator. Double the quotes inside the cell.',
       CSV_MAX_RECORD_SIZE: 'This row is longer than 1 MiB; a quote may be open.'
