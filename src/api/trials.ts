@@ -19,7 +19,7 @@ import {
   versionSets
 } from './shapes';
 
-/** A range of whole people that a displayed count may stand for. */
+/** A range of whole people that a displayed count may represent. */
 const countInterval = z
   .object({ low: count, high: count })
   .refine(({ low, high }) => low <= high, 'The lower end comes first.');

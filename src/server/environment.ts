@@ -81,9 +81,9 @@ const environmentSchema = z
     log: set.EAVE_LOG,
     logLevel: set.EAVE_LOG_LEVEL,
     slowQuery: set.EAVE_SLOW_QUERY_MS,
-    /** Whether every answer is held to its schema: in development and in tests. */
+    /** Whether every answer is checked against its schema: in development and in tests. */
     checkAnswers: (set.EAVE_CHECK_ANSWERS ?? (set.NODE_ENV === 'development' ? 'yes' : 'no')) === 'yes',
-    /** Seconds that a stop waits for what is under way. */
+    /** Seconds that a stop waits for what is in progress. */
     stopWithin: set.EAVE_STOP_WITHIN,
     /** Days that things are kept; 0 for as long as nobody deletes them. */
     keep: {

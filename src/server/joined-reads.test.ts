@@ -12,7 +12,7 @@ function reads() {
 const settled = () => new Promise((done) => setTimeout(done, 0));
 
 describe('joined reads', () => {
-  it('of one thing that are wished while one is under way are the one after it', async () => {
+  it('of one thing that are wanted while one is in progress are the one after it', async () => {
     const { begun, joined } = reads();
     const first = joined.of('a');
     const meanwhile = [joined.of('a'), joined.of('a'), joined.of('a')];
@@ -21,7 +21,7 @@ describe('joined reads', () => {
     expect(await first).toBe('old');
     await settled();
     expect(begun).toHaveLength(2);
-    // Wished while the second is under way: it may be older again.
+    // Wished while the second is in progress: it may be older again.
     const later = joined.of('a');
     begun[1]!.end('new');
     expect(await Promise.all(meanwhile)).toEqual(['new', 'new', 'new']);

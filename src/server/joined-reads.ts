@@ -1,6 +1,6 @@
 /**
- * Reads of one thing that are wished at once are one read. One under way may be older than who wishes it next, so those
- * who come meanwhile share the one after it: whoever wishes gets what was so at that moment, or later.
+ * Reads of one thing that are wanted at once are one read. One in progress may be older than who wants it next, so those
+ * who come meanwhile share the one after it: anybody who wants gets what was so at that moment, or later.
  */
 export class JoinedReads<T> {
   readonly #underWay = new Map<string, Promise<T>>();

@@ -20,7 +20,7 @@ describe('joined writes', () => {
   beforeEach(() => void vi.useFakeTimers());
   afterEach(() => void vi.useRealTimers());
 
-  it('that are wished while one is under way are one together after it, and each is told what became of its own', async () => {
+  it('that are wanted while one is in progress are one together after it, and each is told what became of its own', async () => {
     const { begun, joined } = writes();
     const all = ['a', 'b', 'c'].map((item) => joined.of('x', item));
     expect(begun.map(({ items }) => items)).toEqual([['a']]);
@@ -51,7 +51,7 @@ describe('joined writes', () => {
     expect(begun.map(({ items }) => items)).toEqual([['a:1'], ['b:1', 'c:1'], ['b:2', 'd:1'], ['b:3']]);
   });
 
-  it('that fail together are written each by itself: one’s fault is no other’s', async () => {
+  it('that fail together are written each on its own: one’s fault is no other’s', async () => {
     const { begun, joined } = writes();
     const [first, ...others] = ['a', 'b', 'c'].map((item) => joined.of('x', item));
     const received = Promise.allSettled(others);
@@ -67,7 +67,7 @@ describe('joined writes', () => {
     expect(await received).toMatchObject([{ reason: new Error('of b') }, { value: 'x c' }]);
   });
 
-  it('wait no longer than some time for one that is held up', async () => {
+  it('wait at most some time for one that is held up', async () => {
     const { begun, joined } = writes();
     const held = joined.of('x', 'a');
     const next = joined.of('x', 'b');

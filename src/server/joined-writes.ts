@@ -4,12 +4,12 @@ interface Wish<Item, Done> {
   reject: (error: unknown) => void;
 }
 
-/** Milliseconds after which those who wait no longer do so for what is under way: something may hold that up alone. */
+/** Milliseconds after which those who wait no longer do so for what is in progress: something may hold that up alone. */
 const patience = 100;
 
 /**
- * Writes to one thing that are wished while one is under way are one write together, after it. Where that fails, each is
- * written by itself, so that nobody is refused for what another wished.
+ * Writes to one thing that are wanted while one is in progress are one write together, after it. Where that fails, each is
+ * written on its own, so that nobody is refused for what another wanted.
  */
 export class JoinedWrites<Item, Done> {
   /** Of what is being written to, who waits. */

@@ -1,7 +1,7 @@
 import { closeDatabase, database } from './database/connection';
 import { migrate, startFault } from './database/migrate';
 
-/** Makes or upgrades the tables and ends, for whoever wants that done before new servers take the place of old ones. */
+/** Makes or upgrades the tables and ends, for anybody who wants that done before new servers take the place of old ones. */
 try {
   await migrate(database());
   console.log('The database is up to date.');

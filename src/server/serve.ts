@@ -77,7 +77,7 @@ async function serve(): Promise<void> {
     log().info({ reason }, 'stopping');
     // Pages that listen would keep their connections for ever.
     process.emit('eave:stopping' as never);
-    // What is under way ends first; then the application closes its queue and its database.
+    // What is in progress ends first; then the application closes its queue and its database.
     const late = setTimeout(() => server.closeAllConnections(), settings.stopWithin * 1000);
     server.close(() => {
       clearTimeout(late);

@@ -17,7 +17,7 @@ export interface Counted {
 const maxCached = 300;
 const answerCache = new WeakMap<IndexedSource, LRUCache<string, Counted>>();
 
-/** What was counted of a query that is at hand: a ledger and its narrowing, and every proposal, ask for the same one. */
+/** What was counted of a query that is available: a ledger and its narrowing, and every proposal, ask for the same one. */
 const atHand = new WeakMap<IndexedSource, WeakMap<Query, Counted>>();
 
 /**

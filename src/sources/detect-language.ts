@@ -8,7 +8,7 @@ const textOf = ({ about, jobs = [] }: Person): string =>
   [about, ...jobs.map(({ text }) => text)].filter(Boolean).join('\n');
 
 /**
- * The same person with the language of their profile read out of what it says, and marked as read, where it is not told. What
+ * The same person with the language of their profile read out of what it says, and marked as read, where it is not listed. What
  * is too short or could be several is left open. By the n-grams of ELD (Efficient Language Detector), loaded when first needed.
  */
 export async function withLanguageRead(person: Person): Promise<Person> {

@@ -21,7 +21,7 @@ export class IndexedSource implements Source {
     this.index = index;
   }
 
-  /** Where a person stands in its order; undefined for one it does not have. */
+  /** Where a person is in its order; undefined for one it does not have. */
   rowOf(id: string): number | undefined {
     this.rows ??= new Map(this.index.ids.map((id, row) => [id, row]));
     return this.rows.get(id);
@@ -31,7 +31,7 @@ export class IndexedSource implements Source {
     return this.people.at(row)!;
   }
 
-  /** A true count as the source would tell it of a query, and what that may stand for. */
+  /** A true count as the source would tell it of a query, and what that may represent. */
   told(count: number, query: Query): Interval {
     const { counting } = this.sheet;
     return countInterval(shownCount(count, counting, luck(keyOf(query))), counting);
@@ -49,7 +49,7 @@ export class IndexedSource implements Source {
     return { said, people, last: (page + 1) * size >= rows.length };
   }
 
-  /** The count it says of a search, and all whom the search finds, shown or not. Shared: not to be changed. */
+  /** The count it says of a search, and all the search finds, shown or not. Shared: not to be changed. */
   count(search: Search): { said: number; found: Bitmap } {
     const query = readSearch(search, this.sheet);
     if (!query && !this.sheet.listsAll) return { said: 0, found: emptyBitmap(this.index.size) };

@@ -38,7 +38,7 @@ describe('reading the likely ones first, on the demo world', () => {
       judged.push(i);
       done.add(i);
     };
-    // The first twenty through the depth; then down the order, which is learnt anew after every ten, one of them at random.
+    // The first twenty through the depth; then down the order, which is learnt again after every ten, one of them at random.
     for (let k = 0; k < 20; k++) judge(Math.floor((k * people.length) / 20));
     let luck = 7;
     while (judged.filter((i) => fits[i]).length < wanted) {

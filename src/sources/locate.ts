@@ -8,7 +8,7 @@ import type { IndexedSource } from './indexed-source';
 /** Records looked at for one person, at most. */
 const maxLookedAt = 300;
 
-/** Where a person known from elsewhere stands in a source: the rows of all records that are theirs, best first. */
+/** Where a person known from elsewhere is in a source: the rows of all records that are theirs, best first. */
 export function locate(person: Person, source: IndexedSource): number[] {
   // Initials and small words are written here and left out there.
   const { stopWords } = matchingOf(source.sheet.matching);

@@ -153,7 +153,7 @@ export const inProportion = ({ low, middle, high }: Estimate, people: number, of
   high: (high * people) / of
 });
 
-/** People whom a source keeps back because it lacks a fact that it was asked, though nothing contradicts them. */
+/** People a source keeps back because it doesn’t have a fact that it was asked, though nothing contradicts them. */
 export interface KeptBack {
   people: number;
   /** Of all who could meet the string there. */

@@ -6,7 +6,7 @@ import type { Interval } from '$core/measure';
 export interface SearchResult {
   /** The count as the source shows it. */
   said: number;
-  /** What the count may stand for, where a person read it off; otherwise the sheet says. */
+  /** What the count may represent, where a person read it off; otherwise the sheet says. */
   interval?: Interval;
   /** The people it shows, best first, no further than its cap. */
   people: Person[];

@@ -13,11 +13,11 @@ export interface Outcome {
   /** Per search, what it brought. */
   answers: SearchAnswer[];
   found: Found;
-  /** The people that can be seen, best first, nobody twice; those whom the left-over part contradicts are gone. */
+  /** The people that can be seen, best first, nobody twice; those the left-over part contradicts are gone. */
   people: Person[];
-  /** Ids of those among them who do not meet the left-over part for certain: something is not told of them. */
+  /** Ids of those among them who do not meet the left-over part for certain: something is not listed of them. */
   open: Set<string>;
-  /** Seen people whom the left-over part contradicts. */
+  /** Seen people the left-over part contradicts. */
   filtered: number;
 }
 
@@ -32,8 +32,8 @@ export function tryString(query: Query, source: Source): Outcome {
 }
 
 /**
- * Joins what the searches of a rendering answered: best first, nobody twice, without those whom what the source could not
- * be asked contradicts. Whoever is counted belongs to the first search that brought them.
+ * Joins what the searches of a rendering answered: best first, nobody twice, without those what the source could not
+ * be asked contradicts. Anybody who is counted belongs to the first search that brought them.
  */
 export function gather(rendering: Rendering, answers: readonly SearchResult[], sheet: Sheet): Outcome {
   const truth = rendering.leftover && truthReader(rendering.leftover, listedBy(sheet), matchingOf(sheet.matching));

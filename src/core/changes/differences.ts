@@ -7,7 +7,7 @@ export interface Known {
   facts: Facts;
 }
 
-/** One field that is told otherwise than before; null where it is, or was, not told. */
+/** One field that is told otherwise than before; null where it is, or was, not listed. */
 export interface FieldChange {
   field: WatchedField;
   before: string | null;
@@ -27,7 +27,7 @@ const fieldsChanged = (before: Facts, now: Facts): FieldChange[] =>
 
 /**
  * What has changed between whom a watch knows and whom it finds now, in the order in which they were found, those who
- * left behind. A field that is no longer told changes nothing by itself: a source that is silent has not said no.
+ * left behind. A field that is no longer told changes nothing on its own: a source that is silent has not said no.
  */
 export function differences(known: ReadonlyMap<string, Known>, now: ReadonlyMap<string, Facts>): Difference[] {
   const found: Difference[] = [];

@@ -70,7 +70,7 @@ export interface ComeAndGone {
 }
 
 /**
- * Whether a string reaches fewer or more people with time, looked at after every run: while nothing drifts, whoever comes and whoever
+ * Whether a string reaches fewer or more people with time, looked at after every run: while nothing drifts, anybody who comes and anybody who
  * leaves balance, each as likely as the other. Wald's sequential probability ratio test (Annals of Mathematical Statistics 16 (1945)
  * 117–186), of that half against a third who come (`fewer`) and against two thirds (`more`).
  */

@@ -33,7 +33,7 @@ export interface Before {
   leaders?: number | null;
 }
 
-/** Each is read as a scope of its kind and of its length, so that whatever is said of the rule stands at the right place. */
+/** Each is read as a scope of its kind and of its length, so that whatever is said of the rule is at the right place. */
 const readAs: Record<Exclude<Asked, 'was'>, string> = { changed: '  group:', grown: 'moved:', leaders: '  moved:' };
 
 /**
@@ -44,7 +44,7 @@ const readAs: Record<Exclude<Asked, 'was'>, string> = { changed: '  group:', gro
 export function readTrigger(text: string): { trigger: Trigger | null; problems: string[] } {
   let plain = text;
   const wrong: string[] = [];
-  /** Where a scope stands in the plain text, and what its part is asked of. */
+  /** Where a scope is in the plain text, and what its part is asked of. */
   const starts = new Map<number, Asked>();
   for (const { kind, from, to } of lex(text).lexemes) {
     if (kind !== 'scope' && kind !== 'word' && kind !== 'gap') continue;
@@ -108,7 +108,7 @@ function endOfPart(lexemes: ReturnType<typeof lex>['lexemes'], start: number): n
 }
 
 /**
- * Whether a rule holds of somebody now and before, by Kleene's three values: what is not told, or was not, leaves it unknown,
+ * Whether a rule holds of somebody now and before, by Kleene's three values: what is not listed, or was not, leaves it unknown,
  * and nobody is news for that.
  */
 export function triggerReader({ query, asked }: Trigger, matching: Matching = exactMatching): (of: Before) => Truth {

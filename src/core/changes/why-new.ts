@@ -23,7 +23,7 @@ export function whyNew(before: Facts | null, now: Facts): string {
 
 /**
  * Why somebody is not found any more, by what their source tells of them now (`null`: it has them no more; nothing: it cannot be
- * asked). Whoever is told as before is found no more for what the string or the source does.
+ * asked). Anybody who is told as before is found no more for what the string or the source does.
  */
 export function whyLeft(before: Facts, now: Facts | null | undefined): string {
   if (now === undefined) return 'not found any more';

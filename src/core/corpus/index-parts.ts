@@ -2,7 +2,7 @@ import type { NumberFact, OwnScope } from '../language/scopes';
 import type { Person } from '../people/person';
 import type { Bitmap } from './bitmap';
 
-/** People in order, each made or at hand when asked for. An array is one. */
+/** People in order, each made or available when asked for. An array is one. */
 export interface PeopleList {
   readonly length: number;
   at(row: number): Person | undefined;
@@ -16,7 +16,7 @@ export interface IndexParts {
   ids: readonly string[];
   /** Word of each number; nothing has the number 0. */
   words: readonly string[];
-  /** The fields of their own that people have: numbered behind `fields`, in this order. */
+  /** The own fields that people have: numbered behind `fields`, in this order. */
   own: readonly OwnScope[];
   /** Each person's number for a fact, or for an own field that holds numbers or dates; NaN where it is not known. */
   numbers: Record<NumberFact, Float64Array> & Partial<Record<OwnScope, Float64Array>>;

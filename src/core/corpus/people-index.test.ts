@@ -40,7 +40,7 @@ describe('PeopleIndex', () => {
     );
   });
 
-  it('holds a value once, whoever has it, and finds all of them', () => {
+  it('holds a value once, however many people have it, and finds all of them', () => {
     const titles = ['Head of Quality', 'Quality Head', 'Head of Sales and of Quality'];
     const crowd = Array.from({ length: 900 }, (_, i): Person => {
       const title = titles[i % 3]!;

@@ -335,7 +335,7 @@ export class PeopleIndex {
     return commonRows.subarray(at * width, (at + 1) * width);
   }
 
-  /** Values that may hold a phrase: those of its rarest place, less those that lack what must stand at another. */
+  /** Values that may hold a phrase: those with its rarest word, without those that can't have the others in place. */
   private candidates(holding: readonly Uint32Array[][], from: number, to: number): Uint32Array[] {
     const weights = holding.map((lists) => lists.reduce((sum, { length }) => sum + length, 0));
     const weight = Math.min(...weights);

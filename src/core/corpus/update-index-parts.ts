@@ -18,7 +18,7 @@ export interface PeopleChanged {
 }
 
 /**
- * The parts of an index after some of its people have changed, come or gone: what one made anew over all of them would find,
+ * The parts of an index after some of its people have changed, come or gone: what one rebuilt over all of them would find,
  * without making anybody again who is as they were. Linear in the size of the index, in a few passes over its arrays.
  */
 export function updateIndexParts(base: IndexParts, { from, remade, aged = {} }: PeopleChanged): IndexParts {

@@ -16,7 +16,7 @@ export interface Values {
 
 /**
  * The parts of an index that tell of values: numbered field by field, found by word, and each with its holders. `own` is how
- * many fields of their own the people have.
+ * many own fields the people have.
  */
 export function valueParts({ stream: met, begins: metAt, fieldOf, had, rowStarts }: Values, words: number, own = 0) {
   const size = fieldOf.length;

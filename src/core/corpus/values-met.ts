@@ -7,9 +7,9 @@ import type { Field } from '../people/fields';
 import { fields } from '../people/fields';
 import type { Vocabulary } from './vocabulary';
 
-/** Texts up to so many letters are told apart, so that each is held once; longer ones hardly ever come again. */
+/** Texts up to so many letters are distinguished, so that each is held once; longer ones hardly ever come again. */
 const longestToldApart = 48;
-/** So many texts are told apart at most in each field. */
+/** So many texts are distinguished at most in each field. */
 const maxToldApart = 500_000;
 
 /** The values met so far, numbered as they come, and who has them. */
@@ -69,7 +69,7 @@ export class ValuesMet {
     this.had.push(value);
   }
 
-  /** The fields of their own met so far, in the order of their numbers. */
+  /** The own fields met so far, in the order of their numbers. */
   readonly own: OwnScope[] = [];
 
   private begin(scope: OwnScope) {

@@ -41,7 +41,7 @@ export class Vocabulary {
     this.starts.push(0);
   }
 
-  /** The vocabulary whose words have the numbers they stand at. */
+  /** The vocabulary whose words have the numbers they are at. */
   static of(words: readonly string[]): Vocabulary {
     const vocabulary = new Vocabulary();
     while (vocabulary.table.length < words.length * 2) vocabulary.table = new Uint32Array(vocabulary.table.length * 2);

@@ -30,7 +30,7 @@ export function writeBox(query: Query, box: Box): string | null {
   return text && box.opening ? `${box.opening} ${text}` : text;
 }
 
-/** Without groups of a single part, which would hide what stands in them. */
+/** Without groups of a single part, which would hide what is in them. */
 const withoutHusks = (query: Query): Query =>
   isTerm(query)
     ? query

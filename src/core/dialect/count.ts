@@ -28,7 +28,7 @@ function roundTo(count: number, figures: number): number {
   return Math.round(count / unit) * unit;
 }
 
-/** The true counts that a shown count may stand for, in whole people. */
+/** The true counts that a shown count may represent, in whole people. */
 export function countInterval(shown: number, counting: Counting): { low: number; high: number } {
   if (counting.kind === 'exact') return { low: shown, high: shown };
   if (counting.kind === 'guess')

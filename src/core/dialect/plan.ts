@@ -146,7 +146,7 @@ const wordsThatFit = (box: Box, { limits }: Sheet): number =>
 const charactersThatFit = (box: Box, { limits }: Sheet): number =>
   (limits.characters ?? Infinity) - (box.opening ? box.opening.length + 1 : 0);
 
-/** The beginning of a phrase that goes beyond the limits: whoever says it all says that too. Null where all of it fits. */
+/** The beginning of a phrase that goes beyond the limits: anybody who says it all says that too. Null where all of it fits. */
 function phraseThatFits(text: string, keys: readonly string[], box: Box, sheet: Sheet): string | null {
   const maxWords = wordsThatFit(box, sheet);
   const maxCharacters = charactersThatFit(box, sheet) - 2;
@@ -231,7 +231,7 @@ const isBoxesOnly = ({ drafts: [draft, ...more] }: Plan): boolean =>
 
 /**
  * Fewer searches that bring at least whom an OR brings, for a box that takes words only: words of which each alternative
- * holds one, the one that stands in most alternatives first. What comes too much is checked away.
+ * holds one, the one that is in most alternatives first. What comes too much is checked away.
  */
 export function coverOf(query: Or, sheet: Sheet): Plan | null {
   const [box] = sheet.boxes;
@@ -289,7 +289,7 @@ export function cross(left: Plan, right: Plan, sheet: Sheet): Plan | null {
   return { drafts: merge(drafts, sheet), exact };
 }
 
-/** The same plan with a search of its own for each alternative in a box. */
+/** The same plan with its own search for each alternative in a box. */
 export function apart(plan: Plan): Plan {
   const drafts = plan.drafts.flatMap((draft) => {
     const [id, query] = Object.entries(draft.boxes).find(([, query]) => query.kind === 'or') ?? [];

@@ -202,8 +202,8 @@ describe('renderings', () => {
   });
 });
 
-describe('the law with what is not told', () => {
-  it('removes those whom the left-over part contradicts and nobody else; nobody who may be wanted is lost', () => {
+describe('the law with what is not listed', () => {
+  it('removes those the left-over part contradicts and nobody else; nobody who may be wanted is lost', () => {
     let [asked, open] = [0, 0];
     fc.assert(
       fc.property(generatedSheets, queries(3, fewScopes), people(25), (sheet, query, list) => {
@@ -228,7 +228,7 @@ describe('the law with what is not told', () => {
         expect(outcome.found.certain).toBe(outcome.people.length - outcome.open.size);
         const kept = new Set(outcome.people.map(({ id }) => id));
         for (const person of list) if (matcher(query, matching)(person)) expect(kept.has(person.id)).toBe(true);
-        // Whoever is certain by all that is told is brought, and is certain here too.
+        // Anybody who is certain by all that is told is brought, and is certain here too.
         const whole = truthReader(query, received, matching);
         for (const person of list)
           if (whole(person) === 'met') expect(kept.has(person.id) && !outcome.open.has(person.id)).toBe(true);

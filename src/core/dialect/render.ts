@@ -32,7 +32,7 @@ interface Asked {
 /**
  * Translates a query for the source that the sheet describes. The union of the searches, each read by the source's
  * rules, then filtered by the left-over part, is what the query means under the source's matching; never less. With what
- * is not told as unknown (`truthOf`), the filter removes those whom the left-over part contradicts.
+ * is not listed as unknown (`truthOf`), the filter removes those the left-over part contradicts.
  */
 export function render(query: Query, sheet: Sheet): Rendering {
   const scoped = sheet.boxes.find((box) => box.scoped);
@@ -74,7 +74,7 @@ function conjunctsOf(query: Query): readonly Query[] {
 
 /**
  * A place that takes the notation whole is asked what it can answer by what it tells; what it may not know of a person
- * (a fact, a text it does not have) Eave checks, since being asked it would drop whoever lacks it. One that cannot show
+ * (a fact, a text it does not have) Eave checks, since being asked it would drop anybody who doesn’t have it. One that cannot show
  * everybody is asked all of it where nothing else is left to ask.
  */
 function renderScoped(query: Query, box: Box, sheet: Sheet): Rendering {
@@ -131,7 +131,7 @@ function mostThatFit(list: readonly Asked[], sheet: Sheet): Asked[] {
 }
 
 /**
- * Where everything is shown, whatever is asked brings all whom the string finds: the part that takes the fewest searches
+ * Where everything is shown, whatever is asked brings all the string finds: the part that takes the fewest searches
  * is asked, with the others that make no more of them, and the rest is checked on who comes.
  */
 function* fewestFirst(wanted: readonly Asked[], sheet: Sheet): Generator<Asked[]> {
@@ -167,7 +167,7 @@ function searchesFor(asked: readonly Asked[], sheet: Sheet): number | null {
 const inOrder = (asked: readonly Asked[]) => [...asked].sort((a, b) => a.plan.drafts.length - b.plan.drafts.length);
 
 /**
- * Asks what is wanted, and as many exclusions as fit without more than twice the searches: people whom an exclusion left
+ * Asks what is wanted, and as many exclusions as fit without more than twice the searches: people an exclusion left
  * over would have kept away are taken out of what comes back. Null when what is wanted does not fit.
  */
 function attemptAll(
@@ -357,7 +357,7 @@ const sizeOf = (query: Query): number =>
       ? sizeOf(query.part)
       : query.parts.reduce((sum, part) => sum + sizeOf(part), 0);
 
-/** Negation normal form: NOT stands on terms only. */
+/** Negation normal form: NOT is on terms only. */
 function pushNots(query: Query, negated: boolean): Query {
   switch (query.kind) {
     case 'not':

@@ -81,7 +81,7 @@ describe('a text copied from a source', () => {
     ['--- ((( ', lanternfield, null]
   ] as const)('%s is read by the rules of its source', (text, sheet, query) => expect(readAs(text, sheet)).toBe(query));
 
-  it('tells what is read otherwise than it looks', () => {
+  it('says what is read otherwise than it looks', () => {
     const codes = (text: string, sheet: Sheet) => read(text, sheet).problems.map(({ code }) => code);
     expect(codes('QA NOT intern', lanternfield)).toEqual(['read-otherwise']);
     expect(codes('"quality manager" OR (QA)', marlowRegister)).toEqual([

@@ -163,7 +163,7 @@ export function read(text: string, sheet: Sheet): { query: Query | null; problem
     return search;
   }
 
-  /** What stands in a box and is not read as the person who wrote it may think. */
+  /** What is in a box and is not read as the person who wrote it may think. */
   function checkBox(said: string, from: number, box: Box): void {
     if (box.scoped) return;
     const quotes = [...said.matchAll(/"/g)];

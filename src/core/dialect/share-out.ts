@@ -9,14 +9,14 @@ import { checkpoint } from '../language/checkpoint';
 
 /** Groups that are cut at the most; beyond these the largest are. */
 const maxGroups = 5;
-/** Ways of cutting that are written out and held against the limits: of a long draft fewer, since each is written whole. */
+/** Ways of cutting that are written out and compared with the limits: of a long draft fewer, since each is written whole. */
 const triesFor = (alternatives: number): number =>
   Math.max(4, Math.min(60, Math.floor(6000 / Math.max(1, alternatives))));
 
 /** Alternatives of a draft that can be dealt out to several searches, with what each takes of the limits. */
 interface Group {
   place: string;
-  /** The box they stand in; null for the values of a fact. */
+  /** The box they are in; null for the values of a fact. */
   box: string | null;
   members: { value: unknown; use: Use; weight: number }[];
   /** Values that one search takes at the most. */

@@ -146,7 +146,7 @@ const listedSets = new WeakMap<readonly Scope[], ListedScopes>();
 
 export type Box = Sheet['boxes'][number];
 export type Fact = Sheet['facts'][number];
-/** A limit that a written search is held against. */
+/** A limit that a written search is compared with. */
 export const limitKinds = ['characters', 'words', 'operators', 'nesting'] as const;
 export type LimitKind = (typeof limitKinds)[number];
 

@@ -65,7 +65,7 @@ describe('headings', () => {
     expect(guessColumns(['First name'])).toEqual(['firstName']);
   });
 
-  it('give way to what stands in the column where that is beyond doubt, and are not needed', () => {
+  it('give way to what is in the column where that is beyond doubt, and are not needed', () => {
     const cells = [
       ['marta@brisa.example', 'iker@costa.example', ''],
       ['Espagne', 'ES', 'Portugal'],

@@ -34,7 +34,7 @@ const fieldOf = (heading: string) => {
 function byName(heading: string): ColumnField | null {
   const whole = fieldOf(heading);
   if (whole) return whole;
-  // What stands in brackets or before a colon says more of the whole than of the column.
+  // What is in brackets or before a colon says more of the whole than of the column.
   const inner = heading.replaceAll(/\([^()]{0,200}\)|\[[^[\]]{0,200}\]/g, ' ').replace(/^.*[:/|]/, ' ');
   return fieldOf(inner);
 }
@@ -60,7 +60,7 @@ function byCells(cells: readonly string[]): ColumnField | null {
 const beyondDoubt: ReadonlySet<ColumnField> = new Set(['mail', 'url']);
 
 /**
- * The likely field of each column by its heading, in any language of the lexicon, and by what stands in it: `cells` are some
+ * The likely field of each column by its heading, in any language of the lexicon, and by what is in it: `cells` are some
  * of each column's. No field twice, except page addresses: the one whose heading says so goes first.
  */
 export function guessColumns(names: readonly string[], cells: readonly (readonly string[])[] = []): ColumnField[] {

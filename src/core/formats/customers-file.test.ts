@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { customersOf, readCustomerTable } from './customers-file';
 
 describe('a file of customers', () => {
-  it('is read with its columns guessed, and a firm stands in for a name', () => {
+  it('is read with its columns guessed, and a firm replaces a missing name', () => {
     const table = readCustomerTable(
       '\ufeffCompany;Employees;Country;Job title\nPolderkoel B.V.;240;NL;Head of Quality\nDrumlin Ltd;50-249;Ireland;Owner\n'
     );

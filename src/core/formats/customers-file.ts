@@ -36,7 +36,7 @@ export function readCustomerTable(text: string): CustomerTable {
   };
 }
 
-/** The customers of a table with its columns settled, and what is wrong with rows and cells that cannot be read. A firm stands in for a name. */
+/** The customers of a table with its columns settled, and what is wrong with rows and cells that cannot be read. A firm replaces a missing name. */
 export function customersOf({ columns, rows }: CustomerTable): {
   people: Person[];
   faults: { line: number; error: string }[];

@@ -22,7 +22,7 @@ const sets: NamedSet[] = [
 ];
 
 describe('named word sets', () => {
-  it('stand for their wordings, in the scope of the place they stand in', () => {
+  it('represent their wordings, in the scope of the place they are in', () => {
     const { query, problems } = parse(
       'title:@heads NOT @never-interns',
       setQueries([{ name: 'heads', wordings: ['head of quality', 'QA'] }, sets[0]!])

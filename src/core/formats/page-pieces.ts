@@ -7,7 +7,7 @@ import type { ColumnField } from './column-fields';
 import { guessColumns } from './columns';
 import type { PageField } from './page-fields';
 
-// What a piece of a page may be, by itself: a name, a title, a firm, a place, an address, a number, a label.
+// What a piece of a page may be, on its own: a name, a title, a firm, a place, an address, a number, a label.
 
 /** One person read out of the text of a result page. */
 export interface PageRow {

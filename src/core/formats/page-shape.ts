@@ -1,7 +1,7 @@
 import type { PageField } from './page-fields';
 import { isFirm, isName, isPlace, isTitle, noise, type PageRow } from './page-pieces';
 
-// What the blocks of a page, held against each other, tell of it: its buttons, where the names stand, what stands at a place.
+// What the blocks of a page, compared with each other, tell of it: its buttons, where the names stand, what is at a place.
 
 /** What parts the pieces of a line: dashes and signs between spaces, bars, tabs. */
 const between = /\s{1,40}[|•·–—-]\s{1,40}|\s{0,40}[|•·]\s{0,40}|\t+|\s{3,}|…|\.\.\./;
@@ -14,7 +14,7 @@ export const piecesOf = (line: string): string[] =>
     .map((piece) => piece.trim())
     .filter((piece) => piece && !noise.test(piece));
 
-/** So many lines or blocks, from all of a page, tell how it is made. */
+/** So many lines or blocks, from all of a page, say how it is made. */
 const enough = 400;
 /** Some of a list, at no regular distance: what comes again with every person would be all or none of them. */
 export function someOf<T>(list: readonly T[]): readonly T[] {
@@ -36,7 +36,7 @@ export function withoutButtons(lines: readonly string[]): string[] {
   const blocks = blocksOf(lines).length;
   let people = blocks > 2 ? blocks : Infinity;
   const isButton = ([, count]: readonly [string, number]) => count >= 0.8 * people;
-  // What stands in most blocks is a button however many of these begin with a name.
+  // What is in most blocks is a button however many of these begin with a name.
   if (!often.every(isButton)) people = Math.min(people, lines.filter((line) => isName(line.trim())).length);
   const buttons = new Set(often.filter(isButton).map(([line]) => line));
   return lines.filter((line) => !buttons.has(line.trim()));
@@ -69,8 +69,8 @@ export const partedByBlanks = (lines: readonly string[]): boolean =>
   most(blocksOf(lines), ([first]) => isName(first!.trim()));
 
 /**
- * Where the blocks of a page are made alike, what stands at the same place of each is of the same kind: a town that no list holds
- * stands where the others have their towns. Fills what was left empty.
+ * Where the blocks of a page are made alike, what is at the same place of each is of the same kind: a town that no list holds
+ * is where the others have their towns. Fills what was left empty.
  */
 export function filledByShape(rows: PageRow[], lines: readonly string[]): PageRow[] {
   const blocks = blocksOf(lines);

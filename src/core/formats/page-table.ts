@@ -16,7 +16,7 @@ import {
 import { someOf } from './page-shape';
 import { personFromRow } from './person-from-row';
 
-// Pages with a person a line: tables, and lines whose pieces stand in one order.
+// Pages with a person a line: tables, and lines whose pieces are in one order.
 
 /** What stands before an entry of a list. */
 export const bullet = /^\s*(?:[-*•▪‣>]|\d{1,3}[.)]|\[[ x]?\])\s+/;
@@ -118,8 +118,8 @@ function widthOfMost(rows: readonly string[][]): { width: number; share: number 
 }
 
 /**
- * Lines of one shape, a person each: the pieces between dashes, bars, brackets or commas stand in the same order in most of them, and
- * what a piece is follows from all that stand at its place.
+ * Lines of one shape, a person each: the pieces between dashes, bars, brackets or commas are in the same order in most of them, and
+ * what a piece is follows from all that are at its place.
  */
 export function readAligned(lines: readonly string[]): PageRow[] | null {
   const some = entries(someOf(lines));

@@ -32,7 +32,7 @@ const words = shipped(
 );
 
 const isSign = (character: string | undefined) => character !== undefined && /[\p{L}\p{N}]/u.test(character);
-/** Whether a word stands at a place of a text, and does not begin or end inside another. */
+/** Whether a word is at a place of a text, and does not begin or end inside another. */
 const standsAt = (text: string, word: string, at: number) =>
   at >= 0 &&
   text.startsWith(word, at) &&
@@ -86,7 +86,7 @@ const seconds = /\(?(?<![\p{L}\d])\d+[.,]\d+\s*s(?:e[ckg][\p{L}]*)?(?![\p{L}\d])
 
 interface Figure {
   value: number;
-  /** What the last figure stands for: hundreds in `3.2K`, thousands in `3K`. */
+  /** What the last figure represents: hundreds in `3.2K`, thousands in `3K`. */
   step: number;
   from: number;
   to: number;
@@ -170,7 +170,7 @@ export function readCount(text: string): ReadCount | null {
   };
 }
 
-/** The count that a pasted page shows, with the line it stands in: the first line that speaks of results and has one. */
+/** The count that a pasted page shows, with the line it is in: the first line that speaks of results and has one. */
 export function countOnPage(page: string): { line: string; read: ReadCount } | null {
   for (const raw of page.slice(0, 20_000).split('\n')) {
     const line = raw.trim();

@@ -7,7 +7,7 @@ import type { PageField } from './page-fields';
 import { pageFields } from './page-fields';
 import { laterPages, type Expected } from './testing/later-pages';
 
-/** Invented pages of different make, and who stands on each. */
+/** Invented pages of different make, and who is on each. */
 const expected = JSON.parse(readFileSync('tests/pages/expected.json', 'utf8')) as Record<string, Expected[]>;
 const pages = readdirSync('tests/pages').filter((file) => file.endsWith('.txt'));
 

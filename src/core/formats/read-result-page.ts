@@ -58,7 +58,7 @@ function labelsApart(line: string): string[] {
   return said.length >= 2 ? pieces : [line];
 }
 
-/** Whether an address may stand in a line, which the pattern of one takes long to find out: "at" by itself stands in most. */
+/** Whether a line may hold an address, which the pattern of one takes long to find out: "at" on its own is in most. */
 const mayHaveMail = (line: string) =>
   line.includes('@') || /\(at\)|\[at\]|\{at\}|\(a\)/i.test(line) || (/\sat\s/i.test(line) && /\sdot\s/i.test(line));
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { StandardField } from './standard-fields';
 import { isStandard, standardList, standardName, standardOf } from './standard-values';
 
-/** What files write, field by field, and what it stands for; written for this test. */
+/** What files write, field by field, and what it represents; written for this test. */
 const known: [StandardField, string, string][] = [
   ['country', 'España', 'ES'],
   ['country', 'ITALIA', 'IT'],

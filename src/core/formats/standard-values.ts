@@ -8,7 +8,7 @@ import { readTitle } from '../titles/read-title';
 import { readNumber } from './person-from-row';
 import type { StandardField } from './standard-fields';
 
-/** What a value of a file stands for, and whether that is sure: its very name is on the list, or only something like it. */
+/** What a value of a file represents, and whether that is sure: its very name is on the list, or only something like it. */
 export interface Standard {
   value: string;
   sure: boolean;
@@ -61,7 +61,7 @@ const functionNames = fromLexicon(() =>
 /** Confidence from which what a title says of rank or function is proposed. */
 const readWell = 0.6;
 
-/** The entry of the standard list that a value of a file stands for; null where nothing like it is known. */
+/** The entry of the standard list that a value of a file represents; null where nothing like it is known. */
 export function standardOf(field: StandardField, text: string): Standard | null {
   const written = text.trim();
   if (!written) return null;

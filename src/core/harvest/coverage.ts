@@ -9,10 +9,10 @@ export interface SliceState {
   reported: Interval | null;
   /** How many it should have, as it was planned. */
   expected: number | null;
-  /** Rows that came, and of these the people whom no slice before had brought. */
+  /** Rows that came, and of these the people no slice before had brought. */
   rows: number;
   fresh: number;
-  /** A fact was cut by for which nobody can be asked who lacks it. */
+  /** A fact was cut by for which nobody can be asked who doesn’t have it. */
   lost: { expected: number } | null;
   /** It was asked again with neutral words: its parts are no cut of it, and what they bring comes on top. */
   neutral?: boolean;
@@ -22,7 +22,7 @@ const between = (low: number, high: number): Interval => ({ low: Math.max(0, low
 
 /**
  * How many people of a source's result did not come, by its slices: what is beyond the rows shown of those that could not be cut further,
- * what is not read yet or excluded, and those whom no part of a cut can be asked for. Parts and searches may overlap: nobody is missing
+ * what is not read yet or excluded, and those no part of a cut can be asked for. Parts and searches may overlap: nobody is missing
  * who came by another, and what parts have in common is not counted as if it were more people. The interval holds the truth wherever
  * the reported counts do. A slice that was not asked is expected to hold up to twice as many as planned.
  */
@@ -37,7 +37,7 @@ export function missingRows(all: readonly SliceState[]): Interval {
   const reply = wholes.flatMap(({ reported }) => reported ?? []);
   const whole = reply.length < wholes.length ? Infinity : reply.reduce((sum, { high }) => sum + high, 0);
   const high = Math.max(0, Math.min(missing, whole - came));
-  // Whoever is missing from one search may have come by another.
+  // Anybody who is missing from one search may have come by another.
   const low = Math.max(0, ...wholes.map((one) => one.missing.low - (came - one.fresh)));
   return { low: Math.min(low, high), high };
 }
@@ -89,7 +89,7 @@ function withWordsJoined(slices: readonly SliceState[]): SliceState[] {
     });
 }
 
-/** The most people whom no part of a cut holds. Parts may hold the same people: together they have at least as many as the largest. */
+/** The most people no part of a cut holds. Parts may hold the same people: together they have at least as many as the largest. */
 function mostLost({ reported, lost }: SliceState, parts: readonly Reach[]): number {
   if (!reported || parts.some((part) => !part.reported)) return reported ? reported.high : 2 * lost!.expected;
   const largest = Math.max(0, ...parts.map((part) => part.reported!.low));

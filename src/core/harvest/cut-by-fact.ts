@@ -20,7 +20,7 @@ export interface CutNeeds {
 
 /** Parts are planned a little smaller than what is shown, since shares of a few rows are not known exactly. */
 const margin = 0.8;
-/** Values that are told apart at most; the others come with the rest. */
+/** Values that are distinguished at most; the others come with the rest. */
 const maxValues = 400;
 
 type Facts = Search['facts'];
@@ -155,7 +155,7 @@ interface Bin {
   expected: number;
 }
 
-/** Values put together while they stay under what is shown, the largest first; one too large has a bin of its own. */
+/** Values put together while they stay under what is shown, the largest first; one too large has its own bin. */
 function binsOf(expected: ReadonlyMap<string, number>, most: number, limit: number): Bin[] {
   const bins: Bin[] = [];
   const room = most * margin;
@@ -169,7 +169,7 @@ function binsOf(expected: ReadonlyMap<string, number>, most: number, limit: numb
   return bins;
 }
 
-/** A part for each bin: whoever has one of its values. */
+/** A part for each bin: anybody who has one of its values. */
 const partsOf = (search: Search, scope: Scope, bins: readonly Bin[]): CutPart[] =>
   bins.map(({ values, expected }) => ({
     search: withFact(search, scope, { include: values }),

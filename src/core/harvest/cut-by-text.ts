@@ -75,7 +75,7 @@ const short = (query: Query): string => {
   return text.length > 60 ? `${text.slice(0, 59)}…` : text;
 };
 
-/** The search cut in two by a word that stands in about half of the rows seen: those with it, and those without. */
+/** The search cut in two by a word that is in about half of the rows seen: those with it, and those without. */
 export function cutByWord(search: Search, needs: CutNeeds): Cut | null {
   const { sheet, seen } = needs;
   const box = sheet.boxes.find(({ searches: scope }) => scope === 'any');
@@ -118,7 +118,7 @@ export function wordsOfRows(seen: readonly Person[]): Map<string, number> {
   return rows;
 }
 
-/** Words of the rows seen, those first that stand in nearest to half of them. */
+/** Words of the rows seen, those first that are in nearest to half of them. */
 export function halvingWords(seen: readonly Person[], without: ReadonlySet<string>): { word: string; rows: number }[] {
   return [...wordsOfRows(seen)]
     .filter(([word, n]) => n < seen.length && !without.has(word))

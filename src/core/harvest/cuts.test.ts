@@ -78,7 +78,7 @@ describe('cuts', () => {
   const made = (n: number, of: (i: number) => Partial<Person>): Person[] =>
     Array.from({ length: n }, (_, i) => ({ id: `${i}`, name: `Ana ${i}`, ...of(i) }));
 
-  it('join small values, keep large ones apart, and leave the rest a part of its own', () => {
+  it('join small values, keep large ones apart, and leave the rest its own part', () => {
     const seen = made(100, (i) =>
       i < 60 ? { country: 'DK' } : i < 80 ? { country: 'SE' } : i < 95 ? { country: 'NO' } : {}
     );
@@ -134,7 +134,7 @@ describe('cuts', () => {
     const excluding = cutBy('any:manager', sized(`up to 9; ${usual.slice(5)}`, { exclude: true }))!;
     expect(excluding.lost).toBeNull();
     expect(excluding.parts.at(-1)).toMatchObject({ what: 'not listed', expected: 200, rest: true });
-    // Whoever has none, or nothing, would be lost without a word.
+    // Anybody who has none, or nothing, would be lost without a word.
     expect(cutBy('any:manager', sized('10–49; 250–999'))).toBeUndefined();
     const asked = cutBy('any:manager AND headcount:[10 TO 249]', sized(usual))!;
     expect(asked.parts.map(({ what }) => what).sort()).toEqual(['10–49', '50–249']);

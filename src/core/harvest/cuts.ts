@@ -19,7 +19,7 @@ const obscure = { values: 0, numbers: 0, alternatives: 1, word: 1.5, neutral: 3 
  * searches, nobody lost, the least expected in any one part. Empty where it cannot be cut.
  *
  * The law (docs/harvest.md): the union of the parts, each read by the source's own rules, is the search; where `lost` names a
- * fact, but for those of whom it is not told, or told otherwise than can be chosen.
+ * fact, but for those of whom it is not listed, or told otherwise than can be chosen.
  */
 export function cutsOf(search: Search, needs: CutNeeds): Cut[] {
   const { count, most } = needs;

@@ -44,7 +44,7 @@ const inWords: Record<string, (value: string) => string> = {
   'firm word': (word) => `firm’s name has “${word}”`
 };
 
-/** A sign in words; null for one that says nothing by itself. The longest kind is tried first: `title word` begins with `title`. */
+/** A sign in words; null for one that says nothing on its own. The longest kind is tried first: `title word` begins with `title`. */
 function wordsOf(sign: string): string | null {
   if (sign === 'no current job') return 'no current job';
   const kind = Object.keys(inWords)

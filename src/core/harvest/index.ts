@@ -1,4 +1,4 @@
-/** Bringing a whole result home: how it is cut, what it lacks, and whom to read first. The room's own face, for other layers. */
+/** Bringing a whole result home: how it is cut, what it doesn’t have, and whom to read first. The room's own face, for other layers. */
 export * from './coverage';
 export * from './cut-by-fact';
 export * from './cuts';

@@ -132,7 +132,7 @@ describe('neutral words', () => {
 
   // Words are no independent draws, so the interval does not hold the truth in 95 of 100 runs: too high where words bring
   // everybody who has them, too low where some people have none. Both are said beside the figure.
-  it('tell how many were not seen with an interval that holds the truth in most runs, and is too low where some have no word', () => {
+  it('say how many were not seen with an interval that holds the truth in most runs, and is too low where some have no word', () => {
     const runs = (hidden: number) =>
       Array.from({ length: 25 }, (_, i) => {
         const people = peopleBy(`coverage ${i}`, 600).map((person, row) =>

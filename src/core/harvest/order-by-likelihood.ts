@@ -86,7 +86,7 @@ export function learn(rows: readonly JudgedRow[], seed: string): Learnt | null {
   const truth = rows.map(({ fit }) => fit);
   const model = learnLogistic(all, truth, names.length);
   const apart = crossValidated(all, truth, names.length, seed);
-  // What was learnt by heart is surer of itself than it may be: rows kept apart tell how sure.
+  // What was learnt by heart is surer of itself than it may be: rows kept apart say how sure.
   const scaled = apart && calibrated(apart, truth);
   return {
     likelihoodOf: (signs) => (scaled ? scaled(logOdds(model, numbered(signs))) : likelihood(model, numbered(signs))),

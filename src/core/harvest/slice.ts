@@ -18,7 +18,7 @@ export interface CutPart {
   /** How it differs from what was cut, in words: `Denmark or Sweden`, `any other or not listed`. */
   what: string;
   expected: number;
-  /** Whoever the other parts leave, those of whom the fact is not told among them. */
+  /** Anybody who the other parts leave, those of whom the fact is not listed among them. */
   rest: boolean;
 }
 
@@ -26,7 +26,7 @@ export interface CutPart {
 export interface Cut {
   by: CutBy;
   parts: CutPart[];
-  /** A fact that no part can be asked for when it is not told: those who lack it, or have a value that cannot be chosen, come in none; how many that should be. */
+  /** A fact that no part can be asked for when it is not listed: those who lack it, or have a value that cannot be chosen, come in none; how many that should be. */
   lost: { scope: Scope; expected: number } | null;
 }
 

@@ -45,7 +45,7 @@ export const removePart = (root: OutlineGroup, path: Path): OutlineGroup => repl
 export const replacePart = (root: OutlineGroup, path: Path, part: Outline): OutlineGroup =>
   replace(root, path, () => [part]);
 
-/** Moves a part into a group, before what stands at `index` there now. A group cannot go into itself: then nothing changes. */
+/** Moves a part into a group, before what is at `index` there now. A group cannot go into itself: then nothing changes. */
 export function movePart(root: OutlineGroup, from: Path, group: Path, index: number): OutlineGroup {
   const part = nodeAt(root, from);
   const home = nodeAt(root, group);
@@ -86,7 +86,7 @@ export function shiftPart(root: OutlineGroup, path: Path, by: -1 | 1): { root: O
   return { root: movePart(root, path, outer, at), path: [...outer, emptied && by > 0 ? at - 1 : at] };
 }
 
-/** Puts a part into a group of its own, of the other kind than the group it stands in. */
+/** Puts a part into its own group, of the other kind than the group it is in. */
 export function wrapPart(root: OutlineGroup, path: Path): OutlineGroup {
   const home = nodeAt(root, path.slice(0, -1));
   return replace(root, path, (part) => [
@@ -94,7 +94,7 @@ export function wrapPart(root: OutlineGroup, path: Path): OutlineGroup {
   ]);
 }
 
-/** Takes the brackets off a group: its parts stand where it stood. */
+/** Takes the brackets off a group: its parts are where it stood. */
 export const unwrapPart = (root: OutlineGroup, path: Path): OutlineGroup =>
   replace(root, path, (part) => (isLeaf(part) || part.not ? [part] : part.parts));
 

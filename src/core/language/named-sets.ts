@@ -9,7 +9,7 @@ import { namedSetOf } from './set-schema';
 export const namedSetSchema = namedSetOf((text) => readWording(text) !== null);
 export type NamedSet = z.infer<typeof namedSetSchema>;
 
-/** Reads a wording as typed: a word, `pharma*`, several words (quoted or not), with a scope of its own or none. */
+/** Reads a wording as typed: a word, `pharma*`, several words (quoted or not), with its own scope or none. */
 function readWording(text: string): Query | null {
   const leaf = readLeaf(text, 'any');
   if (leaf?.kind !== 'term') return null;
@@ -17,7 +17,7 @@ function readWording(text: string): Query | null {
   return query && isTerm(query) ? query : null;
 }
 
-/** What sets stand for, by name, for `parse`. */
+/** What sets represent, by name, for `parse`. */
 export function setQueries(sets: Iterable<{ name: string; wordings: readonly string[] }>): SetQueries {
   const queries = new Map<string, Query>();
   for (const { name, wordings } of sets) {

@@ -46,7 +46,7 @@ export function outlineOf(text: string, sets?: SetQueries, parsed: Parsed = pars
 
 /**
  * Puts what is set aside where it stands. A bracket that it leaves with one part, or with parts of the kind of the group
- * around, is none any more to whoever reads the string without it; here it is made one again, so that the part means what it meant when it is
+ * around, is none any more to anybody who reads the string without it; here it is made one again, so that the part means what it meant when it is
  * taken up.
  */
 function putInto(
@@ -83,7 +83,7 @@ function putInto(
     parts.splice(index, 0, muted);
     return;
   }
-  // The parts that stand in the same bracket; outside of all brackets those that stand in none, or the one beside it.
+  // The parts that are in the same bracket; outside of all brackets those that are in none, or the one beside it.
   const isFellow = ({ at }: Outline) => at && (!bracket || (at.from > bracket.from && at.to < bracket.to));
   const first = bracket ? parts.findIndex(isFellow) : isBracketed(parts, text) ? 0 : behind ? index - 1 : index;
   const count = bracket ? parts.filter(isFellow).length : isBracketed(parts, text) ? parts.length : 1;
@@ -111,7 +111,7 @@ function putInto(
   }
 }
 
-/** Whether parts at the outermost place stand in one bracket. */
+/** Whether parts at the outermost place are in one bracket. */
 const isBracketed = (parts: readonly Outline[], text: string): boolean => {
   const from = parts[0]?.at?.from;
   return parts.length > 1 && from !== undefined && /(^|[\s(])([A-Za-z]+:\s*)?\(\s*$/.test(text.slice(0, from));
@@ -143,7 +143,7 @@ function bracketsAround(text: string, muted: readonly Span[]): { bracket: Span |
 }
 const quote = /["“”„‟«»″]/;
 
-/** Writes an outline; each outermost part on a line of its own, and long groups over several lines, indented. */
+/** Writes an outline; each outermost part on its own line, and long groups over several lines, indented. */
 export function printOutline(root: OutlineGroup, width = 100): string {
   return writeParts(root.kind, root.parts, 'any', width, 0);
 }
@@ -180,7 +180,7 @@ function fromQuery(query: Query): Outline {
   return { kind: query.kind === 'and' ? 'all' : 'any', not: false, muted: false, parts, at: query.at };
 }
 
-/** Muted text as it would be read in its place, without the operator that stands at its edge. */
+/** Muted text as it would be read in its place, without the operator that is at its edge. */
 function mutedOutline(text: string, scope: Scope, sets?: SetQueries): Outline {
   const inner = text.replace(/^(AND|OR)\s+/, '').replace(/\s{1,40}(AND|OR)$/, '');
   const parsed = parse(scope === 'any' ? inner : `${scope}:(${inner})`, sets);

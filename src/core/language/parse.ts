@@ -17,7 +17,7 @@ export interface Parsed {
   sets: string[];
 }
 
-/** What named word sets stand for, by name in lower case. */
+/** What named word sets represent, by name in lower case. */
 export type SetQueries = ReadonlyMap<string, Query>;
 const noSets: SetQueries = new Map();
 
@@ -435,7 +435,7 @@ class Reader {
 const spaceFor = (text: string, { from, to }: Span): string =>
   /[^\s()]/.test(text[from - 1] ?? ' ') && /[^\s()]/.test(text[to] ?? ' ') ? ' ' : '';
 
-/** A named set's query where its name stands: words without a scope of their own take the scope there. */
+/** A named set's query where its name stands: words without their own scope take the scope there. */
 function standFor(query: Query, scope: Scope, placed: Pick<Term, 'at' | 'set'>): Query {
   if (isTerm(query)) return { ...query, scope: query.scope === 'any' ? scope : query.scope, ...placed };
   if (query.kind === 'not') return { ...query, part: standFor(query.part, scope, placed), ...placed };

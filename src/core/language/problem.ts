@@ -55,7 +55,7 @@ export const problemCodes = [
 
 const edit = z.object({ from: z.int(), to: z.int(), insert: z.string() });
 
-/** Something worth saying about a place in a string, with the edits that would mend it where there are any. */
+/** Something worth saying about a place in a string, with the edits that would fix it where there are any. */
 export const problemSchema = z.object({
   code: z.enum(problemCodes),
   severity: z.enum(['error', 'warning', 'hint']),

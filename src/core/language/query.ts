@@ -10,7 +10,7 @@ export interface Span {
 interface Placed {
   /** Present on parsed queries; never part of the meaning. */
   at?: Span | undefined;
-  /** Present on what stands for a named word set: its name, and the scope it was written in. */
+  /** Present on what represents a named word set: its name, and the scope it was written in. */
   set?: { name: string; scope: Scope } | undefined;
 }
 

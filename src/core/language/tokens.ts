@@ -1,4 +1,4 @@
-/** One word of a text: its folded form and where it stands in the text as given (UTF-16 offsets). */
+/** One word of a text: its folded form and where it is in the text as given (UTF-16 offsets). */
 export interface Token {
   key: string;
   from: number;

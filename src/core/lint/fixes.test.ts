@@ -106,7 +106,7 @@ describe('what the writer plainly meant', () => {
 });
 
 describe('every fix', () => {
-  it('mends what it is for and breaks nothing', () => {
+  it('fixes what it is for and breaks nothing', () => {
     const tried = new Map<string, number>();
     fc.assert(
       fc.property(strings, (text) => {

@@ -22,7 +22,7 @@ const largestDecided = 80;
 const maxHits = 5;
 
 type Wanted = Word | Phrase;
-/** Problems that are mended by taking a part out. */
+/** Problems that are fixed by taking a part out. */
 type TakenOut = 'repeated-term' | 'covered-wording' | 'always-true' | 'wanted-and-excluded' | 'exclusion-hits-wanted';
 interface NodeInTree {
   query: Query;
@@ -86,7 +86,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
     }
   }
 
-  /** Holds each exclusion against what stands beside it. */
+  /** Holds each exclusion against what is beside it. */
   function againstExclusions() {
     for (const place of places(query)) {
       const group = place.query;

@@ -47,7 +47,7 @@ describe('problems a source has with a string', () => {
       expect(codes(text, sheet)).not.toContain('value-not-offered');
   });
 
-  it('tells a fact that nobody there can be held to', () => {
+  it('tells a fact that nobody there can be checked against', () => {
     expect(codes('QA AND headcount:[51 TO 1000]', lanternfield)).toEqual(['untold-fact']);
     for (const text of [
       'QA NOT headcount:[1 TO 50]',

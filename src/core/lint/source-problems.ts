@@ -146,7 +146,7 @@ function canBeCertain(query: Query, wanted: boolean, listed: ListedScopes, match
   const isText = isTextScope(query.scope);
   if (query.kind !== 'range' && isText && !sequenceOf(query, matching).keys.length) return !wanted;
   if (listed.has(query.scope)) return true;
-  // A text that is not told may hold the words where they are seen; that they are nowhere is never certain.
+  // A text that is not listed may hold the words where they are seen; that they are nowhere is never certain.
   return isText && wanted && query.scope === 'any';
 }
 

@@ -80,7 +80,7 @@ describe('the board', () => {
     });
   });
 
-  it('does not rank those that cannot be told apart, and says what would decide', () => {
+  it('does not rank those that cannot be distinguished, and says what would decide', () => {
     const fits = range(0, 100);
     const misses = range(100, 400);
     const verdicts = new Map<number, Verdict>([

@@ -34,7 +34,7 @@ export interface BoardInput {
   certain?: boolean;
 }
 
-/** What is known of those whom one finds and others do not. */
+/** What is known of those one finds and others do not. */
 export interface OnlyHere {
   people: number;
   fits: number;
@@ -62,7 +62,7 @@ export interface BoardCell {
 }
 
 /**
- * `best`: told apart from every other; `beaten`: told apart from the leader; `open`: not told apart, with the verdicts that
+ * `best`: distinguished from every other; `beaten`: distinguished from the leader; `open`: not listed apart, with the verdicts that
  * would decide between it and `against` (null where even judging all would not); `alone`: nothing to compare with.
  */
 export type Standing =
@@ -99,7 +99,7 @@ interface Reach {
   found: readonly number[];
   people: ReadonlySet<number>;
   drawn: readonly Drawn[];
-  /** Those whom no other version finds at this source, and whom no other source finds with this version. */
+  /** Those no other version finds at this source, and whom no other source finds with this version. */
   onlyVersion: readonly number[];
   onlySource: readonly number[];
   known: BoardCell['known'];

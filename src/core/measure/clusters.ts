@@ -15,7 +15,7 @@ const fewest = 2;
 
 /**
  * How many independent draws a sample of whole pages is worth. The variance of the share, as that of a ratio over clusters
- * (Cochran, Sampling Techniques, 3rd edition, 1977, section 9A.1), is held against that of as many people drawn one by one;
+ * (Cochran, Sampling Techniques, 3rd edition, 1977, section 9A.1), is compared with that of as many people drawn one by one;
  * few pages count for less still, by Student's distribution (Korn and Graubard, Survey Methodology 24 (1998) 193–201). Never
  * more than were judged; one page is worth one draw.
  */

@@ -1,6 +1,6 @@
 import { seededRandom } from './random';
 
-/** Pages to be read of a result that is run by hand, unless somebody wishes otherwise. */
+/** Pages to be read of a result that is run by hand, unless somebody wants otherwise. */
 export const usualPages = 6;
 
 /**

@@ -9,7 +9,7 @@ export interface Estimate extends Interval {
 
 /** What one search at a source showed, and how much of it stays after the left-over check. */
 export interface SearchSeen {
-  /** What the count it said may stand for, rows. */
+  /** What the count it said may represent, rows. */
   reported: Interval;
   /** Rows it lets us see. */
   shown: number;
@@ -19,7 +19,7 @@ export interface SearchSeen {
   complete: boolean;
 }
 
-/** Points that stand for an uncertain number: each as likely as the others, ascending. */
+/** Points that represent an uncertain number: each as likely as the others, ascending. */
 export type Points = readonly number[];
 
 /** Bounds further apart than this were guessed, and the truth may as well be twice as many as half as many. */
@@ -28,7 +28,7 @@ const countPoints = 24;
 const resultPoints = 32;
 
 /**
- * The middle of what a count may stand for: halfway, or where the bounds are far apart, as with a guess that may be three
+ * The middle of what a count may represent: halfway, or where the bounds are far apart, as with a guess that may be three
  * times off either way, their geometric mean, which is as often too large as too small.
  */
 export function middleOf({ low, high }: Interval): number {
@@ -93,7 +93,7 @@ function remaining({ reported, shown, stay, complete }: SearchSeen, checked: boo
   if (complete || (shown === 0 && reported.high <= 0)) return null;
   const seen = { low: Math.max(reported.low, shown), high: Math.max(reported.high, shown) };
   const counts = countPointsOf(seen);
-  // Nothing is checked and nobody came twice: whoever is not shown stays as well.
+  // Nothing is checked and nobody came twice: anybody who is not shown stays as well.
   if (!checked && stay === shown)
     return {
       atMost: (x) => positionIn(x, seen),
@@ -188,7 +188,7 @@ export function fitsAmong(result: Points, fits: number, judged: number): Estimat
   );
 }
 
-/** How many fits a count holds: `fitsAmong` for a count that may stand for any number between two. */
+/** How many fits a count holds: `fitsAmong` for a count that may represent any number between two. */
 export const estimatedFits = (count: Interval, { fits, misses }: Pick<Precision, 'fits' | 'misses'>): Estimate | null =>
   fitsAmong(countPointsOf(count, resultPoints), fits, fits + misses);
 

@@ -15,11 +15,11 @@ import type { Interval } from './wilson';
 export interface SearchAnswer {
   /** The count as the source showed it. */
   said: number;
-  /** What that may stand for. */
+  /** What that may represent. */
   interval: Interval;
   /** Rows it let us see. */
   shown: number;
-  /** Of these, people whom no search before had brought and who meet the left-over part for certain. */
+  /** Of these, people no search before had brought and who meet the left-over part for certain. */
   certain: number;
   /** The same for those whom nothing told contradicts; the certain are among them. */
   possible: number;
@@ -31,7 +31,7 @@ export interface SearchAnswer {
   outstanding?: boolean;
 }
 
-/** How many of the people shown are possible and not certain: what stands beside the certain on every screen. */
+/** How many of the people shown are possible and not certain: what is beside the certain on every screen. */
 export const possibleOnly = ({ certain, possible }: Both<number>): number => possible - certain;
 
 /** A figure for those who are certain, and for all who are possible. */

@@ -4,7 +4,7 @@ import { wilson, type Interval } from './wilson';
 const fewPairs = 30;
 
 export interface Agreement {
-  /** Those whom both judged. */
+  /** Those both judged. */
   judged: number;
   agreed: number;
   /** Share of agreement, and the share to expect when each judges by their own habit alone. */

@@ -62,7 +62,7 @@ describe('precision', () => {
     expect(precisionOf(['unsure']).share).toBeNull();
   });
 
-  it('tells how many more verdicts are needed', () => {
+  it('says how many more verdicts are needed', () => {
     const few = precisionOf([...Array<'fit'>(19).fill('fit'), ...Array<'miss'>(12).fill('miss')]);
     const more = verdictsNeeded(few, 0.1, 1000);
     const judged = 31 + more;
@@ -90,7 +90,7 @@ describe('counts', () => {
       figures: fc.integer({ min: 1, max: 4 })
     })
   );
-  it('stand for an interval that holds the true count', () => {
+  it('represent an interval that holds the true count', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 400_000 }), counting, (count, how) => {
         const { low, high } = countInterval(shownCount(count, how), how);

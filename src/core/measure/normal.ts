@@ -1,6 +1,6 @@
 /**
  * The standard normal distribution function, right to about 1.5 × 10⁻⁷: Abramowitz and Stegun, Handbook of Mathematical
- * Functions (1964), formula 26.2.17 (from memory); held to SciPy's values by the tests.
+ * Functions (1964), formula 26.2.17 (from memory); checked against SciPy's values by the tests.
  */
 export function normal(x: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(x));

@@ -154,7 +154,7 @@ function normalChance(a: Side, b: Side, shared: Shared): number {
 
 /**
  * Which of several tests decide when they are made together, so that one of them is wrong in at most 5 of 100 boards: the
- * least likely is held against level / m, the next against level / (m − 1), and so on until one does not decide.
+ * least likely is compared with level / m, the next against level / (m − 1), and so on until one does not decide.
  * Holm, Scandinavian Journal of Statistics 6 (1979) 65–70.
  */
 export function holm(chances: readonly number[], at = level): boolean[] {

@@ -77,7 +77,7 @@ describe('the term ledger', () => {
     );
   });
 
-  it('tells what an exclusion throws out, fits and misses apart', () => {
+  it('says what an exclusion throws out, fits and misses apart', () => {
     const person = (id: string, title: string): Person => ({ id, name: id, jobs: [{ title, company: 'C' }] });
     const crowd = [person('a', 'QA'), person('b', 'QA software'), person('c', 'QA software'), person('d', 'QA intern')];
     const index = PeopleIndex.from(crowd);

@@ -20,7 +20,7 @@ import { checkpoint } from '../language/checkpoint';
 /** The people of one source as sets of row numbers: what a ledger is computed from. `PeopleIndex` is one. */
 export interface PeopleSets {
   size: number;
-  /** Those whom a part finds; `excluded` where it stands under a NOT, since who may meet a part may also not. */
+  /** Those a part finds; `excluded` where it stands under a NOT, since who may meet a part may also not. */
   rows(query: Query, excluded?: boolean): Bitmap;
 }
 
@@ -36,13 +36,13 @@ export interface JudgedCount {
   misses: number;
 }
 
-/** How many people one part of a string finds at one source, whoever was judged. */
+/** How many people one part of a string finds at one source, anybody who was judged. */
 export interface CountedPart {
   /** Index among the parts at each level, from the outermost; empty for the whole string. A NOT and what it excludes are one part. */
   path: number[];
   /** Under a NOT: what it finds is thrown out. */
   excludes: boolean;
-  /** People the part finds by itself; of an exclusion, what it would find. */
+  /** People the part finds on its own; of an exclusion, what it would find. */
   alone: number;
   /** People the string finds without the part; null when nothing would be left. */
   without: number | null;
@@ -52,11 +52,11 @@ export interface CountedPart {
 export interface JudgedPart {
   /** Judged people among those who come (or, of an exclusion, go) by this part alone. */
   only: JudgedCount;
-  /** Judged people whom the string finds and who answer this part; of an exclusion, those it throws out whoever else does. */
+  /** Judged people the string finds and who answer this part; of an exclusion, those it throws out anybody who else does. */
   brings: JudgedCount;
 }
 
-/** What every part of a string does to the judged people, in the order of `visitParts`: they are few, and are gone through place by place in sets of their own. */
+/** What every part of a string does to the judged people, in the order of `visitParts`: they are few, and are gone through place by place in their own sets. */
 export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets): JudgedPart[] {
   const rows: JudgedPart[] = [];
   const few = judgedAlone(people, judged);
@@ -77,7 +77,7 @@ export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets
 }
 
 /**
- * How many each part finds by itself, and how many the string finds without it, in the order of `visitParts`. For each
+ * How many each part finds on its own, and how many the string finds without it, in the order of `visitParts`. For each
  * group the rest of the string is put together once, as `(group AND needed) OR besides`, and what leaving out one of its
  * parts changes is counted among those who meet exactly one of them (in an AND: all but one). Nothing is run twice: a few
  * set operations a part.
@@ -150,7 +150,7 @@ function countDecided(kind: Group['kind'], sets: readonly Bitmap[], needed: Bitm
   return counts;
 }
 
-/** A part where it stands in a string, with the rest of the string around it. */
+/** A part where it is in a string, with the rest of the string around it. */
 export interface PartInString {
   node: Query;
   path: number[];

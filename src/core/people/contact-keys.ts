@@ -67,7 +67,7 @@ export function firmKey(company: string): string {
 const firmKeys = new Map<string, string>();
 
 /**
- * What a person is known by again, in another list or record: each mail address of their own, and their name (however its
+ * What a person is known by again, in another list or record: each mail their own address, and their name (however its
  * accents are written) with each current firm. The one key by which contacted people, imports, rows of pages and
  * duplicates are recognised; `samePeople` looks further.
  */

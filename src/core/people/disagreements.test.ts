@@ -41,7 +41,7 @@ describe('records that disagree', () => {
     ]);
   });
 
-  it('spelling, case, order of names and legal form are none, nor is what is not told', () => {
+  it('spelling, case, order of names and legal form are none, nor is what is not listed', () => {
     expect(
       disagreements([
         record({ name: 'Zoe Quillfeather', place: 'Århus' }),

@@ -1,7 +1,7 @@
 import { tokenKeys } from '../language/tokens';
 import { trimSigns } from '../language/trim-signs';
 
-/** Legal forms of firms in Europe and America, folded, as they stand at the end of a name. Common practice, no published source. */
+/** Legal forms of firms in Europe and America, folded, as they are at the end of a name. Common practice, no published source. */
 const legalForms: ReadonlySet<string> = new Set(
   `ab ag aktiebolag aktieselskab aps as a.s asa bv b.v bvba cv corp corporation co company dac ehf eurl gbr gmbh
   gruppe group holding inc incorporated ivs kb kg kgaa llc llp limited ltd mbh nv n.v ohg oy oyj plc pllc pvt sa s.a sarl s.a.r.l

@@ -132,7 +132,7 @@ export function industryCode(text: string): string | undefined {
 }
 
 /**
- * The division whose trade words stand in a longer text (`Empresas de catering`), where they all are of one division;
+ * The division whose trade words are in a longer text (`Empresas de catering`), where they all are of one division;
  * undefined otherwise. Linear in the text.
  */
 export function industryWithin(text: string): string | undefined {

@@ -1,6 +1,6 @@
 /**
  * How alike two texts are by Jaro's measure, from 0 to 1: signs in common no further apart than half the longer text, and how
- * many of them stand in another order. Jaro, Journal of the American Statistical Association 84 (1989) 414–420.
+ * many of them are in another order. Jaro, Journal of the American Statistical Association 84 (1989) 414–420.
  */
 export function jaro(a: string, b: string): number {
   if (a === b) return 1;

@@ -6,7 +6,7 @@ import { e164 } from './telephone';
 
 /** What somebody who objected is known by again. */
 export interface ObjectionKeys {
-  /** Each of these names one person: mail addresses of their own, their name at a firm, their name with a telephone or page. */
+  /** Each of these names one person: mail their own addresses, their name at a firm, their name with a telephone or page. */
   own: string[];
   /** Telephones and pages alone: they name one person unless several people share them, as a firm's switchboard. */
   shared: string[];

@@ -18,7 +18,7 @@ export const ownNameOf = (heading: string): string =>
 export const ownScopeOf = (name: string): OwnScope => `own.${name}`;
 export const nameOfOwn = (scope: OwnScope): string => scope.slice(4);
 
-/** What stands in an own field as words. */
+/** What is in an own field as words. */
 export const ownText = (value: OwnValue): string =>
   typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 

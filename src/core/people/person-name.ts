@@ -24,7 +24,7 @@ export const degrees: ReadonlySet<string> = new Set(
 
 /**
  * The parts of a person's name in the order written, folded: without forms of address and degrees, as long as two parts
- * are left, and what stands in brackets.
+ * are left, and what is in brackets.
  */
 export function nameParts(name: string): string[] {
   const bare = name.replaceAll(/\([^()]{0,200}\)|\[[^[\]]{0,200}\]/g, ' ').replaceAll(/(?<=\p{L})\.(?=\p{L}\b)/gu, '');

@@ -60,7 +60,7 @@ describe('the same person', () => {
         record('c', 'Anna Ström', [['QA', 'Somewhere else']])
       ])
     ).toEqual([0, 0, 1]));
-  it('is told apart by title where a source has two of one name at one firm, and asked about where it has none', () => {
+  it('is distinguished by title where a source has two of one name at one firm, and asked about where it has none', () => {
     const records = [
       record('a', 'Anna Ström', [['Head of Quality', 'Nordkyl']]),
       record('a', 'Anna Ström', [['Driver', 'Nordkyl']]),
@@ -102,7 +102,7 @@ describe('the same person', () => {
       ])
     ).toEqual([0, 1, 0]);
   });
-  it('tells how far it is and can be stopped', () => {
+  it('says how far it is and can be stopped', () => {
     const records = Array.from({ length: 30 }, (_, i) => record('a', `Person ${i}`, [['QA', 'Nordkyl']]));
     const shares: number[] = [];
     samePeople(records, [], (share) => void shares.push(share));

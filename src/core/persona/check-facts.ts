@@ -21,7 +21,7 @@ const acronym = 4;
 /** One of a persona’s other facts, by its scope. */
 type OtherFact = Persona['facts'][number]['scope'];
 
-/** One line of a persona held against one person. */
+/** One line of a persona compared with one person. */
 export interface FactCheck {
   fact: 'Title' | 'Function' | 'Rank' | 'Firm size' | 'Country' | 'Industry' | 'Firm' | 'Must not' | OtherFact;
   outcome: 'met' | 'not met' | 'unknown';

@@ -46,7 +46,7 @@ describe('personaFromCustomers', () => {
     expect(pairs[0]!.expected).toBeCloseTo((6 * 6) / 17);
   });
 
-  it('tells how much more frequent a trait is than at a source, and nothing where that cannot be said', () => {
+  it('says how much more frequent a trait is than at a source, and nothing where that cannot be said', () => {
     const owner = trait('rank', 'owner');
     expect(liftOf(owner, { count: 10, of: 1000 })).toBeCloseTo(6 / 17 / 0.01);
     expect(liftOf(owner, { count: 0, of: 1000 })).toBeNull();

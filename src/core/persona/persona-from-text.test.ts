@@ -32,7 +32,7 @@ const written = (value: unknown): string =>
 describe('personaFromText', () => {
   it.each([
     ['written-briefs', 25],
-    // Written after the reader was; the share read at first sight stands in docs/measures.md.
+    // Written after the reader was; the share read at first sight is in docs/measures.md.
     ['later-briefs', 12]
   ])('reads the invented briefs of %s, and prints precision and recall per kind of fact', (file, least) => {
     const briefs = readBriefs(file);

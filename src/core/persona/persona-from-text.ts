@@ -177,7 +177,7 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
   phrases(titleLookup(), ({ value }, span) => {
     if (isNegated(span.from)) return exclude(span);
     const said = text.slice(span.from, span.to);
-    // "The buyer is …" speaks of whoever buys, not of a title.
+    // "The buyer is …" speaks of anybody who buys, not of a title.
     if (/^buyers?$/i.test(said) && /^\s+(is|are|was|were)\b/i.test(text.slice(span.to))) return;
     add('title', titled(said, value), span.from, span.to, said);
   });
@@ -335,7 +335,7 @@ export function personaFromText(text: string, regions: Regions = shippedRegions)
         if (!said || /^(,|or|nor|and|\/)$/i.test(piece.trim())) continue;
         const many = tokens(said).length;
         if (many < 1 || many > 4 || /\d/.test(said)) continue;
-        // Whoever is served already is known by a list of their names, and not by these words.
+        // Anybody who is served already is known by a list of their names, and not by these words.
         if (/^(?:(?:all|any|our|existing|own|current)\s+)*(?:customers?|clients?)$/i.test(said)) {
           take(start, at);
           continue;

@@ -16,7 +16,7 @@ const sizes = z.object({ from: size, to: size }).refine(({ from, to }) => from =
   path: ['to']
 });
 
-/** Facts of a persona besides those with a field of their own: numbers from–to, or values to choose from. */
+/** Facts of a persona besides those with their own field: numbers from–to, or values to choose from. */
 export const otherFacts = [
   'place',
   'growth',

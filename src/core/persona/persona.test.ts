@@ -114,7 +114,7 @@ describe('size bands', () => {
 });
 
 describe('a persona', () => {
-  it('tells what is missing that usually matters', () => {
+  it('says what is missing that usually matters', () => {
     expect(missingFrom(persona)).toEqual([]);
     expect(missingFrom(emptyPersona)).toHaveLength(5);
     expect(missingFrom({ ...persona, countries: [] })).toEqual(['No country: the whole world is searched.']);

@@ -36,7 +36,7 @@ describe('the answers to six questions', () => {
     expect(persona.titles).toEqual(['QA Manager']);
   });
 
-  it('stand where their facts say they were read', () => {
+  it('are where their facts say they were read', () => {
     fc.assert(
       fc.property(fc.record(Object.fromEntries(sixQuestions.map(({ id }) => [id, fc.string()]))), (answers) => {
         const { text, reading } = readSixAnswers(answers as unknown as SixAnswers);

@@ -10,7 +10,7 @@ import { fold, tokens } from '../language/tokens';
 import tradesData from './data/trades.json';
 import { shipped } from '../language/shipped-data';
 
-// What words of a written brief stand for: titles, functions, ranks, industries, countries and places.
+// What words of a written brief represent: titles, functions, ranks, industries, countries and places.
 
 const trades = shipped(z.record(z.string().regex(/^\d\d$/), z.array(z.string().min(1)).min(1)), tradesData);
 
@@ -23,7 +23,7 @@ export function singular(key: string): string {
 }
 export const keysOf = (text: string) => tokens(text).map(({ key }) => singular(key));
 
-/** A phrase that was found: where in the words, how many of them, and what it stands for. */
+/** A phrase that was found: where in the words, how many of them, and what it represents. */
 export interface Found<T> {
   at: number;
   size: number;

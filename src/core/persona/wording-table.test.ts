@@ -21,7 +21,7 @@ describe('the table of wordings', () => {
     expect(rows.filter(({ text }) => text === 'Kvalitetschef')).toHaveLength(1);
   });
 
-  it('tells what a shorter wording in use finds already', () => {
+  it('says what a shorter wording in use finds already', () => {
     const one = set(['Head of Quality', 'Head of Quality Assurance']);
     expect(row(one, 'Head of Quality Assurance')!.coveredBy).toBe('Head of Quality');
     expect(row(one, 'Head of Quality Control')!.coveredBy).toBe('Head of Quality');

@@ -24,7 +24,7 @@ const listed = { mail: ['good', 'uncertain', 'none'], hiring: ['yes', 'no'], fun
 const isListed = (scope: Scope): scope is ListedFact => Object.hasOwn(listed, scope);
 /** Facts that are never below nought. */
 const counted: ReadonlySet<Scope> = new Set<Scope>(['headcount', 'tenure', 'moved', 'active']);
-/** The field that stands for all that `any` searches and no scope of the query names. */
+/** The field that represents all that `any` searches and no scope of the query names. */
 const elsewhere: Field = 'jobtext';
 const maxAtoms = 3000;
 const maxLinks = 20_000;

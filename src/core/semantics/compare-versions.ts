@@ -18,7 +18,7 @@ interface Found {
   excluded: boolean;
   /** Set aside, itself or with its group. */
   aside: boolean;
-  /** The other leaves of the group it stands in: what tells one group from another. */
+  /** The other leaves of the group it is in: what tells one group from another. */
   group: OutlineGroup;
   /** Where that group is: the index among its fellows at each level. */
   path: string;
@@ -38,7 +38,7 @@ export function compareVersions(
   const left = new Map<string, Found[]>();
   for (const found of old) left.set(nameOf(found), [...(left.get(nameOf(found)) ?? []), found]);
   const partners = new Map<Found, Found>();
-  // The closest first, so that a term that stands twice is not told as moved for the sake of order.
+  // The closest first, so that a term that stands twice is not listed as moved for the sake of order.
   for (const isClose of [isSamePlace, () => true])
     for (const found of now) {
       const candidates = left.get(nameOf(found));

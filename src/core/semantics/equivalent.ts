@@ -8,7 +8,7 @@ import type { Query } from '../language/query';
 const work = 300_000;
 
 /**
- * Whether two queries find the same people, whoever these are: decided, not sampled. Words in a field, and bounds on a
+ * Whether two queries find the same people, anybody who these are: decided, not sampled. Words in a field, and bounds on a
  * number, are atoms; what one implies of another is known. `undecided` where it takes more steps than are allowed.
  */
 export function equivalent(a: Query, b: Query): boolean | 'undecided' {
@@ -16,12 +16,12 @@ export function equivalent(a: Query, b: Query): boolean | 'undecided' {
   return found === 'undecided' ? found : found === null;
 }
 
-/** A person whom one of the two finds and the other does not; null when there can be none. */
+/** A person one of the two finds and the other does not; null when there can be none. */
 export function tellApart(a: Query, b: Query): Person | null | 'undecided' {
   return someone([a, b], (diagram, [left, right]) => diagram.xor(left!, right!));
 }
 
-/** Whether a query finds nobody (`never`) or everybody (`always`), whoever there is; null when it depends. */
+/** Whether a query finds nobody (`never`) or everybody (`always`), anybody who there is; null when it depends. */
 export function constantOf(query: Query): 'never' | 'always' | 'undecided' | null {
   const likely = bounded(() => {
     const atoms = new Atoms(new DecisionDiagram(0), [query]);

@@ -34,7 +34,7 @@ export function wordingOf(term: Word | Phrase): Wording {
   return wording;
 }
 
-/** Whether whoever has the words of `a` has those of `b` in the same value. */
+/** Whether anybody who has the words of `a` has those of `b` in the same value. */
 export function keysImply(a: Wording, b: Wording, under: Under = 'notation'): boolean {
   if (under === 'any source' && a.stems && !(b.stems && a.keys[0] === b.keys[0])) return false;
   const size = b.keys.length;
@@ -67,7 +67,7 @@ export function spanOf(term: Query): Range | null {
   return range && range !== 'never' && (range.low ?? -Infinity) <= (range.high ?? Infinity) ? range : null;
 }
 
-/** Whether a term can hold for nobody, whoever they are: a range on words, a word on numbers, bounds the wrong way round. */
+/** Whether a term can't hold for anybody: a range on words, a word on numbers, bounds the wrong way round. */
 export function isNever(term: Query): boolean {
   if (!isTerm(term)) return false;
   const range = rangeOf(term);

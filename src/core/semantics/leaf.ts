@@ -20,7 +20,7 @@ export const dropsStopWords = (field: Field): boolean =>
 
 /**
  * The folded words that a term asks for. A country is asked for as a country and a language as a language, by whatever
- * name: the code stands for it here as it does in what people have (`valuesOf`).
+ * name: the code represents it here as it does in what people have (`valuesOf`).
  */
 export function keysAsked(term: Word | Phrase): readonly string[] {
   if (term.scope === 'country' && !(term.kind === 'word' && term.prefix)) {
@@ -69,7 +69,7 @@ export function tokensHeld(field: Field, text: string, matching: Matching): Toke
   return matching.stopWords.size && dropsStopWords(field) ? all.filter(({ key }) => !matching.stopWords.has(key)) : all;
 }
 
-/** The first place, from `start` on, where the sequence stands in a row of words; −1 where it does not. */
+/** The first place, from `start` on, where the sequence is in a row of words; −1 where it does not. */
 export function indexOfSequence(words: readonly string[], sequence: Sequence, start = 0): number {
   const { keys, prefix, form } = sequence;
   const size = keys.length;

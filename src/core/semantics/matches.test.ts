@@ -59,7 +59,7 @@ describe('matches', () => {
 });
 
 describe('marks', () => {
-  it('stand on the words that answer each part', () => {
+  it('are on the words that answer each part', () => {
     const query = parse('title:(QA OR "release trains") AND quality NOT software').query!;
     const values = valuesOf(signe);
     const said = highlightsOf(query, signe).map(

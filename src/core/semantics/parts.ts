@@ -27,7 +27,7 @@ export interface Highlight {
   part: number;
 }
 
-/** Every place where a wanted term of the query stands in a person, in reading order and without overlaps. */
+/** Every place where a wanted term of the query is in a person, in reading order and without overlaps. */
 export function highlightsOf(query: Query, person: Person, matching: Matching = exactMatching): Highlight[] {
   const values = valuesOf(person).map((value) => ({
     ...value,

@@ -11,7 +11,7 @@ import { parse } from '../language/parse';
 import { scopes, type Scope } from '../language/scopes';
 import { bothOf, eitherOf, notOf, truthOf, untoldIn, type Truth } from './truth';
 
-/** Kleene, Introduction to Metamathematics (1952), § 64: the strong tables of ¬, & and ∨; t, u, f stand for met, unknown, not met. */
+/** Kleene, Introduction to Metamathematics (1952), § 64: the strong tables of ¬, & and ∨; t, u, f represent met, unknown, not met. */
 const of = { t: 'met', u: 'unknown', f: 'not met' } as const;
 const conjunction = ['tuf', 'uuf', 'fff'];
 const disjunction = ['ttt', 'tuu', 'tuf'];
@@ -49,7 +49,7 @@ describe('a query on a record', () => {
     );
   });
 
-  it('is never told otherwise than with two values where it is told, and says what is not told where it is not', () => {
+  it('is never told otherwise than with two values where it is told, and says what is not listed where it is not', () => {
     let unknown = 0;
     fc.assert(
       fc.property(people(8), queries(), listedSets, matchings, (list, query, listed, matching) => {

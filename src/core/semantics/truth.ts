@@ -24,8 +24,8 @@ export const eitherOf = (a: Truth, b: Truth): Truth => (rank[a] >= rank[b] ? a :
 export const notOf = (a: Truth): Truth => (a === 'unknown' ? a : a === 'met' ? 'not met' : 'met');
 
 /**
- * Reads a query on a record by Kleene's strong three-valued logic. A fact that the record lacks is unknown. Words in a
- * text that the source does not tell are unknown unless they stand in what it does tell; a text it tells and that lacks
+ * Reads a query on a record by Kleene's strong three-valued logic. A fact that the record doesn’t have is unknown. Words in a
+ * text that the source does not tell are unknown unless they are in what it does tell; a text it tells and that doesn’t have
  * them does not meet them. Whatever is `met` is found by `matches`, and whatever is `not met` is not.
  */
 export function truthOf(
@@ -138,7 +138,7 @@ function says(term: Word | Phrase, listed: ListedScopes, matching: Matching): Te
   };
 }
 
-/** The terms of a query whose truth a record leaves open while the whole is open too: what is not told of that person. */
+/** The terms of a query whose truth a record leaves open while the whole is open too: what is not listed of that person. */
 export function untoldIn(
   query: Query,
   person: Person,

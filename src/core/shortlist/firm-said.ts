@@ -28,7 +28,7 @@ const small = new Set(
 );
 
 /**
- * A firm as it is said in a sentence: without legal form, what stands in brackets and a place at its end, in ordinary
+ * A firm as it is said in a sentence: without legal form, what is in brackets and a place at its end, in ordinary
  * letters. Short names in capitals stay as they are: most are written so.
  */
 export function firmSaid(company: string): string {

@@ -90,7 +90,7 @@ const isInitial = (part: string) =>
 /** `B.`, `J.-P.` or a bare capital: no name to greet with. */
 const isLetters = (part: string) => /^(\p{L}\.[-‐]?)+$/u.test(part) || /^\p{L}$/u.test(part);
 
-/** Forms of address, degrees, signs and what stands in brackets are taken off. */
+/** Forms of address, degrees, signs and what is in brackets are taken off. */
 function bareParts(text: string): { parts: string[]; nick: string | null; called: string | null; addressed: boolean } {
   const clean = withoutSigns(text);
   const nick = /["“„”«]([\p{L}’'-]{2,})["”“»]/u.exec(clean)?.[1] ?? null;
@@ -174,7 +174,7 @@ export function greetingName(full: string): GreetingName {
   const name = written.join(' ');
   const names = written.filter((part) => !isLetters(part));
   const [first] = names;
-  // One word is a given name by itself; letters before a family tell none.
+  // One word is a given name on its own; letters before a family tell none.
   const lone = written.length === 1;
   if (
     !first ||

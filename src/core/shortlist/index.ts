@@ -1,4 +1,4 @@
-/** People kept: joined, cleaned, checked, left out and taken along. The room's own face, for other layers. */
+/** People kept: joined, cleaned, checked, left out and exported. The room's own face, for other layers. */
 export * from './column-profile';
 export * from './column-profile-schema';
 export * from './firm-said';

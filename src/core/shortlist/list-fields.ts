@@ -13,7 +13,7 @@ export const joinedFields = [
 ] as const;
 export type JoinedField = (typeof joinedFields)[number];
 
-/** Why somebody on a list is left out of what is taken along. */
+/** Why somebody on a list is left out of what is exported. */
 export const leftOutReasons = [
   'contacted',
   'customer',

@@ -38,7 +38,7 @@ const liftOf = (good: number, ofGood: number, rest: number, ofRest: number) =>
 /**
  * What chosen people share against the rest of those seen, as a string: wordings of their titles (word pairs and threes that
  * cover them, each oftener there than in the rest), joined with those facts of person and firm that most of them share. A
- * fact that is not told of somebody speaks neither for nor against it.
+ * fact that is not listed of somebody speaks neither for nor against it.
  */
 export function moreLike(good: readonly Person[], rest: readonly Person[]): MoreLike {
   const titles = titleTrait(good, rest);

@@ -10,7 +10,7 @@ export interface Effect {
   after: number;
   removed: number;
   added: number;
-  /** Judged people who no longer come, and who come anew. */
+  /** Judged people who no longer come, and who come again. */
   gone: JudgedCount;
   come: JudgedCount;
   /** Judged people found before. */
@@ -67,7 +67,7 @@ function judgedIn(source: JudgedSource, isIn: (row: number) => boolean): JudgedC
 
 const founds = new WeakMap<JudgedSource, { set: Bitmap; before: number; judged: JudgedCount }>();
 
-/** How many a set holds, and how many judged: every candidate is held against the same one. */
+/** How many a set holds, and how many judged: every candidate is compared with the same one. */
 function foundOf(set: Bitmap, source: JudgedSource): { before: number; judged: JudgedCount } {
   let found = founds.get(source);
   if (found?.set !== set)
@@ -75,7 +75,7 @@ function foundOf(set: Bitmap, source: JudgedSource): { before: number; judged: J
   return found;
 }
 
-/** Sets of judged people by row, for `measure`: `rowOf` is where a person stands in the source, undefined where they do not. */
+/** Sets of judged people by row, for `measure`: `rowOf` is where a person is in the source, undefined where they do not. */
 export function judgedSource(
   people: PeopleSets,
   verdicts: Iterable<{ id: string; fit: boolean }>,

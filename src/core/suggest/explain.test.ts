@@ -43,7 +43,7 @@ describe('why a person was found or not', () => {
     expect(explain(text, query, buyer).letIn!.says).toEqual(['add title “Head of GDP”']);
   });
 
-  it('lets in whoever it says it lets in, for any string', () => {
+  it('lets in anybody who it says it lets in, for any string', () => {
     fc.assert(
       fc.property(queries(), people(3), (asked, crowd) => {
         const written = print(asked);

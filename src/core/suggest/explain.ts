@@ -16,13 +16,13 @@ import { applyChanges } from './change';
 import type { Change } from './change-schema';
 import { parse, type SetQueries } from '../language/parse';
 
-/** A term that stands in a person, and where. */
+/** A term that is in a person, and where. */
 export interface TermMatch {
   term: string;
   fields: (Field | 'fact')[];
 }
 
-/** One outermost part of a string held against a person. */
+/** One outermost part of a string compared with a person. */
 export interface PartExplained {
   part: number;
   excludes: boolean;
@@ -150,7 +150,7 @@ export interface Cause {
   /** The term that answered, as written. */
   term: string;
   field: Field | 'fact';
-  /** People whom this term in this field let in. */
+  /** People this term in this field let in. */
   people: number;
 }
 

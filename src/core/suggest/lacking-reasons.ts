@@ -1,4 +1,4 @@
-/** Why a source does not show someone whom another finds by the same string. */
+/** Why a source does not show someone another finds by the same string. */
 export const lackingReasons = [
   'not in it',
   'beyond what it shows',

@@ -25,7 +25,7 @@ const worthOfFits = 2;
 /** Share of the fits found that a change may be expected to lose; beyond it, it is costly. */
 const maxLost = 0.03;
 
-/** Proposals told at most: each is counted anew at every source. */
+/** Proposals told at most: each is counted again at every source. */
 const maxProposals = 15;
 /** Candidates that no rule for sets covers and whose strings are made to measure them, at most. */
 const maxRun = 40;
@@ -192,7 +192,7 @@ const expected = ({ fits, misses }: JudgedCount, prior: number) => (fits + 2 * p
 const leastOfUsual = 0.6;
 
 /**
- * The share of fits to expect among people whom a change removes, before those of them are looked at who are judged. For an exclusion it
+ * The share of fits to expect among people a change removes, before those of them are looked at who are judged. For an exclusion it
  * follows from how frequent its word is among all judged fits and misses (Bayes' theorem): that none of many fits has it says more than
  * the few misses that do. Each count is taken as if half a person more had it (Jeffreys' prior).
  */

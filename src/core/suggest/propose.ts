@@ -218,7 +218,7 @@ function tellsOf(person: Person): Set<string> {
   return tells;
 }
 
-/** For fits whom the string does not find: the change that lets each in, where it is a wording or a wider fact. */
+/** For fits the string does not find: the change that lets each in, where it is a wording or a wider fact. */
 function waysIn(query: Query, judged: readonly Judged[], matching: Matching): Candidate[] {
   const parts = partsOf(query).map((part) => ({ part, meets: matcher(part.query, matching) }));
   const ways = new Map<string, Candidate & { fits: number }>();

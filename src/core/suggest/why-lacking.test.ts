@@ -16,7 +16,7 @@ const person = (more: Partial<Person> = {}): Person => ({
 const why = (there: Person | null, brought = false, matching = exactMatching, asked = query) =>
   whyLacking(asked, { person: person(), matching: exactMatching }, there && { person: there, matching, brought });
 
-describe('why a source lacks someone', () => {
+describe('why a source doesn’t have someone', () => {
   it('is that it has no record, or shows no further', () => {
     expect(why(null)).toBe('not in it');
     expect(why(person())).toBe('beyond what it shows');

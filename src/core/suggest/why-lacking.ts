@@ -8,7 +8,7 @@ import { terms } from '../language/query';
 import type { LackingReason } from './lacking-reasons';
 
 /**
- * Why: `there` is the record of the source that lacks them (null where it has none), `here` that of the source that found them,
+ * Why: `there` is the record of the source that doesn’t have them (null where it has none), `here` that of the source that found them,
  * each with how that source compares words. `brought` says whether the searches asked there find the record at all.
  */
 export function whyLacking(

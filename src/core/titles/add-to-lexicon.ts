@@ -21,7 +21,7 @@ function joined(texts: Texts, more: Texts): Texts {
   return result;
 }
 
-/** Two lexicons as one: names and titles of both, once; what `more` says of a word stands in the place of what was said before. */
+/** Two lexicons as one: names and titles of both, once; what `more` says of a word is in the place of what was said before. */
 export function joinLexicons(own: OwnLexicon, more: OwnLexicon): OwnLexicon {
   const functions = new Map(own.functions.map((entry) => [entry.id, entry]));
   for (const { id, near, names } of more.functions) {

@@ -10,7 +10,7 @@ const titleCase = (text: string) =>
     /^(and|of|the|for|et|und|en|og|och|de|du|des|la|le)$/.test(word) || isAcronym(word) ? word : capital(word)
   );
 
-/** Languages that write a function's name with a capital in a title, as it is a noun of its own there. */
+/** Languages that write a function's name with a capital in a title, as it is its own noun there. */
 const compounding: ReadonlySet<Language> = new Set(['de', 'nl', 'da', 'sv', 'no', 'fi']);
 
 /** All ways in which one language joins a rank and a function, the most usual first. */

@@ -22,7 +22,7 @@ const ofLexicon: readonly [string, readonly Sense[]][] = Object.entries(shipped(
   word,
   Object.entries(senses).map(([name, tells]) => ({ name, tells }))
 ]);
-/** What the user says of a word stands in the place of what the lexicon says. */
+/** What the user says of a word is in the place of what the lexicon says. */
 const known = fromLexicon(
   (): ReadonlyMap<string, readonly Sense[]> =>
     new Map([

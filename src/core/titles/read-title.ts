@@ -100,7 +100,7 @@ const endings = ranks
     new Map<string, { ending: string; id: string }[]>()
   );
 
-/** Functions named by a word of the work itself, wherever it stands in a title. */
+/** Functions named by a word of the work itself, wherever it is in a title. */
 const hints: [RegExp, string][] = [
   [/^(qualit|kvalit|kwalit)/, 'quality'],
   [/^(gdp|gmp|gxp|capa)$/, 'quality'],
@@ -123,7 +123,7 @@ const hints: [RegExp, string][] = [
   [/^(hr|people|personal|rh)$/, 'human resources']
 ];
 
-/** Rank words that only tell a rank when nothing stronger stands beside them. */
+/** Rank words that only tell a rank when nothing stronger is beside them. */
 const weak: ReadonlySet<string> = new Set([
   'chef',
   'chief',
@@ -168,7 +168,7 @@ function readSegment(segment: string): TitleReading {
   const rank = rankIn(plain.length ? plain : words);
   const work = functionIn(plain);
   if (whole && (whole.size > 1 || !rank || !work)) {
-    // A fixed title inside a longer one: what stands beside it may tell another rank.
+    // A fixed title inside a longer one: what is beside it may tell another rank.
     const outer = plain.filter((_, i) => i < whole.at || i >= whole.at + whole.size);
     const outerRank = rankIn(outer);
     const raised = outerRank && level.get(outerRank.id)! < level.get(whole.value.rank)!;

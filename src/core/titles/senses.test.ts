@@ -36,7 +36,7 @@ describe('ambiguous words of a string', () => {
   it('are those that stand by themselves and are wanted', () =>
     expect(ambiguousIn(query('title:(QA OR "QA manager") NOT gdp')).map(({ word }) => word)).toEqual(['qa']));
 
-  it('are told apart by asking for a word beside them', () => {
+  it('are distinguished by asking for a word beside them', () => {
     const text = 'title:(QA OR "quality manager") AND country:Denmark';
     const { asking } = tellApart(text, query(text), ambiguousIn(query(text))[0]!, 0);
     expect(asking).toContain('title:((QA AND any:(pharma OR food');
@@ -47,7 +47,7 @@ describe('ambiguous words of a string', () => {
     expect(matches(after, dane(person('quality manager')))).toBe(true);
   });
 
-  it('are told apart by leaving the other meanings out, never a word that is wanted', () => {
+  it('are distinguished by leaving the other meanings out, never a word that is wanted', () => {
     const text = 'QA OR automation';
     const { excluding } = tellApart(text, query(text), ambiguousIn(query(text))[0]!, 0);
     expect(excluding).toMatch(/^\(QA OR automation\)\nNOT \(software OR/);

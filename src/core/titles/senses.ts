@@ -11,7 +11,7 @@ const several = fromLexicon((): ReadonlySet<string> => new Set(ambiguousWords())
 /** A wanted word of a string that has several meanings. */
 export interface AmbiguousWord {
   word: string;
-  /** Where it stands in the text by itself; empty where it comes out of a named set. */
+  /** Where it is in the text on its own; empty where it comes out of a named set. */
   places: Span[];
 }
 
@@ -86,7 +86,7 @@ const written = (words: readonly string[]) => (words.length === 1 ? words[0]! : 
 
 /**
  * The text of a string changed so that a word has one meaning: `asking` wants a word beside it that tells it apart,
- * null where it stands nowhere by itself; `excluding` leaves out whoever has words of its other meanings.
+ * null where it stands nowhere on its own; `excluding` leaves out anybody who has words of its other meanings.
  */
 export function tellApart(
   text: string,

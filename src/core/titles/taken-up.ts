@@ -1,7 +1,7 @@
 import type { OwnLexicon } from './own-lexicon-shape';
 
 let own: OwnLexicon = { functions: [], titles: [], meanings: [] };
-/** Counts what was taken up, so that what follows from it is made anew. */
+/** Counts what was taken up, so that what follows from it is rebuilt. */
 let edition = 0;
 
 /** What the users added to the lexicon. */
@@ -13,7 +13,7 @@ export function takeUpLexicon(added: OwnLexicon): void {
   edition++;
 }
 
-/** Something that follows from the lexicon: made when it is first asked for, and anew after the lexicon has changed. */
+/** Something that follows from the lexicon: made when it is first asked for, and again after the lexicon has changed. */
 export function fromLexicon<T>(make: () => T): () => T {
   let made: { of: number; value: T } | undefined;
   return () => {

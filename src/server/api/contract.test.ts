@@ -48,7 +48,7 @@ describe('the contract', () => {
     expect(put.parameters).toMatchObject([{ name: 'id', in: 'path', required: true }]);
   });
 
-  it('describes the connector protocol, for whoever writes an adapter', () => {
+  it('describes the connector protocol, for anybody who writes an adapter', () => {
     const connector = connectorOpenApi();
     expect(Object.keys(connector.paths)).toEqual(['/sheet', '/search']);
     const text = JSON.stringify(connector);

@@ -104,7 +104,7 @@ const referring = (json: unknown, to: (name: string) => string): unknown => {
   );
 };
 
-/** The components of one document. What is sent may be written otherwise than what is answered: then it has a name of its own. */
+/** The components of one document. What is sent may be written otherwise than what is answered: then it has its own name. */
 class Components {
   readonly schemas: Record<string, unknown> = {};
   readonly #described: boolean;
@@ -141,7 +141,7 @@ class Components {
   }
 }
 
-/** A schema that stands by itself, as what is sent. */
+/** A schema that stands on its own, as what is sent. */
 const alone = (schema: z.ZodType) => {
   const json = z.toJSONSchema(schema, { ...dialect, io: 'input' });
   delete json.$schema;

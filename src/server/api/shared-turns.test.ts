@@ -3,7 +3,7 @@ import { currentAsker, type Asker } from '../workers/asker';
 import { SharedTurns } from './shared-turns';
 import { Turns } from './turns';
 
-/** Turns in which one thing is under way, until it is told to end. */
+/** Turns in which one thing is in progress, until it is told to end. */
 function busy() {
   const turns = new Turns({ most: 1, patience: 10_000, counts: 10_000 });
   let end = () => {};
@@ -14,7 +14,7 @@ const asker = (id = 'page', signal = new AbortController().signal): Asker => ({ 
 const settled = () => new Promise((done) => setTimeout(done, 0));
 
 describe('long work that waits for its turn', () => {
-  it('is done once for all who wish the same meanwhile', async () => {
+  it('is done once for all who want the same meanwhile', async () => {
     const { shared, end } = busy();
     const [same, other] = [vi.fn(async () => 'same'), vi.fn(async () => 'other')];
     const received = [
@@ -29,7 +29,7 @@ describe('long work that waits for its turn', () => {
     expect(same).toHaveBeenCalledOnce();
   });
 
-  it('is done anew for who wishes it once it has begun', async () => {
+  it('is done again for who wants it once it has started', async () => {
     const { shared, end } = busy();
     let done: (text: string) => void = () => {};
     const first = shared.take('a', asker(), () => new Promise((resolve) => (done = resolve)));

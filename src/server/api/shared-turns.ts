@@ -2,7 +2,7 @@ import { askingFor, SharedAsker, type Asker } from '../workers/asker';
 import type { Turns } from './turns';
 
 /**
- * Long work that waits for its turn is done once for all who wish the same meanwhile. It begins after each of them asked:
+ * Long work that waits for its turn is done once for all who want the same meanwhile. It begins after each of them asked:
  * what they get is as new as if it were done for each.
  */
 export class SharedTurns<T> {
@@ -10,7 +10,7 @@ export class SharedTurns<T> {
 
   constructor(private readonly turns: Turns) {}
 
-  /** `name` is the same for those alone who wish the same. */
+  /** `name` is the same for those alone who want the same. */
   take(name: string, asker: Asker, work: () => Promise<T>): Promise<T> {
     const waiting = this.#waiting.get(name);
     if (waiting) {

@@ -15,7 +15,7 @@ describe('turns', () => {
   afterEach(() => void vi.useRealTimers());
   const limits = { most: 2, patience: 100, counts: 500 };
 
-  it('let short work begin at once, and long work once little is under way, in the order in which it came', async () => {
+  it('let short work begin at once, and long work once little is in progress, in the order in which it came', async () => {
     const turns = new Turns(limits);
     const short = [work(), work(), work()];
     const [first, second] = [work(), work()];
@@ -37,7 +37,7 @@ describe('turns', () => {
     expect(second.begun).toHaveBeenCalledOnce();
   });
 
-  it('let long work begin at once where nothing else is under way', async () => {
+  it('let long work begin at once where nothing else is in progress', async () => {
     const { begun } = work();
     void new Turns(limits).take(true, begun);
     await settled();

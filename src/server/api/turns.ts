@@ -1,14 +1,14 @@
 /**
  * Lets what somebody types or judges go before whole screens while many ask: short work begins at once, long work once little
- * else is under way, in the order in which it came.
+ * else is in progress, in the order in which it came.
  */
 export class Turns {
   #underWay = 0;
   readonly #waiting: (() => void)[] = [];
 
   /**
-   * `most`: pieces of work under way with which long work still begins. `patience`: milliseconds after which it begins
-   * whatever is under way. `counts`: milliseconds after which work counts no more, since it waits for something itself.
+   * `most`: pieces of work in progress with which long work still begins. `patience`: milliseconds after which it begins
+   * whatever is in progress. `counts`: milliseconds after which work counts no more, since it waits for something itself.
    */
   constructor(private readonly limits: { most: number; patience: number; counts: number }) {}
 
@@ -31,7 +31,7 @@ export class Turns {
     }
   }
 
-  /** Resolves when it is long work's turn, which then counts as under way. */
+  /** Resolves when it is long work's turn, which then counts as in progress. */
   #turn(): Promise<void> {
     return new Promise((resolve) => {
       const begin = () => {

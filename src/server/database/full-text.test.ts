@@ -20,7 +20,7 @@ const textual = [...scopes.filter((scope) => !(numberFacts as readonly string[])
 const numeric = [...numberFacts, ...own];
 
 // PostgreSQL's own parser and `simple` configuration cut and fold the text; nothing of Eave's is in between.
-describe('meaning, held to PostgreSQL full-text search (simple configuration)', () => {
+describe('meaning, checked against PostgreSQL full-text search (simple configuration)', () => {
   it('agrees with matches and with the index on generated queries over the same people', async () => {
     const [list] = fc.sample(people(400), { numRuns: 40, seed: 7 }).sort((a, b) => b.length - a.length);
     const index = PeopleIndex.from(list!);

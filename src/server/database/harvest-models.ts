@@ -21,7 +21,7 @@ export interface HarvestRow extends Row<HarvestRow> {
   problem: CreationOptional<string>;
   budget: HarvestBudget;
   events: CreationOptional<{ at: string; source: string; what: string }[]>;
-  /** When it goes on by itself. */
+  /** When it goes on on its own. */
   goesOnAt: CreationOptional<Date | null>;
   /** How many people it has, each once; 0 before it was worked out who is who. */
   people: CreationOptional<number>;
@@ -67,7 +67,7 @@ export interface HarvestSliceRow extends Row<HarvestSliceRow> {
   /** All that the source shows of it was read. */
   ended: CreationOptional<boolean>;
   rows: CreationOptional<number>;
-  /** Rows of people whom no slice before had brought. */
+  /** Rows of people no slice before had brought. */
   fresh: CreationOptional<number>;
 }
 

@@ -15,7 +15,7 @@ describe('migrations', () => {
     expect(rows.map((row) => (row as { name: string }).name).sort()).toEqual(migrations.map(({ name }) => name));
   });
 
-  it('bring what an earlier release kept along: sheets say what is told, trials are put together anew', async () => {
+  it('bring what an earlier release kept along: sheets say what is told, trials are put together again', async () => {
     const sequelize = database();
     await sequelize.query(`
       DELETE FROM migrations WHERE name LIKE '0009%';

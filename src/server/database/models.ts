@@ -215,7 +215,7 @@ export interface JudgementRow extends Row<JudgementRow> {
   personaId: string;
   sourceId: string;
   personId: string;
-  /** Empty for what the first judge said of one whom a second saw otherwise, before the two settled it. */
+  /** Empty for what the first judge said of one a second saw otherwise, before the two settled it. */
   judge: string;
   verdict: Verdict;
   reason: string;

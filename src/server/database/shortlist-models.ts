@@ -15,7 +15,7 @@ export interface ShortlistRow extends Row<ShortlistRow> {
   firms: CreationOptional<FirmLists>;
   /** Whether people in countries that ask prior consent are left out. */
   consent: CreationOptional<boolean>;
-  /** Whether whoever was taken along counts as contacted. */
+  /** Whether anybody who was exported counts as contacted. */
   takenCounts: CreationOptional<boolean>;
   reckoned: CreationOptional<string>;
   nextNumber: CreationOptional<number>;

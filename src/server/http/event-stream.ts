@@ -3,19 +3,19 @@
 const utf8 = new TextEncoder();
 /** Milliseconds between two comments that keep the line open; proxies close one on which nothing comes for a minute. */
 const heartbeat = 20_000;
-/** Milliseconds after which a page asks anew for a stream that ended. */
+/** Milliseconds after which a page asks again for a stream that ended. */
 const retry = 1000;
 
 const open = new Set<() => void>();
 let stopping = false;
 
-/** Ends all streams: pages ask anew when the server is back. */
+/** Ends all streams: pages ask again when the server is back. */
 export function endStreams(): void {
   stopping = true;
   open.forEach((end) => end());
 }
 
-/** What a stream sends: `id` is told back by a page that asks anew. */
+/** What a stream sends: `id` is told back by a page that asks again. */
 export interface Sent {
   event: string;
   id?: string;

@@ -10,7 +10,7 @@ import { beAlive, deadAmong, serverId, stopBeingAlive } from './this-server';
 
 /**
  * Jobs worked on at once, by lane. Jobs that ask connected services mostly wait for an answer, and one that hangs holds its runner
- * for minutes: they have runners of their own, so that a slow service delays nobody else's job.
+ * for minutes: they have their own runners, so that a slow service delays nobody else's job.
  */
 const runners = { here: 3, services: 5 } as const;
 type Lane = keyof typeof runners;
@@ -64,7 +64,7 @@ const workIn =
     } catch (error) {
       if (error instanceof Later) {
         log().info({ job: job.id, task: name, wait: error.wait }, 'job comes again');
-        // Under the key of one that is under way another is made, and this one ends.
+        // Under the key of one that is in progress another is made, and this one ends.
         const { rows } = await connections().query<{ queue: string | null }>(
           'SELECT queue_name AS queue FROM graphile_worker.jobs WHERE id = $1',
           [job.id]
@@ -167,7 +167,7 @@ async function keepRunning(mine: Running, lane: Lane, number: number): Promise<v
       mine.runners.add(runner);
       runner.promise.catch(() => {});
       if (mine.ended) await runner.stop();
-      // Its worker ends by itself when it cannot say how a job went; the runner would go on without one.
+      // Its worker ends on its own when it cannot say how a job went; the runner would go on without one.
       const workerEnded = new Promise<void>((done) => {
         runner.events.once('worker:stop', () => done());
         runner.events.once('worker:fatalError', () => done());
@@ -248,7 +248,7 @@ async function insertJob(
   );
 }
 
-/** Takes jobs no more, lets those under way come to a good place to stop, and closes the connections. */
+/** Takes jobs no more, lets those in progress come to a good place to stop, and closes the connections. */
 export async function stopQueue(): Promise<void> {
   const mine = running;
   running = undefined;

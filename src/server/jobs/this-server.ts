@@ -3,7 +3,7 @@ import pg from 'pg';
 import { environment } from '../environment';
 import { log } from '../log';
 
-// Several servers may work on one database. Each is known by a name of its own, and holds an advisory lock on it for as long
+// Several servers may work on one database. Each is known by its own name, and holds an advisory lock on it for as long
 // as it lives: PostgreSQL lets go of it when the process is killed or the line to it is cut.
 
 /** The name of this server among those of one database. */
@@ -11,7 +11,7 @@ export const serverId = randomUUID();
 
 const lockOf = (id: string) => `eave server ${id}`;
 
-/** Whoever wants to subscribe what is told over the same line: each text that comes on the channel, or null where some may have been missed. */
+/** Anybody who wants to subscribe what is told over the same line: each text that comes on the channel, or null where some may have been missed. */
 const listeners = new Set<(reply: string | null) => void>();
 export const subscribe = (listener: (reply: string | null) => void): void => void listeners.add(listener);
 const tellAll = (reply: string | null) => listeners.forEach((listener) => listener(reply));

@@ -104,7 +104,7 @@ describe('flows that change several things', () => {
     await models().Verdict.destroy({ where: {} });
   });
 
-  it('judge by rule those whom facts alone make a miss, and whom nobody has judged', async () => {
+  it('judge by rule those facts alone make a miss, and whom nobody has judged', async () => {
     const id = await brief();
     await keepVersion(id, 'title:QA');
     const trial = await runTrial(id, 1, 'harrow-guild', 40);

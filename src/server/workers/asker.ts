@@ -3,7 +3,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 /** Who a question is asked for: a page, or a program that names none. */
 export interface Asker {
   id: string;
-  /** Aborted when they have gone, or let go of it to ask anew: nobody waits for the answer any more. */
+  /** Aborted when they have gone, or let go of it to ask again: nobody waits for the answer any more. */
   signal: AbortSignal;
   /** Milliseconds of work that all questions of the request may take together, and how many they have taken. */
   within?: number;
@@ -44,5 +44,5 @@ const store = new AsyncLocalStorage<Asker>();
 /** Does some work for an asker: questions to the worker threads belong to them, without being handed on by every function. */
 export const askingFor = <T>(asker: Asker, work: () => Promise<T>): Promise<T> => store.run(asker, work);
 
-/** Whom the work under way is for; undefined for a job in the background. */
+/** Whom the work in progress is for; undefined for a job in the background. */
 export const currentAsker = (): Asker | undefined => store.getStore();

@@ -4,7 +4,7 @@ import { Refusal } from '../refusal';
 import { currentAsker } from './asker';
 import { KeptThreads } from './threads';
 
-/** What is done with whole briefs, and with lists of all verdicts or results, in a thread of its own. */
+/** What is done with whole briefs, and with lists of all verdicts or results, in its own thread. */
 export type BriefTask =
   | { kind: 'export-brief' | 'export-qrels'; briefId: string }
   | { kind: 'export-runs'; briefId: string; certain: boolean }

@@ -24,7 +24,7 @@ interface Limits {
 }
 
 /**
- * Runs one task in a process of its own and returns its answer. Used for input that may exhaust memory: V8 aborts the whole
+ * Runs one task in its own process and returns its answer. Used for input that may exhaust memory: V8 aborts the whole
  * process then, worker threads included, so a thread cannot contain it.
  * @throws Refusal as the child refused, ChildDied where it ended without an answer
  */

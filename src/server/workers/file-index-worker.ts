@@ -16,7 +16,7 @@ export interface FileTask {
 
 const batch = 5000;
 
-/** Reads the people of a file and makes their index, in memory that threads share; tells how many have come. */
+/** Reads the people of a file and makes their index, in memory that threads share; says how many have come. */
 async function make({ sheet, id }: FileTask): Promise<SharedSource> {
   const client = new pg.Client({ connectionString: environment().databaseUrl, connectionTimeoutMillis: 5000 });
   await client.connect();

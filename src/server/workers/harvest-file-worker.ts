@@ -3,7 +3,7 @@ import { writeHarvestFile, type HarvestFormat } from '../services/harvest/harves
 import type { PeopleFilter } from '../services/harvest/harvest-people';
 import { doOneThing } from './one-thing';
 
-/** Writes the people of a harvest as a file, with a line of its own to the database. */
+/** Writes the people of a harvest as a file, with its own line to the database. */
 const { briefId, harvestId, filter, format } = workerData as {
   briefId: string;
   harvestId: string;

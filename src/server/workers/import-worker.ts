@@ -7,5 +7,5 @@ export interface ImportTask {
   serverId: string;
 }
 
-/** Imports one file after the other, with a line of its own to the database. */
+/** Imports one file after the other, with its own line to the database. */
 doEach(({ importId, serverId }: ImportTask) => runImport(importId, serverId));

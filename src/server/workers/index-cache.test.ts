@@ -33,7 +33,7 @@ describe('what is kept of a stand-in', () => {
     expect(again.rowOf(source.personAt(7).id)).toBe(7);
   });
 
-  it('goes when it is made anew under another name, but not for a world of another size', () => {
+  it('goes when it is rebuilt under another name, but not for a world of another size', () => {
     const { kept } = makeStandIn(standIn, world);
     for (const name of ['harrow-guild-500-a', 'harrow-guild-900-b', 'harrow-guild-500-c'])
       writeKept(folder, name, kept);

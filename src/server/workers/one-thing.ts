@@ -17,7 +17,7 @@ async function endOf(work: () => Promise<unknown>): Promise<ThreadTells<unknown,
   }
 }
 
-/** Does the one thing that a thread was started for, tells how it ended, and lets go of the database. */
+/** Does the one thing that a thread was started for, says how it ended, and lets go of the database. */
 export async function doOneThing(work: () => Promise<unknown>): Promise<void> {
   giveWay();
   const end = await endOf(work);
@@ -25,7 +25,7 @@ export async function doOneThing(work: () => Promise<unknown>): Promise<void> {
   parentPort!.postMessage(end);
 }
 
-/** Does one thing after the other, each as a message comes, and tells how each ended. */
+/** Does one thing after the other, each as a message comes, and says how each ended. */
 export function doEach<Task>(work: (task: Task) => Promise<unknown>): void {
   giveWay();
   parentPort!.on('message', (task: Task) => {

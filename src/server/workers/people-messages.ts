@@ -63,7 +63,7 @@ export interface JudgedIds {
 export interface LedgerAnswer {
   rendering: Rendering;
   found: Found;
-  /** People whom the source itself drops for want of a fact it was asked. */
+  /** People the source itself drops for want of a fact it was asked. */
   keptBack: KeptBack | null;
   /** What every part is worth, for those who are certain and for all possible; null when the string cannot be asked there. */
   rows: Both<PartWorth[]> | null;
@@ -220,7 +220,7 @@ export interface PeopleWork {
     answer: RunOfPeople;
   };
   page: { ask: { sourceId: string; search: Search; page: number }; answer: Page };
-  /** Ways of cutting a search, best first, planned from those of some people whom it brings. */
+  /** Ways of cutting a search, best first, planned from those of some people it brings. */
   cut: { ask: { search: Search; sheet: Sheet; people: Person[]; count: number; most: number }; answer: Cut[] };
   /** Words that nobody cares about which should bring most new people beside a search, best first. */
   'neutral-words': {
@@ -278,7 +278,7 @@ export interface PeopleWork {
   };
   /** Which records are of one person, among records of sources, by id or (of places run by hand) given whole. */
   identify: { ask: IdentifyAsk; answer: IdentifyAnswer };
-  /** Why a source does not show people whom another finds by the same string. */
+  /** Why a source does not show people another finds by the same string. */
   lacking: {
     ask: StringText & { at: string; people: Person[]; matching: MatchingRules };
     answer: { reason: LackingReason; there: Person | null }[];
@@ -287,7 +287,7 @@ export interface PeopleWork {
   'true-verdicts': { ask: { sourceId: string; ids: string[] }; answer: (string | null)[] };
   /** The records of a source by id; those it does not have are left out. */
   'people-by-id': { ask: { sourceId: string; ids: string[] }; answer: Person[] };
-  /** Who goes, comes and stays when a string is changed, each asked for by itself and sampled through as much depth as the source shows. */
+  /** Who goes, comes and stays when a string is changed, each asked for on its own and sampled through as much depth as the source shows. */
   sample: {
     ask: { sourceId: string; from: StringText; to: StringText; size: number; seed: string; certain: boolean };
     answer: Record<'goes' | 'comes' | 'stays', { ids: string[]; shown: number; sample: SampledPerson[] }>;

@@ -22,7 +22,7 @@ const pool = (): Pool => {
   }));
 };
 
-/** Milliseconds that a question may take. Somebody waits for the short ones; the others show that they are under way. */
+/** Milliseconds that a question may take. Somebody waits for the short ones; the others show that they are in progress. */
 const limits = { short: 1500, long: 15_000, job: 120_000 };
 
 /** Questions that go through many strings or many people. */
@@ -81,7 +81,7 @@ export async function askForJson<K extends PeopleKind>(
 /** How busy the threads are. */
 export const threadsState = () => pool().state();
 
-/** Lets the threads forget a source, so that its people are read anew when it is next asked. */
+/** Lets the threads forget a source, so that its people are read again when it is next asked. */
 export const detachSource = (sourceId: string): void => pool().detach(sourceId);
 
 /** Lets the threads take up what the users added to the lexicon. */

@@ -22,11 +22,11 @@ function sourcesOf({ ask }: Question): string[] {
   return named.filter((id) => id !== undefined);
 }
 
-/** What a thread has at hand once it was asked: what it worked out of a source, or what questions of a kind are made of. */
+/** What a thread has available once it was asked: what it worked out of a source, or what questions of a kind are made of. */
 const aboutOf = (question: Question): string => sourcesOf(question)[0] ?? question.kind;
 
 /**
- * Whether a thread has more at hand for a question than another: the one that was asked of such things most keeps them, also
+ * Whether a thread has more available for a question than another: the one that was asked of such things most keeps them, also
  * when it was busy once. What none was asked yet goes to the one with the least to do.
  */
 function isNearer(one: Thread, other: Thread, about: string): boolean {
@@ -67,10 +67,10 @@ interface Question {
 interface Thread {
   worker: Worker;
   running: Question | null;
-  /** When that was begun, and how long it has been worked on. */
+  /** When that was started, and how long it has been worked on. */
   began: number;
   clock: WorkClock | null;
-  /** Given ahead, to be begun right after that: a thread need not wait until its answer is heard. */
+  /** Given ahead, to be started right after that: a thread need not wait until its answer is heard. */
   next: Question | null;
   givenAhead: number;
   /** Seen at work on a question that others wait behind: since when, and how long it had waited for a processor by then. */
@@ -84,7 +84,7 @@ interface Thread {
   shared: Int32Array;
   timer: NodeJS.Timeout | undefined;
   idleSince: number;
-  /** How often it was asked about each thing, and in all: what it worked out of those is at hand there. */
+  /** How often it was asked about each thing, and in all: what it worked out of those is available there. */
   asked: Map<string, number>;
   askedInAll: number;
 }
@@ -187,7 +187,7 @@ export class Pool {
     });
   }
 
-  /** Nobody is asked any more; whoever waits is told so. */
+  /** Nobody is asked any more; anybody who waits is told so. */
   async close(): Promise<void> {
     this.closed = true;
     clearTimeout(this.watch);
@@ -361,7 +361,7 @@ export class Pool {
     return new Set([...busy].flatMap(([id, many]) => (many >= perAsker ? [id] : [])));
   }
 
-  /** Gives short questions of a source ahead to the thread that has most at hand of it, where that will soon be free: others would work all of it out anew. */
+  /** Gives short questions of a source ahead to the thread that has most available of it, where that will soon be free: others would work all of it out again. */
   private giveAhead(): void {
     for (const question of [...this.waiting]) {
       const [about] = sourcesOf(question);

@@ -1,4 +1,4 @@
-/** What stands where in the memory that a thread of the pool shares with it; questions by their numbers. */
+/** What is where in the memory that a thread of the pool shares with it; questions by their numbers. */
 export const cells = {
   /** Nobody waits for it any more. */
   dropped: 0,

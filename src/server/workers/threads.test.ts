@@ -32,7 +32,7 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true }));
 
 describe('a thread that does one thing', () => {
-  it('tells how far it is, and what came of it', async () => {
+  it('says how far it is, and what came of it', async () => {
     const far: number[] = [];
     const tells = [{ progress: 1 }, { progress: 2 }];
     const answer = await runThread<number, number>(

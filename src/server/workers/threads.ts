@@ -58,7 +58,7 @@ function answerOf<Answer, Progress>(
   });
 }
 
-/** Does one thing in a thread of its own and gives its answer. Throws NotNow where it was broken off or the database is away. */
+/** Does one thing in its own thread and gives its answer. Throws NotNow where it was broken off or the database is away. */
 export async function runThread<Answer, Progress = never>(
   file: string,
   workerData: unknown,
@@ -69,7 +69,7 @@ export async function runThread<Answer, Progress = never>(
   return answerOf<Answer, Progress>(startThread(file, workerData, { transferList, memory }), how);
 }
 
-/** Threads that do one thing after the other, so that a short one need not wait until a thread has begun. */
+/** Threads that do one thing after the other, so that a short one need not wait until a thread has started. */
 export class KeptThreads<Task, Answer> {
   readonly #file: string;
   readonly #idleFor: number;

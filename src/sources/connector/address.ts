@@ -4,7 +4,7 @@ import { trimSigns } from '$core/language';
 
 /**
  * Addresses that do not lead to a place of the open internet. IANA IPv4 and IPv6 Special-Purpose Address Registries
- * (RFC 6890), multicast (RFC 5771, RFC 4291), and those of IPv6 that stand for one of IPv4.
+ * (RFC 6890), multicast (RFC 5771, RFC 4291), and those of IPv6 that represent one of IPv4.
  */
 const special = { ipv4: new BlockList(), ipv6: new BlockList() };
 for (const [net, bits] of [

@@ -69,7 +69,7 @@ describe('what a service answers', () => {
     await expect(askPage(await answering(status, body), first)).rejects.toThrow(sentence);
   });
 
-  it('is awaited no longer than its time, and taken no larger than its size', async () => {
+  it('is awaited at most its time, and taken no larger than its size', async () => {
     const drops = await service((_, response) => {
       response.writeHead(200);
       const drop = setInterval(() => response.write(' '), 50);

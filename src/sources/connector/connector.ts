@@ -175,7 +175,7 @@ export const wrongIn = ({ issues }: z.ZodError): string[] => issues.map(wordsOf)
 const wordsOf = ({ path, message }: Pick<z.core.$ZodIssue, 'path' | 'message'>): string =>
   `${path.join('.') || 'the whole'}: ${message}`;
 
-/** The people of an answer; the rows of a table without a key are named by what stands in them. */
+/** The people of an answer; the rows of a table without a key are named by what is in them. */
 function peopleOf(answer: ServiceAnswer): { people: Person[]; unread: number } {
   if ('people' in answer) return { people: answer.people, unread: 0 };
   const names = answer.columns.map(({ name }) => name);

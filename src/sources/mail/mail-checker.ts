@@ -27,7 +27,7 @@ const faults = ['no such mailbox', 'the domain takes no mail'];
 
 /**
  * The stand-in: always the same of the same address. About half are good and a bit over a quarter uncertain (common practice,
- * no published source). It takes its time, refuses whoever asks too fast, and is paid for good ones alone.
+ * no published source). It takes its time, refuses anybody who asks too fast, and is paid for good ones alone.
  */
 export class StandInChecker implements MailChecker {
   readonly name = 'Postgate';

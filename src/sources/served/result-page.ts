@@ -32,7 +32,7 @@ export function searchOf(given: URLSearchParams, sheet: Sheet): { search: Search
 const signs: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
 const safe = (text: string) => text.replaceAll(/[&<>"']/g, (sign) => signs[sign]!);
 
-/** Each place has a look of its own, and none of them Eave's. */
+/** Each place has its own look, and none of them Eave's. */
 const looks: Record<string, { ink: string; paper: string; face: string; item: (person: Person) => string }> = {
   'harrow-guild': {
     ink: '#5b2333',

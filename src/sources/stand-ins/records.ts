@@ -14,7 +14,7 @@ export interface RecordRules {
   /** What a record is listed by, the lowest first: from the person as they first were, so that nobody changes places. */
   place: (person: WorldPerson, second: boolean) => number | string;
   record: (person: WorldPerson, second: boolean, today: number) => Person;
-  /** Whether its records of a person may be others on one day than on another, but for what grows older by itself. */
+  /** Whether its records of a person may be others on one day than on another, but for what grows older on its own. */
   changes: (number: number, moved: WorldChanges, from: number, to: number) => boolean;
 }
 
@@ -65,7 +65,7 @@ export function moveOrder(
       rows.push(anew(entry));
     }
   });
-  // Those who come stand where they would have stood: found by halving, so that few others are made again.
+  // Those who come are where they would have stood: found by halving, so that few others are made again.
   const coming = now.filter(({ entry }) => !before.has(entry));
   const placed = (at: number) => {
     const { entry } = rows[at]!;
@@ -179,7 +179,7 @@ const standing = (person: WorldPerson) =>
 function harrowRecord(person: WorldPerson, _second: boolean, today: number): Person {
   const { began, since } = person.career[0]!;
   const month = monthOf(today);
-  // A job that began after the world's start is seen late by itself.
+  // A job that began after the world's start is seen late on its own.
   const stale = person.career.length > 1 && since === undefined && began + month < slowMonths && isSlow(person.number);
   const seen = stale ? person.career.slice(1) : person.career;
   const now = seen[0]!;

@@ -89,7 +89,7 @@ describe('a world that moves on', () => {
 });
 
 describe.each(standIns)('$sheet.name', (standIn) => {
-  it('moved on step by step has the people, the order and the answers of one made anew on that day', () => {
+  it('moved on step by step has the people, the order and the answers of one rebuilt on that day', () => {
     let kept: KeptStandIn = makeStandIn(standIn, on(0)).kept;
     let day = 0;
     let changed = 0;

@@ -50,7 +50,7 @@ const countrySchema = z.object({
 });
 
 export type Rank = (typeof ranks)[number];
-/** A kind of job with the ways people write it; English stands in where a language is missing. */
+/** A kind of job with the ways people write it; English is in where a language is missing. */
 export type Role = z.infer<typeof roleSchema>;
 /** A line of business: how its firms are named and what their people speak of. */
 export type Trade = z.infer<typeof tradeSchema>;

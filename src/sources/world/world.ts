@@ -14,7 +14,7 @@ export interface World {
   day: number;
   /** As they are at its start. */
   firms: readonly Firm[];
-  /** By their numbers; an array is one where it stands at its first day. On another day they are as they were on that. */
+  /** By their numbers; an array is one where it is at its first day. On another day they are as they were on that. */
   people: { readonly length: number; at(number: number, day?: number): WorldPerson | undefined };
   kept: KeptWorld;
 }

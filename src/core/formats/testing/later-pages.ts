@@ -10,7 +10,7 @@ interface Person {
   town: string;
   country: string;
 }
-/** What pages of a language say: at, title, firm, town, and what stands on buttons. */
+/** What pages of a language say: at, title, firm, town, and what is on buttons. */
 interface Words {
   at: string;
   name: string;

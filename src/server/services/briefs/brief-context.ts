@@ -34,7 +34,7 @@ export interface BriefContext {
 interface Moment {
   personaId: string;
   name: string;
-  /** The id of each, and what changes where it is made anew by hand under its id, or people are erased from it. */
+  /** The id of each, and what changes where it is rebuilt by hand under its id, or people are erased from it. */
   trials: string[];
   /** What is kept of the versions: their names and notes change. */
   versions: string;
@@ -132,7 +132,7 @@ async function readContext(briefId: string): Promise<BriefContext> {
   };
 }
 
-/** The same answer to whoever asks, worked out for the first of them. */
+/** The same answer to anybody who asks, worked out for the first of them. */
 function once<T>(work: () => Promise<T>): () => Promise<T> {
   let answer: Promise<T> | undefined;
   return () => (answer ??= work());

@@ -215,7 +215,7 @@ export async function writeDocument(briefId: string, kind: DocumentKind, change:
   return { revision: change.revision + 1 };
 }
 
-/** Keeps the word sets that a text takes up from being deleted before it is kept: whoever deletes them then sees it. */
+/** Keeps the word sets that a text takes up from being deleted before it is kept: anybody who deletes them then sees it. */
 async function holdWordSets(text: string, transaction: Transaction): Promise<void> {
   const names = setNamesIn(text);
   if (names.length)

@@ -181,7 +181,7 @@ async function judgeAtRandom(briefId: string, halt: AbortSignal): Promise<void> 
   if (drawn.length) await judgeMany(briefId, await Promise.all(given));
 }
 
-/** Begins to gather the whole result of the last version, which goes on by itself. */
+/** Begins to gather the whole result of the last version, which goes on on its own. */
 async function gatherAll(briefId: string, version: number): Promise<void> {
   if ((await listHarvests(briefId)).length) return;
   await startHarvest(briefId, {
@@ -194,7 +194,7 @@ async function gatherAll(briefId: string, version: number): Promise<void> {
 
 /**
  * A string after the best changes that verdicts speak for were taken, one after the other; those that cost fits, or let in
- * people whom the persona does not want, are left.
+ * people the persona does not want, are left.
  */
 async function improved(briefId: string, text: string, halt: AbortSignal) {
   const says: string[] = [];
@@ -238,7 +238,7 @@ async function runAll(briefId: string, halt: AbortSignal): Promise<void> {
   }
 }
 
-/** The people drawn by a brief's trials, each place's by itself, in the order in which they were drawn. */
+/** The people drawn by a brief's trials, each place's on its own, in the order in which they were drawn. */
 async function drawnPeople(briefId: string, number?: number) {
   const { Version, Trial, TrialPerson } = models();
   const versions = await Version.findAll({ where: { briefId, ...(number && { number }) }, order: ['number'] });

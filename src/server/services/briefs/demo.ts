@@ -94,7 +94,7 @@ async function createDemo(transaction: Transaction): Promise<string> {
   return id;
 }
 
-/** Puts the demo back as it was at first: its brief is made and done anew, and nothing else is touched. Gives the brief's id. */
+/** Puts the demo back as it was at first: its brief is made and done again, and nothing else is touched. Gives the brief's id. */
 export async function resetDemo(): Promise<{ id: string }> {
   const remade = () =>
     database().transaction(async (transaction) => {
@@ -129,6 +129,6 @@ async function isUntouched(briefId: string): Promise<boolean> {
 }
 
 export const demoTask = defineTask('demo', z.object({ briefId: z.string() }), async ({ briefId }, stopping) => {
-  // Whoever deletes it meanwhile does not want it.
+  // Anybody who deletes it meanwhile does not want it.
   if (await models().Brief.count({ where: { id: briefId } })) await finishDemo(briefId, stopping);
 });

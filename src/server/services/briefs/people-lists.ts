@@ -15,7 +15,7 @@ const listKeys = {
 };
 
 /**
- * Adds people to a list of a brief, whoever else writes it meanwhile; those who are there stay as they are. `idAt` names whoever
+ * Adds people to a list of a brief, anybody who else writes it meanwhile; those who are there stay as they are. `idAt` names anybody who
  * comes to a place of it. Gives how many came, how many were there already, and the list's revision. Refuses where the brief is
  * gone, or the list would be too long.
  */

@@ -162,7 +162,7 @@ describe('the diary of a place run by hand', () => {
     });
     const trial = await readTrial(id, corrected.trialId!);
     expect(trial.sample[0]).toMatchObject({ person: { name: 'Marta Oliver' }, verdict: { verdict: 'fit' } });
-    // Whoever still has the entry as it was is told.
+    // Anybody who still has the entry as it was is told.
     expect((await refusal(changeEntry(id, entry.id, { ...entry, revision: entry.revision }))).status).toBe(409);
     const now = corrected.entries[0]!;
     const gone = await changeEntry(id, now.id, { ...now, takenBack: true });
@@ -174,7 +174,7 @@ describe('the diary of a place run by hand', () => {
     expect((await read()).entries).toHaveLength(1);
   });
 
-  it('knows somebody again whose mail address one page lacks, and never by another’s', async () => {
+  it('knows somebody again whose mail address one page doesn’t have, and never by another’s', async () => {
     const { see, id } = await place();
     const mailed = (mail?: string) => ({
       ...row('Carla Moreno'),

@@ -54,9 +54,9 @@ async function allowedRows(sourceId: string, rows: readonly HandRow[]): Promise<
 }
 
 /**
- * Changes a diary, one after another where two write at once, and what follows from its entries: the trial is made anew, and the
+ * Changes a diary, one after another where two write at once, and what follows from its entries: the trial is rebuilt, and the
  * harvests that have their rows are brought on. `work` gives the entries that it changed. Gives the trial's id; null where
- * nothing stands there any more.
+ * nothing is there any more.
  */
 export async function changeDiary(
   place: HandSearch,
@@ -112,7 +112,7 @@ export async function writeEntry(
 }
 
 /**
- * Writes what was seen into the diary. Nothing that stands there gives way to it. `slice` is the slice of a harvest that was run,
+ * Writes what was seen into the diary. Nothing that is there gives way to it. `slice` is the slice of a harvest that was run,
  * where it was one.
  */
 export async function addEntry(

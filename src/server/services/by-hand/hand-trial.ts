@@ -41,8 +41,8 @@ export const handSearchFor = async (brief: BriefRow, version: VersionRow, source
 });
 
 /**
- * Makes the trial of a version at a place run by hand anew from what stands in the diary, in the place of the one before and under
- * its id, so that a link to it stays good; verdicts stay with their people. Gives the id; null where nothing stands there any more.
+ * Makes the trial of a version at a place run by hand again from what is in the diary, in the place of the one before and under
+ * its id, so that a link to it stays good; verdicts stay with their people. Gives the id; null where nothing is there any more.
  */
 export async function makeHandTrial(
   { brief: { id: briefId, personaId }, version, source, rendering }: HandSearch,

@@ -16,7 +16,7 @@ export interface HandAnswer {
   rows: Pick<PageRow, 'values'>[];
 }
 
-/** Keeps a string as a version and writes what came back into its diary at a place run by hand: one answer for each search, in order. Gives the trial that follows from all that stands there. */
+/** Keeps a string as a version and writes what came back into its diary at a place run by hand: one answer for each search, in order. Gives the trial that follows from all that is there. */
 export async function recordByHand(
   briefId: string,
   text: string,

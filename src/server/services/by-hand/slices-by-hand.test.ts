@@ -74,7 +74,7 @@ const settled = async (briefId: string, id: string) => {
 describe('a harvest at a place run by hand', () => {
   it('hands over one search after another, cuts what is too long, and brings everybody home', async () => {
     const { id, number, sourceId, begin } = await place(byCountry);
-    // What stands in the diary before it is begun counts.
+    // What is in the diary before it is started counts.
     await addEntry(id, number, sourceId, {
       search: 0,
       said: '130 resultados',

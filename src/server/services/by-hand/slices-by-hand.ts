@@ -12,13 +12,13 @@ import { linkSoon } from '../harvest/link-in-thread';
 import { placeOf, reportedOf, tryToCut } from '../harvest/slices';
 import { searchSeen } from './hand-rows';
 
-// A harvest at a place run by hand: its slices are searches that a person runs, one after another. What comes of one stands in the
+// A harvest at a place run by hand: its slices are searches that a person runs, one after another. What comes of one is in the
 // diary of the place, that of a whole search as an entry like any other, and that of a part of it as an entry of the slice.
 
 /** The search of the rendering that a slice is, or was cut out of. */
 export const searchOf = ({ place }: Pick<HarvestSliceRow, 'place'>): number => Number(place.split('.')[0]);
 
-/** The entries of the diary that tell what came of a slice, those taken back among them, the oldest first. */
+/** The entries of the diary that say what came of a slice, those taken back among them, the oldest first. */
 export async function entriesOfSlice(
   { versionId, sourceId }: Pick<HarvestSourceRow, 'versionId' | 'sourceId'>,
   slice: HarvestSliceRow,
@@ -191,7 +191,7 @@ async function planByHand(
   await run.update({ state: left ? 'waiting' : 'done', problem: '' });
 }
 
-/** Takes what stands in the diary into a harvest that is gathered anew or goes on, and plans the next search. */
+/** Takes what is in the diary into a harvest that is gathered again or goes on, and plans the next search. */
 export async function takeFromDiary(harvest: HarvestRow, run: HarvestSourceRow, source: SourceRow): Promise<void> {
   const slices = await models().HarvestSlice.findAll({
     where: { harvestId: harvest.id, sourceId: source.id, parent: null }
@@ -227,7 +227,7 @@ export async function bringOn(
   ]);
   if (!harvest || !run) return;
   await planByHand(harvest, run, source, read);
-  // One that is under way works that out at its end.
+  // One that is in progress works that out at its end.
   if (harvest.state === 'running' || harvest.state === 'waiting') return;
   await linkSoon(harvestId);
   const [others] = await database().query<{ sources: number }>(

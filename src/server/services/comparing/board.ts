@@ -21,7 +21,7 @@ import { peopleAtRanks } from '../trials/trial-run';
 import { verdictsOn } from '../trials/verdicts';
 import { serializeVersion } from '../strings/versions';
 
-/** Numbers for people; those who are known but were never found get numbers of their own behind the others. */
+/** Numbers for people; those who are known but were never found get their own numbers behind the others. */
 class Numbers {
   size: number;
   private readonly identity: Identity;

@@ -165,7 +165,7 @@ describe('certain only', () => {
     const { id } = await createBrief('Certain');
     await keepVersion(id, 'title:quality AND headcount:[51 TO 1000]');
     const trial = await runTrial(id, 1, 'lanternfield', 20);
-    // Its pages tell no headcount: whoever is found is possible.
+    // Its pages tell no headcount: anybody who is found is possible.
     expect(trial.found).toMatchObject({ certain: 0 });
     expect(trial.found.possible).toBeGreaterThan(20);
     expect(trial.sample.every(({ untold }) => untold.length > 0)).toBe(true);
@@ -221,7 +221,7 @@ describe('two versions side by side', () => {
 });
 
 describe('two sources side by side', () => {
-  it('tell whom one lacks, and why', async () => {
+  it('tell whom one doesn’t have, and why', async () => {
     const { id, trials } = await compared();
     const received = await sourcesSideBySide(id, 1, 'harrow-guild', 'quillbank');
     expect(received.found).toBe(trials.get('1 harrow-guild')!.people);
@@ -263,7 +263,7 @@ describe('the same person', () => {
 });
 
 describe('two judges', () => {
-  it('judge apart, are held against each other, and settle what they see otherwise', async () => {
+  it('judge apart, are compared with each other, and settle what they see otherwise', async () => {
     const { id, trials } = await compared();
     const sourceId = 'harrow-guild';
     const { sample } = await readTrial(id, trials.get('1 harrow-guild')!.id);

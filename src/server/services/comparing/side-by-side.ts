@@ -155,7 +155,7 @@ export async function versionsSideBySide(
 /** People whose absence is looked into at once, at most. */
 const maxExplained = 300;
 
-/** One version at two sources: whom the first finds and the second lacks, and why. */
+/** One version at two sources: whom the first finds and the second doesn’t have, and why. */
 export async function sourcesSideBySide(briefId: string, number: number, here: string, there: string, certain = false) {
   const context = await contextOf(briefId);
   const { personaId, trials } = context;

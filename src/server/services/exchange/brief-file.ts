@@ -135,7 +135,7 @@ export async function exportBrief(briefId: string): Promise<BriefFile> {
   };
 }
 
-/** The records in a file of people who objected, and of whoever the file says is the same person; each with a name that means nothing. */
+/** The records in a file of people who objected, and of anybody who the file says is the same person; each with a name that means nothing. */
 async function objectedOf(
   file: BriefFile,
   person: (place: number) => Person,

@@ -12,7 +12,7 @@ export type HarvestFormat = 'csv' | 'jsonl' | 'xlsx' | 'trec';
 const maxLeaving = 200_000;
 const columns = ['Name', 'Title', 'Company', 'Country', 'Place', 'Sources', 'Certain', 'Verdict', 'Likelihood'];
 
-/** The people of a harvest, as the filter and the order have them, as a file; for a thread of its own. */
+/** The people of a harvest, as the filter and the order have them, as a file; for its own thread. */
 export async function writeHarvestFile(
   briefId: string,
   harvestId: string,

@@ -241,7 +241,7 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
   };
 }
 
-/** Learns anew from the verdicts that there are now, and puts the people in order. */
+/** Learns again from the verdicts that there are now, and puts the people in order. */
 export async function orderAnew(briefId: string, harvestId: string) {
   const harvest = await findHarvest(briefId, harvestId);
   if (harvest.state === 'running')

@@ -69,7 +69,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
           continue;
         }
         await gather(harvest, run, halt);
-        // Whoever has come can be read while the next source is asked.
+        // Anybody who has come can be read while the next source is asked.
         if (run !== sources.at(-1)) await tellApart(harvest, halt);
       } catch (error) {
         // Another source goes on while one waits.
@@ -172,7 +172,7 @@ async function readSlice(
     if (still?.state !== 'running') throw new NotNow('It was stopped.');
     await keepBudget(still.budget, run, source);
     await readPage(harvest, run, source, slice, seen, halt);
-    // The first page tells how long it is.
+    // The first page says how long it is.
     if (!whole && slice.pages === 1 && nextStep(countInterval(slice.said!, counting), limits.shown) === 'cut')
       if (await tryToCut(harvest, slice, source)) return;
   }

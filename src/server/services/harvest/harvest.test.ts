@@ -230,7 +230,7 @@ describe('a harvest', () => {
     expect(all.sources[0]!.gathered.rows).toBe(allFound('harrow-guild', [whole.search]).size);
   }, 180_000);
 
-  it('puts the likely ones first, by the verdicts there are, and is listed, filtered and taken along', async () => {
+  it('puts the likely ones first, by the verdicts there are, and is listed, filtered and exported', async () => {
     const { id, number } = await briefWith(
       'Likely',
       'title:(quality OR sales) AND country:(Denmark OR Sweden OR Germany)'

@@ -16,7 +16,7 @@ const atOnce = 2000;
 
 /**
  * Works out who is who among the rows of a harvest, each person once over all its sources, and orders them by how likely
- * they are to fit, learnt from the verdicts that there are. For a thread of its own: it may be a hundred thousand people.
+ * they are to fit, learnt from the verdicts that there are. For its own thread: it may be a hundred thousand people.
  */
 export async function linkHarvest(harvestId: string): Promise<null> {
   const harvest = await models().Harvest.findByPk(harvestId);

@@ -6,7 +6,7 @@ import { runThread } from '../../workers/threads';
 export const linkInThread = (harvestId: string, signal?: AbortSignal): Promise<null> =>
   runThread<null>('harvest-worker.js', { harvestId }, { ...(signal && { signal }) });
 
-/** Has a thread order the people of a harvest anew. */
+/** Has a thread order the people of a harvest again. */
 export const orderInThread = (harvestId: string): Promise<null> =>
   runThread<null>('harvest-worker.js', { harvestId, only: 'order' });
 

@@ -9,7 +9,7 @@ import { linkHarvest } from './link-harvest';
 const atOnce = 5000;
 
 /**
- * Orders the people of a harvest anew by how likely they are to fit, learnt from the verdicts that there are now. Who is who stays
+ * Orders the people of a harvest again by how likely they are to fit, learnt from the verdicts that there are now. Who is who stays
  * as it was worked out, unless rows have come since, or somebody has decided that two records are one person, or are not.
  */
 export async function orderHarvest(harvestId: string): Promise<null> {

@@ -225,7 +225,7 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
   const named = `unnest($sources::text[], $ids::text[]) AS n (source_id, person_id)`;
   const keys = [...new Set(people.flatMap(({ person }) => [...contactKeys(person), ...objectionKeys(person).own]))];
 
-  // Sources of one's own: the people that are left are counted, and their index is made anew.
+  // Sources of one's own: the people that are left are counted, and their index is rebuilt.
   const imported = await run(
     'records of imported files',
     `DELETE FROM source_people p USING ${named} WHERE p.source_id = n.source_id AND p.person->>'id' = n.person_id`
@@ -322,7 +322,7 @@ async function eraseAll(people: readonly Found[], gone: string, transaction: Tra
     `DELETE FROM shortlist_pairs s USING ${named} WHERE concat(n.source_id, E'\\n', n.person_id) IN (s.a, s.b)`
   );
   await eraseFromLists(people, transaction, erased);
-  // The first lines that were read of a file, and what was wrong with its rows: the parts of a name may stand in several columns.
+  // The first lines that were read of a file, and what was wrong with its rows: the parts of a name may be in several columns.
   await run(
     'first lines of files',
     `UPDATE imports i SET

@@ -2,7 +2,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { ownMails, withoutTag, type Person } from '$core/people';
 import { database } from '../../database/connection';
 
-/** A place where free text still names somebody who was erased: only a person can tell what of it is theirs. */
+/** A place where free text still names somebody who was erased: only a person can say what of it is theirs. */
 export interface LeftToSettle {
   what: string;
   /** The brief that it belongs to; null where it belongs to none. */
@@ -10,7 +10,7 @@ export interface LeftToSettle {
   rows: number;
 }
 
-/** Words that name somebody where all of a group stand in one text: the parts of the name, or a mail address. In small letters. */
+/** Words that name somebody where all of a group are in one text: the parts of the name, or a mail address. In small letters. */
 export function wordsThatName(people: readonly { person: Person }[]): string[][] {
   const groups = people.flatMap(({ person }) => {
     const parts = person.name
@@ -73,7 +73,7 @@ export async function leftToSettle(
      GROUP BY 1, 2, 3 ORDER BY 1, 3`,
     { bind: { words }, type: QueryTypes.SELECT, transaction }
   );
-  // What is in these is not known before they are read; the import leaves out whoever objected.
+  // What is in these is not known before they are read; the import leaves out anybody who objected.
   const [waiting] = await database().query<{ rows: number }>(
     `SELECT count(*)::int AS rows FROM imports WHERE state IN ('ready', 'waiting')`,
     { type: QueryTypes.SELECT, transaction }

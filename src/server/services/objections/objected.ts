@@ -25,7 +25,7 @@ export async function objectionHash(name: string): Promise<string> {
 
 let known: { mark: string; hashes: ReadonlySet<string> } = { mark: '', hashes: new Set() };
 
-/** The hashes of all who objected; read anew when others have come. */
+/** The hashes of all who objected; read again when others have come. */
 async function objectedHashes(transaction?: Transaction): Promise<ReadonlySet<string>> {
   const within = { type: QueryTypes.SELECT, ...(transaction && { transaction }) } as const;
   const [now] = await database().query<{ mark: string; rows: number }>(
@@ -41,7 +41,7 @@ async function objectedHashes(transaction?: Transaction): Promise<ReadonlySet<st
   return known.hashes;
 }
 
-/** Records without those of people who objected; asked within a transaction where one is under way. */
+/** Records without those of people who objected; asked within a transaction where one is in progress. */
 export async function withoutObjected<R extends SourceRecord>(
   records: readonly R[],
   transaction?: Transaction

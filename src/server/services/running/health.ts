@@ -32,7 +32,7 @@ async function works(work: () => Promise<unknown>): Promise<boolean> {
     .finally(() => clearTimeout(late));
 }
 
-/** Whether everything that an answer may need is there. Sources that are still being prepared do not stand in the way. */
+/** Whether everything that an answer may need is there. Sources still being prepared don't count. */
 export async function readiness() {
   let states: { id: string; state: string }[] = [];
   const [db, schema, workers, sources] = await Promise.all([

@@ -69,7 +69,7 @@ export async function changeKept(briefId: string, id: string, which: Which, chan
   });
 }
 
-/** Two pages never overwrite each other's words: what was typed is told with what stands there, so that neither is lost. */
+/** Two pages never overwrite each other's words: what was typed is told with what is there, so that neither is lost. */
 async function checkUnchanged(id: string, number: number, change: Change, was: Seen, transaction: Transaction) {
   const [now] = await database().query<Required<Seen>>(
     `SELECT next_step AS "nextStep", next_on::text AS "nextOn", note, own FROM shortlist_people WHERE shortlist_id = $id AND number = $number`,

@@ -11,8 +11,8 @@ import { readHouseList } from '../library/house-lists';
 const atOnce = 1000;
 
 /**
- * Works out anew who of a list is left out and why, where anything that it follows from has changed: whom the brief has
- * contacted, the list's firms, the countries that ask consent, who was taken along, or the people themselves.
+ * Works out again who of a list is left out and why, where anything that it follows from has changed: whom the brief has
+ * contacted, the list's firms, the countries that ask consent, who was exported, or the people themselves.
  */
 export async function computeLeftOut(list: ShortlistRow): Promise<void> {
   const [contacted, consent, firms, [taken]] = await Promise.all([
@@ -75,7 +75,7 @@ interface Person {
   leftOut: string[];
 }
 
-/** What people are known by who were taken along from other lists of the brief, where that counts as contacted. */
+/** What people are known by who were exported from other lists of the brief, where that counts as contacted. */
 async function keysTaken(list: ShortlistRow): Promise<string[]> {
   const rows = await database().query<{ key: string }>(
     `SELECT DISTINCT unnest(p.keys) AS key FROM shortlist_people p JOIN shortlists s ON s.id = p.shortlist_id

@@ -8,8 +8,8 @@ import { notFound, Refusal } from '../../refusal';
 export const maxCustomers = 5000;
 
 /**
- * Adds firms to the customers that the shortlists of a brief leave out, whoever else changes these meanwhile; where there is no
- * shortlist one is begun. Gives how many came to any of them, and how many stood there already.
+ * Adds firms to the customers that the shortlists of a brief leave out, anybody who else changes these meanwhile; where there is no
+ * shortlist one is started. Gives how many came to any of them, and how many stood there already.
  */
 export async function addCustomers(briefId: string, firms: readonly string[], transaction: Transaction) {
   const { Brief, Shortlist } = models();

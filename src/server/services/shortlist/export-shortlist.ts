@@ -46,7 +46,7 @@ interface Chosen {
   leftOut: { value: string; people: number }[];
 }
 
-/** Who would leave: those by the filter, without those who are left out and those whose address is not as wished. */
+/** Who would leave: those by the filter, without those who are left out and those whose address is not as wanted. */
 async function whoLeaves(
   list: ShortlistRow,
   { form, addresses, all, size, batch, numbers, ...filter }: Leaving
@@ -191,7 +191,7 @@ const hashedTable = (people: readonly SerializedPerson[], salt: string) => ({
   )
 });
 
-/** The people of a list who leave, as a file; for a thread of its own. */
+/** The people of a list who leave, as a file; for its own thread. */
 export async function writeExport(
   briefId: string,
   id: string,

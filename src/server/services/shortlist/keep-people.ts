@@ -36,7 +36,7 @@ interface There {
 }
 
 /**
- * Puts people on a list, each once: whoever is there already (by a record, or by the keys that all lists know people by)
+ * Puts people on a list, each once: anybody who is there already (by a record, or by the keys that all lists know people by)
  * gets the records that are new. One step, that can be undone.
  */
 export async function keepOnList(
@@ -219,7 +219,7 @@ async function writeRows(
 
 const typed = (names: readonly (keyof KeptColumns)[]) => names.map((name) => `${name} ${columnTypes[name]}`).join(', ');
 
-/** Writes the columns that follow from records and choices anew. */
+/** Writes the columns that follow from records and choices again. */
 export async function rewrite(
   shortlistId: string,
   people: readonly {

@@ -26,7 +26,7 @@ export interface KeepTask {
   by?: string;
 }
 
-/** Few are kept at once; many by a thread of its own, so that nobody waits. */
+/** Few are kept at once; many by its own thread, so that nobody waits. */
 const few = 500;
 
 /** Keeps people on a list: some records that were seen, those of a harvest by filter, all fits, or those of a file. */

@@ -13,7 +13,7 @@ import { computeLeftOut } from './compute-left-out';
 import { findShortlist } from './find-shortlist';
 
 /**
- * SQL that holds for people whom an export takes unless it is told otherwise: nothing excludes them but that they have no address, since
+ * SQL that holds for people an export takes unless it is told otherwise: nothing excludes them but that they have no address, since
  * they can still be called. One meaning in the bars, the filter and the export dialog.
  */
 export const isExported = `p.left_out <@ ARRAY['no address']::text[]`;
@@ -179,7 +179,7 @@ export async function keptPeople<More = unknown>(
   const rows = await database().query<
     SerializedPerson & More & { keptAt: Date | string; takenAt: Date | string | null }
   >(
-    // Who stands on the stretch is told first, so that what is told of each is put together for those alone.
+    // Who is on the stretch is told first, so that what is told of each is put together for those alone.
     `WITH ${judgedTable}, stretch AS (
        SELECT p.number, row_number() OVER (ORDER BY ${order}) AS place ${everybody}${where}
        ORDER BY place ${most === null ? '' : `LIMIT ${most}`} OFFSET $from)

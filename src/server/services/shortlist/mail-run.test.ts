@@ -13,7 +13,7 @@ import { createShortlist, readShortlist } from './shortlists';
 
 useFreshDatabase();
 
-/** Checks at once; tells what it was asked, and refuses where it is told to. */
+/** Checks at once; says what it was asked, and refuses where it is told to. */
 class Scripted implements MailChecker {
   readonly name = 'Scripted';
   readonly price = { perGood: 0.5, unit: 'credit' };
@@ -62,7 +62,7 @@ async function until(briefId: string, id: string, state: string) {
 const ten = Array.from({ length: 10 }, (_, i) => `someone.n${i}@firm${i}.example`);
 
 describe('a check of addresses', () => {
-  it('tells what is useless before anything is spent, and asks about the others once', async () => {
+  it('says what is useless before anything is spent, and asks about the others once', async () => {
     const { briefId, id } = await listOf([...ten, 'info@firm.example', 'x@mailinator.com', 'not an address@x']);
     const { mail } = await readShortlist(briefId, id);
     expect(mail).toMatchObject({ open: 10, cost: 5, unit: 'credit', told: { role: 1, throwAway: 1 } });
@@ -132,7 +132,7 @@ describe('a check of addresses', () => {
 });
 
 describe('the stand-in that checks', () => {
-  it('finds about half good and a bit over a quarter uncertain, always the same, and refuses whoever asks too fast', async () => {
+  it('finds about half good and a bit over a quarter uncertain, always the same, and refuses anybody who asks too fast', async () => {
     const { signal } = new AbortController();
     const quick = new StandInChecker({ perMinute: 3, pause: 0 });
     const addresses = Array.from({ length: 2000 }, (_, i) => `a${i}@b.example`);

@@ -38,7 +38,7 @@ export async function resumeMailChecks(): Promise<void> {
   for (const { id, goesOnAt } of left) await enqueue(id, goesOnAt ?? new Date());
 }
 
-/** Days that an answer holds: after that an address is asked about anew. */
+/** Days that an answer holds: after that an address is asked about again. */
 const holds = 90;
 
 const open = `FROM shortlist_people p LEFT JOIN mail_checks m ON m.address = p.mail AND m.checked_at > now() - interval '${holds} days'

@@ -33,7 +33,7 @@ export const pairsWith = (one: Named, others: readonly Named[], same: boolean): 
     return { a, b, same };
   });
 
-/** Pairs of records that both stand at sources: what is said of them holds for all briefs. */
+/** Pairs of records that both are at sources: what is said of them holds for all briefs. */
 const atSources = `FROM jsonb_to_recordset($said::jsonb) AS d (a text, b text, same boolean)
   JOIN sources x ON x.id = split_part(d.a, E'\\n', 1) JOIN sources y ON y.id = split_part(d.b, E'\\n', 1)`;
 const nameIn = (side: string) => `substr(${side}, strpos(${side}, E'\\n') + 1)`;

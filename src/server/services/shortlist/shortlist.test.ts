@@ -414,7 +414,7 @@ describe('an objection', () => {
       revision: 0
     });
     expect(await allTexts()).toMatch(/quillfeather/i);
-    // Read once, it is at hand.
+    // Read once, it is available.
     const before = await readTrial(briefId, trialId);
     expect(before.sample.map((one) => one.person.name)).toContain(zoe.name);
     const boardBefore = await boardFor(briefId);

@@ -33,7 +33,7 @@ const ask = (sql: string, briefId: string, names: readonly RecordName[]) =>
 
 const named = ({ sourceId, personId }: RecordName) => recordName(sourceId, personId);
 
-/** Records of people whom a brief has seen, as they were seen last: in a harvest, among those drawn, or on the pages of a trial. */
+/** Records of people a brief has seen, as they were seen last: in a harvest, among those drawn, or on the pages of a trial. */
 async function recordsSeen(briefId: string, names: readonly RecordName[]): Promise<Found[]> {
   const found = await ask(
     `WITH ${wanted}, seen AS (

@@ -52,7 +52,7 @@ export async function joinKept(briefId: string, id: string, numbers: readonly nu
   });
 }
 
-/** Takes one record out of a person: it is somebody else, and stands on the list as another. */
+/** Takes one record out of a person: it is somebody else, and is on the list as another. */
 export async function splitKept(briefId: string, id: string, number: number, record: number) {
   await findShortlist(briefId, id);
   return database().transaction(async (transaction) => {

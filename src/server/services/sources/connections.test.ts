@@ -171,7 +171,7 @@ describe('a trial at a service', () => {
     expect(jobs[0]).toEqual([{ later: true }]);
   }, 60_000);
 
-  it('fails with a sentence where the key is taken away or nonsense comes, and goes on when that is mended', async () => {
+  it('fails with a sentence where the key is taken away or nonsense comes, and goes on when that is fixed', async () => {
     const source = await connected();
     const { id } = await createBrief('Mended');
     const { number } = await keepVersion(id, text);

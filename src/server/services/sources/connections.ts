@@ -85,7 +85,7 @@ export async function readConnection(id: string) {
   return { address, hasKey: sealedKey !== null, checkedAt: checkedAt.toISOString() };
 }
 
-/** Gives a service another address or key (left out: as it is; null: none), and takes its sheet anew. All of it or nothing. */
+/** Gives a service another address or key (left out: as it is; null: none), and takes its sheet again. All of it or nothing. */
 export async function reconnect(id: string, change: { address?: string | undefined; key?: string | null | undefined }) {
   const row = await connectionRow(id);
   const address = change.address === undefined ? row.address : checkedAddress(change.address);
@@ -108,7 +108,7 @@ export async function reconnect(id: string, change: { address?: string | undefin
 
 const keyOf = async (sealedKey: string | null, id: string) => (sealedKey === null ? null : unseal(sealedKey, id));
 
-/** What reaches a service now: its key is read anew, so that a new one helps a trial that waits. */
+/** What reaches a service now: its key is read again, so that a new one helps a trial that waits. */
 async function connectionOf(id: string): Promise<Connection> {
   const { address, sealedKey } = await connectionRow(id);
   return { address, key: await keyOf(sealedKey, id), ...reach() };

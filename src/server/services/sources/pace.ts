@@ -12,7 +12,7 @@ export class Pace {
     this.perMinute = perMinute;
   }
 
-  /** Waits for the next turn; whoever asks first goes first. */
+  /** Waits for the next turn; anybody who asks first goes first. */
   turn(halt: AbortSignal): Promise<void> {
     const mine = this.line.then(async () => {
       if (this.perMinute === null) return;

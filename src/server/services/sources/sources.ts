@@ -71,12 +71,12 @@ export function startStandIns(day = 0) {
     });
   const made: ReturnType<typeof loadStandIns> = before.then(load, load);
   making = made;
-  // Whoever awaits them is told why they failed.
+  // Anybody who awaits them is told why they failed.
   made.catch(() => making === made && (making = undefined));
   return made;
 }
 
-/** Makes the people of the stand-ins anew where their world is at another day. */
+/** Makes the people of the stand-ins again where their world is at another day. */
 export function prepareStandIns({
   worldDay,
   peopleRevision
@@ -91,7 +91,7 @@ export function prepareStandIns({
   );
 }
 
-/** Reads the people of a file anew where others have taken their place, at this server or another. */
+/** Reads the people of a file again where others have taken their place, at this server or another. */
 function prepareFile({ id, sheet, people, peopleRevision }: SourceRow): Promise<void> {
   return track([id], peopleRevision, () =>
     loadFile(id, sheet, (done) => {
@@ -189,7 +189,7 @@ const serialize = (row: SourceRow) => ({
   readiness: readiness.get(row.id) ?? { state: row.kind === 'stand-in' ? ('preparing' as const) : ('ready' as const) }
 });
 
-/** Adds a place that the user runs by hand; the sheet gets an id of its own. */
+/** Adds a place that the user runs by hand; the sheet gets its own id. */
 export async function createByHand(sheet: Sheet) {
   const id = `hand-${randomUUID()}`;
   return serialize(

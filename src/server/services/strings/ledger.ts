@@ -50,7 +50,7 @@ const measuredAtOnce = 100;
 /**
  * Changes of a string that verdicts support, each measured at every source, best first.
  * @param from how many candidates an earlier answer has measured already
- * @param milliseconds after which no more are begun, so that a busy machine answers with what it has; at least some are measured
+ * @param milliseconds after which no more are started, so that a busy machine answers with what it has; at least some are measured
  */
 export async function proposalsFor(
   briefId: string,
@@ -60,7 +60,7 @@ export async function proposalsFor(
 ) {
   const began = performance.now();
   const [string, sources] = await Promise.all([stringOf(text), judgedSources(briefId, sourceIds)]);
-  // The sources work side by side, each in a thread of its own.
+  // The sources work side by side, each in its own thread.
   const found = await Promise.all(sources.map((at) => askPeople('candidates', { ...string, ...at })));
   const all = [...new Map(found.flat().map((one) => [JSON.stringify(one.changes), one])).values()];
   const list: typeof all = [];

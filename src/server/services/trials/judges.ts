@@ -7,7 +7,7 @@ import type { RecordName } from '../../workers/people-messages';
 import { findBrief } from '../briefs/briefs';
 import { writeRevisioned } from '../../database/revisioned-row';
 
-/** Names what the first judge said of one whom the two settled otherwise. */
+/** Names what the first judge said of one the two settled otherwise. */
 const firstJudge = '';
 
 const serialize = ({ verdict, reason, revision }: JudgementRow) => ({

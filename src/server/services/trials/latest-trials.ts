@@ -9,7 +9,7 @@ export interface Tried {
   version: VersionRow;
 }
 
-/** Whom a trial that is done has found: thousands of ids, which change only where it is made anew, as those by hand are, or somebody is erased. */
+/** Whom a trial that is done has found: thousands of ids, which change only where it is rebuilt, as those by hand are, or somebody is erased. */
 const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>({
   max: 500,
   maxSize: 4_000_000,

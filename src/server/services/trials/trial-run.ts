@@ -126,7 +126,7 @@ async function pages(
   }
   const ids = new Set<string>();
   const people = all.flatMap((page) => page.people.filter(({ id }) => ids.size < ids.add(id).size));
-  // A count read by hand keeps what it may stand for.
+  // A count read by hand keeps what it may represent.
   const interval = source.kind === 'by-hand' ? trial.answers[number]?.interval : undefined;
   // Where the count changed between pages, the first is the one that the pages belong to.
   return { said: all[0]!.said, people, ...(interval && { interval }) };

@@ -92,7 +92,7 @@ export async function runAtSources(
       started.push(await keepTrial(brief, kept, source, renderings[i]!, sampleSize, transaction));
     return { version: kept, ids: started };
   });
-  // A trial whose job is not put in line now is found by whoever looks after them.
+  // A trial whose job is not put in line now is found by anybody who looks after them.
   for (const id of ids) await enqueue({ id, versionId: version.id });
   return { version: serializeVersion(version), trials: ids.map((id, i) => ({ id, sourceId: sources[i]!.id })) };
 }
@@ -136,7 +136,7 @@ export async function resumeTrial(briefId: string, trialId: string) {
   return readTrial(briefId, trialId);
 }
 
-/** Deletes a trial with its pages and its sample, under way or not; the verdicts on its people stay. */
+/** Deletes a trial with its pages and its sample, in progress or not; the verdicts on its people stay. */
 export async function deleteTrial(briefId: string, trialId: string): Promise<void> {
   const { trial } = await findTrial(briefId, trialId);
   await trial.destroy();
@@ -234,7 +234,7 @@ export function trialFigures(
   });
 }
 
-/** What of a trial stays the same while it is the newest and done, and nobody draws more people, makes it anew by hand, writes a note, or is erased. */
+/** What of a trial stays the same while it is the newest and done, and nobody draws more people, makes it again by hand, writes a note, or is erased. */
 type Static = Awaited<ReturnType<typeof readStatic>>;
 const staticCache = new LRUCache<string, Promise<Static>>({ max: 60 });
 
@@ -290,7 +290,7 @@ export async function readTrial(briefId: string, trialId: string) {
   const read = () => readStatic(context, trialId);
   const mark = context.pageMark(trialId);
   const { trial, drawn, notes, told: reply } = await (mark === undefined ? read() : memoize(staticCache, mark, read));
-  // Who is who is worked out when there are results; a trial under way does not wait for it.
+  // Who is who is worked out when there are results; a trial in progress does not wait for it.
   const judged = trial.state === 'done' ? await context.judged() : null;
   const verdicts = judged
     ? null

@@ -20,7 +20,7 @@ const maxRuns = 26;
 const inWords = ({ title, company, place, country }: Facts) =>
   [[title, company].filter(Boolean).join(' at '), place, country].filter(Boolean).join(', ');
 
-/** Words as they stand in markup: what a source tells is never markup itself. */
+/** Words as they are in markup: what a source tells is never markup itself. */
 const asMarkup = (text: string) => text.replaceAll(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
 /** A watch’s news as Atom (RFC 4287) or JSON Feed 1.1, or its coming runs as a calendar (RFC 5545), by its secret address. */

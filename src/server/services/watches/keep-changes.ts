@@ -162,7 +162,7 @@ interface SeenPerson {
   facts: Facts;
 }
 
-/** The people whom a run found, by their number at the watch: whoever it knows already keeps theirs. */
+/** The people a run found, by their number at the watch: anybody who it knows already keeps theirs. */
 function met(rows: readonly Row[], known: readonly KnownRow[]) {
   const { personOf, people } = samePeople(rows)!;
   const groups: Row[][] = Array.from({ length: people }, () => []);
@@ -231,7 +231,7 @@ async function keepKnown(
   await writeKnown(watchId, rows, transaction);
 }
 
-/** People whom a watch knows, written at once. */
+/** People a watch knows, written at once. */
 const atOnce = 2000;
 
 /** Keeps people as a watch knows them now, with what was told of them and which rules held where people are watched. */

@@ -35,7 +35,7 @@ interface NewsRow {
   listed: boolean;
 }
 
-/** What watches have found, the newest first; whoever is known already is shown as such. */
+/** What watches have found, the newest first; anybody who is known already is shown as such. */
 export async function listNews({ watch, unread = 'true', kind, before }: Asked = {}) {
   const rows = await database().query<NewsRow>(
     `WITH picked AS (

@@ -126,7 +126,7 @@ export async function keepWatched(
       }
       continue;
     }
-    // Who is looked up for the first time is held against what was known when they were kept.
+    // Who is looked up for the first time is compared with what was known when they were kept.
     const before = old ? old.person : firstLeads(records.map(({ person }) => person));
     const facts = factsOf(now.person);
     const met = rules
@@ -142,7 +142,7 @@ export async function keepWatched(
   }
   const counts = await tellNews(run, news, transaction);
   await writeKnown(watch.id, kept, transaction);
-  // Whoever was taken off the list is watched no more.
+  // Anybody who was taken off the list is watched no more.
   await database().query('DELETE FROM watch_people WHERE watch_id = $id AND NOT number = ANY ($numbers::int[])', {
     bind: { id: watch.id, numbers: people.map(({ number }) => number) },
     transaction

@@ -91,7 +91,7 @@ describe('people who are watched', () => {
       rules,
       sources: [{ sourceId: 'file-people', version: null }]
     });
-    // Whoever objects is watched no more.
+    // Anybody who objects is watched no more.
     await objectTo({ sourceId: 'file-people', personId: 'p2' });
     const known = await database().query(
       `SELECT 1 FROM watch_people WHERE watch_id = '${id}' AND person->>'id' = 'p2'`
@@ -118,7 +118,7 @@ describe('people who are watched', () => {
 });
 
 describe('a place run by hand that is watched', () => {
-  it('is looked at when it is due: what is pasted then is held against all earlier entries', async () => {
+  it('is looked at when it is due: what is pasted then is compared with all earlier entries', async () => {
     const { id: briefId } = await createBrief('By hand');
     const { number } = await keepVersion(briefId, 'title:quality');
     const { id: sourceId } = await createByHand({ ...(standInSheets[0] as Sheet), name: 'Guild' });

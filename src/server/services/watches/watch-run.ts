@@ -48,7 +48,7 @@ interface OpenedRun {
 
 /**
  * Opens a run, within the transaction that makes it due: killed after that, the server leaves a row that the sweep continues from.
- * A search is gathered by a harvest of its own, with its faults, limits and restarts; people are looked up; at a manual source
+ * A search is gathered by its own harvest, with its faults, limits and restarts; people are looked up; at a manual source
  * somebody has to look. Null where a run is in progress already, here or at another server.
  */
 export async function openRun(watch: WatchRow, dueAt: Date, transaction: Transaction): Promise<OpenedRun | null> {
@@ -180,7 +180,7 @@ export async function settleRun(runId: string): Promise<void> {
   if (!harvest) {
     const from = await sourcesOfWatch(run.watchId);
     if (isByHand(from)) return settleByHand(watch, run);
-    // It was begun, and the server died before it could gather.
+    // It was started, and the server died before it could gather.
     if (run.harvestId === null) await gather(watch, run.id, from);
     else await endRun(runId, 'failed', 'What it gathered was deleted meanwhile.');
     return;
@@ -203,7 +203,7 @@ export async function settleRun(runId: string): Promise<void> {
 async function settleByHand(watch: WatchRow, run: WatchRunRow): Promise<void> {
   await database().transaction(async (transaction) => {
     if (!(await endRun(run.id, 'done', '', transaction))) return;
-    // Pages read by hand are a part of the whole: who does not stand on them may well be there.
+    // Pages read by hand are a part of the whole: who does not are on them may well be there.
     await keepChanges(watch, run, await rowsByHand(watch.id, transaction), { partly: true }, transaction);
   });
   await enqueueDigest(run.id);

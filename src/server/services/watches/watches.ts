@@ -198,7 +198,7 @@ interface Listed {
   verdicts: { fit: boolean; came: boolean }[];
 }
 
-/** All watches in the order in which they were begun, with all that Home says of them in three questions. */
+/** All watches in the order in which they were started, with all that Home says of them in three questions. */
 export async function listWatches() {
   const { Watch, WatchRun } = models();
   const [watches, reply, runs] = await Promise.all([

@@ -28,7 +28,7 @@ function effectAnswer(effect: Effect, before: Query, after: Query, source: Index
 const countAt = (query: Query, source: IndexedSource): Both<Estimate> | null =>
   foundAt(query, source)?.estimated ?? null;
 
-/** All of a ledger that no verdict changes, of the strings that are at hand: with the next verdict the same one is asked for. */
+/** All of a ledger that no verdict changes, of the strings that are available: with the next verdict the same one is asked for. */
 const ledgers = new WeakMap<IndexedSource, WeakMap<Query, ReturnType<typeof countLedger>>>();
 
 function ledgerCounted(query: Query, source: IndexedSource): ReturnType<typeof countLedger> {
@@ -51,7 +51,7 @@ function countLedger(query: Query, source: IndexedSource) {
   };
 }
 
-/** Milliseconds after which no further change of a string's meanings is measured: whoever waits would rather see those that are. */
+/** Milliseconds after which no further change of a string's meanings is measured: anybody who waits would rather see those that are. */
 const measuringTime = 800;
 
 /** Questions that count a string, or what a change of it does, at a source. */

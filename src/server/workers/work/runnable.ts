@@ -4,7 +4,7 @@ import { Refusal } from '../../refusal';
 import type { StringText } from '../people-messages';
 
 /**
- * Strings read last: the questions that follow one another are about the same one, and what was counted of it is at hand as
+ * Strings read last: the questions that follow one another are about the same one, and what was counted of it is available as
  * long as it is here. Long ones take the room of many.
  */
 const read = new LRUCache<string, Query>({ max: 250, maxSize: 500_000, sizeCalculation: (_, { length }) => length });

@@ -25,7 +25,7 @@ export async function readArchive(
   limits: ArchiveLimits,
   visit: (name: string, pieces: AsyncIterable<Buffer>) => Promise<void>
 ): Promise<void> {
-  // Yauzl would end an entry at the size that it states with an error of its own, which is no refusal.
+  // Yauzl would end an entry at the size that it states with its own error, which is no refusal.
   const archive = await openPromise(path, { lazyEntries: true, validateEntrySizes: false });
   let entries = 0;
   let bytes = 0;

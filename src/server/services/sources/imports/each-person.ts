@@ -48,7 +48,7 @@ export async function* eachRow(row: ImportRow, progress: Progress) {
 }
 
 /**
- * The people of a file in their order, each with a key of their own; what of it cannot be read is noted in the outcome. Throws
+ * The people of a file in their order, each with their own key; what of it cannot be read is noted in the outcome. Throws
  * Ended where it was stopped or has too many rows, or where rows cannot be read that are not to be left out, and Lost.
  */
 export async function* eachPerson(
@@ -107,7 +107,7 @@ export async function* eachPerson(
   if (!keys.size) throw new Ended('refused', 'None of the rows could be read as a person, so nothing was saved.');
 }
 
-/** What of a file was left out, for the sentence that tells how its import ended. */
+/** What of a file was left out, for the sentence that says how its import ended. */
 export const whatWasLeftOut = ({ outcome, duplicates }: Progress): string[] => [
   ...(duplicates ? [`${duplicates.toLocaleString('en')} look like one before them`] : []),
   ...(outcome.skipped + outcome.leftOut

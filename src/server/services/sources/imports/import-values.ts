@@ -27,7 +27,7 @@ export interface ValueMet {
   rows: number;
 }
 
-/** The different values of a file's columns that are brought to standard lists, the most frequent first; for a thread of its own. */
+/** The different values of a file's columns that are brought to standard lists, the most frequent first; for its own thread. */
 export async function valuesMet(
   id: string,
   reading: Reading,
@@ -89,7 +89,7 @@ export async function readImportValues(
   const [{ values, more }, memory] = await Promise.all([
     runThread<{ values: ValueMet[]; more: number }>('import-values-worker.js', { id, reading, mapping }).catch(
       async (problem: unknown) => {
-        // The file goes when its import is over: it may have been begun meanwhile.
+        // The file goes when its import is over: it may have been started meanwhile.
         await waiting();
         throw problem;
       }

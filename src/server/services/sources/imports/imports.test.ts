@@ -339,7 +339,7 @@ describe('importing', () => {
     await expect.poll(() => existsSync(`${environment().uploads}/${rest.id}`)).toBe(false);
   });
 
-  it('leaves a bad cell empty, or its row out, as is wished', async () => {
+  it('leaves a bad cell empty, or its row out, as is wanted', async () => {
     const content = 'Nombre,Puesto,Plantilla,Desde\nMarta,Cheffe,unos 40,03/2021\nIker,Jefe,muchos,2020\n';
     const kept = await importAll(content);
     expect(kept).toMatchObject({
@@ -387,7 +387,7 @@ describe('importing', () => {
     expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(0);
   });
 
-  it('is begun once, however often it is started at once', async () => {
+  it('is started once, however often it is started at once', async () => {
     const job = await upload('name,title\nAnn,QA\nBo,QA\n');
     const starts = await Promise.allSettled(
       Array.from({ length: 8 }, () => startImport(job.id, settings(['name', 'title'])))
@@ -397,7 +397,7 @@ describe('importing', () => {
     expect(await models().SourcePerson.count({ where: { sourceId: `file-${job.id}` } })).toBe(2);
   });
 
-  it('is begun anew when the server that had it is dead, and left alone while another has a lease on it', async () => {
+  it('is started again when the server that had it is dead, and left alone while another has a lease on it', async () => {
     const job = await upload('name,title\nAnn,QA\n');
     const held = {
       settings: settings(['name', 'title']),
@@ -453,7 +453,7 @@ describe('importing', () => {
     await expect(deleteSource('harrow-guild')).rejects.toThrow();
   });
 
-  it('counts a large file by an index that is built in a thread of its own, with the people in the order of the file', async () => {
+  it('counts a large file by an index that is built in its own thread, with the people in the order of the file', async () => {
     const titles = ['Quality Manager', 'Head of Quality', 'Cook'];
     const rows = Array.from({ length: 21_000 }, (_, i) => `Person ${i},${titles[i % 3]},p${i}@firm.example`);
     const { sourceId } = await importAll(`Name,Title,Mail\n${rows.join('\n')}\n`);

@@ -35,7 +35,7 @@ const serialize = (row: ImportRow) => ({
   fileName: row.fileName,
   bytes: Number(row.bytes),
   reading: row.reading,
-  // Whoever waits for it need not know that it waits for its turn.
+  // Anybody who waits for it need not know that it waits for its turn.
   state: row.state === 'waiting' ? ('running' as const) : row.state,
   outcome: row.outcome,
   sourceId: row.sourceId
@@ -74,7 +74,7 @@ async function findImport(id: string): Promise<ImportRow> {
 
 export const readImport = async (id: string) => serialize(await findImport(id));
 
-/** Begins to import in the background; `readImport` tells how far it is. */
+/** Begins to import in the background; `readImport` says how far it is. */
 export async function startImport(id: string, settings: ImportSettings) {
   const row = await findImport(id);
   const { mapping, into, values = [] } = settings;
@@ -105,7 +105,7 @@ export async function startImport(id: string, settings: ImportSettings) {
   return readImport(id);
 }
 
-/** An import that follows soon need not wait until a thread has begun. */
+/** An import that follows soon need not wait until a thread has started. */
 const threads = new KeptThreads<ImportTask, null>('import-worker.js', 60_000);
 
 /** Takes a lease on an import that waits, or whose server is dead or has not said for long that it goes on. */
@@ -133,7 +133,7 @@ async function claim(id: string): Promise<boolean> {
 export const importTask = defineTask(task, z.object({ importId: z.string() }), async ({ importId }, stopping) => {
   if (!(await claim(importId))) return;
   await threads.run({ importId, serverId }, { signal: stopping }).catch((error: unknown) => {
-    // The line to the database was cut, or this server stops: nothing was kept, and it is begun anew.
+    // The line to the database was cut, or this server stops: nothing was kept, and it is started again.
     throw stopping.aborted || isDatabaseAway(error) ? new NotNow('The import was cut off.') : error;
   });
   const row = await models().Import.findByPk(importId);

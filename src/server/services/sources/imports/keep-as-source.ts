@@ -23,7 +23,7 @@ async function fingerprints(sourceId: string, transaction: Transaction): Promise
       transaction
     });
     if (!rows.length) return known;
-    // PostgreSQL keeps JSON with its keys in an order of its own: read by the schema, both are in one order.
+    // PostgreSQL keeps JSON with its keys in its own order: read by the schema, both are in one order.
     for (const { person } of rows) known.set(person.id, fingerprint(personSchema.parse(person)));
   }
 }

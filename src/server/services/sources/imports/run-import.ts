@@ -41,7 +41,7 @@ function renewing(id: string, server: string, progress: Progress): () => Promise
 
 /**
  * Imports a file that this server has a lease on, all or nothing, and says how it ended. Throws where the database went
- * away: then nothing was kept, and it can be begun anew.
+ * away: then nothing was kept, and it can be started again.
  */
 export async function runImport(id: string, server: string): Promise<void> {
   const row = await models().Import.findByPk(id);
@@ -67,7 +67,7 @@ export async function runImport(id: string, server: string): Promise<void> {
       log().warn({ err: error, import: id }, 'import broke off');
     outcome.message = ended.message;
     await stopRenewing();
-    // It cannot be begun anew: what was uploaded goes first, and then the person is told.
+    // It cannot be started again: what was uploaded goes first, and then the person is told.
     await removeUpload(id);
     await models().Import.update(
       { state: ended.state, outcome, server: null, leasedUntil: null },

@@ -20,7 +20,7 @@ const instead = 'Save its table as CSV and choose that.';
 /** Several at a time could take more memory together than the machine has. */
 const oneAtATime = pLimit(1);
 
-/** Puts CSV in the place of an XLSX workbook, in a process of its own; any other file stays as it is. */
+/** Puts CSV in the place of an XLSX workbook, in its own process; any other file stays as it is. */
 export async function unpackWorkbook(path: string, fileName: string): Promise<void> {
   if (!(await isZip(path))) return;
   const { size } = await stat(path);
