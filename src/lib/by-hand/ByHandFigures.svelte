@@ -1,5 +1,6 @@
 <script lang="ts">
   import { byHandFigures as say } from './words';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import { searchesRunInWords } from '$core/measure';
   import { reading } from '$lib/frame/certain-only';
   import Figure from '$lib/marks/Figure.svelte';
@@ -76,6 +77,7 @@
     {/if}
   {/if}
   {#each missing as number (number)}<p class="warn">{say.searchHasntBeenRunYet(number)}</p>{/each}
+  <TermRow terms={['precision', 'interval', 'reported', 'shown', 'estimatedFits']} />
 </section>
 
 <style>

@@ -21,4 +21,9 @@
     font-size: 12px;
     color: var(--soft);
   }
+  @media print {
+    ul {
+      display: none;
+    }
+  }
 </style>

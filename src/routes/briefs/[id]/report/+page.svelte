@@ -1,5 +1,6 @@
 <script lang="ts">
   import { reportPage as say } from '$lib/report/words';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import { possibleOnly, searchesRunInWords } from '$core/measure';
   import { onMount } from 'svelte';
   import CopyButton from '$lib/frame/CopyButton.svelte';
@@ -164,6 +165,9 @@
     <ul>
       {#each reportMethod as sentence (sentence)}<li>{sentence}</li>{/each}
     </ul>
+    <TermRow
+      terms={['precision', 'interval', 'estimatedResult', 'estimatedFits', 'certain', 'possible', 'recall', 'kappa']}
+    />
   </footer>
 </article>
 
