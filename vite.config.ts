@@ -8,6 +8,8 @@ export default defineConfig({
   ssr: { noExternal: [/^@atlaskit\/pragmatic-drag-and-drop/] },
   build: {
     chunkSizeWarningLimit: 1500,
+    // The content-security policy lets no font come from a data: address.
+    assetsInlineLimit: (file) => (/\.woff2?$/.test(file) ? false : undefined),
     rolldownOptions: {
       // The core does nothing when it is loaded, so a page takes of it only what it uses.
       treeshake: { moduleSideEffects: [{ test: /\/src\/core\/|\/snowball-stemmers\//, sideEffects: false }] },

@@ -3,6 +3,7 @@
   import { onMount } from 'svelte';
   import ConfirmDialog from '$lib/ui/ConfirmDialog.svelte';
   import { watchAll } from '$lib/kept/changes';
+  import { isRunning } from '$lib/watches/is-running';
   import { reload } from '$lib/kept/reload';
   import FileUploadButton from '$lib/ui/FileUploadButton.svelte';
   import Button from '$lib/ui/Button.svelte';
@@ -79,7 +80,7 @@
   onMount(() =>
     watchAll(
       ({ watches }) => watches && reloadWatches(),
-      () => data.watches.length && reloadWatches()
+      () => data.watches.some((watch) => isRunning(watch)) && reloadWatches()
     )
   );
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
