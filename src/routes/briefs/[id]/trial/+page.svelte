@@ -48,6 +48,7 @@
     untrack(() => desk.follow());
   });
   $effect.pre(() => desk.followPlace());
+  const causesOfMisses = () => import('$lib/trial/Causes.svelte');
   const plainMatching = { stemming: null, diacritics: 'kept' } as const;
   let verdicts: VerdictDesk | undefined = $state();
   let note: Note | undefined = $state();
@@ -233,7 +234,7 @@
         </p>
       {/if}
       {#if query && !data.as && judging.judgedAs('miss').length}
-        {#await import('$lib/trial/Causes.svelte') then { default: Causes }}
+        {#await causesOfMisses() then { default: Causes }}
           <Causes
             {query}
             matching={source?.sheet.matching ?? plainMatching}
@@ -272,7 +273,6 @@
   }
   /* The result gets its own line below the selects, because a column would hold one word a line. */
   .strip {
-    flex-wrap: wrap;
     row-gap: 2px;
   }
   .strip > :global(p) {
