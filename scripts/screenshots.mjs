@@ -74,14 +74,20 @@ await picture('trial', `${at}/trial?trial=${judged.id}&at=12`);
 await picture('compare', `${at}/compare`);
 await picture('harvest', `${at}/harvest`, {
   act: async (page) => {
-    await page.getByRole('region', { name: 'People' }).getByRole('button').first().click();
+    await page.getByRole('region', { name: 'People', exact: true }).getByRole('button').first().click();
     await page.getByRole('region', { name: 'Person' }).waitFor();
   }
 });
 await picture('shortlist', `${at}/shortlist`, {
   act: async (page) => {
     await page.getByRole('button', { name: 'Name', exact: true }).click();
-    await page.getByRole('region', { name: 'People' }).getByRole('row').nth(3).getByRole('button').first().click();
+    await page
+      .getByRole('region', { name: 'People', exact: true })
+      .getByRole('row')
+      .nth(3)
+      .getByRole('button')
+      .first()
+      .click();
     await page.getByRole('region', { name: 'Person' }).waitFor();
   }
 });

@@ -38,14 +38,10 @@
       <a href="/" class:on={page.route.id === '/'} aria-current={page.route.id === '/' ? 'page' : undefined}
         >{say.briefs}<small>{say.allJobs}</small></a
       >
-      <a
-        href="/terms"
-        class:on={page.route.id === '/terms'}
-        aria-current={page.route.id === '/terms' ? 'page' : undefined}>{say.terms}<small>{say.whatTheyMean}</small></a
-      >
     </nav>
   {/if}
   <div class="side">
+    {#if !brief}<a href="/terms" aria-current={page.route.id === '/terms' ? 'page' : undefined}>{say.terms}</a>{/if}
     <a href="/library" aria-current={page.route.id?.startsWith('/library') ? 'page' : undefined}>{say.library}</a>
     <a href="/sources" aria-current={page.route.id?.startsWith('/sources') ? 'page' : undefined}>{say.sources}</a>
     <Button kind="ghost" onclick={() => theme.toggle()} aria-label={say.switchLightAndDarkTheme}

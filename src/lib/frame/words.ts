@@ -30,8 +30,7 @@ export const ridge = catalogue('frame/ridge', {
   dark: 'dark',
   light: 'light',
   keyboardShortcuts: 'Keyboard shortcuts',
-  terms: 'Terms',
-  whatTheyMean: 'what they mean'
+  terms: 'Terms'
 });
 
 export const layout = catalogue('frame/layout', {
