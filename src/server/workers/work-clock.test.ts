@@ -23,6 +23,6 @@ describe('the clock of a thread’s work', () => {
   });
 
   it('counts all time where the kernel does not say', () => {
-    expect(shareOfWork(new WorkClock(0), 20)).toBeCloseTo(1, 1);
+    expect(shareOfWork(new WorkClock(0), 200)).toBeGreaterThan(0.9);
   });
 });
