@@ -88,7 +88,7 @@ describe('the host of a request', () => {
         env: { ...process.env, HOST, PORT: '0', DATABASE_URL: databaseUrl, EAVE_DATA: '.data/test-hosts' }
       });
       expect(status, HOST).toBe(1);
-      expect(stderr).toMatch(/HOST must be a loopback address.*sign in/s);
+      expect(stderr).toMatch(/HOST must be a loopback address.*sign-in/s);
     }
   });
 });
