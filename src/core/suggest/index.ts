@@ -6,5 +6,6 @@ export * from './explain';
 export * from './lacking-reasons';
 export * from './measure';
 export * from './proposal-kinds';
+export * from './proposal-order';
 export * from './propose';
 export * from './why-lacking';

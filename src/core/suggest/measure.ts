@@ -6,6 +6,7 @@ import type { Scope } from '../language/scopes';
 import { applyChanges } from './change';
 import type { Change } from './change-schema';
 import { effectOf, effectOfSets, type Effect, type JudgedSource } from './effect';
+import { bestFirst, maxProposals } from './proposal-order';
 import type { Candidate } from './propose';
 
 export interface Proposal extends Candidate {
@@ -25,8 +26,6 @@ const worthOfFits = 2;
 /** Share of the fits found that a change may be expected to lose; beyond it, it is costly. */
 const maxLost = 0.03;
 
-/** Proposals told at most: each is counted again at every source. */
-const maxProposals = 15;
 /** Candidates that no rule for sets covers and whose strings are made to measure them, at most. */
 const maxRun = 40;
 
@@ -56,7 +55,7 @@ export function rank(
     const unjudged = mine.every(({ precision }) => precision.before === null);
     return gain > 0 || (unjudged && candidate.kind === 'quote') ? [{ ...candidate, effects: mine, gain, costly }] : [];
   });
-  gains.sort((a, b) => Number(a.costly) - Number(b.costly) || b.gain - a.gain);
+  gains.sort(bestFirst);
   const proposals: Proposal[] = [];
   const seen = new Set<string>([text]);
   for (const one of gains) {

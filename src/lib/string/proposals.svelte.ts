@@ -1,4 +1,5 @@
 import { call } from '$lib/api/call';
+import { bestFirst, maxProposals } from '$core/suggest';
 import type { Answer } from '$api';
 
 export type Proposal = Answer<'proposals'>['proposals'][number];
@@ -14,13 +15,10 @@ const askAt =
   (text, sourceIds, from, signal) =>
     call('proposals', { params: { id: briefId() }, body: { text, sourceIds: [...sourceIds], from }, signal });
 
-/** Proposals listed at most. */
-const most = 15;
-
 /** Two answers for one text as one list, best first, as the server ranks them. */
 export function joined(one: readonly Proposal[], other: readonly Proposal[]): Proposal[] {
   const byText = new Map([...one, ...other].map((proposal) => [proposal.text, proposal]));
-  return [...byText.values()].sort((a, b) => Number(a.costly) - Number(b.costly) || b.gain - a.gain).slice(0, most);
+  return [...byText.values()].sort(bestFirst).slice(0, maxProposals);
 }
 
 /** The changes that verdicts support, asked once for every panel that shows them. Those of an earlier text stay until newer ones arrive. */
