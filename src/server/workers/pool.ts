@@ -3,7 +3,6 @@ import type { OwnLexicon } from '$core/titles';
 import { log } from '../log';
 import { Refusal, type SerializedRefusal } from '../refusal';
 import type { Asker } from './asker';
-import { processorWait } from './processor-wait';
 import type { SharedSource } from './shared-source';
 import { cells, makeCells } from './thread-cells';
 import { tooLong } from './too-long';
@@ -73,8 +72,8 @@ interface Thread {
   /** Given ahead, to be started right after that: a thread need not wait until its answer is heard. */
   next: Question | null;
   givenAhead: number;
-  /** Seen at work on a question that others wait behind: since when, and how long it had waited for a processor by then. */
-  seen: { question: Question; since: number; waited: number } | null;
+  /** Seen at work on a question that others wait behind, and its work since then. */
+  seen: { question: Question; clock: WorkClock } | null;
   /** It is opening sources, and cannot be asked meanwhile. */
   attaching: boolean;
   /** The sources that it has, and those that it is to open. */
@@ -471,11 +470,9 @@ export class Pool {
   private hasWorked(thread: Thread, milliseconds: number): boolean {
     const { running: question, seen, shared } = thread;
     if (!question) return false;
-    const waited = processorWait(shared[cells.thread]!);
-    const now = performance.now();
     // A timer may come a little early.
-    if (seen?.question === question) return now - seen.since - (waited - seen.waited) >= milliseconds * 0.9;
-    thread.seen = { question, since: now, waited };
+    if (seen?.question === question) return seen.clock.worked() >= milliseconds * 0.9;
+    thread.seen = { question, clock: new WorkClock(shared[cells.thread]!) };
     return false;
   }
 
