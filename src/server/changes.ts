@@ -25,14 +25,14 @@ export function onChange(listener: Listener): () => void {
 /** Tells those who listen at this server; what is written to the database is told without. */
 export const tellChange = (change: Change): void => listeners.forEach((listener) => listener(change));
 
-function read(reply: string): Change | null {
-  const [of, id = '', what = ''] = reply.split(' ');
+function read(notification: string): Change | null {
+  const [of, id = '', what = ''] = notification.split(' ');
   if (of === 'brief') return { of, id, what };
   if (of === 'import') return { of, id };
   return of === 'sources' || of === 'people' || of === 'lexicon' ? { of } : null;
 }
 
-subscribe((reply) => {
-  const change = reply === null ? ({ of: 'anything' } as const) : read(reply);
+subscribe((notification) => {
+  const change = notification === null ? ({ of: 'anything' } as const) : read(notification);
   if (change) tellChange(change);
 });

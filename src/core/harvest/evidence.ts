@@ -44,12 +44,13 @@ const inWords: Record<string, (value: string) => string> = {
   'firm word': (word) => `firm’s name has “${word}”`
 };
 
-/** A sign in words; null for one that says nothing on its own. The longest kind is tried first: `title word` begins with `title`. */
+/** The longest first: `title words` begins with `title word`. */
+const kinds = Object.keys(inWords).sort((a, b) => b.length - a.length);
+
+/** A sign in words; null for one that says nothing alone. */
 function wordsOf(sign: string): string | null {
-  if (sign === 'no current job') return 'no current job';
-  const kind = Object.keys(inWords)
-    .sort((a, b) => b.length - a.length)
-    .find((one) => sign.startsWith(`${one} `));
+  if (sign === 'no current job') return sign;
+  const kind = kinds.find((one) => sign.startsWith(`${one} `));
   return kind ? inWords[kind]!(sign.slice(kind.length + 1)) : null;
 }
 

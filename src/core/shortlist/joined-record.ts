@@ -64,22 +64,22 @@ export function joinRecords(
   );
   const withJob = byAge.find((i) => toldOf(records[i]!, 'title'));
   const field = (name: JoinedField): Joined => {
-    const reply = records.map((record) => toldOf(record, name));
+    const listed = records.map((record) => toldOf(record, name));
     const chosen = choice[name];
-    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', told: reply };
-    if (chosen && reply[chosen.record] !== undefined)
-      return { value: reply[chosen.record]!, from: chosen.record, why: 'chosen', told: reply };
+    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', told: listed };
+    if (chosen && listed[chosen.record] !== undefined)
+      return { value: listed[chosen.record]!, from: chosen.record, why: 'chosen', told: listed };
     const ofJob =
-      (name === 'title' || name === 'company') && withJob !== undefined && reply[withJob] ? withJob : undefined;
-    const from = ofJob ?? byAge.find((i) => reply[i]);
-    if (from === undefined) return { value: '', from: null, why: 'nothing told', told: reply };
-    const others = reply.filter((text) => text);
-    const same = others.every((text) => text === reply[from]);
+      (name === 'title' || name === 'company') && withJob !== undefined && listed[withJob] ? withJob : undefined;
+    const from = ofJob ?? byAge.find((i) => listed[i]);
+    if (from === undefined) return { value: '', from: null, why: 'nothing told', told: listed };
+    const others = listed.filter((text) => text);
+    const same = others.every((text) => text === listed[from]);
     return {
-      value: reply[from]!,
+      value: listed[from]!,
       from,
       why: others.length === 1 ? 'the only one' : same ? 'all the same' : 'the newest',
-      told: reply
+      told: listed
     };
   };
   return Object.fromEntries(joinedFields.map((name) => [name, field(name)])) as Record<JoinedField, Joined>;

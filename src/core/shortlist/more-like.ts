@@ -141,8 +141,8 @@ function valueTrait(
   of: (person: Person) => string | undefined,
   one = false
 ): Found | null {
-  const reply = (people: readonly Person[]) => people.flatMap((person) => of(person) ?? []);
-  const [mine, others] = [reply(good), reply(rest)];
+  const listed = (people: readonly Person[]) => people.flatMap((person) => of(person) ?? []);
+  const [mine, others] = [listed(good), listed(rest)];
   if (mine.length < good.length / 2) return null;
   const counts = new Map<string, number>();
   for (const value of mine) counts.set(value, (counts.get(value) ?? 0) + 1);
@@ -169,8 +169,8 @@ const holds = ({ trait: { good, ofGood, lift } }: Found) => good / ofGood >= lea
 
 /** From the tenth to the ninetieth of a hundred firms by size, at bounds that a researcher would write. */
 function sizeTrait(good: readonly Person[], rest: readonly Person[]): Found | null {
-  const reply = (people: readonly Person[]) => people.flatMap(({ headcount }) => headcount ?? []);
-  const [mine, others] = [reply(good).sort((a, b) => a - b), reply(rest)];
+  const listed = (people: readonly Person[]) => people.flatMap(({ headcount }) => headcount ?? []);
+  const [mine, others] = [listed(good).sort((a, b) => a - b), listed(rest)];
   if (mine.length < Math.max(3, good.length / 2)) return null;
   const low = [...bounds].reverse().find((bound) => bound <= mine[Math.floor(mine.length * 0.1)]!) ?? 1;
   const high =
@@ -187,11 +187,11 @@ function sizeTrait(good: readonly Person[], rest: readonly Person[]): Found | nu
 const bounds = [1, 2, 10, 50, 250, 1000, 5000, 10_000, 100_000];
 
 function skillTrait(good: readonly Person[], rest: readonly Person[]): Found | null {
-  const reply = (people: readonly Person[]) =>
+  const listed = (people: readonly Person[]) =>
     people.flatMap(({ skills }) =>
       skills?.length ? [new Set(skills.map((skill) => tokenKeys(skill).join(' ')).filter(Boolean))] : []
     );
-  const [mine, others] = [reply(good), reply(rest)];
+  const [mine, others] = [listed(good), listed(rest)];
   if (mine.length < Math.max(3, good.length / 2)) return null;
   const counts = new Map<string, number>();
   for (const set of mine) for (const skill of set) counts.set(skill, (counts.get(skill) ?? 0) + 1);
@@ -236,19 +236,19 @@ export function firmsLike(good: readonly Person[], rest: readonly Person[], most
       known.people++;
       continue;
     }
-    const reply = Object.entries(facts(person)).filter(([, value]) => value);
-    const shares = reply.map(([name, value]) => share.get(`${name} ${value}`) ?? 0);
+    const listed = Object.entries(facts(person)).filter(([, value]) => value);
+    const shares = listed.map(([name, value]) => share.get(`${name} ${value}`) ?? 0);
     firms.set(company, {
       company,
       people: 1,
       shared: shares.filter((one) => one > 0).length,
-      told: reply.length,
-      worth: reply.length ? shares.reduce((a, b) => a + b, 0) / 3 : 0
+      told: listed.length,
+      worth: listed.length ? shares.reduce((a, b) => a + b, 0) / 3 : 0
     });
   }
   return [...firms.values()]
     .filter(({ shared }) => shared > 0)
     .sort((a, b) => b.worth - a.worth || b.people - a.people || (a.company < b.company ? -1 : 1))
     .slice(0, most)
-    .map(({ company, people, shared, told: reply }) => ({ company, people, shared, told: reply }));
+    .map(({ company, people, shared, told }) => ({ company, people, shared, told }));
 }

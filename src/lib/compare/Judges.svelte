@@ -31,14 +31,14 @@
   $effect(() => {
     void turn;
     call('listJudges', { params: { id: briefId } }).then(
-      (notice) => (judges = notice),
+      (latest) => (judges = latest),
       (problem: unknown) => (refused = problem)
     );
   });
   async function load(name: string) {
     try {
-      const notice = await call('agreement', { params: { id: briefId, judge: name } });
-      if (name === judge) agreement = notice;
+      const latest = await call('agreement', { params: { id: briefId, judge: name } });
+      if (name === judge) agreement = latest;
     } catch (problem) {
       refused = problem;
     }

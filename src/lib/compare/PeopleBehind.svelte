@@ -47,13 +47,13 @@
     refused = null;
     const query = { version, source: source.id, kind, certain: certainQuery() };
     try {
-      let notice = await call('behind', { params: { id: briefId }, query });
-      while (notice.people.length < Math.min(atLeast, notice.count)) {
-        const next = await call('behind', { params: { id: briefId }, query: { ...query, skip: notice.people.length } });
+      let latest = await call('behind', { params: { id: briefId }, query });
+      while (latest.people.length < Math.min(atLeast, latest.count)) {
+        const next = await call('behind', { params: { id: briefId }, query: { ...query, skip: latest.people.length } });
         if (!next.people.length) break;
-        notice = { count: next.count, people: [...notice.people, ...next.people] };
+        latest = { count: next.count, people: [...latest.people, ...next.people] };
       }
-      if (asked === last) answer = notice;
+      if (asked === last) answer = latest;
     } catch (problem) {
       if (asked === last) refused = problem;
     }

@@ -39,8 +39,8 @@
       params: { id: briefId },
       query: { version, here, there, certain: certainQuery() }
     }).then(
-      (notice) => {
-        if (asked === last) answer = notice;
+      (latest) => {
+        if (asked === last) answer = latest;
       },
       (problem: unknown) => {
         if (asked === last) refused = problem;

@@ -56,8 +56,8 @@
     refused = null;
     if (!source || !before || !after) return;
     call('sideBySide', { params: { id: briefId }, query: { from, to, source, certain: certainQuery() } }).then(
-      (notice) => {
-        if (asked === last) answer = notice;
+      (latest) => {
+        if (asked === last) answer = latest;
       },
       (problem: unknown) => {
         if (asked === last) refused = problem;
@@ -67,8 +67,8 @@
       Promise.all(
         [before, after].map(({ text }) => call('ledger', { params: { id: briefId }, body: { text, sourceId: source } }))
       ).then(
-        (notice) => {
-          if (asked === last) narrowings = notice;
+        (latest) => {
+          if (asked === last) narrowings = latest;
         },
         () => {}
       );

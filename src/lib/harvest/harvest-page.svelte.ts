@@ -77,12 +77,12 @@ export class HarvestPage extends Attempts {
     this.attempt(async () => {
       if (!this.#data().harvest) return;
       const asked = ++this.#asked;
-      const notice = await call('listHarvestPeople', { params: this.#params, query: this.#query });
+      const found = await call('listHarvestPeople', { params: this.#params, query: this.#query });
       if (asked !== this.#asked) return;
-      this.people = notice.people;
-      this.of = notice.of;
-      this.last = notice.last;
-      if (this.at !== null && !notice.people.some(({ number }) => number === this.at)) this.at = null;
+      this.people = found.people;
+      this.of = found.of;
+      this.last = found.last;
+      if (this.at !== null && !found.people.some(({ number }) => number === this.at)) this.at = null;
     });
 
   /** Lists the next page behind the last one. */
@@ -93,13 +93,13 @@ export class HarvestPage extends Attempts {
       const asked = this.#asked;
       this.busy = true;
       try {
-        const notice = await call('listHarvestPeople', {
+        const found = await call('listHarvestPeople', {
           params: this.#params,
           query: { ...this.#query, after: end.number, ...(end.score !== null && { score: end.score }) }
         });
         if (asked !== this.#asked) return;
-        this.people = [...this.people, ...notice.people];
-        this.last = notice.last;
+        this.people = [...this.people, ...found.people];
+        this.last = found.last;
       } finally {
         this.busy = false;
       }

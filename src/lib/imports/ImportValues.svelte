@@ -46,13 +46,13 @@
     values = [];
     if (!mapping.some(isStandardField)) return;
     try {
-      const notice = await call('readImportValues', {
+      const answer = await call('readImportValues', {
         params: { id: importId },
         body: { mapping: [...mapping] },
         signal
       });
-      read = { columns: asked, told: notice };
-      values = notice.values.map(({ field, text, standard }) => ({ field, text, standard }));
+      read = { columns: asked, told: answer };
+      values = answer.values.map(({ field, text, standard }) => ({ field, text, standard }));
     } catch (problem) {
       // Meanwhile the columns were matched differently, or the import started.
       if (!signal.aborted) refused = problem;

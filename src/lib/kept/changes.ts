@@ -75,7 +75,7 @@ function listenWithOthers(address: string, listener: Listener): () => void {
 
 const addressOf = (name: OperationName, id = '') => paths[name][1].replace('{id}', id);
 
-interface BriefHearers {
+interface BriefListeners {
   changed: () => void;
   /** Called while a trial goes on. */
   progressed?: () => void;
@@ -83,14 +83,14 @@ interface BriefHearers {
   gathered?: () => void;
   /** People of a shortlist, or a check of their addresses, have come further. */
   kept?: () => void;
-  /** Called when changes are listener from now on: those between the loading of the page and now were not. */
+  /** Called once the stream is open: changes between loading the page and now were missed. */
   began?: () => void;
 }
 
 /** Calls back when something of a brief has changed, on this page or any other. */
 export const watchBrief = (
   briefId: string,
-  { changed, progressed, gathered, kept, began }: BriefHearers
+  { changed, progressed, gathered, kept, began }: BriefListeners
 ): (() => void) =>
   listenWithOthers(addressOf('briefEvents', briefId), (event, data) => {
     if (event === 'changed') changed();
@@ -105,8 +105,8 @@ export const watchBrief = (
 export type Changed = Partial<Record<'sources' | 'imports' | 'watches', boolean>>;
 
 /**
- * Calls back when sources, imports or watches have changed; `began` when changes are listener from now on: those between the
- * loading of the page and now were not.
+ * Calls back when sources, imports or watches have changed; `began` once the stream is open: changes between loading the page
+ * and now were missed.
  */
 export const watchAll = (changed: (what: Changed) => void, began?: () => void): (() => void) =>
   listenWithOthers(addressOf('events'), (event, what) => (event === 'mark' ? began?.() : changed(what as Changed)));

@@ -47,18 +47,18 @@
     const text = await chosen.text();
     await act(async () => {
       if (kind === 'qrels') {
-        const notice = await call('importQrels', { params, body: { text } });
+        const result = await call('importQrels', { params, body: { text } });
         return [
-          say.verdictsImported(notice.added),
-          say.alreadyHere(notice.same),
-          notice.otherwise ? say.differFromYoursAndWerentImported(notice.otherwise) : '',
-          notice.elsewhere ? say.areForSourcesYouDontHave(notice.elsewhere) : ''
+          say.verdictsImported(result.added),
+          say.alreadyHere(result.same),
+          result.otherwise ? say.differFromYoursAndWerentImported(result.otherwise) : '',
+          result.elsewhere ? say.areForSourcesYouDontHave(result.elsewhere) : ''
         ]
           .filter(Boolean)
           .join(', ');
       }
-      const notice = await call('importRuns', { params, body: { text } });
-      return `${notice.added} runs imported, ${notice.same} already here${notice.unknown ? `, ${notice.unknown} people aren’t known at their source` : ''}`;
+      const result = await call('importRuns', { params, body: { text } });
+      return `${result.added} runs imported, ${result.same} already here${result.unknown ? `, ${result.unknown} people aren’t known at their source` : ''}`;
     });
     ontaken();
   }

@@ -16,7 +16,7 @@
   }
   let { desk, list, open = $bindable() }: Props = $props();
 
-  const { run, plan, told: notice, open: toAsk, cost, unit } = $derived(list.mail);
+  const { run, plan, told: found, open: toAsk, cost, unit } = $derived(list.mail);
   const underWay = $derived(run !== null && (run.state === 'running' || run.state === 'waiting'));
   const isPaused = $derived(run !== null && (run.state === 'paused' || run.state === 'failed') && toAsk > 0);
   let perDay: number | null = $state(null);
@@ -56,10 +56,10 @@
   </p>
   <p class="soft">
     {say.foundWithoutCheckMalformedDuplicates(
-      count(notice.malformed),
-      count(notice.duplicate),
-      count(notice.role),
-      count(notice.throwAway)
+      count(found.malformed),
+      count(found.duplicate),
+      count(found.role),
+      count(found.throwAway)
     )}
   </p>
   {#if run}

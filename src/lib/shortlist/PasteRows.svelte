@@ -36,11 +36,11 @@
         await desk.settle({
           columns: [...$state.snapshot(list.columns), ...fresh.map((one) => ({ ...one, choices: [...one.choices] }))]
         });
-      const notice = await call('keepPeople', {
+      const result = await call('keepPeople', {
         params: desk.params,
         body: { why, by: myName(), from: { kind: 'people', people, own } }
       });
-      said = `${count(notice.kept)} added, ${count(notice.there)} already there${notice.joined ? `, ${count(notice.joined)} merged with one of these` : ''}${notice.objected ? `, ${count(notice.objected)} excluded because they objected` : ''}.`;
+      said = `${count(result.kept)} added, ${count(result.there)} already there${result.joined ? `, ${count(result.joined)} merged with one of these` : ''}${result.objected ? `, ${count(result.objected)} excluded because they objected` : ''}.`;
       text = '';
       await desk.again();
     } catch (problem) {

@@ -103,7 +103,7 @@ export class ShortlistPage extends Attempts {
     await Promise.all(
       wanted.map(async (at) => {
         this.#loading.add(at);
-        const notice = await this.attempt(() =>
+        const page = await this.attempt(() =>
           call('listKept', {
             params: this.params,
             query: {
@@ -113,9 +113,9 @@ export class ShortlistPage extends Attempts {
             }
           })
         );
-        if (asked !== this.#asked || !notice) return;
-        this.of = notice.of;
-        notice.people.forEach((person, i) => this.#rows.set(at * stretch + i, person));
+        if (asked !== this.#asked || !page) return;
+        this.of = page.of;
+        page.people.forEach((person, i) => this.#rows.set(at * stretch + i, person));
       })
     );
   };
@@ -246,11 +246,11 @@ export class ShortlistPage extends Attempts {
   /** Erases somebody everywhere, because they objected. */
   erase = (record: { sourceId: string; personId: string }) =>
     this.doing(async () => {
-      const notice = await call('object', { body: record });
-      this.leftToSettle = notice.left;
+      const erased = await call('object', { body: record });
+      this.leftToSettle = erased.left;
       this.close();
       this.clear();
-      return notice;
+      return erased;
     });
 
   /** The list as a file; the people in it count as exported, unless it goes to a spreadsheet. */
@@ -261,7 +261,7 @@ export class ShortlistPage extends Attempts {
       body: JSON.stringify({ ...this.asked, ...leaving })
     });
     if (answer.ok) return answer.blob();
-    const notice = (await answer.json()) as { title: string; detail: string };
-    throw new ApiProblem(answer.status, notice.title, notice.detail);
+    const problem = (await answer.json()) as { title: string; detail: string };
+    throw new ApiProblem(answer.status, problem.title, problem.detail);
   };
 }

@@ -26,8 +26,8 @@
     const body = { text, sourceId };
     const timer = setTimeout(() => {
       call('senses', { body, signal: asking.signal }).then(
-        (notice) => {
-          answer = notice;
+        (latest) => {
+          answer = latest;
           fault = '';
         },
         (problem: Error) => {
@@ -59,11 +59,11 @@
         {say.moreWaysToPickOneMeaning(answer.unmeasured)}
       </p>{/if}
     {#each answer.words as { word, people, senses } (word)}
-      {@const notice = senses.reduce((sum, sense) => sum + sense.people, 0)}
+      {@const clear = senses.reduce((sum, sense) => sum + sense.people, 0)}
       <h3>
         <span class="mono">{word}</span>
         <span class="soft"
-          >{say.inProfilesShown(count(people))}{#if people > notice}{say.unclearIn(count(people - notice))}{/if}</span
+          >{say.inProfilesShown(count(people))}{#if people > clear}{say.unclearIn(count(people - clear))}{/if}</span
         >
       </h3>
       <div class="tabled">

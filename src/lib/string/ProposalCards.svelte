@@ -19,7 +19,7 @@
   const strongest = ({ effects }: Proposal) =>
     [...effects].sort((a, b) => b.removed + b.added - (a.removed + a.added))[0]!;
   const nameOf = (id: string) => sources.find((source) => source.id === id)?.name ?? id;
-  const share = (notice: Proposal['effects'][number]['fitsLost']) => (notice ? percent(notice.share) : say.noneJudged);
+  const share = (lost: Proposal['effects'][number]['fitsLost']) => (lost ? percent(lost.share) : say.noneJudged);
 </script>
 
 <ul aria-label={say.topProposals}>

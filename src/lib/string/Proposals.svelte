@@ -51,7 +51,7 @@
       body: { text, changes, sourceIds: sources.map(({ id }) => id) },
       signal: asking.signal
     }).then(
-      (notice) => (joint = notice),
+      (latest) => (joint = latest),
       (problem: Error) => {
         if (!asking.signal.aborted) jointFault = problem.message;
       }
@@ -63,8 +63,8 @@
     if (!next.delete(says)) next.add(says);
     chosen = next;
   }
-  const share = (notice: Effect['fitsLost']) =>
-    notice ? `${percent(notice.share)} (${percentRange(notice)})` : say.noneJudged;
+  const share = (lost: Effect['fitsLost']) =>
+    lost ? `${percent(lost.share)} (${percentRange(lost)})` : say.noneJudged;
   const allTogether = $derived(taken.map(({ says }) => says).join('; '));
 </script>
 

@@ -31,11 +31,11 @@
   async function load() {
     const mine = ++turn;
     try {
-      const notice = await call('whoGoes', {
+      const latest = await call('whoGoes', {
         params: { id: briefId },
         body: { from, to, sourceId, size: 30, certain: certainOnly() }
       });
-      if (mine === turn) answer = notice;
+      if (mine === turn) answer = latest;
     } catch (problem) {
       if (mine === turn) refused = problem;
     }

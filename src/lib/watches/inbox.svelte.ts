@@ -32,7 +32,7 @@ export class Inbox extends Attempts {
   list = (before?: number) =>
     this.attempt(async () => {
       const asked = ++this.#asked;
-      const notice = await call('listNews', {
+      const answer = await call('listNews', {
         query: {
           unread: String(this.unread),
           ...(this.watch && { watch: this.watch }),
@@ -40,8 +40,8 @@ export class Inbox extends Attempts {
         }
       });
       if (asked !== this.#asked) return;
-      this.news = before === undefined ? notice.news : [...this.news, ...notice.news];
-      this.last = notice.last;
+      this.news = before === undefined ? answer.news : [...this.news, ...answer.news];
+      this.last = answer.last;
       if (!this.news.some(({ id }) => id === this.at)) this.at = this.news[0]?.id ?? null;
     });
   more = () => this.list(this.news.at(-1)?.id);
@@ -63,11 +63,11 @@ export class Inbox extends Attempts {
     this.attempt(async () => {
       const one = this.current;
       if (!one?.on.personId) return;
-      const notice = await call('giveVerdict', {
+      const answer = await call('giveVerdict', {
         params: { id: this.briefOf(one) },
         body: { ...one.on, verdict, reason: '' }
       });
-      this.#change(one.id, { verdict, on: { ...one.on, revision: notice?.revision ?? 0 } });
+      this.#change(one.id, { verdict, on: { ...one.on, revision: answer?.revision ?? 0 } });
       await this.read(true, one);
       this.go(1);
     });

@@ -11,10 +11,10 @@ export const serverId = randomUUID();
 
 const lockOf = (id: string) => `eave server ${id}`;
 
-/** Anybody who wants to subscribe what is told over the same line: each text that comes on the channel, or null where some may have been missed. */
-const listeners = new Set<(reply: string | null) => void>();
-export const subscribe = (listener: (reply: string | null) => void): void => void listeners.add(listener);
-const tellAll = (reply: string | null) => listeners.forEach((listener) => listener(reply));
+/** Called with each notification on the channel, or null when some may have been missed. */
+const listeners = new Set<(notification: string | null) => void>();
+export const subscribe = (listener: (notification: string | null) => void): void => void listeners.add(listener);
+const tellAll = (notification: string | null) => listeners.forEach((listener) => listener(notification));
 
 let client: pg.Client | undefined;
 let again: NodeJS.Timeout | undefined;

@@ -93,7 +93,7 @@ const newestRun = (shortlistId: string) =>
 
 /** What a list’s addresses are like before anybody is asked, what asking would cost at most, and how far it is. */
 export async function mailOfList(list: ShortlistRow) {
-  const [many, plan, run, [reply]] = await Promise.all([
+  const [many, plan, run, [faults]] = await Promise.all([
     openCount(list.id),
     planNow(),
     newestRun(list.id),
@@ -111,7 +111,7 @@ export async function mailOfList(list: ShortlistRow) {
     open: many,
     cost: Math.round(many * perGood * 100) / 100,
     unit,
-    told: reply!
+    told: faults!
   };
 }
 

@@ -82,11 +82,11 @@
   }
   const allFits = () =>
     desk.doing(async () => {
-      const notice = await call('keepPeople', {
+      const result = await call('keepPeople', {
         params: desk.params,
         body: { why: 'all fits', by: myName(), from: { kind: 'fits' } }
       });
-      said = say.addedAlreadyThere(count(notice.kept), count(notice.there));
+      said = say.addedAlreadyThere(count(result.kept), count(result.there));
     });
   async function remove() {
     const gone = await desk.attempt(async () => {
