@@ -230,11 +230,12 @@
   .loses {
     color: var(--warm);
   }
-  .tabled :global(.acts) {
-    white-space: nowrap;
-  }
+  /* One below the other, so that both are in sight beside four sources. */
   .tabled :global(.acts .button.bx--btn) {
+    display: flex;
+    margin-bottom: 4px;
     padding: 1px 8px;
+    white-space: nowrap;
   }
   .tabled :global(.joint) {
     background: var(--accent-2);

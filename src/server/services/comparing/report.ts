@@ -19,7 +19,7 @@ const standingWords = ({ standing }: Cell): string =>
     : standing.is === 'beaten'
       ? 'another version has a higher precision there'
       : standing.is === 'open'
-        ? `not decided against version ${standing.against} there`
+        ? `undecided against version ${standing.against} there`
         : 'no other version judged there';
 
 /** What to share of a brief: for each source the version chosen (or the newest run there), with what speaks for it. */
