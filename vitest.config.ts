@@ -85,6 +85,8 @@ export default defineConfig({
           include: ['tests/browser/**/*.test.ts'],
           globalSetup: ['tests/browser/built-application.ts'],
           fileParallelism: false,
+          // A page may answer slowly while other lanes use the cores.
+          expect: { poll: { timeout: 20_000 } },
           testTimeout: 90_000,
           hookTimeout: 90_000
         }
