@@ -14,7 +14,7 @@ export default {
       $sources: 'src/sources',
       $server: 'src/server'
     },
-    // Eave checks the origin of every change itself (src/server/http/hosts.ts), whatever is sent.
+    // Eave checks the origin of every change itself (src/server/platform/hosts.ts), whatever is sent.
     csrf: { checkOrigin: false },
     csp: {
       mode: 'nonce',

@@ -1,7 +1,16 @@
+import { readdirSync } from 'node:fs';
+import { basename } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 
 const source = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** Every thread and child process, by the name of its file, beside the feature it works for. */
+const threads = Object.fromEntries(
+  readdirSync(source('./src/server'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => /-(worker|process)\.ts$/.test(file))
+    .map((file) => [`workers/${basename(file, '.ts')}`, source(`./src/server/${file}`)])
+);
 
 /**
  * Builds what is started by file name beside SvelteKit's server: the entry that listens, in place of the adapter's own,
@@ -36,25 +45,9 @@ export default defineConfig({
     ssr: true,
     rollupOptions: {
       input: {
-        index: source('./src/server/serve.ts'),
-        migrate: source('./src/server/migrate-only.ts'),
-        ...Object.fromEntries(
-          [
-            'people-worker',
-            'index-worker',
-            'world-worker',
-            'file-index-worker',
-            'import-worker',
-            'import-values-worker',
-            'brief-worker',
-            'workbook-process',
-            'service-answer-worker',
-            'harvest-worker',
-            'harvest-file-worker',
-            'shortlist-keep-worker',
-            'shortlist-file-worker'
-          ].map((name) => [`workers/${name}`, source(`./src/server/workers/${name}.ts`)])
-        )
+        index: source('./src/server/app/serve.ts'),
+        migrate: source('./src/server/app/migrate-only.ts'),
+        ...threads
       },
       output: { entryFileNames: '[name].js', chunkFileNames: 'workers/chunks/[name]-[hash].js' }
     },

@@ -5,7 +5,7 @@ import { countedParts, judgedParts, seededRandom } from '$core/measure';
 import type { Person } from '$core/people';
 import { partsOf } from '$core/semantics';
 import { judgedSource } from '$core/suggest';
-import { scopeTexts, toFullTextSearch } from '../src/server/database/full-text';
+import { scopeTexts, toFullTextSearch } from '../src/server/platform/database/full-text';
 import { makeWorld } from '../src/sources/world/world';
 
 // Counting, held to PostgreSQL full-text search with GIN indexes on the same people in the same run.

@@ -1,9 +1,9 @@
 import pg from 'pg';
-import { closeDatabase, database } from '../src/server/database/connection';
-import { migrate } from '../src/server/database/migrate';
-import { createBrief } from '../src/server/services/briefs/briefs';
-import { listKept } from '../src/server/services/shortlist/list-kept';
-import { createShortlist, readShortlist } from '../src/server/services/shortlist/shortlists';
+import { closeDatabase, database } from '../src/server/platform/database/connection';
+import { migrate } from '../src/server/platform/database/migrate';
+import { createBrief } from '../src/server/features/briefs/briefs';
+import { listKept } from '../src/server/features/shortlist/list-kept';
+import { createShortlist, readShortlist } from '../src/server/features/shortlist/shortlists';
 
 // A shortlist of 100,000 people: pages of its table, held to counting its rows in the same run.
 

@@ -3,11 +3,11 @@ import { makeStandIns } from '../src/sources/stand-ins/stand-ins';
 import { makeWorld } from '../src/sources/world/world';
 import { factsOf } from '../src/core/changes';
 import { contactKeys } from '../src/core/people';
-import { migrate } from '../src/server/database/migrate';
-import { closeDatabase, database } from '../src/server/database/connection';
-import { createBrief } from '../src/server/services/briefs/briefs';
-import { listNews } from '../src/server/services/watches/news';
-import { listWatches } from '../src/server/services/watches/watches';
+import { migrate } from '../src/server/platform/database/migrate';
+import { closeDatabase, database } from '../src/server/platform/database/connection';
+import { createBrief } from '../src/server/features/briefs/briefs';
+import { listNews } from '../src/server/features/watches/news';
+import { listWatches } from '../src/server/features/watches/watches';
 
 // What 50 watches of 5,000 people each keep over a year of weeks, in bytes of the database; and how long reading what is new
 // takes then, held to counting the news in the same run.

@@ -90,7 +90,7 @@ await withPostgres('eave_test', async (url) => {
   else {
     await twoAtATime([() => tests('core and interface', projects('core', 'interface')), ensureBuild, ...statics]);
     // Lanes of about the same length, each with a database and a folder of its own.
-    const part = 'src/server/services/harvest';
+    const part = 'src/server/features/harvest';
     await twoAtATime([
       () => tests('server', [...projects('server'), '--exclude', `${part}/**`], true),
       () => tests('browser', projects('browser'), true),

@@ -1,18 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { Handle, ServerInit } from '@sveltejs/kit';
-import { problem } from '$server/api/endpoint';
-import { database } from '$server/database/connection';
-import { migrate, startFault } from '$server/database/migrate';
-import { environment } from '$server/environment';
+import { problem } from '$server/http/endpoint';
+import { database } from '$server/platform/database/connection';
+import { migrate, startFault } from '$server/platform/database/migrate';
+import { environment } from '$server/platform/environment';
 import { endStreams } from '$server/http/event-stream';
-import { isOwnOrigin, refusedHost } from '$server/http/hosts';
+import { isOwnOrigin, refusedHost } from '$server/platform/hosts';
 import { startJobs } from '$server/app/jobs';
-import { stopQueue } from '$server/jobs/queue';
-import { log } from '$server/log';
-import { Refusal, unknownHost } from '$server/refusal';
-import { beginDemoJob, loadDemo } from '$server/services/briefs/demo';
-import { openLexicon } from '$server/services/library/lexicon';
-import { openSources, startStandIns } from '$server/services/sources/sources';
+import { stopQueue } from '$server/platform/jobs/queue';
+import { log } from '$server/platform/log';
+import { Refusal, unknownHost } from '$server/platform/refusal';
+import { beginDemoJob, loadDemo } from '$server/demo/demo';
+import { openLexicon } from '$server/features/library/lexicon';
+import { openSources, startStandIns } from '$server/features/sources/sources';
 import { closeThreads } from '$server/workers/people';
 
 export const init: ServerInit = async () => {

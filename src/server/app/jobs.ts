@@ -1,13 +1,13 @@
-import { startQueue } from '../jobs/queue';
-import { demoTask } from '../services/briefs/demo';
-import { harvestTask, resumeHarvests } from '../services/harvest/harvest-run';
-import { linkTask } from '../services/harvest/link-in-thread';
-import { clearOldHourly } from '../services/running/retention';
-import { mailCheckTask, resumeMailChecks } from '../services/shortlist/mail-run';
-import { importTask, resumeImports } from '../services/sources/imports/imports';
-import { resumeTrials, trialTask } from '../services/trials/trial-run';
-import { digestTask, resumeDigests } from '../services/watches/digest';
-import { lookAtWatches, watchTask } from '../services/watches/watch-run';
+import { startQueue } from '$server/platform/jobs/queue';
+import { demoTask } from '$server/demo/demo';
+import { harvestTask, resumeHarvests } from '$server/features/harvest/harvest-run';
+import { linkTask } from '$server/features/harvest/link-in-thread';
+import { clearOldHourly } from '$server/features/operations/retention';
+import { mailCheckTask, resumeMailChecks } from '$server/features/shortlist/mail-run';
+import { importTask, resumeImports } from '$server/features/imports/imports';
+import { resumeTrials, trialTask } from '$server/features/trials/trial-run';
+import { digestTask, resumeDigests } from '$server/features/watches/digest';
+import { lookAtWatches, watchTask } from '$server/features/watches/watch-run';
 
 /** Every kind of job that a server works on. A job of a kind that is missing here is never run. */
 export const tasks = [

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll } from 'vitest';
-import { closeDatabase, database } from '../database/connection';
+import { closeDatabase, database } from '$server/platform/database/connection';
 import { startJobs } from '../app/jobs';
-import { stopQueue } from '../jobs/queue';
-import { migrate } from '../database/migrate';
+import { stopQueue } from '$server/platform/jobs/queue';
+import { migrate } from '$server/platform/database/migrate';
 import { closeThreads } from '../workers/people';
 
 /** Gives a test file the real PostgreSQL with an empty, migrated schema. */

@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '$server/platform/refusal';
 
 /** What work is refused with; fails where it is not. */
 export async function refusal(work: Promise<unknown>): Promise<Refusal> {

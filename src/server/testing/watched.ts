@@ -1,10 +1,10 @@
 import { importedSheet } from '$sources/imported-file';
 import type { Person } from '$core/people';
-import { database } from '../database/connection';
-import { models } from '../database/models';
-import { listNews } from '../services/watches/news';
-import { lookAtWatches } from '../services/watches/watch-run';
-import { runsOfWatch } from '../services/watches/watches';
+import { database } from '$server/platform/database/connection';
+import { models } from '$server/platform/database/models';
+import { listNews } from '$server/features/watches/news';
+import { lookAtWatches } from '$server/features/watches/watch-run';
+import { runsOfWatch } from '$server/features/watches/watches';
 
 // Files whose people change, and watches of them.
 

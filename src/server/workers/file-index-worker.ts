@@ -4,7 +4,7 @@ import { PeopleIndex } from '$core/corpus';
 import type { Sheet } from '$core/dialect';
 import { matchingOf } from '$core/semantics';
 import { writtenPeople } from '$sources/imported-file';
-import { environment } from '../environment';
+import { environment } from '$server/platform/environment';
 import { doOneThing } from './one-thing';
 import { shareFile, type SharedSource } from './shared-source';
 import type { ThreadTells } from './threads';

@@ -1,7 +1,7 @@
 import { parentPort } from 'node:worker_threads';
-import { isDatabaseAway } from '../database/away';
-import { closeDatabase } from '../database/connection';
-import { Refusal } from '../refusal';
+import { isDatabaseAway } from '$server/platform/database/away';
+import { closeDatabase } from '$server/platform/database/connection';
+import { Refusal } from '$server/platform/refusal';
 import { giveWay } from './give-way';
 import { takeUpSpreadLexicon } from './take-up-lexicon';
 import type { ThreadTells } from './threads';

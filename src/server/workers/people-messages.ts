@@ -20,7 +20,7 @@ import type { Cut, NeutralWord } from '$core/harvest';
 import type { Highlight, MatchingRules, Truth } from '$core/semantics';
 import type { Persona, WordSet } from '$core/persona';
 import type { Candidate, Change, Effect, Proposal, Explanation, LackingReason } from '$core/suggest';
-import type { VersionSet } from '../database/models';
+import type { VersionSet } from '$server/platform/database/models';
 import type { Outcome } from '$sources/try-string';
 
 /** What the left-over part makes of a row. */

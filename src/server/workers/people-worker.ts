@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { Refusal } from '../refusal';
+import { Refusal } from '$server/platform/refusal';
 import { takeUpLexicon } from '$core/titles';
 import { giveWay } from './give-way';
 import type { PeopleKind, PeopleWork } from './people-messages';

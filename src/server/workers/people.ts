@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import type { Sheet } from '$core/dialect';
 import type { OwnLexicon } from '$core/titles';
 import { demoWorldSize } from '$sources/stand-ins/stand-ins';
-import { environment } from '../environment';
+import { environment } from '$server/platform/environment';
 import { currentAsker } from './asker';
 import type { FileTask } from './file-index-worker';
 import type { PeopleKind, PeopleWork } from './people-messages';

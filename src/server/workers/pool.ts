@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import type { OwnLexicon } from '$core/titles';
-import { log } from '../log';
-import { Refusal, type SerializedRefusal } from '../refusal';
+import { log } from '$server/platform/log';
+import { Refusal, type SerializedRefusal } from '$server/platform/refusal';
 import type { Asker } from './asker';
 import type { SharedSource } from './shared-source';
 import { cells, makeCells } from './thread-cells';

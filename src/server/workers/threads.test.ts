@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ownLexicon, takeUpLexicon } from '$core/titles';
-import { environment } from '../environment';
-import { NotNow } from '../jobs/not-now';
+import { environment } from '$server/platform/environment';
+import { NotNow } from '$server/platform/jobs/not-now';
 import { KeptThreads, runThread } from './threads';
 
 /** A thread that does as it is told, at its start or with each message. */

@@ -1,9 +1,9 @@
 import { join } from 'node:path';
 import { Worker, type TransferListItem } from 'node:worker_threads';
 import { ownLexicon, type OwnLexicon } from '$core/titles';
-import { environment } from '../environment';
-import { NotNow } from '../jobs/not-now';
-import { Refusal, type SerializedRefusal } from '../refusal';
+import { environment } from '$server/platform/environment';
+import { NotNow } from '$server/platform/jobs/not-now';
+import { Refusal, type SerializedRefusal } from '$server/platform/refusal';
 
 /** What a thread that does one thing tells: how far it is, and then how it ended. */
 export type ThreadTells<Answer, Progress> =

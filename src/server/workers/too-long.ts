@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '$server/platform/refusal';
 
 /** A question that took more time than it has. */
 export const tooLong = () =>

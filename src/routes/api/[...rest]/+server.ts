@@ -1,6 +1,6 @@
 import type { RequestHandler } from '@sveltejs/kit';
-import { problem } from '$server/api/endpoint';
-import { Refusal } from '$server/refusal';
+import { problem } from '$server/http/endpoint';
+import { Refusal } from '$server/platform/refusal';
 
 /** Answers every address under /api that no operation has. */
 export const fallback: RequestHandler = async ({ url }) =>

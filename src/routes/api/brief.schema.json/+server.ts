@@ -1,3 +1,3 @@
-import { briefJsonSchema } from '$server/api/openapi';
+import { briefJsonSchema } from '$server/http/openapi';
 
 export const GET = () => Response.json(briefJsonSchema());

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { listProfiles } from '$server/services/shortlist/column-profiles';
+import { endpoint } from '$server/http/endpoint';
+import { listProfiles } from '$server/features/shortlist/column-profiles';
 
 export const GET = endpoint(contract.listProfiles, () => listProfiles());

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { connectService } from '$server/services/sources/connections';
+import { endpoint } from '$server/http/endpoint';
+import { connectService } from '$server/features/sources/connections';
 
 export const POST = endpoint(contract.connectService, ({ body }) => connectService(body));

@@ -1,3 +1,3 @@
-import { connectorOpenApi } from '$server/api/openapi';
+import { connectorOpenApi } from '$server/http/openapi';
 
 export const GET = () => Response.json(connectorOpenApi());

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { resetDemo } from '$server/services/briefs/demo';
+import { endpoint } from '$server/http/endpoint';
+import { resetDemo } from '$server/demo/demo';
 
 export const POST = endpoint(contract.resetDemo, () => resetDemo());

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { elsewhere } from '$server/services/strings/ledger';
+import { endpoint } from '$server/http/endpoint';
+import { elsewhere } from '$server/features/strings/ledger';
 
 export const POST = endpoint(contract.elsewhere, ({ body }) => elsewhere(body.person, body.except));

@@ -1,7 +1,7 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
+import { endpoint } from '$server/http/endpoint';
 import type { ReadableStream } from 'node:stream/web';
-import { receiveFile } from '$server/services/sources/imports/imports';
+import { receiveFile } from '$server/features/imports/imports';
 
 export const POST = endpoint(contract.receiveFile, ({ query, event }) =>
   receiveFile(

@@ -1,3 +1,3 @@
-import { openApi } from '$server/api/openapi';
+import { openApi } from '$server/http/openapi';
 
 export const GET = () => Response.json(openApi());

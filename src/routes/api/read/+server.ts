@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { readFrom } from '$server/services/strings/worth';
+import { endpoint } from '$server/http/endpoint';
+import { readFrom } from '$server/features/strings/worth';
 
 export const POST = endpoint(contract.read, ({ body }) => readFrom(body.text, body.sourceId));

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { renderFor } from '$server/services/strings/worth';
+import { endpoint } from '$server/http/endpoint';
+import { renderFor } from '$server/features/strings/worth';
 
 export const POST = endpoint(contract.render, ({ body }) => renderFor(body.text, body.sourceId));

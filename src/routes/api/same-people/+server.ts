@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { decideSame } from '$server/services/comparing/same-people';
+import { endpoint } from '$server/http/endpoint';
+import { decideSame } from '$server/features/comparing/same-people';
 
 export const PUT = endpoint(contract.decidePair, ({ body }) => decideSame(body.first, body.second, body.same));

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { sensesOf } from '$server/services/strings/worth';
+import { endpoint } from '$server/http/endpoint';
+import { sensesOf } from '$server/features/strings/worth';
 
 export const POST = endpoint(contract.senses, ({ body }) => sensesOf(body.text, body.sourceId));

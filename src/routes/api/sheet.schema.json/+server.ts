@@ -1,3 +1,3 @@
-import { sheetJsonSchema } from '$server/api/openapi';
+import { sheetJsonSchema } from '$server/http/openapi';
 
 export const GET = () => Response.json(sheetJsonSchema());

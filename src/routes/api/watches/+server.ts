@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { listWatches } from '$server/services/watches/watches';
+import { endpoint } from '$server/http/endpoint';
+import { listWatches } from '$server/features/watches/watches';
 
 export const GET = endpoint(contract.listWatches, () => listWatches());

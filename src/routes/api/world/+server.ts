@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { readWorld } from '$server/services/sources/world';
+import { endpoint } from '$server/http/endpoint';
+import { readWorld } from '$server/features/sources/world';
 
 export const GET = endpoint(contract.readWorld, readWorld);

@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { parse, print, setQueries, type Query, type SetQueries } from '$core/language';
-import { Refusal } from '../../refusal';
+import { Refusal } from '$server/platform/refusal';
 import type { StringText } from '../people-messages';
 
 /**

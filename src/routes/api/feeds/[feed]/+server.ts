@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { rawEndpoint } from '$server/api/endpoint';
-import { feedOf } from '$server/services/watches/feed';
+import { rawEndpoint } from '$server/http/endpoint';
+import { feedOf } from '$server/features/watches/feed';
 
 export const GET = rawEndpoint(contract.watchFeed, async ({ params, query, event }) => {
   const { text, type } = await feedOf(params.feed, query?.form ?? 'atom', event.url.origin);

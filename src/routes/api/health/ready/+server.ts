@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { rawEndpoint } from '$server/api/endpoint';
-import { readiness } from '$server/services/running/health';
+import { rawEndpoint } from '$server/http/endpoint';
+import { readiness } from '$server/features/operations/health';
 
 export const GET = rawEndpoint(contract.ready, async () => {
   const state = await readiness();

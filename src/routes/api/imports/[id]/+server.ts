@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { readImport, stopImport } from '$server/services/sources/imports/imports';
+import { endpoint } from '$server/http/endpoint';
+import { readImport, stopImport } from '$server/features/imports/imports';
 
 export const GET = endpoint(contract.readImport, ({ params }) => readImport(params.id));
 export const DELETE = endpoint(contract.stopImport, ({ params }) => stopImport(params.id));

@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { deleteSource, readSource, writeSheet } from '$server/services/sources/sources';
+import { endpoint } from '$server/http/endpoint';
+import { deleteSource, readSource, writeSheet } from '$server/features/sources/sources';
 
 export const GET = endpoint(contract.readSource, ({ params }) => readSource(params.source));
 export const PUT = endpoint(contract.writeSheet, ({ params, body }) => writeSheet(params.source, body));

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { moveWorld } from '$server/services/sources/world';
+import { endpoint } from '$server/http/endpoint';
+import { moveWorld } from '$server/features/sources/world';
 
 export const POST = endpoint(contract.moveWorld, ({ body }) => moveWorld(body));

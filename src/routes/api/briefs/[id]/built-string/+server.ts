@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { builtString } from '$server/services/strings/built-string';
+import { endpoint } from '$server/http/endpoint';
+import { builtString } from '$server/features/strings/built-string';
 
 export const GET = endpoint(contract.buildString, ({ params }) => builtString(params.id));

@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { countCertainOnly } from '$server/services/briefs/briefs';
+import { endpoint } from '$server/http/endpoint';
+import { countCertainOnly } from '$server/features/briefs/briefs';
 
 export const PUT = endpoint(contract.countCertainOnly, ({ params, body }) =>
   countCertainOnly(params.id, body.certainOnly)

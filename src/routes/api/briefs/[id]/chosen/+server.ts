@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { chosenOf } from '$server/services/comparing/report';
+import { endpoint } from '$server/http/endpoint';
+import { chosenOf } from '$server/features/comparing/report';
 
 export const GET = endpoint(contract.chosen, ({ params }) => chosenOf(params.id));

@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { boardFor } from '$server/services/comparing/board';
+import { endpoint } from '$server/http/endpoint';
+import { boardFor } from '$server/features/comparing/board';
 
 export const GET = endpoint(contract.compare, ({ params, query }) =>
   boardFor(params.id, query?.versions, query?.certain)

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { copyBrief } from '$server/services/briefs/briefs';
+import { endpoint } from '$server/http/endpoint';
+import { copyBrief } from '$server/features/briefs/briefs';
 
 export const POST = endpoint(contract.copyBrief, ({ params }) => copyBrief(params.id));

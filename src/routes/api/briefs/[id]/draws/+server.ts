@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { drawAtOnce } from '$server/services/trials/trials';
+import { endpoint } from '$server/http/endpoint';
+import { drawAtOnce } from '$server/features/trials/trials';
 
 export const POST = endpoint(contract.drawAtOnce, ({ params, body }) => drawAtOnce(params.id, body.draws));

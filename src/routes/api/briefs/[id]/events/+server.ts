@@ -1,8 +1,8 @@
 import { contract } from '$api';
-import { rawEndpoint } from '$server/api/endpoint';
+import { rawEndpoint } from '$server/http/endpoint';
 import { eventStream } from '$server/http/event-stream';
-import { findBrief } from '$server/services/briefs/briefs';
-import { watchBrief } from '$server/services/briefs/events';
+import { findBrief } from '$server/features/briefs/briefs';
+import { watchBrief } from '$server/features/briefs/events';
 
 export const GET = rawEndpoint(contract.briefEvents, async ({ params, query, event: { request } }) => {
   await findBrief(params.id);

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { listJudges } from '$server/services/trials/judges';
+import { endpoint } from '$server/http/endpoint';
+import { listJudges } from '$server/features/trials/judges';
 
 export const GET = endpoint(contract.listJudges, ({ params }) => listJudges(params.id));

@@ -1,7 +1,7 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { readDocument, writeDocument } from '$server/services/briefs/briefs';
-import { addKnown } from '$server/services/briefs/people-lists';
+import { endpoint } from '$server/http/endpoint';
+import { readDocument, writeDocument } from '$server/features/briefs/briefs';
+import { addKnown } from '$server/features/briefs/people-lists';
 
 export const GET = endpoint(contract.readKnown, ({ params }) => readDocument(params.id, 'known'));
 export const PUT = endpoint(contract.writeKnown, ({ params, body }) => writeDocument(params.id, 'known', body));

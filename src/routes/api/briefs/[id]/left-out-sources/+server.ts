@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { leaveOutSources } from '$server/services/briefs/briefs';
+import { endpoint } from '$server/http/endpoint';
+import { leaveOutSources } from '$server/features/briefs/briefs';
 
 export const PUT = endpoint(contract.leaveOutSources, ({ params, body }) => leaveOutSources(params.id, body.leftOut));

@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { proposalsFor } from '$server/services/strings/ledger';
+import { endpoint } from '$server/http/endpoint';
+import { proposalsFor } from '$server/features/strings/ledger';
 
 /** Milliseconds after which somebody at the screen would rather see what was found so far. */
 const milliseconds = 1500;

@@ -1,7 +1,7 @@
 import { contract } from '$api';
-import { jsonBytes, rawEndpoint } from '$server/api/endpoint';
-import { readBody } from '$server/api/read-body';
-import { briefWork } from '$server/workers/brief-work';
+import { jsonBytes, rawEndpoint } from '$server/http/endpoint';
+import { readBody } from '$server/http/read-body';
+import { briefWork } from '$server/features/exchange/brief-work';
 
 export const GET = rawEndpoint(contract.exportQrels, async ({ params }) =>
   jsonBytes(await briefWork({ kind: 'export-qrels', briefId: params.id }))

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { recordsNamed } from '$server/services/comparing/same-people';
+import { endpoint } from '$server/http/endpoint';
+import { recordsNamed } from '$server/features/comparing/same-people';
 
 export const GET = endpoint(contract.recordsNamed, ({ params, query }) => recordsNamed(params.id, query.name));

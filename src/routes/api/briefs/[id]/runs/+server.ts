@@ -1,8 +1,8 @@
 import { contract } from '$api';
-import { jsonBytes, rawEndpoint } from '$server/api/endpoint';
-import { readBody } from '$server/api/read-body';
-import { importRuns } from '$server/services/exchange/trec';
-import { briefWork } from '$server/workers/brief-work';
+import { jsonBytes, rawEndpoint } from '$server/http/endpoint';
+import { readBody } from '$server/http/read-body';
+import { importRuns } from '$server/features/exchange/trec';
+import { briefWork } from '$server/features/exchange/brief-work';
 
 export const GET = rawEndpoint(contract.exportRuns, async ({ params, query }) =>
   jsonBytes(await briefWork({ kind: 'export-runs', briefId: params.id, certain: query?.certain ?? false }))

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { pairsOf } from '$server/services/comparing/same-people';
+import { endpoint } from '$server/http/endpoint';
+import { pairsOf } from '$server/features/comparing/same-people';
 
 export const GET = endpoint(contract.listPairs, ({ params }) => pairsOf(params.id));

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { takeChanges } from '$server/services/strings/versions';
+import { endpoint } from '$server/http/endpoint';
+import { takeChanges } from '$server/features/trials/versions';
 
 export const POST = endpoint(contract.takeChanges, ({ params, body }) => takeChanges(params.id, body));

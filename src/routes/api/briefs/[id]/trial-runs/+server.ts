@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { runAtSources } from '$server/services/trials/trials';
+import { endpoint } from '$server/http/endpoint';
+import { runAtSources } from '$server/features/trials/trials';
 
 export const POST = endpoint(contract.runAtSources, ({ params, body }) => runAtSources(params.id, body));

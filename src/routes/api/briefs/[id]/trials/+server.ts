@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { listTrials, runTrial } from '$server/services/trials/trials';
+import { endpoint } from '$server/http/endpoint';
+import { listTrials, runTrial } from '$server/features/trials/trials';
 
 export const GET = endpoint(contract.listTrials, ({ params }) => listTrials(params.id));
 export const POST = endpoint(contract.runTrial, ({ params, body }) =>

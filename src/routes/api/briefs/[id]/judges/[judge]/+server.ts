@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { giveJudgement, judgementsOn } from '$server/services/trials/judges';
+import { endpoint } from '$server/http/endpoint';
+import { giveJudgement, judgementsOn } from '$server/features/trials/judges';
 
 export const GET = endpoint(contract.readJudgements, ({ params, query }) =>
   judgementsOn(params.id, params.judge, query.source)

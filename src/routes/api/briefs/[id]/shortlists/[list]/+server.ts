@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { changeShortlist, deleteShortlist, readShortlist } from '$server/services/shortlist/shortlists';
+import { endpoint } from '$server/http/endpoint';
+import { changeShortlist, deleteShortlist, readShortlist } from '$server/features/shortlist/shortlists';
 
 export const GET = endpoint(contract.readShortlist, ({ params }) => readShortlist(params.id, params.list));
 export const PATCH = endpoint(contract.changeShortlist, ({ params, body }) =>

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { nameVersion } from '$server/services/strings/versions';
+import { endpoint } from '$server/http/endpoint';
+import { nameVersion } from '$server/features/trials/versions';
 
 export const PATCH = endpoint(contract.nameVersion, ({ params, body }) => nameVersion(params.id, params.number, body));

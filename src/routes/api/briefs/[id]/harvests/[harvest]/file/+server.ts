@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { rawEndpoint } from '$server/api/endpoint';
-import { harvestFile } from '$server/services/harvest/harvest-file';
+import { rawEndpoint } from '$server/http/endpoint';
+import { harvestFile } from '$server/features/harvest/harvest-file';
 
 export const GET = rawEndpoint(contract.exportHarvest, async ({ params, query }) => {
   const { format, ...filter } = query;

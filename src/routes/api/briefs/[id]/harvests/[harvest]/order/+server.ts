@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { orderAnew } from '$server/services/harvest/harvest-people';
+import { endpoint } from '$server/http/endpoint';
+import { orderAnew } from '$server/features/harvest/harvest-people';
 
 export const POST = endpoint(contract.orderHarvest, ({ params }) => orderAnew(params.id, params.harvest));

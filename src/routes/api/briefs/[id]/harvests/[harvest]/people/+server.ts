@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { listHarvestPeople } from '$server/services/harvest/harvest-people';
+import { endpoint } from '$server/http/endpoint';
+import { listHarvestPeople } from '$server/features/harvest/harvest-people';
 
 export const GET = endpoint(contract.listHarvestPeople, ({ params, query }) => {
   const { after, score, ...filter } = query ?? {};

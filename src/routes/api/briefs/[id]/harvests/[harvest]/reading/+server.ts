@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { readingOf } from '$server/services/harvest/harvest-people';
+import { endpoint } from '$server/http/endpoint';
+import { readingOf } from '$server/features/harvest/harvest-people';
 
 export const GET = endpoint(contract.readingOfHarvest, ({ params }) => readingOf(params.id, params.harvest));

@@ -1,8 +1,8 @@
 import { contract } from '$api';
-import { rawEndpoint } from '$server/api/endpoint';
-import { readJsonBody } from '$server/api/read-body';
-import { check } from '$server/check';
-import { exportShortlist } from '$server/services/shortlist/export-shortlist';
+import { rawEndpoint } from '$server/http/endpoint';
+import { readJsonBody } from '$server/http/read-body';
+import { check } from '$server/platform/check';
+import { exportShortlist } from '$server/features/shortlist/export-shortlist';
 
 export const POST = rawEndpoint(contract.exportShortlist, async ({ params, event }) => {
   const leaving = check(

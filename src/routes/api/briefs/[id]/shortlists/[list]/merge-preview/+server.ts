@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { mergeInto } from '$server/services/shortlist/export-shortlist';
+import { endpoint } from '$server/http/endpoint';
+import { mergeInto } from '$server/features/shortlist/export-shortlist';
 
 export const POST = endpoint(contract.mergePreview, ({ params, body }) =>
   mergeInto(params.id, params.list, body.leaving, body.there)

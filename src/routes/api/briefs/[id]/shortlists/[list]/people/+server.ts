@@ -1,8 +1,8 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { changeKept } from '$server/services/shortlist/change-kept';
-import { keepPeople } from '$server/services/shortlist/keep';
-import { listKept } from '$server/services/shortlist/list-kept';
+import { endpoint } from '$server/http/endpoint';
+import { changeKept } from '$server/features/shortlist/change-kept';
+import { keepPeople } from '$server/features/shortlist/keep';
+import { listKept } from '$server/features/shortlist/list-kept';
 
 export const GET = endpoint(contract.listKept, ({ params, query }) => listKept(params.id, params.list, query ?? {}));
 export const POST = endpoint(contract.keepPeople, ({ params, body }) =>

@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { rawEndpoint } from '$server/api/endpoint';
-import { processingRecord } from '$server/services/shortlist/processing-record';
+import { rawEndpoint } from '$server/http/endpoint';
+import { processingRecord } from '$server/features/shortlist/processing-record';
 
 export const GET = rawEndpoint(
   contract.processingRecord,

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { undo } from '$server/services/shortlist/steps';
+import { endpoint } from '$server/http/endpoint';
+import { undo } from '$server/features/shortlist/steps';
 
 export const POST = endpoint(contract.undoKept, ({ params }) => undo(params.id, params.list));

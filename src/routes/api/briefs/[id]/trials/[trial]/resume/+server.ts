@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { resumeTrial } from '$server/services/trials/trials';
+import { endpoint } from '$server/http/endpoint';
+import { resumeTrial } from '$server/features/trials/trials';
 
 export const POST = endpoint(contract.resumeTrial, ({ params }) => resumeTrial(params.id, params.trial));

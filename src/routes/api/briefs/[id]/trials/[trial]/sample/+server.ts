@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { drawMore } from '$server/services/trials/trials';
+import { endpoint } from '$server/http/endpoint';
+import { drawMore } from '$server/features/trials/trials';
 
 export const POST = endpoint(contract.drawMore, ({ params, body }) => drawMore(params.id, params.trial, body.size));

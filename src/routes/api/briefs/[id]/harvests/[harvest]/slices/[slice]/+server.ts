@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { changeSlice } from '$server/services/harvest/change-plan';
+import { endpoint } from '$server/http/endpoint';
+import { changeSlice } from '$server/features/harvest/change-plan';
 
 export const PUT = endpoint(contract.changeSlice, ({ params, body }) =>
   changeSlice(params.id, params.harvest, params.slice, body)

@@ -1,5 +1,5 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { readKept } from '$server/services/shortlist/list-kept';
+import { endpoint } from '$server/http/endpoint';
+import { readKept } from '$server/features/shortlist/list-kept';
 
 export const GET = endpoint(contract.readKept, ({ params }) => readKept(params.id, params.list, params.number));

@@ -1,7 +1,7 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { addEntry } from '$server/services/by-hand/diary';
-import { readDiary } from '$server/services/by-hand/read-diary';
+import { endpoint } from '$server/http/endpoint';
+import { addEntry } from '$server/features/manual/diary';
+import { readDiary } from '$server/features/manual/read-diary';
 
 export const GET = endpoint(contract.readDiary, ({ params, query }) =>
   readDiary(params.id, params.number, params.source, query?.harvest)

@@ -1,6 +1,6 @@
 import { contract } from '$api';
-import { endpoint } from '$server/api/endpoint';
-import { splitKept } from '$server/services/shortlist/who-is-who';
+import { endpoint } from '$server/http/endpoint';
+import { splitKept } from '$server/features/shortlist/who-is-who';
 
 export const POST = endpoint(contract.splitKept, ({ params, body }) =>
   splitKept(params.id, params.list, params.number, body.record)

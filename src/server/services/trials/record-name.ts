@@ -1,4 +1,0 @@
-import type { RecordName } from '../../workers/people-messages';
-
-/** What a record is called where many are kept by name, or gone through in order. */
-export const nameOfRecord = ({ sourceId, personId }: RecordName): string => `${sourceId} ${personId}`;

@@ -1,6 +1,0 @@
-import { workerData } from 'node:worker_threads';
-import { keepNow, type KeepTask } from '../services/shortlist/keep';
-import { doOneThing } from './one-thing';
-
-/** Puts many people on a shortlist, with its own line to the database. */
-void doOneThing(() => keepNow(workerData as KeepTask));
