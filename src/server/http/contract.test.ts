@@ -1,35 +1,8 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { contract } from '$api';
 import { connectorOpenApi, openApi } from './openapi';
 
-const routes = 'src/routes/api';
-
-function routeFiles(folder: string): string[] {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) =>
-    entry.isDirectory() ? routeFiles(join(folder, entry.name)) : entry.name === '+server.ts' ? [folder] : []
-  );
-}
-
 describe('the contract', () => {
-  it('has a route for every operation, and an operation for every route', () => {
-    const offered = routeFiles(routes)
-      .filter((folder) => !folder.endsWith('.json') && !folder.includes('[...'))
-      .flatMap((folder) => {
-        const source = readFileSync(join(folder, '+server.ts'), 'utf8');
-        const path = folder.replace('src/routes', '').replaceAll('[', '{').replaceAll(']', '}');
-        return [...source.matchAll(/export const (GET|POST|PUT|PATCH|DELETE)/g)].map(
-          ([, method]) => `${method} ${path}`
-        );
-      });
-    expect(offered.sort()).toEqual(
-      Object.values(contract)
-        .map(({ method, path }) => `${method} ${path}`)
-        .sort()
-    );
-  });
-
   const document = openApi();
   const schemas = document.components.schemas as Record<string, { properties?: object; required?: string[] }>;
 

@@ -1,0 +1,4 @@
+import { answerApi } from '$server/app/routes';
+
+/** Everything under /api, by the contract. */
+export const fallback = answerApi;

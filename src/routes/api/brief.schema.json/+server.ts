@@ -1,3 +1,0 @@
-import { briefJsonSchema } from '$server/http/openapi';
-
-export const GET = () => Response.json(briefJsonSchema());

@@ -1,3 +1,0 @@
-import { connectorOpenApi } from '$server/http/openapi';
-
-export const GET = () => Response.json(connectorOpenApi());

@@ -1,4 +1,0 @@
-import { contract } from '$api';
-import { endpoint } from '$server/http/endpoint';
-
-export const GET = endpoint(contract.live, async () => ({ live: true as const }));

@@ -1,3 +1,0 @@
-import { openApi } from '$server/http/openapi';
-
-export const GET = () => Response.json(openApi());

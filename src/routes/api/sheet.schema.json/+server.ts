@@ -1,3 +1,0 @@
-import { sheetJsonSchema } from '$server/http/openapi';
-
-export const GET = () => Response.json(sheetJsonSchema());
