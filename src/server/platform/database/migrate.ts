@@ -30,6 +30,7 @@ import * as erasedOfTrials from './migrations/0027-erased-of-trials';
 import * as checkedOfAddresses from './migrations/0028-checked-of-addresses';
 import * as changeThresholds from './migrations/0029-change-thresholds';
 import * as addressStates from './migrations/0030-address-states';
+import * as foreignKeyIndexes from './migrations/0031-foreign-key-indexes';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -64,7 +65,8 @@ export const migrations: readonly Migration[] = [
   erasedOfTrials,
   checkedOfAddresses,
   changeThresholds,
-  addressStates
+  addressStates,
+  foreignKeyIndexes
 ];
 interface Migration {
   name: string;

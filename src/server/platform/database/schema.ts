@@ -52,6 +52,15 @@ export class Schema {
     return found.length > 0;
   }
 
+  /** Whether an index of that name is there. */
+  async hasIndex(name: string): Promise<boolean> {
+    const found = await this.select(
+      'SELECT 1 FROM pg_indexes WHERE schemaname = current_schema() AND indexname = $name',
+      { name }
+    );
+    return found.length > 0;
+  }
+
   /** Whether a function of that name is there. */
   async hasFunction(name: string): Promise<boolean> {
     const found = await this.select(
