@@ -5,7 +5,7 @@ import { problem } from '$server/http/problem';
 import { environment } from '$server/platform/environment';
 import { isOwnOrigin, refusedHost } from '$server/platform/hosts';
 import { log } from '$server/platform/log';
-import { Refusal, unknownHost } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 
 export const init: ServerInit = start;
 
@@ -31,10 +31,10 @@ export const handle: Handle = async ({ event, resolve }) => {
     const host = request.headers.get('host') ?? '';
     // Checked again for a server that Vite runs while the code is being written.
     const why = refusedHost([host], url.pathname, environment());
-    if (why !== null) return problem(unknownHost(why));
+    if (why !== null) return problem(refuse('unknown-host', why));
     const changes = request.method !== 'GET' && request.method !== 'HEAD';
     if (changes && !isOwnOrigin(request.headers.get('origin'), host, environment()))
-      return problem(new Refusal(403, 'Another site', 'Changes are taken from Eave’s own pages only.'));
+      return problem(refuse('another-site'));
     const resolved = await resolve(event);
     allowEditorStyles(resolved.headers);
     resolved.headers.set('x-content-type-options', 'nosniff');

@@ -102,7 +102,7 @@ describe('the API, given awkward input', () => {
       ['judges/second', { ...on, verdict: 'fit', reason: '' }]
     ] as const) {
       const received = await refusal('PUT', `/briefs/${id}/${path}`, JSON.stringify(body));
-      expect(received).toMatchObject({ status: 404, title: 'Not there' });
+      expect(received).toMatchObject({ status: 404, title: 'No longer there' });
       expect(received.detail).toContain('Reload the page');
     }
   });

@@ -1,4 +1,4 @@
-import pg from 'pg';
+import { freshDatabases } from '../../scripts/lib/test-databases.mjs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, startApplication } from './application';
 import { apiAt, expectAccessible, setChecked, useBrowser } from './browser';
@@ -17,14 +17,7 @@ const start = async () => {
 };
 
 beforeAll(async () => {
-  const shared = new URL(process.env.TEST_BROWSER_DATABASE_URL!);
-  const client = new pg.Client({ connectionString: shared.href });
-  await client.connect();
-  await client.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
-  await client.query(`CREATE DATABASE ${name}`);
-  await client.end();
-  shared.pathname = `/${name}`;
-  url = shared.href;
+  [url] = (await freshDatabases(process.env.TEST_BROWSER_DATABASE_URL!, [name])) as [string];
   port = await freePort();
   await start();
 }, 120_000);

@@ -2,6 +2,7 @@ import { once } from 'node:events';
 import { rmSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import pg from 'pg';
+import { freshDatabases } from '../../scripts/lib/test-databases.mjs';
 import { afterAll, inject } from 'vitest';
 import { startApplication } from '../browser/application';
 
@@ -20,16 +21,8 @@ export async function until(holds: () => Promise<boolean>, within: number, what:
 }
 
 /** Makes a database anew and gives its address. */
-export async function freshDatabase(name: string): Promise<string> {
-  const address = new URL(inject('postgres'));
-  const client = new pg.Client({ connectionString: address.href });
-  await client.connect();
-  await client.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
-  await client.query(`CREATE DATABASE ${name} ENCODING 'UTF8' TEMPLATE template0`);
-  await client.end();
-  address.pathname = `/${name}`;
-  return address.href;
-}
+export const freshDatabase = async (name: string): Promise<string> =>
+  (await freshDatabases(inject('postgres'), [name]))[0]!;
 
 export async function query<Row extends object>(
   databaseUrl: string,

@@ -1,4 +1,4 @@
-import { startQueue } from '$server/platform/jobs/queue';
+import { startQueue, stopQueue } from '$server/platform/jobs/queue';
 import { demoTask } from '$server/demo/demo';
 import { harvestTask, resumeHarvests } from '$server/features/harvest/harvest-run';
 import { linkTask } from '$server/features/harvest/link-in-thread';
@@ -7,7 +7,7 @@ import { mailCheckTask, resumeMailChecks } from '$server/features/shortlist/mail
 import { importTask, resumeImports } from '$server/features/imports/imports';
 import { resumeTrials, trialTask } from '$server/features/trials/trial-run';
 import { digestTask, resumeDigests } from '$server/features/watches/digest';
-import { lookAtWatches, watchTask } from '$server/features/watches/watch-run';
+import { lookAtWatches, settleAsHarvestsEnd, watchTask } from '$server/features/watches/watch-run';
 
 /** Every kind of job that a server works on. A job of a kind that is missing here is never run. */
 export const tasks = [
@@ -32,4 +32,16 @@ const sweeps = [
   clearOldHourly
 ] as const;
 
-export const startJobs = (): Promise<void> => startQueue({ tasks, sweeps });
+let stopListening: (() => void) | undefined;
+
+/** Starts to work on jobs, and on what becomes due by an event. */
+export async function startJobs(): Promise<void> {
+  await startQueue({ tasks, sweeps });
+  stopListening ??= settleAsHarvestsEnd();
+}
+
+export async function stopJobs(): Promise<void> {
+  stopListening?.();
+  stopListening = undefined;
+  await stopQueue();
+}

@@ -4,7 +4,7 @@ import { environment } from '$server/platform/environment';
 import { refusedHost } from '$server/platform/hosts';
 import { log, openLog } from '$server/platform/log';
 import { makePrivate } from '$server/platform/private-folder';
-import { unknownHost } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 
 type Handler = (request: IncomingMessage, response: ServerResponse, next: (error?: unknown) => void) => void;
 
@@ -37,7 +37,7 @@ async function serve(): Promise<void> {
     const why = refusedHost(hosts, request.url ?? '', settings);
     if (why !== null) {
       log().warn({ status: 421 }, 'refused by its host');
-      return refuse(response, why);
+      return answerUnknownHost(response, why);
     }
     request.headers[protocolHeader] = origin && origin.host === hosts[0] ? origin.protocol.slice(0, -1) : 'http';
     // SvelteKit gives no body to a request that does not say what is in it.
@@ -89,8 +89,8 @@ async function serve(): Promise<void> {
   process.on('SIGINT', () => stop('SIGINT'));
 }
 
-function refuse(response: ServerResponse, detail: string): void {
-  const refusal = unknownHost(detail);
+function answerUnknownHost(response: ServerResponse, why: string): void {
+  const refusal = refuse('unknown-host', why);
   response.writeHead(refusal.status, { 'content-type': 'application/problem+json', connection: 'close' });
   response.end(refusal.problem());
 }

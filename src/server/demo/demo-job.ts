@@ -7,6 +7,7 @@ import { Refusal } from '$server/platform/refusal';
 import { askPeople } from '$server/workers/people';
 import { nextDrawn } from '$server/features/harvest/harvest-people';
 import { listHarvests, startHarvest } from '$server/features/harvest/harvests';
+import { untilHarvestEnds } from '$server/features/harvest/until-harvest-ends';
 import { changeKept } from '$server/features/shortlist/change-kept';
 import { keepPeople } from '$server/features/shortlist/keep';
 import { listKept } from '$server/features/shortlist/list-kept';
@@ -169,10 +170,7 @@ async function keepFits(briefId: string): Promise<void> {
 async function judgeAtRandom(briefId: string, halt: AbortSignal): Promise<void> {
   const [harvest] = await models().Harvest.findAll({ where: { briefId, watchId: null } });
   if (!harvest) return;
-  while ((await harvest.reload()).state === 'waiting' || harvest.state === 'running') {
-    halt.throwIfAborted();
-    await new Promise((done) => setTimeout(done, 1000));
-  }
+  await untilHarvestEnds(harvest, halt);
   const drawn = await nextDrawn(briefId, harvest.id, { many: judgedAtRandom, within: judgedAtRandom });
   const given = drawn.map(async ({ name, on: { sourceId, personId, revision } }) => {
     const [said] = await verdictsFor(sourceId, [{ id: personId, name }], 'first', mistaken);

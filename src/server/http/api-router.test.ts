@@ -50,6 +50,16 @@ describe('the router of the API', () => {
     expect((await ask('DELETE', '/api/openapi.json')).headers.get('allow')).toBe('GET, HEAD');
   });
 
+  it('describes every kind of problem at the address that is its type', async () => {
+    const { type } = (await (await ask('GET', '/api/nothing')).json()) as { type: string };
+    expect(await (await ask('GET', type)).json()).toEqual({
+      code: 'no-such-address',
+      status: 404,
+      title: 'Not found'
+    });
+    expect((await ask('GET', '/api/problems/none-such')).status).toBe(404);
+  });
+
   it('says that there is nothing at any other path', async () => {
     for (const path of ['/api', '/api/', `/api/briefs/${id}/nothing`, '/api/../x'])
       expect((await ask('GET', path)).status, path).toBe(404);

@@ -1,7 +1,7 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import findMyWay, { type HTTPMethod } from 'find-my-way';
 import { contract, type AnyOperation } from '$api';
-import { Refusal } from '$server/platform/refusal';
+import { isRefusalCode, refusals, refuse } from '$server/platform/refusals';
 import { endpoint, type Endpoint } from './endpoint';
 import type { AnyHandler, Handlers } from './handlers';
 import { briefJsonSchema, connectorOpenApi, openApi, sheetJsonSchema } from './openapi';
@@ -32,6 +32,12 @@ export function apiRouter(handlers: Handlers): (event: RequestEvent) => Promise<
     const answer: Endpoint = async () => Response.json(document());
     router.on('GET', path, () => {}, { path, answer });
   }
+  const describe: Endpoint = async (_, { code = '' }) => {
+    if (!isRefusalCode(code)) return problem(refuse('not-found', `The problem “${code}”`));
+    const { status, title } = refusals[code];
+    return Response.json({ code, status, title });
+  };
+  router.on('GET', '/api/problems/:code', () => {}, { path: '/api/problems/{code}', answer: describe });
   return async (event) => {
     const { pathname } = event.url;
     // RFC 9110, 9.3.2: HEAD is answered as GET is, without the body.
@@ -48,13 +54,8 @@ export function apiRouter(handlers: Handlers): (event: RequestEvent) => Promise<
 
 function nothingAt(pathname: string, method: string, takes: (method: HTTPMethod) => boolean): Response {
   const allowed = methods.filter(takes);
-  if (!allowed.length)
-    return problem(
-      new Refusal(404, 'Not found', `There is nothing at ${pathname}. /api/openapi.json lists what there is.`)
-    );
-  const refused = problem(
-    new Refusal(405, 'Not offered', `${pathname} does not take ${method}; /api/openapi.json lists what it takes.`)
-  );
+  if (!allowed.length) return problem(refuse('no-such-address', pathname));
+  const refused = problem(refuse('method-not-allowed', pathname, method));
   // RFC 9110, 15.5.6: it says what is allowed.
   refused.headers.set('allow', [...allowed, ...(allowed.includes('GET') ? ['HEAD'] : [])].join(', '));
   return refused;

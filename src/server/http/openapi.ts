@@ -13,7 +13,9 @@ import { summaries } from '$api/summaries';
 import { contract, type AnyOperation } from '$api';
 
 const problem = z.object({
-  type: z.string(),
+  type: z
+    .string()
+    .describe('Path that ends in the stable code of this kind of problem; ask it for its title and status'),
   title: z.string(),
   status: z.int(),
   detail: z.string().describe('What happened and what to do, in a sentence')

@@ -1,17 +1,12 @@
 import { readJson } from '$server/platform/read-json';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 
 /** Bytes of a body at most, where an operation takes no files. */
 const usualLimit = 1024 * 1024;
 
 /** Reads a body that is not longer than `limit` bytes. One that says it is longer is refused before it is read. */
 export async function readBody(request: Request, limit = usualLimit): Promise<Uint8Array> {
-  const tooLarge = () =>
-    new Refusal(
-      413,
-      'Too large',
-      `This is larger than the ${Math.round(limit / 1024).toLocaleString('en')} KiB that are taken here. Split it and try again.`
-    );
+  const tooLarge = () => refuse('body-too-large', Math.round(limit / 1024));
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let bytes = 0;

@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import { Refusal } from './refusal';
+import { refuse } from './refusals';
 
 /** What a schema makes of a value; refused, with the first thing that is wrong, where it does not take it. */
 export function check<S extends z.ZodType>(schema: S, value: unknown, where: string): z.output<S> {
@@ -7,7 +7,7 @@ export function check<S extends z.ZodType>(schema: S, value: unknown, where: str
   if (read.success) return read.data;
   const issues = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
   const [first] = issues;
-  throw new Refusal(422, 'Invalid input', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`, {
+  throw refuse('invalid-input', `In ${where}: ${first!.path ? `${first!.path}: ` : ''}${first!.message}`).with({
     issues
   });
 }

@@ -3,6 +3,7 @@ import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { environment } from './environment';
 import { Refusal } from './refusal';
+import { refuse } from './refusals';
 
 let known: Promise<Buffer> | undefined;
 
@@ -21,7 +22,7 @@ async function readKey(): Promise<Buffer> {
   const key = Buffer.from(await readFile(file, 'utf8'), 'base64');
   if (key.length !== 32) {
     known = undefined;
-    throw new Refusal(500, 'The key is damaged', `${file} does not hold a key of 32 bytes. Put it back from a backup.`);
+    throw refuse('installation-key-damaged', file);
   }
   return key;
 }
@@ -52,10 +53,6 @@ export async function unseal(sealed: string, of: string): Promise<string> {
     return Buffer.concat([decipher.update(text as Buffer), decipher.final()]).toString('utf8');
   } catch (error) {
     if (error instanceof Refusal) throw error;
-    throw new Refusal(
-      409,
-      'The key cannot be read',
-      'The key of this service was kept by another installation of Eave, or was damaged. Give it again on the page of the source.'
-    );
+    throw refuse('service-key-unreadable');
   }
 }

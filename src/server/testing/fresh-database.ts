@@ -1,7 +1,6 @@
 import { afterAll, beforeAll } from 'vitest';
 import { closeDatabase, database } from '$server/platform/database/connection';
-import { startJobs } from '../app/jobs';
-import { stopQueue } from '$server/platform/jobs/queue';
+import { startJobs, stopJobs } from '../app/jobs';
 import { migrate } from '$server/platform/database/migrate';
 import { closeThreads } from '../workers/people';
 
@@ -15,7 +14,7 @@ export function useFreshDatabase(): void {
     await startJobs();
   });
   afterAll(async () => {
-    await stopQueue();
+    await stopJobs();
     await Promise.all([closeDatabase(), closeThreads()]);
   });
 }

@@ -2,6 +2,7 @@ import { Worker } from 'node:worker_threads';
 import type { OwnLexicon } from '$core/titles';
 import { log } from '$server/platform/log';
 import { Refusal, type SerializedRefusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import type { Asker } from './asker';
 import type { SharedSource } from './shared-source';
 import { cells, makeCells } from './thread-cells';
@@ -106,7 +107,7 @@ const nearness = 15;
 /** Milliseconds after which a thread beyond the usual number is stopped when nothing is asked of it. */
 const idleFor = 30_000;
 
-const gone = () => new Refusal(499, 'Cancelled', 'The page that asked for this was closed, so it was not finished.');
+const gone = () => refuse('page-closed');
 /** Milliseconds that a thread has to come to a place where it can break off; then it is stopped and another started. */
 const grace = 300;
 
@@ -254,10 +255,7 @@ export class Pool {
       log().error({ err: error, kind: thread.running?.kind }, 'a worker thread stopped');
       const { running } = thread;
       this.restart(thread);
-      if (running)
-        this.end(running, () =>
-          running.reject(new Refusal(503, 'Stopped', 'This stopped unexpectedly. Nothing was changed; try again.'))
-        );
+      if (running) this.end(running, () => running.reject(refuse('thread-died')));
     });
     this.serve();
   }

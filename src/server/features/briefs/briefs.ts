@@ -8,7 +8,7 @@ import { documentSchemas, type Choice } from '$api/documents';
 import { keepable } from './kept-schemas';
 import { database } from '$server/platform/database/connection';
 import { models, type BriefRow, type DocumentKind } from '$server/platform/database/models';
-import { changedElsewhere, notFound, Refusal } from '$server/platform/refusal';
+import { changedElsewhere, notFound, refuse } from '$server/platform/refusals';
 import { peopleWithoutObjected } from '$server/records/objections/objected';
 
 const emptyDocuments = {
@@ -103,8 +103,7 @@ export async function changeBrief(
 
 export async function deleteBrief(id: string): Promise<void> {
   const brief = await findBrief(id);
-  if (!brief.archivedAt)
-    throw new Refusal(409, 'Not archived', 'You can only delete an archived brief. Archive it first.');
+  if (!brief.archivedAt) throw refuse('not-archived');
   await brief.destroy();
 }
 

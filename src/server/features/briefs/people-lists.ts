@@ -5,7 +5,7 @@ import { documentSchemas } from '$api/documents';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
 import { check } from '$server/platform/check';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { peopleWithoutObjected } from '$server/records/objections/objected';
 
 /** How somebody on a list of people is known again. */

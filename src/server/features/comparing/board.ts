@@ -6,7 +6,7 @@ import type { Person } from '$core/people';
 import { spendOn, type Verdict } from '$core/measure';
 import { samePeople } from '$core/people';
 import { models, type SourceRow, type TrialRow } from '$server/platform/database/models';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { askPeople } from '$server/workers/people';
 import { packed } from '$server/workers/packed-verdicts';
 import type { SharedCell } from '$server/workers/people-messages';

@@ -156,7 +156,7 @@ describe('verdicts on records of one person', () => {
     expect((await judgedIn(id)).of('quillbank', other.person.id)).toMatchObject({ verdict: said, conflict: false });
     await expect(
       settleConflict(id, { sourceId: 'harrow-guild', personId: same.id, verdict: said, reason: '' })
-    ).rejects.toThrow('not judged differently');
+    ).rejects.toThrow('no longer differ');
     expect(quill.state).toBe('done');
   });
 });

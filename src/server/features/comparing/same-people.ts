@@ -3,7 +3,7 @@ import { QueryTypes } from 'sequelize';
 import type { Person } from '$core/people';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { askPeople } from '$server/workers/people';
 import type { RecordName } from '$server/workers/people-messages';
 import { contextOf } from '$server/features/trials/brief-context';
@@ -15,7 +15,7 @@ const written = (sourceId: string, personId: string) => JSON.stringify([sourceId
 /** Decides whether two records are of one person; with null, forgets what was decided. */
 export async function decideSame(first: RecordName, second: RecordName, same: boolean | null): Promise<void> {
   if (written(first.sourceId, first.personId) === written(second.sourceId, second.personId))
-    throw new Refusal(422, 'One record', 'These are the same record. Choose two different ones.');
+    throw refuse('same-record');
   const [a, b] =
     written(first.sourceId, first.personId) < written(second.sourceId, second.personId)
       ? [first, second]

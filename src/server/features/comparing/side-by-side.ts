@@ -3,7 +3,7 @@ import { countInterval, shownCount } from '$core/dialect';
 import { mcNemar, wilson, drawSample, middleOf, type Estimate } from '$core/measure';
 import type { Sheet } from '$core/dialect';
 import type { SampledPerson, StringText } from '$server/workers/people-messages';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { askPeople } from '$server/workers/people';
 import { contextOf } from '$server/features/trials/brief-context';
 import { peopleOfTrials } from '$server/features/trials/identity';
@@ -113,12 +113,7 @@ export async function versionsSideBySide(
   const { trials, personaId } = context;
   const trialOf = (number: number) => {
     const one = trials.find(({ trial, version }) => trial.sourceId === sourceId && version.number === number);
-    if (!one)
-      throw new Refusal(
-        409,
-        'Not run there',
-        `Version ${number} has no results from ${source.name} yet. Run it there first.`
-      );
+    if (!one) throw refuse('not-run-there', number, source.name);
     return one.trial;
   };
   const [first, second] = [trialOf(from), trialOf(to)];
@@ -167,8 +162,7 @@ export async function sourcesSideBySide(briefId: string, number: number, here: s
   ]);
   const trialAt = (id: string, name: string) => {
     const one = trials.find((tried) => tried.trial.sourceId === id && tried.version.number === number);
-    if (!one)
-      throw new Refusal(409, 'Not run there', `Version ${number} was not run at ${name} yet. Run it there first.`);
+    if (!one) throw refuse('not-run-there', number, name);
     return one.trial;
   };
   const [mine, theirs] = [trialAt(here, source.name), trialAt(there, other.name)];

@@ -7,7 +7,7 @@ import type { BriefFile } from '$api/brief-file';
 import { documentSchemas } from '$api/documents';
 import { database } from '$server/platform/database/connection';
 import { models, type DocumentKind } from '$server/platform/database/models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { createBrief, findBrief, readDocument } from '$server/features/briefs/briefs';
 import { withoutObjected } from '$server/records/objections/objected';
 
@@ -184,20 +184,18 @@ async function objectedOf(
 export async function importBrief(file: BriefFile) {
   const person = (place: number): Person => {
     const one = file.people[place];
-    if (!one)
-      throw new Refusal(422, 'Invalid input', `The file names person ${place} and holds only ${file.people.length}.`);
+    if (!one) throw refuse('brief-file-person', place, file.people.length);
     return one;
   };
   const versionIds = new Map(file.versions.map(({ number }) => [number, randomUUID()]));
   const versionOf = (number: number) => {
     const id = versionIds.get(number);
-    if (!id) throw new Refusal(422, 'Invalid input', `The file holds a run of version ${number} and no such version.`);
+    if (!id) throw refuse('brief-file-version', number);
     return id;
   };
   const named = new Set(file.sources.map(({ id }) => id));
   for (const { sourceId } of [...file.trials, ...file.verdicts, ...file.judgements, ...file.notes])
-    if (!named.has(sourceId))
-      throw new Refusal(422, 'Invalid input', `The file speaks of the source ${sourceId} and does not describe it.`);
+    if (!named.has(sourceId)) throw refuse('brief-file-source', sourceId);
   const {
     Brief,
     Source,

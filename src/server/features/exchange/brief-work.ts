@@ -1,6 +1,6 @@
 import pLimit from 'p-limit';
 import { NotNow } from '$server/platform/jobs/not-now';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { currentAsker } from '$server/workers/asker';
 import { KeptThreads } from '$server/workers/threads';
 
@@ -29,10 +29,6 @@ export const briefWork = (task: BriefTask): Promise<Uint8Array<ArrayBuffer>> =>
       return await threads.run(task, { signal, transferList });
     } catch (error) {
       if (!(error instanceof NotNow)) throw error;
-      throw new Refusal(
-        503,
-        'Broken off',
-        'This was stopped before it finished: it took too long, or the database isn’t responding. Nothing was changed; try again.'
-      );
+      throw refuse('brief-work-stopped');
     }
   });

@@ -85,7 +85,7 @@ describe('a brief as a file', () => {
     const broken = (change: Partial<typeof file>) => importBrief({ ...file, ...change });
     await expect(broken({ versions: [] })).rejects.toThrow('no such version');
     await expect(broken({ people: [] })).rejects.toThrow('holds only 0');
-    await expect(broken({ sources: [] })).rejects.toThrow('does not describe it');
+    await expect(broken({ sources: [] })).rejects.toThrow('doesn’t describe');
     expect(await listBriefs()).toHaveLength(before);
     expect(briefFileSchema.safeParse({ ...file, format: 'else' }).error!.issues[0]!.message).toContain('no brief');
   });

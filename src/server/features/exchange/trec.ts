@@ -4,7 +4,7 @@ import type { Transaction } from 'sequelize';
 import { readQrels, writeQrels, writeRuns } from '$core/formats';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { askPeople } from '$server/workers/people';
 import { findBrief } from '$server/features/briefs/briefs';
 import { peopleOfTrials } from '$server/features/trials/identity';
@@ -43,14 +43,8 @@ export async function exportRuns(briefId: string, certain = false) {
 
 const refuseUnread = (unread: readonly { line: number; why: string }[], rows: number, wanted: string) => {
   const [first] = unread;
-  if (first)
-    throw new Refusal(
-      422,
-      'The file cannot be read',
-      `Line ${first.line}: ${first.why}. Nothing was taken. ${wanted}`,
-      { unread: unread.slice(0, 100) }
-    );
-  if (!rows) throw new Refusal(422, 'The file is empty', `There is no line to read. ${wanted}`);
+  if (first) throw refuse('trec-line-unreadable', first.line, first.why, wanted).with({ unread: unread.slice(0, 100) });
+  if (!rows) throw refuse('trec-empty', wanted);
 };
 
 /**
@@ -106,12 +100,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
       Version.findOne({ where: { briefId, number } }),
       Source.findByPk(sourceId)
     ]);
-    if (!version || !source)
-      throw new Refusal(
-        422,
-        'Not of this brief',
-        `The run of version ${number} at ${sourceId} cannot be taken: this brief has no such ${version ? 'source' : 'version'}. Nothing was taken.`
-      );
+    if (!version || !source) throw refuse('trec-not-of-this-brief', number, sourceId, version ? 'source' : 'version');
     const before = trials.find((one) => one.version.id === version.id && one.trial.sourceId === sourceId);
     if (before && isSameList(before.trial.found, ids)) {
       reply.same++;
@@ -135,12 +124,7 @@ export async function importRuns(briefId: string, body: Uint8Array) {
     reply.added++;
     ready.push({ versionId: version.id, sourceId, seed, run });
   }
-  if (!reply.added && !reply.same)
-    throw new Refusal(
-      422,
-      'Nobody is known',
-      'None of the people in these runs is in the source they are said to be from. Nothing was taken.'
-    );
+  if (!reply.added && !reply.same) throw refuse('trec-people-unknown');
   await database().transaction(async (transaction) => {
     for (const one of ready) await keepRun(one, transaction);
   });

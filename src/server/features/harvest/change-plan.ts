@@ -3,7 +3,7 @@ import type { CutBy } from '$core/harvest';
 import { database } from '$server/platform/database/connection';
 import type { HarvestSliceRow } from '$server/platform/database/harvest-models';
 import { models } from '$server/platform/database/models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { bringOn, recountSlice } from './slices-by-hand';
 import { findSource } from '$server/features/sources/sources';
 import { askWith, isAskedWithWords, wordsFor } from './ask-with-words';
@@ -60,19 +60,17 @@ export async function changeSlice(
     | { do: 'ask with'; word: string }
 ) {
   const { harvest, slice, source } = await findSlice(briefId, id, sliceId);
-  if (harvest.state === 'running')
-    throw new Refusal(409, 'In progress', 'You can change the plan while the harvest is paused. Stop it first.');
+  if (harvest.state === 'running') throw refuse('harvest-running');
   const byHand = source.kind === 'by-hand';
-  const cannot = (why: string) => new Refusal(409, 'Cannot be done', why);
   await database().transaction(async (transaction) => {
     if (change.do === 'leave out') {
-      if (slice.state !== 'waiting') throw cannot('Only a waiting slice can be excluded.');
+      if (slice.state !== 'waiting') throw refuse('slice-not-waiting');
       await slice.update({ state: 'left out' }, { transaction });
     } else if (change.do === 'take in') {
-      if (slice.state !== 'left out') throw cannot('This slice isn’t excluded.');
+      if (slice.state !== 'left out') throw refuse('slice-not-excluded');
       await slice.update({ state: 'waiting' }, { transaction });
     } else if (change.do === 'join') {
-      if (slice.state !== 'cut') throw cannot('This slice isn’t split.');
+      if (slice.state !== 'cut') throw refuse('slice-not-split');
       // What was typed and pasted of its parts came of the whole.
       await models().HandEntry.update(
         { sliceId: slice.id, page: null, count: null },
@@ -81,20 +79,17 @@ export async function changeSlice(
       await models().HarvestSlice.destroy({ where: { parent: slice.id }, transaction });
       await slice.update({ state: 'waiting', cutBy: null, lost: null }, { transaction });
     } else if (change.do === 'end' || change.do === 'reopen') {
-      if (!byHand) throw cannot(`${source.name} is read by Eave itself.`);
-      if (slice.state === 'cut' || slice.state === 'left out') throw cannot('This slice is split or excluded.');
+      if (!byHand) throw refuse('slice-read-by-eave', source.name);
+      if (slice.state === 'cut' || slice.state === 'left out') throw refuse('slice-split-or-excluded');
       await slice.update({ ended: change.do === 'end' }, { transaction });
     } else if (change.do === 'ask with') {
-      if (slice.state === 'cut' && !isAskedWithWords(slice))
-        throw cannot('This slice is split. Merge its parts first.');
+      if (slice.state === 'cut' && !isAskedWithWords(slice)) throw refuse('slice-split');
       if (!(await askWith(slice, source, { word: change.word, expected: null }, transaction)))
-        throw cannot(
-          `${source.name} can’t add “${change.word}” to this search, or it was used already. Choose another word.`
-        );
+        throw refuse('slice-word-refused', source.name, change.word);
     } else {
-      if (slice.state === 'cut') throw cannot('This slice is already split. Merge its parts first.');
+      if (slice.state === 'cut') throw refuse('slice-split');
       const cut = (await cutsOfSlice(briefId, slice, source)).find(({ by }) => sameCut(by, change.by));
-      if (!cut) throw cannot('It can’t be split this way any more. Choose one of the options shown.');
+      if (!cut) throw refuse('slice-split-refused');
       await cutSlice(slice, cut, transaction);
     }
     if (byHand) await recountSlice(slice, transaction);

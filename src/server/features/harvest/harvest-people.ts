@@ -3,7 +3,7 @@ import { evidenceOf, fitsCurve, fitsRead, type Judged } from '$core/harvest';
 import type { Verdict } from '$core/measure';
 import type { Person } from '$core/people';
 import { database } from '$server/platform/database/connection';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { findHarvest } from './harvests';
 import { signsOf } from './learn-from-verdicts';
@@ -232,7 +232,7 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
      WHERE r.harvest_id = $harvestId AND r.number = $number ORDER BY (s.sheet->>'age')::numeric NULLS LAST, r.seen_at DESC, r.ordinal`,
     { bind: { harvestId, number }, type: QueryTypes.SELECT }
   );
-  if (!records.length) throw new Refusal(404, 'Not found', 'This person is no longer in the harvest.');
+  if (!records.length) throw refuse('harvest-person-gone');
   const signs = learnt ? await signsOf(harvestId, records) : null;
   const shown = signs ? records.flatMap((_, i) => signs(i)) : [];
   return {
@@ -244,7 +244,6 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
 /** Learns again from the verdicts that there are now, and puts the people in order. */
 export async function orderAnew(briefId: string, harvestId: string) {
   const harvest = await findHarvest(briefId, harvestId);
-  if (harvest.state === 'running')
-    throw new Refusal(409, 'In progress', 'You can re-rank people when the harvest is paused or done.');
+  if (harvest.state === 'running') throw refuse('ranking-later');
   await orderInThread(harvestId);
 }

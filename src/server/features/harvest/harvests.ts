@@ -5,7 +5,7 @@ import type { Interval } from '$core/measure';
 import { database } from '$server/platform/database/connection';
 import type { HarvestBudget, HarvestRow, HarvestSliceRow } from '$server/platform/database/harvest-models';
 import { models, type SourceRow, type VersionRow } from '$server/platform/database/models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { askPeople } from '$server/workers/people';
 import { findBrief } from '$server/features/briefs/briefs';
 import { findRunnable, findSource } from '$server/features/sources/sources';
@@ -28,8 +28,7 @@ interface Wanted {
 /** Starts to gather the whole result of a version at each of some sources. All of it or nothing. */
 export async function startHarvest(briefId: string, { name, from, budget, watchId, along }: Wanted) {
   await findBrief(briefId);
-  if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length)
-    throw new Refusal(422, 'Duplicate source', 'Each source can only be collected with one version. Remove one.');
+  if (new Set(from.map(({ sourceId }) => sourceId)).size < from.length) throw refuse('source-harvested-twice');
   const runs = await Promise.all(
     from.map(async ({ sourceId, version: number }) => {
       const [source, version] = await Promise.all([findGathered(sourceId), findVersion(briefId, number)]);
@@ -60,11 +59,7 @@ async function findGathered(id: string): Promise<SourceRow> {
 async function renderedFor(source: SourceRow, version: VersionRow) {
   const rendering = await askPeople('render', { ...versionString(version), sheet: source.sheet });
   if (rendering.exactness === 'impossible')
-    throw new Refusal(
-      409,
-      'Cannot be asked there',
-      `${source.name} cannot be asked version ${version.number}: ${rendering.notes[0] ?? 'it has nothing for it'}. Remove that source.`
-    );
+    throw refuse('version-cannot-be-asked', source.name, version.number, rendering.notes[0] ?? 'it has nothing for it');
   return rendering;
 }
 

@@ -3,7 +3,7 @@ import { hashText } from '$core/measure';
 import { leadingJob, samePeople } from '$core/people';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { recordName } from '$server/records/record-name';
 import { learnFromVerdicts, type HarvestRecord } from './learn-from-verdicts';
 
@@ -21,7 +21,7 @@ const atOnce = 2000;
 export async function linkHarvest(harvestId: string): Promise<null> {
   const harvest = await models().Harvest.findByPk(harvestId);
   const brief = harvest && (await models().Brief.findByPk(harvest.briefId));
-  if (!harvest || !brief) throw new Refusal(404, 'Not found', 'This harvest no longer exists.');
+  if (!harvest || !brief) throw refuse('harvest-gone');
   const rows = await rowsOf(harvestId);
   const { personOf, people } = samePeople(rows, await decisionsAmong(rows))!;
   const records: number[][] = Array.from({ length: people }, () => []);

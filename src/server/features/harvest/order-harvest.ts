@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { learnFromVerdicts, type HarvestRecord } from './learn-from-verdicts';
 import { linkHarvest } from './link-harvest';
 
@@ -15,7 +15,7 @@ const atOnce = 5000;
 export async function orderHarvest(harvestId: string): Promise<null> {
   const harvest = await models().Harvest.findByPk(harvestId);
   const brief = harvest && (await models().Brief.findByPk(harvest.briefId));
-  if (!harvest || !brief) throw new Refusal(404, 'Not found', 'This harvest no longer exists.');
+  if (!harvest || !brief) throw refuse('harvest-gone');
   const [since] = await database().query<{ stale: boolean }>(
     `SELECT EXISTS (SELECT 1 FROM harvest_rows WHERE harvest_id = $harvestId AND reading <> 'not met' AND number IS NULL)
        OR EXISTS (SELECT 1 FROM same_person WHERE updated_at > $at) AS stale`,

@@ -12,7 +12,7 @@ import {
 import type { FileValue, Reading, ValueMeaning } from '$api/import-shapes';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { runThread } from '$server/workers/threads';
 import { readRows } from './read-table';
 import { pathOf } from './upload-files';
@@ -77,12 +77,7 @@ export async function readImportValues(
   const waiting = async () => {
     const row = await models().Import.findByPk(id);
     if (!row) throw notFound('This import');
-    if (row.state !== 'ready')
-      throw new Refusal(
-        409,
-        'Already imported',
-        'This file was already imported, or its import has ended. Choose it again.'
-      );
+    if (row.state !== 'ready') throw refuse('already-imported');
     return row;
   };
   const { reading } = await waiting();
@@ -113,12 +108,7 @@ export async function readImportValues(
 /** Refuses a meaning that is on no standard list. */
 export function checkMeanings(values: readonly ValueMeaning[]): void {
   const wrong = values.find(({ field, standard }) => standard !== null && !isStandard(field, standard));
-  if (wrong)
-    throw new Refusal(
-      422,
-      'Not on the list',
-      `“${wrong.standard}” is no ${columnFields[wrong.field]} that Eave knows. Choose one from the list, or leave “${wrong.text.slice(0, 60)}” as it is.`
-    );
+  if (wrong) throw refuse('value-not-listed', wrong.standard!, columnFields[wrong.field], wrong.text.slice(0, 60));
 }
 
 /** Keeps what was chosen for values whose names say nothing or something else, for the next file. */

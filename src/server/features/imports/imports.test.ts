@@ -156,7 +156,7 @@ describe('values on standard lists', () => {
         ...settings(mapping),
         values: [{ field: 'industry', text: 'Casa de pasto', standard: 'food' }]
       })
-    ).rejects.toThrow('“food” is no industry that Eave knows');
+    ).rejects.toThrow('list for industry has no “food”');
     await startImport(job.id, {
       ...settings(mapping),
       values: [

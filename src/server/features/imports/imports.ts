@@ -11,7 +11,7 @@ import { addJob, defineTask, isDead, hasNoJob } from '$server/platform/jobs/queu
 import { NotNow } from '$server/platform/jobs/not-now';
 import { serverId } from '$server/platform/jobs/this-server';
 import { log } from '$server/platform/log';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import type { ImportTask } from './import-worker';
 import { KeptThreads } from '$server/workers/threads';
 import { findBrief } from '$server/features/briefs/briefs';
@@ -82,25 +82,15 @@ export async function startImport(id: string, settings: ImportSettings) {
   if (settings.onto?.briefId) await findBrief(settings.onto.briefId);
   if (into !== null) {
     const source = await findSource(into);
-    if (source.kind !== 'file')
-      throw new Refusal(
-        409,
-        'No imported file',
-        `${source.name} isn’t an imported file, so it can’t be updated from one.`
-      );
+    if (source.kind !== 'file') throw refuse('not-an-imported-file', source.name);
   }
-  if (row.state === 'refused' || row.state === 'stopped')
-    throw new Refusal(409, 'Over', 'This import has ended and its file was removed. Choose the file again.');
+  if (row.state === 'refused' || row.state === 'stopped') throw refuse('import-over');
   if (mapping.length !== row.reading.columns.length)
-    throw new Refusal(
-      422,
-      'Columns do not match',
-      `The file has ${row.reading.columns.length} columns and ${mapping.length} were given.`
-    );
+    throw refuse('column-count-differs', row.reading.columns.length, mapping.length);
   const fault = mappingFault(mapping, settings.onto?.list === 'customers');
-  if (fault) throw new Refusal(422, 'Columns do not match', fault);
+  if (fault) throw refuse('columns-mismatch', fault);
   const [begun] = await models().Import.update({ state: 'waiting', settings }, { where: { id, state: 'ready' } });
-  if (!begun) throw new Refusal(409, 'Already importing', 'This file is being imported or was already imported.');
+  if (!begun) throw refuse('import-running');
   await addJob(task, { importId: id }, { key: `import ${id}`, priority: 0 });
   return readImport(id);
 }

@@ -4,7 +4,7 @@ import { Readable } from 'node:stream';
 import chardet from 'chardet';
 import { parse as csvParser, type CsvError } from 'csv-parse';
 import { guessAllColumns, isDeep, parseWellFormed } from '$core/formats';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import type { Reading } from '$api/import-shapes';
 
 /** One row of a file: its cells in the order of the columns, or why it cannot be read. */
@@ -15,34 +15,27 @@ const previewRows = 8;
 /** Columns of a file at most. */
 const maxColumns = 500;
 
-const refuse = (detail: string, extra = {}) => new Refusal(422, 'The file cannot be imported', detail, extra);
-
 /** Recognises encoding, format, separator and columns of a file from its beginning. Refuses what is no table of people. */
 export async function recognise(path: string, fileName: string): Promise<Reading> {
   const head = await readHead(path);
-  if (!head.length) throw refuse(`${fileName} is empty. Choose a CSV, XLSX or JSON Lines file with people in it.`);
+  if (!head.length) throw refuse('file-empty', fileName);
   const encoding = await encodingOf(path, head);
   const text = new TextDecoder(encoding).decode(head, { stream: true });
-  if (/[\x00-\x08\x0e-\x1f]/.test(text))
-    throw refuse(`${fileName} is not a text file. Save the table as CSV (UTF-8) or JSON Lines and choose that.`);
+  if (/[\x00-\x08\x0e-\x1f]/.test(text)) throw refuse('file-not-text', fileName);
   const first = text.trimStart();
   const format = first.startsWith('{') ? 'jsonl' : 'csv';
-  if (format === 'csv' && (first.startsWith('[') || first.startsWith('<')))
-    throw refuse(`${fileName} is neither CSV nor JSON Lines. Save the table as CSV, or as one JSON object per line.`);
+  if (format === 'csv' && (first.startsWith('[') || first.startsWith('<'))) throw refuse('file-not-table', fileName);
   const delimiter = format === 'csv' ? delimiterOf(text) : null;
   const reading: Reading = { format, encoding, delimiter, columns: [] };
   const names = format === 'csv' ? await csvHeading(path, reading, fileName) : await jsonKeys(path, reading, fileName);
-  if (names.length > maxColumns)
-    throw refuse(
-      `${fileName} has ${names.length.toLocaleString('en')} columns, and Eave reads at most ${maxColumns}. Take out those that say nothing of people, or check the separator.`
-    );
+  if (names.length > maxColumns) throw refuse('file-too-wide', fileName, names.length, maxColumns);
   reading.columns = names.map((name) => ({ name, field: 'ignore', samples: [] }));
   let seen = 0;
   for await (const row of readRows(path, reading)) {
     if ('cells' in row) row.cells.forEach((cell, i) => reading.columns[i]?.samples.push(sample(cell)));
     if (++seen === previewRows) break;
   }
-  if (!seen) throw refuse(`${fileName} has a header row and no other rows. Choose a file with people in it.`);
+  if (!seen) throw refuse('file-without-rows', fileName);
   guessAllColumns(
     names,
     reading.columns.map(({ samples }) => samples)
@@ -90,13 +83,12 @@ function delimiterOf(text: string): string {
 
 async function csvHeading(path: string, reading: Reading, fileName: string): Promise<string[]> {
   for await (const row of csvRows(path, reading, false)) {
-    if ('error' in row) throw refuse(`${fileName}, line ${row.line}: ${row.error}`);
+    if ('error' in row) throw refuse('file-row-unreadable', fileName, row.line, row.error);
     const names = row.cells.map(String);
-    if (names.length === 1 && names[0]!.length > 200)
-      throw refuse(`${fileName} has no columns that Eave can see. Save the table as CSV with a heading line.`);
+    if (names.length === 1 && names[0]!.length > 200) throw refuse('file-without-columns', fileName);
     return names;
   }
-  throw refuse(`${fileName} has no lines. Choose a CSV, XLSX or JSON Lines file with people in it.`);
+  throw refuse('file-empty', fileName);
 }
 
 async function jsonKeys(path: string, reading: Reading, fileName: string): Promise<string[]> {
@@ -105,7 +97,7 @@ async function jsonKeys(path: string, reading: Reading, fileName: string): Promi
   for await (const { text, line } of linesOf(path, reading.encoding)) {
     if (text !== null && !text.trim()) continue;
     const read = readJson(text);
-    if ('error' in read && seen === 0) throw refuse(`${fileName}, line ${line}: ${read.error}`);
+    if ('error' in read && seen === 0) throw refuse('file-row-unreadable', fileName, line, read.error);
     if ('object' in read) for (const key of Object.keys(read.object)) keys.add(key);
     if (++seen === 100) break;
   }

@@ -5,7 +5,7 @@ import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
 import { environment } from '$server/platform/environment';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 
 /** Bytes of a file of people at most. */
 export const maxBytes = 512 * 1024 * 1024;
@@ -13,8 +13,7 @@ export const maxBytes = 512 * 1024 * 1024;
 /** Where an uploaded file lies until it is imported. */
 export const pathOf = (id: string) => join(environment().uploads, id);
 
-const tooLarge = () =>
-  new Refusal(413, 'Too large', 'A file of people has at most 512 MiB. Split it and import the parts.');
+const tooLarge = () => refuse('file-too-large');
 
 /** Keeps a file as it comes, for its owner alone, and says where. It belongs to `server` until `handOver` makes it the import's own: whatever breaks off before leaves nothing. One that says it is larger than is taken is refused before it is read. */
 export async function keepUpload(

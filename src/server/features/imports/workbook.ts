@@ -2,7 +2,7 @@ import { open, rename, rm, stat } from 'node:fs/promises';
 import pLimit from 'p-limit';
 import readWorkbook from 'read-excel-file/node';
 import { writeCsvRows } from '$core/formats';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { ChildDied, runChild } from '$server/workers/run-child';
 import { ArchiveTooLarge } from './bounded-archive';
 import { checkWorkbook } from './workbook-limits';
@@ -14,9 +14,6 @@ const maxCsvBytes = 512 * 1024 * 1024;
 /** Megabytes of memory, and milliseconds, that reading one may take. */
 const limits = { memory: 2048, time: 120_000 };
 
-const refuse = (detail: string) => new Refusal(422, 'The file cannot be imported', detail);
-const instead = 'Save its table as CSV and choose that.';
-
 /** Several at a time could take more memory together than the machine has. */
 const oneAtATime = pLimit(1);
 
@@ -24,15 +21,11 @@ const oneAtATime = pLimit(1);
 export async function unpackWorkbook(path: string, fileName: string): Promise<void> {
   if (!(await isZip(path))) return;
   const { size } = await stat(path);
-  if (size > maxBytes) throw refuse(`${fileName} is a workbook of more than 64 MiB. ${instead}`);
+  if (size > maxBytes) throw refuse('workbook-too-large', fileName);
   await oneAtATime(() => runChild('workbook-process.js', { path, fileName }, limits)).catch(async (error: unknown) => {
     await rm(besideOf(path), { force: true });
     if (!(error instanceof ChildDied)) throw error;
-    throw refuse(
-      error.timedOut
-        ? `${fileName} could not be read within two minutes. ${instead}`
-        : `${fileName} needs more memory than reading one file may take. ${instead}`
-    );
+    throw refuse(error.timedOut ? 'workbook-too-slow' : 'workbook-too-much-memory', fileName);
   });
 }
 
@@ -54,17 +47,13 @@ async function isZip(path: string): Promise<boolean> {
 export async function csvOfWorkbook(path: string, fileName: string): Promise<void> {
   await checkWorkbook(path).catch((error: unknown) => {
     // Any other fault of the archive is found by the reader, too.
-    if (error instanceof ArchiveTooLarge)
-      throw refuse(`${fileName} is too large to read as a workbook: ${error.message}. ${instead}`);
+    if (error instanceof ArchiveTooLarge) throw refuse('workbook-out-of-bounds', fileName, error.message);
   });
   const sheets = await readWorkbook(path).catch(() => {
-    throw refuse(
-      `${fileName} isn’t a readable XLSX workbook. Save the table as XLSX, CSV or JSON Lines and choose that.`
-    );
+    throw refuse('workbook-unreadable', fileName);
   });
   const rows = sheets.find(({ data }) => data.length > 1)?.data.map((row) => row.map(textOf));
-  if (!rows)
-    throw refuse(`No sheet of ${fileName} has a header row and rows below it. Choose a file with people in it.`);
+  if (!rows) throw refuse('workbook-without-rows', fileName);
   // The heading is the first row with most of its cells filled: a title above the table is none.
   const width = rows.reduce((most, row) => Math.max(most, row.filter(Boolean).length), 0);
   const heading = rows.findIndex((row) => row.filter(Boolean).length > width / 2);
@@ -79,7 +68,7 @@ export async function csvOfWorkbook(path: string, fileName: string): Promise<voi
       written += (await file.write(writeCsvRows(open))).bytesWritten;
       open = [];
       letters = 0;
-      if (written > maxCsvBytes) throw refuse(`${fileName} holds more than 512 MiB of text. ${instead}`);
+      if (written > maxCsvBytes) throw refuse('workbook-too-much-text', fileName);
     };
     for (const row of table) {
       open.push(row);

@@ -2,7 +2,7 @@ import type * as z from 'zod';
 import { consentCountries, regions } from '$core/people';
 import { houseListSchemas } from '$api/documents';
 import { models, type HouseListName } from '$server/platform/database/models';
-import { changedElsewhere } from '$server/platform/refusal';
+import { changedElsewhere } from '$server/platform/refusals';
 import { keepable } from '$server/features/briefs/kept-schemas';
 
 const shipped = {

@@ -1,7 +1,7 @@
 import { lexiconFault, type OwnLexicon } from '$core/titles';
 import { onChange } from '$server/platform/changes';
 import { log } from '$server/platform/log';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { spreadLexicon } from '$server/workers/own-lexicon';
 import { readHouseList, writeHouseList } from './house-lists';
 
@@ -13,7 +13,7 @@ export async function openLexicon(): Promise<void> {
 /** Writes what the users added, if nobody has since `revision`. Refuses what names a rank or function that is not there. */
 export async function writeLexicon(given: { body: OwnLexicon; revision: number }) {
   const fault = lexiconFault(given.body);
-  if (fault) throw new Refusal(422, 'Not in the lexicon', fault);
+  if (fault) throw refuse('not-in-lexicon', fault);
   const reply = await writeHouseList('lexicon', given);
   await openLexicon();
   return reply;

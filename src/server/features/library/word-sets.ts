@@ -4,7 +4,7 @@ import { namedSetSchema, setNamesIn, type NamedSet } from '$core/language';
 import { check } from '$server/platform/check';
 import { database } from '$server/platform/database/connection';
 import { models, type VersionSet, type WordSetRow } from '$server/platform/database/models';
-import { changedElsewhere, notFound, Refusal } from '$server/platform/refusal';
+import { changedElsewhere, notFound, refuse } from '$server/platform/refusals';
 import type { StringText } from '$server/workers/people-messages';
 
 /** The briefs whose string uses each set, by the set's name. */
@@ -42,9 +42,12 @@ async function findSet(name: string): Promise<WordSetRow> {
 }
 
 const inUse = (name: string, usedIn: readonly { name: string }[], what: string) =>
-  new Refusal(409, 'In use', `@${name} is used by ${usedIn.map((brief) => `“${brief.name}”`).join(', ')}. ${what}`, {
-    usedIn
-  });
+  refuse(
+    'word-set-in-use',
+    name,
+    usedIn.map((brief) => brief.name),
+    what
+  ).with({ usedIn });
 
 export async function createWordSet(given: NamedSet) {
   const set = check(namedSetSchema, given, 'what was sent');
@@ -52,7 +55,7 @@ export async function createWordSet(given: NamedSet) {
     .WordSet.create(set)
     .catch((error: Error) => {
       if (!(error instanceof UniqueConstraintError)) throw error;
-      throw new Refusal(409, 'Name taken', `There’s already a word set called ${set.name}. Choose another name.`);
+      throw refuse('word-set-name-taken', set.name);
     });
   return serialize(row, (await uses()).get(row.name) ?? []);
 }
@@ -103,7 +106,7 @@ export async function importWordSets(text: string) {
   try {
     sets = readSets(text);
   } catch (error) {
-    throw new Refusal(422, 'The file cannot be imported', (error as Error).message);
+    throw refuse('word-sets-unreadable', (error as Error).message);
   }
   const used = await uses();
   return database().transaction(async (transaction) => {

@@ -11,7 +11,7 @@ import {
   type HandRow,
   type SourceRow
 } from '$server/platform/database/models';
-import { changedElsewhere, notFound, Refusal } from '$server/platform/refusal';
+import { changedElsewhere, notFound, refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { withoutObjected } from '$server/records/objections/objected';
 import { findSource } from '$server/features/sources/sources';
@@ -34,12 +34,7 @@ export interface Seen {
 function countOf(said: string, { sheet }: SourceRow): HandCount | null {
   if (!said.trim()) return null;
   const read = readCount(said);
-  if (!read)
-    throw new Refusal(
-      422,
-      'No count',
-      `Couldn’t read a count in “${said.trim().slice(0, 60)}”. Write it as shown at the source: 1–10 of 140, about 3,000, 3K+.`
-    );
+  if (!read) throw refuse('no-count', said.trim().slice(0, 60));
   const counted = countInterval(read.said, sheet.counting);
   return {
     ...read,
@@ -136,15 +131,9 @@ export async function addEntry(
   const slice = sliceId === undefined ? null : await sliceAt(place, sliceId);
   const { searches } = place.rendering;
   const of = slice ? searchOf(slice) : search;
-  if (of >= searches.length)
-    throw new Refusal(
-      409,
-      'Another search',
-      `Version ${number} makes ${searches.length} searches at ${place.source.name}.`
-    );
+  if (of >= searches.length) throw refuse('no-such-search', number, searches.length, place.source.name);
   const kept = rowsKept(seen.rows);
-  if (!seen.said.trim() && !kept.length)
-    throw new Refusal(422, 'Nothing entered', 'An entry has a count, or rows with a name, or both.');
+  if (!seen.said.trim() && !kept.length) throw refuse('nothing-entered');
   // A whole search is the trial's as well.
   const part = slice && slice.parent !== null ? slice.id : null;
   await changeDiary(place, async (transaction) => [
@@ -161,11 +150,7 @@ async function sliceAt({ version, source }: HandSearch, id: string): Promise<Har
     !harvestId ||
     !(await HarvestSource.findOne({ where: { harvestId, sourceId: source.id, versionId: version.id } }))
   )
-    throw new Refusal(
-      409,
-      'Another plan',
-      'This slice no longer exists because the plan changed. Reload the page; your entry is kept here.'
-    );
+    throw refuse('plan-changed');
   return slice!;
 }
 

@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize';
 import { drawPages, usualPages } from '$core/measure';
 import { models, type HandEntryRow, type SourceRow } from '$server/platform/database/models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { findSource } from '$server/features/sources/sources';
 import { findVersion, serializeVersion } from '$server/features/trials/versions';
@@ -22,8 +22,7 @@ export async function placeOf(briefId: string, number: number, sourceId: string)
 }
 
 export function byHandOnly(source: SourceRow): SourceRow {
-  if (source.kind !== 'by-hand')
-    throw new Refusal(409, 'Not a manual source', `${source.name} is searched by Eave: run the string there.`);
+  if (source.kind !== 'by-hand') throw refuse('not-a-manual-source', source.name);
   return source;
 }
 

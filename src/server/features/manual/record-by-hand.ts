@@ -1,6 +1,6 @@
 import type { PageRow } from '$core/formats';
 import type { Interval } from '$core/measure';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { findSource } from '$server/features/sources/sources';
 import { findVersion, keepVersion } from '$server/features/trials/versions';
@@ -30,11 +30,7 @@ export async function recordByHand(
   const place = await handSearchFor(brief, version, source);
   const { searches } = place.rendering;
   if (answers.length !== searches.length)
-    throw new Refusal(
-      409,
-      'Another search',
-      `This string makes ${searches.length} searches at ${source.name}, and answers to ${answers.length} came. Copy the searches again.`
-    );
+    throw refuse('searches-changed', searches.length, source.name, answers.length);
   const trialId = await changeDiary(place, async (transaction) => {
     const written = [];
     for (const [search, { said, interval, rows }] of answers.entries())

@@ -2,7 +2,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import type { FieldChoice, JoinedField } from '$core/shortlist';
 import { database } from '$server/platform/database/connection';
 import type { ShortlistRow } from '$server/platform/database/shortlist-models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { findShortlist } from './find-shortlist';
 import { rewrite } from './keep-people';
@@ -80,11 +80,7 @@ async function checkUnchanged(id: string, number: number, change: Change, was: S
     if (seen === undefined || typed === undefined || (seen ?? '') === (stands ?? '') || typed === stands) return;
     const words = (value: unknown) =>
       value === null || value === '' || value === undefined ? 'nothing' : `“${String(value as string)}”`;
-    throw new Refusal(
-      409,
-      'Changed elsewhere',
-      `${what} was changed meanwhile, to ${words(stands)}. Yours, ${words(typed)}, wasn’t saved. Enter it again if you want it.`
-    );
+    throw refuse('cell-changed-elsewhere', what, words(stands), words(typed));
   };
   check('The next step', was.nextStep, now.nextStep, change.nextStep);
   check('The day of the next step', was.nextOn, now.nextOn, change.nextOn);
@@ -97,8 +93,7 @@ async function checkUnchanged(id: string, number: number, change: Change, was: S
 function checkOwn(list: ShortlistRow, own: Record<string, unknown>): void {
   for (const [name, value] of Object.entries(own)) {
     const column = list.columns.find((one) => one.name === name);
-    const wrong = (what: string) => new Refusal(422, 'Invalid input', `${what} Nothing was changed.`);
-    if (!column) throw wrong(`This list has no column “${name.slice(0, 60)}”.`);
+    if (!column) throw refuse('no-such-own-column', name.slice(0, 60));
     if (value === null || value === '') continue;
     const fits = {
       text: typeof value === 'string',
@@ -107,12 +102,11 @@ function checkOwn(list: ShortlistRow, own: Record<string, unknown>): void {
       choice: typeof value === 'string' && column.choices.includes(value),
       'yes/no': typeof value === 'boolean'
     }[column.type];
-    if (!fits)
-      throw wrong(
-        column.type === 'choice'
-          ? `“${String(value).slice(0, 60)}” is none of the choices of ${name}: ${column.choices.join(', ')}.`
-          : `“${String(value).slice(0, 60)}” is no ${column.type} for the column ${name}.`
-      );
+    if (fits) continue;
+    const given = String(value).slice(0, 60);
+    throw column.type === 'choice'
+      ? refuse('own-value-not-a-choice', given, name, column.choices)
+      : refuse('own-value-misfit', given, column.type, name);
   }
 }
 
@@ -174,17 +168,11 @@ async function changeJoined(
   many: string,
   transaction: Transaction
 ): Promise<void> {
-  if (numbers.length > maxRowsAtOnce)
-    throw new Refusal(
-      413,
-      'Too many at once',
-      `At most ${maxRowsAtOnce.toLocaleString('en')} people can be rewritten at once. Choose fewer.`
-    );
+  if (numbers.length > maxRowsAtOnce) throw refuse('too-many-rows', maxRowsAtOnce);
   const rows = await wholeRows(id, numbers, transaction);
   for (const { records } of rows)
     for (const chosen of Object.values(change.choice ?? {}))
-      if (chosen && 'record' in chosen && !records[chosen.record])
-        throw new Refusal(409, 'No such record', 'That record no longer exists. Reload the page.');
+      if (chosen && 'record' in chosen && !records[chosen.record]) throw refuse('record-gone');
   await remember(id, `${many} corrected`, { numbers }, transaction);
   await rewrite(
     id,

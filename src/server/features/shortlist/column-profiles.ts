@@ -1,6 +1,6 @@
 import { columnProfileSchema, standardProfile, type ColumnProfile } from '$core/shortlist';
 import { models } from '$server/platform/database/models';
-import { changedElsewhere, notFound } from '$server/platform/refusal';
+import { changedElsewhere, notFound } from '$server/platform/refusals';
 
 /** The column profiles of the house: the one that ships first, unless it was changed. */
 export async function listProfiles() {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { firmKey } from '$core/people';
 import { models } from '$server/platform/database/models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 
 /** Customers that a shortlist can leave out. */
 export const maxCustomers = 5000;
@@ -23,11 +23,7 @@ export async function addCustomers(briefId: string, firms: readonly string[], tr
     const met = new Set(customers.map(firmKey));
     const fresh = firms.filter((firm) => !met.has(firmKey(firm)));
     if (customers.length + fresh.length > maxCustomers)
-      throw new Refusal(
-        409,
-        'Too many customers',
-        `The shortlist “${list.name}” can leave out ${maxCustomers.toLocaleString('en')} customers, and with these there would be ${(customers.length + fresh.length).toLocaleString('en')}.`
-      );
+      throw refuse('too-many-customers', list.name, maxCustomers, customers.length + fresh.length);
     if (!fresh.length) continue;
     await list.update(
       { firms: { ...list.firms, customers: [...customers, ...fresh] }, revision: list.revision + 1 },

@@ -13,7 +13,7 @@ import {
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
 import type { ShortlistRow } from '$server/platform/database/shortlist-models';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { runThread } from '$server/workers/threads';
 import { fileTypes, jsonLines, workbookOf } from '$server/platform/table-file';
 import { findProfile } from './column-profiles';
@@ -149,15 +149,10 @@ export async function mergeInto(briefId: string, id: string, leaving: Leaving, t
   try {
     rows = readCsv(there.replace(/^\uFEFF/, ''));
   } catch (error) {
-    throw new Refusal(422, 'No CSV', (error as Error).message);
+    throw refuse('not-csv', (error as Error).message);
   }
   const [headers = [], ...body] = rows;
-  if (headers.length < 2 || !body.length)
-    throw new Refusal(
-      422,
-      'No CSV',
-      'The file needs a header row and at least one row below it. Export it again from the receiving system, including the header row.'
-    );
+  if (headers.length < 2 || !body.length) throw refuse('csv-without-rows');
   const [{ people }, profile, names] = await Promise.all([
     whoLeaves(list, leaving),
     findProfile(leaving.profile),

@@ -4,7 +4,7 @@ import type { LeftOutReason } from '$core/shortlist';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
 import type { ShortlistRow } from '$server/platform/database/shortlist-models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { cleanedOf, type Written } from './kept-row';
 import { joinRecords, guessAddress, type KeptRecord } from '$core/shortlist';
@@ -110,12 +110,7 @@ export function orderBy(sort: string, columns: ShortlistRow['columns']) {
       if (own) bind[`own${i}`] = own.name;
       const value = `p.own->>$own${i}`;
       const by = own ? (own.type === 'number' ? `(${value})::numeric` : `lower(${value})`) : sorts[plain];
-      if (!by)
-        throw new Refusal(
-          422,
-          'No such column',
-          `“${plain.slice(0, 60)}” is no column of this list that it could be put in order by.`
-        );
+      if (!by) throw refuse('no-such-column', plain.slice(0, 60));
       return `${by} ${down ? 'DESC' : 'ASC'} NULLS LAST`;
     });
   return { order: [...parts, 'p.number'].join(', '), bind };

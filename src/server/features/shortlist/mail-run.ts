@@ -10,7 +10,7 @@ import type { MailRunRow, ShortlistRow } from '$server/platform/database/shortli
 import { addJob, alone, defineTask, hasNoJob } from '$server/platform/jobs/queue';
 import { Later, NotNow } from '$server/platform/jobs/not-now';
 import { log } from '$server/platform/log';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { whyItBrokeOff } from '$server/features/sources/why-it-broke-off';
 import { findShortlist } from './find-shortlist';
 import type { MailFault } from './kept-row';
@@ -150,7 +150,7 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
     return serializeRun(run);
   }
   const many = await openCount(id);
-  if (!many) throw new Refusal(409, 'Nothing to check', 'Every address on this list has been checked or is excluded.');
+  if (!many) throw refuse('nothing-to-check');
   const begun = await models().MailRun.create({
     id: randomUUID(),
     shortlistId: id,

@@ -5,7 +5,7 @@ import type { Person } from '$core/people';
 import { matcher } from '$core/semantics';
 import { firmsLike, moreLike, type KeptRecord } from '$core/shortlist';
 import { database } from '$server/platform/database/connection';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { findBrief } from '$server/features/briefs/briefs';
 import { firstLeads } from '$server/platform/first-leads';
 import { findShortlist } from './find-shortlist';
@@ -48,8 +48,7 @@ export async function moreLikeThese(briefId: string, id: string, numbers: readon
     `SELECT number, records FROM shortlist_people WHERE shortlist_id = $id AND number = ANY ($numbers::int[])`,
     { bind: { id: list.id, numbers: [...numbers] }, type: QueryTypes.SELECT }
   );
-  if (chosen.length < 2)
-    throw new Refusal(409, 'Too few', 'Select at least two people to see what they have in common.');
+  if (chosen.length < 2) throw refuse('too-few-selected');
   const seen = await seenIn(briefId, personaId, id);
   const wanted = new Set(numbers);
   const good = chosen.map(({ records }) => firstLeads(records.map(({ person }) => person)));

@@ -4,7 +4,7 @@ import { wilson } from '$core/measure';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
 import type { ShortlistRow } from '$server/platform/database/shortlist-models';
-import { changedElsewhere } from '$server/platform/refusal';
+import { changedElsewhere } from '$server/platform/refusals';
 import { contextOf } from '$server/features/trials/brief-context';
 import { findBrief } from '$server/features/briefs/briefs';
 import { newestTotals } from '$server/features/harvest/harvests';

@@ -1,6 +1,6 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '$server/platform/database/connection';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { findShortlist } from './find-shortlist';
 import { unsayPairs, type Decided } from './record-pairs';
 
@@ -92,7 +92,7 @@ export async function undo(briefId: string, shortlistId: string): Promise<{ what
        FROM shortlist_steps WHERE shortlist_id = $shortlistId ORDER BY id DESC LIMIT 1`,
       { bind, type: QueryTypes.SELECT, transaction }
     );
-    if (!step) throw new Refusal(409, 'Nothing to undo', 'There’s nothing to undo on this list.');
+    if (!step) throw refuse('nothing-to-undo');
     const before = `FROM shortlist_steps s, jsonb_populate_recordset(NULL::shortlist_people, s.before) b WHERE s.id = $id`;
     if (step.light)
       await database().query(

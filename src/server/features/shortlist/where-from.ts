@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Person } from '$core/people';
 import type { KeptRecord } from '$core/shortlist';
 import { database } from '$server/platform/database/connection';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { contextOf } from '$server/features/trials/brief-context';
 import { findBrief } from '$server/features/briefs/briefs';
 import { findHarvest } from '$server/features/harvest/harvests';
@@ -98,8 +98,7 @@ export async function fromRecords(briefId: string, names: readonly RecordName[])
     const records = [...list.keys()].flatMap((name) => found.get(name) ?? []);
     return records.length ? [{ records: records.map(recordOf) }] : [];
   });
-  if (!candidates.length)
-    throw new Refusal(404, 'Not found', 'This brief hasn’t seen any of these people. Reload the page.');
+  if (!candidates.length) throw refuse('people-unknown');
   return candidates;
 }
 
@@ -110,7 +109,7 @@ export async function fromFits(briefId: string): Promise<Candidate[]> {
     `SELECT source_id AS "sourceId", person_id AS "personId" FROM verdicts WHERE persona_id = $personaId AND verdict = 'fit' ORDER BY updated_at`,
     { bind: { personaId }, type: QueryTypes.SELECT }
   );
-  if (!names.length) throw new Refusal(409, 'No fits yet', 'No fits in this brief yet. Judge a sample first.');
+  if (!names.length) throw refuse('no-fits');
   return fromRecords(briefId, names);
 }
 
@@ -134,7 +133,7 @@ export async function fromHarvest(
     if (known) known.records.push(recordOf(row));
     else byNumber.set(row.number, { records: [recordOf(row)], likelihood: row.likelihood });
   }
-  if (!byNumber.size) throw new Refusal(409, 'No matches', 'Nobody in this harvest matches the filter.');
+  if (!byNumber.size) throw refuse('no-matches');
   return [...byNumber.values()];
 }
 
@@ -145,6 +144,6 @@ export async function fromNews(briefId: string, ids: readonly number[]): Promise
      WHERE w.brief_id = $briefId AND n.id = ANY ($ids::bigint[]) AND n.person IS NOT NULL ORDER BY n.id`,
     { bind: { briefId, ids: [...ids] }, type: QueryTypes.SELECT }
   );
-  if (!rows.length) throw new Refusal(404, 'Not found', 'This update no longer exists. Reload the page.');
+  if (!rows.length) throw refuse('update-gone');
   return rows.map((row) => ({ records: [recordOf(row)] }));
 }

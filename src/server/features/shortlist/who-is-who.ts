@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { samePeople } from '$core/people';
 import type { KeptRecord } from '$core/shortlist';
 import { database } from '$server/platform/database/connection';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { firstLeads } from '$server/platform/first-leads';
 import { findShortlist } from './find-shortlist';
 import { rewrite } from './keep-people';
@@ -60,8 +60,7 @@ export async function splitKept(briefId: string, id: string, number: number, rec
     const [row] = await wholeRows(id, [number], transaction);
     const out = row?.records[record];
     if (!row || !out) throw notFound('This record');
-    if (row.records.length < 2)
-      throw new Refusal(409, 'Only one record', 'This person has only one record, so there’s nothing to split.');
+    if (row.records.length < 2) throw refuse('only-record');
     const [given] = await database().query<{ next: number }>(
       'UPDATE shortlists SET next_number = next_number + 1 WHERE id = $id RETURNING next_number - 1 AS next',
       { bind: { id }, type: QueryTypes.SELECT, transaction }

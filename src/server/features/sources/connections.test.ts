@@ -111,7 +111,7 @@ describe('a connected service', () => {
     const { Connection } = models();
     const { sealedKey } = (await Connection.findByPk(source.id))!;
     await Connection.update({ sealedKey }, { where: { sourceId: other.id } });
-    await expect(reconnect(other.id, {})).rejects.toThrow('Give it again');
+    await expect(reconnect(other.id, {})).rejects.toThrow('Enter it again');
     await reconnect(other.id, { key: 'sesame-1' });
     await expect(reconnect(other.id, { key: 'wrong' })).rejects.toThrow('rejected the key');
   });

@@ -8,14 +8,14 @@ import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
 import { environment } from '$server/platform/environment';
 import { seal, unseal } from '$server/platform/installation-key';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import type { AnswerRead, AnswerTask } from '$server/workers/service-answer-worker';
 import { KeptThreads } from '$server/workers/threads';
 import { findSource, readSource } from './sources';
 
 const checkedAddress = (text: string): string => {
   const read = serviceAddress(text);
-  if ('wrong' in read) throw new Refusal(422, 'No address of a service', read.wrong);
+  if ('wrong' in read) throw refuse('service-address-invalid', read.wrong);
   return read.address;
 };
 
@@ -44,10 +44,9 @@ async function sheetAt(address: string, key: string | null): Promise<Sheet> {
   try {
     return await askSheet({ address, key, ...reach() }, undefined, readInThread);
   } catch (error) {
-    if (error instanceof TimedOut)
-      throw new Refusal(504, 'No answer', 'The service didn’t answer in time. Nothing was changed; try again later.');
+    if (error instanceof TimedOut) throw refuse('service-silent');
     if (error instanceof Refused || error instanceof ServiceFault)
-      throw new Refusal(502, 'Couldn’t use the service', `${sentence(error.message)} Nothing was changed.`);
+      throw refuse('service-unusable', sentence(error.message));
     throw error;
   }
 }
@@ -74,8 +73,7 @@ export async function connectService({ address: text, key }: { address: string; 
 async function connectionRow(id: string) {
   const source = await findSource(id);
   const row = await models().Connection.findByPk(id);
-  if (!row)
-    throw new Refusal(409, 'No connected service', `${source.name} isn’t a connected service, so it has no address.`);
+  if (!row) throw refuse('not-a-connected-source', source.name);
   return row;
 }
 
@@ -91,7 +89,7 @@ export async function reconnect(id: string, change: { address?: string | undefin
   const address = change.address === undefined ? row.address : checkedAddress(change.address);
   // A key goes nowhere but where it was given for.
   if (new URL(address).origin !== new URL(row.address).origin && change.key === undefined && row.sealedKey !== null)
-    throw new Refusal(422, 'Key required', 'A new address may be another service: enter its key, too.');
+    throw refuse('service-key-required');
   const key = change.key === undefined ? await keyOf(row.sealedKey, id) : change.key;
   const sheet = { ...(await sheetAt(address, key)), id };
   const sealedKey = key === null ? null : await seal(key, id);

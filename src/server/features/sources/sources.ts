@@ -7,7 +7,7 @@ import { database } from '$server/platform/database/connection';
 import { models, type SourceRow } from '$server/platform/database/models';
 import { tellChange } from '$server/platform/changes';
 import { environment } from '$server/platform/environment';
-import { changedElsewhere, notFound, Refusal } from '$server/platform/refusal';
+import { changedElsewhere, notFound, refuse } from '$server/platform/refusals';
 import { log } from '$server/platform/log';
 import { detachSource, loadFile, loadStandIns } from '$server/workers/people';
 
@@ -110,12 +110,7 @@ export async function findSource(id: string): Promise<SourceRow> {
 /** The source, if it can be asked from here. */
 export async function findRunnable(id: string): Promise<SourceRow> {
   const source = await findSource(id);
-  if (source.kind === 'by-hand')
-    throw new Refusal(
-      409,
-      'Run by hand',
-      `${source.name} is a manual source. Copy the search from its card and run it there.`
-    );
+  if (source.kind === 'by-hand') throw refuse('manual-source', source.name);
   return source;
 }
 
@@ -130,12 +125,7 @@ export function isReadyAt(id: string, peopleRevision: number | undefined): boole
 /** The source with its people ready to be asked; waits while they are being prepared. Refuses one whose people are elsewhere. */
 export async function readySource(id: string): Promise<SourceRow> {
   const source = await findRunnable(id);
-  if (!hasPeopleHere(source.kind))
-    throw new Refusal(
-      409,
-      'Asked over the net',
-      `${source.name} is a connected service, so it is only counted when you run it.`
-    );
+  if (!hasPeopleHere(source.kind)) throw refuse('connected-source', source.name);
   const known = loading.get(id);
   const isCurrent = known !== undefined && known.revision >= source.peopleRevision;
   await (isCurrent ? known.done : source.kind === 'file' ? prepareFile(source) : prepareStandIns(source));
@@ -200,12 +190,7 @@ export async function createByHand(sheet: Sheet) {
 /** Writes the sheet of a place run by hand, if nobody has since `revision`. The sheets of others belong to their people. */
 export async function writeSheet(id: string, change: { sheet: Sheet; revision: number }) {
   const source = await findSource(id);
-  if (source.kind !== 'by-hand')
-    throw new Refusal(
-      409,
-      'Cannot be changed',
-      `The sheet of ${source.name} can’t be changed. Duplicate it as a manual source and change that.`
-    );
+  if (source.kind !== 'by-hand') throw refuse('sheet-is-fixed', source.name);
   const sheet = { ...change.sheet, id };
   const [changed] = await models().Source.update(
     { name: sheet.name, sheet, revision: change.revision + 1 },
@@ -219,8 +204,7 @@ export async function writeSheet(id: string, change: { sheet: Sheet; revision: n
 /** Switches what goes wrong at a stand-in. */
 export async function switchFaults(id: string, faults: Faults) {
   const source = await findSource(id);
-  if (source.kind !== 'stand-in')
-    throw new Refusal(409, 'Not a stand-in', `${source.name} has no faults: only stand-ins do.`);
+  if (source.kind !== 'stand-in') throw refuse('not-a-stand-in', source.name);
   return serialize(await source.update({ faults }));
 }
 
@@ -230,8 +214,7 @@ export const readSource = async (id: string) => serialize(await findSource(id));
 /** Removes an imported file with its people, a place run by hand, or a connected service; its trials and the verdicts on its people go too. */
 export async function deleteSource(id: string): Promise<void> {
   const source = await findSource(id);
-  if (source.kind === 'stand-in')
-    throw new Refusal(409, 'Cannot be deleted', `${source.name} ships with Eave and can’t be deleted.`);
+  if (source.kind === 'stand-in') throw refuse('source-is-fixed', source.name);
   await source.destroy();
   loading.delete(id);
   readiness.delete(id);

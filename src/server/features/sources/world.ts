@@ -2,7 +2,7 @@ import { literal } from 'sequelize';
 import { standInSheets } from '$core/dialect';
 import { dateOf, dayAfter, lastDay, type Step } from '$sources/world/calendar';
 import { models, type SourceRow } from '$server/platform/database/models';
-import { changedElsewhere } from '$server/platform/refusal';
+import { changedElsewhere } from '$server/platform/refusals';
 import { findSource, prepareStandIns } from './sources';
 
 const anyStandIn = standInSheets[0]!.id;

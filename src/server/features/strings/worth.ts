@@ -1,6 +1,6 @@
 import type { Scope } from '$core/language';
 import { models } from '$server/platform/database/models';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { askForJson, askPeople } from '$server/workers/people';
 import { readySource } from '$server/features/sources/sources';
 import { stringOf } from '$server/features/library/word-sets';

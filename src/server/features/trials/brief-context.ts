@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import { prepared } from '$server/platform/database/prepared';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { identify, namesOf, type Identity } from './identity';
 import { judgedBy, type Judged } from './judged';
 import { rowsOfTrials, type Tried } from './latest-trials';

@@ -1,7 +1,7 @@
 import { describePersona, personaSchema } from '$core/persona';
 import { QueryTypes } from 'sequelize';
 import { database } from '$server/platform/database/connection';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { contextOf, peopleJudged } from './brief-context';
 
 /** A brief as lists show it, in one question to the database: what it holds, and what was chosen for each source. */

@@ -2,7 +2,7 @@ import { recordName } from '$server/records/record-name';
 import { agreementOf, type Verdict } from '$core/measure';
 import { database } from '$server/platform/database/connection';
 import { models, type JudgementRow } from '$server/platform/database/models';
-import { changedElsewhere, Refusal } from '$server/platform/refusal';
+import { changedElsewhere, refuse } from '$server/platform/refusals';
 import type { RecordName } from '$server/workers/people-messages';
 import { findBrief } from '$server/features/briefs/briefs';
 import { writeRevisioned } from '$server/platform/database/revisioned-row';
@@ -115,8 +115,7 @@ export async function settle(
   await database().transaction(async (transaction) => {
     const current = await Verdicts.findOne({ where, transaction, lock: true });
     const second = await Judgement.findOne({ where: { ...where, judge }, transaction });
-    if (!current || !second)
-      throw new Refusal(409, 'Nothing to settle', 'Not both judges have judged this person any more. Reload the page.');
+    if (!current || !second) throw refuse('not-judged-by-both');
     if (current.revision !== revision)
       throw changedElsewhere('This verdict', { verdict: current.verdict, revision: current.revision });
     await Judgement.findOrCreate({

@@ -1,7 +1,7 @@
 import type { Verdict } from '$core/measure';
 import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
-import { changedElsewhere, Refusal } from '$server/platform/refusal';
+import { changedElsewhere, refuse } from '$server/platform/refusals';
 import { contextOf } from './brief-context';
 
 /** Gives every record of a person the same verdict, where records of theirs were judged differently. All or nothing. */
@@ -12,12 +12,7 @@ export async function settleConflict(
   const context = await contextOf(briefId);
   const { personaId } = context;
   const said = (await context.judged()).of(given.sourceId, given.personId);
-  if (!said?.conflict)
-    throw new Refusal(
-      409,
-      'Nothing to settle',
-      'The records of this person are not judged differently any more. Reload the page.'
-    );
+  if (!said?.conflict) throw refuse('no-conflict');
   await database().transaction(async (transaction) => {
     for (const { sourceId, personId, revision } of said.records) {
       const [changed] = await models().Verdict.update(

@@ -12,7 +12,7 @@ import {
   type TrialRow,
   type VersionRow
 } from '$server/platform/database/models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { askForJson, askPeople } from '$server/workers/people';
 import type { StringText } from '$server/workers/people-messages';
 import { findBrief } from '$server/features/briefs/briefs';
@@ -151,12 +151,7 @@ export async function drawMore(briefId: string, trialId: string, size: number) {
 /** The same for several trials: all of it or nothing. */
 export async function drawAtOnce(briefId: string, draws: readonly { trial: string; size: number }[]): Promise<void> {
   const found = await Promise.all(draws.map(async (draw) => ({ ...draw, ...(await findTrial(briefId, draw.trial)) })));
-  if (found.some(({ trial }) => trial.state !== 'done'))
-    throw new Refusal(
-      409,
-      'Not done yet',
-      'You can draw more people when the trial is done. Wait for it, or resume it.'
-    );
+  if (found.some(({ trial }) => trial.state !== 'done')) throw refuse('trial-not-done');
   const { TrialPerson } = models();
   await database().transaction(async (transaction) => {
     for (const { trial, size } of found.sort((a, b) => (a.trial.id < b.trial.id ? -1 : 1))) {

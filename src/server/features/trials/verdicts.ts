@@ -5,7 +5,7 @@ import { models, type VerdictRow } from '$server/platform/database/models';
 import { findBrief } from '$server/features/briefs/briefs';
 import { personas } from '$server/features/briefs/personas';
 import { writeRevisioned } from '$server/platform/database/revisioned-row';
-import { changedElsewhere } from '$server/platform/refusal';
+import { changedElsewhere } from '$server/platform/refusals';
 import { giveTogether } from './give-together';
 import { nameOfRecord } from './record-name';
 

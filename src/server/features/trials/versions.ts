@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { database } from '$server/platform/database/connection';
 import { models, type VersionRow, type VersionSet } from '$server/platform/database/models';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { askPeople } from '$server/workers/people';
 import type { StringText } from '$server/workers/people-messages';
 import { findBrief } from '$server/features/briefs/briefs';

@@ -2,7 +2,7 @@ import { Feed } from 'feed';
 import ICAL from 'ical.js';
 import type { Facts } from '$core/changes';
 import { models } from '$server/platform/database/models';
-import { notFound } from '$server/platform/refusal';
+import { notFound } from '$server/platform/refusals';
 import { listNews } from './news';
 import { nextOf } from './watch-run';
 

@@ -108,7 +108,7 @@ describe('people who are watched', () => {
     ).rejects.toThrow('“Odd”: “changed:” goes with title');
     const { id: place } = await createByHand({ ...(standInSheets[0] as Sheet), name: 'Guild' });
     await expect(createWatch(briefId, { ...wanted, people: { ...people, sources: [place] } })).rejects.toThrow(
-      'elsewhere'
+      'holds whole'
     );
     const { id } = await createWatch(briefId, { ...wanted, people });
     await expect(changeWatch(id, { rules: [{ name: 'Odd', rule: 'title:(' }] })).rejects.toMatchObject({ status: 422 });

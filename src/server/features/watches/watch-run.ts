@@ -7,8 +7,11 @@ import { database } from '$server/platform/database/connection';
 import { models } from '$server/platform/database/models';
 import type { SourceKind } from '$api/source-kinds';
 import type { WatchRow, WatchRunRow } from '$server/platform/database/watch-models';
+import { onChange } from '$server/platform/changes';
+import { log } from '$server/platform/log';
 import { addJob, alone, defineTask } from '$server/platform/jobs/queue';
 import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { startHarvest } from '$server/features/harvest/harvests';
 import { enqueueDigest } from './digest';
 import { looksDone, rowsByHand } from './hand-run';
@@ -87,7 +90,7 @@ export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | n
 async function gather(watch: WatchRow, runId: string, from: readonly WatchedSource[]): Promise<void> {
   const { WatchRun } = models();
   try {
-    if (!from.length) throw new Refusal(409, 'Nothing to watch', 'The sources or versions it watched were deleted.');
+    if (!from.length) throw refuse('nothing-to-watch');
     if (!watch.shortlistId) {
       const marks = Object.fromEntries(
         from.map(({ sourceId, sourceName, sheet, version }) => [
@@ -104,7 +107,7 @@ async function gather(watch: WatchRow, runId: string, from: readonly WatchedSour
         along: (harvestId, transaction) => WatchRun.update({ harvestId, marks }, { where: { id: runId }, transaction })
       });
     }
-    await enqueueRun(runId, watch.shortlistId ? 0 : 1000);
+    if (watch.shortlistId) await enqueueRun(runId);
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     await endRun(runId, 'failed', error.message);
@@ -125,8 +128,7 @@ async function endRun(
   return mine > 0;
 }
 
-const enqueueRun = (runId: string, wait: number): Promise<void> =>
-  addJob(task, { runId }, { key: `watch ${runId}`, priority: 60, runAt: new Date(Date.now() + wait) });
+const enqueueRun = (runId: string): Promise<void> => addJob(task, { runId }, { key: `watch ${runId}`, priority: 60 });
 
 export const watchTask = defineTask(task, z.object({ runId: z.string() }), ({ runId }) =>
   alone(`watch ${runId}`, () => settleRun(runId))
@@ -154,12 +156,37 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
     return opened;
   });
   for (const run of due) await run?.start();
-  const left = await database().query<{ id: string }>(
+  for (const { id } of [...(await runsGathered()), ...(await looksDone())]) await settleRun(id);
+}
+
+/** Runs whose harvest has ended, or was never begun because its server died. */
+const runsGathered = () =>
+  database().query<{ id: string }>(
     `SELECT r.id FROM watch_runs r LEFT JOIN harvests h ON h.id = r.harvest_id
      WHERE r.state = 'running' AND (h.id IS NULL AND r.created_at < now() - interval '1 minute' OR h.state IN ('done', 'failed', 'paused'))`,
     { type: QueryTypes.SELECT }
   );
-  for (const { id } of [...left, ...(await looksDone())]) await settleRun(id);
+
+/** Milliseconds over which changes of harvests are looked at together: each page that one reads is a change. */
+const together = 200;
+
+/** Queues runs as soon as their harvest ends, until what it returns is called. What is missed is left to `lookAtWatches`. */
+export function settleAsHarvestsEnd(): () => void {
+  let timer: NodeJS.Timeout | undefined;
+  const look = async () => {
+    timer = undefined;
+    for (const { id } of await runsGathered()) await enqueueRun(id);
+  };
+  const off = onChange((change) => {
+    if (change.of !== 'brief' || change.what !== 'harvests') return;
+    timer ??= setTimeout(() => {
+      look().catch((error: unknown) => log().warn({ err: error }, 'runs of watches not looked at'));
+    }, together).unref();
+  });
+  return () => {
+    clearTimeout(timer);
+    off();
+  };
 }
 
 /**
@@ -185,10 +212,7 @@ export async function settleRun(runId: string): Promise<void> {
     else await endRun(runId, 'failed', 'What it gathered was deleted meanwhile.');
     return;
   }
-  if (harvest.state === 'waiting' || harvest.state === 'running') {
-    await enqueueRun(runId, 2000);
-    return;
-  }
+  if (harvest.state === 'waiting' || harvest.state === 'running') return;
   const fault =
     harvest.state === 'done' ? '' : `It was not read to its end, so nothing is said of who is new: ${harvest.problem}`;
   await database().transaction(async (transaction) => {

@@ -6,7 +6,7 @@ import { database } from '$server/platform/database/connection';
 import type { HarvestBudget } from '$server/platform/database/harvest-models';
 import { models } from '$server/platform/database/models';
 import type { WatchRow, WatchRunRow } from '$server/platform/database/watch-models';
-import { notFound, Refusal } from '$server/platform/refusal';
+import { notFound, refuse } from '$server/platform/refusals';
 import { findBrief, readDocument } from '$server/features/briefs/briefs';
 import { findShortlist } from '$server/features/shortlist/find-shortlist';
 import { findSource } from '$server/features/sources/sources';
@@ -23,7 +23,7 @@ export async function findWatch(id: string): Promise<WatchRow> {
 
 function checkRhythm(rhythm: Rhythm): void {
   const fault = rhythmFault(rhythm);
-  if (fault) throw new Refusal(422, 'No rhythm', fault);
+  if (fault) throw refuse('invalid-schedule', fault);
 }
 
 /** A telling name for a watch of a brief. */
@@ -47,8 +47,7 @@ type Wanted = WantedWatch &
 /** What is watched where: a version at each of some sources, or the people of a list at some. */
 async function placesOf(briefId: string, wanted: Wanted) {
   const ids = 'from' in wanted ? wanted.from.map(({ sourceId }) => sourceId) : wanted.people.sources;
-  if (new Set(ids).size < ids.length)
-    throw new Refusal(422, 'Duplicate source', 'Each source can only be watched once. Remove one.');
+  if (new Set(ids).size < ids.length) throw refuse('source-watched-twice');
   if ('from' in wanted) {
     const places = await Promise.all(
       wanted.from.map(async ({ sourceId, version }) => ({
@@ -57,22 +56,13 @@ async function placesOf(briefId: string, wanted: Wanted) {
       }))
     );
     if (places.length > 1 && places.some(({ source }) => source.kind === 'by-hand'))
-      throw new Refusal(
-        422,
-        'Manual source',
-        'You run a manual source yourself, so it can’t share a watch with other sources. Create a separate watch for it.'
-      );
+      throw refuse('manual-source-watched-alone');
     return places;
   }
   return Promise.all(
     ids.map(async (id) => {
       const source = await findSource(id);
-      if (!hasPeopleHere(source.kind))
-        throw new Refusal(
-          422,
-          'Cannot be looked up',
-          `People are looked up one by one where all of them are here, and those of ${source.name} are elsewhere.`
-        );
+      if (!hasPeopleHere(source.kind)) throw refuse('watched-people-elsewhere', source.name);
       return { source, version: null };
     })
   );
@@ -123,7 +113,7 @@ export async function createWatch(briefId: string, wanted: Wanted) {
 function checkRules(rules: readonly { name: string; rule: string }[]): void {
   for (const { name, rule } of rules) {
     const { trigger, problems } = readTrigger(rule);
-    if (!trigger) throw new Refusal(422, 'Invalid rule', `“${name}”: ${problems[0]}`);
+    if (!trigger) throw refuse('invalid-watch-rule', name, problems[0]!);
   }
 }
 
@@ -161,12 +151,7 @@ export async function deleteWatch(id: string): Promise<void> {
 /** Runs a watch now; it comes again when it would have. */
 export async function runWatch(id: string): Promise<void> {
   const begun = await beginRun(await findWatch(id), new Date());
-  if (!begun)
-    throw new Refusal(
-      409,
-      'In progress',
-      'This watch is already running, or waiting for you to check. Its updates will appear automatically.'
-    );
+  if (!begun) throw refuse('watch-running');
 }
 
 const serializeRun = (run: WatchRunRow) => ({

@@ -7,7 +7,7 @@ import {
   type Transaction,
   type WhereOptions
 } from 'sequelize';
-import { changedElsewhere } from '../refusal';
+import { changedElsewhere } from '../refusals';
 
 /** What was given was checked at the edge, and PostgreSQL checks it again: Sequelize's own checks take as long as both. */
 const asGiven = { hooks: false, validate: false } as const;

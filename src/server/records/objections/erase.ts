@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { compareNames, contactKeys, nameParts, objectionKeys, ownMails, withoutTag, type Person } from '$core/people';
 import { database } from '$server/platform/database/connection';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import { leftToSettle, wordsThatName } from './left-to-settle';
 import { namesOf, objectionHash } from './objected';
 
@@ -47,12 +47,7 @@ export async function objectTo(who: Objecting) {
   return database().transaction(async (transaction) => {
     const records = await recordsOf(who, transaction);
     const { people } = records;
-    if (!people.length)
-      throw new Refusal(
-        422,
-        'Not enough',
-        'Enter a name with a firm, or an email address. A name alone could erase somebody else.'
-      );
+    if (!people.length) throw refuse('erasure-too-vague');
     const person = randomUUID();
     await keepHashes(records, person, transaction);
     const erased = await eraseAll(people, `gone-${person}`, transaction);

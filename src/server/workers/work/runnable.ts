@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { parse, print, setQueries, type Query, type SetQueries } from '$core/language';
-import { Refusal } from '$server/platform/refusal';
+import { refuse } from '$server/platform/refusals';
 import type { StringText } from '../people-messages';
 
 /**
@@ -16,8 +16,8 @@ export function runnable({ text, sets }: StringText, named: SetQueries = setQuer
   if (known) return known;
   const { query, problems } = parse(text, named);
   const error = problems.find((problem) => problem.severity === 'error');
-  if (error) throw new Refusal(422, 'The string cannot be read', error.message, { problems: mostOf(problems) });
-  if (!query) throw new Refusal(422, 'The string is empty', 'There’s nothing to run yet. Write a string first.');
+  if (error) throw refuse('string-unreadable', error.message).with({ problems: mostOf(problems) });
+  if (!query) throw refuse('string-empty');
   read.set(key, query);
   return query;
 }
