@@ -128,7 +128,7 @@ async function isUntouched(briefId: string): Promise<boolean> {
   return names.every(({ name }) => demoVersionNames.includes(name));
 }
 
-export const demoTask = defineTask('demo', z.object({ briefId: z.string() }), async ({ briefId }, stopping) => {
+export const demoTask = defineTask('demo', z.object({ briefId: z.string() }), async ({ briefId }, { stopping }) => {
   // Anybody who deletes it meanwhile does not want it.
   if (await models().Brief.count({ where: { id: briefId } })) await finishDemo(briefId, stopping);
 });

@@ -197,11 +197,9 @@ describe('a question', () => {
     const never = one.ask('works', {}, how({ asker: asker('y', { signal: waits.signal }) }));
     waits.abort();
     await expect(never).rejects.toMatchObject({ status: 499 });
-    const began = Date.now();
     leaving.abort();
     await expect(left).rejects.toMatchObject({ status: 499 });
     expect(((await one.ask('works', {}, how())) as Said).thread).toBe(first);
-    expect(Date.now() - began).toBeLessThan(3000);
     const late = one.ask('works', {}, how({ asker: asker('x', { signal: leaving.signal }) }));
     await expect(late).rejects.toMatchObject({ status: 499 });
   });
@@ -223,9 +221,8 @@ describe('a question', () => {
     await one.ask('works', {}, how());
     const hurried = asker('x', { within: 1000 });
     await one.ask('works', { ms: 40 }, how({ asker: hurried }));
-    const began = Date.now();
-    await expect(one.ask('never', {}, how({ asker: hurried, limit: 60_000 }))).rejects.toMatchObject({ status: 422 });
-    expect(Date.now() - began).toBeLessThan(10_000);
+    // It would run into the limit of the test before its own.
+    await expect(one.ask('never', {}, how({ asker: hurried, limit: 600_000 }))).rejects.toMatchObject({ status: 422 });
   });
 
   it('is not charged for the time that it waits for a thread', async () => {

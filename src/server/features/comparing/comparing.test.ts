@@ -233,7 +233,7 @@ describe('two sources side by side', () => {
     expect(reasons.size).toBeGreaterThan(1);
     for (const { reason, there } of received.people) expect(there === null).toBe(reason === 'not in it');
     await keepVersion(id, 'title:never');
-    await expect(sourcesSideBySide(id, 3, 'harrow-guild', 'quillbank')).rejects.toThrow('was not run');
+    await expect(sourcesSideBySide(id, 3, 'harrow-guild', 'quillbank')).rejects.toThrow('has no results');
   });
 });
 

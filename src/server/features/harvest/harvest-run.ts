@@ -8,9 +8,8 @@ import { isDatabaseAway } from '$server/platform/database/away';
 import { database } from '$server/platform/database/connection';
 import type { HarvestRow, HarvestSliceRow, HarvestSourceRow } from '$server/platform/database/harvest-models';
 import { models, type SourceRow, type TrialEvent } from '$server/platform/database/models';
-import { addJob, alone, defineTask, hasNoJob } from '$server/platform/jobs/queue';
+import { addJob, alone, defineTask, hasNoJob, type JobContext } from '$server/platform/jobs/queue';
 import { Later, NotNow } from '$server/platform/jobs/not-now';
-import { log } from '$server/platform/log';
 import { askPeople } from '$server/workers/people';
 import { excludedFirms } from '$server/features/briefs/excluded-firms';
 import { askPage } from '$server/features/sources/ask-source';
@@ -36,8 +35,8 @@ export async function enqueueHarvest(id: string, runAt?: Date): Promise<void> {
   await addJob(task, { harvestId: id }, { key: `harvest ${id}`, priority: 50, runAt, service: service?.id ?? null });
 }
 
-export const harvestTask = defineTask(task, z.object({ harvestId: z.string() }), ({ harvestId }, stopping) =>
-  alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping])))
+export const harvestTask = defineTask(task, z.object({ harvestId: z.string() }), ({ harvestId }, { stopping, log }) =>
+  alone(`harvest ${harvestId}`, (lost) => work(harvestId, AbortSignal.any([lost, stopping]), log))
 );
 
 /** Queues harvests again that no server works on any more. */
@@ -51,7 +50,7 @@ export async function resumeHarvests(): Promise<void> {
 }
 
 /** Brings a harvest to its end: slice by slice, page by page, each kept as it comes. Then who is who is worked out. */
-async function work(harvestId: string, halt: AbortSignal): Promise<void> {
+async function work(harvestId: string, halt: AbortSignal, log: JobContext['log']): Promise<void> {
   const { Harvest, HarvestSource } = models();
   const [, [harvest]] = await Harvest.update(
     { state: 'running', goesOnAt: null, problem: '' },
@@ -90,7 +89,7 @@ async function work(harvestId: string, halt: AbortSignal): Promise<void> {
       : { state: byHand ? ('paused' as const) : ('done' as const), problem: byHand };
     await Harvest.update(end, { where: { id: harvestId, state: 'running' } });
   } catch (error) {
-    await settle(harvest, error);
+    await settle(harvest, error, log);
   }
 }
 
@@ -100,7 +99,7 @@ const tellApart = async ({ id, watchId }: HarvestRow, halt?: AbortSignal): Promi
 };
 
 /** What becomes of a harvest that could not go on. */
-async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
+async function settle(harvest: HarvestRow, error: unknown, log: JobContext['log']): Promise<void> {
   const { Harvest } = models();
   const mine = { where: { id: harvest.id, state: 'running' } };
   if (error instanceof NotNow || isDatabaseAway(error)) throw error;
@@ -117,7 +116,7 @@ async function settle(harvest: HarvestRow, error: unknown): Promise<void> {
     await Harvest.update({ state: 'paused', problem: error.message }, mine);
     return;
   }
-  log().warn({ err: error, harvest: harvest.id }, 'harvest failed');
+  log.warn({ err: error, harvest: harvest.id }, 'harvest failed');
   await Harvest.update({ state: 'failed', problem: whyItBrokeOff(error) }, mine);
 }
 

@@ -19,7 +19,7 @@ const soon = 800;
 export const linkSoon = (harvestId: string): Promise<void> =>
   addJob(task, { harvestId }, { key: `link ${harvestId}`, priority: 40, runAt: new Date(Date.now() + soon) });
 
-export const linkTask = defineTask(task, z.object({ harvestId: z.string() }), ({ harvestId }, stopping) =>
+export const linkTask = defineTask(task, z.object({ harvestId: z.string() }), ({ harvestId }, { stopping }) =>
   alone(`link ${harvestId}`, async (lost) => {
     await linkInThread(harvestId, AbortSignal.any([lost, stopping]));
   })

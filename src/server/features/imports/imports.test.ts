@@ -14,10 +14,9 @@ import { createShortlist } from '$server/features/shortlist/shortlists';
 import { runTrial } from '$server/features/trials/trials';
 import { keepVersion } from '$server/features/trials/versions';
 import type { ColumnField } from '$core/formats';
-import { startJobs } from '$server/app/jobs';
 import { askPeople } from '$server/workers/people';
 import { readImportValues } from './import-values';
-import { readImport, receiveFile, startImport, stopImport } from './imports';
+import { readImport, receiveFile, resumeImports, startImport, stopImport } from './imports';
 import { readable } from '$server/testing/readable';
 
 useFreshDatabase();
@@ -408,9 +407,13 @@ describe('importing', () => {
     await other.connect();
     await other.query(`SELECT pg_advisory_lock(hashtextextended('eave server another', 0))`);
     await models().Import.update({ state: 'running', ...held }, { where: { id: job.id } });
-    await startJobs();
-    await new Promise((done) => setTimeout(done, 6000));
-    expect((await readImport(job.id)).state).toBe('running');
+    await resumeImports();
+    const tried = () =>
+      other.query<{ attempts: number }>('SELECT attempts FROM graphile_worker.jobs WHERE key = $1', [
+        `import ${job.id}`
+      ]);
+    await expect.poll(async () => (await tried()).rows[0]?.attempts, { timeout: 20_000 }).toBeGreaterThan(0);
+    expect(await models().Import.findByPk(job.id)).toMatchObject({ state: 'running', server: 'another' });
     await other.end();
     expect(await ended(job.id)).toMatchObject({ state: 'done' });
   });

@@ -120,7 +120,7 @@ async function claim(id: string): Promise<boolean> {
   return true;
 }
 
-export const importTask = defineTask(task, z.object({ importId: z.string() }), async ({ importId }, stopping) => {
+export const importTask = defineTask(task, z.object({ importId: z.string() }), async ({ importId }, { stopping }) => {
   if (!(await claim(importId))) return;
   await threads.run({ importId, serverId }, { signal: stopping }).catch((error: unknown) => {
     // The line to the database was cut, or this server stops: nothing was kept, and it is started again.

@@ -7,9 +7,8 @@ import { database } from '$server/platform/database/connection';
 import { isDatabaseAway } from '$server/platform/database/away';
 import { models } from '$server/platform/database/models';
 import type { MailRunRow, ShortlistRow } from '$server/platform/database/shortlist-models';
-import { addJob, alone, defineTask, hasNoJob } from '$server/platform/jobs/queue';
+import { addJob, alone, defineTask, hasNoJob, type JobContext } from '$server/platform/jobs/queue';
 import { Later, NotNow } from '$server/platform/jobs/not-now';
-import { log } from '$server/platform/log';
 import { refuse } from '$server/platform/refusals';
 import { whyItBrokeOff } from '$server/features/sources/why-it-broke-off';
 import { findShortlist } from './find-shortlist';
@@ -24,8 +23,8 @@ export const useMailChecker = (other: MailChecker): void => void (checker = othe
 const enqueue = (id: string, runAt?: Date): Promise<void> =>
   addJob(task, { runId: id }, { key: `mail ${id}`, priority: 60, runAt });
 
-export const mailCheckTask = defineTask(task, z.object({ runId: z.string() }), ({ runId }, stopping) =>
-  alone(`mail ${runId}`, (lost) => work(runId, AbortSignal.any([lost, stopping])))
+export const mailCheckTask = defineTask(task, z.object({ runId: z.string() }), ({ runId }, { stopping, log }) =>
+  alone(`mail ${runId}`, (lost) => work(runId, AbortSignal.any([lost, stopping]), log))
 );
 
 /** Queues checks again that no server works on any more. */
@@ -171,7 +170,7 @@ function untilNext(what: 'day' | 'month', now = new Date()): number {
 }
 
 /** Checks what is open, a batch after the other, each kept as it comes; stops where the plan is used up, and goes on when it has room. */
-async function work(runId: string, halt: AbortSignal): Promise<void> {
+async function work(runId: string, halt: AbortSignal, log: JobContext['log']): Promise<void> {
   const { MailRun } = models();
   const mine = { where: { id: runId, state: 'running' } };
   const [, [run]] = await MailRun.update(
@@ -234,7 +233,7 @@ async function work(runId: string, halt: AbortSignal): Promise<void> {
       );
       throw later;
     }
-    log().warn({ err: error, run: runId }, 'mail check failed');
+    log.warn({ err: error, run: runId }, 'mail check failed');
     await MailRun.update({ state: 'failed', problem: whyItBrokeOff(error) }, mine);
   }
 }

@@ -174,9 +174,9 @@ describe('the table', () => {
     ).rejects.toThrow('score was changed meanwhile, to “10”');
     await changeKept(briefId, id, { numbers: [ole] }, { note: '' }, { note: 'Calls on Friday' });
     await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { wave: 'third' } })).rejects.toThrow(
-      'none of the choices'
+      'isn’t one of the choices'
     );
-    await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { score: 'ten' } })).rejects.toThrow('no number');
+    await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { score: 'ten' } })).rejects.toThrow('isn’t a number');
     await expect(listKept(briefId, id, { sort: 'name; DROP TABLE shortlists' })).rejects.toThrow('no column');
     expect(
       await changeKept(briefId, id, { filter: { tag: 'hot' } }, { removeTags: ['hot'], addTags: ['warm'] })

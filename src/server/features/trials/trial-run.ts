@@ -5,9 +5,8 @@ import type { SearchResult, Page } from '$sources/source';
 import { database } from '$server/platform/database/connection';
 import { models, type SourceRow, type TrialRow } from '$server/platform/database/models';
 import { isDatabaseAway } from '$server/platform/database/away';
-import { addJob, alone, defineTask, hasNoJob } from '$server/platform/jobs/queue';
+import { addJob, alone, defineTask, hasNoJob, type JobContext } from '$server/platform/jobs/queue';
 import { Later, NotNow } from '$server/platform/jobs/not-now';
-import { log } from '$server/platform/log';
 import { askPeople } from '$server/workers/people';
 import { readDocument } from '$server/features/briefs/briefs';
 import { askPage } from '$server/features/sources/ask-source';
@@ -40,12 +39,12 @@ export async function resumeTrials(): Promise<void> {
   for (const trial of left) await enqueue(trial);
 }
 
-export const trialTask = defineTask(task, z.object({ trialId: z.string() }), ({ trialId }, stopping) =>
-  alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping])))
+export const trialTask = defineTask(task, z.object({ trialId: z.string() }), ({ trialId }, { stopping, log }) =>
+  alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping]), log))
 );
 
 /** Brings a trial to its end: every page once, each kept as it comes, so that it can go on wherever it was left. */
-async function work(trialId: string, halt: AbortSignal): Promise<void> {
+async function work(trialId: string, halt: AbortSignal, log: JobContext['log']): Promise<void> {
   const { Trial } = models();
   const [, [trial]] = await Trial.update(
     { state: 'running' },
@@ -71,7 +70,7 @@ async function work(trialId: string, halt: AbortSignal): Promise<void> {
       await wait(trial, error);
       throw error;
     }
-    log().warn({ err: error, trial: trialId }, 'trial failed');
+    log.warn({ err: error, trial: trialId }, 'trial failed');
     await Trial.update(
       { state: 'failed', problem: whyItBrokeOff(error, source) },
       { where: { id: trialId, state: 'running' } }

@@ -1,5 +1,6 @@
 import { Logger, run, runMigrations, type Runner, type RunnerOptions, type Task as Handler } from 'graphile-worker';
 import pg from 'pg';
+import type pino from 'pino';
 import type * as z from 'zod';
 import { migrationLock } from '../database/migration-lock';
 import { Later, NotNow } from './not-now';
@@ -31,18 +32,26 @@ const jobOf = (meta: unknown) => (meta as { job?: { id?: string } } | undefined)
 let pool: pg.Pool | undefined;
 let running: Running | undefined;
 
-/** A kind of job: its name in the queue, and what works on it. The signal says that this server is stopping. */
+/** What a job is given beside its payload. */
+export interface JobContext {
+  /** Aborts when this server is stopping. */
+  stopping: AbortSignal;
+  /** Names the job in each line. */
+  log: pino.Logger;
+}
+
+/** A kind of job: its name in the queue, and what works on it. */
 export interface Task {
   name: string;
-  work: (payload: unknown, stopping: AbortSignal) => Promise<void>;
+  work: (payload: unknown, context: JobContext) => Promise<void>;
 }
 
 /** A kind of job whose payload is checked by its schema before `work` gets it. */
 export const defineTask = <Payload>(
   name: string,
   payload: z.ZodType<Payload>,
-  work: (payload: Payload, stopping: AbortSignal) => Promise<void>
-): Task => ({ name, work: (given, stopping) => work(payload.parse(given), stopping) });
+  work: (payload: Payload, context: JobContext) => Promise<void>
+): Task => ({ name, work: (given, context) => work(payload.parse(given), context) });
 
 /** What the queue does: kinds of jobs, and sweeps that pick up what a server that died has left. */
 export interface Jobs {
@@ -58,12 +67,14 @@ const workIn =
   (lane: Lane, { name, work }: Task): Handler =>
   async (payload, { job, abortSignal }) => {
     const began = performance.now();
+    const jobLog = log().child({ job: job.id, task: name });
     try {
-      await work(payload, running?.stopping.signal ?? abortSignal ?? new AbortController().signal);
-      log().info({ job: job.id, task: name, ms: Math.round(performance.now() - began) }, 'job done');
+      const stopping = running?.stopping.signal ?? abortSignal ?? new AbortController().signal;
+      await work(payload, { stopping, log: jobLog });
+      jobLog.info({ ms: Math.round(performance.now() - began) }, 'job done');
     } catch (error) {
       if (error instanceof Later) {
-        log().info({ job: job.id, task: name, wait: error.wait }, 'job comes again');
+        jobLog.info({ wait: error.wait }, 'job comes again');
         // Under the key of one that is in progress another is made, and this one ends.
         const { rows } = await connections().query<{ queue: string | null }>(
           'SELECT queue_name AS queue FROM graphile_worker.jobs WHERE id = $1',
@@ -75,7 +86,7 @@ const workIn =
         return;
       }
       const level = error instanceof NotNow ? 'info' : 'warn';
-      log()[level]({ job: job.id, task: name, attempt: job.attempts, err: error }, 'job not done');
+      jobLog[level]({ attempt: job.attempts, err: error }, 'job not done');
       throw error;
     }
   };
