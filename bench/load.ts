@@ -134,7 +134,8 @@ async function person(server: Server, number: number, until: number, took: Map<K
     const trial = pick(kind === 'judging' ? server.trials.filter(({ people }) => people.length) : server.trials);
     const began = performance.now();
     if (kind === 'typing') {
-      const text = `${pick(texts)} NOT typed${Math.floor(random() * 40)}`;
+      // Nobody typed it before: an answer that was kept from somebody else's is no use.
+      const text = `${pick(texts)} NOT typed${number}x${Math.floor(random() * 1e9)}`;
       await answer(address, 'POST', `/briefs/${briefId}/ledger`, { text, sourceId: trial.sourceId }, page);
     } else if (kind === 'judging') {
       const personId = pick(trial.people);
