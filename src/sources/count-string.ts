@@ -9,7 +9,7 @@ import type { IndexedSource } from './indexed-source';
 export interface Counted {
   rendering: Rendering;
   found: Found;
-  /** Whom its searches find, shown or not. Shared: not to be changed. */
+  /** People that its searches find, shown or not. Shared: don't modify. */
   asked: Bitmap;
 }
 

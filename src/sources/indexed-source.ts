@@ -31,7 +31,7 @@ export class IndexedSource implements Source {
     return this.people.at(row)!;
   }
 
-  /** A true count as the source would tell it of a query, and what that may represent. */
+  /** A true count as the source would report it for a query, and the interval it stands for. */
   told(count: number, query: Query): Interval {
     const { counting } = this.sheet;
     return countInterval(shownCount(count, counting, luck(keyOf(query))), counting);

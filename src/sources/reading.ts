@@ -5,9 +5,9 @@ import { estimatedResult, type Estimate, type PeopleSets } from '$core/measure';
 import { isTerm, keyOf, terms, type Query, type Term, isTextScope, type Scope } from '$core/language';
 import type { IndexedSource } from './indexed-source';
 
-/** What a source makes of one term: whom it brings when asked it, and who then meets it for certain or may. */
+/** How a source reads one term: the people it returns, and those who then meet it certainly or possibly. */
 interface TermReading extends Readings {
-  /** Whom it brings; everybody where it cannot be asked. */
+  /** People it returns; everybody where it can't be asked. */
   asked: Bitmap;
   /** It can be asked just that. */
   exact: boolean;
@@ -45,7 +45,7 @@ function workOut(term: Term, { sheet, index }: IndexedSource): TermReading {
     return { asked: rows, certain: rows, possible: rows, exact: true };
   }
   const { certain, possible } = index.readings(term, listedBy(sheet));
-  // Whatever it is asked brings at least those who meet it.
+  // A search returns at least those who meet it.
   const brought = possible === certain ? certain : possible.slice();
   if (exactness === 'impossible') return { asked: fullBitmap(index.size), certain, possible, exact: false };
   const asked = emptyBitmap(index.size);
@@ -161,7 +161,7 @@ export interface KeptBack {
   facts: Scope[];
 }
 
-/** Whom a source itself drops for want of a fact, by a string's left-over part and the set its searches bring; null where it drops nobody. */
+/** People that a source itself drops because a fact isn't listed, given a string's left-over part and the set its searches return; null where it drops nobody. */
 export function keptBack(query: Query, leftover: Query | null, asked: Bitmap, source: IndexedSource): KeptBack | null {
   const checked = leftOverTerms(leftover);
   const facts = new Set<Scope>();

@@ -1,13 +1,13 @@
 import { type Facts } from './watched';
 import { watchedFields, type WatchedField } from './watched-fields';
 
-/** Somebody whom a watch knows: what was told last, and whether they were found the last time. */
+/** A person known to a watch: their facts as last listed, and whether the last run found them. */
 export interface Known {
   present: boolean;
   facts: Facts;
 }
 
-/** One field that is told otherwise than before; null where it is, or was, not listed. */
+/** One field that changed; null where it is or was not listed. */
 export interface FieldChange {
   field: WatchedField;
   before: string | null;
@@ -26,7 +26,7 @@ const fieldsChanged = (before: Facts, now: Facts): FieldChange[] =>
   );
 
 /**
- * What has changed between whom a watch knows and whom it finds now, in the order in which they were found, those who
+ * Differences between the people a watch knows and those it finds now, in the order in which they were found, those who
  * left behind. A field that is no longer told changes nothing on its own: a source that is silent has not said no.
  */
 export function differences(known: ReadonlyMap<string, Known>, now: ReadonlyMap<string, Facts>): Difference[] {

@@ -13,7 +13,7 @@ const later = 0.00008;
 const [narrowest, wider] = [5, 1.4];
 
 /**
- * Whether the share of fits among people who came as news has fallen below that of the verdicts before, looked at as often as one likes.
+ * Whether the share of fits among new people has fallen below that of earlier verdicts. A sequential test: it may be looked at after every verdict.
  *
  * Both shares are samples, so that a share of few verdicts raises no alarm by being uncertain itself: they are compared by Fisher's
  * exact test. Over the first 60 verdicts the bound is that of O'Brien and Fleming (Biometrics 35 (1979) 549–556), strict at first and

@@ -14,13 +14,13 @@ import {
 import { factsOf } from './watched';
 import { watchedFields, type WatchedField } from './watched-fields';
 
-/** What a term of a rule is asked of: what is told now, what was told before, or what has become of it. */
+/** What a term of a rule refers to: the facts listed now, those listed before, or the change between them. */
 type Asked = 'was' | 'changed' | 'grown' | 'leaders';
 
 /** A rule that says when somebody watched is news: a string like all others, that can also ask what was told before. */
 export interface Trigger {
   query: Query;
-  /** Terms that are asked of something else than what is told now. */
+  /** Terms that don't refer to the facts listed now. */
   asked: ReadonlyMap<Term, Asked>;
 }
 
@@ -33,12 +33,12 @@ export interface Before {
   leaders?: number | null;
 }
 
-/** Each is read as a scope of its kind and of its length, so that whatever is said of the rule is at the right place. */
+/** Each is read as a scope of the same kind and length, so that problems of the rule have the right positions. */
 const readAs: Record<Exclude<Asked, 'was'>, string> = { changed: '  group:', grown: 'moved:', leaders: '  moved:' };
 
 /**
  * Reads a rule in Eave's notation with four words more: `was.` before a scope asks what was told before (`was.company:"…"`), also
- * of a bracket; `changed:` whether a field is told otherwise than before (title, company, country, place, headcount, mail, name);
+ * of a bracket; `changed:` whether a field differs from before (title, company, country, place, headcount, mail, name);
  * `grown:` by how many per cent the firm has grown since; `leaders:` how many days ago somebody who leads came to the firm.
  */
 export function readTrigger(text: string): { trigger: Trigger | null; problems: string[] } {

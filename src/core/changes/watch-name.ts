@@ -15,7 +15,7 @@ function where(countries: readonly string[]): string {
   return region && region.countries.length <= codes.length * 2 ? region.names[0]! : few(codes.map(countryName));
 }
 
-/** A telling name for a watch, from whom the persona wants: titles, industry, size and place. */
+/** A descriptive name for a watch, from the persona's titles, industry, size and place. */
 export function watchName(persona: Persona): string {
   const { titles, functions, industries, size, countries } = persona;
   const first = few(titles.length ? titles : functions);

@@ -4,7 +4,7 @@ import { isMail } from '../people/contact-keys';
 import type { Person } from '../people/person';
 import { presentJob } from '../people/present-job';
 
-/** What is told of each; what is not listed is left out. */
+/** The facts listed about each; facts that aren't listed are absent. */
 export type Facts = Readonly<Partial<Record<WatchedField, string>>>;
 
 /** By how many per cent each field must change to be reported; null for a field that is never reported. Left out, any change counts. */

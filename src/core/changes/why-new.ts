@@ -22,8 +22,8 @@ export function whyNew(before: Facts | null, now: Facts): string {
 }
 
 /**
- * Why somebody is not found any more, by what their source tells of them now (`null`: it has them no more; nothing: it cannot be
- * asked). Anybody who is told as before is found no more for what the string or the source does.
+ * Why somebody is no longer found, from what their source lists now (`null`: it no longer has them; undefined: it can't be asked).
+ * If nothing about them changed, the string or the source did.
  */
 export function whyLeft(before: Facts, now: Facts | null | undefined): string {
   if (now === undefined) return 'not found any more';

@@ -36,7 +36,7 @@ import { valuesHeld, type ValueHeld } from './values-held';
 import { Vocabulary } from './vocabulary';
 import { checkpoint } from '../language/checkpoint';
 
-/** Whom a query finds for certain, and whom it finds or may find. */
+/** The people that a query finds for certain, and those it finds certainly or possibly. */
 export interface Readings {
   certain: Bitmap;
   possible: Bitmap;
@@ -65,7 +65,7 @@ export class PeopleIndex {
   /** Ids of the people, in their order. */
   readonly ids: readonly string[];
   private readonly found = new Map<string, Bitmap>();
-  private readonly lacks = new Map<Scope, Bitmap>();
+  private readonly unlisted = new Map<Scope, Bitmap>();
   private sorted: string[] | null = null;
   private readonly forms = new Map<(key: string) => string, Map<string, number[]>>();
 
@@ -122,10 +122,10 @@ export class PeopleIndex {
     return valuesHeld(this.parts, valuesIn(scope, this.parts), words, limit);
   }
 
-  /** Those of whom a fact is not known. Shared: not to be changed. */
+  /** People with an unknown fact. Shared: don't modify. */
   lacking(scope: Exclude<Scope, TextScope>): Bitmap {
-    let rows = this.lacks.get(scope);
-    if (!rows) this.lacks.set(scope, (rows = isNumberFact(scope) ? this.withoutNumber(scope) : this.without(scope)));
+    let rows = this.unlisted.get(scope);
+    if (!rows) this.unlisted.set(scope, (rows = isNumberFact(scope) ? this.withoutNumber(scope) : this.without(scope)));
     return rows;
   }
 
@@ -164,9 +164,8 @@ export class PeopleIndex {
   }
 
   /**
-   * Whom a query finds for certain and whom it may find, by Kleene's three values (`truthOf`): `possible` holds the
-   * certain ones too, and all whom nothing told contradicts. `ofTerm` gives the readings of a term where they are others
-   * than what is told makes them. Shared: not to be changed.
+   * The people that a query finds certainly and possibly, by Kleene's three values (`truthOf`): `possible` includes the
+   * certain ones and everybody that nothing listed contradicts. `ofTerm` overrides how a term is read. Shared: don't modify.
    */
   readings(query: Query, listed: ListedScopes, ofTerm: (term: Term) => Readings | null = () => null): Readings {
     if (isTerm(query)) {
@@ -307,7 +306,7 @@ export class PeopleIndex {
     if (size === 1) return this.union(choices[0]!, from, to, anywhere);
     const rows = emptyBitmap(this.size);
     if (!size) return rows;
-    // For each place of the phrase, the values that hold a word which may stand there.
+    // For each position of the phrase, the values with a word that may stand there.
     const holding = choices.map((words) => words.map((word) => valuesWith(word, from, to, this.parts)));
     for (const values of this.candidates(holding, from, to))
       addHolders(rows, this.keepSequence(values, choices), this.parts);

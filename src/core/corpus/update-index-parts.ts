@@ -44,10 +44,10 @@ export function updateIndexParts(base: IndexParts, { from, remade, aged = {} }: 
     const column = base.numbers[fact] as Float64Array | undefined;
     const more = aged[fact] ?? 0;
     const now = (numbers[fact] = new Float64Array(from.length));
-    const anew = remade.numbers[fact] as Float64Array | undefined;
+    const rebuilt = remade.numbers[fact] as Float64Array | undefined;
     for (let row = 0; row < from.length; row++) {
       const before = from[row]!;
-      now[row] = (before >= 0 ? column && column[before]! + more : anew?.[-1 - before]) ?? Number.NaN;
+      now[row] = (before >= 0 ? column && column[before]! + more : rebuilt?.[-1 - before]) ?? Number.NaN;
     }
   }
   const held = onlyHeld({ stream, begins, fieldOf, ...had });

@@ -15,7 +15,7 @@ export interface Values {
 }
 
 /**
- * The parts of an index that tell of values: numbered field by field, found by word, and each with its holders. `own` is how
+ * The parts of an index that describe values: numbered field by field, found by word, each with its holders. `own` is how
  * many own fields the people have.
  */
 export function valueParts({ stream: met, begins: metAt, fieldOf, had, rowStarts }: Values, words: number, own = 0) {

@@ -73,9 +73,9 @@ export class ValuesMet {
   readonly own: OwnScope[] = [];
 
   private begin(scope: OwnScope) {
-    const begun = { number: fields.length + this.own.push(scope) - 1, values: new Map<string, number>() };
-    this.known.set(scope, begun);
-    return begun;
+    const created = { number: fields.length + this.own.push(scope) - 1, values: new Map<string, number>() };
+    this.known.set(scope, created);
+    return created;
   }
 
   /** All of it, values numbered field by field. */

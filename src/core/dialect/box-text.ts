@@ -95,7 +95,7 @@ function writeTerm(term: Term, box: Box, around: 'open' | 'and' | 'or' | 'not'):
   return keys.length > 1 && words.every((word) => isPlain(word, box)) ? keys.join(' ') : null;
 }
 
-/** What is one word whatever the box. */
+/** What is one word in every text box. */
 const plainWord = /^[A-Za-z0-9]+$/;
 
 /** Whether a word can stand without quotes in the box and be read as itself. */

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { isScope, isTextScope } from '../language/scopes';
 
 /**
- * A sheet written before sheets said which texts are told (no text is in its `tells`, or it has none): its results
+ * A sheet written before sheets said which texts are listed (its `tells` has no text, or is missing): its results
  * tell titles and firms, what its other boxes search, and the facts it can be asked. Anything else comes back as it is.
  */
 export function upgradedSheet(raw: unknown): unknown {

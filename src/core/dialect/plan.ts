@@ -230,8 +230,8 @@ const isBoxesOnly = ({ drafts: [draft, ...more] }: Plan): boolean =>
   !Object.keys(draft.range).length;
 
 /**
- * Fewer searches that bring at least whom an OR brings, for a box that takes words only: words of which each alternative
- * holds one, the one that is in most alternatives first. What comes too much is checked away.
+ * Fewer searches that find at least everybody an OR finds, for a text box that takes only words: words such that each
+ * alternative contains one, greedily by the number of alternatives. Extra people are filtered out.
  */
 export function coverOf(query: Or, sheet: Sheet): Plan | null {
   const [box] = sheet.boxes;

@@ -131,8 +131,8 @@ function mostThatFit(list: readonly Asked[], sheet: Sheet): Asked[] {
 }
 
 /**
- * Where everything is shown, whatever is asked brings all the string finds: the part that takes the fewest searches
- * is asked, with the others that make no more of them, and the rest is checked on who comes.
+ * Where a source shows everything, any search that finds a superset will do: the part that takes the fewest searches is asked,
+ * with others that add none, and the rest is filtered.
  */
 function* fewestFirst(wanted: readonly Asked[], sheet: Sheet): Generator<Asked[]> {
   const covered = wanted.map((one) => {

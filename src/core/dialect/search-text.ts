@@ -67,7 +67,7 @@ interface Entry {
 
 /**
  * Reads a text copied from a source, or from `writeText`, by that source's own rules. Takes anything; what cannot be
- * read is told with its place in the text.
+ * read is reported with its position in the text.
  */
 export function read(text: string, sheet: Sheet): { query: Query | null; problems: Problem[] } {
   const problems: Problem[] = [];

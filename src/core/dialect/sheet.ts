@@ -37,8 +37,8 @@ export const boxSchema = z.object({
   binding: z
     .enum(['standard', 'or-first', 'left-to-right'])
     .default('standard')
-    .describe('What binds first without brackets: AND (standard), OR, or whatever stands further left'),
-  excludesAlone: z.boolean().default(true).describe('Answers when all that stands in the box is excluded'),
+    .describe('What binds first without brackets: AND (standard), OR, or the operator further left'),
+  excludesAlone: z.boolean().default(true).describe('Answers when the box contains exclusions only'),
   opening: z
     .string()
     .trim()
@@ -129,7 +129,7 @@ export const sheetSchema = z.object({
     .max(1200)
     .nullable()
     .default(null)
-    .describe('Months that what it tells may be old; null where nobody knows'),
+    .describe('Months that its data may be old; null if unknown'),
   matching: matchingSchema,
   counting: countingSchema
 });

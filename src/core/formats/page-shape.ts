@@ -1,11 +1,11 @@
 import type { PageField } from './page-fields';
 import { isFirm, isName, isPlace, isTitle, noise, type PageRow } from './page-pieces';
 
-// What the blocks of a page, compared with each other, tell of it: its buttons, where the names stand, what is at a place.
+// What the blocks of a page reveal when compared with each other: buttons, positions of names, the content of each position.
 
 /** What parts the pieces of a line: dashes and signs between spaces, bars, tabs. */
 const between = /\s{1,40}[|•·–—-]\s{1,40}|\s{0,40}[|•·]\s{0,40}|\t+|\s{3,}|…|\.\.\./;
-/** A sign without which nothing parts a line: most have none, which is told soonest. */
+/** Characters without which a line can't be split. Most lines have none, which is the fastest check. */
 const mayPart = /[|•·–—\t…-]|\s{3}|\.{3}/;
 
 /** The pieces of a line, without the page's own words. */

@@ -144,7 +144,7 @@ export function readAligned(lines: readonly string[]): PageRow[] | null {
     const shaped = rows.filter(({ length }) => length === width);
     const columns = columnsByContent(shaped, width);
     if (!columns || !(columns.includes('title') && columns.includes('company'))) continue;
-    // Names are told from firms of two words by standing at the same place in nearly every line.
+    // Names are distinguished from two-word firms by their position, the same in nearly every line.
     const nameAt = columns.indexOf('name');
     const names = shaped.filter((row) => isName(row[nameAt]!)).length;
     if (names < 0.8 * shaped.length) continue;

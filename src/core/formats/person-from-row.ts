@@ -18,7 +18,7 @@ export type RowResult = { person: Person; faults: CellFault[] } | { error: strin
 
 /**
  * A person out of one row of a file. `cells` are in the order of `mapping`; `key` names the row where the file has no
- * key of its own. A cell that cannot be what its column says is left out and told as a fault; empty cells, and those that say
+ * key of its own. A cell that can't be what its column says is left out and reported as a fault; empty cells, and those that say
  * that nothing is known, are left out. Only a row that names nobody is an error. `ownNames` are the names of the columns that
  * are fields of the file's own (`ownNamesOf`).
  */

@@ -107,7 +107,7 @@ function figureOf(match: RegExpMatchArray): Figure {
   };
 }
 
-/** The size of the last figure that is not nought: 3,000 is told in thousands, 3,400 in hundreds. */
+/** The value of the last nonzero digit's place: thousands for 3,000, hundreds for 3,400. */
 function lastFigure(value: number): number {
   let step = 1;
   while (value && value % (step * 10) === 0) step *= 10;

@@ -43,7 +43,7 @@ export function readResultPage(text: string): PageRow[] {
   }
 }
 
-/** What parts a label from what it says: most lines have none, which is told soonest. */
+/** What separates a label from its value. Most lines have none, which is the fastest check. */
 const mayHaveLabel = /[:=\t]/;
 const labelled = /^([\p{L} .-]{1,24}?)\s{0,9}[:=\t](.+)$/u;
 

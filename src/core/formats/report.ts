@@ -86,7 +86,7 @@ export const reportMethod: readonly string[] = [
   'Known-goods are people who must be found: the figure is how many of those in the source were found.'
 ];
 
-/** Whom the figures of a report are of, in a sentence. */
+/** A sentence that says which people the figures of a report count. */
 export const certainOnlyNote = ({ certainOnly }: Pick<Report, 'certainOnly'>): string =>
   certainOnly
     ? 'Estimated result, precision and fits cover only people who are certain to match.'

@@ -46,7 +46,7 @@ export function missingRows(all: readonly SliceState[]): Interval {
 interface Reach {
   reported: Interval | null;
   missing: Interval;
-  /** Rows that came by it and its parts, each as often as it came; and people whom nothing before had brought. */
+  /** Rows of it and its parts, with repeats; and people that nothing before had brought. */
   rows: number;
   fresh: number;
 }

@@ -26,7 +26,7 @@ function expectedOf(query: Query, { sheet, seen, count }: CutNeeds): number {
   return (seen.filter((person) => meets(person)).length * count) / seen.length;
 }
 
-/** The search cut in two by the alternatives of its largest group; the second half leaves out whom the first brings, where that can be said. */
+/** The search split in two by the alternatives of its largest group; the second half excludes the first where the source can. */
 export function cutByAlternatives(search: Search, needs: CutNeeds): Cut | null {
   const { sheet } = needs;
   const asked = readSearch(search, sheet);

@@ -1,4 +1,4 @@
-/** Bringing a whole result home: how it is cut, what it doesn’t have, and whom to read first. The room's own face, for other layers. */
+/** Collecting a whole result: splitting it, what is missing, and which people to judge first. The face of this room for other layers. */
 export * from './coverage';
 export * from './cut-by-fact';
 export * from './cuts';

@@ -63,10 +63,10 @@ export function neutralWords(
 
 /** How often people came who were read by the searches with and without words. */
 export interface TimesMet {
-  /** Rows read, somebody who came twice counted twice. */
+  /** Rows read, with repeats. */
   rows: number;
   people: number;
-  /** People who came once, and twice. */
+  /** People seen exactly once, and exactly twice. */
   once: number;
   twice: number;
 }

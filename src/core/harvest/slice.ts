@@ -18,7 +18,7 @@ export interface CutPart {
   /** How it differs from what was cut, in words: `Denmark or Sweden`, `any other or not listed`. */
   what: string;
   expected: number;
-  /** Anybody who the other parts leave, those of whom the fact is not listed among them. */
+  /** People that the other parts leave, including those whose fact isn't listed. */
   rest: boolean;
 }
 

@@ -2,7 +2,7 @@ import type { Query } from './query';
 
 const keys = new WeakMap<Query, string>();
 
-/** Names what a query finds, whatever its places in a text: queries of one key find the same. Worked out once. */
+/** A key for what a query finds, independent of positions in a text: queries with one key find the same. Computed once. */
 export function keyOf(query: Query): string {
   let key = keys.get(query);
   if (key === undefined) keys.set(query, (key = writeKey(query)));

@@ -13,7 +13,7 @@ interface At {
 export type Lexeme = At &
   (
     | { kind: 'open' | 'close' | 'and' | 'or' | 'not' | 'minus' }
-    /** Something that was meant to be a term and cannot be read as one; its problem is told already. */
+    /** Something that was meant to be a term and cannot be read as one; its problem has been reported. */
     | { kind: 'gap' }
     | { kind: 'scope'; scope: Scope | null }
     | { kind: 'word'; text: string; prefix: boolean }
@@ -32,7 +32,7 @@ const ends = /[\s\p{Cc}\p{Cf}()[\]"“”„‟«»″]/u;
 const written = ({ low, high }: { low: number | null; high: number | null }): string =>
   `[${[low, high].map((one) => (one === null ? '*' : writeNumber(one))).join(' TO ')}]`;
 /** How a named word set is written. */
-/** A scope as it is typed; whatever is called own. wants to be one. */
+/** A scope as typed; anything that starts with `own.` is meant as one. */
 const scopeName = /^(?:[A-Za-z]+|own\.[^\s:()"[\]]{0,80}):$/i;
 const setName = /^@([\p{L}\p{N}][\p{L}\p{N}_-]*)$/u;
 const foreign = new Map<string, 'and' | 'or' | 'not'>([

@@ -23,7 +23,7 @@ const noSets: SetQueries = new Map();
 
 /**
  * Reads a string in Eave's notation (docs/notation.md). Takes anything and never throws: what cannot be read
- * is told as problems, in the order of the text, and the rest is read all the same.
+ * is reported as problems, in the order of the text, and the rest is read anyway.
  */
 export function parse(text: string, sets: SetQueries = noSets): Parsed {
   const tooLarge = overLimit(text);

@@ -38,7 +38,7 @@ function compatible(text: string): { text: string; origin: number[] | null } {
     result += piece;
   }
   origin.push(text.length);
-  // Signs that are joined over more than a cluster: places are told in proportion, words as they are.
+  // Characters that compose across clusters: positions are approximated in proportion, words are exact.
   if (result !== whole)
     return {
       text: whole,

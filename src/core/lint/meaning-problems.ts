@@ -18,7 +18,7 @@ import { checkpoint } from '../language/checkpoint';
 /** Groups decided as a whole, and their size: what is asked again at every key pressed. */
 const maxDecided = 12;
 const largestDecided = 80;
-/** Exclusions told of one wanted wording. */
+/** Most exclusions reported for one required wording. */
 const maxHits = 5;
 
 type Wanted = Word | Phrase;
@@ -269,7 +269,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
   }
 }
 
-/** What to say of a country that is none, and the one that was meant, where one is nearly written so. */
+/** The problem of an unknown country, with the country that was probably meant. */
 function noCountry(term: Word | Phrase): { message: string; write: string | null } | null {
   if (countryCode(term.text)) return null;
   const wanted = fold(term.text);

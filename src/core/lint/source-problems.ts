@@ -120,7 +120,7 @@ function asTyped(text: string): string {
 
 /**
  * A part left over that nobody can be certain to meet, because of what the source does not tell: each term is put as what
- * it can be at best (found in what is told, or never certain), and the part is asked whether it can be met at all.
+ * it can be at best (found in what is listed, or never certain), and the part is asked whether it can be met at all.
  */
 function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at: Query['at'] } | null {
   const listed = listedBy(sheet);
@@ -128,7 +128,7 @@ function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at
   for (const part of leftover?.kind === 'and' ? leftover.parts : leftover ? [leftover] : []) {
     if (canBeCertain(part, true, listed, matching)) continue;
     const scopes = [...new Set([...terms(part)].map(({ term }) => term.scope).filter((scope) => !listed.has(scope)))];
-    // What can be met by nobody whatever is told is pointed out elsewhere.
+    // Parts that nobody can ever meet are reported elsewhere.
     if (scopes.length) return { scopes, at: part.at ?? [...terms(part)].find(({ term }) => term.at)?.term.at };
   }
   return null;

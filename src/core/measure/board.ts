@@ -50,12 +50,12 @@ export interface BoardCell {
   missesPerHundred: number | null;
   /** Known-goods found, of those the source has. */
   known: { found: number; inSource: number };
-  /** Whom no other version finds at this source, and whom no other source finds with this version. */
+  /** People that no other version finds at this source, and that no other source finds with this version. */
   onlyVersion: OnlyHere;
   onlySource: OnlyHere;
   /** Spent for each fit among those seen. */
   priceOfFit: number | null;
-  /** Share of all people judged fit, in any version at any source, whom this finds. */
+  /** Share of all people judged fit, in any version at any source, that this finds. */
   pooled: { found: number; of: number };
   /** How it stands to the version with the highest precision at this source. */
   standing: Standing;
@@ -99,7 +99,7 @@ interface Reach {
   found: readonly number[];
   people: ReadonlySet<number>;
   drawn: readonly Drawn[];
-  /** Those no other version finds at this source, and whom no other source finds with this version. */
+  /** Those that no other version finds at this source, and that no other source finds with this version. */
   onlyVersion: readonly number[];
   onlySource: readonly number[];
   known: BoardCell['known'];

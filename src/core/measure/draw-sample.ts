@@ -22,7 +22,7 @@ export function drawSample(ids: readonly string[], size: number, seed: string): 
 }
 
 /**
- * Ranks (from 1) to draw besides those `drawn` already, so that there are `size` in all, spread through the depth: of the
+ * Ranks (from 1) to draw in addition to those `drawn`, so that there are `size` in all, spread through the depth: of the
  * new, finer strata those without anyone yet give one person each, by lot; where that is not enough, the lowest lots of
  * the others follow. Nothing drawn before is given up.
  */
@@ -51,7 +51,7 @@ export function extendSample(ids: readonly string[], drawn: readonly number[], s
   return [...first, ...later].slice(0, wanted).sort((a, b) => a - b);
 }
 
-/** People to judge until a share is known to `halfWidth` to each side, whatever it turns out to be: half of them fits is the worst case. */
+/** Number of people to judge until a share is known to ±`halfWidth` in the worst case, which is half. */
 export function sampleSizeFor(halfWidth: number, population: number): number {
   let [low, high] = [1, Math.max(1, population)];
   while (low < high) {

@@ -30,7 +30,7 @@ export const foundSchema = z.object({
   reported: estimateSchema.describe('Rows that the source says it has, as its way of counting allows'),
   shown: z.int().describe('Rows it lets us see, after its cap'),
   certain: z.int().describe('People shown who meet the string for certain'),
-  possible: z.int().describe('People shown whom nothing told contradicts; the certain are among them'),
+  possible: z.int().describe('People shown that nothing listed contradicts; includes the certain'),
   estimated: both(estimateSchema).describe('Reported times the share of the rows shown that stay'),
   part: z
     .enum(['top', 'pages'])

@@ -21,7 +21,7 @@ export interface SearchAnswer {
   shown: number;
   /** Of these, people no search before had brought and who meet the left-over part for certain. */
   certain: number;
-  /** The same for those whom nothing told contradicts; the certain are among them. */
+  /** The same for those that nothing listed contradicts; includes the certain. */
   possible: number;
   /** All that it has was shown. */
   complete: boolean;
@@ -52,7 +52,7 @@ function partRead(answers: readonly SearchAnswer[]): PartRead | null {
   return partly.every(({ pages }) => pages!.length > 1 && pages!.at(-1)! > pages!.length) ? 'pages' : 'top';
 }
 
-/** How many a string finds at a source: each figure means the same wherever it is shown. */
+/** How many people a string finds at a source. Each figure means the same on every screen. */
 export interface Found {
   /** Rows that the source says it has, as the interval that its way of counting allows. */
   reported: Estimate;
@@ -60,7 +60,7 @@ export interface Found {
   shown: number;
   /** People among those shown who meet the string for certain. */
   certain: number;
-  /** People among those shown whom nothing told contradicts; the certain are among them. */
+  /** People among those shown that nothing listed contradicts; includes the certain. */
   possible: number;
   /** Reported times the share of the rows shown that stay. */
   estimated: Both<Estimate>;

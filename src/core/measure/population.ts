@@ -6,11 +6,11 @@ export interface Population extends Interval {
 
 /** Error allowed on each side. */
 const tail = 0.025;
-/** Beyond so many times those seen, nothing is told from above. */
+/** Above this multiple of the people seen there is no upper bound. */
 const maxTimes = 1e7;
 
 /**
- * How many there are, of whom `first` were found one way, `second` another way, and `both` both ways, the two being
+ * Population size when `first` people were found one way, `second` another way, and `both` both ways, the two being
  * independent: Chapman, University of California Publications in Statistics 1 (1951) 131–160. The 95 % interval holds all
  * numbers under which such an overlap is not too unlikely by the hypergeometric distribution, each tail at 2.5 % and the
  * overlap itself counted half: Clopper and Pearson, Biometrika 26 (1934) 404–413; Lancaster, JASA 56 (1961) 223–234 for

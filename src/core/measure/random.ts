@@ -1,4 +1,4 @@
-/** A source of numbers in [0, 1) that can be put back to where it was. */
+/** A source of numbers in [0, 1) whose state can be saved and restored. */
 export interface RewindableRandom {
   next: () => number;
   /** 32 bits that say what comes next. */

@@ -61,8 +61,8 @@ export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets
   const rows: JudgedPart[] = [];
   const few = judgedAlone(people, judged);
   const whole = few.people.rows(query);
-  visitParts(query, few.people, ({ excludes, set, needed, besides, left }) => {
-    const without = left === null ? null : besides.slice();
+  visitParts(query, few.people, ({ excludes, set, needed, anyway, left }) => {
+    const without = left === null ? null : anyway.slice();
     if (without && left === 'either') addAll(without, needed);
     const among = (sets: Bitmap[], except: Bitmap[] = []): JudgedCount => ({
       fits: countCommon([...sets, few.fits], except),
@@ -78,9 +78,9 @@ export function judgedParts(query: Query, people: PeopleSets, judged: JudgedSets
 
 /**
  * How many each part finds on its own, and how many the string finds without it, in the order of `visitParts`. For each
- * group the rest of the string is put together once, as `(group AND needed) OR besides`, and what leaving out one of its
- * parts changes is counted among those who meet exactly one of them (in an AND: all but one). Nothing is run twice: a few
- * set operations a part.
+ * group the rest of the string is computed once, as `(group AND needed) OR anyway`, and the effect of removing one of its
+ * parts is counted among those who meet exactly one of them (in an AND: all but one). Nothing is run twice: a few set
+ * operations per part.
  */
 export function countedParts(query: Query, people: PeopleSets): CountedPart[] {
   const rows: CountedPart[] = [];
@@ -91,20 +91,20 @@ export function countedParts(query: Query, people: PeopleSets): CountedPart[] {
     excludes: boolean,
     without: number | null,
     needed: Bitmap,
-    besides: Bitmap
+    anyway: Bitmap
   ) {
     const { inner, turns } = insideNots(part);
     const under = excludes !== turns;
     const alone = counted(people.rows(inner, under));
     rows.push({ path, excludes: under, alone, without });
-    if (!isTerm(inner)) walk(inner, path, under, needed, besides);
+    if (!isTerm(inner)) walk(inner, path, under, needed, anyway);
   }
-  function walk(group: Group, path: number[], excludes: boolean, needed: Bitmap, besides: Bitmap) {
+  function walk(group: Group, path: number[], excludes: boolean, needed: Bitmap, anyway: Bitmap) {
     checkpoint();
     const sets = group.parts.map((part) => people.rows(part, excludes));
-    const decided = countDecided(group.kind, sets, needed, besides);
+    const decided = countDecided(group.kind, sets, needed, anyway);
     const comes = (group.kind === 'and') !== excludes;
-    eachWithRest(group, people, excludes, needed, besides, isGroup, (part, i, need, come) =>
+    eachWithRest(group, people, excludes, needed, anyway, isGroup, (part, i, need, come) =>
       tell(part, [...path, i], excludes, comes ? whole + decided[i]! : whole - decided[i]!, need, come)
     );
   }
@@ -127,11 +127,11 @@ const isGroup = (part: Query): boolean => !isTerm(insideNots(part).inner);
  * For each part of a group, how many people it alone decides whether the string finds: of an OR those who meet it and no other,
  * of an AND those who meet all others and not it. All parts in one pass, since most of a ledger's time goes here.
  */
-function countDecided(kind: Group['kind'], sets: readonly Bitmap[], needed: Bitmap, besides: Bitmap): number[] {
+function countDecided(kind: Group['kind'], sets: readonly Bitmap[], needed: Bitmap, anyway: Bitmap): number[] {
   const counts = sets.map(() => 0);
   const turned = kind === 'and' ? -1 : 0;
   for (let at = 0; at < needed.length; at++) {
-    const open = needed[at]! & ~besides[at]!;
+    const open = needed[at]! & ~anyway[at]!;
     if (!open) continue;
     let one = 0;
     let some = 0;
@@ -155,12 +155,12 @@ export interface PartInString {
   node: Query;
   path: number[];
   excludes: boolean;
-  /** People of the part. The string is `(those, or all others where it excludes) AND needed OR besides`. The sets last while they are told. */
+  /** People of the part. The string is `(set, or its complement where it excludes) AND needed OR anyway`. The sets are valid during the callback only. */
   set: Bitmap;
   needed: Bitmap;
-  besides: Bitmap;
-  /** What the string is without the part: those besides, or those besides and those needed; null when nothing would be left. */
-  left: 'besides' | 'either' | null;
+  anyway: Bitmap;
+  /** The string without the part: the people found anyway, or those and the needed ones; null when nothing would be left. */
+  left: 'anyway' | 'either' | null;
 }
 
 /** Goes to every part of a string, the outermost first, with the rest of the string around it. */
@@ -170,17 +170,17 @@ export function visitParts(query: Query, people: PeopleSets, tell: (place: PartI
     path: number[],
     excludes: boolean,
     needed: Bitmap,
-    besides: Bitmap,
+    anyway: Bitmap,
     neutral: 'all' | 'none' | null
   ) {
     checkpoint();
     // What the part is when it is left out turns with the NOT around it.
     if (node.kind === 'not')
-      return walk(node.part, path, !excludes, needed, besides, neutral && (neutral === 'all' ? 'none' : 'all'));
-    const left = neutral && ((neutral === 'all') !== excludes ? 'either' : 'besides');
-    tell({ node, path, excludes, set: people.rows(node, excludes), needed, besides, left });
+      return walk(node.part, path, !excludes, needed, anyway, neutral && (neutral === 'all' ? 'none' : 'all'));
+    const left = neutral && ((neutral === 'all') !== excludes ? 'either' : 'anyway');
+    tell({ node, path, excludes, set: people.rows(node, excludes), needed, anyway, left });
     if (isTerm(node)) return;
-    eachWithRest(node, people, excludes, needed, besides, everyPart, (part, i, need, come) =>
+    eachWithRest(node, people, excludes, needed, anyway, everyPart, (part, i, need, come) =>
       walk(part, [...path, i], excludes, need, come, node.kind === 'and' ? 'all' : 'none')
     );
   }
@@ -192,20 +192,20 @@ const everyPart = () => true;
 
 /**
  * Goes to every part of a group with what the parts before and after it, gathered as prefixes and suffixes, make of the
- * string around it: what is then needed and what comes besides, as in `PartInString`. Where no such rest is wanted for a part,
- * it is told the group's own.
+ * string around it: who is then needed and who is found anyway, as in `PartInString`. For a part where no such rest is wanted,
+ * the callback gets the group's own.
  */
 function eachWithRest(
   { kind, parts }: Group,
   people: PeopleSets,
   excludes: boolean,
   needed: Bitmap,
-  besides: Bitmap,
+  anyway: Bitmap,
   isWanted: (part: Query) => boolean,
-  tell: (part: Query, index: number, needed: Bitmap, besides: Bitmap) => void
+  tell: (part: Query, index: number, needed: Bitmap, anyway: Bitmap) => void
 ): void {
   const wanted = parts.map(isWanted);
-  if (!wanted.includes(true)) return parts.forEach((part, i) => tell(part, i, needed, besides));
+  if (!wanted.includes(true)) return parts.forEach((part, i) => tell(part, i, needed, anyway));
   const scratch = scratchFor(people);
   const alone = () => {
     const rows = scratch.take();
@@ -219,10 +219,10 @@ function eachWithRest(
   const narrows = (kind === 'and') !== excludes;
   parts.forEach((part, i) => {
     if (wanted[i]) {
-      settle(settled, kind, before, after[sets.length - 1 - i]!, excludes, needed, narrows ? null : besides);
-      if (narrows) tell(part, i, settled, besides);
+      settle(settled, kind, before, after[sets.length - 1 - i]!, excludes, needed, narrows ? null : anyway);
+      if (narrows) tell(part, i, settled, anyway);
       else tell(part, i, needed, settled);
-    } else tell(part, i, needed, besides);
+    } else tell(part, i, needed, anyway);
     joined(kind, before, sets[i]!);
   });
   for (const set of [...after, before, settled]) scratch.give(set);
@@ -234,8 +234,8 @@ const joined = (kind: 'and' | 'or', rows: Bitmap, others: Bitmap): Bitmap => {
 };
 
 /**
- * What the other parts of a group settle by themselves, written into `rows`: they narrow what is needed, or add to what
- * comes besides. One pass, since most of a ledger's time goes here.
+ * What the other parts of a group decide by themselves, written into `rows`: they narrow the needed set, or add to the people
+ * found anyway. One pass, because most of a ledger's time is spent here.
  */
 function settle(
   rows: Bitmap,
@@ -244,12 +244,12 @@ function settle(
   after: Bitmap,
   excludes: boolean,
   needed: Bitmap,
-  besides: Bitmap | null
+  anyway: Bitmap | null
 ): void {
   const turned = excludes ? -1 : 0;
   if (kind === 'and') for (let i = 0; i < rows.length; i++) rows[i] = ((before[i]! & after[i]!) ^ turned) & needed[i]!;
   else for (let i = 0; i < rows.length; i++) rows[i] = ((before[i]! | after[i]!) ^ turned) & needed[i]!;
-  if (besides) addAll(rows, besides);
+  if (anyway) addAll(rows, anyway);
 }
 
 /** Sets to work in, lent and given back: making one costs more than filling it, and thousands would call the collector. */
@@ -289,7 +289,7 @@ function counted(set: Bitmap): number {
   return count;
 }
 
-/** The same people, of whom only the judged are there, in sets as small as these are few; a group is put together of its terms. */
+/** The same people, reduced to the judged, in sets as small as these are few; a group is computed from its terms. */
 function judgedAlone(people: PeopleSets, { fits, misses }: JudgedSets) {
   const all = fits.slice();
   addAll(all, misses);

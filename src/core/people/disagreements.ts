@@ -10,7 +10,7 @@ export interface Disagreement {
   says: { text: string; records: number[] }[];
 }
 
-/** How each thing is told, and what makes two tellings one: spelling, case and legal form are no disagreement. */
+/** How each field is shown, and when two values agree: spelling, case and legal form don't count. */
 const things: [Disagreement['field'], (person: Person) => string | undefined, (text: string) => string][] = [
   ['name', ({ name }) => name, (text) => lettersKey(text).split(' ').sort().join(' ')],
   ['title', (person) => presentJob(person)?.title, lettersKey],

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { OwnScope } from '../language/scopes';
 import { ownScopeSchema } from '../language/scope-schema';
 
-/** The kinds of field that hold words, those that `any` searches first. `name` and `jobtext` have no scope of their own. */
+/** The kinds of field that hold words, those that `any` searches first. `name` and `jobtext` have no scope. */
 export const fields = [
   'name',
   'title',

@@ -2,7 +2,7 @@ import { lettersKey } from './letters-key';
 
 /** The languages of the title lexicon: languages are known by their names in all of them, and by what they call themselves. */
 const named = ['en', 'da', 'sv', 'nb', 'nl', 'de', 'fr', 'es', 'it', 'pt', 'pl', 'fi', 'cs'];
-/** What files and profiles call a language besides. Common practice, no published source. */
+/** Further names of languages in files and profiles. Common practice, no published source. */
 const alsoCalled: Record<string, readonly string[]> = {
   no: ['norwegian', 'norsk'],
   nb: ['norwegian bokmal'],

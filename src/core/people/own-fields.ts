@@ -3,7 +3,7 @@ import { fold } from '../language/tokens';
 import type { OwnScope } from '../language/scopes';
 import { trimSigns } from '../language/trim-signs';
 
-/** Fields of its own that a person may have at most. */
+/** Most own fields of a person. */
 export const maxOwn = 200;
 /** What an own field can hold. A date is kept as its ISO 8601 text. */
 export type OwnValue = string | number | boolean;

@@ -15,7 +15,7 @@ export const jobSchema = z.object({
   text: text.optional()
 });
 
-/** A person as a source tells of them. What the source does not know is left out. */
+/** A person as listed by a source. Unknown facts are absent. */
 export const personSchema = z.object({
   id: z.string().min(1).max(300),
   name: text,

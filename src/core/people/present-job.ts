@@ -2,8 +2,8 @@ import type { Job, Person } from './person';
 
 type HasJobs = Pick<Person, 'jobs'>;
 
-/** The job that a person holds now, as their record tells; undefined where none is told. */
+/** A person's present job; undefined where none is listed. */
 export const presentJob = ({ jobs }: HasJobs): Job | undefined => jobs?.find(({ to }) => !to);
 
-/** The job that a person is spoken of by: the present one, else the first that is told. */
+/** The job shown for a person: the present one, else the first listed. */
 export const leadingJob = (person: HasJobs): Job | undefined => presentJob(person) ?? person.jobs?.[0];

@@ -48,7 +48,7 @@ export function withPlaceRead(person: Person): Person {
 
 function countryIn(text: string): string | null {
   const parts = pieces(text);
-  // The country is told last, where it is told; `Jersey City, US` is not in Jersey.
+  // A country stands last if there is one; `Jersey City, US` is not in Jersey.
   for (const part of [...parts].reverse()) {
     const code = part.length > 2 || part === part.toUpperCase() ? countryCode(part) : undefined;
     if (code) return code;

@@ -57,10 +57,10 @@ const longSaying = 80;
 /**
  * Which records are of one person: the same mail address (of theirs, not of a firm) or page address; the same name and the
  * same words of themselves; or the same name (accents, order, forms of address and degrees aside) at the same firm (legal
- * form and joining words aside), now or before, in the same country where both tell it. Where one source has several of
+ * form and joining words aside), now or before, in the same country where both list it. Where one source has several of
  * that name at that firm, their title must be the same too. A name likely written otherwise (`compareNames`) counts with
  * the same firm and title. What someone decided stands above all. Records are met by keys and never each with each, so that time
- * grows with their number. `progress` is told the share done and may return false to stop: then null comes back.
+ * grows with their number. `progress` gets the share done and may return false to stop; then the result is null.
  */
 export function samePeople(
   records: readonly SourceRecord[] | { length: number; at(row: number): SourceRecord | undefined },

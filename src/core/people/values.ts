@@ -24,7 +24,7 @@ export function searches(scope: Scope, field: Field): boolean {
 
 type TellValue = (field: Field, text: string, job?: number) => void;
 
-/** Tells all values of a person that hold words, in the order a profile is read: for whom there are many people to go through. */
+/** Calls back with every text value of a person, in the order of a profile. Made for going through many people. */
 export function eachValue(person: Person, tell: TellValue): void {
   tell('name', person.name);
   const { jobs } = person;
@@ -69,7 +69,7 @@ export function valuesOf(person: Person): Value[] {
   return values;
 }
 
-/** The facts that a person's record can lack: each an own field, or one that `Person` names as the scope does. */
+/** Facts that may be missing from a person's record: own fields, and the fields of `Person` named like a scope. */
 export function lacksFact(person: Person, scope: Scope): boolean {
   if (isOwnScope(scope)) return person.own?.[nameOfOwn(scope)] === undefined;
   if (isTextScope(scope)) return false;

@@ -26,7 +26,7 @@ export interface BuiltPart {
   query: Query;
 }
 
-/** The parts of a persona's string in the order researchers narrow: who, then what firm, then where, then what must not come. */
+/** The parts of a persona's string in the order researchers narrow: person, firm, place, exclusions. */
 export function buildParts(persona: Persona, wordSets: readonly WordSet[]): BuiltPart[] {
   const parts: { of: BuiltPart['of']; query: Query | null }[] = [
     ...who(persona, wordSets),

@@ -32,7 +32,7 @@ export interface FactCheck {
 /** Holds a person against a persona, fact by fact. What the source does not know is unknown, never not met. */
 export function checkFacts(persona: Persona, wordSets: readonly WordSet[], person: Person): FactCheck[] {
   const checks: FactCheck[] = [];
-  /** `met` says nothing of what it cannot read: a spelling that nobody knows is no other fact. */
+  /** `met` ignores what it can't read: an unknown spelling isn't a different fact. */
   const add = (fact: FactCheck['fact'], has: string | undefined, met: (has: string) => boolean | undefined) => {
     const said = has ? met(has) : undefined;
     checks.push({

@@ -14,7 +14,7 @@ export interface CustomerTrait {
   /** As a persona holds it. */
   value: BriefFact['value'];
   words: string;
-  /** Customers who have it, of those of whom it is known. */
+  /** Customers who have it, among those with this fact known. */
   count: number;
   of: number;
   /** Wilson 95 % interval of the share. */
@@ -149,7 +149,7 @@ export function personaFromCustomers(rows: readonly Person[]): CustomerReading {
   return { traits, pairs: pairsOf(rows) };
 }
 
-/** Pairs of size and rank among those of whom both are known, the most telling first. */
+/** Pairs of size and rank among those with both known, the most characteristic first. */
 function pairsOf(rows: readonly Person[]): TraitPair[] {
   const known = rows.flatMap((person) => {
     const size = sizeOf(person);

@@ -146,7 +146,7 @@ const read = (text: string | undefined, thousand?: string) =>
 /**
  * Reads who is wanted out of a written brief, in English: offline and by rules only. Titles, industries, places, sizes and what is
  * ruled out are read in the lexicon's languages too, as far as their words tell. Every fact carries the words it was
- * read from; sentences that say nothing it knows are told too.
+ * read from; sentences it couldn't use are returned, too.
  */
 export function personaFromText(text: string, regions: Regions = shippedRegions): BriefReading {
   const facts: BriefFact[] = [];

@@ -16,7 +16,7 @@ const sizes = z.object({ from: size, to: size }).refine(({ from, to }) => from =
   path: ['to']
 });
 
-/** Facts of a persona besides those with their own field: numbers from–to, or values to choose from. */
+/** Facts of a persona that have no field: number ranges, or values from a list. */
 export const otherFacts = [
   'place',
   'growth',
@@ -65,7 +65,7 @@ export const personaOf = (isCountry: (text: string) => boolean, isIndustry: (tex
       .array(sizes.safeExtend({ titles: lines.default([]) }))
       .max(20)
       .default([])
-      .describe('Sizes of firm with titles of their own: who decides depends on the size'),
+      .describe('Firm sizes with their own titles: who decides depends on the size'),
     facts: z
       .array(otherFact)
       .max(otherFacts.length + maxOwnFacts)

@@ -1,7 +1,7 @@
 import type { Regions } from '../people/regions';
 import { personaFromText, type BriefFact, type BriefReading } from './persona-from-text';
 
-/** What somebody who does not know yet whom to look for is asked; each answer is read like a line of a written brief. */
+/** Questions for somebody who doesn't know yet who to look for; each answer is read like a line of a written brief. */
 export const sixQuestions = [
   { id: 'sold', asks: 'What do you sell?', such: 'Temperature loggers for refrigerated transport' },
   { id: 'trouble', asks: 'Which problem does it solve?', such: 'Loads refused for want of a record' },

@@ -123,7 +123,7 @@ export class Atoms {
   }
 
   /**
-   * The person a query seems to be about: of whom all is true that it wants, but what it excludes. Most queries find
+   * The person a query seems to be about: everything it requires is true of them, and nothing it excludes. Most queries find
    * them, which saves deciding.
    */
   likelyPerson(query: Query): Person {
@@ -146,7 +146,7 @@ export class Atoms {
     return this.person((atom) => held.has(atom));
   }
 
-  /** A person of whom just the given atoms are true. */
+  /** A person with exactly the given atoms true. */
   person(isTrue: (atom: number) => boolean): Person {
     const texts = new Map<Field, string[]>();
     const person: Person = { id: 'witness', name: fresh };

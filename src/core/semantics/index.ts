@@ -1,4 +1,4 @@
-/** What a string means: whom it meets, what follows from it, what is equal to it. The room's own face, for other layers. */
+/** What a string means: who meets it, what follows from it, what equals it. The face of this room for other layers. */
 export * from './atoms';
 export * from './compare-versions';
 export * from './decision-diagram';

@@ -19,7 +19,7 @@ export const dropsStopWords = (field: Field): boolean =>
   field === 'name' || field === 'jobtext' || isTextScope(field as Scope);
 
 /**
- * The folded words that a term asks for. A country is asked for as a country and a language as a language, by whatever
+ * The folded words that a term searches. A country is searched as a country and a language as a language, by whichever
  * name: the code represents it here as it does in what people have (`valuesOf`).
  */
 export function keysAsked(term: Word | Phrase): readonly string[] {

@@ -56,7 +56,7 @@ function shorten(group: And | Or, under: Under, steps: { left: number }): Query 
   return join(kind, kept, group.at);
 }
 
-/** Words and phrases that others beside them make needless, each with the one that does; the first of several alike stays. */
+/** Words and phrases made redundant by others beside them, each with the one that covers it; the first of several equal ones stays. */
 export function coveredTerms(parts: readonly Query[], kind: 'and' | 'or', under: Under): Map<Query, Word | Phrase> {
   const index = new WordingIndex<Word | Phrase>();
   const order = new Map<Query, number>();

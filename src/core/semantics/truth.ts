@@ -26,7 +26,7 @@ export const notOf = (a: Truth): Truth => (a === 'unknown' ? a : a === 'met' ? '
 /**
  * Reads a query on a record by Kleene's strong three-valued logic. A fact that the record doesn’t have is unknown. Words in a
  * text that the source does not tell are unknown unless they are in what it does tell; a text it tells and that doesn’t have
- * them does not meet them. Whatever is `met` is found by `matches`, and whatever is `not met` is not.
+ * them does not meet them. What is `met` is found by `matches`, and what is `not met` isn't.
  */
 export function truthOf(
   query: Query,
@@ -157,7 +157,7 @@ export function untoldIn(
   return open;
 }
 
-/** Whether a record can leave a term open: a fact always, a text where the source does not tell it. */
+/** Whether a term can be unknown for a record: a fact always, a text only where the source doesn't list it. */
 export const canBeUnknown = (term: Term, listed: ListedScopes): boolean =>
   !isTextScope(term.scope) || !listed.has(term.scope);
 

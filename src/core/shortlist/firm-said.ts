@@ -12,7 +12,7 @@ const placeNamesOf = () =>
   );
 let placeNames: ReadonlySet<string> | undefined;
 
-/** Countries as firms call their branches, besides the English names. Common practice, no published source. */
+/** Names that firms use for their branches in a country, in addition to the English ones. Common practice, no published source. */
 const branches: ReadonlySet<string> = new Set(
   `deutschland danmark sverige norge nederland belgie belgique france espana italia portugal polska suomi cesko uk usa us nordic nordics scandinavia
   iberia benelux dach europe emea international oesterreich osterreich schweiz suisse ireland eire`.split(/\s+/)

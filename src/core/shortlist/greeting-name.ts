@@ -5,7 +5,7 @@ import { cased, isShouted, withoutSigns } from './letter-case';
 
 /** How a person is addressed in a letter. */
 export interface GreetingName {
-  /** The given name; empty where none is told, as in `A. Meyer`. */
+  /** The given name; empty where there is none, as in `A. Meyer`. */
   greeting: string;
   /** The whole name in order and in ordinary letters, without forms of address and degrees. */
   name: string;
@@ -13,7 +13,7 @@ export interface GreetingName {
   sure: boolean;
 }
 
-/** Forms of address and degrees that stand before a name, besides those that tell people apart. Common practice, no published source. */
+/** Forms of address and degrees before a name, in addition to those that distinguish people. Common practice, no published source. */
 const before = new Set([
   ...formsOfAddress,
   ...`lord lady dipl-ing meneer heer de-heer fru monsieur madame senor senora senorita d dna reverend engr arq abg

@@ -3,7 +3,7 @@ import type { Person } from '../people/person';
 import { presentJob } from '../people/present-job';
 import { joinedFields, type JoinedField } from './list-fields';
 
-/** What a source told of a person, and when it was seen. */
+/** A person's record at a source, and when it was seen. */
 export interface KeptRecord {
   sourceId: string;
   person: Person;
@@ -27,7 +27,7 @@ const pageOf = (text: string) =>
   /^(https?:\/\/)?[\p{L}\p{N}.-]+\.\p{L}{2,}(\/\S*)?$/u.test(text) && !text.includes('@');
 const phoneOf = (text: string) => /^[+(\d][\d\s()./-]{5,}$/.test(text);
 
-/** What a record tells of a field; empty where it tells nothing. */
+/** A record's value of a field; empty where it has none. */
 export function toldOf({ person }: KeptRecord, field: JoinedField): string {
   const job = presentJob(person);
   const contact = (is: (text: string) => boolean) => person.contact?.map((text) => text.trim()).find(is) ?? '';
@@ -52,8 +52,8 @@ export function toldOf({ person }: KeptRecord, field: JoinedField): string {
 }
 
 /**
- * The records of one person as one, field by field: what was chosen leads; else what the newest record that tells it says
- * (a title and its firm together, so that nobody is given a job they never had); an empty value never hides one that is told.
+ * Merges the records of one person field by field: a chosen value wins, else the newest record that has one (title and firm
+ * together, so that nobody gets a job they never had); an empty value never hides another.
  */
 export function joinRecords(
   records: readonly KeptRecord[],

@@ -3,7 +3,7 @@ import validator from 'validator';
 import { isRoleMailbox } from '../people/contact-keys';
 import { nameParts, writeOut } from '../people/person-name';
 
-/** What can be told of a mail address before anybody is asked, and nothing is spent. */
+/** What an email address reveals by itself, before a paid check. */
 export interface MailRead {
   /** In small letters, without spaces and what mail programs put around it. */
   address: string;

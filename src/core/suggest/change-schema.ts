@@ -15,7 +15,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('drop'), at: span }),
   z
     .object({ kind: z.literal('narrow'), at: span, one: z.array(z.object(wording)).min(1).max(100) })
-    .describe('Wants one of some words besides'),
+    .describe('Also requires one of some words'),
   z.object({ kind: z.literal('add'), at: span, ...wording }).describe('Adds an alternative'),
   z.object({ kind: z.literal('widen'), at: span, low: bound, high: bound })
 ]);

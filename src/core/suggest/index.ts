@@ -1,4 +1,4 @@
-/** Changes of a string, and why it finds whom it finds. The room's own face, for other layers. */
+/** Changes to a string, and explanations of what it finds. The face of this room for other layers. */
 export * from './change';
 export * from './change-schema';
 export * from './effect';

@@ -116,25 +116,25 @@ export function effectsAt(
   return effects;
 }
 
-/** Whom the string finds with one place of it changed, written into `rows`; false where nothing would be left. */
+/** Writes the people that the string finds with one place changed into `rows`; false where nothing would be left. */
 function withChange(change: Change, place: PartInString, people: PeopleSets, rows: Bitmap): boolean {
-  const { excludes, needed, besides, left } = place;
+  const { excludes, needed, anyway, left } = place;
   if (change.kind === 'drop') {
     if (left === null) return false;
-    rows.set(besides);
+    rows.set(anyway);
     if (left === 'either') addAll(rows, needed);
     return true;
   }
   const changed = changedSet(change, place, people);
   if (!changed) return false;
-  // The string is (those, or all others where it excludes) AND needed OR besides.
+  // The string is (set, or its complement where it excludes) AND needed OR anyway.
   rows.set(needed);
   (excludes ? takeOut : keepCommon)(rows, changed);
-  addAll(rows, besides);
+  addAll(rows, anyway);
   return true;
 }
 
-/** Whom a part finds after a change of it. */
+/** The people that a part finds after a change. */
 function changedSet(change: Change, { node, set, excludes }: PartInString, people: PeopleSets): Bitmap | null {
   const rows = (query: Query) => people.rows(query, excludes);
   switch (change.kind) {
@@ -184,7 +184,7 @@ function weigh(effects: readonly Effect[], change: Change): { gain: number; cost
   return { gain, costly: lost > maxLost * had };
 }
 
-/** Share of fits to expect among people of whom some are judged: those, and as if two more were as likely fits as `prior` says. */
+/** Expected share of fits among people, from those judged and two pseudo-judgements at the rate `prior`. */
 const expected = ({ fits, misses }: JudgedCount, prior: number) => (fits + 2 * prior) / (fits + misses + 2);
 
 /** Judgement, no published source; the demo's true fits lost stay below 5% with it. */

@@ -57,7 +57,7 @@ export const addTitle = (
   title: string
 ): OwnLexicon => joinLexicons(own, { ...nothing, titles: [{ ...job, titles: { [language]: [title] } }] });
 
-/** Meanings as they are typed, a line each: what it means, a colon, and with commas between them the words that tell it. */
+/** Meanings as typed, one per line: the meaning, a colon, and comma-separated words that indicate it. */
 export function readSenses(text: string): OwnLexicon['meanings'][number]['senses'] {
   return text.split('\n').flatMap((line) => {
     const [name = '', tells = ''] = line.split(/:(.*)/s);

@@ -111,7 +111,7 @@ export function lexiconFault({ functions: added, titles, meanings }: OwnLexicon)
 }
 
 const degrees = shipped(degreesSchema, degreesData);
-/** Words of degree, such as senior, deputy or group, that usually need no wording of their own. */
+/** Words of degree, such as senior, deputy or group, that usually need no separate wording. */
 export const degreeWords: ReadonlySet<string> = new Set(degrees.degree.map(fold));
 /** Short and long forms. */
 export const abbreviations: readonly (readonly [string, string])[] = degrees.abbreviations;

@@ -32,6 +32,6 @@ export const ownLexiconShape = z.object({
     )
     .max(500)
     .default([])
-    .describe('Words with several meanings, each with the words that tell it')
+    .describe('Words with several meanings, each with the words that indicate it')
 });
 export type OwnLexicon = z.output<typeof ownLexiconShape>;

@@ -5,9 +5,9 @@ import { fromLexicon } from './taken-up';
 
 /** What a title says of seniority and work. */
 export interface TitleReading {
-  /** An id of the lexicon's ranks, or null where none is told. */
+  /** An id of the lexicon's ranks, or null where the title names none. */
   rank: string | null;
-  /** An id of the lexicon's functions, or null where none is told. */
+  /** An id of the lexicon's functions, or null where the title names none. */
   function: string | null;
   /** 0 to 1: 0.95 for a title the lexicon holds, less the more had to be inferred, 0 for nothing read. */
   confidence: number;
@@ -100,7 +100,7 @@ const endings = ranks
     new Map<string, { ending: string; id: string }[]>()
   );
 
-/** Functions named by a word of the work itself, wherever it is in a title. */
+/** Functions named by a word for the work itself, anywhere in a title. */
 const hints: [RegExp, string][] = [
   [/^(qualit|kvalit|kwalit)/, 'quality'],
   [/^(gdp|gmp|gxp|capa)$/, 'quality'],
@@ -202,7 +202,7 @@ function rankIn(words: readonly string[]): { id: string; sure: number } | null {
   });
   const strong = found.filter((one) => one.strong);
   const among = strong.length ? strong : found;
-  // Learners and helpers are so whatever else is named; otherwise the highest rank counts.
+  // Trainees and assistants stay so no matter what else is named; otherwise the highest rank counts.
   const low = among.find(({ id }) => level.get(id)! >= level.get('assistant')!);
   return low ?? among.sort((a, b) => level.get(a.id)! - level.get(b.id)!)[0] ?? null;
 }

@@ -30,8 +30,8 @@ export function ambiguousIn(query: Query): AmbiguousWord[] {
 }
 
 /**
- * Which meaning a word has in a profile: the one with the most words in it that tell it apart, those beside the word
- * itself counted twice. Undefined when the word is not there, null when nothing tells or two meanings are told alike.
+ * The meaning of a word in a profile: the one with the most indicator words, those next to the word counted twice. Undefined if
+ * the word is absent, null if nothing indicates a meaning or two tie.
  */
 export function senseIn(word: string, person: Person): number | null | undefined {
   const senses = meanings(word);
@@ -43,7 +43,7 @@ export function senseIn(word: string, person: Person): number | null | undefined
     const beside = keys.has(wanted);
     there ||= beside;
     senses.forEach(({ tells }, i) => {
-      for (const tell of tells) if (keys.has(tell)) scores[i]! += beside ? 2 : 1;
+      for (const indicator of tells) if (keys.has(indicator)) scores[i]! += beside ? 2 : 1;
     });
   }
   if (!there) return undefined;
@@ -56,7 +56,7 @@ export interface SenseCount {
   word: string;
   /** People with the word in their profile. */
   people: number;
-  /** Of these, how many by meaning, in the order of `meanings(word)`; the rest tell of none. */
+  /** How many of these have each meaning, in the order of `meanings(word)`; the rest indicate none. */
   senses: number[];
 }
 
@@ -85,7 +85,7 @@ export function countSenses(
 const written = (words: readonly string[]) => (words.length === 1 ? words[0]! : `(${words.join(' OR ')})`);
 
 /**
- * The text of a string changed so that a word has one meaning: `asking` wants a word beside it that tells it apart,
+ * The text of a string changed so that a word has one meaning: `asking` requires a word beside it that indicates the meaning,
  * null where it stands nowhere on its own; `excluding` leaves out anybody who has words of its other meanings.
  */
 export function tellApart(

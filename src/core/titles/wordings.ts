@@ -79,7 +79,7 @@ export function wordings(title: string, options: WordingOptions = {}): ProposedW
         );
   const rankEntry = rank ? rankOf.get(rank) : undefined;
   const entry = name ? functionOf(name) : undefined;
-  // A title that follows no pattern, such as managing director, has no pattern of its own kind.
+  // A title that follows no pattern, such as managing director, has none to vary.
   if (rankEntry && entry && !(group && entry.id === 'general management'))
     for (const language of ordered(wantedLanguages, own))
       for (const text of composeTitles(rankEntry, entry, language))
@@ -128,7 +128,7 @@ const fixedGroupOf = (title: string): FixedTitle | undefined => fixedByName().ge
 
 const lettersOf = (text: string) => nameOf(text).replaceAll(/[^\p{L}\p{N}]/gu, '');
 
-/** For each language what its titles of a function hold, whatever the rank: the letters of one of its names or stems. */
+/** For each language what its titles of a function contain at any rank: the letters of one of its names or stems. */
 const namesOfFunctions = fromLexicon(() =>
   languages.map((language) => ({
     language,

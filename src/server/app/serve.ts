@@ -8,7 +8,7 @@ import { refuse } from '$server/platform/refusals';
 
 type Handler = (request: IncomingMessage, response: ServerResponse, next: (error?: unknown) => void) => void;
 
-/** ListedScopes to the application by a header of our own: what a client says of the protocol does not count. */
+/** Tells the application which protocol was used. A header of our own, because a client could set the usual ones. */
 const protocolHeader = 'x-eave-protocol';
 
 /** Serves the built application. Everything is refused by its host before anything else looks at it. */
@@ -18,7 +18,7 @@ async function serve(): Promise<void> {
   const settings = environment();
   await openLog();
   await makePrivate(settings.data);
-  // SvelteKit would take every request for one to ORIGIN, whatever its host; here the host is checked and tells it.
+  // SvelteKit would treat every request as one to ORIGIN. Eave checks the host and derives the origin from it.
   delete process.env.ORIGIN;
   process.env.PROTOCOL_HEADER = protocolHeader;
   process.env.BODY_SIZE_LIMIT = 'Infinity';

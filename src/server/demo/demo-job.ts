@@ -88,7 +88,7 @@ function wholeString(persona: Persona, wording: readonly WordSet[]): string {
 /**
  * Does the demo's job by Eave's own services, as a researcher would: versions, trials at every stand-in, verdicts by the
  * hidden truth of the world with a human share of mistakes, a second judge, known-goods, a proposal taken, what was
- * chosen, and a harvest of it. Whatever is there already stays, so that it goes on where it was left. The signal breaks it off.
+ * chosen, and a harvest of it. What is there already stays, so that it resumes where it stopped. The signal stops it.
  */
 export async function finishDemo(briefId: string, halt: AbortSignal): Promise<void> {
   await Promise.all(places.map(readySource));
@@ -131,7 +131,7 @@ async function watchTwo(briefId: string, version: number): Promise<void> {
   });
 }
 
-/** Keeps all fits on a shortlist, tags those to write to first, says whom to leave out, and has their addresses checked. */
+/** Adds all fits to a shortlist, tags those to write to first, sets exclusions, and checks addresses. */
 async function keepFits(briefId: string): Promise<void> {
   if ((await listShortlists(briefId)).length) return;
   const { id } = await createShortlist(briefId, {
@@ -184,7 +184,7 @@ async function gatherAll(briefId: string, version: number): Promise<void> {
   if ((await listHarvests(briefId)).length) return;
   await startHarvest(briefId, {
     name: 'Everybody, by every wording',
-    // The one that takes most requests comes last.
+    // The source that needs most requests comes last.
     from: [...places.filter((id) => id !== 'lanternfield'), 'lanternfield'].map((sourceId) => ({ sourceId, version })),
     budget: { requestsPerDay: null, records: null, spend: null }
   });

@@ -31,7 +31,7 @@ describe('the router of the API', () => {
     }
   });
 
-  it('decodes what stands in a path, slashes included', async () => {
+  it('decodes parameters of a path, slashes included', async () => {
     const response = await ask('DELETE', '/api/column-profiles/cold%2Fchain%20%C3%A9');
     expect(await response.json()).toEqual({ name: 'deleteProfile', params: { name: 'cold/chain é' } });
   });

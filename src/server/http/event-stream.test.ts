@@ -34,7 +34,7 @@ describe('a stream of events', () => {
     expect(events).toContainEqual(['event: progress', 'data: null']);
   });
 
-  it('ends when the page goes away, and is told of it once', async () => {
+  it('ends once when the page goes away', async () => {
     const leaving = new AbortController();
     const over = vi.fn();
     const response = eventStream(leaving.signal, () => over);

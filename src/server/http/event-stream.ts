@@ -15,7 +15,7 @@ export function endStreams(): void {
   open.forEach((end) => end());
 }
 
-/** What a stream sends: `id` is told back by a page that asks again. */
+/** What a stream sends. A page that reconnects sends the last `id` back. */
 export interface Sent {
   event: string;
   id?: string;

@@ -143,7 +143,7 @@ class Components {
   }
 }
 
-/** A schema that stands on its own, as what is sent. */
+/** A schema without references, for what is sent. */
 const alone = (schema: z.ZodType) => {
   const json = z.toJSONSchema(schema, { ...dialect, io: 'input' });
   delete json.$schema;

@@ -11,7 +11,7 @@ const coded = (code: string) => Object.assign(new Error('of the system'), { code
 describe('an error', () => {
   it.each([
     ['a refusal', refuse('no-fits'), 409, 'no-fits'],
-    ['a line that was cut', new ConnectionError(new Error('cut')), 503, 'database-away'],
+    ['a cut connection', new ConnectionError(new Error('cut')), 503, 'database-away'],
     ['a database that shuts down', said('57P01'), 503, 'database-away'],
     ['a connection refused', coded('ECONNREFUSED'), 503, 'database-away'],
     ['a closed client', new Error('Client was closed and is not queryable'), 503, 'database-away'],
@@ -20,21 +20,16 @@ describe('an error', () => {
     ['a full disk of the database', said('53100'), 507, 'disk-full'],
     ['a full disk here', coded('ENOSPC'), 507, 'disk-full'],
     ['what it belongs to is gone', new ForeignKeyConstraintError({}), 404, 'gone'],
-    ['the same, told by PostgreSQL itself', coded('23503'), 404, 'gone'],
+    ['the same, reported by PostgreSQL itself', coded('23503'), 404, 'gone'],
     ['something twice', new UniqueConstraintError({}), 409, 'already-exists'],
-    ['the same, told by PostgreSQL itself', coded('23505'), 409, 'already-exists'],
-    [
-      'a line that was cut, told by the driver itself',
-      new Error('Connection terminated unexpectedly'),
-      503,
-      'database-away'
-    ],
+    ['the same, reported by PostgreSQL itself', coded('23505'), 409, 'already-exists'],
+    ['a cut connection, reported by the driver', new Error('Connection terminated unexpectedly'), 503, 'database-away'],
     ['a character zero', said('22021'), 422, 'unsavable-character'],
     ['a number beyond the column', said('22003'), 422, 'out-of-range'],
     ['a body that is too large', Object.assign(new Error('large'), { status: 413 }), 413, 'body-too-large'],
     ['a syntax error of our own', said('42601'), 500, 'unforeseen'],
     ['anything unforeseen', new Error('a secret of the inside'), 500, 'unforeseen']
-  ])('is told with a sentence: %s', async (_, error, status, code) => {
+  ])('becomes a problem with a sentence: %s', async (_, error, status, code) => {
     const response = problemResponse(error, '/api/route', 'request');
     expect(response.status).toBe(status);
     expect(response.headers.get('content-type')).toBe('application/problem+json');

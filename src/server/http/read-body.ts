@@ -16,7 +16,7 @@ export async function readBody(request: Request, limit = usualLimit): Promise<Ui
     if (bytes > limit) throw tooLarge();
     chunks.push(chunk);
   }
-  // Memory of its own, which can be handed on to a thread: small buffers share theirs.
+  // Copied, so that it can be transferred to a thread: small buffers share their memory.
   return new Uint8Array(Buffer.concat(chunks));
 }
 

@@ -3,7 +3,7 @@ import { currentAsker, type Asker } from '$server/workers/asker';
 import { SharedTurns } from './shared-turns';
 import { Turns } from './turns';
 
-/** Turns in which one thing is in progress, until it is told to end. */
+/** Turns with one piece of work in progress until `end` is called. */
 function busy() {
   const turns = new Turns({ most: 1, patience: 10_000, counts: 10_000 });
   let end = () => {};

@@ -2,15 +2,15 @@ import { askingFor, SharedAsker, type Asker } from '$server/workers/asker';
 import type { Turns } from './turns';
 
 /**
- * Long work that waits for its turn is done once for all who want the same meanwhile. It begins after each of them asked:
- * what they get is as new as if it were done for each.
+ * Does long work once for all requests that ask for the same thing while it waits for its turn. It starts after each of them
+ * asked, so the answer is as fresh as if it were computed for each.
  */
 export class SharedTurns<T> {
   readonly #waiting = new Map<string, { asker: SharedAsker; answer: Promise<T> }>();
 
   constructor(private readonly turns: Turns) {}
 
-  /** `name` is the same for those alone who want the same. */
+  /** `name` identifies the work: requests with the same name share one answer. */
   take(name: string, asker: Asker, work: () => Promise<T>): Promise<T> {
     const waiting = this.#waiting.get(name);
     if (waiting) {
@@ -18,13 +18,13 @@ export class SharedTurns<T> {
       return waiting.answer;
     }
     const shared = new SharedAsker(asker);
-    let begun = false;
+    let started = false;
     const answer = this.turns.take(true, () => {
-      begun = true;
+      started = true;
       this.#waiting.delete(name);
       return askingFor(shared, work);
     });
-    if (!begun) this.#waiting.set(name, { asker: shared, answer });
+    if (!started) this.#waiting.set(name, { asker: shared, answer });
     return answer;
   }
 }

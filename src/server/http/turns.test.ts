@@ -1,12 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Turns } from './turns';
 
-/** Work that ends when it is told to. */
+/** Work that ends when `end` is called. */
 function work() {
   let end = () => {};
   const ended = new Promise<void>((resolve) => (end = resolve));
-  const begun = vi.fn(() => ended);
-  return { begun, end };
+  const started = vi.fn(() => ended);
+  return { started, end };
 }
 const settled = () => vi.advanceTimersByTimeAsync(0);
 
@@ -19,49 +19,49 @@ describe('turns', () => {
     const turns = new Turns(limits);
     const short = [work(), work(), work()];
     const [first, second] = [work(), work()];
-    for (const { begun } of short) void turns.take(false, begun);
-    void turns.take(true, first.begun);
-    void turns.take(true, second.begun);
+    for (const { started } of short) void turns.take(false, started);
+    void turns.take(true, first.started);
+    void turns.take(true, second.started);
     await settled();
-    expect(short.map(({ begun }) => begun.mock.calls.length)).toEqual([1, 1, 1]);
-    expect(first.begun).not.toHaveBeenCalled();
+    expect(short.map(({ started }) => started.mock.calls.length)).toEqual([1, 1, 1]);
+    expect(first.started).not.toHaveBeenCalled();
     short[0]!.end();
     await settled();
-    expect(first.begun).not.toHaveBeenCalled();
+    expect(first.started).not.toHaveBeenCalled();
     short[1]!.end();
     await settled();
-    expect(first.begun).toHaveBeenCalledOnce();
-    expect(second.begun).not.toHaveBeenCalled();
+    expect(first.started).toHaveBeenCalledOnce();
+    expect(second.started).not.toHaveBeenCalled();
     first.end();
     await settled();
-    expect(second.begun).toHaveBeenCalledOnce();
+    expect(second.started).toHaveBeenCalledOnce();
   });
 
   it('let long work begin at once where nothing else is in progress', async () => {
-    const { begun } = work();
-    void new Turns(limits).take(true, begun);
+    const { started } = work();
+    void new Turns(limits).take(true, started);
     await settled();
-    expect(begun).toHaveBeenCalledOnce();
+    expect(started).toHaveBeenCalledOnce();
   });
 
   it('keep nobody waiting for longer than their patience', async () => {
     const turns = new Turns(limits);
-    for (const { begun } of [work(), work()]) void turns.take(false, begun);
-    const { begun } = work();
-    void turns.take(true, begun);
+    for (const { started } of [work(), work()]) void turns.take(false, started);
+    const { started } = work();
+    void turns.take(true, started);
     await vi.advanceTimersByTimeAsync(99);
-    expect(begun).not.toHaveBeenCalled();
+    expect(started).not.toHaveBeenCalled();
     await vi.advanceTimersByTimeAsync(1);
-    expect(begun).toHaveBeenCalledOnce();
+    expect(started).toHaveBeenCalledOnce();
   });
 
   it('do not count work that itself waits for something', async () => {
     const turns = new Turns({ ...limits, patience: 10_000 });
-    for (const { begun } of [work(), work()]) void turns.take(false, begun);
-    const { begun } = work();
-    void turns.take(true, begun);
+    for (const { started } of [work(), work()]) void turns.take(false, started);
+    const { started } = work();
+    void turns.take(true, started);
     await vi.advanceTimersByTimeAsync(500);
-    expect(begun).toHaveBeenCalledOnce();
+    expect(started).toHaveBeenCalledOnce();
   });
 
   it('hand on what work answers or how it fails, and go on after it', async () => {

@@ -1,14 +1,14 @@
 /**
- * Lets what somebody types or judges go before whole screens while many ask: short work begins at once, long work once little
- * else is in progress, in the order in which it came.
+ * Lets typing and judging go before whole screens under load: short work starts at once; long work starts in order of arrival,
+ * once little else is in progress.
  */
 export class Turns {
   #underWay = 0;
   readonly #waiting: (() => void)[] = [];
 
   /**
-   * `most`: pieces of work in progress with which long work still begins. `patience`: milliseconds after which it begins
-   * whatever is in progress. `counts`: milliseconds after which work counts no more, since it waits for something itself.
+   * `most`: long work waits while this many pieces of work are in progress. `patience`: milliseconds after which it starts
+   * anyway. `counts`: milliseconds after which work no longer counts as in progress, since it is waiting for something itself.
    */
   constructor(private readonly limits: { most: number; patience: number; counts: number }) {}
 
@@ -31,7 +31,7 @@ export class Turns {
     }
   }
 
-  /** Resolves when it is long work's turn, which then counts as in progress. */
+  /** Resolves when it is the turn of this long work, which then counts as in progress. */
   #turn(): Promise<void> {
     return new Promise((resolve) => {
       const begin = () => {

@@ -1,6 +1,6 @@
 import { subscribe } from './jobs/this-server';
 
-// What changes at the database is told by it to every server (migration 0011), so that pages need not ask again and again.
+// PostgreSQL notifies every server of each change (migration 0011), so that pages don't have to poll.
 
 /** What has changed: something of a brief, an import, the list of sources, or who is the same person. */
 export type Change =
@@ -10,19 +10,19 @@ export type Change =
   | { of: 'people' }
   /** What the users added to the lexicon. */
   | { of: 'lexicon' }
-  /** Some may have been missed: the line to the database was cut. */
+  /** Some changes may have been missed, because the connection to the database was cut. */
   | { of: 'anything' };
 
 type Listener = (change: Change) => void;
 const listeners = new Set<Listener>();
 
-/** Calls back at every change until what it returns is called. */
+/** Calls `listener` at every change; returns a function that stops it. */
 export function onChange(listener: Listener): () => void {
   listeners.add(listener);
   return () => void listeners.delete(listener);
 }
 
-/** Tells those who listen at this server; what is written to the database is told without. */
+/** Notifies listeners at this server only; writes to the database notify by themselves. */
 export const tellChange = (change: Change): void => listeners.forEach((listener) => listener(change));
 
 function read(notification: string): Change | null {

@@ -49,7 +49,7 @@ const environmentSchema = z
     port: set.PORT,
     /** The address it is reached by from outside, behind a proxy. */
     origin: set.ORIGIN && new URL(set.ORIGIN).origin,
-    /** Names it answers by besides those of loopback. */
+    /** Host names accepted in addition to those of loopback. */
     hosts: [...set.EAVE_HOSTS.split(','), ...(set.ORIGIN ? [new URL(set.ORIGIN).hostname] : [])]
       .map((host) => host.trim().toLowerCase())
       .filter(Boolean),
@@ -108,5 +108,5 @@ export function readEnvironment(variables: Record<string, string | undefined>): 
 
 let known: Environment | undefined;
 
-/** What the server is told by its environment, read once. Throws a sentence when a setting is wrong. */
+/** The settings in the environment, read once. Throws a sentence when one is wrong. */
 export const environment = (): Environment => (known ??= readEnvironment(process.env));

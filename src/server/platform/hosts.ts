@@ -20,7 +20,7 @@ export function isLoopback(host: string): boolean {
   return known;
 }
 
-/** The names by which a server answers, besides those of loopback. */
+/** Host names that a server accepts in addition to those of loopback. */
 export interface Names {
   hosts: readonly string[];
   origin: string | undefined;

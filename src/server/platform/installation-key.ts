@@ -15,7 +15,7 @@ async function readKey(): Promise<Buffer> {
   if (secret) return createHash('sha256').update(secret).digest();
   const file = join(data, 'installation-key');
   await mkdir(dirname(file), { recursive: true, mode: 0o700 });
-  // Two servers that begin at once agree on the key of anybody who came first.
+  // Two servers that start at once agree on the key that was written first.
   await writeFile(file, randomBytes(32).toString('base64'), { flag: 'wx', mode: 0o600 }).catch((error: Error) => {
     if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
   });

@@ -44,5 +44,5 @@ const store = new AsyncLocalStorage<Asker>();
 /** Does some work for an asker: questions to the worker threads belong to them, without being handed on by every function. */
 export const askingFor = <T>(asker: Asker, work: () => Promise<T>): Promise<T> => store.run(asker, work);
 
-/** Whom the work in progress is for; undefined for a job in the background. */
+/** The asker that the current work is for; undefined for a background job. */
 export const currentAsker = (): Asker | undefined => store.getStore();

@@ -46,7 +46,7 @@ export interface TryAnswer extends Pick<Outcome, 'answers' | 'filtered'> {
   sample: SampledPerson[];
 }
 
-/** What a board is made of besides the verdicts; `order`: the sources as they are listed. */
+/** The inputs of a board except the verdicts; `order`: the sources as listed. */
 export interface BoardMade {
   cells: SharedCell[];
   people: number;
@@ -196,12 +196,12 @@ export interface PeopleWork {
     ask: {
       /** Names `made`: the same name, the same cells. */
       name: string;
-      /** What the board is made of besides; null where the thread may have laid it out already. */
+      /** The board's other inputs; null where the thread may have them already. */
       made: BoardMade | null;
       verdicts: PackedVerdicts;
       certain: boolean;
     };
-    /** Null where the thread has to be told what it is made of. */
+    /** Null where the thread needs the inputs first. */
     answer: { board: (BoardCell & { people: number })[]; people: number; overlaps: OverlapAnswer[] } | null;
   };
   /** Titles of people that none of some wordings covers, the most frequent first. */

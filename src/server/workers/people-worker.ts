@@ -36,9 +36,6 @@ parentPort?.on('message', (reply: ToThread) => {
   if ('detach' in reply) return detach(reply.detach);
   if ('lexicon' in reply) return takeUpLexicon(reply.lexicon);
   const { id, kind, ask, json, limit } = reply;
-  // It was taken back: another answers it.
-  if (Atomics.load(shared, cells.takenBack) === id) return;
-  Atomics.store(shared, cells.begun, id);
   try {
     const answer = within(limit, id, shared, () => work[kind as PeopleKind](ask as never));
     if (!json) return tell({ id, answer });

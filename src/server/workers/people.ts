@@ -125,7 +125,7 @@ export async function loadStandIns(day: number, progressed: Progressed) {
   return standing.sources.map(({ id, parts }) => ({ id, people: parts.ids.starts.length - 1 }));
 }
 
-/** Reads the people of a file out of the database and lets the threads search them; `progressed` is told how many have come. */
+/** Reads the people of a file from the database and lets the threads search them; `progressed` gets the number read so far. */
 export async function loadFile(id: string, sheet: Sheet, progressed: (people: number) => void): Promise<void> {
   const task: FileTask = { id, sheet };
   const source = await runThread<SharedSource, number>('file-index-worker.js', task, { memory, progressed });

@@ -37,7 +37,7 @@ function isNearer(one: Thread, other: Thread, about: string): boolean {
 const nearestOf = (threads: readonly Thread[], about: string): Thread =>
   threads.reduce((best, one) => (isNearer(one, best, about) ? one : best));
 
-/** What a thread is told, and what it tells. */
+/** Messages to and from a thread. */
 export type ToThread =
   | { attach: SharedSource[] }
   | { detach: string }
@@ -70,9 +70,6 @@ interface Thread {
   /** When that was started, and how long it has been worked on. */
   began: number;
   clock: WorkClock | null;
-  /** Given ahead, to be started right after that: a thread need not wait until its answer is heard. */
-  next: Question | null;
-  givenAhead: number;
   /** Seen at work on a question that others wait behind, and its work since then. */
   seen: { question: Question; clock: WorkClock } | null;
   /** It is opening sources, and cannot be asked meanwhile. */
@@ -100,10 +97,8 @@ export interface PoolOptions {
 
 /** Milliseconds that all threads are at work on one question each, twice, before another thread is started for those that wait. */
 const patience = 75;
-/** Milliseconds after which a long question gives way no more: short ones that keep coming would hold it up for ever. */
+/** Milliseconds after which a long question no longer gives way: a stream of short ones would delay it forever. */
 const age = 200;
-/** Milliseconds that a thread is taken to be free soon; what it was given ahead is taken back after as many. */
-const nearness = 15;
 /** Milliseconds after which a thread beyond the usual number is stopped when nothing is asked of it. */
 const idleFor = 30_000;
 
@@ -125,7 +120,6 @@ export class Pool {
   private lastId = 0;
   private turn = 0;
   private watch: NodeJS.Timeout | undefined;
-  private again: NodeJS.Timeout | undefined;
   private closed = false;
 
   constructor(private readonly options: PoolOptions) {
@@ -187,13 +181,12 @@ export class Pool {
     });
   }
 
-  /** Nobody is asked any more; anybody who waits is told so. */
+  /** Ends all threads; waiting questions are refused. */
   async close(): Promise<void> {
     this.closed = true;
     clearTimeout(this.watch);
-    clearTimeout(this.again);
-    const given = [...this.threads].flatMap(({ running, next }) => [running, next].filter((one) => one !== null));
-    const asked = [...this.waiting.splice(0), ...given];
+    const running = [...this.threads].flatMap((thread) => thread.running ?? []);
+    const asked = [...this.waiting.splice(0), ...running];
     for (const question of asked) this.end(question, () => question.reject(gone()));
     for (const { reject } of [...this.awaited.values()].flat()) reject(gone());
     this.awaited.clear();
@@ -210,11 +203,10 @@ export class Pool {
     const at = this.waiting.indexOf(question);
     if (at >= 0) this.waiting.splice(at, 1);
     else {
-      const thread = [...this.threads].find(({ running, next }) => running === question || next === question);
+      const thread = [...this.threads].find(({ running }) => running === question);
       if (!thread) return;
-      if (thread.next === question) this.takeBack(thread);
       // It breaks off at its next checkpoint, or else is stopped when its time is up.
-      else Atomics.store(thread.shared, cells.dropped, question.id);
+      Atomics.store(thread.shared, cells.dropped, question.id);
     }
     this.end(question, () => question.reject(gone()));
     this.serve();
@@ -237,8 +229,6 @@ export class Pool {
       running: null,
       began: 0,
       clock: null,
-      next: null,
-      givenAhead: 0,
       seen: null,
       attaching: false,
       shared,
@@ -286,13 +276,11 @@ export class Pool {
         this.awaited.delete(id);
       }
     } else if (thread.running?.id === reply.id) {
-      const { running: question, next } = thread;
+      const { running: question } = thread;
       clearTimeout(thread.timer);
       this.count(thread);
       thread.running = null;
-      thread.next = null;
       thread.idleSince = performance.now();
-      if (next) this.begin(thread, next);
       this.end(question, () => {
         if ('answer' in reply) question.resolve(reply.answer);
         else if ('error' in reply) question.reject(new Error(reply.error));
@@ -305,7 +293,6 @@ export class Pool {
   private serve(): void {
     if (this.closed) return;
     this.attachNext();
-    this.giveAhead();
     for (;;) {
       const idle = [...this.threads].filter(({ attaching, running }) => !attaching && !running);
       const question = idle.length ? this.next(idle) : undefined;
@@ -349,58 +336,13 @@ export class Pool {
     return best;
   }
 
-  /** Those for whom all threads but one are at work. */
+  /** Askers for whom all threads but one are working. */
   private askersWithEnough(): ReadonlySet<string> {
     const perAsker = Math.max(1, this.threads.size - 1);
     const busy = new Map<string, number>();
-    for (const { running, next } of this.threads)
-      for (const one of [running, next]) if (one?.asker) busy.set(one.asker.id, (busy.get(one.asker.id) ?? 0) + 1);
+    for (const { running } of this.threads)
+      if (running?.asker) busy.set(running.asker.id, (busy.get(running.asker.id) ?? 0) + 1);
     return new Set([...busy].flatMap(([id, many]) => (many >= perAsker ? [id] : [])));
-  }
-
-  /** Gives short questions of a source ahead to the thread that has most available of it, where that will soon be free: others would work all of it out again. */
-  private giveAhead(): void {
-    for (const question of [...this.waiting]) {
-      const [about] = sourcesOf(question);
-      if (about === undefined || question.long) continue;
-      const thread = nearestOf([...this.threads], about);
-      const { running, next, began, asked } = thread;
-      if (!asked.has(about) || !running || running.long || next || performance.now() - began > nearness) continue;
-      // One that is to open a source is left to do that.
-      if (thread.todo.size || !this.canAnswer(thread, question)) continue;
-      if (question.asker && this.askersWithEnough().has(question.asker.id)) continue;
-      this.waiting.splice(this.waiting.indexOf(question), 1);
-      thread.next = question;
-      thread.givenAhead = performance.now();
-      this.hand(thread, question, about);
-      this.again ??= setTimeout(() => this.takeBackLate(), nearness).unref();
-    }
-  }
-
-  /** Others answer what was given ahead to threads that were not free as soon as was thought. */
-  private takeBackLate(): void {
-    this.again = undefined;
-    for (const thread of this.threads) {
-      const { next, givenAhead } = thread;
-      if (!next) continue;
-      // Begun by now: what came before is answered, and will be heard.
-      if (Atomics.load(thread.shared, cells.begun) === next.id) continue;
-      if (performance.now() - givenAhead >= nearness) this.waiting.unshift(this.takeBack(thread)!);
-      else this.again ??= setTimeout(() => this.takeBackLate(), nearness).unref();
-    }
-    this.serve();
-  }
-
-  /** What a thread was given ahead: it passes that over. Should it begin it at this very moment, its answer is not heard. */
-  private takeBack(thread: Thread): Question | null {
-    const { next } = thread;
-    thread.next = null;
-    if (next) {
-      Atomics.store(thread.shared, cells.takenBack, next.id);
-      // The same thread may be given it again.
-      next.id = ++this.lastId;
-    }
-    return next;
   }
 
   /** Whether a thread has the sources that a question is about, as far as there are such. */
@@ -417,12 +359,6 @@ export class Pool {
   }
 
   private give(thread: Thread, question: Question, about: string): void {
-    this.hand(thread, question, about);
-    this.begin(thread, question);
-  }
-
-  /** Sends a question to a thread, which takes up one after the other. */
-  private hand(thread: Thread, question: Question, about: string): void {
     const { id, kind, ask, asker, json } = question;
     thread.asked.set(about, (thread.asked.get(about) ?? 0) + 1);
     thread.askedInAll += 1;
@@ -430,9 +366,6 @@ export class Pool {
     this.served.set(asker?.id ?? '', ++this.turn);
     if (this.served.size > 1000) this.served.delete(this.served.keys().next().value!);
     thread.worker.postMessage({ id, kind, ask, json, limit: this.limitOf(question) } satisfies ToThread);
-  }
-
-  private begin(thread: Thread, question: Question): void {
     thread.running = question;
     thread.began = performance.now();
     const clock = (thread.clock = new WorkClock(thread.shared[cells.thread]!));
@@ -482,8 +415,6 @@ export class Pool {
   private async stop(thread: Thread): Promise<void> {
     this.threads.delete(thread);
     clearTimeout(thread.timer);
-    const next = this.takeBack(thread);
-    if (next && !this.closed) this.waiting.unshift(next);
     thread.worker.removeAllListeners();
     // What it says while it ends is nobody's concern.
     thread.worker.on('error', () => {});

@@ -11,7 +11,7 @@ export interface AnswerTask {
 /** What was read, or a sentence that says what is wrong with it. */
 export type AnswerRead = { sheet?: Sheet; page?: ServicePage } | { fault: string };
 
-/** Reads answers of connected services away from the thread that serves pages: up to 8 MiB of whatever a stranger sent. */
+/** Reads answers of connected services away from the thread that serves pages: up to 8 MiB that a stranger sent. */
 doEach(async ({ what, text }: AnswerTask): Promise<AnswerRead> => {
   try {
     return what === 'sheet' ? { sheet: await readSheet(text) } : { page: await readPage(text) };

@@ -105,7 +105,7 @@ export function openShared(source: SharedSource): IndexedSource {
   return makeStandIn(standInOf(source.id), worldOf(source), { order: source.order, parts }).source;
 }
 
-/** A stand-in on a later day of its world, in memory of its own. */
+/** A stand-in on a later day of its world, in separate memory. */
 export function moveShared(source: SharedStandIn, day: number): SharedStandIn {
   const kept = { order: source.order, parts: partsOf(source.parts) };
   const moved = moveStandIn(standInOf(source.id), kept, source.day, worldOf({ ...source, day }));

@@ -3,11 +3,7 @@ export const cells = {
   /** Nobody waits for it any more. */
   dropped: 0,
   /** The kernel's number of the thread. */
-  thread: 1,
-  /** It was given ahead, and another answers it now. */
-  takenBack: 2,
-  /** Taken up last. */
-  begun: 3
+  thread: 1
 } as const;
 
 export const makeCells = (): Int32Array => new Int32Array(new SharedArrayBuffer(4 * Object.keys(cells).length));

@@ -61,7 +61,7 @@ export async function readSheet(text: string): Promise<Sheet> {
 export async function readPage(text: string): Promise<ServicePage> {
   const reply = jsonOf(text, '/search');
   refuseLong(reply);
-  // Of the two forms that there are, what is wrong is said of the one that it has.
+  // Reports the faults of the form that the answer has, not of the other one.
   const [asPeople, asTable] = answerSchema.options;
   const hasPeople = typeof reply === 'object' && reply !== null && 'people' in reply;
   const answer: ServiceAnswer = hasPeople ? readAs(asPeople, reply, 'answer') : readAs(asTable, reply, 'answer');
@@ -76,7 +76,7 @@ export async function readPage(text: string): Promise<ServicePage> {
   };
 }
 
-/** One request as the protocol has it, with its answer whatever that is; a text is sent as it is, anything else as JSON. */
+/** One request of the protocol and its answer. A string is sent as it is, anything else as JSON. */
 export const sendTo = (
   { address, key, allowPrivate, time }: Connection,
   method: 'GET' | 'POST',

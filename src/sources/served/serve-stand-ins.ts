@@ -18,14 +18,14 @@ const largestBody = 1024 * 1024;
  */
 export function serveStandIns(sources: readonly IndexedSource[], settings: ServedSettings): Server {
   const byId = new Map(sources.map((source) => [source.sheet.id, source]));
-  const begun = new Map<string, number[]>();
+  const starts = new Map<string, number[]>();
 
   /** Milliseconds to wait before a source takes another request; 0 where it takes this one. */
   function refusal({ sheet }: IndexedSource, now = Date.now()): number {
     const { perMinute } = sheet.limits;
     if (!settings.refuses || perMinute === null) return 0;
-    const times = (begun.get(sheet.id) ?? []).filter((time) => time > now - 60_000);
-    begun.set(sheet.id, times);
+    const times = (starts.get(sheet.id) ?? []).filter((time) => time > now - 60_000);
+    starts.set(sheet.id, times);
     if (times.length >= perMinute) return times[0]! + 60_000 - now;
     times.push(now);
     return 0;

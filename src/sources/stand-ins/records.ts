@@ -18,7 +18,7 @@ export interface RecordRules {
   changes: (number: number, moved: WorldChanges, from: number, to: number) => boolean;
 }
 
-/** Whom a place has, in the order in which it lists them: twice the number of a person, and one more for their second record. */
+/** The people of a source in its order: twice the number of a person, plus one for their second record. */
 function orderOf(world: World, place: RecordRules): Uint32Array {
   const all = Array.from({ length: world.people.length }, (_, number) => number);
   return Uint32Array.from(listed(world, place, all), ({ entry }) => entry);
@@ -57,12 +57,12 @@ export function moveOrder(
   const before = new Set<number>();
   const rows: { entry: number; from: number }[] = [];
   const remade: number[] = [];
-  const anew = (entry: number) => ({ entry, from: -remade.push(entry) });
+  const rebuilt = (entry: number) => ({ entry, from: -remade.push(entry) });
   order.forEach((entry, row) => {
     if (!isChanged[entry >> 1]) rows.push({ entry, from: row });
     else if (stays.has(entry)) {
       before.add(entry);
-      rows.push(anew(entry));
+      rows.push(rebuilt(entry));
     }
   });
   // Those who come are where they would have stood: found by halving, so that few others are made again.
@@ -84,7 +84,7 @@ export function moveOrder(
   const all: typeof rows = [];
   let next = 0;
   for (let at = 0; at <= rows.length; at++) {
-    while (next < coming.length && comesBefore[next] === at) all.push(anew(coming[next++]!.entry));
+    while (next < coming.length && comesBefore[next] === at) all.push(rebuilt(coming[next++]!.entry));
     if (at < rows.length) all.push(rows[at]!);
   }
   return {
@@ -117,7 +117,7 @@ export class Records implements PeopleList, Iterable<Person> {
     return place.record(person, (entry & 1) === 1, world.day);
   }
 
-  /** Whom of the world a row is a record of, as they truly are. */
+  /** The person of the world that a row is a record of, with the true facts. */
   personOf(row: number): WorldPerson | undefined {
     const entry = this.order[row];
     return entry === undefined ? undefined : this.world.people.at(entry >> 1);

@@ -27,7 +27,7 @@ export interface KeptStandIn {
 
 const recordsOf = new WeakMap<IndexedSource, Records>();
 
-/** Whom of the world a row of a stand-in is a record of; undefined at any other source. */
+/** The person of the world that a row of a stand-in is a record of; undefined at any other source. */
 export const worldPersonAt = (source: IndexedSource, row: number): WorldPerson | undefined =>
   recordsOf.get(source)?.personOf(row);
 
@@ -52,11 +52,11 @@ export function moveStandIn(
   world: ReturnType<typeof recallWorld>
 ): KeptStandIn {
   const { order, from: rows, remade } = moveOrder(kept.order, place, from, world);
-  const anew = new Records(world, place, remade);
+  const rebuilt = new Records(world, place, remade);
   const days = world.day - from;
   const parts = updateIndexParts(kept.parts, {
     from: rows,
-    remade: PeopleIndex.from(anew, matchingOf(sheet.matching)).parts,
+    remade: PeopleIndex.from(rebuilt, matchingOf(sheet.matching)).parts,
     aged: { tenure: monthOf(world.day) - monthOf(from), moved: days, active: days }
   });
   return { order, parts };

@@ -171,7 +171,7 @@ export const countCertainOnly = (briefId: string, certainOnly: boolean): Promise
 export const leaveOutSources = (briefId: string, leftOut: readonly string[]): Promise<void> =>
   putIntoChoice(briefId, { leftOut: [...new Set(leftOut)] });
 
-/** Writes a part of what a brief has chosen, whatever else of it is written meanwhile. */
+/** Changes one part of a brief's choice document, without touching its other parts. */
 async function putIntoChoice(briefId: string, part: Partial<Choice>): Promise<void> {
   await findBrief(briefId);
   await database().query(

@@ -5,7 +5,7 @@ import { markOf } from './mark';
 
 type Send = (sent: Sent) => void;
 
-/** Milliseconds within which changes are told together. */
+/** Milliseconds over which changes are batched. */
 const together = 150;
 
 /** Calls back with all that has changed, soon after the first of it; the next ones wait until it has been told. */
@@ -17,7 +17,7 @@ function gathered(isMine: (change: Change) => boolean, tell: (changes: Change[])
     const now = waiting;
     waiting = [];
     void tell(now)
-      .catch((error: unknown) => log().warn({ err: error }, 'a change was not told'))
+      .catch((error: unknown) => log().warn({ err: error }, 'change event not sent'))
       .finally(() => {
         timer = undefined;
         if (waiting.length && !over) timer = setTimeout(flush, together);
@@ -40,7 +40,7 @@ const goesOn: ReadonlySet<string> = new Set(['trial_pages', 'harvests', 'shortli
 
 /**
  * Tells a page whenever something of a brief has changed, with the brief's mark as the event's id: a page that comes back
- * with another mark than the present one has missed something and is told at once.
+ * with another mark than the present one has missed something and is notified at once.
  */
 export function watchBrief(briefId: string, seen: string | null, send: Send): () => void {
   let known = seen;
@@ -56,18 +56,18 @@ export function watchBrief(briefId: string, seen: string | null, send: Send): ()
     (change) => (change.of === 'brief' && change.id === briefId) || change.of === 'people',
     (changes) => tell([...new Set(changes.flatMap((change) => (change.of === 'brief' ? [change.what] : [])))])
   );
-  void tell([]).catch((error: unknown) => log().warn({ err: error }, 'a change was not told'));
+  void tell([]).catch((error: unknown) => log().warn({ err: error }, 'change event not sent'));
   return off;
 }
 
-/** What each kind of change of the whole installation is told by: watches are told with their briefs. */
+/** The event for each kind of change of the whole installation; changes of watches come with their briefs. */
 const ofAll: Record<'sources' | 'imports' | 'watches', (change: Change) => boolean> = {
   sources: ({ of }) => of === 'sources',
   imports: ({ of }) => of === 'import',
   watches: (change) => change.of === 'brief' && change.what.startsWith('watch')
 };
 
-/** Tells a page whenever sources, imports or watches have changed. Where some may have been missed, all are told. */
+/** Notifies a page when sources, imports or watches change; of all of them where some changes may have been missed. */
 export function watchAll(seen: string | null, send: Send): () => void {
   const tell = (isTold: (isMine: (change: Change) => boolean) => boolean) =>
     send({

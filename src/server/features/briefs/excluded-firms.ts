@@ -1,7 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '$server/platform/database/connection';
 
-/** The firms that a brief excludes, wherever they were named, and a mark that changes whenever they do. */
+/** The firms that a brief excludes, from every place that names some, and a mark that changes when they do. */
 export interface ExcludedFirms {
   customers: string[];
   /** Firms to exclude, by its persona. */

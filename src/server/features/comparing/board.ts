@@ -101,7 +101,7 @@ function shared(numbers: readonly number[]): Uint32Array {
   return list;
 }
 
-/** What a board is made of besides the verdicts: it stays while nobody runs, draws or decides anything. */
+/** The inputs of a board except the verdicts. They change only when something is run, drawn or decided. */
 interface BoardInputs {
   /** Names them to the threads that lay them out: never given twice. */
   name: string;

@@ -36,13 +36,13 @@ export async function sidesOf(
   return { goes, comes, stays, test: pairedTest(goes.fits, comes.fits) };
 }
 
-/** A count of people as a source could tell it, with its middle. */
+/** A count of people with the uncertainty of the source's count, and its midpoint. */
 function estimateOfCount(count: number, { counting }: Sheet): Estimate {
   const interval = countInterval(shownCount(count, counting), counting);
   return { ...interval, middle: middleOf(interval) };
 }
 
-/** A side as it is told: the judged among all its people, each once, and the sample with what is said of each. */
+/** One side as the API returns it: the judged among its people, each once, and the sample with each person's verdict. */
 async function reply(
   personaId: string,
   { identity, byPerson }: Judged,
@@ -72,7 +72,7 @@ async function reply(
   };
 }
 
-/** A judged person whom just one of two strings treats rightly: finds a fit, or leaves a miss. McNemar's exact test on these. */
+/** Judged people whom only one of two strings treats correctly (finds a fit, or leaves out a miss), with McNemar's exact test. */
 function pairedTest(goes: { count: number; misses: number }, comes: { count: number; misses: number }) {
   const [gone, come] = [goes, comes].map(({ count, misses }) => ({ fits: count, misses }));
   const before = gone!.fits + come!.misses;
@@ -150,7 +150,7 @@ export async function versionsSideBySide(
 /** People whose absence is looked into at once, at most. */
 const maxExplained = 300;
 
-/** One version at two sources: whom the first finds and the second doesn’t have, and why. */
+/** One version at two sources: the people that the first finds and the second doesn’t have, and why. */
 export async function sourcesSideBySide(briefId: string, number: number, here: string, there: string, certain = false) {
   const context = await contextOf(briefId);
   const { personaId, trials } = context;

@@ -3,7 +3,7 @@ import { largest } from '$api/limits';
 import { upgradedSheet } from '$core/dialect';
 
 /**
- * A file of the first format as the second has it: sheets say which texts are told, and the people found count as certain,
+ * A file of the first format as the second has it: sheets say which texts are listed, and the people found count as certain,
  * shared among the searches in order. Anything else comes back as it is.
  */
 export function upgradedBriefFile(raw: unknown): unknown {

@@ -76,7 +76,7 @@ export async function askWith(
 }
 
 /**
- * Puts the next word of some search of a source in line, where that is worth it by what came so far. False where no search
+ * Queues the next neutral word for a search of a source, where the people found so far make it worthwhile. False where no search
  * of it needs one more.
  */
 export async function askWithNextWord(harvest: HarvestRow, source: SourceRow): Promise<boolean> {
@@ -90,7 +90,7 @@ export async function askWithNextWord(harvest: HarvestRow, source: SourceRow): P
     if (slice.state === 'cut' && !isAskedWithWords(slice)) continue;
     const asked = await withWords(slice);
     if (asked.length >= maxWords) continue;
-    // The first word is asked in any case: whom one search alone shows tells nothing of those it does not.
+    // The first word is always asked: one search alone says nothing about the people it doesn't show.
     if (asked.length && !isWorthIt(await timesMet([slice, ...asked]), least)) continue;
     for (const word of await wordsFor(slice, source, harvest.briefId))
       if (await askWith(slice, source, word)) return true;

@@ -15,7 +15,7 @@ export interface PeopleFilter {
   verdict?: Verdict | 'none' | undefined;
   certain?: boolean | undefined;
   words?: string | undefined;
-  /** Only people of whom no record is in this other harvest. */
+  /** Only people with no record in this other harvest. */
   notIn?: string | undefined;
 }
 
@@ -44,7 +44,7 @@ const onRecord = `coalesce(
 /** All people of a harvest, each with the verdict there is. */
 const everybody = 'FROM harvest_people p LEFT JOIN judged j USING (number) WHERE p.harvest_id = $harvestId';
 
-/** What a list tells of a person. */
+/** A person as a list returns them. */
 const listed = `p.number, p.name, p.title, p.company, p.country, p.place, p.sources, p.certain, p.score, j.verdict, ${onRecord} AS on`;
 
 /** What a filter adds to the condition, and what it binds. */
@@ -91,7 +91,7 @@ interface ListedPerson {
   on: { sourceId: string; personId: string; revision: number };
 }
 
-/** A page of the people of a harvest, the likely ones first, behind `after`; how many there are is told with the first page. */
+/** A page of the people of a harvest, most likely fits first, after `after`; the first page also has their number. */
 export async function listHarvestPeople(
   briefId: string,
   harvestId: string,
@@ -103,7 +103,7 @@ export async function listHarvestPeople(
   const { where, bind } = conditions(filter);
   const from = everybody + where;
   const all = { harvestId, personaId, ...bind };
-  // Those of whom nothing was learnt come last, as the index has them.
+  // People without a likelihood come last, in the order of the index.
   const behind = after
     ? after.score === null
       ? 'AND p.score IS NULL AND p.number > $number'
@@ -127,7 +127,7 @@ export async function listHarvestPeople(
   return { people: rows, of: counted ? Number(counted.people) : null, last: rows.length < size };
 }
 
-/** The numbers of all people of a harvest whom a filter finds, of at least a likelihood where one is given. */
+/** The numbers of all people of a harvest that match a filter, with at least a given likelihood. */
 export async function harvestPeopleNumbers(
   briefId: string,
   harvestId: string,
@@ -162,7 +162,7 @@ export async function nextDrawn(
 }
 
 /**
- * How far reading has come. Everybody judged up to the first of the random order who is not is a random sample of all, whatever order
+ * How far judging has come. Everybody in the random order up to the first unjudged person is a random sample, no matter in which order
  * the others were read in; and those of it behind the first person of the list who is not judged are a random sample of all behind.
  */
 export async function readingOf(briefId: string, harvestId: string) {

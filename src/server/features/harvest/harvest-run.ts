@@ -110,7 +110,7 @@ async function settle(harvest: HarvestRow, error: unknown, log: JobContext['log'
     await Harvest.update({ state: 'waiting', problem: error.message, goesOnAt }, mine);
     throw error;
   }
-  // What came so far can be looked at.
+  // The people collected so far can be judged.
   if (error instanceof Paused) {
     await tellApart(harvest);
     await Harvest.update({ state: 'paused', problem: error.message }, mine);
@@ -217,7 +217,7 @@ async function keepBudget(
     );
 }
 
-/** Asks for the next page of a slice and keeps what came with how far the slice is, all at once. `seen` are the ids that came of it. */
+/** Reads the next page of a slice and saves it with the slice's progress, in one transaction. `seen` are the ids the slice brought so far. */
 async function readPage(
   harvest: HarvestRow,
   run: HarvestSourceRow,

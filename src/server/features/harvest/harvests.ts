@@ -213,7 +213,7 @@ export async function readHarvest(briefId: string, id: string) {
     })
   };
 }
-/** Stops a harvest where it is; what came is kept, and can be looked at. */
+/** Stops a harvest; the people collected so far stay. */
 export async function stopHarvest(briefId: string, id: string) {
   await findHarvest(briefId, id);
   const [stopped] = await models().Harvest.update(

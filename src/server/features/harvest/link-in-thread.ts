@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { addJob, alone, defineTask } from '$server/platform/jobs/queue';
 import { runThread } from '$server/workers/threads';
 
-/** Has a thread work out who is who among what came of a harvest, and how likely each is to fit. */
+/** Links the records of a harvest to people and ranks them by likelihood, in a thread. */
 export const linkInThread = (harvestId: string, signal?: AbortSignal): Promise<null> =>
   runThread<null>('harvest-worker.js', { harvestId }, { ...(signal && { signal }) });
 

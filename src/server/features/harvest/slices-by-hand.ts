@@ -18,7 +18,7 @@ import { searchSeen } from '$server/records/hand-rows';
 /** The search of the rendering that a slice is, or was cut out of. */
 export const searchOf = ({ place }: Pick<HarvestSliceRow, 'place'>): number => Number(place.split('.')[0]);
 
-/** The entries of the diary that say what came of a slice, those taken back among them, the oldest first. */
+/** The diary entries of a slice, oldest first, including those taken back. */
 export async function entriesOfSlice(
   { versionId, sourceId }: Pick<HarvestSourceRow, 'versionId' | 'sourceId'>,
   slice: HarvestSliceRow,

@@ -119,7 +119,7 @@ export const touch = (harvestId: string, transaction: Transaction) =>
     transaction
   });
 
-/** How a cut is told to a person who chooses one. */
+/** A split as the API offers it. */
 export const toldCut = ({ by, parts, lost }: Cut) => ({
   by,
   name: cutName(by),

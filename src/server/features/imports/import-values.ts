@@ -17,7 +17,7 @@ import { runThread } from '$server/workers/threads';
 import { readRows } from './read-table';
 import { pathOf } from './upload-files';
 
-/** Different values of one column that are told at most. */
+/** Most distinct values of one column in an answer. */
 const maxValues = 500;
 
 /** A value met in a file: how often, by its field and its key. */

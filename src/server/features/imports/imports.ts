@@ -24,7 +24,7 @@ import { unpackWorkbook } from './workbook';
 import { clearUploads, handOver, keepUpload, removeUpload } from './upload-files';
 
 // An import is ready (uploaded), waiting (started), running (a server has a lease on it), and then done, refused or stopped.
-// Only a statement that names the state before changes it, so that whatever happens at once, one of them does.
+// A statement changes the state only from the state it names, so that of several at once exactly one succeeds.
 
 const task = 'import';
 /** Days that an uploaded file waits to be started. */
@@ -89,8 +89,8 @@ export async function startImport(id: string, settings: ImportSettings) {
     throw refuse('column-count-differs', row.reading.columns.length, mapping.length);
   const fault = mappingFault(mapping, settings.onto?.list === 'customers');
   if (fault) throw refuse('columns-mismatch', fault);
-  const [begun] = await models().Import.update({ state: 'waiting', settings }, { where: { id, state: 'ready' } });
-  if (!begun) throw refuse('import-running');
+  const [started] = await models().Import.update({ state: 'waiting', settings }, { where: { id, state: 'ready' } });
+  if (!started) throw refuse('import-running');
   await addJob(task, { importId: id }, { key: `import ${id}`, priority: 0 });
   return readImport(id);
 }
@@ -123,7 +123,7 @@ async function claim(id: string): Promise<boolean> {
 export const importTask = defineTask(task, z.object({ importId: z.string() }), async ({ importId }, { stopping }) => {
   if (!(await claim(importId))) return;
   await threads.run({ importId, serverId }, { signal: stopping }).catch((error: unknown) => {
-    // The line to the database was cut, or this server stops: nothing was kept, and it is started again.
+    // The database connection was cut, or this server is stopping: nothing was saved, and the import is retried.
     throw stopping.aborted || isDatabaseAway(error) ? new NotNow('The import was cut off.') : error;
   });
   const row = await models().Import.findByPk(importId);

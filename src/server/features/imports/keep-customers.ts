@@ -6,7 +6,7 @@ import type { ImportRow } from '$server/platform/database/models';
 import { addCustomers, maxCustomers } from '$server/features/shortlist/customers';
 import { eachRow, Ended, type Progress } from './each-person';
 
-/** Keeps the firms of a file as customers of a brief, whom its shortlists leave out. Rows of people count for their firm. */
+/** Adds the firms of a file to a brief's customers, which its shortlists exclude. Rows of people count for their firm. */
 export async function keepCustomers(
   row: ImportRow,
   { mapping, onto }: ImportSettings,

@@ -10,7 +10,7 @@ import { eachPerson, Ended, whatWasLeftOut, type Progress } from './each-person'
 const maxOnList = { contacted: 50_000, known: 20_000, objected: 2000 };
 const names = { contacted: 'people contacted', known: 'known-goods', objected: 'people who objected' };
 
-/** Keeps the people of a file on a list: of a brief, or of those who objected, of whom a keyed hash is kept and nothing else. */
+/** Adds the people of a file to a list of a brief, or to the objections, which store only a keyed hash of each. */
 export async function keepOnList(
   row: ImportRow,
   settings: ImportSettings,

@@ -205,7 +205,7 @@ async function* decode(path: string, encoding: string): AsyncGenerator<string> {
   yield decoder.decode();
 }
 
-/** Letters of one line at most: a longer one is told as such and not kept in memory. */
+/** Most characters of one line: a longer one is reported and not kept in memory. */
 const longestLine = 1024 * 1024;
 
 /** The lines of a text, in time and memory that grow with the text only; `text` is null for a line that is too long. */

@@ -67,7 +67,7 @@ export async function runImport(id: string, server: string): Promise<void> {
       log().warn({ err: error, import: id }, 'import broke off');
     outcome.message = ended.message;
     await stopRenewing();
-    // It cannot be started again: what was uploaded goes first, and then the person is told.
+    // It can't be restarted: the upload is deleted before the outcome is reported.
     await removeUpload(id);
     await models().Import.update(
       { state: ended.state, outcome, server: null, leasedUntil: null },

@@ -113,7 +113,7 @@ export async function writeEntry(
 }
 
 /**
- * Writes what was seen into the diary. Nothing that is there gives way to it. `slice` is the slice of a harvest that was run,
+ * Adds an entry to the diary; nothing in it is overwritten. `slice` is the slice of a harvest that was run,
  * where it was one.
  */
 export async function addEntry(

@@ -69,7 +69,7 @@ export async function changeKept(briefId: string, id: string, which: Which, chan
   });
 }
 
-/** Two pages never overwrite each other's words: what was typed is told with what is there, so that neither is lost. */
+/** Refuses a change to a cell that somebody else changed meanwhile; the refusal has both texts, so that neither is lost. */
 async function checkUnchanged(id: string, number: number, change: Change, was: Seen, transaction: Transaction) {
   const [now] = await database().query<Required<Seen>>(
     `SELECT next_step AS "nextStep", next_on::text AS "nextOn", note, own FROM shortlist_people WHERE shortlist_id = $id AND number = $number`,
@@ -154,7 +154,7 @@ async function changeLight(
   );
 }
 
-/** What was told before, changed by what is told now; null takes a thing back. */
+/** Earlier values with the new ones merged in; null removes a value. */
 function changed<T extends object>(before: T, now: object | undefined): T {
   return Object.fromEntries(
     Object.entries({ ...before, ...now }).filter(([, value]) => value !== null && value !== undefined)

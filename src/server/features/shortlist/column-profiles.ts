@@ -2,7 +2,7 @@ import { columnProfileSchema, standardProfile, type ColumnProfile } from '$core/
 import { models } from '$server/platform/database/models';
 import { changedElsewhere, notFound } from '$server/platform/refusals';
 
-/** The column profiles of the house: the one that ships first, unless it was changed. */
+/** All column profiles; the shipped one comes first unless it was changed. */
 export async function listProfiles() {
   const rows = await models().ColumnProfile.findAll({ order: ['name'] });
   const kept = rows.map(({ name, body, revision }) => ({ name, body: columnProfileSchema.parse(body), revision }));
@@ -12,7 +12,7 @@ export async function listProfiles() {
 }
 const standardName = 'Standard';
 
-/** The one of a name; the one that ships where none is named. Refuses one that is not there. */
+/** The profile with a name, or the shipped one without. Refuses an unknown name. */
 export async function findProfile(name = standardName): Promise<ColumnProfile> {
   const one = (await listProfiles()).find((profile) => profile.name === name);
   if (!one) throw notFound('This column profile');

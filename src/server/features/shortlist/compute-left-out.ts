@@ -11,7 +11,7 @@ import { readHouseList } from '$server/features/library/house-lists';
 const atOnce = 1000;
 
 /**
- * Works out again who of a list is left out and why, where anything that it follows from has changed: whom the brief has
+ * Recomputes who on a list is excluded and why, if anything it depends on has changed: the people the brief has
  * contacted, the list's firms, the countries that ask consent, who was exported, or the people themselves.
  */
 export async function computeLeftOut(list: ShortlistRow): Promise<void> {
@@ -56,7 +56,7 @@ export async function computeLeftOut(list: ShortlistRow): Promise<void> {
       );
     if (from + atOnce >= list.nextNumber) break;
   }
-  // Whatever was changed meanwhile is worked out the next time.
+  // Changes made meanwhile are picked up the next time.
   await database().query(
     `UPDATE shortlists SET reckoned = $mark WHERE id = $id AND date_trunc('milliseconds', updated_at) = $at`,
     { bind: { id: list.id, mark, at: list.updatedAt.toISOString() } }

@@ -67,12 +67,12 @@ async function whoLeaves(
       reasons.forEach(out);
       return false;
     }
-    const wished =
+    const hasWantedState =
       addresses === 'any' ||
       person.mailState === 'good' ||
       (addresses === 'good and uncertain' && person.mailState === 'uncertain');
-    if (!wished) out(`address ${person.mailState}`);
-    return wished;
+    if (!hasWantedState) out(`address ${person.mailState}`);
+    return hasWantedState;
   });
   const people = size ? staying.slice((batch - 1) * size, batch * size) : staying;
   return {

@@ -123,7 +123,7 @@ interface Group extends Candidate {
   adds: boolean;
 }
 
-/** Candidates as people, each with whom they are on the list. */
+/** Candidates grouped into people, each with their row on the list, if any. */
 function grouped(given: readonly Candidate[], there: readonly There[], said: readonly Decided[]): Group[] {
   const flat: { sourceId: string; person: Person; of: number }[] = [];
   there.forEach(({ records }, of) => records.forEach(({ sourceId, person }) => flat.push({ sourceId, person, of })));

@@ -116,7 +116,7 @@ export function orderBy(sort: string, columns: ShortlistRow['columns']) {
   return { order: [...parts, 'p.number'].join(', '), bind };
 }
 
-/** What a list tells of a person. */
+/** A person as a list returns them. */
 const reply = `p.number, p.name, p.title, p.company, p.country, p.place, p.mail, ${mailState} AS "mailState", coalesce(m.why, '') AS "mailWhy",
   p.phone, p.headcount, p.greeting, p.firm_said AS "firmSaid", p.tidy_title AS "tidyTitle", p.own, p.tags, p.priority,
   p.next_step AS "nextStep", p.next_on::text AS "nextOn", p.note, p.likelihood, j.verdict,
@@ -174,7 +174,7 @@ export async function keptPeople<More = unknown>(
   const rows = await database().query<
     SerializedPerson & More & { keptAt: Date | string; takenAt: Date | string | null }
   >(
-    // Who is on the stretch is told first, so that what is told of each is put together for those alone.
+    // First the rows of the page, so that details are read for those alone.
     `WITH ${judgedTable}, stretch AS (
        SELECT p.number, row_number() OVER (ORDER BY ${order}) AS place ${everybody}${where}
        ORDER BY place ${most === null ? '' : `LIMIT ${most}`} OFFSET $from)
@@ -214,7 +214,7 @@ interface WholeRow {
   written: Written;
 }
 
-/** One person of a list with all that is known: each field and where it is from, each record, and a guess where no address is told. */
+/** One person of a list with everything known: each field and its origin, each record, and a guessed address where none is listed. */
 export async function readKept(briefId: string, id: string, number: number) {
   const list = await findShortlist(briefId, id);
   await computeLeftOut(list);

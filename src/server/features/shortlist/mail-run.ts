@@ -17,7 +17,7 @@ import type { MailFault } from './kept-row';
 const task = 'mail-check';
 
 let checker: MailChecker = new StandInChecker();
-/** Puts another service in the place of the one that checks addresses; for tests. */
+/** Replaces the service that checks addresses; for tests. */
 export const useMailChecker = (other: MailChecker): void => void (checker = other);
 
 const enqueue = (id: string, runAt?: Date): Promise<void> =>
@@ -150,14 +150,14 @@ export async function checkMail(briefId: string, id: string, { do: what, plan }:
   }
   const many = await openCount(id);
   if (!many) throw refuse('nothing-to-check');
-  const begun = await models().MailRun.create({
+  const created = await models().MailRun.create({
     id: randomUUID(),
     shortlistId: id,
     state: 'waiting',
     addresses: many
   });
-  await enqueue(begun.id);
-  return serializeRun(begun);
+  await enqueue(created.id);
+  return serializeRun(created);
 }
 
 /** Milliseconds until another day, or month, begins (UTC). */

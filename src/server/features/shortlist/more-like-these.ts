@@ -10,7 +10,7 @@ import { findBrief } from '$server/features/briefs/briefs';
 import { firstLeads } from '$server/platform/first-leads';
 import { findShortlist } from './find-shortlist';
 
-/** People of a brief that are looked at besides the chosen ones at most. */
+/** Most people of a brief that the chosen ones are compared with. */
 const maxRest = 20_000;
 
 interface Seen {
@@ -20,7 +20,7 @@ interface Seen {
   number: number | null;
 }
 
-/** Everybody whom a brief has seen, each record once, with the verdict on it and whom of the list it is. */
+/** Every record a brief has seen, with its verdict and its person on the list. */
 const seenIn = (briefId: string, personaId: string, listId: string): Promise<Seen[]> =>
   database().query<Seen>(
     `WITH seen AS (
@@ -40,7 +40,7 @@ const seenIn = (briefId: string, personaId: string, listId: string): Promise<See
     { bind: { briefId, personaId, listId }, type: QueryTypes.SELECT }
   );
 
-/** What chosen people of a list share against the rest of those seen, as a string; how precise it is among the judged, and whom it would add. */
+/** What the chosen people of a list have in common, compared with the others seen, as a string; its precision among the judged, and the people it would add. */
 export async function moreLikeThese(briefId: string, id: string, numbers: readonly number[]) {
   const list = await findShortlist(briefId, id);
   const { personaId } = await findBrief(briefId);

@@ -176,7 +176,9 @@ describe('the table', () => {
     await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { wave: 'third' } })).rejects.toThrow(
       'isn’t one of the choices'
     );
-    await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { score: 'ten' } })).rejects.toThrow('isn’t a number');
+    await expect(changeKept(briefId, id, { numbers: [ole] }, { own: { score: 'ten' } })).rejects.toThrow(
+      'isn’t a number'
+    );
     await expect(listKept(briefId, id, { sort: 'name; DROP TABLE shortlists' })).rejects.toThrow('isn’t a column');
     expect(
       await changeKept(briefId, id, { filter: { tag: 'hot' } }, { removeTags: ['hot'], addTags: ['warm'] })

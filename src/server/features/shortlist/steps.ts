@@ -54,7 +54,7 @@ export async function remember(
   );
 }
 
-/** Makes the records of people findable that were written or put back. */
+/** Rebuilds the search columns of people whose records were written or restored. */
 export const indexRecords = (shortlistId: string, numbers: readonly number[], transaction: Transaction) =>
   database()
     .query(

@@ -113,7 +113,7 @@ export async function fromFits(briefId: string): Promise<Candidate[]> {
   return fromRecords(briefId, names);
 }
 
-/** The people of a harvest whom a filter finds, each with all records. */
+/** The people of a harvest that match a filter, each with all records. */
 export async function fromHarvest(
   briefId: string,
   harvestId: string,
@@ -137,7 +137,7 @@ export async function fromHarvest(
   return [...byNumber.values()];
 }
 
-/** Those whom watches of the brief have told of. */
+/** People that the brief's watches have reported. */
 export async function fromNews(briefId: string, ids: readonly number[]): Promise<Candidate[]> {
   const rows = await database().query<Found>(
     `SELECT n.source_id AS "sourceId", n.person_id AS "personId", n.person, n.at AS "seenAt" FROM watch_news n JOIN watches w ON w.id = n.watch_id

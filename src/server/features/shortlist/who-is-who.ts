@@ -11,7 +11,7 @@ import { decidedPairs, pairsWith, nameOf, sayPairs } from './record-pairs';
 import { wholeRows } from './whole-rows';
 import { indexRecords, lockList, remember } from './steps';
 
-/** Says that several of a list are one person: the first of them gets the records of all, and what the others have besides. */
+/** Merges several people of a list: the first gets all records, and what only the others have. */
 export async function joinKept(briefId: string, id: string, numbers: readonly number[]) {
   await findShortlist(briefId, id);
   const wanted = [...new Set(numbers)];
@@ -120,7 +120,7 @@ export async function doubtfulKept(briefId: string, id: string) {
   };
   for (const { a, b, why } of doubtful)
     if (!said.some((one) => (one.a === a && one.b === b) || (one.a === b && one.b === a))) add(a, b, why);
-  // Two on the list whom the rules take for one: somebody split them, or they came before more was known.
+  // Two people on the list that the rules consider one: somebody split them, or they were added before enough was known.
   const byPerson = new Map<number, number>();
   flat.forEach((_, i) => {
     const other = byPerson.get(personOf[i]!);

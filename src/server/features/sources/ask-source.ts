@@ -52,7 +52,7 @@ function kept<T extends { perMinute: number | null }>(
   return one;
 }
 
-/** Asks a source once for one page, by whatever way it is reached. */
+/** Asks a source for one page, once. */
 async function askOnce(
   source: SourceRow,
   { search, page, cursor, seen, halt }: AskedFor

@@ -5,7 +5,7 @@ const minute = 60_000;
 /** Spreads requests so that no more than so many begin in any minute: a service never has to refuse what its sheet says. */
 export class Pace {
   readonly perMinute: number | null;
-  private readonly begun: number[] = [];
+  private readonly started: number[] = [];
   private line: Promise<void> = Promise.resolve();
 
   constructor(perMinute: number | null) {
@@ -16,10 +16,10 @@ export class Pace {
   turn(halt: AbortSignal): Promise<void> {
     const mine = this.line.then(async () => {
       if (this.perMinute === null) return;
-      while (this.begun.length && this.begun[0]! <= Date.now() - minute) this.begun.shift();
-      if (this.begun.length >= this.perMinute)
-        await sleep(this.begun[this.begun.length - this.perMinute]! + minute - Date.now(), halt);
-      this.begun.push(Date.now());
+      while (this.started.length && this.started[0]! <= Date.now() - minute) this.started.shift();
+      if (this.started.length >= this.perMinute)
+        await sleep(this.started[this.started.length - this.perMinute]! + minute - Date.now(), halt);
+      this.started.push(Date.now());
     });
     this.line = mine;
     return mine;

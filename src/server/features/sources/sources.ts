@@ -71,7 +71,7 @@ export function startStandIns(day = 0) {
     });
   const made: ReturnType<typeof loadStandIns> = before.then(load, load);
   making = made;
-  // Anybody who awaits them is told why they failed.
+  // Those who wait for them get the error.
   made.catch(() => making === made && (making = undefined));
   return made;
 }
@@ -100,7 +100,7 @@ function prepareFile({ id, sheet, people, peopleRevision }: SourceRow): Promise<
   );
 }
 
-/** A source, whatever its kind. */
+/** A source of any kind. */
 export async function findSource(id: string): Promise<SourceRow> {
   const source = await models().Source.findByPk(id);
   if (!source) throw notFound('This source');
@@ -153,7 +153,7 @@ export async function listSources() {
   return rows.map(serialize);
 }
 
-/** Puts the sources in an order, and hides those named. Whatever has been run at a hidden one stays. */
+/** Saves the order of sources and which are hidden. Trials at a hidden source stay. */
 export async function arrangeSources({ order, hidden }: { order: readonly string[]; hidden: readonly string[] }) {
   await database().query(
     `UPDATE sources SET position = array_position($order::text[], id) - 1, hidden = id = ANY($hidden::text[])`,
@@ -208,7 +208,7 @@ export async function switchFaults(id: string, faults: Faults) {
   return serialize(await source.update({ faults }));
 }
 
-/** The source, whatever its state. */
+/** The source, in any state. */
 export const readSource = async (id: string) => serialize(await findSource(id));
 
 /** Removes an imported file with its people, a place run by hand, or a connected service; its trials and the verdicts on its people go too. */

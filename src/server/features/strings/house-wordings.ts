@@ -3,7 +3,7 @@ import { models } from '$server/platform/database/models';
 
 const keyOf = (text: string) => tokenKeys(text).join(' ').slice(0, 200);
 
-/** What the house took and refused for a title, whatever the brief. */
+/** Wordings added and rejected for a title, in any brief. */
 export async function houseWordings(title: string) {
   const rows = await models().HouseWording.findAll({ where: { title: keyOf(title) }, order: ['wording'] });
   return rows.map(({ wording, taken }) => ({ wording, taken }));

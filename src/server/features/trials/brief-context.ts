@@ -1,18 +1,18 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
-import { prepared } from '$server/platform/database/prepared';
+import { QueryTypes } from 'sequelize';
+import { database } from '$server/platform/database/connection';
 import { notFound } from '$server/platform/refusals';
 import { identify, namesOf, type Identity } from './identity';
 import { judgedBy, type Judged } from './judged';
 import { rowsOfTrials, type Tried } from './latest-trials';
 import { lastChange, newVerdicts, verdictsOf, type NewVerdicts } from './verdicts-of-persona';
-import { JoinedReads } from '$server/platform/joined-reads';
 import { personas } from '$server/features/briefs/personas';
 import { memoize } from '$server/platform/memoize';
 
 /**
- * What most of what is said of a brief follows from, as it is at one moment: one question to the database tells whether
- * anything has changed since it was read before. Taken once a request and handed on.
+ * The state of a brief that most answers are derived from, at one moment. One statement finds out whether anything has changed
+ * since it was read before. Read once per request and passed on.
  */
 export interface BriefContext {
   briefId: string;
@@ -20,10 +20,10 @@ export interface BriefContext {
   name: string;
   /** The newest trial that is done of each version at each source, the newest version first. Shared: not to be changed. */
   trials: readonly Tried[];
-  /** Changes whenever trials, verdicts, or who is who have; `without` is the same without the verdicts. */
+  /** Changes when trials, verdicts or links between records do; `without` ignores verdicts. */
   mark: string;
   without: string;
-  /** Changes whenever what the page of one of these trials tells besides the verdicts does; undefined for any other trial. */
+  /** Changes whenever the page of one of these trials does, verdicts aside; undefined for any other trial. */
   pageMark(trialId: string): string | undefined;
   /** The revision of the people of every source that there is, by id. */
   sources: ReadonlyMap<string, number>;
@@ -72,15 +72,10 @@ const judgedCache = new LRUCache<string, Promise<Judged>>({ max: 48 });
 const idOf = (trial: string): string => trial.split(' ')[0]!;
 const hashOf = (reply: unknown) => createHash('sha256').update(JSON.stringify(reply)).digest('base64');
 
-/** Those who ask at once go by one reading of it. */
-const contexts = new JoinedReads(readContext);
-
-/** Reads what has changed of a brief. Refuses one that is not there. */
-export const contextOf = (briefId: string): Promise<BriefContext> => contexts.of(briefId);
-
-async function readContext(briefId: string): Promise<BriefContext> {
+/** The present context of a brief. Refuses an unknown brief. */
+export async function contextOf(briefId: string): Promise<BriefContext> {
   const after = lastChange(personas.get(briefId));
-  const [now] = await prepared<Moment>('moment', momentOf, [briefId, after]);
+  const [now] = await database().query<Moment>(momentOf, { bind: [briefId, after], type: QueryTypes.SELECT });
   if (!now) throw notFound('This brief');
   const { personaId, name } = now;
   personas.set(briefId, personaId);
@@ -132,16 +127,16 @@ async function readContext(briefId: string): Promise<BriefContext> {
   };
 }
 
-/** The same answer to anybody who asks, worked out for the first of them. */
+/** Computes the answer on the first call and returns the same one afterwards. */
 function once<T>(work: () => Promise<T>): () => Promise<T> {
   let answer: Promise<T> | undefined;
   return () => (answer ??= work());
 }
 
-/** How long a page waits to know who is who, in milliseconds: right after a start the sources are not there yet. */
+/** Milliseconds that a page waits for linked records: right after a start the sources aren't ready. */
 const patience = 1500;
 
-/** How many people were judged; null while it is not known yet who is who. */
+/** Number of people judged; null while records aren't linked yet. */
 export async function peopleJudged(context: BriefContext): Promise<number | null> {
   const counting = context.judged().then(
     ({ byPerson }) => byPerson.size,

@@ -19,7 +19,7 @@ export interface Identity {
 
 type Records = ReadonlyMap<string, ReadonlySet<string>>;
 
-/** The records that some trials show, by source. Whom a trial found does not change when it is done. */
+/** The records that some trials found, by source. They don't change once a trial is done. */
 const shown = new WeakMap<readonly Tried[], Records>();
 
 function recordsOf(trials: readonly Tried[]): Records {
@@ -52,10 +52,10 @@ export function namesOf(trials: readonly Tried[]): ReadonlySet<string> {
   return names;
 }
 
-function withThose(records: Records, besides: readonly RecordName[]): Records {
-  if (!besides.length) return records;
+function withMore(records: Records, more: readonly RecordName[]): Records {
+  if (!more.length) return records;
   const all = new Map([...records].map(([sourceId, ids]) => [sourceId, new Set(ids)]));
-  for (const { sourceId, personId } of besides) {
+  for (const { sourceId, personId } of more) {
     let set = all.get(sourceId);
     if (!set) all.set(sourceId, (set = new Set()));
     set.add(personId);
@@ -63,9 +63,9 @@ function withThose(records: Records, besides: readonly RecordName[]): Records {
   return all;
 }
 
-/** Works out who is who among the records that some trials show, and some besides. */
-export async function identify(tried: readonly Tried[], besides: readonly RecordName[]): Promise<Identity> {
-  const ids = withThose(recordsOf(tried), besides);
+/** Links the records that some trials found, and some more, to people. */
+export async function identify(tried: readonly Tried[], more: readonly RecordName[]): Promise<Identity> {
+  const ids = withMore(recordsOf(tried), more);
   const trials = tried.map(({ trial }) => trial);
   const decided = await models().SamePerson.findAll({ order: ['updatedAt'], raw: true });
   const decisions = decided.map((one) => ({

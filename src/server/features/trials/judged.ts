@@ -19,7 +19,7 @@ export interface PersonVerdict {
   conflict: boolean;
 }
 
-/** The people judged in a brief: each once, whatever records of theirs were judged. */
+/** The people judged in a brief, each once, no matter which of their records were judged. */
 export interface Judged {
   identity: Identity;
   rows: VerdictsByRecord;

@@ -17,7 +17,7 @@ const serialize = ({ verdict, reason, revision }: JudgementRow) => ({
   revision
 });
 
-/** The judges of a brief besides the first, whose verdicts the brief goes by, each with how many they judged. */
+/** The further judges of a brief, each with the number of people they judged. The first judge's verdicts are the brief's own. */
 export async function listJudges(briefId: string) {
   const { personaId } = await findBrief(briefId);
   const rows = await models().Judgement.findAll({ where: { personaId }, attributes: ['judge'], raw: true });

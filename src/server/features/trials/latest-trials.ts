@@ -9,7 +9,7 @@ export interface Tried {
   version: VersionRow;
 }
 
-/** Whom a trial that is done has found: thousands of ids, which change only where it is rebuilt, as those by hand are, or somebody is erased. */
+/** The ids that a finished trial found: thousands, which change only when a manual trial is rebuilt or somebody is erased. */
 const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>({
   max: 500,
   maxSize: 4_000_000,
@@ -18,7 +18,7 @@ const results = new LRUCache<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'
 
 const nameOf = ({ id, createdAt, erased }: TrialRow) => `${id} ${createdAt.getTime()} ${erased}`;
 
-/** Puts whom trials have found to their rows, which were read without. */
+/** Adds the ids that trials found to their rows, which were read without them. */
 async function withResults(trials: readonly TrialRow[]): Promise<void> {
   const missing = trials.filter((trial) => trial.state !== 'done' || !results.has(nameOf(trial))).map(({ id }) => id);
   const read = new Map<string, Pick<TrialRow, 'found' | 'open' | 'foundOn'>>();
@@ -58,7 +58,7 @@ export async function rowsOfTrials(briefId: string, ids: readonly string[]): Pro
     .sort((a, b) => b.version.number - a.version.number);
 }
 
-/** The newest trial of each version at each source, whatever its state. */
+/** The newest trial of each version at each source, in any state. */
 export async function newestTrials(briefId: string): Promise<Tried[]> {
   const newest = await database().query<{ id: string }>(
     `SELECT DISTINCT ON (t.version_id, t.source_id) t.id FROM trials t JOIN versions v ON v.id = t.version_id

@@ -6,7 +6,7 @@ import { findBrief, readDocument } from '$server/features/briefs/briefs';
 import { findTrial } from './trials';
 import { judgeMany, verdictsOn } from './verdicts';
 
-/** Judges those of a trial's sample whom facts alone make a miss, and whom nobody has judged on any record of theirs. All or nothing; gives the verdicts. */
+/** Judges as misses the unjudged people of a trial's sample whose facts alone rule them out. One transaction; returns the verdicts. */
 export async function judgeByRule(briefId: string, trialId: string) {
   const [{ trial }, context, persona, wording] = await Promise.all([
     findTrial(briefId, trialId),
@@ -33,7 +33,7 @@ export async function judgeByRule(briefId: string, trialId: string) {
   return given.map(({ personId }, i) => ({ sourceId, personId, ...reply[i]! }));
 }
 
-/** Takes back all that a rule has said of a trial's sample, in one step; what people said stays. Gives whom it was said of. */
+/** Removes all rule verdicts on a trial's sample in one step; people's verdicts stay. Returns the people concerned. */
 export async function takeBackRules(briefId: string, trialId: string): Promise<{ taken: string[] }> {
   const [{ trial }, { personaId }] = await Promise.all([findTrial(briefId, trialId), findBrief(briefId)]);
   const [rows] = await database().query(

@@ -43,7 +43,7 @@ export const trialTask = defineTask(task, z.object({ trialId: z.string() }), ({ 
   alone(`trial ${trialId}`, (lost) => work(trialId, AbortSignal.any([lost, stopping]), log))
 );
 
-/** Brings a trial to its end: every page once, each kept as it comes, so that it can go on wherever it was left. */
+/** Runs a trial to its end. Each page is saved as it arrives, so that the trial resumes where it stopped. */
 async function work(trialId: string, halt: AbortSignal, log: JobContext['log']): Promise<void> {
   const { Trial } = models();
   const [, [trial]] = await Trial.update(

@@ -92,7 +92,7 @@ export async function runAtSources(
       started.push(await keepTrial(brief, kept, source, renderings[i]!, sampleSize, transaction));
     return { version: kept, ids: started };
   });
-  // A trial whose job is not put in line now is found by anybody who looks after them.
+  // If its job isn't queued now, the next sweep queues it.
   for (const id of ids) await enqueue({ id, versionId: version.id });
   return { version: serializeVersion(version), trials: ids.map((id, i) => ({ id, sourceId: sources[i]!.id })) };
 }
@@ -200,10 +200,12 @@ function expectedRows(
   searches: number,
   sheet: Sheet
 ) {
-  const begun = pages.filter(({ page }) => page === 0);
-  if (!begun.length) return null;
+  const firstPages = pages.filter(({ page }) => page === 0);
+  if (!firstPages.length) return null;
   const most = sheet.limits.shown ?? Infinity;
-  return Math.round((begun.reduce((sum, { said }) => sum + Math.min(said, most), 0) * searches) / begun.length);
+  return Math.round(
+    (firstPages.reduce((sum, { said }) => sum + Math.min(said, most), 0) * searches) / firstPages.length
+  );
 }
 
 /** The page of the result that each person found stood on; null where no pages were read by hand. */

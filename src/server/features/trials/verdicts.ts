@@ -5,8 +5,6 @@ import { models, type VerdictRow } from '$server/platform/database/models';
 import { findBrief } from '$server/features/briefs/briefs';
 import { personas } from '$server/features/briefs/personas';
 import { writeRevisioned } from '$server/platform/database/revisioned-row';
-import { changedElsewhere } from '$server/platform/refusals';
-import { giveTogether } from './give-together';
 import { nameOfRecord } from './record-name';
 
 const serialize = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision'>) => ({
@@ -17,7 +15,7 @@ const serialize = (row: Pick<VerdictRow, 'verdict' | 'reason' | 'by' | 'revision
 });
 export type SerializedVerdict = ReturnType<typeof serialize>;
 
-/** A verdict as the API tells it; null where there is none. */
+/** A verdict as the API returns it; null where there is none. */
 export const serializeVerdict = (row: Parameters<typeof serialize>[0] | undefined): SerializedVerdict | null =>
   row ? serialize(row) : null;
 
@@ -39,44 +37,38 @@ export interface GivenVerdict {
   by?: 'person' | 'rule';
 }
 
+/** Writes a verdict, within a transaction if one is given. */
+function write(personaId: string, given: GivenVerdict, transaction: Transaction | null) {
+  const { sourceId, personId, verdict, reason, revision, by = 'person' } = given;
+  return writeRevisioned(
+    models().Verdict,
+    { personaId, sourceId, personId },
+    verdict && { verdict, reason, by },
+    revision,
+    { name: 'This verdict', serialize, transaction, ...(by === 'rule' && { only: { by } }) }
+  );
+}
+
 /**
  * Gives, changes or (with null) takes back the verdict on a person. A verdict that was given elsewhere meanwhile is not
  * overwritten, nor one of a person by a rule.
  */
 export async function giveVerdict(briefId: string, given: GivenVerdict): Promise<SerializedVerdict | null> {
-  const { sourceId, personId, verdict, reason, revision, by = 'person' } = given;
-  if (verdict === null) return (await judgeMany(briefId, [given]))[0]!;
-  const personaId = await personaOf(briefId);
-  const written = await giveTogether(personaId, { sourceId, personId, verdict, reason, revision, by }).catch(
-    whereThereIs(briefId)
-  );
-  if (written) return serialize(written);
-  const current = await models().Verdict.findOne({ where: { personaId, sourceId, personId } });
-  throw changedElsewhere('This verdict', current && serialize(current));
+  return write(await personaOf(briefId), given, null).catch(whereThereIs(briefId));
 }
 
-/** The same for many people: all of it or nothing, told in the order given. */
+/** The same for many people in one transaction; the answers are in the order given. */
 export async function judgeMany(
   briefId: string,
   given: readonly GivenVerdict[]
 ): Promise<(SerializedVerdict | null)[]> {
   const personaId = await personaOf(briefId);
-  const write = (one: GivenVerdict, transaction: Transaction) => {
-    const { sourceId, personId, verdict, reason, revision, by = 'person' } = one;
-    return writeRevisioned(
-      models().Verdict,
-      { personaId, sourceId, personId },
-      verdict && { verdict, reason, by },
-      revision,
-      { name: 'This verdict', serialize, transaction, ...(by === 'rule' && { only: { by } }) }
-    );
-  };
   return database()
     .transaction(async (transaction) => {
       // Always in the same order, so that two who judge the same people never wait for each other.
       const order = [...given.keys()].sort((a, b) => (nameOfRecord(given[a]!) < nameOfRecord(given[b]!) ? -1 : 1));
       const answers: (SerializedVerdict | null)[] = [];
-      for (const i of order) answers[i] = await write(given[i]!, transaction);
+      for (const i of order) answers[i] = await write(personaId, given[i]!, transaction);
       return answers;
     })
     .catch(whereThereIs(briefId));

@@ -11,7 +11,7 @@ import { setsOf } from '$server/features/library/word-sets';
 /** The string of a kept version, with its word sets as they were when it was kept. */
 export const versionString = ({ text, sets }: Pick<VersionRow, 'text' | 'sets'>): StringText => ({ text, sets });
 
-/** A version as the API tells it. */
+/** A version as the API returns it. */
 export const serializeVersion = (version: VersionRow) => ({
   number: version.number,
   text: version.text,

@@ -17,7 +17,7 @@ interface Run {
 
 const words = { new: 'new', back: 'back again', changed: 'changed', left: 'left' };
 
-/** Has the news of a run sent by mail, where the settings say to whom. */
+/** Queues a digest of a run's updates, where the settings name a recipient. */
 export const enqueueDigest = (runId: string): Promise<void> | undefined =>
   environment().digest ? addJob(task, { runId }, { key: `digest ${runId}`, priority: 80 }) : undefined;
 

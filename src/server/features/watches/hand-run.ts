@@ -15,7 +15,7 @@ export const looksDone = (): Promise<{ id: string }[]> =>
     { type: QueryTypes.SELECT }
   );
 
-/** All that was read at the place of a watch, the newest first: each is told as it was seen last. */
+/** Everything read at a watch's manual source, newest first: each person as last seen. */
 export async function rowsByHand(watchId: string, transaction: Transaction): Promise<Row[]> {
   const entries = await database().query<{ sourceId: string; rows: HandRow[] }>(
     `SELECT h.source_id AS "sourceId", h.rows FROM hand_entries h JOIN watch_sources s ON s.version_id = h.version_id AND s.source_id = h.source_id

@@ -70,7 +70,7 @@ export async function keepChanges(
     new Map(known.map((one): [string, Known] => [String(one.number), one])),
     new Map([...seen].map(([number, { facts }]) => [String(number), facts]))
   ).filter(({ kind }) => !partly || kind !== 'left');
-  // The first run tells whom there is, and nothing is news.
+  // The first run only records who is there; nothing is an update.
   const isFirst = !before;
   const earlier = isFirst
     ? new Map<string, Person>()
@@ -187,7 +187,7 @@ function met(rows: readonly Row[], known: readonly KnownRow[]) {
   return { seen, names };
 }
 
-/** Earlier records of some people in the brief’s trials: by them it is told why somebody is new. */
+/** Earlier records of some people in the brief’s trials, which explain why somebody is new. */
 async function seenBefore(
   briefId: string,
   rows: readonly Row[],
@@ -206,7 +206,7 @@ async function seenBefore(
   return new Map(found.map((row) => [nameOf(row), row.person]));
 }
 
-/** Keeps whom the watch knows now: only rows that are otherwise than they were are written. */
+/** Saves the people that the watch knows now; writes only rows that changed. */
 async function keepKnown(
   watchId: string,
   known: readonly KnownRow[],
@@ -234,7 +234,7 @@ async function keepKnown(
 /** People a watch knows, written at once. */
 const atOnce = 2000;
 
-/** Keeps people as a watch knows them now, with what was told of them and which rules held where people are watched. */
+/** Saves people as a watch knows them now; where people are watched, with their facts and the rules they met. */
 export async function writeKnown(
   watchId: string,
   rows: readonly (KnownRow & { person?: Person | null; met?: readonly string[] })[],

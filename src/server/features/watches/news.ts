@@ -67,7 +67,7 @@ export async function listNews({ watch, unread = 'true', kind, before }: Asked =
   return { news, last: rows.length < pageSize };
 }
 
-/** What those are known by whom each of some briefs has contacted. */
+/** Contact keys of the people that some briefs have contacted. */
 const contactedKeys = async (briefs: ReadonlySet<string>): Promise<ReadonlyMap<string, ReadonlySet<string>>> =>
   new Map(
     await Promise.all(

@@ -22,7 +22,7 @@ interface Listed {
   records: KeptRecord[];
 }
 type KnownPerson = KnownRow & { person: Person | null; met: string[] };
-/** What sources tell of somebody now. */
+/** What sources list about a person now. */
 interface Found {
   sourceId: string;
   id: string;
@@ -94,7 +94,7 @@ async function addLeaders(sources: readonly { id: string }[], found: ReadonlyMap
 }
 
 /**
- * Holds the rules of a watch against what sources tell of its people now and told before; within the transaction that ends the
+ * Applies the rules of a watch to what sources list about its people now and listed before; within the transaction that ends the
  * run. Somebody is news when a rule begins to hold of them, and told once while it goes on to hold.
  */
 export async function keepWatched(
@@ -132,12 +132,12 @@ export async function keepWatched(
     const met = rules
       .filter(({ holds }) => holds({ before, now: now.person, told: now.told, leaders: now.leaders }) === 'met')
       .map(({ name }) => name);
-    const begun = met.filter((name) => !old?.met.includes(name));
+    const newlyMet = met.filter((name) => !old?.met.includes(name));
     const listed = { number, source_id: now.sourceId, person_id: now.id, person: now.person, facts };
     if (old && !old.present)
-      news.push({ ...listed, kind: 'back', changes: changesOf(before, facts), why: begun.join(', ') });
-    else if (begun.length)
-      news.push({ ...listed, kind: 'changed', changes: changesOf(before, facts), why: begun.join(', ') });
+      news.push({ ...listed, kind: 'back', changes: changesOf(before, facts), why: newlyMet.join(', ') });
+    else if (newlyMet.length)
+      news.push({ ...listed, kind: 'changed', changes: changesOf(before, facts), why: newlyMet.join(', ') });
     kept.push({ number, facts, present: true, person: now.person, met, records: now.records, keys });
   }
   const counts = await tellNews(run, news, transaction);
@@ -152,7 +152,7 @@ export async function keepWatched(
 
 const noRecord = { changes: [], source_id: '', person_id: '', person: null };
 
-/** What is told otherwise than before, field by field. */
+/** Fields that differ from before. */
 function changesOf(before: Person | null, facts: Facts) {
   const known = new Map([['', { present: true, facts: before ? factsOf(before) : {} }]]);
   const [one] = differences(known, new Map([['', facts]]));

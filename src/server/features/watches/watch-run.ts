@@ -159,7 +159,7 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
   for (const { id } of [...(await runsGathered()), ...(await looksDone())]) await settleRun(id);
 }
 
-/** Runs whose harvest has ended, or was never begun because its server died. */
+/** Runs whose harvest has ended, or never started because its server died. */
 const runsGathered = () =>
   database().query<{ id: string }>(
     `SELECT r.id FROM watch_runs r LEFT JOIN harvests h ON h.id = r.harvest_id
@@ -190,9 +190,9 @@ export function settleAsHarvestsEnd(): () => void {
 }
 
 /**
- * Ends a run whose gathering has ended: works out what has changed since the run before, keeps that and whom the watch knows
- * now, and lets the rows go. One transaction, so that nothing is told twice or lost. Where not every source was read to its end the
- * run has failed: nothing is told, since who was not seen may well be there.
+ * Ends a run whose harvest has ended: saves the differences to the run before and the people known now, and deletes the rows.
+ * One transaction, so that no update is lost or reported twice. If a source wasn't read to its end the run has failed and reports
+ * nothing, because people who weren't seen may still be there.
  */
 export async function settleRun(runId: string): Promise<void> {
   const { WatchRun, Watch, Harvest } = models();

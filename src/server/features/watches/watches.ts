@@ -68,7 +68,7 @@ async function placesOf(briefId: string, wanted: Wanted) {
   );
 }
 
-/** Watches a search or people; the first run begins at once, and tells whom there is. */
+/** Creates a watch of a search or of people. Its first run starts at once and records who is there. */
 export async function createWatch(briefId: string, wanted: Wanted) {
   const { name, rhythm, budget, thresholds } = wanted;
   await findBrief(briefId);
@@ -150,8 +150,8 @@ export async function deleteWatch(id: string): Promise<void> {
 
 /** Runs a watch now; it comes again when it would have. */
 export async function runWatch(id: string): Promise<void> {
-  const begun = await beginRun(await findWatch(id), new Date());
-  if (!begun) throw refuse('watch-running');
+  const started = await beginRun(await findWatch(id), new Date());
+  if (!started) throw refuse('watch-running');
 }
 
 const serializeRun = (run: WatchRunRow) => ({
@@ -179,7 +179,7 @@ interface Listed {
   list: { id: string; name: string } | null;
   /** What each of its runs told, the last first. */
   runs: Pick<WatchRunRow, 'counts' | 'breaks'>[];
-  /** Verdicts of its brief: whether each is a fit, and whether it is on somebody who came as news; in the order given. */
+  /** Verdicts of its brief in the order given: whether each is a fit, and whether its person came as an update. */
   verdicts: { fit: boolean; came: boolean }[];
 }
 
@@ -236,7 +236,7 @@ export async function listWatches() {
   });
 }
 
-/** Verdicts on others that the share of fits before is told from at least. */
+/** Fewest verdicts on other people from which the earlier share of fits is estimated. */
 const fewestBefore = 10;
 
 /** Whether the share of fits among those who were news has fallen below that of the other verdicts; null while nothing can be said. */

@@ -19,7 +19,7 @@ export interface BriefRow extends Row<BriefRow> {
   personaId: string;
   name: string;
   archivedAt: CreationOptional<Date | null>;
-  /** It is of the demo, which can be put back. */
+  /** Belongs to the demo, which can be reset. */
   demo: CreationOptional<boolean>;
   revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
@@ -189,7 +189,7 @@ export interface TrialPageRow extends Row<TrialPageRow> {
   people: Person[];
   /** What a connected service gave to be handed back with the next page. */
   cursor: CreationOptional<string | null>;
-  /** How many people: told by the database. */
+  /** Number of people, counted by the database. */
   readonly rows: CreationOptional<number>;
 }
 export interface TrialPersonRow extends Row<TrialPersonRow> {

@@ -1,6 +1,6 @@
 const operations = ['INSERT', 'UPDATE', 'DELETE'] as const;
 
-/** SQL by which every change of a table is told by a trigger function: after each statement, with the rows that it changed as the table `changed`. */
+/** SQL that calls a trigger function after each statement that changes a table, with the changed rows as the table `changed`. */
 export const notifyOnChange = (table: string, reply: string): string =>
   operations
     .map(

@@ -9,13 +9,14 @@ import {
 } from 'sequelize';
 import { changedElsewhere } from '../refusals';
 
-/** What was given was checked at the edge, and PostgreSQL checks it again: Sequelize's own checks take as long as both. */
+/** Values were checked at the edge, and PostgreSQL checks them again: Sequelize's own checks take as long as both. */
 const asGiven = { hooks: false, validate: false } as const;
 
 /**
- * Writes, changes or (with null) takes away the row with a key. `revision` is the one last seen, 0 for none: a row that was written
- * elsewhere meanwhile is not overwritten, and the refusal (409) holds it. `name` is what the refusal calls it; `only` what a row must be to
- * be changed.
+ * Creates, changes or (with null) deletes the row with a key, and returns it.
+ * @param revision the one last seen, 0 for none: a newer row is never overwritten
+ * @param options `name` is what a refusal calls the row; `only` are further conditions on it
+ * @throws Refusal `changed-elsewhere` with the current row
  */
 export async function writeRevisioned<M extends Model & { revision: number }, T>(
   model: ModelStatic<M>,
@@ -46,7 +47,7 @@ export async function writeRevisioned<M extends Model & { revision: number }, T>
         serialize(
           await model.create({ ...key, ...values } as CreationAttributes<M>, { ...asGiven, transaction: within })
         );
-      // Within a transaction in one of its own, as the outer one does not outlive an error.
+      // In a nested transaction, because an error would end the outer one.
       return await (transaction ? model.sequelize!.transaction({ transaction }, create) : create(null));
     } catch (error) {
       if (error instanceof UniqueConstraintError) throw await refuse();

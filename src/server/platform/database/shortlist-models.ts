@@ -8,7 +8,7 @@ export interface ShortlistRow extends Row<ShortlistRow> {
   briefId: string;
   name: string;
   purpose: CreationOptional<string>;
-  /** Columns of its own. */
+  /** The list's own columns. */
   columns: CreationOptional<OwnColumn[]>;
   views: CreationOptional<SavedView[]>;
   tags: CreationOptional<TagOfList[]>;

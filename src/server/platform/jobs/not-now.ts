@@ -1,4 +1,4 @@
-/** Thrown by a job that was not done for no fault of its own: it is tried again. */
+/** Thrown by a job that could not finish through no fault of its own; it is retried. */
 export class NotNow extends Error {}
 
 /** Thrown by a job that is to come again after so many milliseconds, and lets others go first meanwhile. */

@@ -137,7 +137,7 @@ export async function startQueue(work: Jobs): Promise<void> {
   for (const lane of lanes)
     for (let number = 1; number <= runners[lane]; number++) mine.loops.push(keepRunning(mine, lane, number));
   const look = async () => {
-    await sweep().catch((error: unknown) => log().warn({ err: error }, 'what others left could not be looked after'));
+    await sweep().catch((error: unknown) => log().warn({ err: error }, 'sweep failed'));
     if (!mine.ended) mine.looking = setTimeout(() => void look(), lookEvery).unref();
   };
   mine.looking = setTimeout(() => void look(), lookEvery).unref();
@@ -150,7 +150,7 @@ async function makeTables(): Promise<void> {
     await client.query('SELECT pg_advisory_lock($1)', [migrationLock]);
     await runMigrations({ pgPool: connections(), logger });
   } finally {
-    // Closed rather than lent again: with its line the lock is given back, whatever happened.
+    // Closed instead of returned to the pool: closing the connection releases the lock in any case.
     client.release(true);
   }
 }
@@ -198,14 +198,13 @@ async function keepRunning(mine: Running, lane: Lane, number: number): Promise<v
 /** Frees the jobs of servers that are dead, clears those that are over, and looks after what they left. */
 async function sweep(): Promise<void> {
   await freeDeadJobs();
-  // Given up on after all attempts: whatever it was for says so itself.
+  // Out of attempts: what it was for reports that itself.
   await connections().query(
     `SELECT graphile_worker.complete_jobs(coalesce(array_agg(id), '{}')) FROM graphile_worker.jobs
      WHERE attempts >= max_attempts AND locked_at IS NULL`
   );
   // One that fails keeps the others from nothing: it comes again with them.
-  for (const one of known.sweeps)
-    await one().catch((error: unknown) => log().warn({ err: error }, 'what others left could not be looked after'));
+  for (const one of known.sweeps) await one().catch((error: unknown) => log().warn({ err: error }, 'sweep failed'));
 }
 
 /** Unlocks jobs by their owner: a server that starts never takes those of another that works on them. */

@@ -72,7 +72,7 @@ export const counting: Answers<
     const source = sourceOf(sourceId);
     const [key = ''] = tokenKeys(begins);
     const known = new Map<string, { text: string; people: number }>();
-    // Texts that differ in signs alone have the same words: more are asked for than are told.
+    // Texts that differ only in punctuation have the same words, so more are fetched than returned.
     for (const { row, people } of source.index.valuesHeld(scope, key, limit * 3)) {
       const text = valuesOf(source.personAt(row)).find(
         (value) => value.field === scope && (!key || tokenKeys(value.text).some((word) => word.startsWith(key)))

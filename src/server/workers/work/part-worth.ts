@@ -14,7 +14,7 @@ export const judgedAt = (source: IndexedSource, { fits, misses }: JudgedIds) =>
     (id) => source.rowOf(id)
   );
 
-/** What every part of a string finds at a source, anybody who was judged there: the source brings some people, of whom some stay. */
+/** What every part of a string finds at a source among the judged: the people the source returns, and those that remain after filtering. */
 export function partsCounted(query: Query, { rendering, found }: Counted, source: IndexedSource) {
   const nodes = new Map<string, Query>();
   const note = (node: Query, path: number[]): void => {

@@ -150,7 +150,7 @@ export const people: Answers<
         const person = given?.get(id) ?? (row === undefined ? undefined : source!.personAt(row));
         at.set(JSON.stringify([sourceId, id]), all.length);
         names.push({ sourceId, personId: id });
-        // One whom the source no longer has is nobody else.
+        // A person the source no longer has is skipped.
         all.push({ sourceId, person: person ?? { id, name: '' } });
       }
     }

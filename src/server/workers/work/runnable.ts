@@ -26,7 +26,7 @@ export function runnable({ text, sets }: StringText, named: SetQueries = setQuer
 const maxProblems = 300;
 export const mostOf = <P>(problems: readonly P[]): P[] => problems.slice(0, maxProblems);
 
-/** A query with its problems, as the API tells it. */
+/** A query with its problems, as the API returns it. */
 export const reply = <P>({ query, problems }: { query: Query | null; problems: P[] }) => ({
   query,
   problems: mostOf(problems),
