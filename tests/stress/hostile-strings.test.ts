@@ -45,28 +45,32 @@ function processorTime(): number {
 }
 
 describe('strings that ask for too much', () => {
-  it.each(strings)('%s: an answer or a refusal for at most 2 s of work, and nobody else held up', async (_, text) => {
-    const all = ['harrow-guild', 'lanternfield', 'quillbank', 'marlow-register'];
-    await ask(address, 'GET', '/health/ready');
-    await machineStall();
-    const asked: [string, unknown][] = [
-      ['/parse', { text }],
-      ...all.map((sourceId): [string, unknown] => ['/render', { text, sourceId }]),
-      [`/briefs/${briefId}/ledger`, { text, sourceId: 'harrow-guild' }],
-      ['/senses', { text, sourceId: 'lanternfield' }],
-      ['/read', { text, sourceId: 'marlow-register' }],
-      [`/briefs/${briefId}/who-goes`, { from: text, to: 'a', sourceId: 'quillbank' }],
-      [`/briefs/${briefId}/versions`, { text }]
-    ];
-    for (const [path, body] of asked) {
-      const before = processorTime();
-      const { status } = await ask(address, 'POST', path, body);
-      expect(processorTime() - before, path).toBeLessThan(2000);
-      expect([200, 201, 422], `${path} ${status}`).toContain(status);
+  it.each(strings)(
+    '%s: an answer or a refusal for at most 4 s of work in all threads, and nobody else held up',
+    async (_, text) => {
+      const all = ['harrow-guild', 'lanternfield', 'quillbank', 'marlow-register'];
+      await ask(address, 'GET', '/health/ready');
+      await machineStall();
+      const asked: [string, unknown][] = [
+        ['/parse', { text }],
+        ...all.map((sourceId): [string, unknown] => ['/render', { text, sourceId }]),
+        [`/briefs/${briefId}/ledger`, { text, sourceId: 'harrow-guild' }],
+        ['/senses', { text, sourceId: 'lanternfield' }],
+        ['/read', { text, sourceId: 'marlow-register' }],
+        [`/briefs/${briefId}/who-goes`, { from: text, to: 'a', sourceId: 'quillbank' }],
+        [`/briefs/${briefId}/versions`, { text }]
+      ];
+      for (const [path, body] of asked) {
+        const before = processorTime();
+        const { status } = await ask(address, 'POST', path, body);
+        // A thread works 1.5 s at most; others collect its garbage beside it, and one makes its answer into JSON.
+        expect(processorTime() - before, path).toBeLessThan(4000);
+        expect([200, 201, 422], `${path} ${status}`).toContain(status);
+      }
+      const { body } = await ask<{ stall: number }>(address, 'GET', '/health/ready');
+      expect(body.stall - (await machineStall())).toBeLessThanOrEqual(100);
     }
-    const { body } = await ask<{ stall: number }>(address, 'GET', '/health/ready');
-    expect(body.stall - (await machineStall())).toBeLessThanOrEqual(100);
-  });
+  );
 
   it('do not hold up the short questions of others', async () => {
     const text = strings[2]![1];

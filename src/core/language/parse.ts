@@ -193,7 +193,7 @@ class Reader {
     return { query: join('or', parts, span), span, bare: false };
   }
 
-  /** ListedScopes at the operator between the first two alternatives, so that a long string is not marked from end to end. */
+  /** Reports at the operator between the first two alternatives, so that a long string isn't marked from end to end. */
   private mixed(all: { member: Member; several: boolean }[], mixed: { member: Member }[], operator: Lexeme | null) {
     const cut = ({ from, to }: Span) => {
       const text = this.text.slice(from, to).replaceAll(/\s+/g, ' ');

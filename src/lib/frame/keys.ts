@@ -23,7 +23,7 @@ export const keys = {
     }
   },
   string: {
-    run: { press: ['Mod-Enter'], shown: 'Ctrl Enter', does: 'run on the selected sources' },
+    run: { press: ['$mod+Enter'], shown: 'Ctrl Enter', does: 'run on the selected sources' },
     complete: { press: [], shown: 'Ctrl Space', does: 'complete a scope, a value, a title or @ a word set' },
     problem: { press: [], shown: 'F8', does: 'next problem' },
     fix: { press: ['Mod-.'], shown: 'Ctrl .', does: 'apply the fix at the cursor' }

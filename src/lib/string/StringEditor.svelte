@@ -18,7 +18,6 @@
   onMount(() => {
     const made = (view = stringEditor(host, text, {
       change: (next) => context.change(next),
-      run: () => context.run(),
       sets: () => context.sets(),
       offers: () => context.offers(),
       pasted: (pasted, clean, from) => context.pasted(pasted, clean, from),

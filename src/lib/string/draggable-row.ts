@@ -11,7 +11,7 @@ interface Row {
   path: Path;
   isGroup: boolean;
   enabled: boolean;
-  /** ListedScopes while something hangs over the row, and with null when it has gone. */
+  /** Called while something is dragged over the row, and with null when it has left. */
   hover: (operation: Operation | null) => void;
   drop: (from: Path, operation: Operation) => void;
 }

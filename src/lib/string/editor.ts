@@ -26,11 +26,10 @@ import { partAt } from './part-at';
 /** What the editor asks of the page around it. */
 export interface EditorContext {
   change: (text: string) => void;
-  run: () => void;
   /** The word sets that can be named, as they are now. */
   sets: () => SetQueries;
   offers: () => Offers;
-  /** ListedScopes what was pasted, and what was made of it before it was put at `from`. */
+  /** Called after a paste, with the raw text and the cleaned text that was inserted at `from`. */
   pasted: (pasted: string, clean: CleanPaste, from: number) => void;
   /** How many people a part finds alone at each source, a line each. */
   countAlone: (query: Query) => Promise<string[]>;
@@ -68,18 +67,12 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
           return clean.text;
         }),
         keymap.of([
-          {
-            key: keys.string.run.press[0],
-            run: () => {
-              context.run();
-              return true;
-            }
-          },
           { key: keys.string.fix.press[0], run: takeFix },
           ...completionKeymap,
           ...lintKeymap,
           ...historyKeymap,
-          ...defaultKeymap.filter(({ key }) => key !== keys.string.run.press[0])
+          // The page runs the string on it, wherever the focus is.
+          ...defaultKeymap.filter(({ key }) => key !== 'Mod-Enter')
         ]),
         EditorView.updateListener.of((update) => {
           if (update.docChanged) context.change(update.state.doc.toString());

@@ -178,7 +178,7 @@ export function settleAsHarvestsEnd(): () => void {
     for (const { id } of await runsGathered()) await enqueueRun(id);
   };
   const off = onChange((change) => {
-    if (change.of !== 'brief' || change.what !== 'harvests') return;
+    if (change.of !== 'anything' && !(change.of === 'brief' && change.what === 'harvests')) return;
     timer ??= setTimeout(() => {
       look().catch((error: unknown) => log().warn({ err: error }, 'runs of watches not looked at'));
     }, together).unref();

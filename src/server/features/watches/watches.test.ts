@@ -50,7 +50,7 @@ async function watched(name: string, sources: Record<string, readonly Person[]>,
 describe('a watch', () => {
   it('tells who is new, has changed, has left and is back again, and nothing at its first run', async () => {
     const first = [person(0, 'Quality Manager', 'A'), person(1, 'QA', 'B'), person(2, 'Sales', 'C')];
-    const { id, briefId } = await watched('ListedScopes', { 'file-told': first });
+    const { id, briefId } = await watched('Reports', { 'file-told': first });
     expect(await received(id)).toEqual([]);
     expect((await runsOfWatch(id))[0]).toMatchObject({ state: 'done', people: 2, counts: {} });
 

@@ -71,11 +71,11 @@ export const migrations: readonly Migration[] = [
 interface Migration {
   name: string;
   up: (schema: Schema) => Promise<void>;
-  /** ListedScopes by the schema itself, so that a migration is recognised that was made and not noted. */
+  /** Recognises from the schema itself that the migration ran, if it ran without being noted. */
   isDone: (schema: Schema) => Promise<boolean>;
 }
 
-/** ListedScopes when the database was made by a later release than this one. */
+/** Thrown when the database was made by a later release than this one. */
 export class NewerSchema extends Error {}
 
 /**

@@ -7,6 +7,7 @@
   import { page } from '$app/state';
   import CertainOnly from '$lib/frame/CertainOnly.svelte';
   import Refused from '$lib/frame/Refused.svelte';
+  import { keysOf } from '$lib/frame/keys';
   import { brief as briefPath } from '$lib/frame/paths';
   import { followSources } from '$lib/kept/follow-sources';
   import KeptNotice from '$lib/kept/KeptNotice.svelte';
@@ -48,6 +49,16 @@
     return () => clearTimeout(timer);
   });
 
+  const onkeydown = keysOf(
+    'string',
+    {
+      run: ({ target }) => {
+        if (!(target as Element).closest('[role="dialog"]')) void string.run();
+      }
+    },
+    true
+  );
+
   onMount(() => {
     if (page.url.searchParams.has('build')) {
       // An edited string is never overwritten unasked: the button does that.
@@ -61,6 +72,8 @@
     };
   });
 </script>
+
+<svelte:window {onkeydown} />
 
 <div class="strip">
   <h1>
@@ -100,7 +113,6 @@
   text={string.text}
   problems={string.isRead ? string.reading.problems : null}
   change={(next) => string.write(next, 'text')}
-  run={string.run}
   sets={() => string.sets}
   offers={() => ({ sets: data.wordSets, titles: string.titles, own: string.ownFields, valuesOf: string.valuesOf })}
   pasted={(raw, clean, from) => (pasted = { raw, clean, from })}
