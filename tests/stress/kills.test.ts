@@ -124,9 +124,13 @@ describe('a server killed again and again in the middle of work', () => {
     const underWay = `SELECT 1 FROM trials WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM imports WHERE state IN ('waiting', 'running')
       UNION ALL SELECT 1 FROM harvests WHERE state IN ('waiting', 'running') UNION ALL SELECT 1 FROM watch_runs WHERE state = 'running'`;
     await until(async () => !(await query(databaseUrl, underWay)).length, 90_000, 'all work comes to its end');
-    // What changed while it was killed is told by the next run.
-    await ask(server.address, 'POST', `/watches/${watch.id}/runs`);
-    await until(async () => !(await query(databaseUrl, underWay)).length, 60_000, 'the last run comes to its end');
+    // What changed while it was killed is told by the next run; how many runs fitted between kills depends on the machine.
+    for (let run = 0; run < 3; run++) {
+      const { body: world } = await ask<{ day: number }>(server.address, 'GET', '/world');
+      await ask(server.address, 'POST', '/world/moves', { from: world.day, step: 'month' });
+      await ask(server.address, 'POST', `/watches/${watch.id}/runs`);
+      await until(async () => !(await query(databaseUrl, underWay)).length, 60_000, 'the last run comes to its end');
+    }
     await expectNewsAddsUp(databaseUrl, watch.id);
     // Of the harvest every page was kept once, with how far its slice is.
     expect(await query(databaseUrl, `SELECT state FROM harvests WHERE id = $1`, [harvest.id])).toEqual([

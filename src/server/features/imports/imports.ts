@@ -110,14 +110,14 @@ async function claim(id: string): Promise<boolean> {
     row.leasedUntil === null ||
     row.leasedUntil.getTime() < Date.now() ||
     (await isDead(server));
-  if (!isLeft) throw new NotNow('Another server imports this.');
+  // Looked at again by the next sweep: retries of a job grow apart, and kills would use them up.
+  if (!isLeft) return false;
   const [, claimed] = await database().query(
     `UPDATE imports SET state = 'running', server = $serverId, leased_until = now() + make_interval(secs => ${leaseSeconds})
      WHERE id = $id AND state = $state AND server IS NOT DISTINCT FROM $server RETURNING id`,
     { bind: { id, state, server, serverId } }
   );
-  if (!(claimed as { rowCount: number }).rowCount) throw new NotNow('Another server imports this.');
-  return true;
+  return (claimed as { rowCount: number }).rowCount > 0;
 }
 
 export const importTask = defineTask(task, z.object({ importId: z.string() }), async ({ importId }, { stopping }) => {

@@ -9,7 +9,7 @@ import type { SourceKind } from '$api/source-kinds';
 import type { WatchRow, WatchRunRow } from '$server/platform/database/watch-models';
 import { onChange } from '$server/platform/changes';
 import { log } from '$server/platform/log';
-import { addJob, alone, defineTask } from '$server/platform/jobs/queue';
+import { addJob, alone, defineTask, hasNoJob } from '$server/platform/jobs/queue';
 import { Refusal } from '$server/platform/refusal';
 import { refuse } from '$server/platform/refusals';
 import { startHarvest } from '$server/features/harvest/harvests';
@@ -74,7 +74,8 @@ export async function openRun(watch: WatchRow, dueAt: Date, transaction: Transac
   const start = async () => {
     if (isDue) return;
     if (byHand) await settleRun(id);
-    else await gather(watch, id, from);
+    // As a job, which another server takes over at once where this one is killed.
+    else await enqueueRun(id);
   };
   return { id, start };
 }
@@ -86,28 +87,25 @@ export async function beginRun(watch: WatchRow, dueAt: Date): Promise<string | n
   return run?.id ?? null;
 }
 
-/** Lets a run gather; where it cannot even begin it says why. */
+/** Starts the harvest of a run; where that is refused, the run fails with the reason. */
 async function gather(watch: WatchRow, runId: string, from: readonly WatchedSource[]): Promise<void> {
   const { WatchRun } = models();
   try {
     if (!from.length) throw refuse('nothing-to-watch');
-    if (!watch.shortlistId) {
-      const marks = Object.fromEntries(
-        from.map(({ sourceId, sourceName, sheet, version }) => [
-          sourceId,
-          { name: sourceName, version: version ?? 0, sheet: hashText(JSON.stringify(sheet)).toString(36) }
-        ])
-      );
-      // The harvest and whose run it is are kept at once: killed between, nobody would know of it.
-      await startHarvest(watch.briefId, {
-        name: watch.name,
-        from: from.flatMap(({ sourceId, version }) => (version === null ? [] : [{ sourceId, version }])),
-        budget: watch.budget,
-        watchId: watch.id,
-        along: (harvestId, transaction) => WatchRun.update({ harvestId, marks }, { where: { id: runId }, transaction })
-      });
-    }
-    if (watch.shortlistId) await enqueueRun(runId);
+    const marks = Object.fromEntries(
+      from.map(({ sourceId, sourceName, sheet, version }) => [
+        sourceId,
+        { name: sourceName, version: version ?? 0, sheet: hashText(JSON.stringify(sheet)).toString(36) }
+      ])
+    );
+    // The harvest and whose run it is are kept at once: killed between, nobody would know of it.
+    await startHarvest(watch.briefId, {
+      name: watch.name,
+      from: from.flatMap(({ sourceId, version }) => (version === null ? [] : [{ sourceId, version }])),
+      budget: watch.budget,
+      watchId: watch.id,
+      along: (harvestId, transaction) => WatchRun.update({ harvestId, marks }, { where: { id: runId }, transaction })
+    });
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     await endRun(runId, 'failed', error.message);
@@ -156,14 +154,15 @@ export async function lookAtWatches(now = new Date()): Promise<void> {
     return opened;
   });
   for (const run of due) await run?.start();
-  for (const { id } of [...(await runsGathered()), ...(await looksDone())]) await settleRun(id);
+  for (const { id } of await runsGathered()) await enqueueRun(id);
+  for (const { id } of await looksDone()) await settleRun(id);
 }
 
-/** Runs whose harvest has ended, or never started because its server died. */
+/** Runs whose harvest has ended, and runs that no job works on. */
 const runsGathered = () =>
   database().query<{ id: string }>(
     `SELECT r.id FROM watch_runs r LEFT JOIN harvests h ON h.id = r.harvest_id
-     WHERE r.state = 'running' AND (h.id IS NULL AND r.created_at < now() - interval '1 minute' OR h.state IN ('done', 'failed', 'paused'))`,
+     WHERE r.state = 'running' AND (h.id IS NULL AND ${hasNoJob("'watch ' || r.id")} OR h.state IN ('done', 'failed', 'paused'))`,
     { type: QueryTypes.SELECT }
   );
 
@@ -203,11 +202,10 @@ export async function settleRun(runId: string): Promise<void> {
     run.harvestId ? Harvest.findByPk(run.harvestId) : null
   ]);
   if (!watch) return;
-  if (watch.shortlistId) return settlePeople(watch, run);
   if (!harvest) {
     const from = await sourcesOfWatch(run.watchId);
+    if (watch.shortlistId && from.length) return settlePeople(watch, run);
     if (isByHand(from)) return settleByHand(watch, run);
-    // It was started, and the server died before it could gather.
     if (run.harvestId === null) await gather(watch, run.id, from);
     else await endRun(runId, 'failed', 'What it gathered was deleted meanwhile.');
     return;
