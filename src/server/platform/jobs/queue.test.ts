@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import pg from 'pg';
 import * as z from 'zod';
 import { startJobs } from '$server/app/jobs';
 import { useFreshDatabase } from '$server/testing/fresh-database';
@@ -55,5 +56,25 @@ describe('jobs that ask connected services', () => {
   it('come again in their lane where they have to wait', async () => {
     await addJob('later', {}, { key: 'later', priority: 0, service: 'slow-1' });
     await vi.waitFor(() => expect(ran).toContain('later'), 10_000);
+  });
+});
+
+describe('a job whose runner never heard that it was given it', () => {
+  it('is run soon by another', async () => {
+    const { query } = pg.Client.prototype;
+    let lost = 0;
+    vi.spyOn(pg.Client.prototype, 'query').mockImplementation(function (this: pg.Client, ...given: unknown[]) {
+      const answer = Reflect.apply(query, this, given) as Promise<pg.QueryResult> | undefined;
+      const { text } = given[0] as { text?: string };
+      if (lost || !text?.includes('skip locked')) return answer;
+      return answer?.then((result) => {
+        if (!result.rowCount || lost++) return result;
+        throw new Error('Connection terminated unexpectedly');
+      });
+    } as typeof query);
+    await addJob('quick', { name: 'given in vain' }, { key: 'given in vain', priority: 0 });
+    await vi.waitFor(() => expect(ran).toContain('given in vain'), 10_000);
+    vi.restoreAllMocks();
+    expect(lost).toBe(1);
   });
 });

@@ -20,7 +20,7 @@ const concurrency = runners.here + runners.services;
 /** Milliseconds between two looks at what other servers left behind. */
 const lookEvery = 5000;
 /** Milliseconds before the runner is started again: doubled each time, to the longest. */
-const pauses = { first: 250, longest: 15_000 };
+const pauses = { first: 250, longest: 5000 };
 
 const logger = new Logger(() => (level, message, meta) => {
   // What a job was given, or failed by, may hold a person's data: it is logged by ourselves.
@@ -178,10 +178,11 @@ async function keepRunning(mine: Running, lane: Lane, number: number): Promise<v
       mine.runners.add(runner);
       runner.promise.catch(() => {});
       if (mine.ended) await runner.stop();
-      // Its worker ends on its own when it cannot say how a job went; the runner would go on without one.
+      // A worker ends when it can't say how a job went, and its runner would go on without one. Where the line is cut as it is
+      // given a job, the job is locked for it in the database and it doesn't know of it: a new one unlocks that first.
       const workerEnded = new Promise<void>((done) => {
-        runner.events.once('worker:stop', () => done());
-        runner.events.once('worker:fatalError', () => done());
+        for (const event of ['worker:stop', 'worker:fatalError', 'worker:getJob:error'] as const)
+          runner.events.once(event, () => done());
       });
       await Promise.race([runner.promise, workerEnded]).finally(() => mine.runners.delete(runner));
       if (!mine.ended) void runner.stop().catch(() => {});
