@@ -18,7 +18,7 @@ const sheet = {
   about: 'Three invented people.',
   boxes: [{ id: 'words', label: 'Words', searches: 'any', and: 'AND', ...nothingElse }],
   facts: [{ scope: 'country', label: 'Country', include: true }],
-  tells: ['title', 'company', 'country'],
+  lists: ['title', 'company', 'country'],
   listsAll: true,
   limits: { characters: 200, words: 10, operators: null, shown: 1000, page: pageSize, perMinute: 60, searches: 20 },
   matching: { stemming: null, diacritics: 'kept' },

@@ -246,7 +246,7 @@ export const harvests = {
           sourceName: z.string(),
           person: personSchema,
           reading: z.enum(['met', 'unknown']),
-          untold: z.array(z.string()),
+          unlisted: z.array(z.string()),
           slices: z.array(z.string()),
           seenAt: z.iso.datetime()
         })

@@ -57,7 +57,7 @@ const shortlist = head.extend({
     open: z.int(),
     cost: z.number(),
     unit: z.string(),
-    told: z.object({ malformed: z.int(), duplicate: z.int(), role: z.int(), throwAway: z.int() })
+    faults: z.object({ malformed: z.int(), duplicate: z.int(), role: z.int(), throwAway: z.int() })
   }),
   exports: z.array(z.object({ at: z.iso.datetime(), form: z.string(), people: z.int(), what: z.string() }))
 });
@@ -190,7 +190,7 @@ export const shortlists = {
           value: z.string(),
           from: z.int().nullable(),
           why: z.string(),
-          told: z.array(z.string())
+          listed: z.array(z.string())
         })
       ),
       records: z.array(z.object({ sourceId, sourceName: z.string(), seenAt: z.iso.datetime(), person: personSchema })),
@@ -263,7 +263,7 @@ export const shortlists = {
       precision: z.object({ fits: z.int(), judged: z.int(), interval }),
       /** Of those seen in the brief and not on the list */
       adds: z.object({ people: z.int(), some: z.array(personSchema) }),
-      firms: z.array(z.object({ company: z.string(), people: z.int(), shared: z.int(), told: z.int() }))
+      firms: z.array(z.object({ company: z.string(), people: z.int(), shared: z.int(), listed: z.int() }))
     })
   }),
   checkMail: operation(paths.checkMail, {

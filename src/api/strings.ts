@@ -211,7 +211,7 @@ export const strings = {
                     fields: z.array(z.union([z.enum([...fields, 'fact']), ownScopeSchema]))
                   })
                 ),
-                untold: z.array(z.string())
+                unlisted: z.array(z.string())
               })
             ),
             letIn: z.object({ changes: z.array(changeSchema), text: z.string(), says: z.array(z.string()) }).nullable()

@@ -62,7 +62,7 @@ const sampled = z.object({
   values: z.array(z.object({ field: fieldSchema, text: z.string(), job: z.int().optional() })),
   marks: z.array(z.object({ value: z.int(), from: z.int(), to: z.int(), part: z.int() })),
   /** Parts of the string that this record leaves open; empty for who is certain */
-  untold: z.array(z.string()),
+  unlisted: z.array(z.string()),
   verdict: verdictShape.nullable(),
   /** The verdict that counts, on whichever record it was given */
   counts: personVerdict.nullable(),

@@ -9,9 +9,9 @@ import { IndexedSource } from './indexed-source';
 /** What a file tells whose columns are matched so. What someone says of themselves, or what they know, is taken for their profile. */
 export function listedByColumns(mapping: readonly ColumnField[]): Scope[] {
   if (mapping.includes('person')) return [...scopes];
-  return [...new Set(mapping.flatMap((field) => columnTells[field] ?? []))];
+  return [...new Set(mapping.flatMap((field) => columnLists[field] ?? []))];
 }
-const columnTells: Partial<Record<ColumnField, readonly Scope[]>> = {
+const columnLists: Partial<Record<ColumnField, readonly Scope[]>> = {
   title: ['title'],
   company: ['company'],
   pastTitle: ['pasttitle'],
@@ -34,7 +34,7 @@ const columnTells: Partial<Record<ColumnField, readonly Scope[]>> = {
 };
 
 /** The sheet of a file the user imported: it takes the whole notation, counts exactly and shows everything; `tells` is what its columns hold. */
-export function importedSheet(id: string, name: string, tells: readonly Scope[] = scopes): Sheet {
+export function importedSheet(id: string, name: string, lists: readonly Scope[] = scopes): Sheet {
   return sheetSchema.parse({
     id,
     name,
@@ -54,7 +54,7 @@ export function importedSheet(id: string, name: string, tells: readonly Scope[] 
       }
     ],
     facts: [],
-    tells,
+    lists,
     listsAll: true,
     limits: { characters: null, words: null, operators: null, shown: null, searches: 1, page: 1000 },
     matching: { stemming: null, diacritics: 'kept' },

@@ -32,7 +32,7 @@ export class IndexedSource implements Source {
   }
 
   /** A true count as the source would report it for a query, and the interval it stands for. */
-  told(count: number, query: Query): Interval {
+  reported(count: number, query: Query): Interval {
     const { counting } = this.sheet;
     return countInterval(shownCount(count, counting, luck(keyOf(query))), counting);
   }

@@ -124,7 +124,7 @@ const maxEstimates = 4000;
 function estimatePart(asked: number, stay: number, part: Query, source: IndexedSource): Estimate | null {
   const { size } = source.index;
   if (asked === size && size > 0 && !source.sheet.listsAll && !canBeAsked(part, source)) return null;
-  const reported = source.told(asked, part);
+  const reported = source.reported(asked, part);
   const most = source.sheet.limits.shown ?? Infinity;
   const shown = Math.min(asked, most);
   return estimatedResult(

@@ -80,7 +80,7 @@ describe('stand-ins', () => {
     expect(people.length / world.people.length).toBeCloseTo(share, 1);
   });
 
-  it('Lanternfield guesses its counts within the factor it tells, the same every time, and shows 300', () => {
+  it('Lanternfield guesses its counts within the factor it lists, the same every time, and shows 300', () => {
     let off = 0;
     for (const word of ['quality', 'manager', 'pharma', 'cold', 'chain', 'utrecht', 'audits']) {
       const search = { boxes: { search: `site:lanternfield.example ${word}` }, facts: [] };

@@ -108,7 +108,7 @@ describe('figures of harvests, shortlists and watches', () => {
     seen.note('shortlisted', 'merge preview', Number(fresh) + Number(same));
     await page.close();
 
-    const { different, places } = seen.told();
+    const { different, places } = seen.different();
     expect(different).toEqual([]);
     expect(places.harvested).toBeGreaterThanOrEqual(8);
     expect(places.shortlisted).toBeGreaterThanOrEqual(5);

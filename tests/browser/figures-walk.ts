@@ -19,7 +19,7 @@ export class Seen {
   }
 
   /** The figures that are not the same everywhere, and how many places each of the others was seen in. */
-  told(): { different: string[]; places: Record<string, number> } {
+  different(): { different: string[]; places: Record<string, number> } {
     const different: string[] = [];
     const places: Record<string, number> = {};
     for (const [figure, list] of this.values) {
@@ -150,7 +150,7 @@ export async function walk(open: Open, { id, text, sources, counted: here }: Bri
     seen.note('judged', `header of ${screen}`, judged === undefined ? null : Number(judged));
     await page.close();
   }
-  return seen.told();
+  return seen.different();
 }
 
 export const judge = (id: string, sourceId: string, personId: string, verdict: string) =>

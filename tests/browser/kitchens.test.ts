@@ -104,7 +104,7 @@ beforeAll(async () => {
     about: '',
     boxes: [{ id: 'parole', label: 'Parole', searches: 'any', and: 'AND', or: 'OR', phrase: true, ...nothingElse }],
     facts: [],
-    tells: ['any', 'title', 'company', 'country', 'place', 'industry', 'contact'],
+    lists: ['any', 'title', 'company', 'country', 'place', 'industry', 'contact'],
     listsAll: true,
     limits: { characters: 500, words: 60, operators: null, shown: 1000, page: 25, searches: 20 },
     matching: { stemming: null, diacritics: 'kept' },

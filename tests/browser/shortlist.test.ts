@@ -185,7 +185,7 @@ describe('a shortlist', () => {
        FROM generate_series(1, 100000) i`,
       [list]
     );
-    await client.query(`UPDATE shortlists SET next_number = 100001, reckoned = '' WHERE id = $1`, [list]);
+    await client.query(`UPDATE shortlists SET next_number = 100001, exclusions_mark = '' WHERE id = $1`, [list]);
     await client.query('ANALYZE shortlist_people');
     const page = await open(`/briefs/${id}/shortlist`);
     await page.getByText('100,001 people', { exact: true }).waitFor({ timeout: 30_000 });

@@ -105,7 +105,13 @@ describe('problems of a string', () => {
 
   it('are told at the string, each with its fix', async () => {
     const { page } = await desk('Every problem');
-    const ofSources: ProblemCode[] = ['stop-words', 'over-limit', 'read-otherwise', 'untold-fact', 'value-not-offered'];
+    const ofSources: ProblemCode[] = [
+      'stop-words',
+      'over-limit',
+      'read-otherwise',
+      'unlisted-fact',
+      'value-not-offered'
+    ];
     expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
     for (const [code, text, message, fix, mended] of shown) {
       await writeString(page, text);

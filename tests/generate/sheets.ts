@@ -69,17 +69,17 @@ export const sheets: fc.Arbitrary<Sheet> = fc
     stemming: fc.constantFrom('english' as const, null),
     diacritics: fc.constantFrom('kept' as const, 'folded' as const),
     stopWords: fc.constantFrom([], [], ['head', 'test']),
-    tells: fc.subarray([...scopes]),
+    lists: fc.subarray([...scopes]),
     shown: seldom(fc.integer({ min: 1, max: 50 }))
   })
-  .map(({ boxes, facts, searches, characters, words, operators, nesting, tells, shown, ...matching }) =>
+  .map(({ boxes, facts, searches, characters, words, operators, nesting, lists, shown, ...matching }) =>
     sheetSchema.parse({
       id: 'made',
       name: 'Made',
       about: '',
       boxes,
       facts: facts.filter((one, i) => facts.findIndex((other) => other.scope === one.scope) === i),
-      tells,
+      lists,
       limits: { characters, words, operators, nesting, shown, searches },
       matching,
       counting: { kind: 'exact' }

@@ -28,7 +28,7 @@ export interface Trigger {
 export interface Before {
   before: Person | null;
   now: Person;
-  told?: ListedScopes;
+  listed?: ListedScopes;
   /** Days since somebody who leads came to their firm; null where no source tells. */
   leaders?: number | null;
 }
@@ -148,7 +148,7 @@ function readTerm(term: Term, asked: Asked | undefined, matching: Matching): (of
     };
   }
   const readers = new Map<ListedScopes, (person: Person) => Truth>();
-  return ({ before, now, told: listed = everythingListed }) => {
+  return ({ before, now, listed = everythingListed }) => {
     const person = asked === 'was' ? before : now;
     if (!person) return 'unknown';
     let reader = readers.get(listed);

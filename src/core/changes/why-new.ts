@@ -4,7 +4,7 @@ import { ranks } from '../titles/lexicon';
 import type { Facts } from './watched';
 
 /**
- * Why somebody is new to a watch, as far as an earlier record of theirs tells: a new firm, a rise or another title, another
+ * Why somebody is new to a watch, as far as an earlier record of theirs says: a new firm, a rise or another title, another
  * country or place, a firm that grew or shrank. Without one they are new to us, and that alone is said.
  */
 export function whyNew(before: Facts | null, now: Facts): string {
@@ -35,7 +35,7 @@ export function whyLeft(before: Facts, now: Facts | null | undefined): string {
   if (headcount && before.headcount && headcount !== before.headcount)
     return `the firm ${Number(headcount) > Number(before.headcount) ? 'grew' : 'shrank'} from ${before.headcount} to ${headcount}`;
   if (place && before.place && before.place !== place) return `is now in ${place}`;
-  return 'told as before, and found no more by this string';
+  return 'listed as before, but this string no longer finds them';
 }
 
 const order = new Map(ranks.map(({ id }, i) => [id, i]));

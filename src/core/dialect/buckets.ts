@@ -16,7 +16,7 @@ const from = new RegExp(
 const upTo = new RegExp(String.raw`(?:[<≤]\s{0,9}|up to |under |less than |bis |hasta |até |jusqu'à )(${number})`, 'i');
 const read = (text: string) => Number(text.replaceAll(/[^\d]/g, ''));
 
-/** The range that the name of a bucket tells: `1–9`, `5,001+`, `up to 9 employees`; null where it tells none. */
+/** The range that the name of a bucket states: `1–9`, `5,001+`, `up to 9 employees`; null where it states none. */
 export function bucketOf(label: string): Bucket | null {
   const two = between.exec(label);
   if (two) {

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { countingSchema } from './count';
+import { withLists } from './older-sheet';
 import { matchingSchema } from '../semantics/matching-schema';
 import { scopes, textScopes, type Scope } from '../language/scopes';
 import { scopeSchema } from '../language/scope-schema';
@@ -84,7 +85,7 @@ export const factSchema = z.object({
 });
 
 /** What a source can be asked, how it matches, counts and where it ends: all that Eave knows of it, as data. */
-export const sheetSchema = z.object({
+const sheetShape = z.object({
   id: z.string().min(1).max(100),
   name: z.string().trim().min(1).max(100),
   about: z.string().max(500),
@@ -97,12 +98,12 @@ export const sheetSchema = z.object({
     .array(factSchema)
     .max(scopes.length + maxOwn)
     .refine((facts) => unique(facts.map(({ scope }) => scope)), 'every fact is named once'),
-  tells: z
+  lists: z
     .array(scopeSchema)
     .max(scopes.length + maxOwn)
     .default([])
     .describe(
-      'The texts and facts that its results tell. What it does not tell is unknown of its people, not missing; `any` is the whole profile'
+      'The texts and facts that its results list. What it does not list is unknown of its people, not missing; `any` is the whole profile'
     ),
   listsAll: z.boolean().default(false).describe('Shows everybody where nothing is asked'),
   limits: z.object({
@@ -134,12 +135,15 @@ export const sheetSchema = z.object({
   counting: countingSchema
 });
 
-export type Sheet = z.infer<typeof sheetSchema>;
+/** A sheet as it is received, also from an adapter written when `lists` was called `tells`. */
+export const sheetSchema = z.preprocess(withLists, sheetShape);
 
-/** What a sheet's source tells, as the three-valued reading takes it. Worked out once for each sheet. */
-export function listedBy(sheet: Pick<Sheet, 'tells'>): ListedScopes {
-  let listed = listedSets.get(sheet.tells);
-  if (!listed) listedSets.set(sheet.tells, (listed = new Set(sheet.tells)));
+export type Sheet = z.infer<typeof sheetShape>;
+
+/** What a sheet's source lists, as the three-valued reading takes it. Worked out once for each sheet. */
+export function listedBy(sheet: Pick<Sheet, 'lists'>): ListedScopes {
+  let listed = listedSets.get(sheet.lists);
+  if (!listed) listedSets.set(sheet.lists, (listed = new Set(sheet.lists)));
   return listed;
 }
 const listedSets = new WeakMap<readonly Scope[], ListedScopes>();

@@ -57,7 +57,7 @@ function measure(given: readonly Page[]) {
       field,
       precision: share(right, read),
       recall: share(right, wanted),
-      told: `${field.padEnd(8)} precision ${(100 * share(right, read)).toFixed(1)} % of ${read}, recall ${(100 * share(right, wanted)).toFixed(1)} % of ${wanted}`
+      figures: `${field.padEnd(8)} precision ${(100 * share(right, read)).toFixed(1)} % of ${read}, recall ${(100 * share(right, wanted)).toFixed(1)} % of ${wanted}`
     }))
   };
 }
@@ -78,7 +78,7 @@ describe('people read out of result pages', () => {
       ['all', [...before, ...later]]
     ] as const) {
       const { fields, wrong } = measure(some);
-      console.log(`result pages, ${what}: ${some.length}\n${fields.map(({ told: received }) => received).join('\n')}`);
+      console.log(`result pages, ${what}: ${some.length}\n${fields.map(({ figures }) => figures).join('\n')}`);
       if (what === 'written after the code') console.log(wrong.join('\n'));
       if (what === 'all')
         for (const { precision, recall } of fields) {

@@ -144,7 +144,7 @@ export function reportMarkdown(report: Report): string {
   if (report.agreement)
     lines.push(
       '',
-      `Two judges, ${report.agreement.judged} people: Cohen’s kappa ${report.agreement.kappa === null ? 'cannot be told' : `${report.agreement.kappa.toFixed(2)} (${report.agreement.interval.low.toFixed(2)} to ${report.agreement.interval.high.toFixed(2)})`}.`
+      `Two judges, ${report.agreement.judged} people: Cohen’s kappa ${report.agreement.kappa === null ? 'cannot be computed' : `${report.agreement.kappa.toFixed(2)} (${report.agreement.interval.low.toFixed(2)} to ${report.agreement.interval.high.toFixed(2)})`}.`
     );
   lines.push('', '## How it was measured', '', ...reportMethod.map((sentence) => `- ${sentence}`), '');
   return lines.join('\n');

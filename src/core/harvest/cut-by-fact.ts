@@ -194,14 +194,14 @@ function cutByBuckets(search: Search, fact: Fact, scope: NumberFact, { seen, cou
   const bins = binsOf(new Map(asked.map((bucket) => [bucket.label, rowsOf(bucket)])), most, fact.most ?? Infinity);
   const parts = partsOf(search, scope, bins);
   if (before?.include) return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: null };
-  const untold = (seen.length - numbers.length) * per;
+  const unlisted = (seen.length - numbers.length) * per;
   const labels = asked.map(({ label }) => label);
   if (!fact.exclude || labels.length + without.size > (fact.most ?? Infinity))
-    return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: { scope, expected: untold } };
+    return parts.length < 2 ? null : { by: { kind: 'numbers', scope }, parts, lost: { scope, expected: unlisted } };
   const rest: CutPart = {
     search: withFact(search, scope, { exclude: [...(before?.exclude ?? []), ...labels] }),
     what: 'not listed',
-    expected: untold,
+    expected: unlisted,
     rest: true
   };
   return { by: { kind: 'numbers', scope }, parts: [...parts, rest], lost: null };
@@ -221,7 +221,7 @@ function cutByNumbers(search: Search, scope: NumberFact, { seen, count, most }: 
   ].filter((bound) => bound > (before?.low ?? -Infinity) && bound < (before?.high ?? Infinity));
   if (!bounds.length) return null;
   const edges = [before?.low ?? null, ...bounds, before?.high ?? null];
-  const untold = before ? 0 : ((seen.length - numbers.length) * count) / seen.length;
+  const unlisted = before ? 0 : ((seen.length - numbers.length) * count) / seen.length;
   return {
     by: { kind: 'numbers', scope },
     parts: edges.slice(1).map((high, i) => {
@@ -230,10 +230,10 @@ function cutByNumbers(search: Search, scope: NumberFact, { seen, count, most }: 
       return {
         search: withFact(search, scope, { range: { low, high } }),
         what: low === null ? `up to ${high}` : high === null ? `${low} or more` : `${low} to ${high}`,
-        expected: (within * (count - untold)) / numbers.length,
+        expected: (within * (count - unlisted)) / numbers.length,
         rest: false
       };
     }),
-    lost: before ? null : { scope, expected: untold }
+    lost: before ? null : { scope, expected: unlisted }
   };
 }

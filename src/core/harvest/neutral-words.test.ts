@@ -28,7 +28,7 @@ const sheet = sheetSchema.parse({
     }
   ],
   facts: [],
-  tells: ['any', 'title', 'company', 'place'],
+  lists: ['any', 'title', 'company', 'place'],
   limits: { characters: 200, words: 32, operators: null, shown: 100, searches: 1, page: 50 },
   matching: { stemming: null, diacritics: 'kept' },
   counting: { kind: 'exact' }

@@ -208,7 +208,7 @@ export const problemWords = {
     says: (source: string, there: string, here: string) =>
       `${source} would read this as ${there}; here it means ${here}. The search on its card is written to be read correctly.`
   },
-  'untold-fact': {
+  'unlisted-fact': {
     says: (source: string, scopes: readonly string[]) =>
       `${source} doesn’t list ${scopes.map((scope) => (scope === 'any' ? 'the whole profile' : scope)).join(' or ')}, so nobody there is certain to match this part, only possible. Judge people one by one, or remove the part there.`
   },

@@ -49,7 +49,7 @@ export const problemCodes = [
   'stop-words',
   'over-limit',
   'read-otherwise',
-  'untold-fact',
+  'unlisted-fact',
   'value-not-offered'
 ] as const;
 

@@ -185,7 +185,7 @@ export function meaningProblems(text: string, query: Query): Problem[] {
       const { keys, prefix } = wordingOf(term);
       const [word] = keys;
       const senses = keys.length === 1 && !prefix && !named.has(word!) && !excluded(place) ? meanings(word!) : [];
-      if (senses.length && !senses.some(({ tells }) => tells.some((tell) => spoken.has(tell)))) {
+      if (senses.length && !senses.some(({ indicators }) => indicators.some((word) => spoken.has(word)))) {
         named.add(word!);
         say(
           'several-meanings',

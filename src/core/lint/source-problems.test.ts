@@ -48,13 +48,13 @@ describe('problems a source has with a string', () => {
   });
 
   it('tells a fact that nobody there can be checked against', () => {
-    expect(codes('QA AND headcount:[51 TO 1000]', lanternfield)).toEqual(['untold-fact']);
+    expect(codes('QA AND headcount:[51 TO 1000]', lanternfield)).toEqual(['unlisted-fact']);
     for (const text of [
       'QA NOT headcount:[1 TO 50]',
       '(title:owner AND headcount:[1 TO 49]) OR (title:QA AND headcount:[50 TO *])',
       'QA AND (headcount:[1 TO 9] OR growth:[5 TO *])'
     ])
-      expect(codes(text, lanternfield), text).toEqual(['untold-fact']);
+      expect(codes(text, lanternfield), text).toEqual(['unlisted-fact']);
     for (const text of [
       'QA AND country:Denmark',
       'QA AND (country:Denmark OR headcount:[1 TO 9])',

@@ -55,14 +55,14 @@ export function sourceProblems(text: string, query: Query, sheet: Sheet, renderi
     else say('over-limit', 'warning', from, to, problemWords['over-limit'].beyond(sheet.name, limit));
   }
 
-  const untold = untoldPart(rendering.leftover, sheet);
-  if (untold)
+  const unlisted = unlistedPart(rendering.leftover, sheet);
+  if (unlisted)
     say(
-      'untold-fact',
+      'unlisted-fact',
       'hint',
-      untold.at?.from ?? 0,
-      untold.at?.to ?? text.length,
-      problemWords['untold-fact'].says(sheet.name, untold.scopes)
+      unlisted.at?.from ?? 0,
+      unlisted.at?.to ?? text.length,
+      problemWords['unlisted-fact'].says(sheet.name, unlisted.scopes)
     );
 
   for (const { term, wanted } of terms(query)) {
@@ -122,7 +122,7 @@ function asTyped(text: string): string {
  * A part left over that nobody can be certain to meet, because of what the source does not tell: each term is put as what
  * it can be at best (found in what is listed, or never certain), and the part is asked whether it can be met at all.
  */
-function untoldPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at: Query['at'] } | null {
+function unlistedPart(leftover: Query | null, sheet: Sheet): { scopes: Scope[]; at: Query['at'] } | null {
   const listed = listedBy(sheet);
   const matching = matchingOf(sheet.matching);
   for (const part of leftover?.kind === 'and' ? leftover.parts : leftover ? [leftover] : []) {

@@ -14,7 +14,7 @@ export interface Value {
   job?: number;
 }
 
-/** What a profile page tells: every field up to the place. */
+/** What a profile page lists: every field up to the place. */
 const anyFields: ReadonlySet<Field> = new Set<Field>(fields.slice(0, fields.indexOf('place') + 1));
 
 /** Whether a scope searches a field. `any` searches all that a profile page tells; facts have their own scopes. */

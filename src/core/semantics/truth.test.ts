@@ -9,7 +9,7 @@ import { exactMatching } from './exact-matching';
 import { matchingOf } from './matching';
 import { parse } from '../language/parse';
 import { scopes, type Scope } from '../language/scopes';
-import { bothOf, eitherOf, notOf, truthOf, untoldIn, type Truth } from './truth';
+import { bothOf, eitherOf, notOf, truthOf, unlistedIn, type Truth } from './truth';
 
 /** Kleene, Introduction to Metamathematics (1952), § 64: the strong tables of ¬, & and ∨; t, u, f represent met, unknown, not met. */
 const of = { t: 'met', u: 'unknown', f: 'not met' } as const;
@@ -57,10 +57,10 @@ describe('a query on a record', () => {
           const truth = truthOf(query, person, listed, matching);
           if (truth === 'unknown') {
             unknown++;
-            expect(untoldIn(query, person, listed, matching).length).toBeGreaterThan(0);
+            expect(unlistedIn(query, person, listed, matching).length).toBeGreaterThan(0);
           } else {
             expect(matches(query, person, matching)).toBe(truth === 'met');
-            expect(untoldIn(query, person, listed, matching)).toEqual([]);
+            expect(unlistedIn(query, person, listed, matching)).toEqual([]);
           }
         }
       }),

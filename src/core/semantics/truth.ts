@@ -139,7 +139,7 @@ function says(term: Word | Phrase, listed: ListedScopes, matching: Matching): Te
 }
 
 /** The terms of a query whose truth a record leaves open while the whole is open too: what is not listed of that person. */
-export function untoldIn(
+export function unlistedIn(
   query: Query,
   person: Person,
   listed: ListedScopes = everythingListed,

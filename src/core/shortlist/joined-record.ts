@@ -18,9 +18,9 @@ export interface Joined {
   value: string;
   /** The place of the record it is from; null where it was written by hand. */
   from: number | null;
-  why: 'the only one' | 'all the same' | 'the newest' | 'chosen' | 'nothing told';
-  /** What each record tells, in their order; empty where one tells nothing. */
-  told: string[];
+  why: 'the only one' | 'all the same' | 'the newest' | 'chosen' | 'nothing listed';
+  /** What each record lists, in their order; empty where one tells nothing. */
+  listed: string[];
 }
 
 const pageOf = (text: string) =>
@@ -28,7 +28,7 @@ const pageOf = (text: string) =>
 const phoneOf = (text: string) => /^[+(\d][\d\s()./-]{5,}$/.test(text);
 
 /** A record's value of a field; empty where it has none. */
-export function toldOf({ person }: KeptRecord, field: JoinedField): string {
+export function listedOf({ person }: KeptRecord, field: JoinedField): string {
   const job = presentJob(person);
   const contact = (is: (text: string) => boolean) => person.contact?.map((text) => text.trim()).find(is) ?? '';
   switch (field) {
@@ -62,24 +62,24 @@ export function joinRecords(
   const byAge = [...records.keys()].sort((a, b) =>
     records[b]!.seenAt < records[a]!.seenAt ? -1 : records[b]!.seenAt > records[a]!.seenAt ? 1 : a - b
   );
-  const withJob = byAge.find((i) => toldOf(records[i]!, 'title'));
+  const withJob = byAge.find((i) => listedOf(records[i]!, 'title'));
   const field = (name: JoinedField): Joined => {
-    const listed = records.map((record) => toldOf(record, name));
+    const listed = records.map((record) => listedOf(record, name));
     const chosen = choice[name];
-    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', told: listed };
+    if (chosen && 'text' in chosen) return { value: chosen.text, from: null, why: 'chosen', listed };
     if (chosen && listed[chosen.record] !== undefined)
-      return { value: listed[chosen.record]!, from: chosen.record, why: 'chosen', told: listed };
+      return { value: listed[chosen.record]!, from: chosen.record, why: 'chosen', listed };
     const ofJob =
       (name === 'title' || name === 'company') && withJob !== undefined && listed[withJob] ? withJob : undefined;
     const from = ofJob ?? byAge.find((i) => listed[i]);
-    if (from === undefined) return { value: '', from: null, why: 'nothing told', told: listed };
+    if (from === undefined) return { value: '', from: null, why: 'nothing listed', listed };
     const others = listed.filter((text) => text);
     const same = others.every((text) => text === listed[from]);
     return {
       value: listed[from]!,
       from,
       why: others.length === 1 ? 'the only one' : same ? 'all the same' : 'the newest',
-      told: listed
+      listed
     };
   };
   return Object.fromEntries(joinedFields.map((name) => [name, field(name)])) as Record<JoinedField, Joined>;

@@ -209,9 +209,9 @@ function skillTrait(good: readonly Person[], rest: readonly Person[]): Found | n
 export interface FirmLike {
   company: string;
   people: number;
-  /** How many of the firm's facts (industry, country, size) are those of the chosen ones' firms, of those it tells. */
+  /** How many of the firm's facts (industry, country, size) are those of the chosen ones' firms, of those that are listed. */
   shared: number;
-  told: number;
+  listed: number;
 }
 
 /** Firms of the rest that are like those of the chosen people, the most alike first; their own firms are left out. */
@@ -242,7 +242,7 @@ export function firmsLike(good: readonly Person[], rest: readonly Person[], most
       company,
       people: 1,
       shared: shares.filter((one) => one > 0).length,
-      told: listed.length,
+      listed: listed.length,
       worth: listed.length ? shares.reduce((a, b) => a + b, 0) / 3 : 0
     });
   }
@@ -250,5 +250,5 @@ export function firmsLike(good: readonly Person[], rest: readonly Person[], most
     .filter(({ shared }) => shared > 0)
     .sort((a, b) => b.worth - a.worth || b.people - a.people || (a.company < b.company ? -1 : 1))
     .slice(0, most)
-    .map(({ company, people, shared, told }) => ({ company, people, shared, told }));
+    .map(({ company, people, shared, listed }) => ({ company, people, shared, listed }));
 }

@@ -168,7 +168,7 @@ describe('joined records', () => {
     expect(joined.mail.value).toBe('a@b.example');
     expect(joined.phone.value).toBe('+45 33 12 34 56');
     expect(joined.page.value).toBe('x.example/anna');
-    expect(joined.industry).toMatchObject({ value: '', why: 'nothing told' });
+    expect(joined.industry).toMatchObject({ value: '', why: 'nothing listed' });
     expect(joinRecords(records, { title: { record: 0 }, place: { text: 'Utrecht' } })).toMatchObject({
       title: { value: 'QA', why: 'chosen' },
       place: { value: 'Utrecht', from: null, why: 'chosen' }

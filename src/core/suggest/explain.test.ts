@@ -29,7 +29,7 @@ describe('why a person was found or not', () => {
     expect(parts[0]!.by).toEqual([{ term: 'title:QA', fields: ['title'] }]);
     expect(parts[1]!.by).toEqual([{ term: 'pharma', fields: ['pastcompany'] }]);
     expect(parts[4]!.by).toEqual([{ term: 'intern', fields: ['pasttitle'] }]);
-    expect(explain(text, query, { id: 'x', name: 'X' }).parts[2]!.untold).toEqual(['headcount']);
+    expect(explain(text, query, { id: 'x', name: 'X' }).parts[2]!.unlisted).toEqual(['headcount']);
   });
 
   it('comes with the smallest change that lets them in', () => {

@@ -30,7 +30,7 @@ export interface PartExplained {
   /** Terms of the part found in the person: by which a wanted part is met, or an exclusion hit. */
   by: TermMatch[];
   /** What of the person the part asks for and the source does not tell. */
-  untold: string[];
+  unlisted: string[];
 }
 
 export interface Explanation {
@@ -66,13 +66,19 @@ export function explain(
 
 function explainPart({ index, query, excludes }: Part, person: Person, matching: Matching): PartExplained {
   const by = new Map<string, TermMatch>();
-  const untold = new Set<string>();
+  const unlisted = new Set<string>();
   for (const { term } of terms(query)) {
     const fields = fieldsAnswering(term, person, matching);
     if (fields.length) by.set(print(term), { term: print(term), fields });
-    else if (lacksFact(person, term.scope)) untold.add(term.scope);
+    else if (lacksFact(person, term.scope)) unlisted.add(term.scope);
   }
-  return { part: index, excludes, met: matches(query, person, matching), by: [...by.values()], untold: [...untold] };
+  return {
+    part: index,
+    excludes,
+    met: matches(query, person, matching),
+    by: [...by.values()],
+    unlisted: [...unlisted]
+  };
 }
 
 /** The fields of a person in which a term stands; `fact` for a number. */

@@ -5,7 +5,7 @@ export const lackingReasons = [
   'removed by the left-over part',
   'compares words otherwise',
   'another job in its record',
-  'facts it does not tell',
+  'facts it does not list',
   'says less of them'
 ] as const;
 export type LackingReason = (typeof lackingReasons)[number];

@@ -123,12 +123,12 @@ function meaningsApart(query: Query, judged: readonly Judged[]): Candidate[] {
     }
     const most = Math.max(...fits);
     if (!most || !places.length) return [];
-    const { name, tells } = senses[fits.indexOf(most)]!;
+    const { name, indicators } = senses[fits.indexOf(most)]!;
     return [
       {
         kind: 'tell apart',
         says: `Want a word of “${name}” beside ${word}`,
-        changes: places.map((at) => ({ kind: 'narrow', at, one: tells.map((tell) => ({ scope: 'any', text: tell })) }))
+        changes: places.map((at) => ({ kind: 'narrow', at, one: indicators.map((text) => ({ scope: 'any', text })) }))
       }
     ];
   });
@@ -146,7 +146,7 @@ const telling: ReadonlySet<Field> = new Set<Field>(['title', 'company', 'jobtext
 function exclusions(judged: readonly Judged[], wanted: ReadonlySet<string>): Candidate[] {
   const counts = new Map<string, { scope: Scope; text: string; misses: Set<number>; fits: number }>();
   judged.forEach(({ person, fit }, i) => {
-    for (const key of tellsOf(person)) {
+    for (const key of indicatorsOf(person)) {
       let one = counts.get(key);
       if (!one) {
         const [scope, text] = key.split('\n') as [Scope, string];
@@ -197,8 +197,8 @@ const fillers: ReadonlySet<string> = new Set(
 );
 
 /** What an exclusion could say of a person: words and pairs of words side by side, by scope, and values of facts. */
-function tellsOf(person: Person): Set<string> {
-  const tells = new Set<string>();
+function indicatorsOf(person: Person): Set<string> {
+  const indicators = new Set<string>();
   for (const { field, text } of valuesOf(person)) {
     if (!telling.has(field)) continue;
     const keys = tokenKeys(text).map(fold);
@@ -206,16 +206,16 @@ function tellsOf(person: Person): Set<string> {
       const pair = i + 1 < keys.length ? `${key} ${keys[i + 1]!}` : null;
       for (const scope of wordScopes)
         if (searches(scope, field)) {
-          if (key.length > 2 && !/^\d+$/.test(key) && !fillers.has(key)) tells.add(`${scope}\n${key}`);
+          if (key.length > 2 && !/^\d+$/.test(key) && !fillers.has(key)) indicators.add(`${scope}\n${key}`);
           if (pair && pair.length > 6 && !fillers.has(key) && !fillers.has(keys[i + 1]!))
-            tells.add(`${scope}\n${pair}`);
+            indicators.add(`${scope}\n${pair}`);
         }
     });
   }
   for (const { field, text } of valuesOf(person))
     if ((factScopes as readonly Field[]).includes(field) || (isOwnScope(field) && text.length <= longestOwn))
-      if (field !== 'industry' || text === person.industry) tells.add(`${field}\n${fold(text)}`);
-  return tells;
+      if (field !== 'industry' || text === person.industry) indicators.add(`${field}\n${fold(text)}`);
+  return indicators;
 }
 
 /** For fits the string does not find: the change that lets each in, where it is a wording or a wider fact. */

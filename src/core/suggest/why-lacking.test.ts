@@ -25,7 +25,7 @@ describe('why a source doesn’t have someone', () => {
     expect(why(person({ jobs: [{ title: 'Driver', company: 'Nordkyl' }] }))).toBe('another job in its record');
     const placeless = person();
     delete placeless.country;
-    expect(why(placeless)).toBe('facts it does not tell');
+    expect(why(placeless)).toBe('facts it does not list');
     expect(why(placeless, true)).toBe('removed by the left-over part');
     expect(why(person({ country: 'SE' }))).toBe('says less of them');
   });

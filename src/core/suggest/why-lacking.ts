@@ -21,10 +21,10 @@ export function whyLacking(
   if (matches(query, there.person, here.matching) || !matches(query, here.person, there.matching))
     return 'compares words otherwise';
   if (jobNow(there.person) !== jobNow(here.person)) return 'another job in its record';
-  const untold = [...terms(query)].some(
+  const unlisted = [...terms(query)].some(
     ({ term }) => lacksFact(there.person, term.scope) && !lacksFact(here.person, term.scope)
   );
-  if (untold) return there.brought ? 'removed by the left-over part' : 'facts it does not tell';
+  if (unlisted) return there.brought ? 'removed by the left-over part' : 'facts it does not list';
   return there.brought ? 'removed by the left-over part' : 'says less of them';
 }
 

@@ -60,12 +60,12 @@ export const addTitle = (
 /** Meanings as typed, one per line: the meaning, a colon, and comma-separated words that indicate it. */
 export function readSenses(text: string): OwnLexicon['meanings'][number]['senses'] {
   return text.split('\n').flatMap((line) => {
-    const [name = '', tells = ''] = line.split(/:(.*)/s);
-    const words = tells
+    const [name = '', indicators = ''] = line.split(/:(.*)/s);
+    const words = indicators
       .split(',')
       .map((word) => word.trim())
       .filter((word) => keyOf(word));
-    return name.trim() && words.length ? [{ name: name.trim(), tells: words }] : [];
+    return name.trim() && words.length ? [{ name: name.trim(), indicators: words }] : [];
   });
 }
 

@@ -8,7 +8,7 @@ import { shipped } from '../language/shipped-data';
 export interface Sense {
   name: string;
   /** Words, folded, that stand near it when it means this. */
-  tells: readonly string[];
+  indicators: readonly string[];
 }
 
 const shape = z.record(
@@ -20,7 +20,7 @@ const shape = z.record(
 
 const ofLexicon: readonly [string, readonly Sense[]][] = Object.entries(shipped(shape, data)).map(([word, senses]) => [
   word,
-  Object.entries(senses).map(([name, tells]) => ({ name, tells }))
+  Object.entries(senses).map(([name, indicators]) => ({ name, indicators }))
 ]);
 /** What the user says of a word is in the place of what the lexicon says. */
 const known = fromLexicon(
@@ -31,7 +31,10 @@ const known = fromLexicon(
         ({ word, senses }) =>
           [
             fold(word),
-            senses.map(({ name, tells }) => ({ name, tells: tells.flatMap((tell) => tokenKeys(tell).map(fold)) }))
+            senses.map(({ name, indicators }) => ({
+              name,
+              indicators: indicators.flatMap((word) => tokenKeys(word).map(fold))
+            }))
           ] as const
       )
     ])

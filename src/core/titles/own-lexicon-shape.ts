@@ -25,7 +25,7 @@ export const ownLexiconShape = z.object({
           .trim()
           .regex(/^\p{L}{2,30}$/u, 'is one word of letters'),
         senses: z
-          .array(z.object({ name, tells: wordings.min(1) }))
+          .array(z.object({ name, indicators: wordings.min(1) }))
           .min(2)
           .max(20)
       })

@@ -24,8 +24,8 @@ const own: OwnLexicon = {
     {
       word: 'Drone',
       senses: [
-        { name: 'male bee', tells: ['hive', 'queen'] },
-        { name: 'aircraft', tells: ['rotor', 'pilot'] }
+        { name: 'male bee', indicators: ['hive', 'queen'] },
+        { name: 'aircraft', indicators: ['rotor', 'pilot'] }
       ]
     }
   ]
@@ -106,8 +106,8 @@ describe('adding to it', () => {
 
   it('reads meanings a line each', () => {
     expect(readSenses('male bee: hive, queen\n\naircraft: rotor , pilot\nnothing told:\n: x')).toEqual([
-      { name: 'male bee', tells: ['hive', 'queen'] },
-      { name: 'aircraft', tells: ['rotor', 'pilot'] }
+      { name: 'male bee', indicators: ['hive', 'queen'] },
+      { name: 'aircraft', indicators: ['rotor', 'pilot'] }
     ]);
   });
 });

@@ -70,7 +70,7 @@ const byLetters =
     return groups;
   };
 
-/** Beginnings of compounds and the function each tells, the longest first. */
+/** Beginnings of compounds and the function each indicates, the longest first. */
 const stems = fromLexicon(() =>
   functions()
     .flatMap(({ id, stems: own, names }) =>
@@ -89,7 +89,7 @@ const stems = fromLexicon(() =>
     )
 );
 
-/** Ends of compounds and the rank each tells, the longest first. */
+/** Ends of compounds and the rank each indicates, the longest first. */
 const endings = ranks
   .flatMap(({ id, words }) =>
     words.filter((word) => word.length >= 4 && /^\p{L}+$/u.test(word)).map((word) => ({ ending: fold(word), id }))

@@ -21,7 +21,7 @@ describe('the meanings of a word among people', () => {
     expect(senseIn('QA', person('QA Tester'))).toBe(1);
     expect(senseIn('QA', person('QA Manager', 'Agile and automation. Once in food.'))).toBe(1);
   });
-  it('are left open where nothing tells, or two are told alike, and not asked where the word is not', () => {
+  it('are left open where nothing indicators, or two are told alike, and not asked where the word is not', () => {
     expect(senseIn('QA', person('QA Manager'))).toBeNull();
     expect(senseIn('QA', person('QA', 'food software'))).toBeNull();
     expect(senseIn('QA', person('Quality Manager', 'food'))).toBeUndefined();

@@ -42,8 +42,8 @@ export function senseIn(word: string, person: Person): number | null | undefined
     const keys = new Set(tokenKeys(text).map(fold));
     const beside = keys.has(wanted);
     there ||= beside;
-    senses.forEach(({ tells }, i) => {
-      for (const indicator of tells) if (keys.has(indicator)) scores[i]! += beside ? 2 : 1;
+    senses.forEach(({ indicators }, i) => {
+      for (const indicator of indicators) if (keys.has(indicator)) scores[i]! += beside ? 2 : 1;
     });
   }
   if (!there) return undefined;
@@ -95,13 +95,13 @@ export function tellApart(
   sense: number
 ): { asking: string | null; excluding: string | null } {
   const senses = meanings(word);
-  const own = senses[sense]!.tells;
+  const own = senses[sense]!.indicators;
   const spoken = new Set(
     [...terms(query)]
       .filter(({ wanted }) => wanted)
       .flatMap(({ term }) => (term.kind === 'range' ? [] : tokenKeys(term.text).map(fold)))
   );
-  const others = [...new Set(senses.flatMap(({ tells }, i) => (i === sense ? [] : tells)))].filter(
+  const others = [...new Set(senses.flatMap(({ indicators }, i) => (i === sense ? [] : indicators)))].filter(
     (tell) => !own.includes(tell) && !spoken.has(tell)
   );
   let asking = text;

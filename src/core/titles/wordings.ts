@@ -144,7 +144,7 @@ const namesOfFunctions = fromLexicon(() =>
   }))
 );
 
-/** The language a title is most likely written in; English where nothing tells. */
+/** The language a title is most likely written in; English where nothing indicates one. */
 export function languageOf(title: string): Language {
   const [name, letters] = [nameOf(title), lettersOf(title)];
   const found = namesOfFunctions().find(

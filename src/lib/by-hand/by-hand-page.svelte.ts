@@ -38,7 +38,7 @@ export class ByHandPage {
   /** An entry that is being corrected. */
   correcting: Entry | null = $state(null);
   refused: unknown = $state(null);
-  told = $state('');
+  status = $state('');
   keeping = $state(false);
   /** A page is being read. */
   reading = $state(false);
@@ -125,7 +125,7 @@ export class ByHandPage {
     const rows = read.filter(({ values }) => !had.has(`${values.name}|${values.company ?? ''}`));
     this.unkept.rows.push(...rows);
     if (counted && !this.unkept.said.trim()) this.unkept.said = counted.line;
-    this.told = rows.length
+    this.status = rows.length
       ? `${rows.length} people read${counted ? `; count on the page: “${counted.line}”` : ''}.`
       : 'Couldn’t read any people. Paste a table, or a name, a title and a firm on separate lines.';
     return rows.length;
@@ -176,7 +176,7 @@ export class ByHandPage {
         this.unkept.rows.splice(0, rows.length);
         if (this.unkept.said === said) this.unkept.said = '';
         this.unkept.page = '';
-        this.told = 'Saved.';
+        this.status = 'Saved.';
         // Moves on to the next slice once this one is read.
         const after = this.diary.searches.find((one) => one.slice && one.slice.id === slice?.id);
         if (after && after.slice!.state !== 'waiting') this.unkept.slice = null;

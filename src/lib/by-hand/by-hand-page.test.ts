@@ -46,10 +46,10 @@ describe('a page that is pasted', () => {
     expect(hand.unkept.rows.map(({ values }) => values.name)).toEqual(['Marta Oliver Sanz', 'Iker Sanz Gil']);
     expect(hand.unkept.said).toBe('Más de 1.000 resultados');
     expect(hand.count).toMatchObject({ said: 1000, open: true });
-    expect(hand.told).toContain('2 people read');
+    expect(hand.status).toContain('2 people read');
     await hand.read(page);
     expect(hand.unkept.rows).toHaveLength(2);
-    expect(hand.told).toContain('Couldn’t read any people');
+    expect(hand.status).toContain('Couldn’t read any people');
     hand.unkept.said = '40';
     await hand.read('12 resultados\n\nAna Gil\nChef en Casa Mar\n');
     expect(hand.unkept.said).toBe('40');
@@ -107,7 +107,7 @@ describe('what is not kept yet', () => {
     });
     expect(again.unkept.rows).toEqual([]);
     expect(again.unkept.said).toBe('');
-    expect(again.told).toBe('Saved.');
+    expect(again.status).toBe('Saved.');
     again.remember();
     expect(kept.size).toBe(0);
   });

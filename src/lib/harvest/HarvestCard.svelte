@@ -59,13 +59,13 @@
       </dl>
     </div>
   {/if}
-  {#each card.records as { sourceId, sourceName, person, reading, untold, slices, seenAt } (sourceId + person.id)}
+  {#each card.records as { sourceId, sourceName, person, reading, unlisted, slices, seenAt } (sourceId + person.id)}
     {@const job = leadingJob(person)}
     <div class="record">
       <p>
         <b>{sourceName}</b>
         <span class="soft">{say.inText(moment(seenAt), slices.join('; '))}</span>
-        <span class="soft">{reading === 'met' ? 'certain' : say.possibleNotListed(untold.join(', '))}</span>
+        <span class="soft">{reading === 'met' ? 'certain' : say.possibleNotListed(unlisted.join(', '))}</span>
       </p>
       <p>
         {[job && say.at(job.title, job.company), person.place, person.country && countryName(person.country)]

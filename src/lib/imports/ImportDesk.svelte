@@ -38,7 +38,7 @@
   let uploading = $state('');
   let job = $state<Import | null>(null);
   let mapping = $state<ColumnField[]>([]);
-  let read = $state.raw<{ columns: string; told: Answer<'readImportValues'> } | null>(null);
+  let read = $state.raw<{ columns: string; answer: Answer<'readImportValues'> } | null>(null);
   let values = $state<{ field: StandardField; text: string; standard: string | null }[]>([]);
   let name = $state('');
   /** The imported file that the new one takes the place of; empty for a new source. */

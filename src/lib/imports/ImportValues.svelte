@@ -20,7 +20,7 @@
     /** The import hasn't started, so its values can be read. */
     ready: boolean;
     /** What was read last, and of which columns. */
-    read: { columns: string; told: Read } | null;
+    read: { columns: string; answer: Read } | null;
     /** What values become, as it was chosen or read. */
     values: { field: StandardField; text: string; standard: string | null }[];
   }
@@ -51,7 +51,7 @@
         body: { mapping: [...mapping] },
         signal
       });
-      read = { columns: asked, told: answer };
+      read = { columns: asked, answer };
       values = answer.values.map(({ field, text, standard }) => ({ field, text, standard }));
     } catch (problem) {
       // Meanwhile the columns were matched differently, or the import started.
@@ -59,7 +59,7 @@
     }
   }
 
-  const rows = $derived(read?.told.values.map((value, i) => ({ ...value, i })) ?? []);
+  const rows = $derived(read?.answer.values.map((value, i) => ({ ...value, i })) ?? []);
   const mend = $derived(toMend(rows));
   const shown = $derived(all ? rows : mend);
   const how: Record<string, string> = { name: say.byName, likeness: 'likely', memory: say.asBefore };
@@ -67,7 +67,7 @@
     (values = values.map((value, at) => (at === i ? { ...value, standard } : value)));
   const items = $derived(
     Object.fromEntries(
-      Object.entries(read?.told.lists ?? {}).map(([field, list]) => [
+      Object.entries(read?.answer.lists ?? {}).map(([field, list]) => [
         field,
         list.map(({ value, name }) => ({ id: value, text: name }))
       ])
@@ -81,7 +81,7 @@
     <p>
       <b>{say.differentValuesWereRecognized(count(rows.length - mend.length), count(rows.length))}</b>
       {#if mend.length}{say.theseWerentYouCanChangeWhat(count(mend.length))}{/if}
-      {#if read.told.more}{say.moreRareValuesAreReadBy(count(read.told.more))}{/if}
+      {#if read.answer.more}{say.moreRareValuesAreReadBy(count(read.answer.more))}{/if}
       {#if rows.length > mend.length}
         <Button onclick={() => (all = !all)}>{all ? say.showValuesToCheck : say.showAll}</Button>
       {/if}

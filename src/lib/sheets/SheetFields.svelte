@@ -66,10 +66,10 @@
     { name: 'facts', scopes: [...namedFacts, ...numberFacts] }
   ];
   /** In the order of the scopes, so that a sheet does not depend on the order of ticking. */
-  const tell = (scope: Scope, isTold: boolean) =>
-    put('tells', [
-      ...scopes.filter((one) => (one === scope ? isTold : sheet.tells.includes(one))),
-      ...sheet.tells.filter(isOwnScope)
+  const tell = (scope: Scope, isListed: boolean) =>
+    put('lists', [
+      ...scopes.filter((one) => (one === scope ? isListed : sheet.lists.includes(one))),
+      ...sheet.lists.filter(isOwnScope)
     ]);
   function addFact(scope: string) {
     const known = unusedScopes.find((one) => one === scope);
@@ -153,7 +153,7 @@
     {#each unusedScopes as scope (scope)}<option value={scope}>{scope}</option>{/each}
   </Select>
 
-  <fieldset class="tells">
+  <fieldset class="lists">
     <legend>{say.whatItsResultsList}</legend>
     <p class="soft">{say.anythingUntickedIsUnknownNeverNo}</p>
     {#each tellable as { name, scopes: some } (name)}
@@ -163,7 +163,7 @@
           <Checkbox
             labelText={scope === 'any' ? say.wholeProfile : scope}
             title=""
-            checked={sheet.tells.includes(scope)}
+            checked={sheet.lists.includes(scope)}
             on:check={({ detail }) => tell(scope, detail)}
           />
         {/each}
@@ -217,22 +217,22 @@
     gap: 6px;
     align-items: baseline;
   }
-  .tells {
+  .lists {
     border: 1px solid var(--line);
     padding: 6px 12px;
     margin: 12px 0;
   }
-  .tells div {
+  .lists div {
     display: flex;
     flex-wrap: wrap;
     gap: 0 14px;
     align-items: baseline;
   }
-  .tells b {
+  .lists b {
     width: 60px;
     font-size: 13px;
   }
-  .tells :global(.bx--form-item) {
+  .lists :global(.bx--form-item) {
     flex: none;
   }
   fieldset :global(.add) {

@@ -58,7 +58,7 @@
   </dl>
 {:else}<p class="soft">{say.none}</p>{/each}
 <h2>{say.whatItsResultsList}</h2>
-<p>{sheet.tells.map((scope) => (scope === 'any' ? say.wholeProfile : scope)).join(', ')}</p>
+<p>{sheet.lists.map((scope) => (scope === 'any' ? say.wholeProfile : scope)).join(', ')}</p>
 <h2>{say.limits}</h2>
 {#each [[say.charactersPerBox, sheet.limits.characters], [say.wordsPerSearch, sheet.limits.words], [say.operatorsPerSearch, sheet.limits.operators], [say.resultsShown, sheet.limits.shown], [say.resultsPerPage, sheet.limits.page], [say.requestsPerMinute, sheet.limits.perMinute], [say.searchesPerString, sheet.limits.searches]] as const as [name, value] (name)}
   <dl>

@@ -25,7 +25,7 @@
     { name: 'title', word: say.title, now: person.tidyTitle, before: person.title }
   ] as const);
   let objecting = $state(false);
-  const fields = $derived(card.fields.filter(({ told }) => told.some(Boolean)));
+  const fields = $derived(card.fields.filter(({ listed }) => listed.some(Boolean)));
   const shown = (field: string, text: string) => (field === 'country' && text ? countryName(text) : text);
 </script>
 
@@ -132,11 +132,11 @@
   {#if card.records.length > 1}
     <table class="plain">
       <tbody>
-        {#each fields as { field, from, why, told } (field)}
+        {#each fields as { field, from, why, listed } (field)}
           <tr>
             <td class="soft">{field}</td>
             <td class="choices">
-              {#each told as text, i (i)}{#if text}<Button
+              {#each listed as text, i (i)}{#if text}<Button
                     kind="ghost"
                     aria-pressed={from === i}
                     onclick={() => change({ choice: { [field]: { record: i } } })}>{shown(field, text)}</Button

@@ -16,7 +16,7 @@
   }
   let { desk, list, open = $bindable() }: Props = $props();
 
-  const { run, plan, told: found, open: toAsk, cost, unit } = $derived(list.mail);
+  const { run, plan, faults: found, open: toAsk, cost, unit } = $derived(list.mail);
   const underWay = $derived(run !== null && (run.state === 'running' || run.state === 'waiting'));
   const isPaused = $derived(run !== null && (run.state === 'paused' || run.state === 'failed') && toAsk > 0);
   let perDay: number | null = $state(null);

@@ -73,7 +73,7 @@
     {#if reply.firms.length}
       <h4>{say.similarFirms}</h4>
       <ul>
-        {#each reply.firms as { company, people, shared, told: of } (company)}
+        {#each reply.firms as { company, people, shared, listed: of } (company)}
           <li>{company} <span class="soft">{say.factsMatchPeopleSeenThere(shared, of, count(people))}</span></li>
         {/each}
       </ul>

@@ -133,7 +133,7 @@
                       >{/if}</span
                   ><span class="ch">{changeWords(line, source, answers[source.id], reading())}</span>{#if seen}<span
                       class="jd"
-                      ><Tooltip text={seen.told} align="end"
+                      ><Tooltip text={seen.explanation} align="end"
                         ><span style:color={verdicts.miss.colour}>{verdicts.miss.sign} {seen.misses}</span>
                         <span style:color={verdicts.fit.colour}>{verdicts.fit.sign} {seen.fits}</span></Tooltip
                       ></span

@@ -111,9 +111,9 @@ describe('what is said of a line', () => {
     expect(judgedWords(group!, here, answer(rows).here, 'possible')).toBeNull();
     const said = judgedWords(bad!, here, answer(rows).here, 'possible')!;
     expect(said).toMatchObject({ fits: 1, misses: 8 });
-    expect(said.told).toContain('It alone brings 8 judged misses and 1 judged fits: 89% misses');
+    expect(said.explanation).toContain('It alone brings 8 judged misses and 1 judged fits: 89% misses');
     const priced = { ...here, sheet: { price: { perSearch: 0, perRecord: 2, unit: 'EUR' } } } as typeof here;
-    expect(judgedWords(bad!, priced, answer(rows).here, 'possible')!.told).toContain(
+    expect(judgedWords(bad!, priced, answer(rows).here, 'possible')!.explanation).toContain(
       'Price of those it alone brings: 14 EUR.'
     );
   });

@@ -37,7 +37,7 @@ export function judgedWords(line: LedgerLine, source: Source, answer: Ledger, re
   const price = source.sheet.price && !line.excludes && figures.without ? priceOf(line, source, answer, reading) : null;
   return {
     ...only,
-    told:
+    explanation:
       `${line.excludes ? 'It alone throws out' : 'It alone brings'} ${only.misses} judged misses and ${only.fits} judged fits: ` +
       `${percent(only.misses / all)} misses, ${percentRange(wilson(only.misses, all))}. ` +
       `${line.excludes ? 'In all it hits' : 'In all it answers for'} ${brings.misses} misses and ${brings.fits} fits.` +

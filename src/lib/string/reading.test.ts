@@ -133,8 +133,8 @@ describe('the worker itself', () => {
     ask({ id: 1, text: 'title:plonge', sets: [], sheets: [] });
     const before = words(await until(1));
     const senses = [
-      { name: 'washing up', tells: ['kitchen'] },
-      { name: 'a dive', tells: ['sea'] }
+      { name: 'washing up', indicators: ['kitchen'] },
+      { name: 'a dive', indicators: ['sea'] }
     ];
     ask({ lexicon: { functions: [], titles: [], meanings: [{ word: 'plonge', senses }] } });
     ask({ id: 2, text: 'title:plonge', sets: [], sheets: [] });

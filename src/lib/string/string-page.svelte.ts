@@ -117,7 +117,7 @@ export class StringPage {
 
   /** The own fields that the chosen sources' people have. */
   ownFields = $derived.by(() =>
-    [...new Set(this.chosen.flatMap(({ sheet }) => sheet.tells.filter(isOwnScope)))].sort()
+    [...new Set(this.chosen.flatMap(({ sheet }) => sheet.lists.filter(isOwnScope)))].sort()
   );
 
   /** Values of a scope that most people of the chosen sources have, as far as their people are here. */

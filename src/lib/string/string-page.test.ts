@@ -28,12 +28,12 @@ const serve = (more: Answers = {}) =>
   });
 const calls = (name: string) => asked.call.mock.calls.filter(([one]) => one === name).map(([, input]) => input);
 
-const source = (id: string, kind: string, tells: string[] = []) => ({
+const source = (id: string, kind: string, lists: string[] = []) => ({
   id,
   kind,
   name: `The ${id}`,
   readiness: { state: 'ready' },
-  sheet: { tells }
+  sheet: { lists }
 });
 function desk(text: string, more: object = {}) {
   const data = {

@@ -69,7 +69,7 @@
       {/each}
     </svg>
     <ol>
-      {#each trial.sample as { person, verdict, rank, untold }, i (rank)}
+      {#each trial.sample as { person, verdict, rank, unlisted }, i (rank)}
         <li style:height="{row}px">
           <button
             aria-current={i === at}
@@ -82,9 +82,9 @@
               style:color={i === at ? 'inherit' : verdict ? verdicts[verdict.verdict].colour : 'var(--grey)'}
               >{verdict ? verdicts[verdict.verdict].sign : '·'}</span
             >
-            <span class="name" class:open={untold.length}>{person.name}</span><span class="visually-hidden"
-              >{verdict ? verdicts[verdict.verdict].word : say.notJudged}{untold.length ? say.possible : ''}</span
-            >{#if untold.length}<span class="possible" aria-hidden="true">◇</span>{/if}
+            <span class="name" class:open={unlisted.length}>{person.name}</span><span class="visually-hidden"
+              >{verdict ? verdicts[verdict.verdict].word : say.notJudged}{unlisted.length ? say.possible : ''}</span
+            >{#if unlisted.length}<span class="possible" aria-hidden="true">◇</span>{/if}
           </button>
         </li>
       {/each}

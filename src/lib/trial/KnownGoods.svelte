@@ -51,8 +51,8 @@
                 >{one.explanation?.parts
                   .filter(({ met }) => !met)
                   .map(
-                    ({ part, untold }) =>
-                      `part ${part + 1} doesn’t match${untold.length ? ` (${untold.join(', ')} not listed)` : ''}`
+                    ({ part, unlisted }) =>
+                      `part ${part + 1} doesn’t match${unlisted.length ? ` (${unlisted.join(', ')} not listed)` : ''}`
                   )
                   .join(', ') ?? ''}</TableCell
               >

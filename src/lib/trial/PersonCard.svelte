@@ -114,10 +114,10 @@
         {fieldWords[field] ?? `“${ownWords(field)}”`}{/each}.
     </p>
   {/if}
-  {#if sampled.untold.length}
-    <p class="untold">
+  {#if sampled.unlisted.length}
+    <p class="unlisted">
       <b>{say.possible}</b>{say.notCertainDoesntList(trial.sourceName)}
-      {#each sampled.untold as part, i (part)}{i ? ', ' : ''}<span class="mono">{part}</span>{/each}
+      {#each sampled.unlisted as part, i (part)}{i ? ', ' : ''}<span class="mono">{part}</span>{/each}
       {say.forThisPerson}
     </p>
   {/if}
@@ -176,7 +176,7 @@
   .facts dd {
     font-weight: 400;
   }
-  .untold {
+  .unlisted {
     margin-top: 12px;
     font-size: 13px;
     border: 1px dashed var(--grey);

@@ -59,7 +59,7 @@ export class Judging {
         ...trial,
         people: this.#certainOnly() ? trial.certain : trial.people,
         sample: trial.sample
-          .filter(({ untold }) => !(this.#certainOnly() && untold.length))
+          .filter(({ unlisted }) => !(this.#certainOnly() && unlisted.length))
           .map((one) => ({
             ...one,
             loaded: one.verdict,

@@ -14,7 +14,7 @@ const said = (verdict: KeptVerdict['verdict'], revision = 1): KeptVerdict => ({
 const drawn = (id: string, more: object = {}) => ({
   rank: Number(id),
   person: { id, name: `Person ${id}`, country: 'DK' },
-  untold: [],
+  unlisted: [],
   verdict: null,
   counts: null,
   number: Number(id),
@@ -84,7 +84,7 @@ describe('judging a sample', () => {
   it('shows the certain alone where only they count, and precision of the top', () => {
     const sample = [
       drawn('1', { verdict: said('fit') }),
-      drawn('50', { verdict: said('miss'), untold: ['country:DK'] })
+      drawn('50', { verdict: said('miss'), unlisted: ['country:DK'] })
     ];
     expect(desk(sample).judging.trial).toMatchObject({ people: 100 });
     const { judging } = desk(sample, { certainOnly: true });

@@ -5,10 +5,10 @@ import { causesByPerson } from './causes-by-person';
 import { causesOffered, certainties, verdictsShown } from './sample-filter';
 
 const sample = [
-  { verdict: null, untold: [] },
-  { verdict: { verdict: 'fit' as const }, untold: ['rank:head'] },
-  { verdict: { verdict: 'miss' as const }, untold: [] },
-  { verdict: { verdict: 'unsure' as const }, untold: [] }
+  { verdict: null, unlisted: [] },
+  { verdict: { verdict: 'fit' as const }, unlisted: ['rank:head'] },
+  { verdict: { verdict: 'miss' as const }, unlisted: [] },
+  { verdict: { verdict: 'unsure' as const }, unlisted: [] }
 ];
 const places = (holds: (one: (typeof sample)[number]) => boolean) =>
   sample.flatMap((one, i) => (holds(one) ? [i] : []));

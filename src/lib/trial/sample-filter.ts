@@ -3,7 +3,7 @@ import type { Verdict } from '$core/measure';
 /** What a list of people drawn is narrowed by. */
 interface One {
   verdict: { verdict: Verdict } | null;
-  untold: readonly string[];
+  unlisted: readonly string[];
 }
 interface Choice {
   words: string;
@@ -22,8 +22,8 @@ export const verdictsShown: Readonly<Record<Shown, Choice>> = {
 export type Certainty = 'all' | 'certain' | 'possible';
 export const certainties: Readonly<Record<Certainty, Choice>> = {
   all: { words: 'certain and possible', holds: () => true },
-  certain: { words: 'certain only', holds: ({ untold }) => !untold.length },
-  possible: { words: 'possible only', holds: ({ untold }) => untold.length > 0 }
+  certain: { words: 'certain only', holds: ({ unlisted }) => !unlisted.length },
+  possible: { words: 'possible only', holds: ({ unlisted }) => unlisted.length > 0 }
 };
 
 /** All matching terms, the most frequent first. */

@@ -20,7 +20,7 @@ const drawn = (id: number, more: object = {}) => ({
   rank: id,
   number: id,
   person: { id: String(id), name: `Person ${id}`, country: 'ES' },
-  untold: [],
+  unlisted: [],
   verdict: null,
   counts: null,
   ...more

@@ -23,7 +23,7 @@ export class WordingPage {
   readonly sets: KeptDocument<WordSet[]>;
   refused: unknown = $state(null);
   typed = $state('');
-  told = $state('');
+  status = $state('');
   /** Languages that wordings are proposed in. */
   spoken: readonly Language[] = $state.raw(languages);
   /** What is added or rejected here is remembered for all briefs. */
@@ -138,7 +138,7 @@ export class WordingPage {
     const fresh = set.wordings.flatMap(({ text }) => (before.has(text) ? [] : [text]));
     this.#change(() => set);
     if (fresh.length) void this.#remember(fresh, true);
-    this.told = `${added} added${known ? `, ${known} already there` : ''}.`;
+    this.status = `${added} added${known ? `, ${known} already there` : ''}.`;
     this.typed = '';
   };
 
@@ -155,7 +155,7 @@ export class WordingPage {
       const known = this.sets.value.filter(({ name }) => byName.has(name.toLowerCase()));
       this.sets.change(this.sets.value.map((set) => putInto(set, byName.get(set.name.toLowerCase()) ?? [])));
       const strange = found.size - known.length;
-      this.told = say.wordingsImported(file.name, known.length, strange);
+      this.status = say.wordingsImported(file.name, known.length, strange);
     } catch (problem) {
       this.refused = new ApiProblem(
         0,

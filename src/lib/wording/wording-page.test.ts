@@ -75,7 +75,7 @@ describe('the wordings of a title', () => {
     const page = desk();
     page.typed = 'Jefa de cocina; "Jefe de Cocina"\n• Chef';
     page.add();
-    expect(page.told).toBe('2 added, 1 already there.');
+    expect(page.status).toBe('2 added, 1 already there.');
     expect(page.typed).toBe('');
     page.typed = '  ,;';
     page.add();
@@ -132,7 +132,7 @@ describe('a file of wordings', () => {
     expect(csv).toContain('Jefe de cocina');
     const more = csv.replaceAll('QA', 'Quality Lead').replaceAll('Jefe de cocina', 'Unheard of');
     await page.take(new File([more], 'mine.csv'));
-    expect(page.told).toContain('mine.csv: wordings of 1 title imported; 1 title isn’t in the persona.');
+    expect(page.status).toContain('mine.csv: wordings of 1 title imported; 1 title isn’t in the persona.');
     expect(textsOf(page, 1).map(([text]) => text)).toContain('Quality Lead');
     await page.take(new File(['nothing of the kind'], 'other.csv'));
     expect(page.refused).toMatchObject({ message: expect.stringContaining('Nothing was changed.') as string });

@@ -36,7 +36,7 @@ describe('the contract', () => {
     for (const to of new Set(referred)) expect(document).toHaveProperty(to.slice(2).split('/'));
     expect(text.length / Object.keys(contract).length).toBeLessThan(1_800);
     // What has a default need not be sent, and is always answered.
-    expect(schemas.Sheet!.required).toContain('tells');
-    expect(schemas.SheetSent!.required).not.toContain('tells');
+    expect(schemas.Sheet!.required).toContain('lists');
+    expect(schemas.SheetSent!.required).not.toContain('lists');
   });
 });

@@ -61,7 +61,7 @@ const shared: Record<string, z.ZodType> = {
   Sides: sideBySide.response,
   Source: readSource.response,
   StringProblem: problemSchema,
-  ToldVerdict: verdictShape,
+  VerdictOnPerson: verdictShape,
   Trial: listTrials.response.element,
   TrialDetail: readTrial.response,
   Version: listVersions.response.element,

@@ -1,2 +1,2 @@
-/** What the first of several tells, and what it leaves open by those behind it. */
+/** What the first of several sources lists, and what it leaves open by those behind it. */
 export const firstLeads = <T extends object>(all: readonly T[]): T => Object.assign({}, ...[...all].reverse()) as T;

@@ -7,7 +7,7 @@ import { writtenPeople } from '$sources/imported-file';
 import { environment } from '$server/platform/environment';
 import { doOneThing } from './one-thing';
 import { shareFile, type SharedSource } from './shared-source';
-import type { ThreadTells } from './threads';
+import type { ThreadMessage } from './threads';
 
 export interface FileTask {
   sheet: Sheet;
@@ -32,7 +32,7 @@ async function make({ sheet, id }: FileTask): Promise<SharedSource> {
       );
       if (!rows.length) break;
       for (const { person } of rows) written.push(person);
-      parentPort!.postMessage({ progress: written.length } satisfies ThreadTells<never, number>);
+      parentPort!.postMessage({ progress: written.length } satisfies ThreadMessage<never, number>);
     }
     await client.query('COMMIT');
   } finally {

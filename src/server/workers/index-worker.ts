@@ -3,7 +3,7 @@ import { indexName, makeStandIn, standIns, worldName, type KeptStandIn } from '$
 import { makeWorld, type KeptWorld } from '$sources/world/world';
 import { readKept, readKeptWorld, writeKept } from './index-cache';
 import { moveShared, shareStandIn, shareWorld, type SharedStandIn } from './shared-source';
-import type { ThreadTells } from './threads';
+import type { ThreadMessage } from './threads';
 
 interface Task {
   size: number;
@@ -15,7 +15,8 @@ interface Task {
 }
 
 const { size, folder, day, ids } = workerData as Task;
-const tell = (message: ThreadTells<SharedStandIn[], { done: number; of: number }>) => parentPort!.postMessage(message);
+const tell = (message: ThreadMessage<SharedStandIn[], { done: number; of: number }>) =>
+  parentPort!.postMessage(message);
 
 /** Makes some stand-ins and sends what they are made of, one after the other; then keeps them for the next start. */
 function makeSome(wanted: readonly string[]): void {

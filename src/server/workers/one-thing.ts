@@ -4,10 +4,10 @@ import { closeDatabase } from '$server/platform/database/connection';
 import { Refusal } from '$server/platform/refusal';
 import { giveWay } from './give-way';
 import { takeUpSpreadLexicon } from './take-up-lexicon';
-import type { ThreadTells } from './threads';
+import type { ThreadMessage } from './threads';
 
 /** The end of a thread that does one thing, as `runThread` hears it, whether that was done, refused or broke off. */
-async function endOf(work: () => Promise<unknown>): Promise<ThreadTells<unknown, never>> {
+async function endOf(work: () => Promise<unknown>): Promise<ThreadMessage<unknown, never>> {
   try {
     takeUpSpreadLexicon();
     return { answer: await work() };

@@ -26,7 +26,7 @@ import type { Outcome } from '$sources/try-string';
 /** What the left-over part makes of a row. */
 export interface CheckedRow {
   reading: Truth;
-  untold: string[];
+  unlisted: string[];
 }
 
 export interface SampledPerson {
@@ -156,7 +156,7 @@ export interface StringText {
 export interface ReadPerson {
   values: Value[];
   marks: Highlight[];
-  untold: string[];
+  unlisted: string[];
 }
 
 /** A result that came from elsewhere as the ids of people. */

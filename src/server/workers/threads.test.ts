@@ -10,12 +10,12 @@ import { KeptThreads, runThread } from './threads';
 /** A thread that does as it is told, at its start or with each message. */
 const thread = `
 const { parentPort, threadId, workerData } = require('node:worker_threads');
-const act = ({ does, ms, tells, sum }) => {
+const act = ({ does, ms, messages, sum }) => {
   if (does === 'dies') throw new Error('out of order');
   if (does === 'ends') return process.exit(0);
   if (does === 'never') return;
   if (does === 'adds') return parentPort.postMessage({ answer: sum.reduce((all, one) => all + one, 0) });
-  for (const one of tells ?? []) parentPort.postMessage(one);
+  for (const one of messages ?? []) parentPort.postMessage(one);
   setTimeout(() => parentPort.postMessage({ answer: threadId }), ms ?? 0);
 };
 if (workerData) act(workerData);
@@ -34,10 +34,10 @@ afterAll(() => rmSync(folder, { recursive: true }));
 describe('a thread that does one thing', () => {
   it('says how far it is, and what came of it', async () => {
     const far: number[] = [];
-    const tells = [{ progress: 1 }, { progress: 2 }];
+    const messages = [{ progress: 1 }, { progress: 2 }];
     const answer = await runThread<number, number>(
       file,
-      { does: 'works', tells },
+      { does: 'works', messages },
       { progressed: (at) => far.push(at) }
     );
     expect(far).toEqual([1, 2]);
@@ -54,8 +54,8 @@ describe('a thread that does one thing', () => {
   it.each([
     ['refused', [{ refusal: { status: 422, title: 'No', detail: 'Not like this.', extra: {} } }], /Not like this/],
     ['wrong', [{ error: 'It is wrong.' }], /It is wrong/]
-  ])('that is %s says so', async (_, tells, says) => {
-    await expect(runThread(file, { does: 'works', tells, ms: 10_000 })).rejects.toThrow(says);
+  ])('that is %s says so', async (_, messages, says) => {
+    await expect(runThread(file, { does: 'works', messages, ms: 10_000 })).rejects.toThrow(says);
   });
 
   it('that dies, or ends without a word, is no answer', async () => {
@@ -64,7 +64,7 @@ describe('a thread that does one thing', () => {
   });
 
   it('is to be done later where the database is away, or where it is broken off', async () => {
-    const away = runThread(file, { does: 'works', tells: [{ error: 'gone', away: true }] });
+    const away = runThread(file, { does: 'works', messages: [{ error: 'gone', away: true }] });
     await expect(away).rejects.toBeInstanceOf(NotNow);
     const breaking = new AbortController();
     const broken = runThread(file, { does: 'never' }, { signal: breaking.signal });
@@ -110,7 +110,7 @@ describe('threads that are kept', () => {
     const kept = threads();
     const first = await kept.run({ does: 'works' });
     const refusal = { status: 409, title: 'No', detail: 'Somebody else was first.', extra: {} };
-    await expect(kept.run({ tells: [{ refusal }], ms: 1 })).rejects.toThrow(/Somebody else/);
+    await expect(kept.run({ messages: [{ refusal }], ms: 1 })).rejects.toThrow(/Somebody else/);
     await new Promise((done) => setTimeout(done, 50));
     expect(await kept.run({ does: 'works' })).toBe(first);
   });

@@ -5,8 +5,8 @@ import { environment } from '$server/platform/environment';
 import { NotNow } from '$server/platform/jobs/not-now';
 import { Refusal, type SerializedRefusal } from '$server/platform/refusal';
 
-/** What a thread that does one thing tells: how far it is, and then how it ended. */
-export type ThreadTells<Answer, Progress> =
+/** What a thread that does one thing reports: how far it is, and then how it ended. */
+export type ThreadMessage<Answer, Progress> =
   { progress: Progress } | { answer: Answer } | { error: string; away?: boolean } | { refusal: SerializedRefusal };
 
 interface How<Progress> {
@@ -38,7 +38,7 @@ function answerOf<Answer, Progress>(
       void thread.terminate();
       reject(new NotNow('Broken off.'));
     };
-    const onMessage = (reply: ThreadTells<Answer, Progress>) => {
+    const onMessage = (reply: ThreadMessage<Answer, Progress>) => {
       if ('progress' in reply) return progressed?.(reply.progress);
       if ('answer' in reply) resolve(reply.answer);
       else if ('refusal' in reply) reject(Refusal.of(reply.refusal));

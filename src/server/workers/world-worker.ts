@@ -1,10 +1,11 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { moveShared, type SharedStandIn } from './shared-source';
-import type { ThreadTells } from './threads';
+import type { ThreadMessage } from './threads';
 
 // Moves the world of the stand-ins on to a later day.
 const { sources, day } = workerData as { sources: SharedStandIn[]; day: number };
-const tell = (message: ThreadTells<SharedStandIn[], { done: number; of: number }>) => parentPort!.postMessage(message);
+const tell = (message: ThreadMessage<SharedStandIn[], { done: number; of: number }>) =>
+  parentPort!.postMessage(message);
 
 const moved: SharedStandIn[] = [];
 for (const source of sources) {

@@ -160,7 +160,7 @@
       {/if}
       {#each own.meanings as { word: of, senses: several } (of)}
         <p>
-          <b>{of}</b>: {several.map(({ name: means, tells }) => `${means} (${few(tells)})`).join('; ')}
+          <b>{of}</b>: {several.map(({ name: means, indicators }) => `${means} (${few(indicators)})`).join('; ')}
           <Button kind="ghost" aria-label={say.removeMeanings(of)} onclick={() => lexicon.removeMeaning(of)}>✕</Button>
         </p>
       {/each}

@@ -69,12 +69,12 @@ const ofAll: Record<'sources' | 'imports' | 'watches', (change: Change) => boole
 
 /** Notifies a page when sources, imports or watches change; of all of them where some changes may have been missed. */
 export function watchAll(seen: string | null, send: Send): () => void {
-  const tell = (isTold: (isMine: (change: Change) => boolean) => boolean) =>
+  const tell = (isTouched: (isMine: (change: Change) => boolean) => boolean) =>
     send({
       event: 'changed',
       id: 'all',
       data: Object.fromEntries(
-        Object.entries(ofAll).flatMap(([kind, isMine]) => (isTold(isMine) ? [[kind, true]] : []))
+        Object.entries(ofAll).flatMap(([kind, isMine]) => (isTouched(isMine) ? [[kind, true]] : []))
       )
     });
   // One that comes back may have missed something.

@@ -5,7 +5,7 @@ import { ownLexiconShape } from '$core/titles';
 import { personaSchema } from '$core/persona';
 import { check } from '$server/platform/check';
 
-// What is kept is checked against more than its shape, which is all that the contract tells: countries and industries must be some.
+// What is kept is checked against more than its shape, which is all that the contract checks: countries and industries must be some.
 const documents = { ...documentSchemas, persona: personaSchema };
 const houseLists = { regions: regionsSchema, consent: consentSchema, lexicon: ownLexiconShape } satisfies Record<
   keyof typeof houseListSchemas,

@@ -169,7 +169,7 @@ describe('certain only', () => {
     // Its pages tell no headcount: anybody who is found is possible.
     expect(trial.found).toMatchObject({ certain: 0 });
     expect(trial.found.possible).toBeGreaterThan(20);
-    expect(trial.sample.every(({ untold }) => untold.length > 0)).toBe(true);
+    expect(trial.sample.every(({ unlisted }) => unlisted.length > 0)).toBe(true);
     await countCertainOnly(id, true);
     expect((await readBrief(id)).certainOnly).toBe(true);
     const cell = (await boardFor(id, undefined, true)).cells[0]!;

@@ -8,7 +8,7 @@ import { bringOn, recountSlice } from './slices-by-hand';
 import { findSource } from '$server/features/sources/sources';
 import { askWith, isAskedWithWords, wordsFor } from './ask-with-words';
 import { findHarvest, readHarvest } from './harvests';
-import { cutsOfSlice, cutSlice, toldCut } from './slices';
+import { cutsOfSlice, cutSlice, serializeCut } from './slices';
 
 async function findSlice(briefId: string, id: string, sliceId: string) {
   const harvest = await findHarvest(briefId, id);
@@ -20,7 +20,7 @@ async function findSlice(briefId: string, id: string, sliceId: string) {
 /** The ways in which a slice could be cut, best first. */
 export async function cutsAt(briefId: string, id: string, sliceId: string) {
   const { slice, source } = await findSlice(briefId, id, sliceId);
-  return (await cutsOfSlice(briefId, slice, source)).map(toldCut);
+  return (await cutsOfSlice(briefId, slice, source)).map(serializeCut);
 }
 
 /** The words that should bring most new people beside a slice's search, best first. */

@@ -222,11 +222,11 @@ export async function readHarvestPerson(briefId: string, harvestId: string, numb
     sourceName: string;
     person: Person;
     reading: 'met' | 'unknown';
-    untold: string[];
+    unlisted: string[];
     slices: string[];
     seenAt: Date;
   }>(
-    `SELECT r.source_id AS "sourceId", s.name AS "sourceName", r.person, r.reading, r.untold, r.seen_at AS "seenAt",
+    `SELECT r.source_id AS "sourceId", s.name AS "sourceName", r.person, r.reading, r.unlisted, r.seen_at AS "seenAt",
        ARRAY(SELECT what FROM harvest_slices sl WHERE sl.id = ANY (r.slices) ORDER BY sl.place) AS slices
      FROM harvest_rows r JOIN sources s ON s.id = r.source_id
      WHERE r.harvest_id = $harvestId AND r.number = $number ORDER BY (s.sheet->>'age')::numeric NULLS LAST, r.seen_at DESC, r.ordinal`,

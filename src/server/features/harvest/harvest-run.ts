@@ -258,10 +258,10 @@ async function readPage(
     });
   await database().transaction(async (transaction) => {
     const [kept] = await database().query(
-      `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, person, reading, untold)
+      `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, person, reading, unlisted)
        SELECT $harvestId, $sourceId, r.person->>'id', ARRAY[$slice::uuid], r.person, r.reading,
-         ARRAY(SELECT jsonb_array_elements_text(r.untold))
-       FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, untold jsonb) ORDER BY r.at
+         ARRAY(SELECT jsonb_array_elements_text(r.unlisted))
+       FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, unlisted jsonb) ORDER BY r.at
        ON CONFLICT (harvest_id, source_id, person_id) DO UPDATE SET slices = array_append(harvest_rows.slices, $slice::uuid)
          WHERE NOT harvest_rows.slices @> ARRAY[$slice::uuid]
        RETURNING cardinality(slices) AS slices`,

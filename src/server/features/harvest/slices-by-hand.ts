@@ -107,12 +107,12 @@ export async function recountSlice(slice: HarvestSliceRow, transaction: Transact
   );
   // What was corrected since is kept as it stands now.
   await database().query(
-    `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, person, reading, untold)
+    `INSERT INTO harvest_rows (harvest_id, source_id, person_id, slices, person, reading, unlisted)
      SELECT $harvestId, $sourceId, r.person->>'id', ARRAY[$slice::uuid], r.person, r.reading,
-       ARRAY(SELECT jsonb_array_elements_text(r.untold))
-     FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, untold jsonb) ORDER BY r.at
+       ARRAY(SELECT jsonb_array_elements_text(r.unlisted))
+     FROM jsonb_to_recordset($rows::jsonb) AS r (at integer, person jsonb, reading text, unlisted jsonb) ORDER BY r.at
      ON CONFLICT (harvest_id, source_id, person_id) DO UPDATE SET person = excluded.person, reading = excluded.reading,
-       untold = excluded.untold, slices = CASE WHEN harvest_rows.slices @> ARRAY[$slice::uuid] THEN harvest_rows.slices
+       unlisted = excluded.unlisted, slices = CASE WHEN harvest_rows.slices @> ARRAY[$slice::uuid] THEN harvest_rows.slices
          ELSE array_append(harvest_rows.slices, $slice::uuid) END`,
     {
       bind: {

@@ -120,7 +120,7 @@ export const touch = (harvestId: string, transaction: Transaction) =>
   });
 
 /** A split as the API offers it. */
-export const toldCut = ({ by, parts, lost }: Cut) => ({
+export const serializeCut = ({ by, parts, lost }: Cut) => ({
   by,
   name: cutName(by),
   parts: parts.map(({ what, expected, rest }) => ({ what, expected: Math.round(expected), rest })),

@@ -81,7 +81,7 @@ describe('own fields', () => {
       { menú_vegano: true, estilo: 'cucina di mercato' }
     ]);
     const { sheet } = (await listSources()).find(({ id }) => id === sourceId)!;
-    expect(sheet.tells).toEqual(
+    expect(sheet.lists).toEqual(
       expect.arrayContaining(['own.n_o_de_cubiertos', 'own.última_visita', 'own.menú_vegano', 'own.estilo'])
     );
     const texts = [

@@ -100,7 +100,7 @@ export async function keepAsSource(
     {
       people: kept,
       peopleRevision: source.peopleRevision + 1,
-      sheet: { ...source.sheet, tells: [...source.sheet.tells.filter((scope) => !isOwnScope(scope)), ...ownMet] }
+      sheet: { ...source.sheet, lists: [...source.sheet.lists.filter((scope) => !isOwnScope(scope)), ...ownMet] }
     },
     { transaction }
   );

@@ -16,8 +16,8 @@ const bees = {
     {
       word: 'drone',
       senses: [
-        { name: 'male bee', tells: ['hive'] },
-        { name: 'aircraft', tells: ['rotor'] }
+        { name: 'male bee', indicators: ['hive'] },
+        { name: 'aircraft', indicators: ['rotor'] }
       ]
     }
   ]

@@ -23,7 +23,7 @@ const letters = (number: number) =>
 const everybody = Array.from({ length: 130 }, (_, i) => ({
   name: `Marta Oliv${letters(i)}`,
   at: i % 4,
-  told: i % 10 > 0
+  listed: i % 10 > 0
 }));
 
 /** A place that shows 40 of a search, and can be asked by country. */
@@ -53,14 +53,14 @@ const byCountry = [
 /** Whom the place finds by a search, as far as it shows them. */
 function found({ facts }: Search) {
   const country = facts.find(({ scope }) => scope === 'country');
-  const of = (person: (typeof everybody)[number]) => (person.told ? codes[person.at]! : null);
+  const of = (person: (typeof everybody)[number]) => (person.listed ? codes[person.at]! : null);
   return everybody.filter(
     (person) =>
       (!country?.include || country.include.includes(of(person) ?? '')) &&
       (!country?.exclude || !country.exclude.includes(of(person) ?? ''))
   );
 }
-const rowOf = ({ name, at, told: received }: (typeof everybody)[number]) => ({
+const rowOf = ({ name, at, listed: received }: (typeof everybody)[number]) => ({
   values: { name, title: 'Jefa de Cocina', company: 'Hotel Brisa', ...(received && { place: towns[at]! }) },
   doubtful: []
 });

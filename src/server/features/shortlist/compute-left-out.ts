@@ -26,7 +26,7 @@ export async function computeLeftOut(list: ShortlistRow): Promise<void> {
     )
   ]);
   const mark = `${list.revision} ${contacted.revision} ${consent.revision} ${firms.mark} ${taken!.mark}`;
-  if (mark === list.reckoned) return;
+  if (mark === list.exclusionsMark) return;
   const { customers, excluded } = firms;
   const reasons = leaveOutReader(
     { ...list.firms, customers, excluded },
@@ -58,10 +58,10 @@ export async function computeLeftOut(list: ShortlistRow): Promise<void> {
   }
   // Changes made meanwhile are picked up the next time.
   await database().query(
-    `UPDATE shortlists SET reckoned = $mark WHERE id = $id AND date_trunc('milliseconds', updated_at) = $at`,
+    `UPDATE shortlists SET exclusions_mark = $mark WHERE id = $id AND date_trunc('milliseconds', updated_at) = $at`,
     { bind: { id: list.id, mark, at: list.updatedAt.toISOString() } }
   );
-  list.reckoned = mark;
+  list.exclusionsMark = mark;
 }
 
 interface Person {

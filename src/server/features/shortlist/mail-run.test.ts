@@ -65,7 +65,7 @@ describe('a check of addresses', () => {
   it('says what is useless before anything is spent, and asks about the others once', async () => {
     const { briefId, id } = await listOf([...ten, 'info@firm.example', 'x@mailinator.com', 'not an address@x']);
     const { mail } = await readShortlist(briefId, id);
-    expect(mail).toMatchObject({ open: 10, cost: 5, unit: 'credit', told: { role: 1, throwAway: 1 } });
+    expect(mail).toMatchObject({ open: 10, cost: 5, unit: 'credit', faults: { role: 1, throwAway: 1 } });
     await checkMail(briefId, id, { do: 'check', plan: { perDay: 1000, perMonth: 1000 } });
     const done = await until(briefId, id, 'done');
     expect(done.run).toMatchObject({ checked: 10, good: 10, spent: 5, addresses: 10 });

@@ -110,7 +110,7 @@ export async function mailOfList(list: ShortlistRow) {
     open: many,
     cost: Math.round(many * perGood * 100) / 100,
     unit,
-    told: faults!
+    faults: faults!
   };
 }
 
@@ -204,9 +204,9 @@ async function work(runId: string, halt: AbortSignal, log: JobContext['log']): P
       await database().transaction(async (transaction) => {
         await database().query(
           `INSERT INTO mail_checks (address, state, why, price)
-           SELECT r.address, r.state, r.why, r.price FROM jsonb_to_recordset($told::jsonb) AS r (address text, state text, why text, price double precision)
+           SELECT r.address, r.state, r.why, r.price FROM jsonb_to_recordset($answers::jsonb) AS r (address text, state text, why text, price double precision)
            ON CONFLICT (address) DO UPDATE SET state = excluded.state, why = excluded.why, price = excluded.price, checked_at = now()`,
-          { bind: { told: JSON.stringify(reply) }, transaction }
+          { bind: { answers: JSON.stringify(reply) }, transaction }
         );
         const checked = run.checked + reply.length;
         await run.update(

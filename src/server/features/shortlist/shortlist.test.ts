@@ -212,7 +212,7 @@ describe('the table', () => {
     let card = await readKept(briefId, id, numbers[0]);
     expect(card.records).toHaveLength(2);
     const place = () => card.fields.find(({ field }) => field === 'place')!;
-    expect(place().told).toEqual(['Delft', 'Breda']);
+    expect(place().listed).toEqual(['Delft', 'Breda']);
     await changeKept(briefId, id, { numbers: [numbers[0]] }, { choice: { place: { record: 1 } } });
     card = await readKept(briefId, id, numbers[0]);
     expect(card.person.place).toBe('Breda');

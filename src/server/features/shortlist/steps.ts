@@ -119,7 +119,7 @@ export async function undo(briefId: string, shortlistId: string): Promise<{ what
 
 /** Holds a list for one step at a time, and lets those who look at it know. */
 export const lockList = (shortlistId: string, transaction: Transaction) =>
-  database().query(`UPDATE shortlists SET updated_at = now(), reckoned = '' WHERE id = $shortlistId`, {
+  database().query(`UPDATE shortlists SET updated_at = now(), exclusions_mark = '' WHERE id = $shortlistId`, {
     bind: { shortlistId },
     transaction
   });

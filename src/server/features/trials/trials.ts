@@ -261,7 +261,7 @@ async function readStatic({ briefId, personaId }: BriefContext, trialId: string)
     trial,
     notes,
     drawn: people.map(({ rank, person, personId }, i) => ({ rank, person, personId, reading: readings[i]! })),
-    told: {
+    reply: {
       ...serializeTrial(trial, version),
       sourceName: name,
       progress: {
@@ -286,7 +286,7 @@ export async function readTrial(briefId: string, trialId: string) {
   const context = await contextOf(briefId);
   const read = () => readStatic(context, trialId);
   const mark = context.pageMark(trialId);
-  const { trial, drawn, notes, told: reply } = await (mark === undefined ? read() : memoize(staticCache, mark, read));
+  const { trial, drawn, notes, reply } = await (mark === undefined ? read() : memoize(staticCache, mark, read));
   // Who is who is worked out when there are results; a trial in progress does not wait for it.
   const judged = trial.state === 'done' ? await context.judged() : null;
   const verdicts = judged

@@ -46,11 +46,14 @@ export const verdictsOf = (personaId: string, stamp: string, changed: NewVerdict
   });
 
 async function readAll(personaId: string): Promise<NewVerdicts> {
-  const [all] = await database().query<{ told: NewVerdicts }>(`SELECT (${newVerdicts('$personaId', '0')}) AS told`, {
-    bind: { personaId },
-    type: QueryTypes.SELECT
-  });
-  return all!.told;
+  const [all] = await database().query<{ verdicts: NewVerdicts }>(
+    `SELECT (${newVerdicts('$personaId', '0')}) AS verdicts`,
+    {
+      bind: { personaId },
+      type: QueryTypes.SELECT
+    }
+  );
+  return all!.verdicts;
 }
 
 function merged(before: Read, changed: NewVerdicts): Read {

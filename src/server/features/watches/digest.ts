@@ -27,7 +27,7 @@ export const digestTask = defineTask(task, z.object({ runId: z.string() }), ({ r
 export async function resumeDigests(): Promise<void> {
   if (!environment().digest) return;
   const left = await database().query<{ id: string }>(
-    `SELECT id FROM watch_runs WHERE state = 'done' AND told_at IS NULL AND counts <> '{}' AND ended_at > now() - interval '1 day'`,
+    `SELECT id FROM watch_runs WHERE state = 'done' AND mailed_at IS NULL AND counts <> '{}' AND ended_at > now() - interval '1 day'`,
     { type: QueryTypes.SELECT }
   );
   for (const { id } of left) await enqueueDigest(id);
@@ -43,7 +43,7 @@ export async function sendDigest(runId: string): Promise<void> {
   await database().transaction(async (transaction) => {
     const [run] = await database().query<Run>(
       `SELECT r.id, w.name, r.counts FROM watch_runs r JOIN watches w ON w.id = r.watch_id
-       WHERE r.id = $runId AND r.state = 'done' AND r.told_at IS NULL FOR UPDATE OF r SKIP LOCKED`,
+       WHERE r.id = $runId AND r.state = 'done' AND r.mailed_at IS NULL FOR UPDATE OF r SKIP LOCKED`,
       { bind: { runId }, type: QueryTypes.SELECT, transaction }
     );
     if (!run || !Object.keys(run.counts).length) return;
@@ -74,6 +74,9 @@ export async function sendDigest(runId: string): Promise<void> {
     } finally {
       transport.close();
     }
-    await database().query('UPDATE watch_runs SET told_at = now() WHERE id = $runId', { bind: { runId }, transaction });
+    await database().query('UPDATE watch_runs SET mailed_at = now() WHERE id = $runId', {
+      bind: { runId },
+      transaction
+    });
   });
 }

@@ -27,7 +27,7 @@ interface Found {
   sourceId: string;
   id: string;
   person: Person;
-  told: ListedScopes;
+  listed: ListedScopes;
   records: string[];
   /** Days since somebody who leads came to their firm. */
   leaders: number | null;
@@ -56,7 +56,7 @@ export async function lookUp(watch: WatchRow): Promise<{ people: Listed[]; found
       sourceId: there[0]!.source.id,
       id: there[0]!.person.id,
       person: firstLeads(there.map(({ person }) => person)),
-      told: new Set(there.flatMap(({ source }) => [...listedBy(source.sheet)])),
+      listed: new Set(there.flatMap(({ source }) => [...listedBy(source.sheet)])),
       records: there.map(({ source, person }) => recordName(source.id, person.id)),
       leaders: null
     });
@@ -130,7 +130,7 @@ export async function keepWatched(
     const before = old ? old.person : firstLeads(records.map(({ person }) => person));
     const facts = factsOf(now.person);
     const met = rules
-      .filter(({ holds }) => holds({ before, now: now.person, told: now.told, leaders: now.leaders }) === 'met')
+      .filter(({ holds }) => holds({ before, now: now.person, listed: now.listed, leaders: now.leaders }) === 'met')
       .map(({ name }) => name);
     const newlyMet = met.filter((name) => !old?.met.includes(name));
     const listed = { number, source_id: now.sourceId, person_id: now.id, person: now.person, facts };

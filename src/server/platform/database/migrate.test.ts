@@ -15,13 +15,13 @@ describe('migrations', () => {
     expect(rows.map((row) => (row as { name: string }).name).sort()).toEqual(migrations.map(({ name }) => name));
   });
 
-  it('bring what an earlier release kept along: sheets say what is told, trials are put together again', async () => {
+  it('bring what an earlier release kept along: sheets say what is listed, trials are put together again', async () => {
     const sequelize = database();
     await sequelize.query(`
       DELETE FROM migrations WHERE name LIKE '0009%';
       ALTER TABLE trials DROP COLUMN open, ADD COLUMN count_low integer, ADD COLUMN count_high integer, ADD COLUMN shown integer;
     `);
-    const sheet = { ...harrowGuild, id: 'hand-1', name: 'Old place', tells: ['founded'] };
+    const sheet = { ...harrowGuild, id: 'hand-1', name: 'Old place', lists: undefined, tells: ['founded'] };
     const [brief, version, kept, taken] = [1, 2, 3, 4].map((n) => `00000000-0000-4000-8000-00000000000${n}`);
     await sequelize.query(
       `INSERT INTO sources (id, kind, name, sheet, created_at) VALUES ('hand-1', 'by-hand', 'Old place', $sheet::jsonb, now());`,
@@ -38,9 +38,9 @@ describe('migrations', () => {
     `);
     await migrate(sequelize);
     const { Source, Trial } = models();
-    const { tells } = (await Source.findByPk('hand-1'))!.sheet;
-    expect(tells).toEqual(expect.arrayContaining(['title', 'company', 'headcount', 'founded']));
-    expect(tells).not.toContain('any');
+    const { lists } = (await Source.findByPk('hand-1'))!.sheet;
+    expect(lists).toEqual(expect.arrayContaining(['title', 'company', 'headcount', 'founded']));
+    expect(lists).not.toContain('any');
     const [first, second] = await Promise.all([Trial.findByPk(kept!), Trial.findByPk(taken!)]);
     expect(first).toMatchObject({ state: 'waiting', open: [] });
     expect(second).toMatchObject({ state: 'done' });
@@ -81,6 +81,36 @@ describe('migrations', () => {
     expect(people).toEqual([{ person: { id: '1', name: 'Ann', mail: 'uncertain', about: 'verified' } }]);
     expect(await Trial.findByPk(trial!)).toMatchObject({ state: 'done', open: [] });
     expect(await Verdict.findAll()).toMatchObject([{ verdict: 'fit', by: 'person' }]);
+  });
+
+  it('keep what sheets list and what indicates a meaning under their new names', async () => {
+    const sequelize = database();
+    await sequelize.query('DROP SCHEMA public CASCADE; CREATE SCHEMA public;');
+    await migrate(sequelize, '0031-foreign-key-indexes');
+    const meaning = {
+      word: 'drone',
+      senses: [
+        { name: 'male bee', tells: ['hive'] },
+        { name: 'aircraft', tells: ['rotor', 'pilot'] }
+      ]
+    };
+    await sequelize.query(
+      `INSERT INTO sources (id, kind, name, sheet, created_at) VALUES ('file-1', 'file', 'Old', '{"tells": ["title", "founded"]}', now())`
+    );
+    await sequelize.query(
+      `INSERT INTO house_lists (name, body, created_at, updated_at) VALUES ('lexicon', $body::jsonb, now(), now())`,
+      { bind: { body: JSON.stringify({ functions: [], titles: [], meanings: [meaning] }) } }
+    );
+    await migrate(sequelize);
+    const [sheets] = await sequelize.query('SELECT sheet FROM sources');
+    expect(sheets).toEqual([{ sheet: { lists: ['title', 'founded'] } }]);
+    const [lexicons] = await sequelize.query('SELECT body FROM house_lists');
+    const senses = [
+      { name: 'male bee', indicators: ['hive'] },
+      { name: 'aircraft', indicators: ['rotor', 'pilot'] }
+    ];
+    expect(lexicons).toEqual([{ body: { functions: [], titles: [], meanings: [{ word: 'drone', senses }] } }]);
+    await sequelize.query('DELETE FROM sources; DELETE FROM house_lists');
   });
 
   it('are recognised by what they made where the note of them is missing', async () => {

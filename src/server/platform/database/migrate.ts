@@ -31,6 +31,7 @@ import * as checkedOfAddresses from './migrations/0028-checked-of-addresses';
 import * as changeThresholds from './migrations/0029-change-thresholds';
 import * as addressStates from './migrations/0030-address-states';
 import * as foreignKeyIndexes from './migrations/0031-foreign-key-indexes';
+import * as listed from './migrations/0032-listed';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -66,7 +67,8 @@ export const migrations: readonly Migration[] = [
   checkedOfAddresses,
   changeThresholds,
   addressStates,
-  foreignKeyIndexes
+  foreignKeyIndexes,
+  listed
 ];
 interface Migration {
   name: string;

@@ -15,6 +15,6 @@ export const notifyOnChange = (table: string, reply: string): string =>
 export const briefTeller = (column: string, briefs: string): string => `
     CREATE FUNCTION tell_briefs_by_${column}() RETURNS trigger LANGUAGE plpgsql AS $body$
     BEGIN
-      PERFORM pg_notify('eave', concat_ws(' ', 'brief', told.id, TG_TABLE_NAME)) FROM (${briefs}) AS told (id);
+      PERFORM pg_notify('eave', concat_ws(' ', 'brief', touched.id, TG_TABLE_NAME)) FROM (${briefs}) AS touched (id);
       RETURN NULL;
     END $body$;`;

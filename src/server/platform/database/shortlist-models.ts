@@ -17,7 +17,7 @@ export interface ShortlistRow extends Row<ShortlistRow> {
   consent: CreationOptional<boolean>;
   /** Whether anybody who was exported counts as contacted. */
   takenCounts: CreationOptional<boolean>;
-  reckoned: CreationOptional<string>;
+  exclusionsMark: CreationOptional<string>;
   nextNumber: CreationOptional<number>;
   revision: CreationOptional<number>;
   createdAt: CreationOptional<Date>;
@@ -67,7 +67,7 @@ export const defineShortlists = () => ({
       firms: { type: JSONB, defaultValue: { customers: [], competitors: [], own: [] } },
       consent: { type: BOOLEAN, defaultValue: true },
       takenCounts: { type: BOOLEAN, defaultValue: true },
-      reckoned: { type: TEXT, defaultValue: '' },
+      exclusionsMark: { type: TEXT, defaultValue: '' },
       nextNumber: { type: INTEGER, defaultValue: 0 },
       revision: { type: INTEGER, defaultValue: 1 }
     },

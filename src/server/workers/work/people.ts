@@ -5,7 +5,7 @@ import { checkFacts, ruledOut } from '$core/persona';
 import { contactKeys, samePeople, type SourceRecord } from '$core/people';
 import { cutsOf, neutralWords } from '$core/harvest';
 import { join, print, type Query } from '$core/language';
-import { matcher, matches, matchingOf, truthReader, untoldIn } from '$core/semantics';
+import { matcher, matches, matchingOf, truthReader, unlistedIn } from '$core/semantics';
 import { readRuns } from '$core/formats';
 import { whyLacking } from '$core/suggest';
 import { rowsOf } from '$core/corpus';
@@ -70,14 +70,14 @@ export const people: Answers<
   },
 
   'check-rows': ({ sheet, leftover, people: rows }) => {
-    if (!leftover) return rows.map(() => ({ reading: 'met', untold: [] }));
+    if (!leftover) return rows.map(() => ({ reading: 'met', unlisted: [] }));
     const [reply, matching] = [listedBy(sheet), matchingOf(sheet.matching)];
     const truth = truthReader(leftover, reply, matching);
     return rows.map((person) => {
       const reading = truth(person);
-      const untold =
-        reading === 'unknown' ? untoldIn(leftover, person, reply, matching).map((term) => print(term)) : [];
-      return { reading, untold };
+      const unlisted =
+        reading === 'unknown' ? unlistedIn(leftover, person, reply, matching).map((term) => print(term)) : [];
+      return { reading, unlisted };
     });
   },
 

@@ -4,7 +4,7 @@ import { sourceProblems } from '$core/lint';
 import { presentJob, valuesOf } from '$core/people';
 import { buildString } from '$core/persona';
 import { layOut, parse, print, setQueries, tokenKeys, type Query } from '$core/language';
-import { highlightsOf, matcher, matchingOf, untoldIn } from '$core/semantics';
+import { highlightsOf, matcher, matchingOf, unlistedIn } from '$core/semantics';
 import type { Answers } from './kinds';
 import { mostOf, runnable, reply } from './runnable';
 
@@ -52,11 +52,11 @@ export const strings: Answers<
   'read-sample': ({ text, sets, sheet, leftover, people }) => {
     const { query } = parse(text, setQueries(sets));
     const matching = matchingOf(sheet.matching);
-    const tells = listedBy(sheet);
+    const listed = listedBy(sheet);
     return people.map(({ person, open }) => ({
       values: valuesOf(person),
       marks: query ? highlightsOf(query, person, matching) : [],
-      untold: open && leftover ? untoldIn(leftover, person, tells, matching).map((term) => print(term)) : []
+      unlisted: open && leftover ? unlistedIn(leftover, person, listed, matching).map((term) => print(term)) : []
     }));
   },
 

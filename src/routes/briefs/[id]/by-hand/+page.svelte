@@ -201,7 +201,7 @@
             await take(/\.html?$/i.test(file.name) ? textOfHtml(text) : text);
           }}
         />
-        <span class="soft" role="status">{page.told}</span>
+        <span class="soft" role="status">{page.status}</span>
       </div>
       {#if page.unkept.rows.length}
         <p>
@@ -213,7 +213,7 @@
             kind="ghost"
             onclick={() => {
               page.unkept.rows = [];
-              page.told = '';
+              page.status = '';
             }}>{say.discard}</Button
           >
         </p>

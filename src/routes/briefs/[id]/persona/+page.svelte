@@ -64,7 +64,7 @@
     ]);
   const rankChoices = ranks.map(({ id }) => ({ value: id, name: id }));
   /** The own fields that files hold. */
-  const ownFields = $derived([...new Set(data.sources.flatMap(({ sheet }) => sheet.tells.filter(isOwnScope)))].sort());
+  const ownFields = $derived([...new Set(data.sources.flatMap(({ sheet }) => sheet.lists.filter(isOwnScope)))].sort());
   const bandProblem = $derived(wrong('bands'));
   /** Which terms of the string come from which line here. */
   const inUse = $derived.by(() => {

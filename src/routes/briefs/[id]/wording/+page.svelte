@@ -82,7 +82,7 @@
         }}
       />
       <Button type="submit">{say.add}</Button>
-      <span class="soft" role="status">{wording.told}</span>
+      <span class="soft" role="status">{wording.status}</span>
       <div class="languages">
         <Popover
           title={say.suggestIn(
@@ -107,12 +107,12 @@
       <p class="warn">
         <b>{word.toUpperCase()}</b>
         {say.hasSeveralMeaningsRequireOne(senses.map(({ name }) => name).join('; '))}
-        {senses[0]!.tells
+        {senses[0]!.indicators
           .slice(0, 4)
           .map((tell) => `“${tell}”`)
           .join(', ')}
         {say.withItOrExclude}
-        {senses[1]!.tells
+        {senses[1]!.indicators
           .slice(0, 3)
           .map((tell) => `“${tell}”`)
           .join(', ')}.
