@@ -1,12 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'svelte/compiler';
+import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 
-const files = (folder: string): string[] =>
+const files = (folder: string, ending: RegExp): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
-    return entry.isDirectory() ? files(path) : path.endsWith('.svelte') ? [path] : [];
+    return entry.isDirectory() ? files(path, ending) : ending.test(path) ? [path] : [];
   });
 
 /** Attributes and properties of components that are shown or read aloud. */
@@ -42,6 +43,24 @@ function textsIn(source: string): string[] {
   return found;
 }
 
+/** The sentences of a module, or of the scripts of a component, that stand there instead of in a catalogue. */
+function sentencesIn(source: string): string[] {
+  const found: string[] = [];
+  const walk = (node: ts.Node): void => {
+    const text = ts.isTemplateExpression(node)
+      ? [node.head.text, ...node.templateSpans.map(({ literal }) => literal.text)].join('…')
+      : ts.isStringLiteralLike(node)
+        ? node.text
+        : '';
+    if (/^\p{Lu}[\p{Ll}’]+ [\p{L}’“]/u.test(text) && (/ .+ /.test(text) || /[.?!]$/.test(text))) found.push(text);
+    node.forEachChild(walk);
+  };
+  walk(ts.createSourceFile('', source, ts.ScriptTarget.Latest));
+  return found;
+}
+const scriptsOf = (source: string) =>
+  [...source.matchAll(/<script[^>]*>(.*?)<\/script>/gs)].map(([, script]) => script).join('\n');
+
 describe('what components say', () => {
   it('is looked for where it is shown', () => {
     expect(textsIn('<p title="One">{say.two} three <b>{4}</b></p><Button text={five}>six</Button>')).toEqual([
@@ -53,9 +72,25 @@ describe('what components say', () => {
   });
 
   it('comes from a catalogue', () => {
-    const written = [...files('src/lib'), ...files('src/routes')].flatMap((path) =>
+    const written = [...files('src/lib', /\.svelte$/), ...files('src/routes', /\.svelte$/)].flatMap((path) =>
       textsIn(readFileSync(path, 'utf8')).map((text) => `${path}: ${text}`)
     );
+    expect(written).toEqual([]);
+  });
+
+  it('is looked for in code', () => {
+    expect(sentencesIn("const a = ['Not saved yet', 'not-saved', `Could not read ${b}.`, 'Fit'];")).toEqual([
+      'Not saved yet',
+      'Could not read ….'
+    ]);
+  });
+
+  it('comes from a catalogue where code says it', () => {
+    const ending = /(?<!words|\.test|\.d|invented-page)\.(svelte|ts)$/;
+    const written = [...files('src/lib', ending), ...files('src/routes', ending)].flatMap((path) => {
+      const source = readFileSync(path, 'utf8');
+      return sentencesIn(path.endsWith('.svelte') ? scriptsOf(source) : source).map((text) => `${path}: ${text}`);
+    });
     expect(written).toEqual([]);
   });
 });

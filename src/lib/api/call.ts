@@ -1,5 +1,6 @@
 import type { Answer, Body } from '$api';
 import { paths, type OperationName } from '$api/paths';
+import { call as say } from './words';
 
 /** A refusal from the API (RFC 9457); `detail` is a sentence for people. */
 export class ApiProblem extends Error {
@@ -15,12 +16,7 @@ export class ApiProblem extends Error {
   }
 }
 
-const unreachable = () =>
-  new ApiProblem(
-    0,
-    'Eave isn’t responding',
-    'Couldn’t reach the Eave server. Start it again with npm start; your changes stay on this page.'
-  );
+const unreachable = () => new ApiProblem(0, say.notResponding, say.couldntReachServer);
 
 interface Input<B> {
   params?: Record<string, string | number>;
@@ -70,8 +66,8 @@ export async function call<K extends OperationName>(name: K, input: Input<Body<K
     const reply = body as { title?: string; detail?: string };
     throw new ApiProblem(
       response.status,
-      reply.title ?? 'Refused',
-      reply.detail ?? 'The server refused this request.',
+      reply.title ?? say.refused,
+      reply.detail ?? say.serverRefusedThis,
       body as Record<string, unknown>
     );
   }

@@ -17,13 +17,14 @@
   /** Labels that would overlap are dropped; those of pages already read stay. */
   const labelled = $derived.by(() => {
     const taken: number[] = [];
-    return [...read.map((page) => ({ page, is: 'read' })), ...toOpen.map((page) => ({ page, is: 'to open' }))].filter(
-      ({ page }) => {
-        if (taken.some((other) => Math.abs(y(other) - y(page)) < 13)) return false;
-        taken.push(page);
-        return true;
-      }
-    );
+    return [
+      ...read.map((page) => ({ page, is: say.read })),
+      ...toOpen.map((page) => ({ page, is: say.toOpen }))
+    ].filter(({ page }) => {
+      if (taken.some((other) => Math.abs(y(other) - y(page)) < 13)) return false;
+      taken.push(page);
+      return true;
+    });
   });
 </script>
 
@@ -32,7 +33,7 @@
   width="220"
   {height}
   role="img"
-  aria-label={say.readToOpen(read.length, pages ? ` of about ${count(pages)}` : '', toOpen.length)}
+  aria-label={say.readToOpen(read.length, pages ? say.ofAbout(count(pages)) : '', toOpen.length)}
   font-size="12"
 >
   <line x1="40" x2="40" y1="10" y2={height - 10} stroke="var(--ink)" />
@@ -45,6 +46,7 @@
     <rect x="46" y={y(page) - 4} width="34" height="8" fill="var(--accent)" />
   {/each}
   {#each labelled as { page, is } (page)}
-    <text x="88" y={y(page) + 4} fill={is === 'read' ? 'var(--ink)' : 'var(--soft)'}>{say.page(count(page), is)}</text>
+    <text x="88" y={y(page) + 4} fill={is === say.read ? 'var(--ink)' : 'var(--soft)'}>{say.page(count(page), is)}</text
+    >
   {/each}
 </svg>

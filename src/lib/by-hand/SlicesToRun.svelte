@@ -19,7 +19,7 @@
   const read = $derived(slices.filter(({ slice }) => slice.state === 'read').length);
   const signs = { read: '✓', waiting: '·', stuck: '!', 'left out': '–', cut: '' } as const;
   const words = {
-    read: 'read',
+    read: say.read,
     waiting: say.notRun,
     stuck: say.overLimit,
     'left out': say.excluded,
@@ -37,7 +37,7 @@
           <span class="sign">{i === next ? '▸' : signs[slice.state]}</span>
           <span class="what">{slice.what}</span>
           <span class="soft"
-            >{i === next ? 'next' : words[slice.state]}{rows || slice.state === 'read'
+            >{i === next ? say.next : words[slice.state]}{rows || slice.state === 'read'
               ? `, ${count(rows)}`
               : slice.expected === null
                 ? ''

@@ -3,6 +3,7 @@ import { reload } from '$lib/kept/reload';
 import type { Answer } from '$api';
 import { readCount, type PageField, type PageRow } from '$core/formats';
 import { PageReader } from './page-reader';
+import { manualPage as say } from './words';
 
 type Diary = Answer<'readDiary'>;
 export type Entry = Diary['entries'][number];
@@ -126,8 +127,8 @@ export class ByHandPage {
     this.unkept.rows.push(...rows);
     if (counted && !this.unkept.said.trim()) this.unkept.said = counted.line;
     this.status = rows.length
-      ? `${rows.length} people read${counted ? `; count on the page: “${counted.line}”` : ''}.`
-      : 'Couldn’t read any people. Paste a table, or a name, a title and a firm on separate lines.';
+      ? `${say.peopleRead(rows.length)}${counted ? say.countOnPage(counted.line) : ''}.`
+      : say.noPeopleRead;
     return rows.length;
   }
   /** Makes the reading of pages ready; to be called in the browser. */
@@ -176,7 +177,7 @@ export class ByHandPage {
         this.unkept.rows.splice(0, rows.length);
         if (this.unkept.said === said) this.unkept.said = '';
         this.unkept.page = '';
-        this.status = 'Saved.';
+        this.status = say.saved;
         // Moves on to the next slice once this one is read.
         const after = this.diary.searches.find((one) => one.slice && one.slice.id === slice?.id);
         if (after && after.slice!.state !== 'waiting') this.unkept.slice = null;

@@ -1,6 +1,7 @@
 import { ownLexicon, type OwnLexicon } from '$core/titles';
 import { inventedPages } from './invented-page';
 import type { PageRead } from './read-page';
+import { manualPage as say } from './words';
 
 export interface PageQuestion {
   id: number;
@@ -46,7 +47,7 @@ export class PageReader {
   stop(): void {
     this.#worker?.terminate();
     this.#worker = undefined;
-    for (const { reject } of this.#waiting.values()) reject(new Error('The page couldn’t be read completely.'));
+    for (const { reject } of this.#waiting.values()) reject(new Error(say.pageNotReadCompletely));
     this.#waiting.clear();
   }
 

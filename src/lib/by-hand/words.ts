@@ -22,6 +22,9 @@ export const byHandFigures = catalogue('by-hand/byHandFigures', {
 });
 
 export const depthRead = catalogue('by-hand/depthRead', {
+  read: 'read',
+  toOpen: 'to open',
+  ofAbout: (pages: Said) => ` of about ${pages}`,
   readToOpen: (read: number, pages: string, toOpen: Said) =>
     `${plural(read, { one: '1 page', other: `${read} pages` })} read${pages}, ${toOpen} to open`,
   page: (page: Said, is: Said) => `page ${page}, ${is}`
@@ -63,12 +66,17 @@ export const rowsTable = catalogue('by-hand/rowsTable', {
 export const slicesToRun = catalogue('by-hand/slicesToRun', {
   slices: 'Slices',
   slicesRead: (read: Said, length: Said) => `${read} of ${length} slices read`,
+  read: 'read',
+  next: 'next',
   notRun: 'not run',
   overLimit: 'over the limit',
   excluded: 'excluded'
 });
 
 export const byHandPage = catalogue('by-hand/byHandPage', {
+  waits: 'waits',
+  cut: 'cut',
+  noSuchPage: 'This address names no version or no source. Open a manual source from String or from Trial.',
   version: (number: Said) => `Version ${number}`,
   at: (name: Said) => `at ${name}`,
   manualSourcePeopleReadNewEntries: (reduce: Said) =>
@@ -122,4 +130,12 @@ export const byHandPage = catalogue('by-hand/byHandPage', {
   people: (rows: Said) => `, ${rows} people`,
   peopleRead: (rows: Said) => `${rows} people read`,
   notRunYet: 'not run yet'
+});
+
+export const manualPage = catalogue('by-hand/manualPage', {
+  peopleRead: (many: number) => `${plural(many, { one: '1 person', other: `${many} people` })} read`,
+  countOnPage: (line: Said) => `; count on the page: “${line}”`,
+  noPeopleRead: 'Couldn’t read any people. Paste a table, or a name, a title and a firm on separate lines.',
+  pageNotReadCompletely: 'The page couldn’t be read completely.',
+  saved: 'Saved.'
 });

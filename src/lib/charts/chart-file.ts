@@ -1,3 +1,5 @@
+import { chartFile as say } from './words';
+
 const looks = [
   'fill',
   'fill-opacity',
@@ -47,8 +49,6 @@ export async function pngFile(chart: SVGSVGElement): Promise<Blob> {
   canvas.height = chart.viewBox.baseVal.height * 2;
   canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
   return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) =>
-      blob ? resolve(blob) : reject(new Error('Your browser couldn’t create a picture of the chart.'))
-    )
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(say.noPicture))))
   );
 }

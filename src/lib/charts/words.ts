@@ -52,3 +52,7 @@ export const twoNarrowings = catalogue('charts/twoNarrowings', {
   after: 'After',
   peopleLeft: 'People left'
 });
+
+export const chartFile = catalogue('charts/chartFile', {
+  noPicture: 'Your browser couldn’t create a picture of the chart.'
+});

@@ -69,7 +69,7 @@
       return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)}`;
     };
     const { low, middle, high, decided } = difference;
-    return `${points(middle)} points against ${base.version} (${points(low)} to ${points(high)})${decided ? '' : ', undecided'}`;
+    return say.points(points(middle), base.version, points(low), points(high)) + (decided ? '' : say.undecided);
   }
 </script>
 

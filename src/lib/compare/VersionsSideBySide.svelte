@@ -99,14 +99,14 @@
     if (goes.count.high)
       said.push(
         goes.fits.judged
-          ? `The change removes ${about(goes.count)} people; ${goes.fits.count} of the ${goes.fits.judged} judged among them are fits, so about ${range(fitsIn(goes))} of all are likely fits`
-          : `The change removes ${about(goes.count)} people, none of them judged yet. Judge some below to see what is lost`
+          ? say.removes(about(goes.count), goes.fits.count, goes.fits.judged, range(fitsIn(goes)))
+          : say.removesUnjudged(about(goes.count))
       );
     if (comes.count.high)
       said.push(
         comes.fits.judged
-          ? `it adds ${about(comes.count)}; ${comes.fits.count} of the ${comes.fits.judged} judged among them are fits, so about ${range(fitsIn(comes))} of all are likely fits`
-          : `it adds ${about(comes.count)}, none judged yet`
+          ? say.adds(about(comes.count), comes.fits.count, comes.fits.judged, range(fitsIn(comes)))
+          : say.addsUnjudged(about(comes.count))
       );
     return said.length ? `${said.join('; ')}.` : say.bothFindSamePeopleHere;
   });

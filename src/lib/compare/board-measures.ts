@@ -2,6 +2,7 @@ import { exactness as wordsOf } from '$lib/marks/exactness';
 import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
 import { differenceOf, wilson } from '$core/measure';
 import type { Answer, BehindKind } from '$api';
+import { headlines, measureNames, measures as say } from './words';
 
 export type Cell = Answer<'compare'>['cells'][number];
 type Source = Answer<'listSources'>[number];
@@ -29,13 +30,15 @@ export type Reading = 'certain' | 'possible';
 const judgedIn = ({ fits, misses, unsure }: { fits: number; misses: number; unsure: number }) => fits + misses + unsure;
 const price = (amount: number) => (amount >= 10 ? count(amount) : amount.toFixed(2));
 const judgedOf = ({ fits, misses }: { fits: number; misses: number }) =>
-  fits + misses ? `${fits} of ${fits + misses} judged are fits` : 'nobody judged';
+  fits + misses ? say.judgedAreFits(fits, fits + misses) : say.nobodyJudged;
 
 /** The measures a board can show, in their order within a cell. */
 export const boardMeasures: readonly BoardMeasure[] = [
   {
     id: 'count',
-    name: 'estimated result',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ figures }, _, reading = 'possible') => figures.estimated[reading].middle,
     shared: ({ figures }, reading) => ({ name: 'estimated', value: figures.estimated[reading].middle }),
     figure: ({ figures, exactness }, _, reading = 'possible') => {
@@ -46,8 +49,8 @@ export const boardMeasures: readonly BoardMeasure[] = [
         soft: [
           isExact(estimated) ? '' : counted(estimated),
           exactness === 'exact' ? '' : wordsOf[exactness].word,
-          figures.reported.high > figures.shown ? `${count(figures.shown)} shown` : '',
-          open ? `${count(figures.certain)} certain` : ''
+          figures.reported.high > figures.shown ? say.shown(count(figures.shown)) : '',
+          open ? say.certain(count(figures.certain)) : ''
         ]
           .filter(Boolean)
           .join(' · '),
@@ -57,7 +60,9 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'precision',
-    name: 'precision',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ figures }, _, reading = 'possible') => figures.precision[reading].share,
     shared: ({ figures }, reading) => ({ name: 'precision', value: figures.precision[reading].share }),
     figure: ({ figures }, _, reading = 'possible') => {
@@ -65,50 +70,58 @@ export const boardMeasures: readonly BoardMeasure[] = [
       return share === null
         ? null
         : {
-            words: `${percent(share)} fits`,
-            soft: `${percentRange(interval)}, ${fits + misses} judged`,
+            words: say.fits(percent(share)),
+            soft: say.judged(percentRange(interval), fits + misses),
             behind: 'fits'
           };
     }
   },
   {
     id: 'judged',
-    name: 'people judged',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ figures }, _, reading = 'possible') => judgedIn(figures.precision[reading]),
     figure: ({ figures, sampled }, _, reading = 'possible') => {
       const { unsure } = figures.precision[reading];
       return {
-        words: `${judgedIn(figures.precision[reading])} of ${sampled} drawn judged`,
-        ...(unsure && { soft: `${unsure} unsure` })
+        words: say.drawnJudged(judgedIn(figures.precision[reading]), sampled),
+        ...(unsure && { soft: say.unsure(unsure) })
       };
     }
   },
   {
     id: 'misses',
-    name: 'misses per 100 people',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ missesPerHundred }) => missesPerHundred,
     lessIsBetter: true,
     figure: ({ missesPerHundred }) =>
-      missesPerHundred === null ? null : { words: `${count(missesPerHundred)} misses in 100`, behind: 'misses' }
+      missesPerHundred === null ? null : { words: say.missesInHundred(count(missesPerHundred)), behind: 'misses' }
   },
   {
     id: 'fits',
-    name: 'estimated fits',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ figures }, _, reading = 'possible') => figures.fits[reading]?.middle ?? null,
     shared: ({ figures }, reading) => ({ name: 'fits', value: figures.fits[reading]?.middle ?? null }),
     figure: ({ figures }, _, reading = 'possible') => {
       const fits = figures.fits[reading];
-      return fits && { words: `about ${count(fits.middle)} fits`, soft: counted(fits) };
+      return fits && { words: say.aboutFits(count(fits.middle)), soft: counted(fits) };
     }
   },
   {
     id: 'known',
-    name: 'known-goods found',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ known }) => (known.inSource ? known.found / known.inSource : null),
     figure: ({ known }) =>
       known.inSource
         ? {
-            words: `${known.found} of ${known.inSource} known-goods`,
+            words: say.knownGoods(known.found, known.inSource),
             soft: percentRange(wilson(known.found, known.inSource)),
             behind: 'known'
           }
@@ -116,55 +129,66 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'pooled',
-    name: 'share of all judged fits',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ pooled }) => (pooled.of ? pooled.found / pooled.of : null),
     figure: ({ pooled }) =>
-      pooled.of ? { words: `${pooled.found} of ${pooled.of} judged fits`, soft: 'of all versions and sources' } : null
+      pooled.of ? { words: say.judgedFits(pooled.found, pooled.of), soft: say.ofAllVersionsAndSources } : null
   },
   {
     id: 'only-version',
-    name: 'people only this version finds',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ onlyVersion }) => onlyVersion.people,
     figure: ({ onlyVersion }) => ({
-      words: `${count(onlyVersion.people)} only by this version`,
+      words: say.onlyByThisVersion(count(onlyVersion.people)),
       soft: judgedOf(onlyVersion),
       behind: 'onlyVersion'
     })
   },
   {
     id: 'only-source',
-    name: 'people only this source finds',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ onlySource }) => onlySource.people,
     figure: ({ onlySource }) => ({
-      words: `${count(onlySource.people)} only at this source`,
+      words: say.onlyAtThisSource(count(onlySource.people)),
       soft: judgedOf(onlySource),
       behind: 'onlySource'
     })
   },
   {
     id: 'price',
-    name: 'price per fit',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ priceOfFit }) => priceOfFit,
     lessIsBetter: true,
     figure: ({ priceOfFit, spent }) =>
       spent && priceOfFit !== null
-        ? { words: `${price(priceOfFit)} ${spent.unit}s per fit`, soft: `${price(spent.amount)} spent` }
+        ? { words: say.perFit(price(priceOfFit), spent.unit), soft: say.spent(price(spent.amount)) }
         : null
   },
   {
     id: 'age',
-    name: 'age of data',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: (_, { sheet }) => sheet.age,
     lessIsBetter: true,
-    figure: (_, { sheet }) =>
-      sheet.age === null ? null : { words: sheet.age < 2 ? 'up to a month old' : `up to ${sheet.age} months old` }
+    figure: (_, { sheet }) => (sheet.age === null ? null : { words: say.monthsOld(sheet.age) })
   },
   {
     id: 'searches',
-    name: 'searches needed',
+    get name() {
+      return measureNames[this.id as keyof typeof measureNames];
+    },
     value: ({ searches }) => searches,
     lessIsBetter: true,
-    figure: ({ searches }) => ({ words: searches === 1 ? 'one search' : `${count(searches)} searches` })
+    figure: ({ searches }) => ({ words: say.searches(searches, count(searches)) })
   }
 ];
 
@@ -215,7 +239,7 @@ function leaderOf(cells: readonly Cell[], reading: Reading): number | null {
 }
 
 const listed = (words: readonly string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${headlines.and} ${words.at(-1)}`;
 
 /**
  * What the board says, the answer first: where the leading version is better than the one it is measured against (the
@@ -242,13 +266,11 @@ export function headline(
       const [mine, base] = [cellOf(leader, id), cellOf(against, id)];
       const difference = mine && base && differenceBetween(mine, base, reading);
       return difference && difference.low > 0
-        ? [`at ${name} by ${points(difference.low)} to ${points(difference.high)} points`]
+        ? [headlines.atBy(name, points(difference.low), points(difference.high))]
         : [];
     });
     sentences.push(
-      better.length
-        ? `Version ${leader} is better than ${against} ${listed(better)}.`
-        : `Versions ${leader} and ${against} are still undecided.`
+      better.length ? headlines.isBetter(leader, against, listed(better)) : headlines.stillUndecided(leader, against)
     );
   }
   const open = sources.flatMap(({ id, name }) => {
@@ -259,7 +281,11 @@ export function headline(
     const rivals = [...new Set(open.map((standing) => standing.against))].sort((a, b) => a - b).map(String);
     const lacking = open.reduce((sum, { decide }) => sum + (decide ? decide.here + decide.there : 0), 0);
     sentences.push(
-      `Undecided against ${listed(rivals)}${open.length < sources.length ? ` at ${listed(open.map(({ name }) => name))}` : ''}${lacking ? `: ${count(lacking)} more verdicts would decide it` : '; judging everyone wouldn’t decide it'}.`
+      headlines.undecidedAgainst(
+        listed(rivals),
+        open.length < sources.length ? headlines.at(listed(open.map(({ name }) => name))) : '',
+        lacking ? headlines.verdictsWouldDecide(count(lacking)) : headlines.nothingWouldDecide
+      )
     );
   }
   return sentences.join(' ');

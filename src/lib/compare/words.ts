@@ -1,6 +1,9 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const board = catalogue('compare/board', {
+  points: (middle: Said, version: Said, low: Said, high: Said) =>
+    `${middle} points against ${version} (${low} to ${high})`,
+  undecided: ', undecided',
   versionsBySource: 'Versions by source',
   version: 'Version',
   manualSource: 'manual source',
@@ -145,6 +148,13 @@ export const sourcesSideBySide = catalogue('compare/sourcesSideBySide', {
 });
 
 export const versionsSideBySide = catalogue('compare/versionsSideBySide', {
+  removes: (people: Said, fits: Said, judged: Said, likely: Said) =>
+    `The change removes ${people} people; ${fits} of the ${judged} judged among them are fits, so about ${likely} of all are likely fits`,
+  removesUnjudged: (people: Said) =>
+    `The change removes ${people} people, none of them judged yet. Judge some below to see what is lost`,
+  adds: (people: Said, fits: Said, judged: Said, likely: Said) =>
+    `it adds ${people}; ${fits} of the ${judged} judged among them are fits, so about ${likely} of all are likely fits`,
+  addsUnjudged: (people: Said) => `it adds ${people}, none judged yet`,
   twoVersionsSideBySide: 'Two versions side by side',
   from: 'from',
   toText: 'to',
@@ -193,4 +203,61 @@ export const comparePage = catalogue('compare/comparePage', {
   details: 'Details',
   changeStringAndRunItAgain: 'Change the string and run it again to see who was gained and lost.',
   runVersionAtTwoSourcesTo: 'Run a version at two sources to see who one finds and the other misses.'
+});
+
+/** What can be looked at below the board. */
+export const panels = catalogue('compare/panels', {
+  versions: 'Two versions',
+  sources: 'Two sources',
+  recall: 'Recall',
+  judges: 'Two judges',
+  same: 'Same person'
+});
+
+export const measureNames = catalogue('compare/measureNames', {
+  count: 'estimated result',
+  precision: 'precision',
+  judged: 'people judged',
+  misses: 'misses per 100 people',
+  fits: 'estimated fits',
+  known: 'known-goods found',
+  pooled: 'share of all judged fits',
+  'only-version': 'people only this version finds',
+  'only-source': 'people only this source finds',
+  price: 'price per fit',
+  age: 'age of data',
+  searches: 'searches needed'
+});
+
+export const measures = catalogue('compare/measures', {
+  shown: (many: Said) => `${many} shown`,
+  certain: (many: Said) => `${many} certain`,
+  fits: (share: Said) => `${share} fits`,
+  judged: (range: Said, many: Said) => `${range}, ${many} judged`,
+  drawnJudged: (judged: Said, drawn: Said) => `${judged} of ${drawn} drawn judged`,
+  unsure: (many: Said) => `${many} unsure`,
+  missesInHundred: (many: Said) => `${many} misses in 100`,
+  aboutFits: (many: Said) => `about ${many} fits`,
+  knownGoods: (found: Said, all: Said) => `${found} of ${all} known-goods`,
+  judgedFits: (found: Said, all: Said) => `${found} of ${all} judged fits`,
+  ofAllVersionsAndSources: 'of all versions and sources',
+  onlyByThisVersion: (many: Said) => `${many} only by this version`,
+  onlyAtThisSource: (many: Said) => `${many} only at this source`,
+  judgedAreFits: (fits: Said, judged: Said) => `${fits} of ${judged} judged are fits`,
+  nobodyJudged: 'nobody judged',
+  perFit: (price: Said, unit: Said) => `${price} ${unit}s per fit`,
+  spent: (price: Said) => `${price} spent`,
+  monthsOld: (months: number) => (months < 2 ? 'up to a month old' : `up to ${months} months old`),
+  searches: (many: number, written: Said) => plural(many, { one: 'one search', other: `${written} searches` })
+});
+
+export const headlines = catalogue('compare/headlines', {
+  atBy: (source: Said, low: Said, high: Said) => `at ${source} by ${low} to ${high} points`,
+  isBetter: (leader: Said, against: Said, where: Said) => `Version ${leader} is better than ${against} ${where}.`,
+  stillUndecided: (leader: Said, against: Said) => `Versions ${leader} and ${against} are still undecided.`,
+  undecidedAgainst: (rivals: Said, where: Said, what: Said) => `Undecided against ${rivals}${where}${what}.`,
+  at: (sources: Said) => ` at ${sources}`,
+  verdictsWouldDecide: (many: Said) => `: ${many} more verdicts would decide it`,
+  nothingWouldDecide: '; judging everyone wouldn’t decide it',
+  and: 'and'
 });

@@ -10,7 +10,7 @@
     /** What is copied, for those who do not see where the button stands. */
     of: string;
   }
-  let { text, label = 'Copy', of }: Props = $props();
+  let { text, label = say.copy, of }: Props = $props();
 
   let said = $state('');
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -28,7 +28,7 @@
 </script>
 
 <Button onclick={copy} aria-label="{said || label}: {of}">
-  {#if said === 'Copied'}<Checkmark size={16} />{:else}<Copy size={16} />{/if}
+  {#if said === say.copied}<Checkmark size={16} />{:else}<Copy size={16} />{/if}
   {said || label}
 </Button>
 

@@ -1,20 +1,20 @@
 <script lang="ts">
-  import { keySheet as say } from './words';
-  import { keys, keyScopeNames, type KeyScope } from './keys';
+  import { keyScopes, keySheet as say, keyWords } from './words';
+  import { keys, type KeyScope } from './keys';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
 
   let { open = $bindable() }: { open: boolean } = $props();
 
-  const places = Object.entries(keys) as [KeyScope, Record<string, { shown: string; does: string }>][];
+  const places = Object.entries(keys) as [KeyScope, Record<string, { shown: string }>][];
 </script>
 
 <Modal passiveModal hasScrollingContent bind:open modalHeading={say.keyboardShortcuts} size="sm">
   {#each places as [place, list] (place)}
-    <h2>{keyScopeNames[place]}</h2>
+    <h2>{keyScopes[place]}</h2>
     <dl>
-      {#each Object.entries(list) as [name, { shown, does }] (name)}
+      {#each Object.entries(list) as [name, { shown }] (name)}
         <dt><kbd>{shown}</kbd></dt>
-        <dd>{does}</dd>
+        <dd>{(keyWords[place] as Record<string, string>)[name]}</dd>
       {/each}
     </dl>
   {/each}

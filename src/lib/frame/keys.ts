@@ -4,7 +4,6 @@ import { createKeybindingsHandler } from 'tinykeys';
 interface Key {
   press: readonly string[];
   shown: string;
-  does: string;
 }
 
 /**
@@ -13,101 +12,87 @@ interface Key {
  */
 export const keys = {
   everywhere: {
-    sheet: { press: ['?', 'Shift+?'], shown: '?', does: 'this list' },
-    undo: { press: ['$mod+KeyZ'], shown: 'Ctrl Z', does: 'undo' },
-    redo: { press: ['$mod+KeyY', '$mod+Shift+KeyZ'], shown: 'Ctrl Y', does: 'redo' },
+    sheet: { press: ['?', 'Shift+?'], shown: '?' },
+    undo: { press: ['$mod+KeyZ'], shown: 'Ctrl Z' },
+    redo: { press: ['$mod+KeyY', '$mod+Shift+KeyZ'], shown: 'Ctrl Y' },
     step: {
       press: ['g 1', 'g 2', 'g 3', 'g 4', 'g 5', 'g 6', 'g 7'],
-      shown: 'g then 1–7',
-      does: 'go to a step of the brief'
+      shown: 'g then 1–7'
     }
   },
   string: {
-    run: { press: ['$mod+Enter'], shown: 'Ctrl Enter', does: 'run on the selected sources' },
-    complete: { press: [], shown: 'Ctrl Space', does: 'complete a scope, a value, a title or @ a word set' },
-    problem: { press: [], shown: 'F8', does: 'next problem' },
-    fix: { press: ['Mod-.'], shown: 'Ctrl .', does: 'apply the fix at the cursor' }
+    run: { press: ['$mod+Enter'], shown: 'Ctrl Enter' },
+    complete: { press: [], shown: 'Ctrl Space' },
+    problem: { press: [], shown: 'F8' },
+    fix: { press: ['Mod-.'], shown: 'Ctrl .' }
   },
   tree: {
-    up: { press: ['ArrowUp'], shown: '↑', does: 'previous part' },
-    down: { press: ['ArrowDown'], shown: '↓', does: 'next part' },
-    first: { press: ['Home'], shown: 'Home', does: 'first part' },
-    last: { press: ['End'], shown: 'End', does: 'last part' },
-    fold: { press: ['ArrowLeft'], shown: '←', does: 'collapse it, or its group' },
-    unfold: { press: ['ArrowRight'], shown: '→', does: 'unfold' },
-    moveUp: { press: ['Alt+ArrowUp'], shown: 'Alt ↑', does: 'move it up, or out of its group' },
-    moveDown: { press: ['Alt+ArrowDown'], shown: 'Alt ↓', does: 'move it down' },
-    edit: { press: ['Enter'], shown: 'Enter', does: 'edit it' },
-    add: { press: ['+', 'Shift++', 'Insert'], shown: '+', does: 'add a part after it, or inside the group' },
-    exclude: { press: ['x'], shown: 'X', does: 'exclude it' },
-    mute: { press: ['m'], shown: 'M', does: 'disable it' },
-    kind: { press: ['o'], shown: 'O', does: 'switch between all of and any of' },
-    wrap: { press: ['w'], shown: 'W', does: 'wrap it in a group' },
-    unwrap: { press: ['u'], shown: 'U', does: 'unwrap the group' },
-    remove: { press: ['Delete', 'Backspace'], shown: 'Del', does: 'remove it' }
+    up: { press: ['ArrowUp'], shown: '↑' },
+    down: { press: ['ArrowDown'], shown: '↓' },
+    first: { press: ['Home'], shown: 'Home' },
+    last: { press: ['End'], shown: 'End' },
+    fold: { press: ['ArrowLeft'], shown: '←' },
+    unfold: { press: ['ArrowRight'], shown: '→' },
+    moveUp: { press: ['Alt+ArrowUp'], shown: 'Alt ↑' },
+    moveDown: { press: ['Alt+ArrowDown'], shown: 'Alt ↓' },
+    edit: { press: ['Enter'], shown: 'Enter' },
+    add: { press: ['+', 'Shift++', 'Insert'], shown: '+' },
+    exclude: { press: ['x'], shown: 'X' },
+    mute: { press: ['m'], shown: 'M' },
+    kind: { press: ['o'], shown: 'O' },
+    wrap: { press: ['w'], shown: 'W' },
+    unwrap: { press: ['u'], shown: 'U' },
+    remove: { press: ['Delete', 'Backspace'], shown: 'Del' }
   },
   trial: {
-    fit: { press: ['f'], shown: 'F', does: 'fit' },
-    miss: { press: ['m'], shown: 'M', does: 'miss' },
-    unsure: { press: ['u'], shown: 'U', does: 'unsure' },
-    reason: { press: ['1', '2', '3', '4', '5', '6'], shown: '1–6', does: 'reason' },
-    before: { press: ['ArrowLeft', 'ArrowUp'], shown: '←', does: 'previous person' },
-    after: { press: ['ArrowRight', 'ArrowDown'], shown: '→', does: 'next person' },
-    ownReason: { press: ['n'], shown: 'N', does: 'type your own reason' },
-    note: { press: ['w'], shown: 'W', does: 'write a note' },
-    takeBack: { press: ['Backspace'], shown: 'Backspace', does: 'undo the verdict' },
-    keep: { press: ['k'], shown: 'K', does: 'add to shortlist' }
+    fit: { press: ['f'], shown: 'F' },
+    miss: { press: ['m'], shown: 'M' },
+    unsure: { press: ['u'], shown: 'U' },
+    reason: { press: ['1', '2', '3', '4', '5', '6'], shown: '1–6' },
+    before: { press: ['ArrowLeft', 'ArrowUp'], shown: '←' },
+    after: { press: ['ArrowRight', 'ArrowDown'], shown: '→' },
+    ownReason: { press: ['n'], shown: 'N' },
+    note: { press: ['w'], shown: 'W' },
+    takeBack: { press: ['Backspace'], shown: 'Backspace' },
+    keep: { press: ['k'], shown: 'K' }
   },
   harvest: {
-    fit: { press: ['f'], shown: 'F', does: 'fit' },
-    miss: { press: ['m'], shown: 'M', does: 'miss' },
-    unsure: { press: ['u'], shown: 'U', does: 'unsure' },
-    before: { press: ['ArrowUp'], shown: '↑', does: 'previous person' },
-    after: { press: ['ArrowDown'], shown: '↓', does: 'next person' },
+    fit: { press: ['f'], shown: 'F' },
+    miss: { press: ['m'], shown: 'M' },
+    unsure: { press: ['u'], shown: 'U' },
+    before: { press: ['ArrowUp'], shown: '↑' },
+    after: { press: ['ArrowDown'], shown: '↓' },
     next: {
       press: ['n'],
-      shown: 'N',
-      does: 'next person to judge: usually the most likely fit, sometimes a random one'
+      shown: 'N'
     },
-    keep: { press: ['k'], shown: 'K', does: 'add to shortlist' }
+    keep: { press: ['k'], shown: 'K' }
   },
   shortlist: {
-    before: { press: ['ArrowUp'], shown: '↑', does: 'previous person' },
-    after: { press: ['ArrowDown'], shown: '↓', does: 'next person' },
+    before: { press: ['ArrowUp'], shown: '↑' },
+    after: { press: ['ArrowDown'], shown: '↓' },
     choose: {
       press: ['x', 'Shift+x', 'Shift+X'],
-      shown: 'X',
-      does: 'select the person; with Shift, everyone in between'
+      shown: 'X'
     },
-    all: { press: ['a'], shown: 'A', does: 'select everyone matching the filter, or nobody' },
-    search: { press: ['/'], shown: '/', does: 'search' },
-    leaveOut: { press: ['o'], shown: 'O', does: 'exclude selected people' },
-    remove: { press: ['Delete'], shown: 'Del', does: 'remove selected people from the list' },
-    close: { press: ['Escape'], shown: 'Esc', does: 'close the card, or clear the selection' }
+    all: { press: ['a'], shown: 'A' },
+    search: { press: ['/'], shown: '/' },
+    leaveOut: { press: ['o'], shown: 'O' },
+    remove: { press: ['Delete'], shown: 'Del' },
+    close: { press: ['Escape'], shown: 'Esc' }
   },
   inbox: {
-    before: { press: ['ArrowUp'], shown: '↑', does: 'previous update' },
-    after: { press: ['ArrowDown'], shown: '↓', does: 'next update' },
-    fit: { press: ['f'], shown: 'F', does: 'fit' },
-    miss: { press: ['m'], shown: 'M', does: 'miss' },
-    unsure: { press: ['u'], shown: 'U', does: 'unsure' },
-    keep: { press: ['k'], shown: 'K', does: 'add to shortlist' },
-    read: { press: ['r'], shown: 'R', does: 'mark as read or unread' }
+    before: { press: ['ArrowUp'], shown: '↑' },
+    after: { press: ['ArrowDown'], shown: '↓' },
+    fit: { press: ['f'], shown: 'F' },
+    miss: { press: ['m'], shown: 'M' },
+    unsure: { press: ['u'], shown: 'U' },
+    keep: { press: ['k'], shown: 'K' },
+    read: { press: ['r'], shown: 'R' }
   }
 } as const satisfies Record<string, Record<string, Key>>;
 
 export type KeyScope = keyof typeof keys;
-
-/** What each place is called on the sheet of keys. */
-export const keyScopeNames: Record<KeyScope, string> = {
-  everywhere: 'Everywhere',
-  string: 'String',
-  tree: 'Tree of the string',
-  trial: 'Trial',
-  harvest: 'Harvest',
-  shortlist: 'Shortlist',
-  inbox: 'Updates from watches'
-};
 
 /** The first key of those that are pressed one after the other. */
 const leader = 'g';

@@ -1,5 +1,6 @@
 import type * as z from 'zod';
 import { ApiProblem } from '$lib/api/call';
+import { jsonFile as say } from './words';
 
 /**
  * What a JSON file that somebody chose holds, by a schema. `kind` is what it should be, as in “is no persona”, `hint` what to
@@ -14,14 +15,14 @@ export async function readJsonFile<S extends z.ZodType>(
   try {
     value = upgrade(JSON.parse(await file.text()));
   } catch {
-    throw new ApiProblem(0, 'Not JSON', `${file.name} is not valid JSON. ${hint} Nothing was changed.`);
+    throw new ApiProblem(0, say.notJson, say.notValid(file.name, hint));
   }
   const given = schema.safeParse(value);
   if (given.success) return given.data;
   const [issue] = given.error.issues;
   throw new ApiProblem(
     0,
-    `Not a ${kind.split(' ').at(-1)}`,
-    `${file.name} isn’t a ${kind}: ${issue!.path.join(' ')} ${issue!.message}. Nothing was changed.`.replace('..', '.')
+    say.notA(kind.split(' ').at(-1)),
+    say.isnt(file.name, kind, `${issue!.path.join(' ')} ${issue!.message}`).replace('..', '.')
   );
 }

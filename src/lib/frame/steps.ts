@@ -1,32 +1,25 @@
 import type { Answer } from '$api';
-import { plural } from '$lib/words/catalogue';
+import { count } from '$lib/marks/format';
 import type { Step } from './paths';
+import { steps as say } from './words';
 
 type Brief = Answer<'readBrief'>;
 
-/** Each step with what can be said of it in a word or two. */
-export const steps: readonly { id: Step; name: string; state: (brief: Brief) => string }[] = [
-  {
-    id: 'persona',
-    name: 'Persona',
-    state: (brief) => (brief.sentence.startsWith('No persona') ? 'empty' : 'described')
+const states: Readonly<Record<keyof typeof say & Step, (brief: Brief) => string>> = {
+  persona: ({ sentence }) => (sentence.startsWith('No persona') ? say.empty : say.described),
+  wording: ({ wordingsInUse }) => say.inUse(wordingsInUse),
+  string: ({ versions }) => (versions ? say.version(versions) : say.notRunYet),
+  trial: ({ judged }) => (judged === null ? '' : say.judged(judged)),
+  compare: ({ versions }) => say.versions(versions),
+  harvest: ({ harvested }) => (harvested === null ? say.notStarted : say.people(count(harvested))),
+  shortlist: ({ shortlisted }) => (shortlisted === null ? say.nobodyYet : say.listed(count(shortlisted)))
+};
+
+/** The steps of a brief in their order, each with its state in a word or two. */
+export const steps = (Object.keys(states) as (keyof typeof states)[]).map((id) => ({
+  id,
+  get name() {
+    return say[id];
   },
-  { id: 'wording', name: 'Wording', state: (brief) => `${brief.wordingsInUse} in use` },
-  { id: 'string', name: 'String', state: (brief) => (brief.versions ? `version ${brief.versions}` : 'not run yet') },
-  { id: 'trial', name: 'Trial', state: ({ judged }) => (judged === null ? '' : `${judged} judged`) },
-  {
-    id: 'compare',
-    name: 'Compare',
-    state: (brief) => plural(brief.versions, { one: '1 version', other: `${brief.versions} versions` })
-  },
-  {
-    id: 'harvest',
-    name: 'Harvest',
-    state: ({ harvested }) => (harvested === null ? 'not started' : `${harvested.toLocaleString('en')} people`)
-  },
-  {
-    id: 'shortlist',
-    name: 'Shortlist',
-    state: ({ shortlisted }) => (shortlisted === null ? 'nobody yet' : `${shortlisted.toLocaleString('en')} listed`)
-  }
-];
+  state: states[id]
+}));

@@ -26,9 +26,9 @@
       ? [
           {
             key: 'newShare' as const,
-            label: 'Use neutral words while this many of 100 rows are new',
+            label: say.newShare,
             whole: false,
-            placeholder: 'none'
+            placeholder: say.none
           }
         ]
       : [])

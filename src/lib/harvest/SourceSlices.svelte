@@ -29,9 +29,9 @@
   const leaves = $derived(leavesOf(source));
   const read = $derived(leaves.filter(({ state }) => state === 'read').length);
   const words: Record<Slice['state'], string> = {
-    waiting: 'waits',
+    waiting: say.waits,
     read: say.fullyRead,
-    cut: 'cut',
+    cut: say.cut,
     stuck: say.overLimitCantBeSplitFurther,
     'left out': say.excluded
   };

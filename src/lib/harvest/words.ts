@@ -1,6 +1,8 @@
 import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const budgetFields = catalogue('harvest/budgetFields', {
+  newShare: 'Use neutral words while this many of 100 rows are new',
+  none: 'none',
   noLimit: 'no limit',
   numberAbove0OrNothing: 'A number above 0, or nothing',
   requestsPerDayAtMost: 'Requests per day, at most',
@@ -102,6 +104,8 @@ export const neutralWords = catalogue('harvest/neutralWords', {
 });
 
 export const sourceSlices = catalogue('harvest/sourceSlices', {
+  waits: 'waits',
+  cut: 'cut',
   slices: (sourceName: Said) => `${sourceName}, slices`,
   failed: 'failed',
   reports: (reported: Said) => `reports ${reported}`,

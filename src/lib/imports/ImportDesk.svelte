@@ -125,12 +125,12 @@
   const saveErrors = ({ errors }: NonNullable<Import['outcome']>) =>
     saveFile(
       writeCsv(
-        ['row', 'line', 'what is wrong', 'what was done'],
+        [say.rowHeading, say.lineHeading, say.whatIsWrong, say.whatWasDone],
         errors.map(({ row, line, message, cell }) => [
           String(row),
           String(line),
           message,
-          cell ? 'cell left empty' : 'row left out'
+          cell ? say.cellLeftEmpty : say.rowLeftOut
         ])
       ),
       'import-errors.csv',

@@ -7,6 +7,12 @@ export const filePreview = catalogue('imports/filePreview', {
 });
 
 export const importDesk = catalogue('imports/importDesk', {
+  rowHeading: 'row',
+  lineHeading: 'line',
+  whatIsWrong: 'what is wrong',
+  whatWasDone: 'what was done',
+  cellLeftEmpty: 'cell left empty',
+  rowLeftOut: 'row left out',
   row: 'Row',
   line: 'Line',
   problem: 'Problem',

@@ -16,13 +16,13 @@
 
   const said = $derived(
     {
-      kept: 'Saved',
-      typing: 'Saving…',
-      keeping: 'Saving…',
-      waiting: 'Offline: not saved yet',
-      invalid: 'Not saved',
-      conflict: 'Changed elsewhere',
-      refused: 'Not saved'
+      kept: say.saved,
+      typing: say.saving,
+      keeping: say.saving,
+      waiting: say.offline,
+      invalid: say.notSaved,
+      conflict: say.changedElsewhere,
+      refused: say.notSaved
     }[document.state]
   );
 

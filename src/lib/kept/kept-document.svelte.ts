@@ -1,5 +1,6 @@
 import type * as z from 'zod';
 import { ApiProblem } from '$lib/api/call';
+import { keptNotice as say } from './words';
 
 interface Kept<T> {
   body: T;
@@ -86,7 +87,7 @@ export class KeptDocument<T> {
     if (this.state === 'conflict') return;
     if (!read.success) {
       this.state = 'invalid';
-      this.message = 'Not saved: fix the errors below.';
+      this.message = say.fixErrors;
       return;
     }
     this.state = 'typing';

@@ -1,6 +1,12 @@
 import { catalogue } from '$lib/words/catalogue';
 
 export const keptNotice = catalogue('kept/keptNotice', {
+  saved: 'Saved',
+  saving: 'Saving…',
+  offline: 'Offline: not saved yet',
+  notSaved: 'Not saved',
+  changedElsewhere: 'Changed elsewhere',
+  fixErrors: 'Not saved: fix the errors below.',
   undo: 'Undo',
   redo: 'Redo',
   discardUnsavedChanges: 'Discard unsaved changes?',

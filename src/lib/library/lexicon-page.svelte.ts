@@ -79,9 +79,7 @@ export class LexiconPage {
       this.refused = new ApiProblem(
         0,
         say.notSaved,
-        senses.length < 2
-          ? 'Enter at least two meanings, one per line: the meaning, a colon, and the words that indicate it.'
-          : `“${word}” ${given.error.issues[0]!.message}.`
+        senses.length < 2 ? say.twoMeanings : `“${word}” ${given.error.issues[0]!.message}.`
       );
       return false;
     }
@@ -102,8 +100,8 @@ export class LexiconPage {
   take = async (file: File): Promise<void> => {
     try {
       const more = await readJsonFile(file, ownLexiconShape, {
-        kind: 'lexicon',
-        hint: 'Choose a file exported from Eave.'
+        kind: say.lexicon,
+        hint: say.chooseExported
       });
       this.#take(joinLexicons(this.#now(), more));
     } catch (problem) {

@@ -56,6 +56,9 @@ export const libraryPage = catalogue('library/libraryPage', {
 });
 
 export const libraryLexiconPage = catalogue('library/libraryLexiconPage', {
+  twoMeanings: 'Enter at least two meanings, one per line: the meaning, a colon, and the words that indicate it.',
+  chooseExported: 'Choose a file exported from Eave.',
+  lexicon: 'lexicon',
   notSaved: 'Not saved',
   language: 'Language',
   library: 'Library',

@@ -1,9 +1,18 @@
-/** How exactly a source can be asked a string: the word shown for it, and what it means. */
-export const exactness: Readonly<Record<'exact' | 'wider' | 'impossible', { word: string; means: string }>> = {
-  exact: { word: 'exact', means: 'The source finds exactly the people the string describes.' },
-  wider: {
-    word: 'finds more',
-    means: 'This source can’t express the whole string; Eave filters out the extras.'
+import { exactnessWords as say } from './words';
+
+type Exactness = 'exact' | 'wider' | 'impossible';
+const wordsOf = (exactness: Exactness) => ({
+  get word() {
+    return say[exactness];
   },
-  impossible: { word: 'can’t be searched here', means: 'This source can’t search any part of the string.' }
+  get means() {
+    return say[`${exactness}Means`];
+  }
+});
+
+/** How exactly a source can be asked a string: the word shown for it, and what it means. */
+export const exactness: Readonly<Record<Exactness, { word: string; means: string }>> = {
+  exact: wordsOf('exact'),
+  wider: wordsOf('wider'),
+  impossible: wordsOf('impossible')
 };

@@ -31,9 +31,7 @@
     if (!read) return '';
     const { people, faults } = read;
     const first = faults.slice(0, 3).map(({ line, error }) => say.line(line, error));
-    const bad = faults.length
-      ? ` ${count(faults.length)} row${faults.length === 1 ? ' was' : 's were'} only partly read: ${first.join(' ')}`
-      : '';
+    const bad = faults.length ? say.partlyRead(faults.length, count(faults.length), first.join(' ')) : '';
     return say.customersRead(count(people.length), bad);
   });
 
@@ -66,7 +64,7 @@
       table = readCustomerTable(await file.text());
     } catch (problem) {
       table = null;
-      fault = `${file.name}: ${(problem as Error).message}`;
+      fault = say.fault(file.name, (problem as Error).message);
     }
   }
   const settle = (at: number, field: ColumnField) => {

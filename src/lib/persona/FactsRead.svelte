@@ -20,14 +20,14 @@
   let refused: ReadonlySet<string> = $state.raw(new Set());
   const accepted = $derived(reading?.facts.filter((fact) => canTake(fact) && !refused.has(keyOf(fact))) ?? []);
   const kinds: Record<BriefFact['kind'], string> = {
-    title: 'title',
-    function: 'function',
-    rank: 'rank',
-    industry: 'industry',
-    country: 'country',
-    place: 'place',
+    title: say.title,
+    function: say.functionOf,
+    rank: say.rank,
+    industry: say.industry,
+    country: say.country,
+    place: say.place,
     size: say.firmSize,
-    revenue: 'revenue',
+    revenue: say.revenue,
     'must have': say.mustHave,
     exclusion: say.exclude,
     'firm left out': say.firmToExclude,

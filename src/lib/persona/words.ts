@@ -24,6 +24,9 @@ export const contacted = catalogue('persona/contacted', {
 });
 
 export const customerReader = catalogue('persona/customerReader', {
+  partlyRead: (many: number, written: Said, first: Said) =>
+    ` ${written} ${plural(many, { one: 'row was', other: 'rows were' })} only partly read: ${first}`,
+  fault: (file: Said, problem: Said) => `${file}: ${problem}`,
   fromWonCustomers: 'From won customers',
   chooseCsv: 'Choose CSV',
   companySizeIndustryCountryAndWho: 'company, size, industry, country, and who you talked to; read on this page only',
@@ -49,6 +52,13 @@ export const customerReader = catalogue('persona/customerReader', {
 });
 
 export const factsRead = catalogue('persona/factsRead', {
+  title: 'title',
+  functionOf: 'function',
+  rank: 'rank',
+  industry: 'industry',
+  country: 'country',
+  place: 'place',
+  revenue: 'revenue',
   factsFoundInText: 'Facts found in the text',
   fact: 'Fact',
   readFrom: 'Read from',

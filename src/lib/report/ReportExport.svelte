@@ -58,7 +58,13 @@
           .join(', ');
       }
       const result = await call('importRuns', { params, body: { text } });
-      return `${result.added} runs imported, ${result.same} already here${result.unknown ? `, ${result.unknown} people aren’t known at their source` : ''}`;
+      return [
+        say.runsImported(result.added),
+        say.alreadyHere(result.same),
+        result.unknown ? say.unknownAtSource(result.unknown) : ''
+      ]
+        .filter(Boolean)
+        .join(', ');
     });
     ontaken();
   }

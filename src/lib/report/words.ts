@@ -1,4 +1,4 @@
-import { catalogue, type Said } from '$lib/words/catalogue';
+import { catalogue, plural, type Said } from '$lib/words/catalogue';
 
 export const chosen = catalogue('report/chosen', {
   versionsChosen: 'Versions chosen',
@@ -10,6 +10,9 @@ export const chosen = catalogue('report/chosen', {
 });
 
 export const reportExport = catalogue('report/reportExport', {
+  runsImported: (many: number) => plural(many, { one: '1 run imported', other: `${many} runs imported` }),
+  unknownAtSource: (many: number) =>
+    plural(many, { one: '1 person isn’t known at their source', other: `${many} people aren’t known at their source` }),
   exportText: 'Export',
   print: 'Print',
   markdown: 'Markdown',

@@ -17,7 +17,7 @@
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import type { Answer } from '$api';
   import type { LeftOutReason } from '$api/list-fields';
-  import { leftOutShort } from './list-query';
+  import { exclusionReasons } from './words';
   import ProfileEditor from './ProfileEditor.svelte';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
@@ -71,7 +71,7 @@
     const body = { ...desk.asked, ...query };
     void attempt(async () => (look = await call('previewExport', { params: desk.params, body })));
   });
-  const why = (value: string) => leftOutShort[value as LeftOutReason] ?? value;
+  const why = (value: string) => exclusionReasons[value as LeftOutReason] ?? value;
   async function take() {
     await attempt(async () => {
       saveFile(await desk.file(query), `shortlist.${form === 'hashed' ? 'csv' : form}`, '');

@@ -8,7 +8,8 @@
   import { verdicts } from '$lib/marks/verdicts';
   import Button from '$lib/ui/Button.svelte';
   import Select from '$lib/ui/Select.svelte';
-  import { groups, leftOutShort, type GroupName } from './list-query';
+  import type { GroupName } from './list-query';
+  import { exclusionReasons, groups } from './words';
   import type { ShortlistPage } from './shortlist-page.svelte';
   import type { Verdict } from '$core/measure';
   import type { LeftOutReason } from '$api/list-fields';
@@ -28,7 +29,7 @@
   function said(value: string): string {
     if (group === 'country') return countryName(value);
     if (group === 'verdict') return value === 'none' ? say.notJudged : verdicts[value as Verdict].word;
-    if (group === 'leftOut') return words[value] ?? leftOutShort[value as LeftOutReason];
+    if (group === 'leftOut') return words[value] ?? exclusionReasons[value as LeftOutReason];
     return words[value] ?? value;
   }
 </script>

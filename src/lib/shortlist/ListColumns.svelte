@@ -5,7 +5,8 @@
   import TextInput from '$lib/ui/TextInput.svelte';
   import Accordion from '$lib/ui/Accordion.svelte';
   import Checkbox from '$lib/ui/Checkbox.svelte';
-  import { plainColumns, writeQuery } from './list-query';
+  import { writeQuery } from './list-query';
+  import { plainColumns } from './words';
   import type { ShortlistPage } from './shortlist-page.svelte';
 
   let { desk, list }: { desk: ShortlistPage; list: Answer<'readShortlist'> } = $props();

@@ -40,7 +40,9 @@
         params: desk.params,
         body: { why, by: myName(), from: { kind: 'people', people, own } }
       });
-      said = `${count(result.kept)} added, ${count(result.there)} already there${result.joined ? `, ${count(result.joined)} merged with one of these` : ''}${result.objected ? `, ${count(result.objected)} excluded because they objected` : ''}.`;
+      const merged = result.joined ? say.merged(count(result.joined)) : '';
+      const objected = result.objected ? say.objected(count(result.objected)) : '';
+      said = `${say.added(count(result.kept), count(result.there))}${merged}${objected}.`;
       text = '';
       await desk.again();
     } catch (problem) {

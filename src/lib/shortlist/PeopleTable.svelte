@@ -10,7 +10,8 @@
   import Button from '$lib/ui/Button.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Checkbox from '$lib/ui/Checkbox.svelte';
-  import { leftOutShort, plainColumns, unsorted, type PlainColumn } from './list-query';
+  import { unsorted, type PlainColumn } from './list-query';
+  import { exclusionReasons, plainColumns } from './words';
   import type { KeptPerson, ShortlistPage } from './shortlist-page.svelte';
 
   let { desk, list }: { desk: ShortlistPage; list: Answer<'readShortlist'> } = $props();
@@ -143,7 +144,7 @@
                       >{/each}
                   {:else if name === 'nextOn'}{[person.nextOn, person.nextStep].filter(Boolean).join(' ')}
                   {:else if name === 'leftOut'}<span class="soft"
-                      >{person.leftOut.map((why) => leftOutShort[why]).join(', ')}</span
+                      >{person.leftOut.map((why) => exclusionReasons[why]).join(', ')}</span
                     >
                   {:else if name === 'keptAt'}{person.keptAt.slice(0, 10)}
                   {:else if name.startsWith('own.')}{ownText(person, name)}

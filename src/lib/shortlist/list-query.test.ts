@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { filterNames, plainColumns, readQuery, sortedBy, writeQuery } from './list-query';
+import { filterNames, readQuery, sortedBy, writeQuery } from './list-query';
+import { plainColumns } from './words';
 
 describe('how a list is looked at', () => {
   it('comes back from the address as it was', () => {

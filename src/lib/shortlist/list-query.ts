@@ -1,4 +1,4 @@
-import type { LeftOutReason } from '$api/list-fields';
+import { groups, type plainColumns } from './words';
 
 /** How a list is looked at: filter, order, columns and grouping, as the address of the page and a saved view have it. */
 export interface ListQuery {
@@ -11,37 +11,8 @@ export interface ListQuery {
 export const filterNames = ['words', 'country', 'company', 'tag', 'rank', 'verdict', 'mail', 'leftOut', 'due'] as const;
 export type FilterName = (typeof filterNames)[number];
 
-export const groups = {
-  country: 'Country',
-  company: 'Firm',
-  rank: 'Rank',
-  tag: 'Tag',
-  verdict: 'Verdict',
-  mail: 'Address',
-  leftOut: 'Excluded'
-} as const satisfies Partial<Record<FilterName, string>>;
 export type GroupName = keyof typeof groups;
 
-/** Columns that every list has; a list's own columns are `own.` and their name. */
-export const plainColumns = {
-  title: 'Title',
-  company: 'Firm',
-  place: 'Place',
-  country: 'Country',
-  mail: 'Address',
-  mailState: 'Checked',
-  phone: 'Phone',
-  headcount: 'Firm size',
-  verdict: 'Verdict',
-  likelihood: 'Likelihood',
-  tags: 'Tags',
-  priority: 'Priority',
-  nextOn: 'Next step',
-  note: 'Note',
-  greeting: 'Greeting',
-  keptAt: 'Added',
-  leftOut: 'Excluded'
-} as const;
 export type PlainColumn = keyof typeof plainColumns;
 const usual: readonly string[] = ['title', 'company', 'mail', 'mailState', 'verdict', 'tags', 'leftOut'];
 /** Columns that the server cannot put in order. */
@@ -82,17 +53,3 @@ export function sortedBy(sort: readonly string[], column: string, more: boolean)
   if (at < 0) return [...others, now];
   return [...others.slice(0, at), now, ...others.slice(at)];
 }
-
-/** What is said of why somebody is left out, in a word or two. */
-export const leftOutShort: Record<LeftOutReason, string> = {
-  contacted: 'contacted',
-  customer: 'customer',
-  competitor: 'competitor',
-  'own firm': 'own firm',
-  'excluded firm': 'excluded firm',
-  consent: 'consent required',
-  'shared mailbox': 'firm’s mailbox',
-  'no address': 'no address',
-  'already exported': 'already exported',
-  'by hand': 'by hand'
-};

@@ -1,5 +1,6 @@
 import { guessColumns, personFromRow, readCsv } from '$core/formats';
 import type { Person } from '$core/people';
+import { pasteRows as say } from './words';
 
 interface Column {
   name: string;
@@ -24,13 +25,13 @@ export function readPastedPeople(
     return none((error as Error).message);
   }
   const [headers = [], ...body] = rows;
-  if (!body.length) return none('There are no rows below the header. Copy the rows together with their header row.');
+  if (!body.length) return none(say.noRows);
   const mapping = guessColumns(
     headers,
     headers.map((_, i) => body.slice(0, 50).map((cells) => cells[i] ?? ''))
   );
   if (!mapping.some((field) => ['name', 'firstName', 'lastName', 'person'].includes(field)))
-    return none(`Couldn’t find a name column. Headers found: ${headers.join(', ').slice(0, 300)}.`);
+    return none(say.noNameColumn(headers.join(', ').slice(0, 300)));
   const placeOf = (name: string) => headers.findIndex((header) => header.trim().toLowerCase() === name.toLowerCase());
   const fresh = headers.flatMap((header, i): Column[] => {
     const name = header.trim().slice(0, 200);
@@ -51,7 +52,7 @@ export function readPastedPeople(
       )
     );
   });
-  return people.length ? { people, own, fresh, problem: '' } : none('None of the rows has a name.');
+  return people.length ? { people, own, fresh, problem: '' } : none(say.noNames);
 }
 
 /** What a column holds, by all its cells that hold something. */

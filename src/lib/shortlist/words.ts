@@ -196,6 +196,12 @@ export const ownCell = catalogue('shortlist/ownCell', {
 });
 
 export const pasteRows = catalogue('shortlist/pasteRows', {
+  added: (many: Said, there: Said) => `${many} added, ${there} already there`,
+  merged: (many: Said) => `, ${many} merged with one of these`,
+  objected: (many: Said) => `, ${many} excluded because they objected`,
+  noRows: 'There are no rows below the header. Copy the rows together with their header row.',
+  noNameColumn: (headers: Said) => `Couldn’t find a name column. Headers found: ${headers}.`,
+  noNames: 'None of the rows has a name.',
   notAdded: 'Not added',
   addPeopleFromSpreadsheet: 'Add people from a spreadsheet',
   add: 'Add',
@@ -327,4 +333,59 @@ export const shortlistPage = catalogue('shortlist/shortlistPage', {
     'This deletes its people, tags and notes. Verdicts, trials and harvests are kept. You can’t undo this.',
   copiedReadyToPasteIntoSpreadsheet: (many: Said) => `${many} copied, ready to paste into a spreadsheet`,
   addedAlreadyThere: (kept: Said, there: Said) => `${kept} added, ${there} already there`
+});
+
+export const keeping = catalogue('shortlist/keeping', {
+  shortlist: 'Shortlist',
+  newShortlist: 'the new shortlist',
+  addedTo: (many: Said, list: Said) => `${many} added to ${list}`,
+  alreadyThere: (many: Said) => `${many} already there`,
+  objected: (many: Said) => `${many} excluded because they objected`,
+  openShortlist: 'Open shortlist',
+  allFits: 'all fits'
+});
+
+export const groups = catalogue('shortlist/groups', {
+  country: 'Country',
+  company: 'Firm',
+  rank: 'Rank',
+  tag: 'Tag',
+  verdict: 'Verdict',
+  mail: 'Address',
+  leftOut: 'Excluded'
+});
+
+/** Columns that every list has; a list's own columns are `own.` and their name. */
+export const plainColumns = catalogue('shortlist/plainColumns', {
+  title: 'Title',
+  company: 'Firm',
+  place: 'Place',
+  country: 'Country',
+  mail: 'Address',
+  mailState: 'Checked',
+  phone: 'Phone',
+  headcount: 'Firm size',
+  verdict: 'Verdict',
+  likelihood: 'Likelihood',
+  tags: 'Tags',
+  priority: 'Priority',
+  nextOn: 'Next step',
+  note: 'Note',
+  greeting: 'Greeting',
+  keptAt: 'Added',
+  leftOut: 'Excluded'
+});
+
+/** What is said of why somebody is excluded, in a word or two. */
+export const exclusionReasons = catalogue('shortlist/exclusionReasons', {
+  contacted: 'contacted',
+  customer: 'customer',
+  competitor: 'competitor',
+  'own firm': 'own firm',
+  'excluded firm': 'excluded firm',
+  consent: 'consent required',
+  'shared mailbox': 'firm’s mailbox',
+  'no address': 'no address',
+  'already exported': 'already exported',
+  'by hand': 'by hand'
 });

@@ -87,6 +87,8 @@ export const sourcesPage = catalogue('sources/sourcesPage', {
 });
 
 export const sourcesSourcePage = catalogue('sources/sourcesSourcePage', {
+  saved: 'Saved.',
+  aCapabilitySheet: 'capability sheet',
   sources: 'Sources',
   manualSourceItsSheetSaysHow: 'Manual source: its sheet says how it is searched.',
   connectedServiceItProvidesItsOwn: 'Connected service: it provides its own sheet.',

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ledger as say } from './words';
+  import { ledger as say, ledgerWords } from './words';
   import Tooltip from '$lib/ui/Tooltip.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import Button from '$lib/ui/Button.svelte';
@@ -12,7 +12,7 @@
   import type { Answer } from '$api';
   import LedgerHead from './LedgerHead.svelte';
   import PartWeight from './PartWeight.svelte';
-  import { changeWords, judgedWords, standsOutWords } from './ledger-words';
+  import { changeWords, judgedWords } from './ledger-words';
   import type { LedgerState } from './ledgers.svelte';
   import { keptOutBy, ledgerLines, sortLines, standsOut, wholeOf, type LedgerLine } from './ledger-rows';
 
@@ -119,7 +119,7 @@
                 <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
               {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
               <PartWeight {line} keptOut={keptOut.get(line.key) ?? null} {most} />
-              {#if stands}<span class="stands {stands.replace(' ', '-')}">{standsOutWords[stands]}</span>{/if}
+              {#if stands}<span class="stands {stands.replace(' ', '-')}">{ledgerWords[stands]}</span>{/if}
             </TableCell>
             {#each sources as source (source.id)}
               {@const figures = line.figures[source.id]}

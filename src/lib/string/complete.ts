@@ -2,6 +2,7 @@ import type { Completion, CompletionContext, CompletionResult } from '@codemirro
 import { countries, countryName, industries } from '$core/people';
 import { quoted, isOwnScope, isScope, namedFacts, scopes, type Scope } from '$core/language';
 import { count } from '$lib/marks/format';
+import { editor as say } from './words';
 
 /** Completions other than scopes and operators. */
 export interface Offers {
@@ -38,10 +39,10 @@ const values: Partial<Record<Scope, readonly Completion[]>> = {
   hiring: ['yes', 'no'].map((label) => ({ label })),
   funded: ['yes', 'no'].map((label) => ({ label })),
   headcount: ['[1 TO 50]', '[51 TO 1000]', '[1001 TO *]'].map((label) => ({ label })),
-  growth: ['[10 TO *]', '[* TO 0]'].map((label) => ({ label, detail: '% over one year' })),
-  tenure: ['[0 TO 6]', '[24 TO *]'].map((label) => ({ label, detail: 'months' })),
-  moved: ['[0 TO 90]'].map((label) => ({ label, detail: 'days' })),
-  active: ['[0 TO 30]'].map((label) => ({ label, detail: 'days' }))
+  growth: ['[10 TO *]', '[* TO 0]'].map((label) => ({ label, detail: say.overOneYear })),
+  tenure: ['[0 TO 6]', '[24 TO *]'].map((label) => ({ label, detail: say.months })),
+  moved: ['[0 TO 90]'].map((label) => ({ label, detail: say.days })),
+  active: ['[0 TO 30]'].map((label) => ({ label, detail: say.days }))
 };
 
 const written = (text: string) => (/^[\p{L}\p{N}]+$/u.test(text) || text.startsWith('[') ? text : quoted(text));
@@ -105,7 +106,7 @@ export function complete(
       options: offers.sets.map(({ name, kind, wordings }) => ({
         label: `@${name}`,
         type: 'set',
-        detail: kind === 'unwanted' ? 'to exclude' : `${wordings.length} wordings`,
+        detail: kind === 'unwanted' ? say.toExclude : say.wordings(wordings.length),
         info: wordings.slice(0, 12).join(', ')
       })),
       validFor: /^@[\p{L}\p{N}_-]*$/u

@@ -22,6 +22,7 @@ import { describe, partsOf } from '$core/semantics';
 import { partGlyph, partTint } from '$lib/marks/parts';
 import { complete, type Offers } from './complete';
 import { partAt } from './part-at';
+import { editor as say } from './words';
 
 /** What the editor asks of the page around it. */
 export interface EditorContext {
@@ -54,7 +55,7 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
           hint.textContent = emptyHint(context.offers().titles);
           return hint;
         }),
-        EditorView.contentAttributes.of({ 'aria-label': 'String', spellcheck: 'false', tabindex: '0' }),
+        EditorView.contentAttributes.of({ 'aria-label': say.string, spellcheck: 'false', tabindex: '0' }),
         reading,
         partGutter(reading),
         linter(null),
@@ -86,7 +87,7 @@ export function stringEditor(parent: HTMLElement, text: string, context: EditorC
 /** What an empty editor says; the example is made of wordings of the brief, where it has any. */
 function emptyHint(titles: readonly string[]): string {
   const example = titles.slice(0, 2).map(quoted).join(' OR ');
-  return `Write a string, or build it from the persona${example && `: title:(${example})`}`;
+  return say.writeString + (example && say.example(example));
 }
 
 /** Marks problems in the text they were found in. */

@@ -2,18 +2,11 @@ import { count, isExact, percent, percentRange, rounded } from '$lib/marks/forma
 import { wilson } from '$core/measure';
 import type { Answer } from '$api';
 import { changeOf, wholeOf, type LedgerLine } from './ledger-rows';
+import { ledgerWords as say } from './words';
 
 type Reading = 'certain' | 'possible';
 type Source = Answer<'listSources'>[number];
 type Ledger = Answer<'ledger'> | undefined;
-
-/** What is said of a part that stands out. */
-export const standsOutWords = {
-  idle: 'no effect',
-  blocking: 'shuts everyone out',
-  harmful: 'brings misses',
-  'costs fits': 'costs fits'
-};
 
 /** The change in the count when a part is left out, in words; empty where it is not known. */
 export function changeWords(line: LedgerLine, { id }: Pick<Source, 'id'>, answer: Ledger, reading: Reading): string {
@@ -38,10 +31,15 @@ export function judgedWords(line: LedgerLine, source: Source, answer: Ledger, re
   return {
     ...only,
     explanation:
-      `${line.excludes ? 'It alone throws out' : 'It alone brings'} ${only.misses} judged misses and ${only.fits} judged fits: ` +
-      `${percent(only.misses / all)} misses, ${percentRange(wilson(only.misses, all))}. ` +
-      `${line.excludes ? 'In all it hits' : 'In all it answers for'} ${brings.misses} misses and ${brings.fits} fits.` +
-      (price === null ? '' : ` Price of those it alone brings: ${price}.`)
+      say.judged(
+        line.excludes ? say.throwsOutAlone : say.bringsAlone,
+        only.misses,
+        only.fits,
+        percent(only.misses / all),
+        percentRange(wilson(only.misses, all))
+      ) +
+      say.inAll(line.excludes ? say.hitsInAll : say.answersForInAll, brings.misses, brings.fits) +
+      (price === null ? '' : say.price(price))
   };
 }
 

@@ -22,6 +22,7 @@ import {
 } from '$core/language';
 import { termKey, type Origin } from '$core/persona';
 import { pathKey, treeRows, wordingsOf, type TreeRow } from './tree-rows';
+import { treeWords as say } from './words';
 
 /** The tree's input, and its listeners. */
 export interface Given {
@@ -39,7 +40,7 @@ export interface Given {
 export type Focus = (on: 'row' | 'typed' | 'name') => void;
 
 export const wordOf = (node: Outline): string =>
-  isLeaf(node) ? (node.kind === 'set' ? `@${node.text}` : node.text) : node.kind === 'all' ? 'all of' : 'any of';
+  isLeaf(node) ? (node.kind === 'set' ? `@${node.text}` : node.text) : node.kind === 'all' ? say.allOf : say.anyOf;
 
 /** The scope that all of a part is searched in. */
 export function scopeOf(node: Outline): Scope | 'mixed' {
@@ -139,9 +140,7 @@ export class PartTree {
     const scope = before && isLeaf(before) ? before.scope : homeScope === 'mixed' ? 'any' : homeScope;
     const leaf = readLeaf(text, scope);
     if (!leaf) {
-      this.refused = text.trim()
-        ? 'There’s nothing to search for. Type one or more words, or @ and the name of a word set.'
-        : '';
+      this.refused = text.trim() ? say.nothingToSearch : '';
       if (!text.trim()) this.typing = null;
       return;
     }
@@ -155,7 +154,7 @@ export class PartTree {
     const { selected } = this;
     const found = this.#enabled && selected ? wordingsOf(selected.node) : null;
     if (!found) {
-      this.refused = 'Only an “any of” group or a single term can become a word set. Select one.';
+      this.refused = say.cantBeWordSet;
       return;
     }
     this.pulling = { ...found, path: selected!.path, name: '', unwanted: this.#isExcludedAt(selected!.path) };
@@ -207,7 +206,7 @@ export class PartTree {
     const scope = scopeOf(row.node);
     const home = nodeAt(this.#root, row.path.slice(0, -1));
     const outer = row.path.length > 1 && home ? scopeOf(home) : 'any';
-    return scope === 'mixed' || scope === outer ? '' : scope === 'any' ? 'whole profile' : scope;
+    return scope === 'mixed' || scope === outer ? '' : scope === 'any' ? say.wholeProfile : scope;
   }
 
   drop(from: Path, target: TreeRow, operation: string): void {
@@ -255,33 +254,33 @@ export class PartTree {
     const node = this.selected?.node;
     const group = node !== undefined && !isLeaf(node);
     return [
-      { name: 'Add', key: '+', does: () => void this.add(), can: true },
-      { name: 'Edit', key: '↵', does: () => void this.edit(this.selected), can: node !== undefined && !group },
+      { name: say.add, key: '+', does: () => void this.add(), can: true },
+      { name: say.edit, key: '↵', does: () => void this.edit(this.selected), can: node !== undefined && !group },
       {
-        name: group && node.kind === 'all' ? 'Change to any of' : 'Change to all of',
+        name: group && node.kind === 'all' ? say.changeToAnyOf : say.changeToAllOf,
         key: 'O',
         does: this.switchKind,
         can: group
       },
-      { name: node?.not ? 'Stop excluding' : 'Exclude', key: 'X', does: this.exclude, can: node !== undefined },
-      { name: node?.muted ? 'Enable' : 'Disable', key: 'M', does: this.mute, can: node !== undefined },
-      { name: 'Wrap in a group', key: 'W', does: () => void this.wrap(), can: node !== undefined },
-      { name: 'Unwrap', key: 'U', does: this.unwrap, can: group && !node.not },
-      { name: 'Up', key: 'Alt ↑', does: () => this.shift(-1), can: node !== undefined },
-      { name: 'Down', key: 'Alt ↓', does: () => this.shift(1), can: node !== undefined },
+      { name: node?.not ? say.stopExcluding : say.exclude, key: 'X', does: this.exclude, can: node !== undefined },
+      { name: node?.muted ? say.enable : say.disable, key: 'M', does: this.mute, can: node !== undefined },
+      { name: say.wrap, key: 'W', does: () => void this.wrap(), can: node !== undefined },
+      { name: say.unwrap, key: 'U', does: this.unwrap, can: group && !node.not },
+      { name: say.up, key: 'Alt ↑', does: () => this.shift(-1), can: node !== undefined },
+      { name: say.down, key: 'Alt ↓', does: () => this.shift(1), can: node !== undefined },
       {
-        name: 'Save as word set…',
+        name: say.saveAsWordSet,
         key: '',
         does: this.startPull,
         can: node !== undefined && (!isLeaf(node) || node.kind === 'term')
       },
       {
-        name: 'Expand word set',
+        name: say.expandWordSet,
         key: '',
         does: this.unfoldSet,
         can: node !== undefined && isLeaf(node) && node.kind === 'set'
       },
-      { name: 'Remove', key: 'Del', does: this.remove, can: node !== undefined }
+      { name: say.remove, key: 'Del', does: this.remove, can: node !== undefined }
     ].filter(({ can }) => can);
   });
 }

@@ -26,6 +26,7 @@ import { ambiguousIn } from '$core/titles';
 import { Ledgers } from './ledgers.svelte';
 import { BestChanges } from './proposals.svelte';
 import { StringReading } from './reading.svelte';
+import { stringPage as say } from './words';
 
 /** What the String page is loaded with. */
 export interface StringPageData {
@@ -208,19 +209,17 @@ export class StringPage {
   #whyNot(): string | null {
     if (this.blocked) {
       const first = this.parsed.problems.find(({ severity }) => severity === 'error');
-      return first?.message ?? 'Write a string first, or build it from the persona.';
+      return first?.message ?? say.writeFirst;
     }
     if (this.runAt.length) return null;
-    return this.chosen.length
-      ? 'Only manual sources are selected. Copy their searches, or select a source Eave can search.'
-      : 'No source selected. Select at least one below the string.';
+    return this.chosen.length ? say.onlyManual : say.noneSelected;
   }
 
   run = async () => {
     if (this.running) return;
     const why = this.#whyNot();
     if (why !== null) {
-      this.refused = new ApiProblem(0, 'Couldn’t run', why);
+      this.refused = new ApiProblem(0, say.couldntRun, why);
       return;
     }
     this.running = true;
@@ -255,8 +254,7 @@ export class StringPage {
   build = () =>
     this.#attempt(async () => {
       const built = await call('buildString', { params: { id: this.briefId } });
-      if (!built.text)
-        throw new ApiProblem(0, 'Couldn’t build a string', 'The persona is empty. Add at least one job title.');
+      if (!built.text) throw new ApiProblem(0, say.couldntBuild, say.personaEmpty);
       // An edited string is never overwritten unasked.
       if (this.text.trim()) this.proposed = built.text;
       else this.write(built.text);

@@ -258,6 +258,12 @@ export const whoGoes = catalogue('string/whoGoes', {
 });
 
 export const stringPage = catalogue('string/stringPage', {
+  writeFirst: 'Write a string first, or build it from the persona.',
+  onlyManual: 'Only manual sources are selected. Copy their searches, or select a source Eave can search.',
+  noneSelected: 'No source selected. Select at least one below the string.',
+  couldntRun: 'Couldn’t run',
+  couldntBuild: 'Couldn’t build a string',
+  personaEmpty: 'The persona is empty. Add at least one job title.',
   version: (number: Said) => `Version ${number}`,
   afterVersion: (number: Said) => `After version ${number}`,
   string: 'String',
@@ -273,4 +279,53 @@ export const stringPage = catalogue('string/stringPage', {
   shorten: 'Shorten',
   importFilePeople: 'Import a file of people',
   sourcesToRunOn: 'Sources to run on'
+});
+
+export const ledgerWords = catalogue('string/ledgerWords', {
+  idle: 'no effect',
+  blocking: 'shuts everyone out',
+  harmful: 'brings misses',
+  'costs fits': 'costs fits',
+  bringsAlone: 'It alone brings',
+  throwsOutAlone: 'It alone throws out',
+  judged: (verb: Said, misses: Said, fits: Said, share: Said, range: Said) =>
+    `${verb} ${misses} judged misses and ${fits} judged fits: ${share} misses, ${range}.`,
+  answersForInAll: 'In all it answers for',
+  hitsInAll: 'In all it hits',
+  inAll: (verb: Said, misses: Said, fits: Said) => ` ${verb} ${misses} misses and ${fits} fits.`,
+  price: (price: Said) => ` Price of those it alone brings: ${price}.`
+});
+
+export const editor = catalogue('string/editor', {
+  string: 'String',
+  writeString: 'Write a string, or build it from the persona',
+  example: (titles: Said) => `: title:(${titles})`,
+  overOneYear: '% over one year',
+  months: 'months',
+  days: 'days',
+  toExclude: 'to exclude',
+  wordings: (many: number) => plural(many, { one: '1 wording', other: `${many} wordings` })
+});
+
+export const treeWords = catalogue('string/tree', {
+  allOf: 'all of',
+  anyOf: 'any of',
+  nothingToSearch: 'There’s nothing to search for. Type one or more words, or @ and the name of a word set.',
+  cantBeWordSet: 'Only an “any of” group or a single term can become a word set. Select one.',
+  wholeProfile: 'whole profile',
+  add: 'Add',
+  edit: 'Edit',
+  changeToAnyOf: 'Change to any of',
+  changeToAllOf: 'Change to all of',
+  stopExcluding: 'Stop excluding',
+  exclude: 'Exclude',
+  enable: 'Enable',
+  disable: 'Disable',
+  wrap: 'Wrap in a group',
+  unwrap: 'Unwrap',
+  up: 'Up',
+  down: 'Down',
+  saveAsWordSet: 'Save as word set…',
+  expandWordSet: 'Expand word set',
+  remove: 'Remove'
 });

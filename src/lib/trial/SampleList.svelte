@@ -48,10 +48,10 @@
   <Accordion title={say.allAsList(count(sample.length))} bind:open>
     <div class="line">
       <Select label={say.verdict} bind:value={verdict}>
-        {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
+        {#each Object.entries(verdictsShown) as [id, { words }] (id)}<option value={id}>{words()}</option>{/each}
       </Select>
       <Select label={say.certainty} bind:value={certainty}>
-        {#each Object.entries(certainties) as [id, { words }] (id)}<option value={id}>{words}</option>{/each}
+        {#each Object.entries(certainties) as [id, { words }] (id)}<option value={id}>{words()}</option>{/each}
       </Select>
       {#if causes.length}
         <Select label={say.matchedBy} bind:value={cause}>

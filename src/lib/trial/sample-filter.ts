@@ -1,4 +1,5 @@
 import type { Verdict } from '$core/measure';
+import { filterWords as say } from './words';
 
 /** What a list of people drawn is narrowed by. */
 interface One {
@@ -6,24 +7,24 @@ interface One {
   unlisted: readonly string[];
 }
 interface Choice {
-  words: string;
+  words: () => string;
   holds: (one: One) => boolean;
 }
 
 export type Shown = 'all' | 'open' | Verdict;
 export const verdictsShown: Readonly<Record<Shown, Choice>> = {
-  all: { words: 'all', holds: () => true },
-  open: { words: 'not judged yet', holds: ({ verdict }) => verdict === null },
-  fit: { words: 'fits', holds: ({ verdict }) => verdict?.verdict === 'fit' },
-  miss: { words: 'misses', holds: ({ verdict }) => verdict?.verdict === 'miss' },
-  unsure: { words: 'unsure', holds: ({ verdict }) => verdict?.verdict === 'unsure' }
+  all: { words: () => say.all, holds: () => true },
+  open: { words: () => say.open, holds: ({ verdict }) => verdict === null },
+  fit: { words: () => say.fit, holds: ({ verdict }) => verdict?.verdict === 'fit' },
+  miss: { words: () => say.miss, holds: ({ verdict }) => verdict?.verdict === 'miss' },
+  unsure: { words: () => say.unsure, holds: ({ verdict }) => verdict?.verdict === 'unsure' }
 };
 
 export type Certainty = 'all' | 'certain' | 'possible';
 export const certainties: Readonly<Record<Certainty, Choice>> = {
-  all: { words: 'certain and possible', holds: () => true },
-  certain: { words: 'certain only', holds: ({ unlisted }) => !unlisted.length },
-  possible: { words: 'possible only', holds: ({ unlisted }) => unlisted.length > 0 }
+  all: { words: () => say.certainAndPossible, holds: () => true },
+  certain: { words: () => say.certain, holds: ({ unlisted }) => !unlisted.length },
+  possible: { words: () => say.possible, holds: ({ unlisted }) => unlisted.length > 0 }
 };
 
 /** All matching terms, the most frequent first. */

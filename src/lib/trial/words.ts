@@ -219,3 +219,14 @@ export const trialPage = catalogue('trial/trialPage', {
     `${as} judges the same people without seeing earlier verdicts. The brief uses the first judge’s verdicts;`,
   compareBoth: 'compare both'
 });
+
+export const filterWords = catalogue('trial/filter', {
+  all: 'all',
+  open: 'not judged yet',
+  fit: 'fits',
+  miss: 'misses',
+  unsure: 'unsure',
+  certainAndPossible: 'certain and possible',
+  certain: 'certain only',
+  possible: 'possible only'
+});

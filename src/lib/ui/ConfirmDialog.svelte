@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { confirmDialog as say } from './words';
   import Modal from 'carbon-components-svelte/src/Modal/Modal.svelte';
 
   interface Props {
@@ -15,7 +16,7 @@
     /** What will be removed, and whether that can be undone. */
     children: Snippet;
   }
-  let { open, heading, confirm, cancel = 'Cancel', size = 'sm', onconfirm, onclose, children }: Props = $props();
+  let { open, heading, confirm, cancel = say.cancel, size = 'sm', onconfirm, onclose, children }: Props = $props();
 </script>
 
 <!-- Asks for confirmation before something that can't be undone. -->

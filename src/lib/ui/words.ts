@@ -15,3 +15,7 @@ export const toasts = catalogue('ui/toasts', {
 });
 
 export const dateField = catalogue('ui/dateField', { yyyyMmDd: 'yyyy-mm-dd' });
+
+export const confirmDialog = catalogue('ui/confirmDialog', {
+  cancel: 'Cancel'
+});

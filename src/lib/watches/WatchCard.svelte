@@ -29,10 +29,11 @@
     if (lastRun.state === 'running') return say.running;
     if (lastRun.state === 'due') return say.checkDueSince(moment(lastRun.dueAt));
     if (lastRun.state === 'failed') return say.failed(moment(lastRun.endedAt ?? lastRun.dueAt), lastRun.problem);
-    const parts = Object.entries(lastRun.counts).map(
-      ([kind, n]) => `${count(n ?? 0)} ${kinds[kind as keyof typeof kinds].word}`
+    const parts = Object.entries(lastRun.counts).map(([kind, n]) =>
+      say.changes(count(n ?? 0), kinds[kind as keyof typeof kinds].word)
     );
-    return `${parts.join(', ') || 'no changes'}; ${count(lastRun.people)} found, ${moment(lastRun.endedAt ?? lastRun.dueAt)}${unread ? '' : '; all read'}`;
+    const when = moment(lastRun.endedAt ?? lastRun.dueAt);
+    return say.foundAt(parts.join(', ') || say.noChanges, count(lastRun.people), when) + (unread ? '' : say.allRead);
   }
   const change = (body: Body<'changeWatch'>) =>
     inbox.attempt(async () => {

@@ -43,6 +43,10 @@ export const thresholdFields = catalogue('watches/thresholdFields', {
 });
 
 export const watchCard = catalogue('watches/watchCard', {
+  noChanges: 'no changes',
+  allRead: '; all read',
+  changes: (many: Said, kind: Said) => `${many} ${kind}`,
+  foundAt: (changes: Said, people: Said, when: Said) => `${changes}; ${people} found, ${when}`,
   unread: (unread: Said) => `${unread} unread`,
   next: (nextAt: Said, rule: Said) => `Next ${nextAt}, ${rule}.`,
   itsScheduleHasEnded: 'Its schedule has ended.',

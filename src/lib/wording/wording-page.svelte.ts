@@ -138,7 +138,7 @@ export class WordingPage {
     const fresh = set.wordings.flatMap(({ text }) => (before.has(text) ? [] : [text]));
     this.#change(() => set);
     if (fresh.length) void this.#remember(fresh, true);
-    this.status = `${added} added${known ? `, ${known} already there` : ''}.`;
+    this.status = `${say.manyAdded(added)}${known ? say.alreadyThere(known) : ''}.`;
     this.typed = '';
   };
 
@@ -157,11 +157,7 @@ export class WordingPage {
       const strange = found.size - known.length;
       this.status = say.wordingsImported(file.name, known.length, strange);
     } catch (problem) {
-      this.refused = new ApiProblem(
-        0,
-        'Not imported',
-        `${file.name}: ${(problem as Error).message} Nothing was changed.`
-      );
+      this.refused = new ApiProblem(0, say.notImported, say.nothingChanged(file.name, (problem as Error).message));
     }
   };
 }

@@ -35,6 +35,10 @@ export const wordingTable = catalogue('wording/wordingTable', {
 });
 
 export const wordingPage = catalogue('wording/wordingPage', {
+  manyAdded: (many: Said) => `${many} added`,
+  alreadyThere: (many: Said) => `, ${many} already there`,
+  notImported: 'Not imported',
+  nothingChanged: (file: Said, problem: Said) => `${file}: ${problem} Nothing was changed.`,
   wording: 'Wording',
   allWaysToWriteEachTitle:
     'All the ways to write each title, with suggestions from the lexicon and how often each appears as a current title. Phrases are quoted automatically.',

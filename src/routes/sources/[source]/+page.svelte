@@ -61,7 +61,7 @@
       revision = kept.revision;
       sheet = kept.sheet;
       await reload('eave:sources');
-      notice = 'Saved.';
+      notice = say.saved;
     } catch (problem) {
       refused = problem;
       if (problem instanceof ApiProblem && problem.status === 409) {
@@ -87,7 +87,7 @@
     refused = null;
     try {
       const hint = say.chooseSheetExportedFromEaveOr;
-      const given = await readJsonFile(file, sheetSchema, { kind: 'capability sheet', hint, upgrade: upgradedSheet });
+      const given = await readJsonFile(file, sheetSchema, { kind: say.aCapabilitySheet, hint, upgrade: upgradedSheet });
       sheet = { ...given, id: sheet.id };
     } catch (problem) {
       refused = problem;

@@ -42,9 +42,9 @@
   });
 
   const stateWords = {
-    waiting: 'waits',
+    waiting: say.waits,
     read: say.fullyRead,
-    cut: 'cut',
+    cut: say.cut,
     stuck: say.overLimit,
     'left out': say.excluded
   };

@@ -2,6 +2,7 @@ import { error } from '@sveltejs/kit';
 import { ApiProblem, call } from '$lib/api/call';
 import { asking } from '$lib/api/load';
 import type { Answer } from '$api';
+import { byHandPage as say } from '$lib/by-hand/words';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, url, fetch, depends }) => {
@@ -10,8 +11,7 @@ export const load: PageLoad = async ({ params, url, fetch, depends }) => {
   const number = Number(url.searchParams.get('version'));
   const sourceId = url.searchParams.get('source') ?? '';
   const harvest = url.searchParams.get('harvest');
-  if (!Number.isInteger(number) || number < 1 || !sourceId)
-    error(404, 'The address names no version and no place. Open a place run by hand from String or from Trial.');
+  if (!Number.isInteger(number) || number < 1 || !sourceId) error(404, say.noSuchPage);
   const place = { ...params, number: String(number), source: sourceId };
   const source = ask('readSource', { params: { source: sourceId } });
   /** A diary written meanwhile rebuilds its trial, so both are read again. */

@@ -32,7 +32,7 @@
   import type { Answer, BehindKind } from '$api';
   import { behindKinds } from '$api/behind-kinds';
   import type { Choice } from '$api/documents';
-  import { panels } from '$lib/compare/panels';
+  import { panels } from '$lib/compare/words';
 
   let { data } = $props();
   const briefId = $derived(data.brief.id);

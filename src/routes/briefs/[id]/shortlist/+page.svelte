@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { shortlistPage as say } from '$lib/shortlist/words';
+  import { keeping, shortlistPage as say } from '$lib/shortlist/words';
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -84,7 +84,7 @@
     desk.doing(async () => {
       const result = await call('keepPeople', {
         params: desk.params,
-        body: { why: 'all fits', by: myName(), from: { kind: 'fits' } }
+        body: { why: keeping.allFits, by: myName(), from: { kind: 'fits' } }
       });
       said = say.addedAlreadyThere(count(result.kept), count(result.there));
     });
