@@ -37,6 +37,7 @@ export const paths = {
   read: ['POST', '/api/read'],
   count: ['POST', '/api/counts'],
   ledger: ['POST', '/api/briefs/{id}/ledger'],
+  ledgerAtLength: ['POST', '/api/briefs/{id}/ledger-at-length'],
   proposals: ['POST', '/api/briefs/{id}/proposals'],
   jointEffect: ['POST', '/api/briefs/{id}/joint-effect'],
   whoGoes: ['POST', '/api/briefs/{id}/who-goes'],

@@ -73,6 +73,23 @@ const draft = keptDocument([paths.readDraft, paths.writeDraft], documentSchemas.
 });
 
 /** Strings: the one being written, its versions, and what they would find. */
+const ledgerAsked = z.object({ text, sourceId, order: z.array(z.int().min(0)).max(5000).optional() });
+const ledgerShape = z.object({
+  rendering,
+  found: foundSchema,
+  keptBack: z
+    .object({ people: z.int(), share: z.number(), facts: z.array(scopeSchema) })
+    .nullable()
+    .describe(
+      'People the source drops because a fact it was asked isn’t listed, and their share of all possible matches'
+    ),
+  rows: z.object({ certain: z.array(partWorth), possible: z.array(partWorth) }).nullable(),
+  narrowing: z.array(z.object({ part: z.int(), estimated: bothEstimates.nullable() })),
+  unfinished: z
+    .boolean()
+    .describe('Only the whole string was counted in the time there was; `ledgerAtLength` takes longer')
+});
+
 export const strings = {
   readDraft: draft.read,
   writeDraft: draft.write,
@@ -128,23 +145,8 @@ export const strings = {
     body: z.object({ sourceId, texts: z.array(z.string().max(1000)).max(1000) }),
     response: z.object({ counts: z.array(bothEstimates.nullable()), people: z.int().nullable() })
   }),
-  ledger: operation(paths.ledger, {
-    params: brief,
-    within: soon,
-    body: z.object({ text, sourceId, order: z.array(z.int().min(0)).max(5000).optional() }),
-    response: z.object({
-      rendering,
-      found: foundSchema,
-      keptBack: z
-        .object({ people: z.int(), share: z.number(), facts: z.array(scopeSchema) })
-        .nullable()
-        .describe(
-          'People the source drops because a fact it was asked isn’t listed, and their share of all possible matches'
-        ),
-      rows: z.object({ certain: z.array(partWorth), possible: z.array(partWorth) }).nullable(),
-      narrowing: z.array(z.object({ part: z.int(), estimated: bothEstimates.nullable() }))
-    })
-  }),
+  ledger: operation(paths.ledger, { params: brief, within: soon, body: ledgerAsked, response: ledgerShape }),
+  ledgerAtLength: operation(paths.ledgerAtLength, { params: brief, body: ledgerAsked, response: ledgerShape }),
   proposals: operation(paths.proposals, {
     params: brief,
     within: 2 * soon,

@@ -36,6 +36,7 @@ export const summaries: Record<OperationName, string> = {
   read: 'Read text copied from a source by that source’s rules',
   count: 'How many people each string finds at a source; null if the source can’t be asked',
   ledger: 'What each part of a string does at a source, and how the count falls part by part',
+  ledgerAtLength: 'The same with more time, where the parts weren’t counted',
   proposals: 'Changes to a string that verdicts support, each measured at every source, best first',
   jointEffect: 'A string with several changes made, and their combined effect',
   whoGoes: 'Samples of the people removed, added and kept by a change',

@@ -139,6 +139,12 @@ export const apiAt =
 /** Calls the API of the application that all tests share. */
 export const api = apiAt(() => inject('address'));
 
+/** Deletes the sources that other tests have added, so that those which ship with Eave are all there are. */
+export async function deleteAddedSources(): Promise<void> {
+  const sources = await api<{ id: string; kind: string }[]>('GET', '/sources');
+  for (const { id, kind } of sources) if (kind !== 'stand-in') await api('DELETE', `/sources/${id}`);
+}
+
 /**
  * Sets a check box of Carbon's by its key: the box itself is not seen, and what is drawn for it may still move when its dialog
  * opens, so that a click at a point can miss it.

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Page } from 'playwright-core';
-import { api, expectAccessible, stringText, useBrowser, visit, writeString } from './browser';
+import { deleteAddedSources, api, expectAccessible, stringText, useBrowser, visit, writeString } from './browser';
 
 const { open, expectError } = useBrowser();
 
@@ -207,6 +207,7 @@ describe('the whole job on a file of one’s own', () => {
   });
 
   it('imports a CSV, runs, judges and compares on it', async () => {
+    await deleteAddedSources();
     const page = await open('/sources');
     await expectAccessible(page);
     const desk = page.getByRole('region', { name: 'Import a file of people' });

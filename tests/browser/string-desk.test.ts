@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Page } from 'playwright-core';
 import { problemCodes, type ProblemCode } from '../../src/core/language/problem';
-import { api, expectAccessible, stringText, useBrowser, visit, writeString } from './browser';
+import { deleteAddedSources, api, expectAccessible, stringText, useBrowser, visit, writeString } from './browser';
 
 const { open, expectError } = useBrowser();
 
@@ -442,6 +442,7 @@ describe('the cards of the sources', () => {
 
 describe('a sheet of one’s own', () => {
   it('is started from a general one, changed with the consequences shown, kept, and used at the string', async () => {
+    await deleteAddedSources();
     const page = await open('/sources');
     await page.getByRole('button', { name: 'Web index', exact: true }).click();
     await page.getByRole('heading', { name: 'Web index', level: 1 }).waitFor();

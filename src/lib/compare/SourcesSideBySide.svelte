@@ -23,8 +23,8 @@
   }
   let { briefId, versions, sources, version, here, there, onchoose }: Props = $props();
 
-  type ListedScopes = Answer<'sourcesSideBySide'>;
-  let answer: ListedScopes | null = $state.raw(null);
+  type Comparison = Answer<'sourcesSideBySide'>;
+  let answer: Comparison | null = $state.raw(null);
   let refused: unknown = $state(null);
   let only: string | null = $state(null);
   let last = '';
@@ -56,8 +56,8 @@
   const listed = $derived.by(() =>
     (answer?.people ?? []).filter(({ reason }) => !only || reason === only).slice(0, 60)
   );
-  const now = (person: ListedScopes['people'][number]['person'] | null) => (person ? presentJob(person) : undefined);
-  const said = (person: ListedScopes['people'][number]['person'] | null) => {
+  const now = (person: Comparison['people'][number]['person'] | null) => (person ? presentJob(person) : undefined);
+  const said = (person: Comparison['people'][number]['person'] | null) => {
     const job = now(person);
     return job ? `${job.title}, ${job.company}` : '';
   };

@@ -28,8 +28,10 @@
     /** The string has errors. */
     blocked: boolean;
     onchoose: (source: Source) => void;
+    /** Asks a source again with more time. */
+    ongoon: (source: Source) => void;
   }
-  let { sources, ledger, query, origins, stale, blocked, onchoose }: Props = $props();
+  let { sources, ledger, query, origins, stale, blocked, onchoose, ongoon }: Props = $props();
 
   let unfolded: ReadonlySet<string> = $state.raw(new Set());
   let sorting: { sourceId: string; what: 'alone' | 'change' | 'misses' } | null = $state(null);
@@ -78,7 +80,7 @@
             {@const now = ledger[source.id]}
             <TableHeader>
               <Button kind="ghost" onclick={() => onchoose(source)} class="name">{source.name}</Button>
-              <LedgerHead {source} {now} {blocked} />
+              <LedgerHead {source} {now} {blocked} ongoon={() => ongoon(source)} />
             </TableHeader>
           {/each}
         </TableRow>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ledgerHead as say } from './words';
+  import Button from '$lib/ui/Button.svelte';
   import Tooltip from '$lib/ui/Tooltip.svelte';
   import { exactness } from '$lib/marks/exactness';
   import { reading } from '$lib/frame/certain-only';
@@ -15,18 +16,21 @@
     now: LedgerState | undefined;
     /** The string has errors: what is shown is of the last one that had none. */
     blocked: boolean;
+    /** Asks again with more time. */
+    ongoon: () => void;
   }
-  let { source, now, blocked }: Props = $props();
+  let { source, now, blocked, ongoon }: Props = $props();
 </script>
 
 <!-- What a source says of the whole string, above what its parts are worth there. -->
 {#if now?.answer}
-  {@const { found, rows } = now.answer}
+  {@const { found, rows, unfinished } = now.answer}
   {@const estimated = found.estimated[reading()]}
   <span class="n"
-    >{#if rows}<Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure
+    >{#if rows || unfinished}<Figure name="estimated" value={estimated.middle} source={source.id}
+        >{about(estimated)}</Figure
       >{:else}–{/if}
-    <em>{!rows ? '' : isExact(estimated) ? 'exact' : counted(estimated)}</em></span
+    <em>{!rows && !unfinished ? '' : isExact(estimated) ? 'exact' : counted(estimated)}</em></span
   >
   {#if rows && now.answer.rendering.leftover}
     <div class="use soft">
@@ -43,8 +47,7 @@
         >{exactness[now.answer.rendering.exactness].word}</Tooltip
       ></span
     >{/if}
-  {now.answer.rendering.searches.length}
-  {now.answer.rendering.searches.length === 1 ? 'search' : 'searches'}
+  {say.searches(now.answer.rendering.searches.length)}
   {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}
   {#if cost && now.answer.rows}<div class="use soft">{say.runCostsS(counted(cost), cost.unit)}</div>{/if}
   {@const fullest = fullestLimit(source, now.answer)}
@@ -58,8 +61,14 @@
   <span class="refused">{now.message}</span>
 {:else}
   <span class="n soft">…</span><span class="soft"
-    >{source.readiness.state === 'preparing' ? say.preparingItsPeople : 'counting'}</span
+    >{source.readiness.state === 'preparing' ? say.preparingItsPeople : say.counting}</span
   >
+{/if}
+{#if now?.isSlow}
+  <div class="use" role="status">
+    {#if now.answer}{say.partsNotCounted}{/if}
+    <Button onclick={ongoon}>{say.continueText}</Button>
+  </div>
 {/if}
 
 <style>

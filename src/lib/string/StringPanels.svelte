@@ -120,6 +120,7 @@
     <Ledger
       sources={string.counted}
       ledger={string.ledgers.states}
+      ongoon={({ id }) => string.ledgers.goOn(id)}
       query={string.parsed.query}
       origins={string.origins}
       stale={string.blocked || string.ledgers.text !== string.text}

@@ -33,7 +33,11 @@ export const ledgerHead = catalogue('string/ledgerHead', {
   beforeErrors: 'before the errors',
   runCostsS: (cost: Said, unit: Said) => `a run costs ${cost} ${unit}s`,
   used: (used: Said, most: Said, kind: Said) => `${used} of ${most} ${kind} used`,
-  preparingItsPeople: 'preparing its people'
+  preparingItsPeople: 'preparing its people',
+  counting: 'counting',
+  searches: (many: number) => plural(many, { one: '1 search', other: `${many} searches` }),
+  partsNotCounted: 'The parts aren’t counted yet: there was too little time.',
+  continueText: 'Continue'
 });
 
 export const meanings = catalogue('string/meanings', {

@@ -18,6 +18,10 @@ export const details = catalogue('terms/details', {
   pooledRecall: 'Fits that no version found can’t be counted, so the true recall is lower or equal.',
   fitsInTotal:
     'In a harvest it comes from people drawn at random and judged. Across two sources it is Chapman’s capture–recapture estimate, which assumes that being in one source has nothing to do with being in the other.',
+  toExport:
+    'Contacted people, customers, competitors, people who objected and people in countries that require consent are excluded; the list says why, and you can include somebody again. A missing address doesn’t exclude anybody from an export.',
+  likelihood:
+    'It has its own range: the fewer people were judged, the wider. People you judged have a verdict instead.',
   kappa: 'Kappa below 0.4 usually means that the persona isn’t clear enough.',
   slice:
     'Sources show only the first part of a long result, often the first 1,000 rows. Split by place, size or another fact, every slice fits under that limit.',

@@ -69,6 +69,8 @@ export interface LedgerAnswer {
   rows: Both<PartWorth[]> | null;
   /** Null where the first parts alone cannot be asked there. */
   narrowing: { part: number; estimated: Both<Estimate> | null }[];
+  /** Only the whole string was counted: there was no time for its parts. */
+  unfinished: boolean;
 }
 /** Estimates are null where the part, or the string without it, cannot be asked there or nothing would be left. */
 export type PartWorth = Omit<CountedPart, 'alone' | 'without'> &
@@ -244,6 +246,11 @@ export interface PeopleWork {
   };
   ledger: {
     /** `order`: the outermost parts in the order in which they narrow. */
+    ask: StringText & { sourceId: string; judged: JudgedIds; order?: number[] };
+    answer: LedgerAnswer;
+  };
+  /** The same with more time, for somebody who asked to go on. */
+  'ledger-at-length': {
     ask: StringText & { sourceId: string; judged: JudgedIds; order?: number[] };
     answer: LedgerAnswer;
   };

@@ -28,6 +28,7 @@ const limits = { short: 1500, long: 15_000, job: 120_000 };
 /** Questions that go through many strings or many people. */
 const long: ReadonlySet<PeopleKind> = new Set<PeopleKind>([
   'board',
+  'ledger-at-length',
   'candidates',
   'effects-at',
   'rank-changes',

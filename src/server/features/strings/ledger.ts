@@ -38,10 +38,20 @@ async function judgedSources(briefId: string, sourceIds: readonly string[]) {
   return sourceIds.map((sourceId) => ({ sourceId, judged: fitsAndMisses(judged, sourceId) }));
 }
 
-/** What each part of a string is worth at a source, and how the count falls part by part. */
-export async function ledgerOf(briefId: string, text: string, sourceId: string, order?: readonly number[]) {
+/** What each part of a string is worth at a source, and how the count falls part by part; `atLength` takes more time for it. */
+export async function ledgerOf(
+  briefId: string,
+  text: string,
+  sourceId: string,
+  order?: readonly number[],
+  atLength = false
+) {
   const [string, [source]] = await Promise.all([stringOf(text), judgedSources(briefId, [sourceId])]);
-  return askForJson('ledger', { ...source!, ...string, ...(order && { order: [...order] }) });
+  return askForJson(atLength ? 'ledger-at-length' : 'ledger', {
+    ...source!,
+    ...string,
+    ...(order && { order: [...order] })
+  });
 }
 
 /** Candidates measured between two looks at the clock. */

@@ -14,6 +14,7 @@ export const stringRoutes = {
   jointEffect: ({ params, body }) => jointEffect(params.id, body.text, body.changes, body.sourceIds),
   knownAt: ({ params, body }) => knownAt(params.id, body.text, body.sourceId),
   ledger: ({ params, body }) => ledgerOf(params.id, body.text, body.sourceId, body.order),
+  ledgerAtLength: ({ params, body }) => ledgerOf(params.id, body.text, body.sourceId, body.order, true),
   proposals: ({ params, body: { text, sourceIds, from = 0 } }) =>
     proposalsFor(params.id, text, sourceIds, { from, milliseconds }),
   count: ({ body }) => countTexts(body.texts, body.sourceId),

@@ -1,17 +1,18 @@
 import { keepCommon, rowsOf, takeOut, type Bitmap } from '$core/corpus';
-import { drawSample, narrowingSteps, wilson, type Both, type Estimate } from '$core/measure';
+import { drawSample, wilson } from '$core/measure';
 import { fold, parse, setQueries, tokenKeys, type Query } from '$core/language';
 import { valuesOf } from '$core/people';
 import { matchingOf } from '$core/semantics';
 import { applyChanges, candidates, effectOf, effectsAt, explain, rank, type Effect } from '$core/suggest';
 import { ambiguousIn, countSenses, meanings, tellApart, type SensesRead } from '$core/titles';
-import { countString, foundAt } from '$sources/count-string';
+import { countString } from '$sources/count-string';
 import type { IndexedSource } from '$sources/indexed-source';
-import { keptBack, peopleOf } from '$sources/reading';
+import { peopleOf } from '$sources/reading';
 import { tryString } from '$sources/try-string';
 import type { EffectAnswer } from '../people-messages';
 import type { Answers } from './kinds';
-import { judgedAt, partsCounted, partsJudged } from './part-worth';
+import { countAt, ledgerAt } from './ledger';
+import { judgedAt } from './part-worth';
 import { recordOf } from './people';
 import { runnable } from './runnable';
 import { sourceOf } from './sources';
@@ -25,38 +26,13 @@ function effectAnswer(effect: Effect, before: Query, after: Query, source: Index
   };
 }
 
-const countAt = (query: Query, source: IndexedSource): Both<Estimate> | null =>
-  foundAt(query, source)?.estimated ?? null;
-
-/** All of a ledger that no verdict changes, of the strings that are available: with the next verdict the same one is asked for. */
-const ledgers = new WeakMap<IndexedSource, WeakMap<Query, ReturnType<typeof countLedger>>>();
-
-function ledgerCounted(query: Query, source: IndexedSource): ReturnType<typeof countLedger> {
-  let known = ledgers.get(source);
-  if (!known) ledgers.set(source, (known = new WeakMap()));
-  let ledger = known.get(query);
-  if (!ledger) known.set(query, (ledger = countLedger(query, source)));
-  return ledger;
-}
-
-function countLedger(query: Query, source: IndexedSource) {
-  const counted = countString(query, source);
-  const { rendering, found, asked } = counted;
-  if (rendering.exactness === 'impossible') return { rendering, found, keptBack: null, parts: null };
-  return {
-    rendering,
-    found,
-    keptBack: keptBack(query, rendering.leftover, asked, source),
-    parts: partsCounted(query, counted, source)
-  };
-}
-
 /** Milliseconds after which no further change of a string's meanings is measured: anybody who waits would rather see those that are. */
 const measuringTime = 800;
 
 /** Questions that count a string, or what a change of it does, at a source. */
 export const counting: Answers<
   | 'ledger'
+  | 'ledger-at-length'
   | 'candidates'
   | 'effects-at'
   | 'rank-changes'
@@ -86,23 +62,11 @@ export const counting: Answers<
     return [...known.values()].slice(0, limit);
   },
 
-  ledger: ({ sourceId, text, sets, judged, order }) => {
-    const query = runnable({ text, sets });
-    const source = sourceOf(sourceId);
-    const whole = isOrderOf(order, query) ? order : undefined;
-    const { rendering, found, keptBack, parts } = ledgerCounted(query, source);
-    if (!parts) return { rendering, found, keptBack: null, rows: null, narrowing: [] };
-    return {
-      rendering,
-      found,
-      keptBack,
-      rows: partsJudged(query, rendering.leftover, parts, source, judged),
-      narrowing: narrowingSteps(query, whole).map(({ part, query: step }) => ({
-        part,
-        estimated: countAt(step, source)
-      }))
-    };
-  },
+  ledger: ({ sourceId, text, sets, judged, order }) =>
+    ledgerAt(runnable({ text, sets }), sourceOf(sourceId), judged, order),
+
+  'ledger-at-length': ({ sourceId, text, sets, judged, order }) =>
+    ledgerAt(runnable({ text, sets }), sourceOf(sourceId), judged, order),
 
   candidates: ({ text, sets, sourceId, judged: { fits, misses } }) => {
     const query = runnable({ text, sets });
@@ -241,14 +205,3 @@ export const counting: Answers<
     });
   }
 };
-
-/** Whether an order of a string's outermost parts names each of them once. */
-function isOrderOf(order: readonly number[] | undefined, query: Query): order is readonly number[] {
-  const parts = query.kind === 'and' ? query.parts.length : 1;
-  return (
-    order !== undefined &&
-    new Set(order).size === parts &&
-    order.length === parts &&
-    order.every((part) => part < parts)
-  );
-}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { comparePage as say } from '$lib/compare/words';
+  import { comparePage as say, panels } from '$lib/compare/words';
+  import ComparePanels from '$lib/compare/ComparePanels.svelte';
   import Accordion from '$lib/ui/Accordion.svelte';
   import Deferred from '$lib/ui/Deferred.svelte';
   import Button from '$lib/ui/Button.svelte';
@@ -14,12 +15,7 @@
   import Board from '$lib/compare/Board.svelte';
   import { boardMeasures, headline, sortVersions, usualMeasures, type Cell } from '$lib/compare/board-measures';
   import { drawsToDecide } from '$lib/compare/draws-to-decide';
-  import Judges from '$lib/compare/Judges.svelte';
   import PeopleBehind from '$lib/compare/PeopleBehind.svelte';
-  import Recall from '$lib/compare/Recall.svelte';
-  import SamePeople from '$lib/compare/SamePeople.svelte';
-  import SourcesSideBySide from '$lib/compare/SourcesSideBySide.svelte';
-  import VersionsSideBySide from '$lib/compare/VersionsSideBySide.svelte';
   import OverlapChart from '$lib/charts/OverlapChart.svelte';
   import ReachChart from '$lib/charts/ReachChart.svelte';
   import Refused from '$lib/frame/Refused.svelte';
@@ -32,7 +28,6 @@
   import type { Answer, BehindKind } from '$api';
   import { behindKinds } from '$api/behind-kinds';
   import type { Choice } from '$api/documents';
-  import { panels } from '$lib/compare/words';
 
   let { data } = $props();
   const briefId = $derived(data.brief.id);
@@ -201,41 +196,23 @@
         <Button aria-pressed={panel === id} onclick={() => choose({ panel: id })}>{name}</Button>
       {/each}
     </nav>
-    {#if panel === 'versions'}
-      {#if triedVersions.length > 1}
-        <VersionsSideBySide
-          {briefId}
-          versions={data.versions}
-          {sources}
-          {from}
-          {to}
-          {source}
-          {turn}
-          onchoose={choose}
-          onjudged={refresh}
-        />
-      {:else}
-        <p class="soft hint">{say.changeStringAndRunItAgain}</p>
-      {/if}
-    {:else if panel === 'sources'}
-      {#if sources.length > 1}
-        <SourcesSideBySide
-          {briefId}
-          versions={board.versions}
-          {sources}
-          version={to}
-          {here}
-          {there}
-          onchoose={choose}
-        />
-      {:else}<p class="soft hint">{say.runVersionAtTwoSourcesTo}</p>{/if}
-    {:else if panel === 'recall' && version}
-      <Recall {briefId} {board} {sources} {version} {source} stringPath={briefPath(briefId, 'string')} />
-    {:else if panel === 'judges'}
-      <Judges {briefId} {sources} {turn} onsettled={refresh} />
-    {:else if panel === 'same'}
-      <SamePeople {briefId} {sources} {turn} onchanged={refresh} />
-    {/if}
+    <ComparePanels
+      {briefId}
+      {panel}
+      {board}
+      versions={data.versions}
+      tried={triedVersions.length}
+      {sources}
+      {from}
+      {to}
+      {source}
+      {here}
+      {there}
+      {version}
+      {turn}
+      onchoose={choose}
+      onjudged={refresh}
+    />
   </Deferred>
 {/if}
 
@@ -282,8 +259,5 @@
   .panels :global([aria-pressed='true']) {
     background: var(--accent-2);
     border-color: var(--accent);
-  }
-  .hint {
-    margin-top: 12px;
   }
 </style>

@@ -25,6 +25,7 @@
   import NewShortlist from '$lib/shortlist/NewShortlist.svelte';
   import PasteRows from '$lib/shortlist/PasteRows.svelte';
   import PeopleTable from '$lib/shortlist/PeopleTable.svelte';
+  import TermRow from '$lib/terms/TermRow.svelte';
   import ShortlistRoad from '$lib/shortlist/ShortlistRoad.svelte';
   import ExportDialog from '$lib/shortlist/ExportDialog.svelte';
   import WatchPeople from '$lib/watches/WatchPeople.svelte';
@@ -205,6 +206,7 @@
     </section>
     {#if desk.card}<KeptCard {desk} {list} card={desk.card} />{/if}
   </div>
+  <TermRow terms={['toExport', 'likelihood', 'checkedAddress', 'verdict', 'watch']} />
   <LeftToSettle bind:left={desk.leftToSettle} />
   <ExportDialog {desk} {list} bind:open={taking} />
   <MailCheck {desk} {list} bind:open={checking} />
