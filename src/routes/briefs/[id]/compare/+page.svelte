@@ -15,7 +15,6 @@
   import Board from '$lib/compare/Board.svelte';
   import { boardMeasures, headline, sortVersions, usualMeasures, type Cell } from '$lib/compare/board-measures';
   import { drawsToDecide } from '$lib/compare/draws-to-decide';
-  import PeopleBehind from '$lib/compare/PeopleBehind.svelte';
   import OverlapChart from '$lib/charts/OverlapChart.svelte';
   import ReachChart from '$lib/charts/ReachChart.svelte';
   import Refused from '$lib/frame/Refused.svelte';
@@ -184,7 +183,9 @@
     terms={['version', 'precision', 'interval', 'estimatedResult', 'estimatedFits', 'reported', 'shown', 'undecided']}
   />
   {#if behind}
-    <PeopleBehind {briefId} {...behind} {turn} onjudged={refresh} onclose={() => choose({ behind: null })} />
+    {#await import('$lib/compare/PeopleBehind.svelte') then { default: PeopleBehind }}
+      <PeopleBehind {briefId} {...behind} {turn} onjudged={refresh} onclose={() => choose({ behind: null })} />
+    {/await}
   {/if}
   <Deferred height="900px">
     <div class="charts">
