@@ -18,7 +18,7 @@
     return [...groups];
   });
   const several = $derived(page.diary.rendering.searches.length > 1);
-  const people = (number: number) => `${count(number)} ${number === 1 ? 'person' : 'people'}`;
+  const people = (number: number) => say.people(number, count(number));
 </script>
 
 <!-- What was seen, day by day. -->

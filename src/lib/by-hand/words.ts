@@ -31,6 +31,7 @@ export const depthRead = catalogue('by-hand/depthRead', {
 });
 
 export const diaryEntries = catalogue('by-hand/diaryEntries', {
+  people: (many: number, written: Said) => plural(many, { one: '1 person', other: `${written} people` }),
   search: (search: Said) => `search ${search},`,
   page: 'a page',
   page2: (page: Said) => `page ${page}`,

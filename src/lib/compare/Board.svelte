@@ -12,7 +12,7 @@
   import { count } from '$lib/marks/format';
   import type { Answer, BehindKind } from '$api';
   import type { Choice } from '$api/documents';
-  import { boardMeasures, differenceBetween, type Cell } from './board-measures';
+  import { boardMeasures, differenceBetween, priceOf, type Cell } from './board-measures';
   import IntervalLine from './IntervalLine.svelte';
 
   type Source = Answer<'listSources'>[number];
@@ -82,9 +82,7 @@
           {#each sources as source (source.id)}
             <TableHeader
               ><b>{source.name}</b><small class="soft"
-                >{source.people === null ? say.manualSource : say.people(count(source.people))}{source.sheet.price
-                  ? ` · ${source.sheet.price.perRecord || source.sheet.price.perSearch} ${source.sheet.price.unit}s a ${source.sheet.price.perRecord ? 'record' : 'search'}`
-                  : ''}</small
+                >{source.people === null ? say.manualSource : say.people(count(source.people))}{priceOf(source)}</small
               ></TableHeader
             >
           {/each}

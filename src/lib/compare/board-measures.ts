@@ -192,6 +192,13 @@ export const boardMeasures: readonly BoardMeasure[] = [
   }
 ];
 
+/** What a record or a search costs at a source; empty where nothing does. */
+export function priceOf({ sheet }: Source): string {
+  if (!sheet.price) return '';
+  const { perRecord, perSearch, unit } = sheet.price;
+  return perRecord ? say.perRecord(perRecord, unit) : say.perSearch(perSearch, unit);
+}
+
 /** Those shown before anyone chose. */
 export const usualMeasures = ['count', 'precision', 'fits'];
 

@@ -230,6 +230,8 @@ export const measureNames = catalogue('compare/measureNames', {
 });
 
 export const measures = catalogue('compare/measures', {
+  perRecord: (price: Said, unit: Said) => ` · ${price} ${unit}s a record`,
+  perSearch: (price: Said, unit: Said) => ` · ${price} ${unit}s a search`,
   shown: (many: Said) => `${many} shown`,
   certain: (many: Said) => `${many} certain`,
   fits: (share: Said) => `${share} fits`,

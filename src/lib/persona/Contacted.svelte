@@ -34,11 +34,7 @@
 <div class="field" role="group" aria-label={say.peopleAlreadyContacted}>
   <span class="bx--label">{say.peopleAlreadyContacted}</span>
   <div class="line">
-    <span
-      >{list.body.length
-        ? `${count(list.body.length)} ${list.body.length === 1 ? 'person' : 'people'}`
-        : say.nobodyYet}</span
-    >
+    <span>{list.body.length ? say.people(list.body.length, count(list.body.length)) : say.nobodyYet}</span>
     <a href="/sources?list=contacted+{briefId}">{say.importPeople}</a>
     {#if list.body.length}<Button onclick={empty}>{say.clearList}</Button>{/if}
     <span class="soft" role="status">{notice}</span>

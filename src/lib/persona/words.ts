@@ -15,6 +15,7 @@ export const choiceField = catalogue('persona/choiceField', {
 });
 
 export const contacted = catalogue('persona/contacted', {
+  people: (many: number, written: Said) => plural(many, { one: '1 person', other: `${written} people` }),
   peopleAlreadyContacted: 'People already contacted',
   nobodyYet: 'Nobody yet',
   importPeople: 'Import people…',

@@ -120,8 +120,8 @@
                 {@const name = nameOf(line)}
                 <b>{name.asks}</b> <span class="for" title={line.text}>{name.for}</span>
               {:else}<span class="mono" title={line.text}>{line.text}</span>{/if}
-              <PartWeight {line} keptOut={keptOut.get(line.key) ?? null} {most} />
               {#if stands}<span class="stands {stands.replace(' ', '-')}">{ledgerWords[stands]}</span>{/if}
+              <PartWeight {line} keptOut={keptOut.get(line.key) ?? null} {most} />
             </TableCell>
             {#each sources as source (source.id)}
               {@const figures = line.figures[source.id]}

@@ -19,9 +19,8 @@
 {#if line.excludes && line.level === 1}
   {#if judged.misses + judged.fits}
     <span class="throws"
-      >{say.removes(count(judged.misses))}
-      {judged.misses === 1 ? 'miss' : 'misses'},
-      <span class:costs={judged.fits > 0}>{count(judged.fits)} {judged.fits === 1 ? 'fit' : 'fits'}</span></span
+      >{say.removes(say.misses(judged.misses, count(judged.misses)))},
+      <span class:costs={judged.fits > 0}>{say.fits(judged.fits, count(judged.fits))}</span></span
     >
   {/if}
 {:else if keptOut !== null && keptOut >= 0 && line.level === 1}

@@ -108,6 +108,8 @@ export const partTree = catalogue('string/partTree', {
 });
 
 export const partWeight = catalogue('string/partWeight', {
+  misses: (many: number, written: Said) => plural(many, { one: `${written} miss`, other: `${written} misses` }),
+  fits: (many: number, written: Said) => plural(many, { one: `${written} fit`, other: `${written} fits` }),
   removes: (misses: Said) => `removes ${misses}`,
   withoutThisPartMorePeopleWould: (people: Said) => `Without this part, ${people} more people would match`
 });
