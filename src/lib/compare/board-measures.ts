@@ -14,8 +14,7 @@ export interface Figure {
   behind?: BehindKind;
 }
 export interface BoardMeasure {
-  id: string;
-  name: string;
+  id: keyof typeof measureNames;
   /** What versions are sorted by; null where there is nothing to sort. */
   value: (cell: Cell, source: Source, reading?: Reading) => number | null;
   /** True where less is better. */
@@ -36,9 +35,6 @@ const judgedOf = ({ fits, misses }: { fits: number; misses: number }) =>
 export const boardMeasures: readonly BoardMeasure[] = [
   {
     id: 'count',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ figures }, _, reading = 'possible') => figures.estimated[reading].middle,
     shared: ({ figures }, reading) => ({ name: 'estimated', value: figures.estimated[reading].middle }),
     figure: ({ figures, exactness }, _, reading = 'possible') => {
@@ -60,9 +56,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'precision',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ figures }, _, reading = 'possible') => figures.precision[reading].share,
     shared: ({ figures }, reading) => ({ name: 'precision', value: figures.precision[reading].share }),
     figure: ({ figures }, _, reading = 'possible') => {
@@ -78,9 +71,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'judged',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ figures }, _, reading = 'possible') => judgedIn(figures.precision[reading]),
     figure: ({ figures, sampled }, _, reading = 'possible') => {
       const { unsure } = figures.precision[reading];
@@ -92,9 +82,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'misses',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ missesPerHundred }) => missesPerHundred,
     lessIsBetter: true,
     figure: ({ missesPerHundred }) =>
@@ -102,9 +89,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'fits',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ figures }, _, reading = 'possible') => figures.fits[reading]?.middle ?? null,
     shared: ({ figures }, reading) => ({ name: 'fits', value: figures.fits[reading]?.middle ?? null }),
     figure: ({ figures }, _, reading = 'possible') => {
@@ -114,9 +98,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'known',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ known }) => (known.inSource ? known.found / known.inSource : null),
     figure: ({ known }) =>
       known.inSource
@@ -129,18 +110,12 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'pooled',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ pooled }) => (pooled.of ? pooled.found / pooled.of : null),
     figure: ({ pooled }) =>
       pooled.of ? { words: say.judgedFits(pooled.found, pooled.of), soft: say.ofAllVersionsAndSources } : null
   },
   {
     id: 'only-version',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ onlyVersion }) => onlyVersion.people,
     figure: ({ onlyVersion }) => ({
       words: say.onlyByThisVersion(count(onlyVersion.people)),
@@ -150,9 +125,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'only-source',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ onlySource }) => onlySource.people,
     figure: ({ onlySource }) => ({
       words: say.onlyAtThisSource(count(onlySource.people)),
@@ -162,9 +134,6 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'price',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ priceOfFit }) => priceOfFit,
     lessIsBetter: true,
     figure: ({ priceOfFit, spent }) =>
@@ -174,18 +143,12 @@ export const boardMeasures: readonly BoardMeasure[] = [
   },
   {
     id: 'age',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: (_, { sheet }) => sheet.age,
     lessIsBetter: true,
     figure: (_, { sheet }) => (sheet.age === null ? null : { words: say.monthsOld(sheet.age) })
   },
   {
     id: 'searches',
-    get name() {
-      return measureNames[this.id as keyof typeof measureNames];
-    },
     value: ({ searches }) => searches,
     lessIsBetter: true,
     figure: ({ searches }) => ({ words: say.searches(searches, count(searches)) })

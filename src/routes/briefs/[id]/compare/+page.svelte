@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { comparePage as say, panels } from '$lib/compare/words';
+  import { comparePage as say, measureNames, panels } from '$lib/compare/words';
   import ComparePanels from '$lib/compare/ComparePanels.svelte';
   import Accordion from '$lib/ui/Accordion.svelte';
   import Deferred from '$lib/ui/Deferred.svelte';
@@ -147,8 +147,8 @@
     <Accordion title={say.measures}>
       <fieldset>
         <legend class="visually-hidden">{say.measuresShown}</legend>
-        {#each boardMeasures as { id, name } (id)}
-          <Checkbox label={name} checked={measures.includes(id)} onchange={(on) => toggleMeasure(id, on)} />
+        {#each boardMeasures as { id } (id)}
+          <Checkbox label={measureNames[id]} checked={measures.includes(id)} onchange={(on) => toggleMeasure(id, on)} />
         {/each}
       </fieldset>
     </Accordion>
@@ -156,7 +156,7 @@
       <option value="">{say.newestFirst}</option>
       {#each sources as one (one.id)}
         <optgroup label={one.name}>
-          {#each boardMeasures as { id, name } (id)}<option value="{id} {one.id}">{say.at(name, one.name)}</option
+          {#each boardMeasures as { id } (id)}<option value="{id} {one.id}">{say.at(measureNames[id], one.name)}</option
             >{/each}
         </optgroup>
       {/each}
