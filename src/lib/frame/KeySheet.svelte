@@ -6,6 +6,7 @@
   let { open = $bindable() }: { open: boolean } = $props();
 
   const places = Object.entries(keys) as [KeyScope, Record<string, { shown: string }>][];
+  const does: Record<KeyScope, Record<string, string>> = keyWords;
 </script>
 
 <Modal passiveModal hasScrollingContent bind:open modalHeading={say.keyboardShortcuts} size="sm">
@@ -14,7 +15,7 @@
     <dl>
       {#each Object.entries(list) as [name, { shown }] (name)}
         <dt><kbd>{shown}</kbd></dt>
-        <dd>{(keyWords[place] as Record<string, string>)[name]}</dd>
+        <dd>{does[place][name]}</dd>
       {/each}
     </dl>
   {/each}
