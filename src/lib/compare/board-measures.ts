@@ -2,7 +2,7 @@ import { exactness as wordsOf } from '$lib/marks/exactness';
 import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
 import { differenceOf, wilson } from '$core/measure';
 import type { Answer, BehindKind } from '$api';
-import type { measureNames} from './words';
+import type { measureNames } from './words';
 import { headlines, measures as say } from './words';
 
 export type Cell = Answer<'compare'>['cells'][number];

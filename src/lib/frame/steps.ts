@@ -15,8 +15,18 @@ const states: Readonly<Record<keyof typeof say & Step, (brief: Brief) => string>
   shortlist: ({ shortlisted }) => (shortlisted === null ? say.nobodyYet : say.listed(count(shortlisted)))
 };
 
+const inOrder: readonly (keyof typeof states)[] = [
+  'persona',
+  'wording',
+  'string',
+  'trial',
+  'compare',
+  'harvest',
+  'shortlist'
+];
+
 /** The steps of a brief in their order, each with its state in a word or two. */
-export const steps = (Object.keys(states) as (keyof typeof states)[]).map((id) => ({
+export const steps = inOrder.map((id) => ({
   id,
   get name() {
     return say[id];
