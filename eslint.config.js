@@ -72,7 +72,7 @@ export default ts.config(
   {
     files: ['src/**/*.svelte'],
     // Drawn by hand: a part of the tree that is typed in place, and the ruler of depth.
-    ignores: ['src/lib/string/PartTree.svelte', 'src/lib/trial/DepthRuler.svelte'],
+    ignores: ['src/lib/string/tree/PartTree.svelte', 'src/lib/trial/sample/DepthRuler.svelte'],
     rules: {
       'no-restricted-syntax': [
         'error',

@@ -7,7 +7,7 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { count } from '$lib/marks/format';
-  import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
+  import PeopleToJudge from '$lib/trial/sample/PeopleToJudge.svelte';
   import type { Answer, BehindKind } from '$api';
 
   interface Props {

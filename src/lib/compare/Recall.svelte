@@ -5,7 +5,7 @@
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import { count, percentRange } from '$lib/marks/format';
   import { wilson } from '$core/measure';
-  import KnownGoods from '$lib/trial/KnownGoods.svelte';
+  import KnownGoods from '$lib/trial/sample/KnownGoods.svelte';
   import type { Answer } from '$api';
 
   interface Props {

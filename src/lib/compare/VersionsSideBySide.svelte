@@ -8,8 +8,8 @@
   import { call } from '$lib/api/call';
   import Refused from '$lib/frame/Refused.svelte';
   import { about, count, percent, percentRange } from '$lib/marks/format';
-  import PartChanges from '$lib/string/PartChanges.svelte';
-  import PeopleToJudge from '$lib/trial/PeopleToJudge.svelte';
+  import PartChanges from '$lib/string/versions/PartChanges.svelte';
+  import PeopleToJudge from '$lib/trial/sample/PeopleToJudge.svelte';
   import TwoNarrowings from '$lib/charts/TwoNarrowings.svelte';
   import { setQueries, parse, print } from '$core/language';
   import { compareVersions, partsOf } from '$core/semantics';

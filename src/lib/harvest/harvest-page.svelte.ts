@@ -1,7 +1,7 @@
 import { call } from '$lib/api/call';
 import { Attempts } from '$lib/kept/attempts.svelte';
 import { reload } from '$lib/kept/reload';
-import { KeptVerdicts } from '$lib/trial/kept-verdicts.svelte';
+import { KeptVerdicts } from '$lib/trial/judging/kept-verdicts.svelte';
 import type { Answer, Body } from '$api';
 import { drawEvery } from '$core/harvest';
 import type { Verdict } from '$core/measure';

@@ -15,7 +15,7 @@
   import { saveFile } from '$lib/frame/save-file';
   import SheetFields from '$lib/sheets/SheetFields.svelte';
   import SheetView from '$lib/sheets/SheetView.svelte';
-  import SourceCard from '$lib/string/SourceCard.svelte';
+  import SourceCard from '$lib/string/searches/SourceCard.svelte';
   import { render, read, writeText, sheetSchema, upgradedSheet, type Sheet } from '$core/dialect';
   import { sourceProblems } from '$core/lint';
   import { layOut, parse } from '$core/language';

@@ -13,7 +13,7 @@
   import { brief as briefPath } from '$lib/frame/paths';
   import { count, counted } from '$lib/marks/format';
   import StartWatch from '$lib/watches/StartWatch.svelte';
-  import SearchBoxes from '$lib/string/SearchBoxes.svelte';
+  import SearchBoxes from '$lib/string/searches/SearchBoxes.svelte';
   import Button from '$lib/ui/Button.svelte';
   import TextInput from '$lib/ui/TextInput.svelte';
   import FileUploadButton from '$lib/ui/FileUploadButton.svelte';

@@ -1,5 +1,5 @@
 import { asking } from '$lib/api/load';
-import { isUnderWay } from '$lib/trial/under-way';
+import { isUnderWay } from '$lib/trial/page/under-way';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params, url, fetch, depends }) => {
