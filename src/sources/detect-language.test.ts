@@ -24,7 +24,7 @@ describe('the language of a profile', () => {
       expect(await read({ id: '1', name: 'A', about }), language).toMatchObject({ language, read: ['language'] });
   });
 
-  it('is not guessed from little, and never takes the place of one that is told', async () => {
+  it('is not guessed from little text, and never replaces one that is listed', async () => {
     expect(
       await read({ id: '1', name: 'Ana', jobs: [{ title: 'Chef', company: 'La Mesa' }], about: 'Cocina' })
     ).not.toHaveProperty('language');

@@ -20,7 +20,7 @@ export async function startApplication(
   const port = Number(more.PORT ?? (await freePort()));
   const address = `http://127.0.0.1:${port}`;
   const server = spawn(process.execPath, ['build/index.js'], {
-    stdio: ['ignore', process.env.STRENGTH_LOG ? 'inherit' : 'ignore', 'inherit'],
+    stdio: ['ignore', process.env.STRESS_LOG ? 'inherit' : 'ignore', 'inherit'],
     env: {
       ...process.env,
       HOST: '127.0.0.1',
@@ -30,7 +30,7 @@ export async function startApplication(
       EAVE_WORLD_PEOPLE: String(people),
       EAVE_FAULTS: 'none',
       EAVE_DEMO: 'begun',
-      EAVE_LOG: process.env.STRENGTH_LOG ?? 'none',
+      EAVE_LOG: process.env.STRESS_LOG ?? 'none',
       ...more
     }
   });

@@ -162,7 +162,7 @@ describe('side by side', () => {
     await expectAccessible(page);
   });
 
-  it('two sources: whom one lacks and why; who is found where; how many there are', async () => {
+  it('two sources: who is missing at one and why; who is found where; how many there are', async () => {
     const { id } = await compared('Sources');
     const page = await open(`/briefs/${id}/compare?panel=sources`);
     const panel = page.getByRole('region', { name: 'Two sources side by side' });

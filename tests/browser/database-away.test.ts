@@ -1,24 +1,24 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startApplication } from './application';
 import { useBrowser } from './browser';
-import { databaseLine } from './database-line';
+import { databaseProxy } from './database-proxy';
 
 const { open, expectError } = useBrowser();
-let line: Awaited<ReturnType<typeof databaseLine>>;
+let proxy: Awaited<ReturnType<typeof databaseProxy>>;
 let application: Awaited<ReturnType<typeof startApplication>>;
 
 beforeAll(async () => {
-  line = await databaseLine(process.env.TEST_BROWSER_DATABASE_URL!);
-  application = await startApplication(line.url, 2000, '.data/test-away');
+  proxy = await databaseProxy(process.env.TEST_BROWSER_DATABASE_URL!);
+  application = await startApplication(proxy.url, 2000, '.data/test-away');
 });
 afterAll(() => {
   application.stop();
-  line.cut();
-  line.close();
+  proxy.disconnect();
+  proxy.close();
 });
 
 describe('PostgreSQL stopped while working', () => {
-  it('is told in a sentence; the server stays up, nothing typed is lost, and it is kept when the database is back', async () => {
+  it('is reported in a sentence; the server stays up, nothing typed is lost, and it is saved when the database is back', async () => {
     expectError(/503/);
     const made = await fetch(`${application.address}/api/briefs`, {
       method: 'POST',
@@ -27,14 +27,14 @@ describe('PostgreSQL stopped while working', () => {
     });
     const { id } = (await made.json()) as { id: string };
     const page = await open(`${application.address}/briefs/${id}/persona`);
-    line.cut();
+    proxy.disconnect();
     await page.getByLabel('Job titles').fill('Head of Quality');
     await page.getByText(/Couldn’t reach the database, so nothing was changed/).waitFor();
     const refused = await fetch(`${application.address}/api/briefs`);
     expect(refused.status).toBe(503);
     expect(refused.headers.get('content-type')).toBe('application/problem+json');
     expect(await page.getByLabel('Job titles').inputValue()).toBe('Head of Quality');
-    line.mend();
+    proxy.reconnect();
     await page.getByText('Saved', { exact: true }).waitFor();
     const persona = (await (await fetch(`${application.address}/api/briefs/${id}/persona`)).json()) as {
       body: { titles: string[] };
@@ -47,7 +47,7 @@ describe('a server killed in the middle', () => {
   it('starts again on the same database with everything there', async () => {
     const before = (await (await fetch(`${application.address}/api/briefs`)).json()) as { name: string }[];
     application.stop();
-    application = await startApplication(line.url, 2000, '.data/test-away');
+    application = await startApplication(proxy.url, 2000, '.data/test-away');
     const after = (await (await fetch(`${application.address}/api/briefs`)).json()) as { name: string }[];
     expect(after.map(({ name }) => name).sort()).toEqual(before.map(({ name }) => name).sort());
   });

@@ -4,7 +4,7 @@ import { api, expectAccessible, useBrowser } from './browser';
 const { open } = useBrowser();
 
 describe('a harvest', () => {
-  it('is started, cut otherwise by hand, brings everybody home, and is judged down the likely ones and taken along', async () => {
+  it('is started, split differently by hand, collects the whole result, and is judged by likelihood and exported', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Everybody' });
     const page = await open(`/briefs/${id}/harvest`);
     await page.getByText('No version yet').waitFor();

@@ -46,7 +46,7 @@ describe('the persona', () => {
     await page.getByText('Saved', { exact: true }).waitFor();
   });
 
-  it('begins with six questions for whoever does not know yet whom to look for', async () => {
+  it('starts with six questions for people who don’t know yet who to look for', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Six' });
     const page = await open(`/briefs/${id}/persona`);
     await page.getByRole('button', { name: 'Six questions' }).click();
@@ -108,7 +108,7 @@ describe('the persona', () => {
 });
 
 describe('facts and firms', () => {
-  it('are kept as typed, told when wrong, and reach the string', async () => {
+  it('are saved as typed, flagged when wrong, and reach the string', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Facts' });
     const page = await open(`/briefs/${id}/persona`);
     await page.getByLabel('Job titles').fill('Head of Quality');

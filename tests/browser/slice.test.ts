@@ -170,7 +170,7 @@ describe('the whole job on the demo', () => {
     await expectAccessible(page);
   });
 
-  it('writes what is wrong where it is wrong, and mends it', async () => {
+  it('shows what is wrong where it is wrong, and fixes it', async () => {
     const { id } = await api<{ id: string }>('POST', '/briefs', { name: 'Problems' });
     const page = await open(`/briefs/${id}/string`);
     const problems = page.getByRole('list', { name: 'Problems in the string' });

@@ -103,7 +103,7 @@ describe('problems of a string', () => {
     ['too-long', 'quality '.repeat(9000), /the limit is 64 KiB/]
   ];
 
-  it('are told at the string, each with its fix', async () => {
+  it('are shown at the string, each with its fix', async () => {
     const { page } = await desk('Every problem');
     const ofSources: ProblemCode[] = [
       'stop-words',
@@ -113,7 +113,7 @@ describe('problems of a string', () => {
       'value-not-offered'
     ];
     expect(new Set([...shown.map(([code]) => code), ...ofSources])).toEqual(new Set(problemCodes));
-    for (const [code, text, message, fix, mended] of shown) {
+    for (const [code, text, message, fix, fixed] of shown) {
       await writeString(page, text);
       const received = problems(page).getByRole('listitem').filter({ hasText: message }).first();
       await received.waitFor().catch(() => {
@@ -121,11 +121,11 @@ describe('problems of a string', () => {
       });
       if (!fix) continue;
       await received.getByRole('button', { name: fix, exact: true }).click();
-      expect([code, await stringText(page)]).toEqual([code, mended]);
+      expect([code, await stringText(page)]).toEqual([code, fixed]);
     }
   });
 
-  it('that a source has are told on its card, with both readings', async () => {
+  it('that a source has are shown on its card, with both readings', async () => {
     const { page } = await desk('Sources', '"head of quality" OR RP pharma');
     await searches(page);
     await card(page, 'Lanternfield')

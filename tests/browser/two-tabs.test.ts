@@ -40,7 +40,7 @@ describe('two tabs', () => {
 });
 
 describe('numbers typed as words', () => {
-  it('are told and not kept, and stay as typed', async () => {
+  it('are flagged and not saved, and stay as typed', async () => {
     const id = await brief('Numbers');
     const page = await open(`/briefs/${id}/persona`);
     await page.getByLabel('Headcount, from').fill('fifty');

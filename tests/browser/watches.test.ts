@@ -34,7 +34,7 @@ async function importFile(text: string, into: string | null): Promise<string> {
 }
 
 describe('a watch', () => {
-  it('is begun from a harvest, tells on Home who is new, and is judged, kept, read, and heard by a feed', async () => {
+  it('is started from a harvest, shows on Home who is new, and is judged, shortlisted, read, and followed in a feed', async () => {
     const { id } = await api<Named>('POST', '/briefs', { name: 'Watched' });
     await api('POST', `/briefs/${id}/versions`, { text: 'title:(quality OR QA)' });
     const source = await importFile(

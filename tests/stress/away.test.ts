@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { databaseLine } from '../browser/database-line';
+import { databaseProxy } from '../browser/database-proxy';
 import {
   ask,
   freshDatabase,
@@ -14,15 +14,15 @@ import {
   trialsDone
 } from './harness';
 
-const start = useServers('test-strength-away');
+const start = useServers('test-stress-away');
 
 describe('PostgreSQL away while work is under way', () => {
   it.each(full ? [2, 10, 60] : [2, 10])(
     'for %i s: trials and imports go on when it is back',
     async (seconds) => {
       const databaseUrl = await freshDatabase(`eave_away_${seconds}`);
-      const line = await databaseLine(databaseUrl);
-      const { address, stop } = await start(line.url, { EAVE_FAULTS: 'usual' });
+      const proxy = await databaseProxy(databaseUrl);
+      const { address, stop } = await start(proxy.url, { EAVE_FAULTS: 'usual' });
       await sourcesReady(address);
       const { body: brief } = await ask<{ id: string }>(address, 'POST', '/briefs', { name: 'Away' });
       await ask(address, 'POST', `/briefs/${brief.id}/versions`, { text: 'manager OR sales OR quality' });
@@ -41,13 +41,13 @@ describe('PostgreSQL away while work is under way', () => {
         20_000,
         'the trials are under way'
       );
-      line.cut();
+      proxy.disconnect();
       await pause(seconds * 1000);
       expect((await ask(address, 'GET', '/briefs')).status).toBe(503);
       expect((await ask(address, 'GET', '/health/live')).status).toBe(200);
       const { status, body } = await ask<{ database: boolean }>(address, 'GET', '/health/ready');
       expect([status, body.database]).toEqual([503, false]);
-      line.mend();
+      proxy.reconnect();
       await trialsDone(databaseUrl, 3);
       await until(
         async () => !(await query(databaseUrl, `SELECT 1 FROM watch_runs WHERE state = 'running'`)).length,
@@ -71,8 +71,8 @@ describe('PostgreSQL away while work is under way', () => {
       });
       expect(after.state).toBe('done');
       stop();
-      line.cut();
-      line.close();
+      proxy.disconnect();
+      proxy.close();
     },
     300_000
   );

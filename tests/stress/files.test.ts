@@ -68,7 +68,7 @@ describe('files as they should not be', () => {
     expect(deep.status).toBe(400);
   });
 
-  it('with an open quote, in UTF-16, or with a line of megabytes end in what can be told', async () => {
+  it('with an open quote, in UTF-16, or with a line of megabytes end with a clear outcome', async () => {
     const ended = async (text: string) => {
       const id = await importFile(address, text);
       await until(

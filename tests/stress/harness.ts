@@ -6,8 +6,8 @@ import { freshDatabases } from '../../scripts/lib/test-databases.mjs';
 import { afterAll, inject } from 'vitest';
 import { startApplication } from '../browser/application';
 
-/** How much is tried: with STRENGTH=full as much as in a long night, otherwise as much as in a few minutes. */
-export const full = process.env.STRENGTH === 'full';
+/** How much is tried: a night’s worth with STRESS=full, otherwise a few minutes’. */
+export const full = process.env.STRESS === 'full';
 export const amount = (usual: number, whole: number): number => (full ? whole : usual);
 
 export const pause = (milliseconds: number) => new Promise<void>((done) => setTimeout(done, milliseconds));

@@ -204,7 +204,7 @@ describe('a drift of reach', () => {
   const says = (share: number, what: string) =>
     Array.from({ length: 500 }, (_, i) => reachDrift(runs(share, `${share} ${i}`))).filter((one) => one === what)
       .length / 500;
-  it('is told beyond chance: seldom where who comes and who leaves balance, mostly where they do not', () => {
+  it('is reported beyond chance: seldom where who comes and who leaves balance, mostly where they don’t', () => {
     expect(says(0.5, 'goes on')).toBeGreaterThan(0.95);
     expect(says(1 / 3, 'fewer')).toBeGreaterThan(0.93);
     expect(says(2 / 3, 'more')).toBeGreaterThan(0.93);

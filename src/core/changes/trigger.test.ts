@@ -19,7 +19,7 @@ const reading = (rule: string, of: Before) => {
 };
 
 describe('a rule of when somebody is news', () => {
-  it('is read on what is told now as any string is, and with was. on what was told before', () => {
+  it('is read on what is listed now as any string is, and with was. on what was listed before', () => {
     fc.assert(
       fc.property(queries(), people(2), (query, list) => {
         const [now, before] = [list[0], list.at(-1)];

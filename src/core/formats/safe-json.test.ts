@@ -6,7 +6,7 @@ const depthOf = (value: unknown): number =>
   value !== null && typeof value === 'object' ? 1 + Math.max(0, ...Object.values(value).map(depthOf)) : 0;
 
 describe('the depth of a JSON text', () => {
-  it('is told without parsing it, brackets and quotes in strings or not', () => {
+  it('is found without parsing it, with or without brackets and quotes in strings', () => {
     fc.assert(
       fc.property(fc.jsonValue(), fc.nat(6), (value, most) => {
         expect(isDeep(JSON.stringify(value), most)).toBe(depthOf(value) > most);

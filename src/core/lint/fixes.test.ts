@@ -114,9 +114,9 @@ describe('every fix', () => {
         for (const problem of problems) {
           if (!problem.fix) continue;
           tried.set(problem.code, (tried.get(problem.code) ?? 0) + 1);
-          const mended = applyEdits(text, problem.fix.edits);
-          const after = readString(mended).problems;
-          const received = JSON.stringify({ text, problem: problem.code, fix: problem.fix.label, mended, after });
+          const fixed = applyEdits(text, problem.fix.edits);
+          const after = readString(fixed).problems;
+          const received = JSON.stringify({ text, problem: problem.code, fix: problem.fix.label, fixed, after });
           expect(times(after, problem), received).toBeLessThan(times(problems, problem));
           expect(errors(after), received).toBeLessThanOrEqual(errors(problems));
           if (/^not$/i.test(text.slice(problem.from, problem.to))) continue;
@@ -127,7 +127,7 @@ describe('every fix', () => {
           const shifted = (from: number) =>
             from +
             edits.reduce((sum, edit) => sum + (edit.to <= from ? edit.insert.length - edit.to + edit.from : 0), 0);
-          const is = new Map(wantedAt(mended).map((term) => [term.from, term.wanted]));
+          const is = new Map(wantedAt(fixed).map((term) => [term.from, term.wanted]));
           for (const { from, wanted } of was) expect(is.get(shifted(from)), received).toBe(wanted);
         }
       }),

@@ -158,9 +158,9 @@ describe('problems', () => {
     ['a AND (b OR NOT b)', 'a'],
     ['title:organisation', 'title:(organisation OR organization)'],
     ['title:(x OR "quality centre")', 'title:(x OR "quality centre" OR "quality center")']
-  ])('mends the first problem of %j', (bad, mended) => {
+  ])('fixes the first problem of %j', (bad, fixed) => {
     const fixable = readString(bad).problems.find(({ fix }) => fix)!;
-    expect(applyEdits(bad, fixable.fix!.edits)).toBe(mended);
+    expect(applyEdits(bad, fixable.fix!.edits)).toBe(fixed);
   });
 
   it('says how mixed operators are read, and does not change it by its fix', () => {

@@ -11,7 +11,7 @@ describe('what a run costs', () => {
     });
     expect(spendOn(harrowGuild, 3, 1000)).toBeNull();
   });
-  it('is told before as an interval, no further than what is shown', () => {
+  it('is stated in advance as an interval, up to what is shown', () => {
     const limits = { ...quillbank.limits, shown: 100 };
     expect(expectedSpend({ price: quillbank.price, limits }, 2, { low: 50, high: 900 })).toEqual({
       low: 6,

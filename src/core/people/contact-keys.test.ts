@@ -20,5 +20,5 @@ describe('what a person is known by again', () => {
     expect(contactKeys(person('Anna  Ström', 'POLDERKOEL'))).toEqual(
       contactKeys(person('anna ström', 'Polderkoel, BV'))
     ));
-  it('is nothing where neither is told', () => expect(contactKeys({ id: '1', name: '…' })).toEqual([]));
+  it('is nothing where neither is known', () => expect(contactKeys({ id: '1', name: '…' })).toEqual([]));
 });

@@ -10,7 +10,7 @@ const record = (more: Partial<Person>, title = 'Head of Quality', company = 'Nor
 });
 
 describe('records that disagree', () => {
-  it('are told thing by thing, what the leading one says first', () => {
+  it('are listed fact by fact, what the leading one says first', () => {
     const received = disagreements([
       record({ country: 'DK', headcount: 80, mail: 'good' }),
       record({ country: 'Sweden', headcount: 80 }, 'QA Manager'),

@@ -23,7 +23,7 @@ describe('languages', () => {
     ['x'.repeat(80), undefined]
   ])('%s is %s', (text, code) => expect(languageCode(text)).toBe(code));
 
-  it('are told in English, and as written where they are none', () => {
+  it('are named in English, and as written where they are none', () => {
     expect(languageName('fi')).toBe('Finnish');
     expect(languageName('svenska')).toBe('Swedish');
     expect(languageName('our own')).toBe('our own');

@@ -100,7 +100,7 @@ describe('size bands', () => {
     ).toBe('not met');
   });
 
-  it('that leave a gap, overlap or lack something are pointed out', () => {
+  it('that leave a gap, overlap or are incomplete are pointed out', () => {
     const notes = (...bands: [number | null, number | null, string[]][]) =>
       bandNotes({ ...emptyPersona, bands: bands.map(([from, to, titles]) => ({ from, to, titles })) });
     expect(notes([1, 49, ['a']], [50, null, ['b']])).toEqual([]);

@@ -40,7 +40,7 @@ describe('the line of the persona a term comes from', () => {
     ['company', 'Polderkoel', false, undefined]
   ])('%s:%s', (scope, text, excluded, origin) => expect(origins.get(termKey(scope, text, excluded))).toEqual(origin));
 
-  it('is told for every term of the string that persona and wordings make, and for none added by hand', () => {
+  it('is known for every term of the string that persona and wordings make, and for none added by hand', () => {
     const text = layOut(buildString(persona, sets)!);
     expect(traced(parse(text).query!, origins).byHand).toBe(0);
     const { counts, byHand } = traced(parse(`${text}\nNOT student`).query!, origins);

@@ -47,7 +47,7 @@ suite('describe', () => {
 
 suite('own fields and languages', () => {
   const says = (text: string) => describe(parse(text).query!);
-  it('are told by the name of their column', () => {
+  it('are described by the name of their column', () => {
     expect(says('own.n_o_de_cubiertos:[100 TO *] own.menú:vegano language:de')).toBe(
       'People whose “n o de cubiertos” is 100 or more, whose “menú” has “vegano”, whose profile is in the language German.'
     );

@@ -49,7 +49,7 @@ describe('a query on a record', () => {
     );
   });
 
-  it('is never told otherwise than with two values where it is told, and says what is not listed where it is not', () => {
+  it('agrees with two-valued logic where everything is listed, and names what is not listed where it isn’t', () => {
     let unknown = 0;
     fc.assert(
       fc.property(people(8), queries(), listedSets, matchings, (list, query, listed, matching) => {
@@ -69,7 +69,7 @@ describe('a query on a record', () => {
     expect(unknown).toBeGreaterThan(500);
   });
 
-  it('stays what it was when more is told', () => {
+  it('stays what it was when more is listed', () => {
     fc.assert(
       fc.property(people(6), queries(), listedSets, listedSets, (list, query, listed, more) => {
         const all = new Set([...listed, ...more]);

@@ -31,7 +31,7 @@ describe('a firm in a sentence', () => {
     ['Denmark', 'Denmark']
   ])('%s is %s', (written, said) => expect(firmSaid(written)).toBe(said));
 
-  it('is never empty where a name is told, and stays as it is once tidied', () => {
+  it('is never empty where a name is given, and stays as it is once tidied', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 40 }), (text) => {
         const said = firmSaid(text);

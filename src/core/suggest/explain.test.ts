@@ -22,7 +22,7 @@ const anna: Person = {
 };
 
 describe('why a person was found or not', () => {
-  it('is told part by part, with the words and the fields', () => {
+  it('is explained part by part, with the words and the fields', () => {
     const { found, parts } = explain(text, query, anna);
     expect(found).toBe(false);
     expect(parts.map(({ met }) => met)).toEqual([true, true, false, false, false]);

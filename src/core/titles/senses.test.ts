@@ -15,13 +15,13 @@ const query = (text: string) => parse(text).query!;
 const [goods, software] = meanings('qa').map(({ name }) => name);
 
 describe('the meanings of a word among people', () => {
-  it('are told by the words around it', () => {
+  it('are recognised by the words around it', () => {
     expect([goods, software]).toEqual(['quality assurance of goods', 'testing of software']);
     expect(senseIn('QA', person('QA Manager GMP'))).toBe(0);
     expect(senseIn('QA', person('QA Tester'))).toBe(1);
     expect(senseIn('QA', person('QA Manager', 'Agile and automation. Once in food.'))).toBe(1);
   });
-  it('are left open where nothing indicators, or two are told alike, and not asked where the word is not', () => {
+  it('are left open where nothing indicates one or two are indicated alike, and not asked for without the word', () => {
     expect(senseIn('QA', person('QA Manager'))).toBeNull();
     expect(senseIn('QA', person('QA', 'food software'))).toBeNull();
     expect(senseIn('QA', person('Quality Manager', 'food'))).toBeUndefined();

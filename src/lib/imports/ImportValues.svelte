@@ -11,7 +11,7 @@
   import TextInput from '$lib/ui/TextInput.svelte';
   import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from '$lib/ui/table';
   import type { Answer } from '$api';
-  import { toMend } from './to-mend';
+  import { valuesToCheck } from './values-to-check';
 
   type Read = Answer<'readImportValues'>;
   interface Props {
@@ -60,8 +60,8 @@
   }
 
   const rows = $derived(read?.answer.values.map((value, i) => ({ ...value, i })) ?? []);
-  const mend = $derived(toMend(rows));
-  const shown = $derived(all ? rows : mend);
+  const toCheck = $derived(valuesToCheck(rows));
+  const shown = $derived(all ? rows : toCheck);
   const how: Record<string, string> = { name: say.byName, likeness: 'likely', memory: say.asBefore };
   const choose = (i: number, standard: string | null) =>
     (values = values.map((value, at) => (at === i ? { ...value, standard } : value)));
@@ -79,10 +79,10 @@
 {#if read && rows.length}
   <section aria-label={say.values}>
     <p>
-      <b>{say.differentValuesWereRecognized(count(rows.length - mend.length), count(rows.length))}</b>
-      {#if mend.length}{say.theseWerentYouCanChangeWhat(count(mend.length))}{/if}
+      <b>{say.differentValuesWereRecognized(count(rows.length - toCheck.length), count(rows.length))}</b>
+      {#if toCheck.length}{say.theseWerentYouCanChangeWhat(count(toCheck.length))}{/if}
       {#if read.answer.more}{say.moreRareValuesAreReadBy(count(read.answer.more))}{/if}
-      {#if rows.length > mend.length}
+      {#if rows.length > toCheck.length}
         <Button onclick={() => (all = !all)}>{all ? say.showValuesToCheck : say.showAll}</Button>
       {/if}
     </p>

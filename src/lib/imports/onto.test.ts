@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readOnto } from './onto';
-import { toMend } from './to-mend';
+import { valuesToCheck } from './values-to-check';
 
 describe('what a file is imported as', () => {
   it('is a list of a brief, those who objected, or a source', () => {
@@ -19,6 +19,6 @@ describe('what a file is imported as', () => {
       { text: 'd', by: 'likeness' as const, rows: 2 },
       { text: 'e', by: null, rows: 5 }
     ];
-    expect(toMend(values).map(({ text }) => text)).toEqual(['e', 'c', 'd', 'b']);
+    expect(valuesToCheck(values).map(({ text }) => text)).toEqual(['e', 'c', 'd', 'b']);
   });
 });

@@ -69,7 +69,7 @@ describe('a kept document', () => {
     expect(revision).toBe(5);
   });
 
-  it('keeps nothing that does not fit, says where, and keeps again once it does', async () => {
+  it('saves nothing that is invalid, says where, and saves again once it is valid', async () => {
     const { document, written } = open(taken);
     document.change({ text: 'x'.repeat(30) });
     await vi.advanceTimersByTimeAsync(1000);

@@ -67,7 +67,7 @@ describe('news of watches', () => {
     expect(news.at).toBe(1);
   });
 
-  it('is judged at the revision last told, read by that, and the next comes', async () => {
+  it('is judged at the revision last received, which marks it as read, and the next one comes', async () => {
     const news = await inbox([one(2), one(1)]);
     await news.give('fit');
     expect(calls('giveVerdict')[0]).toEqual({

@@ -64,7 +64,7 @@ describe('flows that change several things', () => {
     await models().Verdict.destroy({ where: {} });
   });
 
-  it('judge one each at once, and each is told what became of their own', async () => {
+  it('judge one each at once, and each sees what became of their own', async () => {
     const id = await brief();
     const one = (personId: string, more = {}) => ({
       ...{ sourceId: 'quillbank', personId, verdict: 'fit' as const, reason: '', revision: 0 },

@@ -1,7 +1,7 @@
 // Server-sent events: WHATWG HTML, "Server-sent events", 9.2.
 
 const utf8 = new TextEncoder();
-/** Milliseconds between two comments that keep the line open; proxies close one on which nothing comes for a minute. */
+/** Milliseconds between two comments that keep the connection open; proxies close one on which nothing comes for a minute. */
 const heartbeat = 20_000;
 /** Milliseconds after which a page asks again for a stream that ended. */
 const retry = 1000;

@@ -233,7 +233,7 @@ describe('a question', () => {
     expect(patient.worked).toBeLessThan(1200);
   });
 
-  it('that a thread dies of is told so, and others are answered', async () => {
+  it('that kills a thread is refused with that reason, and others are answered', async () => {
     const one = pool(1);
     const dies = one.ask('dies', {}, how());
     const next = one.ask('works', { says: 'on' }, how());
@@ -247,7 +247,7 @@ describe('a question', () => {
     await expect(one.ask('wrong', {}, how())).rejects.toThrow('It is wrong.');
   });
 
-  it('that waits, or is worked on, when the pool is closed is told so', async () => {
+  it('that waits, or is worked on, when the pool closes is refused with that reason', async () => {
     const one = pool(1);
     const asked = [ask(one, 'runs', 2000, []), ask(one, 'waits', 0, [])].map((work) =>
       work.catch(({ status }: { status: number }) => status)
@@ -256,7 +256,7 @@ describe('a question', () => {
     expect(await Promise.all(asked)).toEqual([499, 499]);
   });
 
-  it('and a source that is being opened then, or is to be opened after, are told so', async () => {
+  it('and a source that is being opened then, or is to be opened after, are refused too', async () => {
     const one = pool(1);
     const opening = one.attach(source('a')).catch(({ status }: { status: number }) => status);
     await one.close();

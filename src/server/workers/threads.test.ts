@@ -89,8 +89,7 @@ describe('threads that are kept', () => {
   it('end when they have nothing to do for a while', async () => {
     const kept = threads(20);
     const first = await kept.run({ does: 'works' });
-    await new Promise((done) => setTimeout(done, 300));
-    expect(await kept.run({ does: 'works' })).not.toBe(first);
+    await expect.poll(() => kept.run({ does: 'works' }), { interval: 100 }).not.toBe(first);
   });
 
   it('do no more when they were broken off or died', async () => {

@@ -14,5 +14,5 @@ for await (const finding of checkService(connection, sample)) {
   if (finding.wrong !== null) wrong++;
   console.log(finding.wrong === null ? `  right  ${finding.what}` : `  WRONG  ${finding.what}: ${finding.wrong}`);
 }
-console.log(wrong ? `${wrong} to mend.` : 'All is as the protocol has it.');
+console.log(wrong ? `${wrong} to fix.` : 'All is as the protocol has it.');
 process.exit(wrong ? 1 : 0);

@@ -40,7 +40,7 @@ async function wrongOf(connection: Parameters<typeof checkService>[0], sample?: 
 }
 
 describe('what a service answers', () => {
-  it('is read as people, or as cells whose columns are told or guessed', async () => {
+  it('is read as people, or as cells whose columns are named or guessed', async () => {
     const rows = [
       ['Iria Castelo', 'Jefa de cocina', 'Pazo', '7'],
       ['', 'nobody', '', ''],

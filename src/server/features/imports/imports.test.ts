@@ -71,7 +71,7 @@ describe('own fields', () => {
     'Ugo Neri;Capocuoco;Osteria Bassa;Italia;muchos;;sì;cucina di mercato;'
   ].join('\n');
 
-  it('are what matches no field: typed, searched, ranged over and told by the sheet', async () => {
+  it('are what matches no field: typed, searched, ranged over and listed by the sheet', async () => {
     const { outcome, sourceId } = await importAll(file);
     expect(outcome).toMatchObject({ rows: 3, emptied: 1 });
     expect(outcome!.errors[0]!.message).toBe('“muchos” in “n o de cubiertos” is not a number.');
@@ -136,7 +136,7 @@ describe('values on standard lists', () => {
       .filter(({ field }) => field === 'industry' || field === 'headcount')
       .map(({ text, rows, standard, by }) => [text, rows, standard, by]);
 
-  it('are told before anything is kept, can be chosen, and are remembered for the next file', async () => {
+  it('are shown before anything is saved, can be chosen, and are reused for the next file', async () => {
     const job = await upload(file);
     expect(await valuesOf(job.id)).toEqual([
       ['Casa de pasto', 2, null, null],
@@ -316,7 +316,7 @@ describe('importing', () => {
     expect(await peopleOf(whole.sourceId)).toMatchObject([{ id: '7', jobs: [{ title: 'RP', from: '2020-01' }] }]);
   });
 
-  it('keeps nothing of a refused file and names rows and lines; imports the rest when asked', async () => {
+  it('saves nothing of a refused file and names rows and lines; imports the rest when asked', async () => {
     const content = 'name,title,employees\n"Ann\nAsh",QA,12\nBo,QA,about fifty\n,QA,3\nCy,QA,7,extra\n';
     const job = await importAll(content);
     expect(job.state).toBe('refused');

@@ -34,7 +34,7 @@ const heads = { name: 'heads', kind: 'wanted' as const, wordings: ['"head of qua
 const usedBrief = (text: string, name = 'Uses it') => createBrief(name, { draft: { text } });
 
 describe('word sets', () => {
-  it('are read where a string names them, and their use is told', async () => {
+  it('are read where a string names them, and say where they are used', async () => {
     await createWordSet(heads);
     expect((await parseText('title:@heads NOT intern')).printed).toBe('title:("head of quality" OR QA) NOT intern');
     expect((await renderFor('title:@heads', 'harrow-guild')).searches[0]!.boxes).toEqual({

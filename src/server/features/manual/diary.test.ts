@@ -188,7 +188,7 @@ describe('the diary of a place run by hand', () => {
     expect((await readTrial(id, last.trialId!)).people).toBe(2);
   });
 
-  it('may lack searches, and says which; two who write at once lose nothing', async () => {
+  it('may miss searches, and says which; two who write at once lose nothing', async () => {
     const { see, id, number, source } = await place();
     await Promise.all(Array.from({ length: 6 }, (_, i) => see({ page: i + 1, rows: rows(i + 1, 5) })));
     const diary = await readDiary(id, number, source.id);

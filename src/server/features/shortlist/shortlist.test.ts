@@ -297,7 +297,7 @@ describe('leaving out', () => {
   });
 });
 
-describe('taking along', () => {
+describe('exporting', () => {
   const text = ({ bytes }: { bytes: Uint8Array }) => Buffer.from(bytes).toString('utf8');
   it('writes CSV by a profile, vCards, and hashes; no cell starts a formula', async () => {
     const { briefId, id } = await listOf([

@@ -40,7 +40,7 @@ describe('people who are watched', () => {
     { name: 'new leaders', rule: 'leaders:[* TO 90]' }
   ];
 
-  it('are news when a rule begins to hold of them, once, by what was told before and is told now', async () => {
+  it('are news once, when a rule begins to hold by what was listed before and is listed now', async () => {
     const first = [
       person(0, 'QA', 'A'),
       person(1, 'QA', 'B', { contact: ['b@b.example'] }),

@@ -32,6 +32,7 @@ import * as changeThresholds from './migrations/0029-change-thresholds';
 import * as addressStates from './migrations/0030-address-states';
 import * as foreignKeyIndexes from './migrations/0031-foreign-key-indexes';
 import * as listed from './migrations/0032-listed';
+import * as exportsTable from './migrations/0033-exports';
 import { migrationLock } from './migration-lock';
 import { Schema } from './schema';
 
@@ -68,7 +69,8 @@ export const migrations: readonly Migration[] = [
   changeThresholds,
   addressStates,
   foreignKeyIndexes,
-  listed
+  listed,
+  exportsTable
 ];
 interface Migration {
   name: string;

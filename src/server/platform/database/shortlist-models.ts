@@ -91,7 +91,7 @@ export const defineShortlists = () => ({
   ),
   ShortlistExport: define<ShortlistExportRow>(
     'ShortlistExport',
-    'takings',
+    'exports',
     {
       id,
       shortlistId: UUID,

@@ -59,8 +59,8 @@ describe('jobs that ask connected services', () => {
   });
 });
 
-describe('a job whose runner never heard that it was given it', () => {
-  it('is run soon by another', async () => {
+describe('a job whose runner lost the connection as it was given it', () => {
+  it('is soon run by another', async () => {
     const { query } = pg.Client.prototype;
     let lost = 0;
     vi.spyOn(pg.Client.prototype, 'query').mockImplementation(function (this: pg.Client, ...given: unknown[]) {

@@ -160,7 +160,7 @@ async function keepRunning(mine: Running, lane: Lane, number: number): Promise<v
   for (let pause = pauses.first; !mine.ended;) {
     const began = performance.now();
     try {
-      // A job that it held when it ended, as when its line was cut, is free again.
+      // A job that it held when it ended, as when its connection was lost, is free again.
       await connections().query('SELECT graphile_worker.force_unlock_workers($1::text[])', [
         [workerName(serverId, lane, number)]
       ]);
@@ -178,7 +178,7 @@ async function keepRunning(mine: Running, lane: Lane, number: number): Promise<v
       mine.runners.add(runner);
       runner.promise.catch(() => {});
       if (mine.ended) await runner.stop();
-      // A worker ends when it can't say how a job went, and its runner would go on without one. Where the line is cut as it is
+      // A worker ends when it can't say how a job went, and its runner would go on without one. Where the connection is lost as it is
       // given a job, the job is locked for it in the database and it doesn't know of it: a new one unlocks that first.
       const workerEnded = new Promise<void>((done) => {
         for (const event of ['worker:stop', 'worker:fatalError', 'worker:getJob:error'] as const)
@@ -286,7 +286,7 @@ export const isDead = async (server: string): Promise<boolean> =>
 
 /**
  * Runs `work` while nobody else does under the same name, in this server or another; throws NotNow where somebody does. A
- * killed server lets go at once. The signal says that the lock was lost with the line to the database: another may work.
+ * killed server lets go at once. The signal says that the lock was lost with the connection to the database: another may work.
  */
 export async function alone(name: string, work: (lost: AbortSignal) => Promise<void>): Promise<void> {
   const client = await connections().connect();

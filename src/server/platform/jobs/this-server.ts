@@ -4,7 +4,7 @@ import { environment } from '../environment';
 import { log } from '../log';
 
 // Several servers may work on one database. Each is known by its own name, and holds an advisory lock on it for as long
-// as it lives: PostgreSQL lets go of it when the process is killed or the line to it is cut.
+// as it lives: PostgreSQL lets go of it when the process is killed or the connection is lost.
 
 /** The name of this server among those of one database. */
 export const serverId = randomUUID();
@@ -20,33 +20,33 @@ let client: pg.Client | undefined;
 let again: NodeJS.Timeout | undefined;
 let closing = false;
 
-/** Says that this server lives, and says so again whenever the line to the database was cut. */
+/** Says that this server lives, and says so again whenever the connection to the database was lost. */
 export async function beAlive(pause = 250): Promise<void> {
   closing = false;
-  const line = new pg.Client({
+  const connection = new pg.Client({
     connectionString: environment().databaseUrl,
     connectionTimeoutMillis: 5000,
     keepAlive: true,
     application_name: `eave ${serverId}`
   });
   const lost = () => {
-    if (client !== line) return;
+    if (client !== connection) return;
     client = undefined;
     if (!closing) again = setTimeout(() => void beAlive(Math.min(pause * 2, 10_000)), pause).unref();
   };
-  client = line;
-  line.on('error', lost);
-  line.on('end', lost);
-  line.on('notification', ({ payload }) => tellAll(payload ?? ''));
+  client = connection;
+  connection.on('error', lost);
+  connection.on('end', lost);
+  connection.on('notification', ({ payload }) => tellAll(payload ?? ''));
   try {
-    await line.connect();
-    await line.query('SELECT pg_advisory_lock(hashtextextended($1, 0))', [lockOf(serverId)]);
-    await line.query('LISTEN eave');
+    await connection.connect();
+    await connection.query('SELECT pg_advisory_lock(hashtextextended($1, 0))', [lockOf(serverId)]);
+    await connection.query('LISTEN eave');
     pause = 250;
     tellAll(null);
   } catch (error) {
     log().warn({ err: error }, 'the database does not answer');
-    await line.end().catch(() => {});
+    await connection.end().catch(() => {});
     lost();
   }
 }
@@ -54,9 +54,9 @@ export async function beAlive(pause = 250): Promise<void> {
 export async function stopBeingAlive(): Promise<void> {
   closing = true;
   clearTimeout(again);
-  const line = client;
+  const connection = client;
   client = undefined;
-  await line?.end().catch(() => {});
+  await connection?.end().catch(() => {});
 }
 
 /** Those of some servers that live no more. */

@@ -1,12 +1,12 @@
 import { connect, createServer, type AddressInfo, type Socket } from 'node:net';
 
-/** A line to the database that can be cut and mended, as when PostgreSQL is stopped and started again. */
-export async function databaseLine(url: string) {
+/** A proxy before the database that can be disconnected, as when PostgreSQL is stopped and started again. */
+export async function databaseProxy(url: string) {
   const target = new URL(url);
   const open = new Set<Socket>();
-  let cut = false;
-  const line = createServer((near) => {
-    if (cut) return void near.destroy();
+  let disconnected = false;
+  const proxy = createServer((near) => {
+    if (disconnected) return void near.destroy();
     const far = connect(Number(target.port || 5432), target.hostname);
     for (const [one, other] of [
       [near, far],
@@ -21,19 +21,19 @@ export async function databaseLine(url: string) {
       });
     }
   });
-  await new Promise<void>((done) => line.listen(0, '127.0.0.1', done));
+  await new Promise<void>((done) => proxy.listen(0, '127.0.0.1', done));
   const through = new URL(url);
   through.hostname = '127.0.0.1';
-  through.port = String((line.address() as AddressInfo).port);
+  through.port = String((proxy.address() as AddressInfo).port);
   return {
     url: through.href,
-    cut() {
-      cut = true;
+    disconnect() {
+      disconnected = true;
       open.forEach((socket) => socket.destroy());
     },
-    mend() {
-      cut = false;
+    reconnect() {
+      disconnected = false;
     },
-    close: () => line.close()
+    close: () => proxy.close()
   };
 }

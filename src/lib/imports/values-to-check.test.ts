@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { toMend } from './to-mend';
+import { valuesToCheck } from './values-to-check';
 
 const value = (by: 'name' | 'likeness' | 'memory' | null, rows: number) => ({ by, rows });
 
@@ -13,7 +13,7 @@ describe('values of a file that are worth a look', () => {
       value('likeness', 30),
       value(null, 40)
     ];
-    expect(toMend(values)).toEqual([
+    expect(valuesToCheck(values)).toEqual([
       value(null, 40),
       value(null, 1),
       value('likeness', 30),
@@ -24,6 +24,6 @@ describe('values of a file that are worth a look', () => {
   });
 
   it('are none where all are known', () => {
-    expect(toMend([value('name', 1)])).toEqual([]);
+    expect(valuesToCheck([value('name', 1)])).toEqual([]);
   });
 });
