@@ -72,7 +72,6 @@ const draft = keptDocument([paths.readDraft, paths.writeDraft], documentSchemas.
   params: brief
 });
 
-/** Strings: the one being written, its versions, and what they would find. */
 const ledgerAsked = z.object({ text, sourceId, order: z.array(z.int().min(0)).max(5000).optional() });
 const ledgerShape = z.object({
   rendering,
@@ -90,6 +89,7 @@ const ledgerShape = z.object({
     .describe('Only the whole string was counted in the time there was; `ledgerAtLength` takes longer')
 });
 
+/** Strings: the one being written, its versions, and what they would find. */
 export const strings = {
   readDraft: draft.read,
   writeDraft: draft.write,

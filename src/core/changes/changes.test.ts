@@ -31,7 +31,7 @@ describe('differences', () => {
         );
         for (const [name, one] of now) expect(after.get(name)!.facts).toMatchObject(one);
         for (const [name] of known) expect(after.has(name)).toBe(true);
-        // What was told once is told as nothing new.
+        // What was reported once is not reported again.
         expect(differences(after, now)).toEqual([]);
       })
     );
@@ -146,7 +146,7 @@ describe('a drift of precision', () => {
     fits: verdicts.filter(Boolean).length,
     judged: verdicts.length
   });
-  /** The share of worlds in which it is told within the verdicts, looked at after every so many. */
+  /** The share of worlds in which it is reported within the verdicts, looked at after every so many. */
   const alarms = (
     seed: string,
     before: number,
@@ -214,7 +214,7 @@ describe('a drift of reach', () => {
 });
 
 describe('a name for a watch', () => {
-  it('tells whom it looks for', () => {
+  it('says who it looks for', () => {
     expect(
       watchName({
         ...emptyPersona,

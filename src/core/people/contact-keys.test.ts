@@ -12,7 +12,7 @@ const person = (name: string, company: string, contact: string[] = []) => ({
 });
 
 describe('what a person is known by again', () => {
-  it('is the mail address, whatever its case, and the name with the present firm', () =>
+  it('is the mail address in any case, and the name with the present firm', () =>
     expect(
       contactKeys(person('Anna Ström', 'Polderkoel B.V.', ['Anna@Polderkoel.example', '+31 20 555 0100']))
     ).toEqual(['anna@polderkoel.example', 'anna strom at polderkol', 'anna stroem at polderkol']));

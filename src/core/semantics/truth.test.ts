@@ -101,7 +101,7 @@ describe('a query on a record', () => {
 });
 
 describe('the index', () => {
-  it('finds for certain whom the record meets, and as possible whom it does not contradict', () => {
+  it('finds as certain who meets the query, and as possible who does not contradict it', () => {
     fc.assert(
       fc.property(people(30), queries(), listedSets, matchings, (list, query, listed, matching) => {
         const index = PeopleIndex.from(list, matching);

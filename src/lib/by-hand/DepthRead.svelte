@@ -17,14 +17,13 @@
   /** Labels that would overlap are dropped; those of pages already read stay. */
   const labelled = $derived.by(() => {
     const taken: number[] = [];
-    return [
-      ...read.map((page) => ({ page, is: say.read })),
-      ...toOpen.map((page) => ({ page, is: say.toOpen }))
-    ].filter(({ page }) => {
-      if (taken.some((other) => Math.abs(y(other) - y(page)) < 13)) return false;
-      taken.push(page);
-      return true;
-    });
+    return [...read.map((page) => ({ page, isRead: true })), ...toOpen.map((page) => ({ page, isRead: false }))].filter(
+      ({ page }) => {
+        if (taken.some((other) => Math.abs(y(other) - y(page)) < 13)) return false;
+        taken.push(page);
+        return true;
+      }
+    );
   });
 </script>
 
@@ -45,8 +44,9 @@
   {#each read as page (page)}
     <rect x="46" y={y(page) - 4} width="34" height="8" fill="var(--accent)" />
   {/each}
-  {#each labelled as { page, is } (page)}
-    <text x="88" y={y(page) + 4} fill={is === say.read ? 'var(--ink)' : 'var(--soft)'}>{say.page(count(page), is)}</text
+  {#each labelled as { page, isRead } (page)}
+    <text x="88" y={y(page) + 4} fill={isRead ? 'var(--ink)' : 'var(--soft)'}
+      >{say.page(count(page), isRead ? say.read : say.toOpen)}</text
     >
   {/each}
 </svg>

@@ -2,8 +2,7 @@ import { exactness as wordsOf } from '$lib/marks/exactness';
 import { about, count, counted, isExact, percent, percentRange } from '$lib/marks/format';
 import { differenceOf, wilson } from '$core/measure';
 import type { Answer, BehindKind } from '$api';
-import type { measureNames } from './words';
-import { headlines, measures as say } from './words';
+import { headlines, measures as say, type measureNames } from './words';
 
 export type Cell = Answer<'compare'>['cells'][number];
 type Source = Answer<'listSources'>[number];
@@ -209,8 +208,8 @@ function leaderOf(cells: readonly Cell[], reading: Reading): number | null {
   return [...leads].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0]?.[0] ?? null;
 }
 
-const listed = (words: readonly string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} ${headlines.and} ${words.at(-1)}`;
+/** “a, b and c”: British English has no comma before “and”. */
+const list = new Intl.ListFormat('en-GB');
 
 /**
  * What the board says, the answer first: where the leading version is better than the one it is measured against (the
@@ -241,7 +240,9 @@ export function headline(
         : [];
     });
     sentences.push(
-      better.length ? headlines.isBetter(leader, against, listed(better)) : headlines.stillUndecided(leader, against)
+      better.length
+        ? headlines.isBetter(leader, against, list.format(better))
+        : headlines.stillUndecided(leader, against)
     );
   }
   const open = sources.flatMap(({ id, name }) => {
@@ -253,8 +254,8 @@ export function headline(
     const lacking = open.reduce((sum, { decide }) => sum + (decide ? decide.here + decide.there : 0), 0);
     sentences.push(
       headlines.undecidedAgainst(
-        listed(rivals),
-        open.length < sources.length ? headlines.at(listed(open.map(({ name }) => name))) : '',
+        list.format(rivals),
+        open.length < sources.length ? headlines.at(list.format(open.map(({ name }) => name))) : '',
         lacking ? headlines.verdictsWouldDecide(count(lacking)) : headlines.nothingWouldDecide
       )
     );

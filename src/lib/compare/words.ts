@@ -260,6 +260,5 @@ export const headlines = catalogue('compare/headlines', {
   undecidedAgainst: (rivals: Said, where: Said, what: Said) => `Undecided against ${rivals}${where}${what}.`,
   at: (sources: Said) => ` at ${sources}`,
   verdictsWouldDecide: (many: Said) => `: ${many} more verdicts would decide it`,
-  nothingWouldDecide: '; judging everyone wouldn’t decide it',
-  and: 'and'
+  nothingWouldDecide: '; judging everyone wouldn’t decide it'
 });

@@ -27,6 +27,7 @@ export const ledger = catalogue('string/ledger', {
 });
 
 export const ledgerHead = catalogue('string/ledgerHead', {
+  exact: 'exact',
   certain: 'certain,',
   possible: 'possible of',
   shown: 'shown',

@@ -70,7 +70,7 @@ export const meanings = catalogue('terms/meanings', {
   pooledRecall: 'Of all the fits you judged in any version, the share this version finds.',
   fitsInTotal: 'An estimate of how many right people exist, found or not.',
   kappa: 'How far two judges agree beyond chance: 1 is full agreement, 0 is chance.',
-  toExport: 'The people an export takes: those on the list whom nothing excludes.',
+  toExport: 'The people an export takes: everyone on the list who isn’t excluded.',
   likelihood: 'The chance that a person is a fit, estimated from the people you judged.',
   checkedAddress: 'An address that was looked up with the mail checker and found good, uncertain or bad.',
   neutralWord: 'An extra word that has nothing to do with the search and makes the source show other rows.'

@@ -60,6 +60,9 @@ export interface JudgedIds {
   misses: string[];
 }
 
+/** `order`: the outermost parts in the order in which they narrow. */
+export type LedgerAsk = StringText & { sourceId: string; judged: JudgedIds; order?: number[] };
+
 export interface LedgerAnswer {
   rendering: Rendering;
   found: Found;
@@ -244,16 +247,9 @@ export interface PeopleWork {
     };
     answer: TryAnswer;
   };
-  ledger: {
-    /** `order`: the outermost parts in the order in which they narrow. */
-    ask: StringText & { sourceId: string; judged: JudgedIds; order?: number[] };
-    answer: LedgerAnswer;
-  };
+  ledger: { ask: LedgerAsk; answer: LedgerAnswer };
   /** The same with more time, for somebody who asked to go on. */
-  'ledger-at-length': {
-    ask: StringText & { sourceId: string; judged: JudgedIds; order?: number[] };
-    answer: LedgerAnswer;
-  };
+  'ledger-at-length': { ask: LedgerAsk; answer: LedgerAnswer };
   /** Changes that verdicts at a source speak for. */
   candidates: { ask: StringText & { sourceId: string; judged: JudgedIds }; answer: Candidate[] };
   /** What each of some changes does at a source; null for one that cannot be measured. */

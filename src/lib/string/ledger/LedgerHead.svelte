@@ -24,15 +24,15 @@
 
 <!-- What a source says of the whole string, above what its parts are worth there. -->
 {#if now?.answer}
-  {@const { found, rows, unfinished } = now.answer}
+  {@const { found, rendering } = now.answer}
+  {@const isSearched = rendering.exactness !== 'impossible'}
   {@const estimated = found.estimated[reading()]}
   <span class="n"
-    >{#if rows || unfinished}<Figure name="estimated" value={estimated.middle} source={source.id}
-        >{about(estimated)}</Figure
+    >{#if isSearched}<Figure name="estimated" value={estimated.middle} source={source.id}>{about(estimated)}</Figure
       >{:else}–{/if}
-    <em>{!rows && !unfinished ? '' : isExact(estimated) ? 'exact' : counted(estimated)}</em></span
+    <em>{!isSearched ? '' : isExact(estimated) ? say.exact : counted(estimated)}</em></span
   >
-  {#if rows && now.answer.rendering.leftover}
+  {#if isSearched && rendering.leftover}
     <div class="use soft">
       <Figure name="certain" value={found.certain} source={source.id}>{count(found.certain)}</Figure>
       {say.certain}
@@ -42,14 +42,12 @@
       {say.shown}
     </div>
   {/if}
-  {#if blocked}<span class="badge">{say.beforeErrors}</span>{:else}<span class="badge {now.answer.rendering.exactness}"
-      ><Tooltip text={exactness[now.answer.rendering.exactness].means}
-        >{exactness[now.answer.rendering.exactness].word}</Tooltip
-      ></span
+  {#if blocked}<span class="badge">{say.beforeErrors}</span>{:else}<span class="badge {rendering.exactness}"
+      ><Tooltip text={exactness[rendering.exactness].means}>{exactness[rendering.exactness].word}</Tooltip></span
     >{/if}
-  {say.searches(now.answer.rendering.searches.length)}
-  {@const cost = expectedSpend(source.sheet, now.answer.rendering.searches.length, found.reported)}
-  {#if cost && now.answer.rows}<div class="use soft">{say.runCostsS(counted(cost), cost.unit)}</div>{/if}
+  {say.searches(rendering.searches.length)}
+  {@const cost = expectedSpend(source.sheet, rendering.searches.length, found.reported)}
+  {#if cost && isSearched}<div class="use soft">{say.runCostsS(counted(cost), cost.unit)}</div>{/if}
   {@const fullest = fullestLimit(source, now.answer)}
   {#if fullest}
     <div class="use-bar" role="img" aria-label={say.used(count(fullest.used), count(fullest.most), fullest.kind)}>

@@ -9,7 +9,7 @@ import { countString } from '$sources/count-string';
 import type { IndexedSource } from '$sources/indexed-source';
 import { peopleOf } from '$sources/reading';
 import { tryString } from '$sources/try-string';
-import type { EffectAnswer } from '../people-messages';
+import type { EffectAnswer, LedgerAnswer, LedgerAsk } from '../people-messages';
 import type { Answers } from './kinds';
 import { countAt, ledgerAt } from './ledger';
 import { judgedAt } from './part-worth';
@@ -28,6 +28,9 @@ function effectAnswer(effect: Effect, before: Query, after: Query, source: Index
 
 /** Milliseconds after which no further change of a string's meanings is measured: anybody who waits would rather see those that are. */
 const measuringTime = 800;
+
+const askedLedger = ({ sourceId, text, sets, judged, order }: LedgerAsk): LedgerAnswer =>
+  ledgerAt(runnable({ text, sets }), sourceOf(sourceId), judged, order);
 
 /** Questions that count a string, or what a change of it does, at a source. */
 export const counting: Answers<
@@ -62,11 +65,8 @@ export const counting: Answers<
     return [...known.values()].slice(0, limit);
   },
 
-  ledger: ({ sourceId, text, sets, judged, order }) =>
-    ledgerAt(runnable({ text, sets }), sourceOf(sourceId), judged, order),
-
-  'ledger-at-length': ({ sourceId, text, sets, judged, order }) =>
-    ledgerAt(runnable({ text, sets }), sourceOf(sourceId), judged, order),
+  ledger: askedLedger,
+  'ledger-at-length': askedLedger,
 
   candidates: ({ text, sets, sourceId, judged: { fits, misses } }) => {
     const query = runnable({ text, sets });
